@@ -1,0 +1,14 @@
+/** Jest over the sources; packages that ship only ES modules are turned into CommonJS on the way in. */
+const swc = ["@swc/jest", {
+  jsc: { target: "es2022", parser: { syntax: "typescript", tsx: true }, transform: { react: { runtime: "automatic" } } },
+  module: { type: "commonjs" },
+}];
+
+export default {
+  testEnvironment: "node",
+  testMatch: ["<rootDir>/{core,server,web,cli,demo,bench}/**/*.test.{ts,tsx}"],
+  moduleNameMapper: { "^@zanvo/core/(.*)$": "<rootDir>/core/src/$1/index.ts" },
+  transform: { "\\.(m?[jt]sx?)$": swc },
+  transformIgnorePatterns: ["/node_modules/(?!(d3-geo|d3-array|internmap|flatbush|flatqueue|fast-check|immer|zustand|three)/)"],
+  testTimeout: 30000,
+};
