@@ -1,0 +1,3 @@
+export * from "./along";
+export * from "./pick";
+export * from "./snap";

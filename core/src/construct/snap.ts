@@ -1,0 +1,85 @@
+import { along, clipToRect, distance2, dot, sub, type Vec2, type Vec3 } from "../geometry";
+import { project, unprojectToGround, type View } from "../shot";
+import { vanishingPoint } from "../vanishing";
+import { blockAxes, blockCorner, type Block } from "../world";
+
+/** A foot on the ground, and what it was drawn to. */
+export interface Foot {
+  readonly at: Vec3;
+  /** The block it belongs to now: its corner is touched, or its street line continued. */
+  readonly on: { readonly block: Block; readonly what: "corner" | "street line" } | null;
+  /** The picture of the street line, mm, to be shown. */
+  readonly guide: readonly [Vec2, Vec2] | null;
+}
+
+/** Feet of standing blocks: only what stands on the ground draws a foot to it. */
+const standing = (blocks: readonly Block[]): Block[] => blocks.filter((block) => block.origin.z === 0);
+
+/** A line on the ground through `a` along `axis`, as it is drawn: null where it cannot be followed. */
+function groundLine(view: View, a: Vec3, axis: Vec3): { from: Vec2; way: Vec2 } | null {
+  const from = project(view, a);
+  if (!from) return null;
+  const point = vanishingPoint(view, axis);
+  if (point.at) return { from, way: [point.at[0] - from[0], point.at[1] - from[1]] };
+  const angle = (point.angle * Math.PI) / 180;
+  return { from, way: [Math.cos(angle), Math.sin(angle)] };
+}
+
+/**
+ * The foot that a picture point means: a base corner of a standing block within `reach` mm, or else the nearest street
+ * line (a base edge drawn out both ways) within reach, or else the ground itself. Null above the horizon.
+ */
+export function footAt(view: View, blocks: readonly Block[], point: Vec2, reach: number): Foot | null {
+  const ground = unprojectToGround(view, point);
+  if (!ground) return null;
+  let best: { off: number; foot: Foot } | null = null;
+  const offer = (off: number, foot: Foot) => {
+    if (off <= reach && (!best || off < best.off)) best = { off, foot };
+  };
+  for (const block of standing(blocks)) {
+    for (const [u, v] of CORNERS) {
+      const at = blockCorner(block, u, v);
+      const seen = project(view, at);
+      if (seen) offer(distance2(seen, point), { at, on: { block, what: "corner" }, guide: null });
+    }
+  }
+  if (best) return (best as { foot: Foot }).foot;
+  for (const block of standing(blocks)) {
+    for (const [corner, axis] of baseLines(block)) {
+      const line = groundLine(view, corner, axis);
+      if (!line) continue;
+      const length = Math.hypot(...line.way);
+      if (length < 1e-9) continue;
+      const t = ((point[0] - line.from[0]) * line.way[0] + (point[1] - line.from[1]) * line.way[1]) / length ** 2;
+      const drawn: Vec2 = [line.from[0] + t * line.way[0], line.from[1] + t * line.way[1]];
+      const seen = unprojectToGround(view, drawn);
+      if (!seen) continue;
+      const range = clipToRect(line.from, line.way, view.frame);
+      const end = (k: number): Vec2 => [line.from[0] + k * line.way[0], line.from[1] + k * line.way[1]];
+      offer(distance2(drawn, point), {
+        at: along(corner, axis, dot(sub(seen, corner), axis)),
+        on: { block, what: "street line" },
+        guide: range && [end(range[0]), end(range[1])],
+      });
+    }
+  }
+  return best ? (best as { foot: Foot }).foot : { at: ground, on: null, guide: null };
+}
+
+const CORNERS = [[0, 0], [0, 1], [1, 1], [1, 0]] as const;
+
+/** The four lines of a block's base: a corner and a direction each. */
+function baseLines(block: Block): readonly (readonly [Vec3, Vec3])[] {
+  const [length, width] = blockAxes(block);
+  const [first, opposite] = [blockCorner(block, 0, 0), blockCorner(block, 1, 1)];
+  return [[first, length], [first, width], [opposite, length], [opposite, width]];
+}
+
+/** The corner (u, v) of a block's footprint that stands nearest to the eye. */
+export function nearCorner(block: Block, eye: Vec3): readonly [u: number, v: number] {
+  const far = ([u, v]: readonly [number, number]) => {
+    const c = blockCorner(block, u, v);
+    return Math.hypot(c[0] - eye[0], c[1] - eye[1]);
+  };
+  return CORNERS.reduce<readonly [number, number]>((near, corner) => (far(corner) < far(near) - 1e-9 ? corner : near), CORNERS[0]);
+}

@@ -1,0 +1,3 @@
+export * from "./draw";
+export * from "./style";
+export * from "./svg";

@@ -1,0 +1,39 @@
+import type { Drawing, Layer } from "./draw";
+
+const ESCAPES: Readonly<Record<string, string>> = { "&": "&amp;", "<": "&lt;", ">": "&gt;", '"': "&quot;" };
+/** Text that is safe in XML: markup escaped, control characters left out. */
+const xml = (text: string): string => text.replace(/[\p{Cc}\p{Cs}\ufffe\uffff]/gu, "").replace(/[&<>"]/g, (c) => ESCAPES[c]);
+
+/** A length in mm to the thousandth. */
+const mm = (value: number): string => String(Number(value.toFixed(3)));
+
+function path(lines: Float64Array): string {
+  const parts: string[] = [];
+  for (let i = 0; i < lines.length; i += 4) {
+    parts.push(`M${mm(lines[i])} ${mm(lines[i + 1])}L${mm(lines[i + 2])} ${mm(lines[i + 3])}`);
+  }
+  return parts.join("");
+}
+
+function group({ id, name, style, lines }: Layer): string {
+  const dash = style.dash.length ? ` stroke-dasharray="${style.dash.map(mm).join(" ")}"` : "";
+  const faint = style.opacity < 1 ? ` stroke-opacity="${Number(style.opacity.toFixed(3))}"` : "";
+  return [
+    `<g id="${xml(id)}" fill="none" stroke="${style.stroke}" stroke-width="${mm(style.width)}"${dash}${faint} stroke-linecap="round">`,
+    `<title>${xml(name)}</title>`,
+    `<path d="${path(lines)}"/>`,
+    "</g>",
+  ].join("\n");
+}
+
+/** A drawing as an SVG document in true millimetres, one named group per layer. */
+export function toSvg({ title, width, height, layers }: Drawing): string {
+  return [
+    '<?xml version="1.0" encoding="UTF-8"?>',
+    `<svg xmlns="http://www.w3.org/2000/svg" width="${mm(width)}mm" height="${mm(height)}mm" viewBox="0 0 ${mm(width)} ${mm(height)}">`,
+    `<title>${xml(title)}</title>`,
+    ...layers.map(group),
+    "</svg>",
+    "",
+  ].join("\n");
+}

@@ -1,0 +1,4 @@
+export * from "./angle";
+export * from "./intervals";
+export * from "./rect";
+export * from "./vec";

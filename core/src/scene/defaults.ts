@@ -1,0 +1,59 @@
+import { frameOn, PAPERS, sheetOf } from "./papers";
+import { FORMAT, VERSION, type Bundle, type Scene, type Sheet, type Shot, type Show } from "./schema";
+
+export const DEFAULT_SHOW: Show = { live: 0.6, frame: 1, horizon: 1, bundles: 1, buildings: 1, hidden: 0 };
+export const DEFAULT_BUNDLE: Omit<Bundle, "pin"> = { spacing: 12, strength: 0.5 };
+/** Strength of hidden lines once they are switched on. */
+export const FAINT = 0.35;
+
+export const showOf = (shot: Shot): Show => shot.show ?? DEFAULT_SHOW;
+
+/** The bundle of one pin, as set or by default. */
+export const bundleOf = (shot: Shot, pin: string): Bundle =>
+  shot.bundles?.find((bundle) => bundle.pin === pin) ?? { pin, ...DEFAULT_BUNDLE };
+
+/** An empty desk: an A3 sheet, a standing eye, and one pair of directions a corner's turn off the gaze. */
+export function newScene(title: string): Scene {
+  const sheet = sheetOf(PAPERS[1], true);
+  const frame = frameOn(sheet);
+  return {
+    format: FORMAT,
+    version: VERSION,
+    title,
+    orientations: [{ id: "main", name: "Main streets", heading: 35 }],
+    elements: [],
+    shots: [
+      {
+        id: "s1",
+        name: "First shot",
+        sheet,
+        frame,
+        eye: { x: 0, y: 0, z: 1.6 },
+        gaze: { heading: 0, pitch: 0, roll: 0 },
+        lens: { law: "rectilinear", distance: 300, centre: { x: sheet.width / 2, y: sheet.height / 2 } },
+      },
+    ],
+  };
+}
+
+/**
+ * A shot taken over to another sheet: a fresh frame on it, and the same picture in it: the centre of vision keeps its
+ * place relative to the frame, and the picture distance keeps the angle across the panel.
+ */
+export function onSheet(shot: Shot, sheet: Sheet, frame = frameOn(sheet)): Shot {
+  const k = frame.width / shot.frame.width;
+  const { centre, distance } = shot.lens;
+  return {
+    ...shot,
+    sheet,
+    frame,
+    lens: {
+      ...shot.lens,
+      distance: distance * k,
+      centre: {
+        x: frame.x + (centre.x - shot.frame.x) * k,
+        y: frame.y + (centre.y - shot.frame.y) * (frame.height / shot.frame.height),
+      },
+    },
+  };
+}

@@ -1,0 +1,3 @@
+export * from "./defaults";
+export * from "./papers";
+export * from "./schema";

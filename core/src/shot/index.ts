@@ -1,0 +1,3 @@
+export * from "./clip";
+export * from "./solve";
+export * from "./view";

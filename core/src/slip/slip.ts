@@ -1,0 +1,103 @@
+import { contains, type Rect } from "../geometry";
+import { nearCorner, paperLength } from "../construct";
+import type { Scene, Shot } from "../scene";
+import { angleAcross, project, viewOf, type View } from "../shot";
+import { heightAt, horizon, offSheet, pinsOf, type Pin } from "../vanishing";
+import { blockCorner, type Block } from "../world";
+
+/** One measure, as one would pencil it down. */
+export interface SlipRow {
+  readonly id: string;
+  readonly label: string;
+  readonly value: string;
+}
+
+/** Measures that belong together. */
+export interface SlipSection {
+  readonly title: string;
+  readonly rows: readonly SlipRow[];
+}
+
+/** A length on paper, to the tenth of a mm. */
+export const mm = (value: number): string => `${Number(value.toFixed(1))} mm`;
+/** A length in the world, to the centimetre. */
+export const metres = (value: number): string => `${value.toFixed(2)} m`;
+export const degree = (value: number): string => `${Number(value.toFixed(1))}°`;
+
+/** Where a place on the desk lies, measured from the nearest edge of the sheet. */
+export function fromEdge(sheet: Pick<Rect, "width" | "height">, x: number, y: number): string {
+  const off = offSheet(sheet, x, y);
+  if (off) {
+    const across = off.side === "left" || off.side === "right" ? `${mm(y)} from the top` : `${mm(x)} from the left`;
+    const side = { left: "left of", right: "right of", top: "above", bottom: "below" }[off.side];
+    return `${mm(off.distance)} ${side} the sheet, ${across}`;
+  }
+  const near = x <= sheet.width / 2 ? `${mm(x)} in from the left` : `${mm(sheet.width - x)} in from the right`;
+  return `${near}, ${mm(y)} from the top`;
+}
+
+/** Where a pin stands, in words; a set without a point says how its lines run. */
+export function pinPlace(sheet: Pick<Rect, "width" | "height">, { point }: Pin): string {
+  if (point.at) return fromEdge(sheet, ...point.at);
+  if (Math.abs(point.angle - 90) < 1e-9) return "none: drawn upright, parallel";
+  return Math.abs(point.angle) < 1e-9 ? "none: drawn level, parallel" : `none: drawn parallel at ${degree(point.angle)}`;
+}
+
+/** The full angle across the panel in degrees, on the level of the centre of vision. */
+export function fieldOfView({ frame, lens: { centre, distance } }: Shot): number {
+  return angleAcross(frame.x - centre.x, frame.x + frame.width - centre.x, distance);
+}
+
+function horizonRows(shot: Shot): SlipRow[] {
+  const line = horizon(viewOf(shot));
+  const [left, right] = [0, shot.sheet.width].map((x) => line && heightAt(line, x));
+  if (left === null || right === null) return [{ id: "horizon", label: "Horizon", value: "none on this sheet" }];
+  const row = (id: string, label: string, y: number): SlipRow => ({ id, label, value: `${mm(y)} from top, ${mm(shot.sheet.height - y)} from bottom` });
+  return [row("horizon-left", "Horizon, left edge", left), row("horizon-right", "Horizon, right edge", right)];
+}
+
+/** A block's near corner on paper: where its foot stands, and how long its upright and its two base edges are drawn. */
+function blockOnPaper(view: View, shot: Shot, block: Block): SlipRow[] {
+  const [u, v] = nearCorner(block, view.eye);
+  const foot = blockCorner(block, u, v);
+  const seen = project(view, foot);
+  const edge = (id: string, label: string, size: number, to: readonly [number, number, number]): SlipRow => {
+    const drawn = paperLength(view, foot, to);
+    return { id, label, value: drawn === null ? metres(size) : `${metres(size)}, drawn ${mm(drawn)}` };
+  };
+  return [
+    edge("building-length", "Length", block.length, blockCorner(block, 1 - u, v)),
+    edge("building-width", "Width", block.width, blockCorner(block, u, 1 - v)),
+    edge("building-height", "Height, near corner", block.height, [foot[0], foot[1], foot[2] + block.height]),
+    { id: "building-foot", label: "Foot, near corner", value: seen ? (contains(shot.frame, seen) ? "" : "off the panel: ") + fromEdge(shot.sheet, ...seen) : "behind the eye" },
+  ];
+}
+
+/** The slip of a shot: everything one needs to lay the same system out by hand, measured from the sheet's edges. */
+export function slipOf(scene: Scene, shot: Shot, block?: Block): SlipSection[] {
+  const view = viewOf(shot);
+  const { sheet, frame, lens, eye, gaze } = shot;
+  const sections: SlipSection[] = [
+    {
+      title: "Sheet",
+      rows: [
+        { id: "sheet", label: sheet.paper ?? "Sheet", value: `${Number(sheet.width.toFixed(1))} × ${mm(sheet.height)}` },
+        { id: "panel", label: "Panel", value: `${Number(frame.width.toFixed(1))} × ${mm(frame.height)}, ${mm(frame.x)} from left, ${mm(frame.y)} from top` },
+      ],
+    },
+    { title: "Eye level", rows: [...horizonRows(shot), { id: "eye-height", label: "Eye height", value: metres(eye.z) }] },
+    {
+      title: "View",
+      rows: [
+        { id: "centre", label: "Centre of vision", value: fromEdge(sheet, lens.centre.x, lens.centre.y) },
+        { id: "distance", label: "Picture distance", value: mm(lens.distance) },
+        { id: "field", label: "Field of view", value: `${degree(fieldOfView(shot))} across the panel` },
+        { id: "heading", label: "Heading", value: degree(gaze.heading) },
+        ...(gaze.pitch ? [{ id: "pitch", label: gaze.pitch > 0 ? "Looking up" : "Looking down", value: degree(Math.abs(gaze.pitch)) }] : []),
+        ...(gaze.roll ? [{ id: "roll", label: "Roll", value: degree(gaze.roll) }] : []),
+      ],
+    },
+    { title: "Points", rows: pinsOf(scene.orientations, shot).map((pin) => ({ id: pin.id, label: pin.name, value: pinPlace(sheet, pin) })) },
+  ];
+  return block ? [...sections, { title: block.name, rows: blockOnPaper(view, shot, block) }] : sections;
+}

@@ -1,0 +1,4 @@
+export * from "./drag";
+export * from "./horizon";
+export * from "./pins";
+export * from "./point";

@@ -1,0 +1,64 @@
+import { headingDirection, wrap, type Vec3 } from "../geometry";
+import type { Orientation, Shot, Sheet } from "../scene";
+import { facing, viewOf } from "../shot";
+import { vanishingPoint, type VanishingPoint } from "./point";
+
+/** Which edge of the sheet a place is beyond, and by how many mm. */
+export interface OffSheet {
+  readonly side: "left" | "right" | "top" | "bottom";
+  readonly distance: number;
+}
+
+/** Which of the sets of an orientation a pin gathers. */
+export type Role = "left" | "right" | "upright";
+
+/** A vanishing point of a scene's directions, as it stands on the desk. */
+export interface Pin {
+  readonly id: string;
+  readonly name: string;
+  readonly role: Role;
+  /** Unit world direction that goes to the pin. */
+  readonly direction: Vec3;
+  readonly point: VanishingPoint;
+  readonly offSheet: OffSheet | null;
+}
+
+/** The edge a place lies farthest beyond, or null on the sheet. */
+export function offSheet(sheet: Pick<Sheet, "width" | "height">, x: number, y: number): OffSheet | null {
+  const beyond: OffSheet[] = [
+    { side: "left", distance: -x },
+    { side: "right", distance: x - sheet.width },
+    { side: "top", distance: -y },
+    { side: "bottom", distance: y - sheet.height },
+  ];
+  const farthest = beyond.reduce((far, edge) => (edge.distance > far.distance ? edge : far));
+  return farthest.distance > 0 ? farthest : null;
+}
+
+/**
+ * The two level directions of an orientation as a gaze meets them: `left` is the one up to 90 degrees to its left (or
+ * straight ahead), `right` the one up to 90 degrees to its right. Headings in degrees.
+ */
+export function handed(orientation: number, gaze: number): { readonly left: number; readonly right: number } {
+  const off = wrap(orientation - gaze, -90, 180);
+  const left = off <= 0 ? off : off - 90;
+  return { left: gaze + left, right: gaze + left + 90 };
+}
+
+/** The pins of a shot: left and right of every orientation, and the uprights. */
+export function pinsOf(orientations: readonly Orientation[], shot: Shot): Pin[] {
+  const view = viewOf(shot);
+  const pin = (id: string, name: string, role: Role, along: Vec3): Pin => {
+    const direction = facing(view, along);
+    const point = vanishingPoint(view, direction);
+    return { id, name, role, direction, point, offSheet: point.at && offSheet(shot.sheet, ...point.at) };
+  };
+  const level = orientations.flatMap(({ id, name, heading }) => {
+    const hands = handed(heading, shot.gaze.heading);
+    return [
+      pin(`${id}-left`, `${name}, left`, "left", headingDirection(hands.left)),
+      pin(`${id}-right`, `${name}, right`, "right", headingDirection(hands.right)),
+    ];
+  });
+  return [...level, pin("upright", "Uprights", "upright", [0, 0, 1])];
+}

@@ -1,0 +1,47 @@
+import { Type, type Static } from "@sinclair/typebox";
+import { along, headingDirection, type Vec3 } from "../geometry";
+import { Heading, Id, Metres, Point3, Size, strict } from "./fields";
+import { solidOf, type Solid } from "./solid";
+
+/** A box of a building: footprint from `origin` by `length` along the heading and `width` along heading + 90. */
+export const BlockSchema = strict({
+  id: Id,
+  kind: Type.Literal("block"),
+  name: Type.String({ maxLength: 200 }),
+  origin: Point3(Metres),
+  heading: Heading,
+  length: Size,
+  width: Size,
+  height: Size,
+});
+
+export type Block = Static<typeof BlockSchema>;
+
+/** The two level unit directions of a block: along its length, and along its width. */
+export function blockAxes(block: Pick<Block, "heading">): readonly [Vec3, Vec3] {
+  return [headingDirection(block.heading), headingDirection(block.heading + 90)];
+}
+
+/** A corner on the block's base plane: u, v in {0, 1} along length and width. */
+export function blockCorner(block: Omit<Block, "id" | "kind" | "name">, u: number, v: number): Vec3 {
+  const [l, w] = blockAxes(block);
+  const { x, y, z } = block.origin;
+  return along(along([x, y, z], l, u * block.length), w, v * block.width);
+}
+
+/** The closed solid of a block: vertices 0 to 3 around the base (counter-clockwise from above), 4 to 7 the same above. */
+export function buildBlock(block: Block): Solid {
+  const base = [blockCorner(block, 0, 0), blockCorner(block, 0, 1), blockCorner(block, 1, 1), blockCorner(block, 1, 0)];
+  const top = base.map((p): Vec3 => [p[0], p[1], p[2] + block.height]);
+  const walls = [0, 1, 2, 3].map((i) => [i, (i + 1) % 4, ((i + 1) % 4) + 4, i + 4]);
+  return solidOf(block.id, [...base, ...top], [[3, 2, 1, 0], [4, 5, 6, 7], ...walls], true);
+}
+
+/** The same block with one dimension changed, the corner (u, v) of its footprint staying where it is. */
+export function resizeBlock(block: Block, change: Partial<Pick<Block, "length" | "width" | "height">>, u: number, v: number): Block {
+  const resized = { ...block, ...change };
+  const from = blockCorner(block, u, v);
+  const to = blockCorner(resized, u, v);
+  const { x, y, z } = block.origin;
+  return { ...resized, origin: { x: x + from[0] - to[0], y: y + from[1] - to[1], z } };
+}

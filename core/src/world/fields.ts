@@ -1,0 +1,20 @@
+import { Type, type TProperties, type TSchema } from "@sinclair/typebox";
+
+/** An object that takes no other keys than its own, and any key that begins with `x-`. */
+export function strict<T extends TProperties>(properties: T) {
+  return Type.Object(properties, { additionalProperties: false, patternProperties: { "^x-": {} } });
+}
+
+export const Id = Type.String({ minLength: 1, maxLength: 100 });
+
+/** A place in the world, in metres: within a thousand kilometres of the origin. */
+export const Metres = Type.Number({ minimum: -1e6, maximum: 1e6 });
+
+/** A length of a thing, in metres. */
+export const Size = Type.Number({ exclusiveMinimum: 0, maximum: 1e5 });
+
+/** Degrees clockwise from north; any number of turns. */
+export const Heading = Type.Number({ minimum: -36000, maximum: 36000 });
+
+export const Point2 = <T extends TSchema>(of: T) => strict({ x: of, y: of });
+export const Point3 = <T extends TSchema>(of: T) => strict({ x: of, y: of, z: of });
