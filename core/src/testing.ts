@@ -2,8 +2,8 @@ import fc from "fast-check";
 import { newScene, type Shot } from "./scene";
 import type { Block } from "./world";
 
-/** A finite number between two limits. */
-export const between = (min: number, max: number) => fc.double({ min, max, noNaN: true, noDefaultInfinity: true });
+/** A number between two limits, spread evenly but for the limits themselves. */
+export const between = (min: number, max: number) => fc.noBias(fc.integer({ min: 0, max: 1e9 })).map((n) => min + ((max - min) * n) / 1e9);
 
 /** A shot with a given eye, gaze and lens on the default sheet. */
 export function shotWith(change: { eye?: Partial<Shot["eye"]>; gaze?: Partial<Shot["gaze"]>; distance?: number; centre?: Partial<Shot["lens"]["centre"]> } = {}): Shot {

@@ -1,6 +1,6 @@
 import Flatbush from "flatbush";
 import { dot, gaps, norm, sub, union, type Interval, type Vec3 } from "../geometry";
-import type { Edge, Solid } from "../world";
+import type { Solid } from "../world";
 import { loopBoxes, segmentBoxes } from "./bearing";
 import { hides, occluderOf, TOUCH, type Occluder } from "./occluder";
 
@@ -23,20 +23,17 @@ const SLIVER = 1e-7;
 interface Standing {
   /** Height of the eye over each face's plane, in m: positive sees its outer side. */
   readonly heights: readonly number[];
-  /** The eye may be inside: every face can stand in the way. */
-  readonly around: boolean;
+  /** The eye is inside: every face stands in its way. */
+  readonly inside: boolean;
 }
 
-function standing({ faces, vertices }: Solid, eye: Vec3): Standing {
-  const around = [0, 1, 2].every((axis) => {
-    const values = vertices.map((v) => v[axis]);
-    return eye[axis] >= Math.min(...values) - TOUCH && eye[axis] <= Math.max(...values) + TOUCH;
-  });
-  return { heights: faces.map((face) => dot(face.normal, eye) - face.offset), around };
+function standing({ faces }: Solid, eye: Vec3): Standing {
+  const heights = faces.map((face) => dot(face.normal, eye) - face.offset);
+  return { heights, inside: heights.every((height) => height <= TOUCH) };
 }
 
 /**
- * Which stretches of the edges of closed solids an eye sees. It depends on the eye's place alone, not on gaze, lens or
+ * Which stretches of the edges of closed convex solids an eye sees. It depends on the eye's place alone, not on gaze, lens or
  * paper. Each face hides, of each edge, what lies beyond its plane and inside the pyramid from the eye through its
  * sides: a product of half-spaces, so an interval of the edge that is exact to rounding. An index of what stands in
  * which direction keeps far-apart edges and faces from being compared.
@@ -46,7 +43,7 @@ export function see(solids: readonly Solid[], eye: Vec3): Seen {
   const stands = solids.map((solid) => standing(solid, eye));
   const occluders = solids.flatMap((solid, s) =>
     solid.faces.flatMap((_, f) => {
-      const wanted = stands[s].around || stands[s].heights[f] > TOUCH;
+      const wanted = stands[s].inside || stands[s].heights[f] > TOUCH;
       const occluder = wanted ? occluderOf(solids, s, f, eye) : null;
       return occluder ? [occluder] : [];
     }),
@@ -66,13 +63,14 @@ export function see(solids: readonly Solid[], eye: Vec3): Seen {
     for (const edge of thing.edges) {
       const [a, b] = [thing.vertices[edge.a], thing.vertices[edge.b]];
       const fronts = edge.faces.filter((face) => stands[s].heights[face] > TOUCH).length;
-      // Away from the solid, an edge between two faces that look away lies behind the solid itself.
-      if (fronts === 0 && !stands[s].around) {
+      // From outside, an edge between two faces that look away lies behind the solid itself, and no face of a convex
+      // solid hides any other edge of it. From inside all edges are seen.
+      if (fronts === 0 && !stands[s].inside) {
         push(s, a, b, [[0, 1]], HIDDEN);
         continue;
       }
       const least = SLIVER / norm(sub(b, a));
-      const hidden = union(hiddenBy(near(a, b), thing, s, edge, a, b)).filter(([t0, t1]) => t1 - t0 > least);
+      const hidden = union(hiddenBy(near(a, b), s, a, b)).filter(([t0, t1]) => t1 - t0 > least);
       push(s, a, b, gaps(hidden, least), fronts === 1 ? OUTLINE : CREASE);
       push(s, a, b, hidden, HIDDEN);
     }
@@ -80,13 +78,12 @@ export function see(solids: readonly Solid[], eye: Vec3): Seen {
   return { ends: Float64Array.from(ends), solid: Uint32Array.from(solid), sight: Uint8Array.from(sight) };
 }
 
-/** The intervals of an edge that occluders hide. */
-function hiddenBy(occluders: readonly Occluder[], thing: Solid, s: number, edge: Edge, a: Vec3, b: Vec3): Interval[] {
+/** The intervals of an edge of solid `s` that other solids hide. */
+function hiddenBy(occluders: readonly Occluder[], s: number, a: Vec3, b: Vec3): Interval[] {
   const found: Interval[] = [];
   const out: [number, number] = [0, 0];
-  for (const { solid, face, planes } of occluders) {
-    const own = solid === s && (thing.convex || edge.faces.includes(face));
-    if (!own && hides(planes, a, b, out)) found.push([out[0], out[1]]);
+  for (const { solid, planes } of occluders) {
+    if (solid !== s && hides(planes, a, b, out)) found.push([out[0], out[1]]);
   }
   return found;
 }

@@ -34,7 +34,7 @@ export function buildBlock(block: Block): Solid {
   const base = [blockCorner(block, 0, 0), blockCorner(block, 0, 1), blockCorner(block, 1, 1), blockCorner(block, 1, 0)];
   const top = base.map((p): Vec3 => [p[0], p[1], p[2] + block.height]);
   const walls = [0, 1, 2, 3].map((i) => [i, (i + 1) % 4, ((i + 1) % 4) + 4, i + 4]);
-  return solidOf(block.id, [...base, ...top], [[3, 2, 1, 0], [4, 5, 6, 7], ...walls], true);
+  return solidOf(block.id, [...base, ...top], [[3, 2, 1, 0], [4, 5, 6, 7], ...walls]);
 }
 
 /** The same block with one dimension changed, the corner (u, v) of its footprint staying where it is. */

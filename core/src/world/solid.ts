@@ -15,19 +15,17 @@ export interface Edge {
   readonly faces: readonly [number, number];
 }
 
-/** A closed solid with shared vertices, in world metres. */
+/** A closed convex solid with shared vertices, in world metres. */
 export interface Solid {
   /** The element it was built from. */
   readonly id: string;
   readonly vertices: readonly Vec3[];
   readonly faces: readonly Face[];
   readonly edges: readonly Edge[];
-  /** A convex solid cannot hide its own visible edges. */
-  readonly convex: boolean;
 }
 
 /** A solid from vertices and outward loops; the edges follow from the loops. Each edge must lie on two loops. */
-export function solidOf(id: string, vertices: readonly Vec3[], loops: readonly (readonly number[])[], convex: boolean): Solid {
+export function solidOf(id: string, vertices: readonly Vec3[], loops: readonly (readonly number[])[]): Solid {
   const faces = loops.map((loop): Face => {
     const [p, q, r] = loop.map((n) => vertices[n]);
     const normal = unit(cross(sub(q, p), sub(r, p)));
@@ -43,5 +41,5 @@ export function solidOf(id: string, vertices: readonly Vec3[], loops: readonly (
       else edges.push({ a: b, b: a, faces: [other, face] });
     });
   });
-  return { id, vertices, faces, edges, convex };
+  return { id, vertices, faces, edges };
 }
