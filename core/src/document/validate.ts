@@ -3,7 +3,7 @@ import type { TSchema, Static } from "@sinclair/typebox";
 import { BadInput, type Fault } from "../problem";
 import { SceneSchema, type Scene } from "../scene";
 
-const ajv = new Ajv({ allErrors: false, discriminator: true, strict: true, strictTypes: false });
+const ajv = new Ajv({ allErrors: false, discriminator: true, strict: true, strictTypes: false, strictRequired: false });
 
 /** What a value failed, with its place, in words. */
 function fault(error: ErrorObject): Fault {

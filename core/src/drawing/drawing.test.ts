@@ -1,0 +1,72 @@
+import fc from "fast-check";
+import { newScene, type Scene } from "../scene";
+import { viewOf } from "../shot";
+import { anyShot, anyBlocks, block, shotWith } from "../testing";
+import { build } from "../world";
+import { see } from "../visibility";
+import { vanishingPoint } from "../vanishing";
+import { blockAxes } from "../world";
+import { draw, segmentLines, toSvg } from ".";
+
+const sceneOf = (shot = shotWith(), elements: Scene["elements"] = []): Scene => ({ ...newScene("Quay & <lock>"), elements, shots: [shot] });
+const drawn = (scene: Scene) => draw(scene, scene.shots[0], see(build(scene.elements), viewOf(scene.shots[0]).eye));
+
+describe("a drawing", () => {
+  it("keeps every line inside the panel and finite, whatever stands beside or behind the eye", () => {
+    fc.assert(fc.property(anyShot, anyBlocks, (shot, elements) => {
+      const show = { live: 1, frame: 1, horizon: 1, bundles: 1, buildings: 1, hidden: 1 };
+      for (const { lines } of drawn(sceneOf({ ...shot, show }, elements)).layers) {
+        for (let i = 0; i < lines.length; i += 2) {
+          expect(lines[i]).toBeGreaterThan(15 - 1e-5);
+          expect(lines[i]).toBeLessThan(405 + 1e-5);
+          expect(lines[i + 1]).toBeGreaterThan(15 - 1e-5);
+          expect(lines[i + 1]).toBeLessThan(282 + 1e-5);
+        }
+      }
+    }));
+  });
+
+  it("draws parallel edges to one point", () => {
+    fc.assert(fc.property(anyShot, anyBlocks, (shot, [house]) => {
+      const view = viewOf(shot);
+      const [axis] = blockAxes(house);
+      const { at } = vanishingPoint(view, axis);
+      fc.pre(at !== null && Math.hypot(...at) < 1e5);
+      const [solid] = build([house]);
+      const parallels = [1, 3, 5, 7].map((n) => [solid.vertices[n], solid.vertices[n === 1 ? 2 : n === 3 ? 0 : n === 5 ? 6 : 4]] as const);
+      const lines = segmentLines(view, parallels);
+      for (let i = 0; i < lines.length; i += 4) {
+        const [x1, y1, x2, y2] = lines.subarray(i, i + 4);
+        const length = Math.hypot(x2 - x1, y2 - y1);
+        if (length < 1) continue;
+        const off = Math.abs((x2 - x1) * (at![1] - y1) - (y2 - y1) * (at![0] - x1)) / length;
+        expect(off).toBeLessThan(1e-6 * (1 + Math.hypot(at![0] - x1, at![1] - y1)));
+      }
+    }));
+  });
+
+  it("draws a wall that runs past the eye up to the panel's edge", () => {
+    // A wall 2 m to the right, from 20 m behind the eye to 20 m before it.
+    const wall = drawn(sceneOf(shotWith(), [block("wall", 2, -20, 40, 1, 4)]));
+    const lines = wall.layers.flatMap((layer) => (layer.id === "outlines" || layer.id === "creases" ? [...layer.lines] : []));
+    // Its foot leaves by the panel's lower side, 133.5 mm under the horizon, where those stand for 1.6 m: 2 m to the
+    // right are 2 * 133.5 / 1.6 = 166.875 mm right of C.
+    const foot = lines.findIndex((y, i) => i % 2 === 1 && Math.abs(y - 282) < 1e-6);
+    expect(lines[foot - 1]).toBeCloseTo(210 + 166.875, 6);
+  });
+});
+
+describe("the SVG writer", () => {
+  const svg = toSvg(drawn(sceneOf(shotWith(), [block("b", 0, 14, 8, 6, 7, -55)])));
+
+  it("writes true millimetres and one named group per layer, bottom first", () => {
+    expect(svg).toContain('width="420mm" height="297mm" viewBox="0 0 420 297"');
+    expect([...svg.matchAll(/<g id="([^"]+)"/g)].map((m) => m[1])).toEqual(
+      ["grid-main-left", "grid-main-right", "grid-upright", "horizon", "creases", "outlines", "frame"]);
+    expect(svg).not.toMatch(/NaN|Infinity/);
+  });
+
+  it("keeps a title from breaking the document", () => {
+    expect(svg).toContain("<title>Quay &amp; &lt;lock&gt;: First shot</title>");
+  });
+});

@@ -1,0 +1,59 @@
+import fc from "fast-check";
+import { contains } from "../geometry";
+import { between } from "../testing";
+import { bundle, LEAST_GAP } from ".";
+
+const frame = { x: 15, y: 15, width: 390, height: 267 };
+const linesOf = (xy: Float64Array) => Array.from({ length: xy.length / 4 }, (_, i) => [...xy.subarray(4 * i, 4 * i + 4)]);
+
+/** Gaps between neighbouring lines of a bundle where they cross the circle of radius r about the pin, along the circle. */
+function gapsAt(lines: number[][], [px, py]: readonly [number, number], r: number): { gap: number; at: number }[] {
+  const angles = lines
+    .filter(([x1, y1, x2, y2]) => {
+      const [a, b] = [Math.hypot(x1 - px, y1 - py), Math.hypot(x2 - px, y2 - py)];
+      return Math.min(a, b) <= r && Math.max(a, b) >= r;
+    })
+    .map(([, , x2, y2]) => Math.atan2(y2 - py, x2 - px))
+    .sort((a, b) => a - b);
+  return angles.slice(1).map((a, i) => ({ gap: (a - angles[i]) * r, at: (a + angles[i]) / 2 }));
+}
+
+describe("a loose bundle", () => {
+  it("runs to its pin, stays in the panel, never clots and leaves no gap wider than asked", () => {
+    fc.assert(fc.property(between(-3000, 3000), between(-2000, 2000), between(1, 40), (x, y, spacing) => {
+      const lines = linesOf(bundle({ at: [x, y] }, frame, spacing, [210, y]));
+      expect(lines.length).toBeGreaterThan(0);
+      for (const [x1, y1, x2, y2] of lines) {
+        const length = Math.hypot(x2 - x1, y2 - y1);
+        expect(Math.abs((x2 - x1) * (y - y1) - (y2 - y1) * (x - x1))).toBeLessThan(1e-6 * (length + 1) * 4000);
+        for (const [px, py] of [[x1, y1], [x2, y2]]) {
+          expect(px).toBeGreaterThan(frame.x - 1e-6);
+          expect(px).toBeLessThan(frame.x + frame.width + 1e-6);
+          expect(py).toBeGreaterThan(frame.y - 1e-6);
+          expect(py).toBeLessThan(frame.y + frame.height + 1e-6);
+          expect(Math.hypot(px - x, py - y)).toBeGreaterThan(4 - 1e-6);
+        }
+      }
+      for (const r of [5, 12, 40, 90, 300]) for (const { gap } of gapsAt(lines, [x, y], r)) expect(gap).toBeGreaterThan(LEAST_GAP - 1e-6);
+      const far = Math.max(...[15, 405].flatMap((cx) => [15, 282].map((cy) => Math.hypot(cx - x, cy - y))));
+      const r = far * 0.98;
+      for (const { gap, at } of gapsAt(lines, [x, y], r)) {
+        // Where the circle leaves the panel between two lines there is nothing to space.
+        const inside = contains(frame, [x + r * Math.cos(at), y + r * Math.sin(at)]);
+        if (inside) expect(gap).toBeLessThan(spacing + 1e-6);
+      }
+    }));
+  });
+
+  it("holds the line through the horizon", () => {
+    const lines = linesOf(bundle({ at: [-300, 148.5] }, frame, 12, [210, 148.5]));
+    expect(lines.some(([, y1, , y2]) => Math.abs(y1 - 148.5) < 1e-9 && Math.abs(y2 - 148.5) < 1e-9)).toBe(true);
+  });
+
+  it("is a set of parallels when there is no point", () => {
+    const lines = linesOf(bundle({ at: null, angle: 90 }, frame, 10, [210, 148.5]));
+    expect(lines).toHaveLength(39);
+    for (const [x1, , x2] of lines) expect(x1).toBe(x2);
+    expect(lines.map(([x]) => x)).toContain(210);
+  });
+});

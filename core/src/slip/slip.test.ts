@@ -1,0 +1,44 @@
+import { newScene } from "../scene";
+import { block, shotWith } from "../testing";
+import { slipOf } from ".";
+
+const valueOf = (sections: ReturnType<typeof slipOf>, id: string) => sections.flatMap((s) => s.rows).find((row) => row.id === id)?.value;
+
+describe("the slip", () => {
+  const scene = newScene("Quay");
+
+  it("gives the measures of a level two-point view, worked by hand", () => {
+    const slip = slipOf(scene, shotWith());
+    expect(valueOf(slip, "sheet")).toBe("420 × 297 mm");
+    expect(valueOf(slip, "horizon-left")).toBe("148.5 mm from top, 148.5 mm from bottom");
+    expect(valueOf(slip, "horizon-right")).toBe("148.5 mm from top, 148.5 mm from bottom");
+    expect(valueOf(slip, "centre")).toBe("210 mm in from the left, 148.5 mm from the top");
+    expect(valueOf(slip, "distance")).toBe("300 mm");
+    // 2 atan(195 / 300) = 66.05 degrees.
+    expect(valueOf(slip, "field")).toBe("66° across the panel");
+    // 300 tan 55 - 210 = 218.4 mm; 210 + 300 tan 35 = 420.06 mm.
+    expect(valueOf(slip, "main-left")).toBe("218.4 mm left of the sheet, 148.5 mm from the top");
+    expect(valueOf(slip, "main-right")).toBe("0.1 mm right of the sheet, 148.5 mm from the top");
+    expect(valueOf(slip, "upright")).toBe("none: drawn upright, parallel");
+  });
+
+  it("gives both ends of a horizon that is not level", () => {
+    // Rolled 10 degrees the horizon rises by 420 tan 10 = 74.1 mm from left to right, or falls.
+    const slip = slipOf(scene, shotWith({ gaze: { roll: 10 } }));
+    expect(valueOf(slip, "horizon-left")).toBe("185.5 mm from top, 111.5 mm from bottom");
+    expect(valueOf(slip, "horizon-right")).toBe("111.5 mm from top, 185.5 mm from bottom");
+    expect(valueOf(slip, "roll")).toBe("10°");
+  });
+
+  it("gives the chosen building in metres and in mm", () => {
+    // Foot 10 m straight ahead, eye 1.6 m: 48 mm below the horizon; 4 m stand 120 mm tall there.
+    const slip = slipOf(scene, shotWith(), block("fish-hall", 0, 10, 8, 6, 4, -55));
+    expect(valueOf(slip, "building-foot")).toBe("210 mm in from the left, 196.5 mm from the top");
+    expect(valueOf(slip, "building-height")).toBe("4.00 m, drawn 120 mm");
+    expect(valueOf(slip, "building-length")).toMatch(/^8.00 m, drawn [\d.]+ mm$/);
+  });
+
+  it("says that an eye looking straight down has no horizon", () => {
+    expect(valueOf(slipOf(scene, shotWith({ gaze: { pitch: -90 } })), "horizon")).toBe("none on this sheet");
+  });
+});
