@@ -6,8 +6,11 @@ const swc = ["@swc/jest", {
 
 export default {
   testEnvironment: "node",
-  testMatch: ["<rootDir>/{core,server,web,cli,demo,bench}/**/*.test.{ts,tsx}"],
-  moduleNameMapper: { "^@zanvo/core/(.*)$": "<rootDir>/core/src/$1/index.ts" },
+  testMatch: ["<rootDir>/{core,raster,server,web,cli,demo,bench}/**/*.test.{ts,tsx}"],
+  moduleNameMapper: {
+    "^@zanvo/raster$": "<rootDir>/raster/src/index.ts",
+    "^@zanvo/core/(.*)$": "<rootDir>/core/src/$1/index.ts",
+  },
   transform: { "\\.(m?[jt]sx?)$": swc },
   transformIgnorePatterns: ["/node_modules/(?!(d3-geo|d3-array|internmap|flatbush|flatqueue|fast-check|immer|zustand|three)/)"],
   testTimeout: 30000,

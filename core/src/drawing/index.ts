@@ -1,3 +1,4 @@
 export * from "./draw";
 export * from "./style";
 export * from "./svg";
+export * from "./sheet";

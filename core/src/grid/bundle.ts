@@ -32,7 +32,8 @@ function fan(pin: Vec2, frame: Rect, spacing: number, through: Vec2): Float64Arr
     const angle = base + k * step;
     const way: Vec2 = [Math.cos(angle), Math.sin(angle)];
     const range = clipToRect(pin, way, frame, [ends[halvings(k)], Infinity]);
-    if (range) for (const t of range) lines.push(pin[0] + t * way[0], pin[1] + t * way[1]);
+    // From the outer end inwards, so that the dashes of neighbours do not line up in rings around the pin.
+    if (range) for (const t of range.reverse()) lines.push(pin[0] + t * way[0], pin[1] + t * way[1]);
   }
   return Float64Array.from(lines);
 }

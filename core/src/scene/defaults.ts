@@ -1,3 +1,4 @@
+import { BadInput } from "../problem";
 import { frameOn, PAPERS, sheetOf } from "./papers";
 import { FORMAT, VERSION, type Bundle, type Scene, type Sheet, type Shot, type Show } from "./schema";
 
@@ -56,4 +57,14 @@ export function onSheet(shot: Shot, sheet: Sheet, frame = frameOn(sheet)): Shot 
       },
     },
   };
+}
+
+/**
+ * A shot of a scene by its id, or the first one.
+ * @throws BadInput when there is no such shot
+ */
+export function shotOf(scene: Scene, id?: string): Shot {
+  const shot = id === undefined ? scene.shots[0] : scene.shots.find((one) => one.id === id);
+  if (shot) return shot;
+  throw new BadInput([{ path: "shot", message: `there is no shot "${id}"; there is ${scene.shots.map((one) => `"${one.id}"`).join(", ")}.` }]);
 }

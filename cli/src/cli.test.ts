@@ -1,0 +1,120 @@
+import { execFileSync } from "node:child_process";
+import { mkdtempSync, readFileSync, writeFileSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { Readable } from "node:stream";
+import sharp from "sharp";
+import { newScene } from "@zanvo/core/scene";
+import { main } from "./main";
+
+const folder = mkdtempSync(join(tmpdir(), "zanvo-cli-"));
+const demo = join(__dirname, "../../demo/quay-street.zanvo.json");
+const fileOf = (name: string, value: unknown) => {
+  const path = join(folder, name);
+  writeFileSync(path, typeof value === "string" ? value : JSON.stringify(value));
+  return path;
+};
+
+/** Runs a call; what it prints and how it ends. */
+async function run(args: string[], stdin = "") {
+  let [out, err] = ["", ""];
+  const code = await main(args, { stdin: Readable.from([stdin]), out: (t) => (out += t), err: (t) => (err += t) });
+  return { code, err, answer: out ? (JSON.parse(out) as unknown) : undefined };
+}
+
+describe("zanvo pins", () => {
+  it("gives horizon, centre, distance and pins, those at infinity by their angle", async () => {
+    const { answer } = await run(["pins", "-"], JSON.stringify(newScene("Test")));
+    expect(answer).toEqual({
+      shot: "s1", horizon: { y: 148.5 }, centre: { x: 210, y: 148.5 }, distance: 300,
+      pins: [
+        expect.objectContaining({ id: "main-left", y: expect.closeTo(148.5, 9), offSheet: { side: "left", distance: expect.closeTo(300 * Math.tan((55 * Math.PI) / 180) - 210, 9) } }),
+        expect.objectContaining({ id: "main-right", x: expect.closeTo(210 + 300 * Math.tan((35 * Math.PI) / 180), 9) }),
+        { id: "upright", name: "Uprights", direction: [0, 0, 1], x: null, y: null, angle: 90, offSheet: null },
+      ],
+    });
+  });
+
+  it("gives a rolled horizon by its two ends, and none for a view straight down", async () => {
+    const scene = newScene("Test");
+    scene.shots[0].gaze = { heading: 0, pitch: 0, roll: 10 };
+    const rise = 210 * Math.tan(Math.PI / 18);
+    expect((await run(["pins", "-"], JSON.stringify(scene))).answer).toMatchObject({
+      horizon: { from: { x: 0, y: expect.closeTo(148.5 + rise, 6) }, to: { x: 420, y: expect.closeTo(148.5 - rise, 6) } },
+    });
+    scene.shots[0].gaze = { heading: 0, pitch: -90, roll: 0 };
+    expect((await run(["pins", "-"], JSON.stringify(scene))).answer).toMatchObject({ horizon: null });
+  });
+});
+
+describe("zanvo project", () => {
+  it("gives sheet points, null for what lies behind", async () => {
+    const points = fileOf("points.json", [[0, 10, 0], [1, 10, 1.6], [0, -5, 0]]);
+    const scene = fileOf("scene.json", newScene("Test"));
+    // 10 m ahead, 300 mm stand for 10 m: 1.6 m are 48 mm, 1 m is 30 mm.
+    expect((await run(["project", scene, "--points", points])).answer).toEqual([{ x: 210, y: 196.5 }, { x: 240, y: 148.5 }, null]);
+  });
+});
+
+describe("zanvo solve", () => {
+  it("gives lens and gaze", async () => {
+    const pins = { law: "rectilinear", pins: [{ x: 10, y: 148.5 }, { x: 660, y: 148.5 }], centre: { x: 210, y: 148.5 } };
+    expect((await run(["solve", "-"], JSON.stringify(pins))).answer).toEqual({
+      lens: { law: "rectilinear", distance: expect.closeTo(300, 9), centre: { x: 210, y: 148.5 } },
+      gaze: { heading: expect.closeTo(33.690067525979785, 9), pitch: 0, roll: 0 },
+    });
+  });
+
+  it("ends with 1 where there is no answer, saying why", async () => {
+    const obtuse = { law: "rectilinear", pins: [{ x: 0, y: 0 }, { x: 400, y: 0 }, { x: 200, y: 50 }] };
+    const { code, err } = await run(["solve", "-"], JSON.stringify(obtuse));
+    expect([code, err]).toEqual([1, expect.stringMatching(/not acute.*nearest third point that works/)]);
+  });
+});
+
+describe("zanvo export", () => {
+  it("writes SVG and PNG, which librsvg draws alike", async () => {
+    const [svg, png] = [join(folder, "quay.svg"), join(folder, "quay.png")];
+    expect((await run(["export", demo, "--format", "svg", "--out", svg])).code).toBe(0);
+    expect((await run(["export", demo, "--format", "png", "--out", png, "--dpi", "127"])).code).toBe(0);
+    const peer = execFileSync("rsvg-convert", ["--dpi-x", "127", "--dpi-y", "127", "--background-color", "white", svg], { maxBuffer: 1e9 });
+    // 127 dpi are 5 px to the mm, so that no edge falls between two px.
+    const size = { width: 2100, height: 1485 };
+    expect(await sharp(png).metadata()).toMatchObject({ ...size, density: 127 });
+    const grey = (file: string | Buffer) => sharp(file).resize({ ...size, fit: "fill" }).greyscale().raw().toBuffer();
+    const [ours, theirs] = [await grey(png), await grey(peer)];
+    const off = ours.reduce((sum, v, i) => sum + Math.abs(v - theirs[i]), 0) / ours.length;
+    const ink = ours.reduce((sum, v) => sum + 255 - v, 0) / ours.length;
+    expect(ink).toBeGreaterThan(2);
+    expect(off).toBeLessThan(0.05 * ink);
+  });
+
+  it("leaves out what it is told to", async () => {
+    const svg = join(folder, "bare.svg");
+    await run(["export", demo, "--format", "svg", "--out", svg, "--without", "bundles,horizon"]);
+    expect(readFileSync(svg, "utf8")).not.toMatch(/grid-|horizon/);
+    expect(readFileSync(svg, "utf8")).toContain('id="outlines"');
+  });
+});
+
+describe("a wrong call", () => {
+  it.each<[string[], string]>([
+    [["pins", "/no/such/file"], "/no/such/file: there is no such file."],
+    [["pins", demo, "--shot", "s9"], 'shot: there is no shot "s9"'],
+    [["project", demo], "--points: is missing."],
+    [["export", demo, "--format", "gif", "--out", "x"], "--format: must be one of: svg, png."],
+    [["export", demo, "--format", "svg", "--out", "/no/such/folder/x.svg"], "--out: cannot be written"],
+    [["export", demo, "--format", "png", "--out", "x", "--dpi", "121000"], "dpi: would make a picture of 2,000,787 x"],
+    [["fly", demo], 'There is no command "fly".'],
+    [["pins", demo, "--colour", "red"], "Unknown option '--colour'"],
+    [[], "Say what to do."],
+  ])("%j ends with 2 and names the place", async (args, message) => {
+    expect(await run(args)).toEqual({ code: 2, answer: undefined, err: expect.stringContaining(message) });
+  });
+
+  it("names the field of a wrong document", async () => {
+    expect((await run(["pins", "-"], '{"format":"zanvo-scene","version":1}')).err).toBe("title: is missing.\n");
+    expect((await run(["solve", "-"], '{"law":"rectilinear","pins":[{"x":1}]}')).err).toMatch(/^pins: must NOT have fewer than 2 items/);
+    expect((await run(["project", demo, "--points", fileOf("bad.json", "[[1,2]]")])).err).toMatch(/^0: must NOT have fewer than 3 items/);
+  });
+});

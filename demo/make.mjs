@@ -1,0 +1,56 @@
+// Makes the demo scene: a corner of Kestrel Quay, an invented harbour quarter. Run: node demo/make.mjs
+import { writeFileSync } from "node:fs";
+
+const LEFT = -58;
+const CORNER = [2.2, 15];
+const radians = (d) => (d * Math.PI) / 180;
+const round = (v) => Math.round(v * 1e9) / 1e9;
+
+/** A block in the streets' own measure: l metres along the left street, r along the right one, from the corner. */
+const block = (id, name, l, r, length, width, height, z = 0) => {
+  const [a, b] = [radians(LEFT), radians(LEFT + 90)];
+  return {
+    id, kind: "block", name,
+    origin: { x: round(CORNER[0] + l * Math.sin(a) + r * Math.sin(b)), y: round(CORNER[1] + l * Math.cos(a) + r * Math.cos(b)), z },
+    heading: LEFT, length, width, height,
+  };
+};
+
+const scene = {
+  format: "zanvo-scene", version: 1, title: "Quay street, the corner", place: "Kestrel Quay",
+  orientations: [{ id: "main", name: "Main streets", heading: LEFT + 90 }],
+  elements: [
+    block("fish-hall", "Fish hall", 0, 0, 15, 24, 7.5),
+    block("fish-hall-office", "Fish hall office", 15, 0, 6, 11, 10.5),
+    block("chandlery", "Chandlery", 21, 0, 9, 12, 8.6),
+    block("net-loft", "Net loft", 33, 0, 12, 12, 11.4),
+    block("customs-house", "Customs house", 45, 0, 18, 14, 14),
+    block("ice-house", "Ice house", 66, -1.5, 14, 16, 9),
+    block("clock-tower", "Clock tower", 18, 15, 5, 5, 26),
+    block("tram-depot", "Tram depot", 2, 28, 14, 26, 6.4),
+    block("observatory", "Observatory", 0, 60, 16, 16, 17),
+    block("gantry", "Coal gantry", -12, 14, 12, 2.4, 1.6, 5.2),
+    block("gantry-house", "Gantry house", -20, 10.5, 8, 9, 8.4),
+    block("rope-store", "Rope store", -24, 21, 12, 17, 12.5),
+    block("ferry-office", "Ferry office", -23, 42, 11, 12, 9.2),
+    block("lodgings", "Lodgings", -25, 54, 13, 20, 15),
+    block("lock-house", "Lock keeper's house", 24, -19, 9, 7, 5.2),
+    block("lock-cottages", "Lock cottages", 38, -20, 22, 8, 6),
+    block("kiosk", "Tram shelter", 6.5, -3.6, 4.2, 1.7, 2.7),
+  ],
+  shots: [{
+    id: "s1", name: "Morning at the corner",
+    sheet: { width: 420, height: 297, paper: "A3" },
+    frame: { x: 15, y: 15, width: 390, height: 267 },
+    eye: { x: 0, y: 0, z: 1.6 },
+    gaze: { heading: 0, pitch: 0, roll: 0 },
+    lens: { law: "rectilinear", distance: 270, centre: { x: 210, y: 196 } },
+    bundles: [
+      { pin: "main-left", spacing: 14, strength: 0.4 },
+      { pin: "main-right", spacing: 14, strength: 0.4 },
+      { pin: "upright", spacing: 14, strength: 0.22 },
+    ],
+  }],
+};
+
+writeFileSync(new URL("quay-street.zanvo.json", import.meta.url), `${JSON.stringify(scene, null, 2)}\n`);

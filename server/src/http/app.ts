@@ -1,0 +1,37 @@
+import express, { type Express } from "express";
+import type { Logger } from "pino";
+import { pinoHttp } from "pino-http";
+import type { Store } from "../store";
+import { headers, hostCheck } from "./guard";
+import { page } from "./page";
+import { onError, Refused } from "./problem";
+import { scenes } from "./scenes";
+
+export interface AppOptions {
+  readonly store: Store;
+  readonly log: Logger;
+  /** The folder of the built web app. */
+  readonly web: string;
+  /** Names besides loopback that the server goes by. */
+  readonly names?: readonly string[];
+}
+
+/** The whole of what is served. */
+export function createApp({ store, log, web, names = [] }: AppOptions): Express {
+  const app = express();
+  app.disable("x-powered-by");
+  app.set("etag", false);
+  app.use(pinoHttp({ logger: log, customLogLevel: (_req, res) => (res.statusCode >= 500 ? "error" : "debug") }));
+  app.use(headers);
+  app.use(hostCheck(names));
+  app.get("/api/health", (_req, res) => {
+    res.json({ status: "ok" });
+  });
+  app.use("/api/scenes", scenes(store));
+  app.use("/api", () => {
+    throw new Refused(404, "There is nothing at this address.");
+  });
+  app.use(page(web));
+  app.use(onError);
+  return app;
+}

@@ -1,0 +1,152 @@
+import { mkdtempSync, writeFileSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { newScene, type Scene } from "@zanvo/core/scene";
+import { pino } from "pino";
+import sharp from "sharp";
+import request from "supertest";
+import { openStore, type Store } from "../store";
+import { createApp } from ".";
+
+let store: Store;
+let app: ReturnType<typeof createApp>;
+const titled = (title: string): Scene => newScene(title);
+const create = async (scene: unknown = titled("Lock")) => request(app).post("/api/scenes").type("json").send(JSON.stringify(scene));
+
+beforeEach(async () => {
+  const folder = mkdtempSync(join(tmpdir(), "zanvo-"));
+  writeFileSync(join(folder, "index.html"), '<meta name="nonce" content="__NONCE__">');
+  store = await openStore(join(folder, "db/zanvo.sqlite"));
+  app = createApp({ store, log: pino({ level: "silent" }), web: folder });
+});
+afterEach(() => store.close());
+
+describe("scenes over HTTP", () => {
+  it("are created, listed, read, replaced and deleted, each change made from a known version", async () => {
+    const created = await create();
+    expect([created.status, created.headers.etag]).toEqual([201, '"1"']);
+    const address = created.headers.location;
+    const list = await request(app).get("/api/scenes");
+    expect(list.body).toMatchObject([{ title: "Lock", revision: 1, shots: 1, cover: "s1" }]);
+    expect((await request(app).get(address)).body).toEqual(titled("Lock"));
+
+    const saved = await request(app).put(address).set("If-Match", '"1"').type("json").send(JSON.stringify(titled("Canal lock")));
+    expect([saved.status, saved.headers.etag]).toEqual([200, '"2"']);
+    expect((await request(app).delete(address).set("If-Match", '"2"')).status).toBe(204);
+    expect((await request(app).get(address)).status).toBe(404);
+    expect((await request(app).post(`${address}/restore`)).body.title).toBe("Canal lock");
+    expect((await request(app).get("/api/scenes")).body).toHaveLength(1);
+  });
+
+  it("ask for a version (428) and refuse a stale one (412), handing over what stands there now", async () => {
+    const address = (await create()).headers.location;
+    const put = (match?: string) => {
+      const call = request(app).put(address).type("json");
+      return (match ? call.set("If-Match", match) : call).send(JSON.stringify(titled("Mine")));
+    };
+    expect((await put()).status).toBe(428);
+    expect((await request(app).put(address).set("If-Match", '"1"').type("json").send(JSON.stringify(titled("Theirs")))).status).toBe(200);
+    const stale = await put('"1"');
+    expect([stale.status, stale.headers.etag]).toEqual([412, '"2"']);
+    expect(stale.headers["content-type"]).toMatch(/^application\/problem\+json/);
+    expect(stale.body.current).toMatchObject({ revision: 2, document: { title: "Theirs" } });
+    expect((await put('"junk"')).status).toBe(412);
+    expect((await request(app).get(address)).body.title).toBe("Theirs");
+    expect((await put(stale.headers.etag)).status).toBe(200);
+  });
+
+  it("keep every version", async () => {
+    const address = (await create(titled("One"))).headers.location;
+    await request(app).put(address).set("If-Match", '"1"').type("json").send(JSON.stringify(titled("Two")));
+    const versions = await request(app).get(`${address}/versions`);
+    expect(versions.body.map((v: { title: string }) => v.title)).toEqual(["Two", "One"]);
+    expect((await request(app).get(`${address}/versions/1`)).body.title).toBe("One");
+    expect((await request(app).get(`${address}/versions/9`)).status).toBe(404);
+  });
+
+  it.each<[string, string, number, string]>([
+    ["what is not JSON", "{ title", 400, "Not JSON: line 1"],
+    ["an unknown field", JSON.stringify({ ...titled("x"), colour: 1 }), 400, "colour: is not a field that belongs here."],
+    ["a newer version", JSON.stringify({ ...titled("x"), version: 2 }), 400, "version: is 2, from a newer Zanvo"],
+    ["a negative size", JSON.stringify(titled("x")).replace('"width":420', '"width":-420'), 400, "shots/0/sheet/width: must be > 0."],
+    ["an infinite number", JSON.stringify(titled("x")).replace('"distance":300', '"distance":1e999'), 400, "shots/0/lens/distance: must be a finite number."],
+    ["a body of 50 MB", JSON.stringify({ ...titled("x"), "x-pad": "p".repeat(50_000_000) }), 413, "larger than 16 MB"],
+  ])("answer %s with one sentence and keep what is stored", async (_, body, status, detail) => {
+    const address = (await create()).headers.location;
+    const answer = await request(app).put(address).set("If-Match", '"1"').type("json").send(body);
+    expect(answer.status).toBe(status);
+    expect(answer.body).toMatchObject({ status, detail: expect.stringContaining(detail) });
+    expect((await request(app).get(address)).body).toEqual(titled("Lock"));
+  });
+
+  it("name the wrong field in problem details", async () => {
+    const answer = await create({ ...titled("x"), orientations: [{ id: "m", name: "M", heading: "north" }] });
+    expect(answer.body.errors).toEqual([{ path: "orientations/0/heading", message: "must be a finite number." }]);
+  });
+
+  it("say when the disk is full, and keep what is stored", async () => {
+    const address = (await create()).headers.location;
+    const [{ page_count: pages }] = await store.source.query("PRAGMA page_count");
+    await store.source.query(`PRAGMA max_page_count = ${pages}`);
+    const large = { ...titled("Large"), "x-note": "n".repeat(200_000) };
+    const answer = await request(app).put(address).set("If-Match", '"1"').type("json").send(JSON.stringify(large));
+    expect(answer.status).toBe(507);
+    expect(answer.body.detail).toMatch(/disk is full/);
+    await store.source.query("PRAGMA max_page_count = 1000000");
+    expect((await request(app).get(address)).body).toEqual(titled("Lock"));
+    expect((await request(app).put(address).set("If-Match", '"1"').type("json").send(JSON.stringify(large))).status).toBe(200);
+  });
+
+  it("save one after the other when many come at once", async () => {
+    const address = (await create()).headers.location;
+    const answers = await Promise.all(Array.from({ length: 8 }, (_, i) =>
+      request(app).put(address).set("If-Match", '"1"').type("json").send(JSON.stringify(titled(`Hand ${i}`)))));
+    expect(answers.map((a) => a.status).sort()).toEqual([200, 412, 412, 412, 412, 412, 412, 412]);
+  });
+});
+
+describe("exports over HTTP", () => {
+  it("are SVG in true mm, and PNG with its resolution written in", async () => {
+    const address = (await create()).headers.location;
+    const svg = await request(app).get(`${address}/exports/s1.svg`).buffer();
+    expect(svg.headers["content-type"]).toMatch(/^image\/svg\+xml/);
+    expect(svg.body.toString()).toContain('width="420mm"');
+    const png = await request(app).get(`${address}/exports/s1.png?dpi=100&without=bundles&download`);
+    expect(png.headers["content-disposition"]).toContain("Lock-First-shot.png");
+    expect(await sharp(png.body).metadata()).toMatchObject({ width: 1654, height: 1169, density: 100 });
+  });
+
+  it("refuse an unknown shot, format or kind of line, and a picture of 2,000,000 px", async () => {
+    const address = (await create()).headers.location;
+    const detail = async (path: string) => {
+      const { status, body } = await request(app).get(`${address}/exports/${path}`);
+      return `${status} ${body.detail}`;
+    };
+    expect(await detail("s9.svg")).toBe('400 shot: there is no shot "s9"; there is "s1".');
+    expect(await detail("s1.gif")).toBe("400 format: must be one of: svg, png.");
+    expect(await detail("s1.svg?without=clouds")).toMatch(/^400 without: there are no lines called "clouds"/);
+    expect(await detail("s1.png?dpi=121000")).toMatch(/^400 dpi: would make a picture of 2,000,787 x 1,414,843 px; this sheet takes 36 to \d+ dpi\.$/);
+    expect(await detail("s1.png?dpi=many")).toMatch(/^400 dpi: is no number/);
+  });
+});
+
+describe("the door", () => {
+  it("answers only to its own names, and takes changes only from its own pages", async () => {
+    expect((await request(app).get("/api/scenes").set("Host", "evil.example")).status).toBe(421);
+    expect((await request(app).get("/api/health").set("Host", "localhost:4310")).body).toEqual({ status: "ok" });
+    const foreign = await request(app).post("/api/scenes").set("Origin", "http://evil.example").type("json").send(JSON.stringify(titled("x")));
+    expect(foreign.status).toBe(403);
+    expect((await request(app).post("/api/scenes").type("text").send("x")).status).toBe(415);
+    expect((await request(app).get("/api/nothing")).status).toBe(404);
+  });
+
+  it("serves the page at every address, with a content policy that runs nothing foreign", async () => {
+    const page = await request(app).get("/scenes/abc");
+    const policy = page.headers["content-security-policy"];
+    expect(policy).toContain("default-src 'none'");
+    expect(policy).toContain("script-src 'self';");
+    expect(policy).not.toContain("unsafe");
+    expect(page.text).toContain(`content="${/'nonce-([^']+)'/.exec(policy)![1]}"`);
+    expect((await request(app).get("/")).status).toBe(200);
+  });
+});

@@ -1,0 +1,83 @@
+import { readScene } from "@zanvo/core/document";
+import { drawShot, toSvg } from "@zanvo/core/drawing";
+import { BadInput } from "@zanvo/core/problem";
+import { toPng } from "@zanvo/raster";
+import { Router, text, type Request, type Response } from "express";
+import type { Expected, Store, Stored } from "../store";
+import { Refused } from "./problem";
+
+/** The largest document that is taken. */
+const MOST = "16mb";
+
+/** The document in a request. */
+function documentOf(req: Request) {
+  if (typeof req.body !== "string") throw new Refused(415, "Send the scene document as application/json.");
+  return readScene(req.body);
+}
+
+/** The revision a change was made from, as its If-Match says. */
+function expected(req: Request): Expected {
+  const header = req.get("If-Match");
+  if (!header) throw new Refused(428, "Say which version you changed: send its ETag as If-Match.");
+  if (header.trim() === "*") return "*";
+  const revision = /^"(\d+)"$/.exec(header.trim())?.[1];
+  return revision === undefined ? -1 : Number(revision);
+}
+
+const one = (value: unknown): string | undefined => (typeof value === "string" ? value : undefined);
+
+function send(res: Response, stored: Stored, status = 200): void {
+  const { scene, ...card } = stored;
+  res.status(status).set("ETag", `"${card.revision}"`).set("X-Saved-At", card.savedAt).json(scene);
+}
+
+/** A file name made of a title: letters, digits and hyphens of any script. */
+export const fileName = (title: string): string => title.normalize("NFC").replace(/[^\p{L}\p{N}]+/gu, "-").replace(/^-|-$/g, "").slice(0, 80) || "scene";
+
+/** `/api/scenes`: the shelf, its documents, their versions and their exports. */
+export function scenes(store: Store): Router {
+  const router = Router();
+  const body = text({ type: ["application/json", "application/*+json"], limit: MOST });
+
+  router.get("/", async (_req, res) => {
+    res.json(await store.list());
+  });
+  router.post("/", body, async (req, res) => {
+    const stored = await store.create(documentOf(req));
+    res.location(`/api/scenes/${stored.id}`);
+    res.set("X-Scene-Id", stored.id);
+    send(res, stored, 201);
+  });
+  router.get("/:id", async (req, res) => {
+    send(res, await store.read(req.params.id));
+  });
+  router.put("/:id", body, async (req, res) => {
+    const from = expected(req);
+    send(res, await store.replace(req.params.id, documentOf(req), from));
+  });
+  router.delete("/:id", async (req, res) => {
+    await store.remove(req.params.id, expected(req));
+    res.status(204).end();
+  });
+  router.post("/:id/restore", async (req, res) => {
+    send(res, await store.restore(req.params.id));
+  });
+  router.get("/:id/versions", async (req, res) => {
+    res.json(await store.versions(req.params.id));
+  });
+  router.get("/:id/versions/:revision", async (req, res) => {
+    res.json(await store.version(req.params.id, Number(req.params.revision)));
+  });
+  router.get("/:id/exports/:file", async (req, res) => {
+    const { file } = req.params;
+    const [, shot, format] = /^(.+)\.(svg|png)$/.exec(file) ?? [];
+    if (!format) throw new BadInput([{ path: "format", message: "must be one of: svg, png." }]);
+    const { scene } = await store.read(req.params.id);
+    const drawing = drawShot(scene, shot, one(req.query.without)?.split(",").filter(Boolean));
+    const content = format === "svg" ? toSvg(drawing) : await toPng(drawing, Number(one(req.query.dpi) ?? 300));
+    res.set("Cache-Control", "no-cache");
+    if (req.query.download !== undefined) res.attachment(`${fileName(drawing.title)}.${format}`);
+    res.type(format === "svg" ? "image/svg+xml" : "image/png").send(content);
+  });
+  return router;
+}
