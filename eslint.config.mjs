@@ -15,6 +15,7 @@ export default ts.config(
       "prefer-const": "error",
       "no-restricted-imports": ["error", { patterns: [rooms] }],
       "@typescript-eslint/no-non-null-assertion": "off",
+      "@typescript-eslint/no-unused-vars": ["error", { varsIgnorePattern: "^_$", argsIgnorePattern: "^_" }],
       "@typescript-eslint/consistent-type-imports": "error",
       "@typescript-eslint/consistent-type-definitions": ["error", "interface"],
     },

@@ -1,0 +1,104 @@
+import type { Fault } from "@zanvo/core/problem";
+import type { Scene } from "@zanvo/core/scene";
+
+/** What the shelf shows of a scene. */
+export interface Card {
+  readonly id: string;
+  readonly revision: number;
+  readonly title: string;
+  readonly place: string | null;
+  readonly shots: number;
+  readonly elements: number;
+  readonly cover: string;
+  readonly createdAt: string;
+  readonly savedAt: string;
+}
+
+/** A scene with the revision it was read at. */
+export interface Opened {
+  readonly id: string;
+  readonly revision: number;
+  readonly savedAt: string;
+  readonly scene: Scene;
+}
+
+export interface Version {
+  readonly revision: number;
+  readonly title: string;
+  readonly savedAt: string;
+}
+
+/** An answer that refuses, in the server's own sentence. */
+export class Refusal extends Error {
+  override readonly name = "Refusal";
+  constructor(
+    readonly status: number,
+    message: string,
+    readonly faults: readonly Fault[] = [],
+    readonly current?: Card & { readonly document: Scene },
+  ) {
+    super(message);
+  }
+}
+
+/** The server cannot be reached at all. */
+export class OutOfReach extends Error {
+  override readonly name = "OutOfReach";
+}
+
+async function send(path: string, init: RequestInit = {}): Promise<Response> {
+  let answer: Response;
+  try {
+    answer = await fetch(path, init);
+  } catch (error) {
+    if ((error as Error).name === "AbortError") throw error;
+    throw new OutOfReach("Zanvo's server does not answer. Is it still running?");
+  }
+  if (answer.ok) return answer;
+  const problem = (await answer.json().catch(() => ({}))) as { detail?: string; errors?: Fault[]; current?: Card & { document: Scene } };
+  throw new Refusal(answer.status, problem.detail ?? `The server refused (${answer.status}).`, problem.errors, problem.current);
+}
+
+async function opened(id: string, answer: Response): Promise<Opened> {
+  return {
+    id,
+    revision: Number(answer.headers.get("ETag")?.replaceAll('"', "")),
+    savedAt: answer.headers.get("X-Saved-At") ?? "",
+    scene: (await answer.json()) as Scene,
+  };
+}
+
+const json = (body: string, revision?: number): RequestInit => ({
+  headers: { "Content-Type": "application/json", ...(revision === undefined ? {} : { "If-Match": `"${revision}"` }) },
+  body,
+});
+
+export const listScenes = async (): Promise<Card[]> => (await send("/api/scenes")).json() as Promise<Card[]>;
+export const openScene = async (id: string): Promise<Opened> => opened(id, await send(`/api/scenes/${id}`));
+
+/** Puts a document on the shelf; `text` may be anything a person picked: the server says what is wrong with it. */
+export async function createScene(text: string): Promise<Opened> {
+  const answer = await send("/api/scenes", { method: "POST", ...json(text) });
+  return opened(answer.headers.get("X-Scene-Id") ?? "", answer);
+}
+
+export const saveScene = async (id: string, scene: Scene, revision: number): Promise<Opened> =>
+  opened(id, await send(`/api/scenes/${id}`, { method: "PUT", ...json(JSON.stringify(scene), revision) }));
+
+export async function deleteScene(id: string, revision: number): Promise<void> {
+  await send(`/api/scenes/${id}`, { method: "DELETE", headers: { "If-Match": `"${revision}"` } });
+}
+
+export async function restoreScene(id: string): Promise<void> {
+  await send(`/api/scenes/${id}/restore`, { method: "POST" });
+}
+
+export const listVersions = async (id: string): Promise<Version[]> => (await send(`/api/scenes/${id}/versions`)).json() as Promise<Version[]>;
+export const openVersion = async (id: string, revision: number): Promise<Scene> =>
+  (await send(`/api/scenes/${id}/versions/${revision}`)).json() as Promise<Scene>;
+
+/** The address of a shot's export. */
+export const exportPath = (id: string, shot: string, format: "svg" | "png", query: Record<string, string> = {}): string =>
+  `/api/scenes/${id}/exports/${encodeURIComponent(shot)}.${format}?${new URLSearchParams(query).toString()}`;
+
+export const fetchExport = async (path: string, signal: AbortSignal): Promise<Blob> => (await send(path, { signal })).blob();

@@ -1,0 +1,93 @@
+import { useEffect, useState } from "react";
+import { Link, useParams } from "react-router";
+import useSWR from "swr";
+import { openScene, type Opened } from "../api";
+import { Button, Modal } from "../ui";
+import { useBoard } from "./board";
+import { Conflict } from "./Conflict";
+import { Desk } from "./desk/Desk";
+import { frame, setRaising } from "./desk/desk";
+import { KEYS, useKeys } from "./keys";
+import { Rail } from "./Rail";
+import { startSaving } from "./saving";
+import { Slip } from "./Slip";
+import { STAGES } from "./stages";
+import { TopBar } from "./TopBar";
+import { Versions } from "./Versions";
+
+/** The drawing table of one scene. */
+export function BoardPage() {
+  const { id = "" } = useParams();
+  return <Loaded key={id} id={id} />;
+}
+
+/** Reads the scene afresh at each visit: what an earlier visit saw may have been changed elsewhere. */
+function Loaded({ id }: { readonly id: string }) {
+  const [visit] = useState(() => crypto.randomUUID());
+  const ready = useBoard((board) => board.id) === id;
+  const { data, error, mutate } = useSWR<Opened, Error>([id, visit], () => openScene(id), { revalidateOnFocus: false, revalidateOnReconnect: false, revalidateIfStale: false });
+  useEffect(() => {
+    if (!data) return undefined;
+    const stop = startSaving(data);
+    return () => {
+      setRaising(null);
+      stop();
+    };
+  }, [data]);
+  if (error) {
+    return (
+      <main role="alert" className="flex h-full flex-col items-center justify-center gap-3">
+        <p>{error.message}</p>
+        <span className="flex gap-2">
+          <Button onClick={() => void mutate()}>Try again</Button>
+          <Link className="inline-flex h-7 items-center rounded border border-hair px-2.5" to="/">Back to the shelf</Link>
+        </span>
+      </main>
+    );
+  }
+  return ready ? <Board /> : <p className="flex h-full items-center justify-center text-pencil">Laying the sheet out…</p>;
+}
+
+function Board() {
+  const stage = useBoard((board) => board.stage);
+  const title = useBoard((board) => board.scene.title);
+  const [versions, setVersions] = useState(false);
+  const [keys, setKeys] = useState(false);
+  useKeys(() => setKeys(true));
+  useEffect(() => {
+    document.title = `${title} · Zanvo`;
+    return () => {
+      document.title = "Zanvo";
+    };
+  }, [title]);
+  useEffect(() => frame("sheet"), []);
+  const { name, Panel } = STAGES.find((one) => one.id === stage) ?? STAGES[0];
+  return (
+    <div className="flex h-full flex-col">
+      <TopBar onVersions={() => setVersions(true)} onKeys={() => setKeys(true)} />
+      <Conflict />
+      <div className="flex min-h-0 grow">
+        <Rail />
+        <Desk />
+        <aside className="flex w-[244px] shrink-0 flex-col overflow-y-auto border-l border-hair">
+          <section aria-label={`${name} tools`} className="border-b border-hair p-3">
+            <h2 className="mb-2 text-sm font-semibold">{name}</h2>
+            <Panel />
+          </section>
+          <Slip />
+        </aside>
+      </div>
+      <Versions open={versions} onClose={() => setVersions(false)} />
+      <Modal title="Keys" open={keys} onClose={() => setKeys(false)}>
+        <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1.5">
+          {KEYS.map(([key, does]) => (
+            <div key={key} className="contents">
+              <dt className="measure whitespace-nowrap">{key}</dt>
+              <dd className="text-pencil">{does}</dd>
+            </div>
+          ))}
+        </dl>
+      </Modal>
+    </div>
+  );
+}

@@ -1,0 +1,24 @@
+import { go, useBoard } from "./board";
+import { STAGES } from "./stages";
+
+/** The order of work, down the left side. */
+export function Rail() {
+  const stage = useBoard((board) => board.stage);
+  return (
+    <nav aria-label="Stages" className="flex w-[66px] shrink-0 flex-col gap-0.5 border-r border-hair p-1">
+      {STAGES.map(({ id, name, Icon }, i) => (
+        <button
+          key={id}
+          type="button"
+          aria-current={id === stage ? "step" : undefined}
+          title={`${name} (${i + 1})`}
+          className={`flex flex-col items-center gap-0.5 rounded py-1.5 text-[11px] leading-tight ${id === stage ? "bg-wash font-medium text-ink" : "text-pencil hover:bg-wash"}`}
+          onClick={() => go({ stage: id })}
+        >
+          <Icon size={17} strokeWidth={1.6} aria-hidden />
+          {name}
+        </button>
+      ))}
+    </nav>
+  );
+}

@@ -1,0 +1,33 @@
+import { slipOf, type SlipRow } from "@zanvo/core/slip";
+import { say } from "../ui";
+import { useBoard, useShot } from "./board";
+import { useChosen } from "./desk/blocks";
+
+function Row({ row: { label, value } }: { readonly row: SlipRow }) {
+  const copy = () => {
+    void navigator.clipboard.writeText(value).then(() => say(`Copied: ${value}`), () => say("The browser does not allow copying here."));
+  };
+  return (
+    <button type="button" aria-label={`Copy ${label}: ${value}`} title="Copy" className="block w-full rounded px-1.5 py-0.5 text-left hover:bg-wash" onClick={copy}>
+      <span className="block text-[11px] leading-tight text-pencil">{label}</span>
+      <span className="measure block text-[12px] leading-snug">{value}</span>
+    </button>
+  );
+}
+
+/** The numbers one would pencil down, each to be copied by a press. */
+export function Slip() {
+  const scene = useBoard((board) => board.scene);
+  const shot = useShot();
+  const chosen = useChosen();
+  return (
+    <section aria-label="Slip" className="px-1.5 py-2">
+      {slipOf(scene, shot, chosen).map(({ title, rows }) => (
+        <div key={title} className="mb-1.5">
+          <h3 className="px-1.5 text-[11px] font-semibold uppercase tracking-wide text-pencil">{title}</h3>
+          {rows.map((row) => <Row key={row.id} row={row} />)}
+        </div>
+      ))}
+    </section>
+  );
+}

@@ -1,0 +1,63 @@
+import { History, Keyboard, Lamp, Maximize, Minimize, Redo2, Undo2 } from "lucide-react";
+import { useState } from "react";
+import { Link } from "react-router";
+import { switchLamp } from "../lamp";
+import { IconButton } from "../ui";
+import { edit, redo, undo, useBoard } from "./board";
+import { frame } from "./desk/desk";
+import { useSaving } from "./saving";
+
+const SAYS = {
+  saved: "Saved", waiting: "…", saving: "Saving…", "out-of-reach": "Not saved: server out of reach, trying again", refused: "Not saved", conflict: "Not saved: changed elsewhere",
+} as const;
+
+/** The title, typed in place. */
+function Title({ title }: { readonly title: string }) {
+  const [text, setText] = useState(title);
+  const take = () => {
+    const next = text.trim();
+    if (!next) setText(title);
+    else if (next !== title) edit((scene) => { scene.title = next; });
+  };
+  return (
+    <input
+      aria-label="Title of the scene"
+      className="h-7 w-72 rounded border border-transparent bg-transparent px-1.5 font-medium hover:border-hair focus:border-hair"
+      maxLength={200}
+      value={text}
+      onChange={(event) => setText(event.target.value)}
+      onBlur={take}
+      onKeyDown={(event) => {
+        event.stopPropagation();
+        if (event.key === "Enter") event.currentTarget.blur();
+        if (event.key === "Escape") setText(title);
+      }}
+    />
+  );
+}
+
+/** Where one is, how it is saved, and what works everywhere. */
+export function TopBar({ onVersions, onKeys }: { readonly onVersions: () => void; readonly onKeys: () => void }) {
+  const canUndo = useBoard((board) => board.past.length > 0);
+  const canRedo = useBoard((board) => board.future.length > 0);
+  const title = useBoard((board) => board.scene.title);
+  const { state, reason } = useSaving();
+  return (
+    <header className="flex h-10 shrink-0 items-center gap-1 border-b border-hair px-2">
+      <Link to="/" className="flex items-center gap-1.5 rounded px-1.5 py-1 hover:bg-wash"><img src="/zanvo.svg" alt="" className="size-5" />Shelf</Link>
+      <span aria-hidden className="text-pencil">/</span>
+      <Title key={title} title={title} />
+      <span role="status" aria-label="Saving" className={state === "saved" || state === "saving" || state === "waiting" ? "text-pencil" : "text-accent"}>
+        {SAYS[state]}{state === "refused" && reason ? `: ${reason}` : ""}
+      </span>
+      <span className="grow" />
+      <IconButton label="Undo" hint="Ctrl+Z" disabled={!canUndo} onClick={undo}><Undo2 size={16} /></IconButton>
+      <IconButton label="Redo" hint="Ctrl+Shift+Z" disabled={!canRedo} onClick={redo}><Redo2 size={16} /></IconButton>
+      <IconButton label="Whole sheet" hint="S" onClick={() => frame("sheet")}><Minimize size={16} /></IconButton>
+      <IconButton label="Whole desk" hint="D" onClick={() => frame("desk")}><Maximize size={16} /></IconButton>
+      <IconButton label="Earlier versions" onClick={onVersions}><History size={16} /></IconButton>
+      <IconButton label="Keys" hint="?" onClick={onKeys}><Keyboard size={16} /></IconButton>
+      <IconButton label="Lamp" onClick={switchLamp}><Lamp size={16} /></IconButton>
+    </header>
+  );
+}

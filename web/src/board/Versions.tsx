@@ -1,0 +1,38 @@
+import { format, formatDistanceToNow } from "date-fns";
+import useSWR from "swr";
+import { listVersions, openVersion, type Version } from "../api";
+import { Button, Modal, say } from "../ui";
+import { undo, useBoard } from "./board";
+import { replaceScene } from "./saving";
+
+/** Earlier versions of the scene, any of which can be brought back. */
+export function Versions({ open, onClose }: { readonly open: boolean; readonly onClose: () => void }) {
+  const id = useBoard((board) => board.id);
+  const { data, error } = useSWR<Version[], Error>(open ? `/api/scenes/${id}/versions` : null, () => listVersions(id), { revalidateOnMount: true });
+  const bringBack = async (version: Version) => {
+    try {
+      replaceScene(await openVersion(id, version.revision));
+      onClose();
+      say(`This is the version of ${format(version.savedAt, "d MMM, HH:mm")}.`, { label: "Undo", run: undo });
+    } catch (wrong) {
+      say((wrong as Error).message);
+    }
+  };
+  return (
+    <Modal title="Earlier versions" open={open} onClose={onClose}>
+      {error && <p role="alert">{error.message}</p>}
+      {!data && !error && <p>Looking them up…</p>}
+      <ul>
+        {data?.map((version, i) => (
+          <li key={version.revision} className="flex items-center gap-2 border-t border-hair py-1.5">
+            <span className="min-w-0 grow">
+              <span className="block truncate">{version.title}</span>
+              <span className="text-pencil">{format(version.savedAt, "d MMM yyyy, HH:mm:ss")} · {formatDistanceToNow(version.savedAt, { addSuffix: true })}</span>
+            </span>
+            {i === 0 ? <span className="text-pencil">now</span> : <Button onClick={() => void bringBack(version)}>Bring back</Button>}
+          </li>
+        ))}
+      </ul>
+    </Modal>
+  );
+}

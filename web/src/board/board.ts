@@ -1,0 +1,146 @@
+import { applyPatches, enablePatches, produceWithPatches, type Draft, type Patch } from "immer";
+import { create } from "zustand";
+import type { Scene, Shot } from "@zanvo/core/scene";
+import type { Opened } from "../api";
+
+enablePatches();
+
+/** A step that can be taken back and taken again. */
+interface Step {
+  readonly patches: Patch[];
+  readonly inverse: Patch[];
+  /** Steps of the same key that follow each other closely are one. */
+  readonly key?: string;
+  readonly at: number;
+}
+
+/** Changes a scene in place, on a draft. */
+export type Recipe = (scene: Draft<Scene>) => void;
+
+export type StageId = "sheet" | "eye-level" | "points" | "grid" | "masses" | "hand-over";
+export type Tool = "raise" | "select";
+
+interface Board {
+  /** Empty while nothing lies on the board. */
+  readonly id: string;
+  readonly scene: Scene;
+  readonly shotId: string;
+  readonly past: readonly Step[];
+  readonly future: readonly Step[];
+  /** The scene before the drag that is going on, and the step it has come to. */
+  readonly gesture: { readonly base: Scene; readonly step: Step | null } | null;
+  readonly stage: StageId;
+  readonly tool: Tool;
+  /** The chosen element's id. */
+  readonly selected: string | null;
+}
+
+/** Nudges nearer together than this are one step, in ms. */
+const TOGETHER = 1000;
+
+/** The document on the board, and where one is in it. */
+export const useBoard = create<Board>(() => ({
+  id: "", scene: undefined as unknown as Scene, shotId: "", past: [], future: [], gesture: null, stage: "points", tool: "raise", selected: null,
+}));
+
+const { getState: get, setState: set } = useBoard;
+
+/** Where a person was on a board when they left it. */
+export interface Place {
+  readonly shotId: string;
+  readonly stage: StageId;
+  readonly tool: Tool;
+  readonly selected: string | null;
+  readonly past: readonly Step[];
+  readonly future: readonly Step[];
+}
+
+/** Lays a scene on the board, at the place where it was left if that is known. */
+export function open({ id, scene }: Opened, place?: Partial<Place>): void {
+  const shotId = scene.shots.some((shot) => shot.id === place?.shotId) ? place!.shotId! : scene.shots[0].id;
+  const selected = scene.elements.some((element) => element.id === place?.selected) ? place!.selected! : null;
+  set({ id, scene, shotId, past: place?.past ?? [], future: place?.future ?? [], gesture: null, stage: place?.stage ?? "points", tool: place?.tool ?? "raise", selected });
+}
+
+/** Takes the scene off the board. */
+export const close = (): void => set({ id: "" });
+
+/** Makes a change that can be taken back. A key joins it to the same change made just before. */
+export function edit(recipe: Recipe, key?: string): void {
+  const { scene, past } = get();
+  const [next, patches, inverse] = produceWithPatches(scene, recipe);
+  if (patches.length === 0) return;
+  const last = past.at(-1);
+  const now = Date.now();
+  const joined = key !== undefined && last?.key === key && now - last.at < TOGETHER;
+  const step: Step = joined
+    ? { patches: [...last.patches, ...patches], inverse: [...inverse, ...last.inverse], key, at: now }
+    : { patches, inverse, key, at: now };
+  set({ scene: next, past: [...(joined ? past.slice(0, -1) : past), step], future: [] });
+}
+
+/** Begins a drag: every `drag` is worked out afresh from the scene as it is now, and all of them are one step. */
+export function beginGesture(): void {
+  if (!get().gesture) set({ gesture: { base: get().scene, step: null } });
+}
+
+/** Shows how far a drag has come. What the recipe throws leaves the last good state. */
+export function drag(recipe: Recipe): void {
+  const { gesture } = get();
+  if (!gesture) return edit(recipe);
+  const [next, patches, inverse] = produceWithPatches(gesture.base, recipe);
+  set({ scene: next, gesture: { base: gesture.base, step: patches.length ? { patches, inverse, at: Date.now() } : null } });
+}
+
+/** Ends a drag: what it came to is one step. */
+export function endGesture(): void {
+  const { gesture, past } = get();
+  if (!gesture) return;
+  set(gesture.step ? { gesture: null, past: [...past, gesture.step], future: [] } : { gesture: null });
+}
+
+/** Gives a drag up: all is as before it. */
+export function cancelGesture(): void {
+  const { gesture } = get();
+  if (gesture) set({ scene: gesture.base, gesture: null });
+}
+
+export function undo(): void {
+  const { scene, past, future, gesture } = get();
+  if (gesture) return cancelGesture();
+  const step = past.at(-1);
+  if (step) settle({ scene: applyPatches(scene, step.inverse), past: past.slice(0, -1), future: [step, ...future] });
+}
+
+export function redo(): void {
+  const { scene, past, future, gesture } = get();
+  const [step, ...rest] = future;
+  if (step && !gesture) settle({ scene: applyPatches(scene, step.patches), past: [...past, { ...step, key: undefined }], future: rest });
+}
+
+/** A scene taken from elsewhere, with a choice and a shot that exist in it. */
+function settle(change: Pick<Board, "scene" | "past" | "future">): void {
+  const { selected, shotId } = get();
+  const { elements, shots } = change.scene;
+  set({
+    ...change,
+    selected: elements.some((element) => element.id === selected) ? selected : null,
+    shotId: shots.some((shot) => shot.id === shotId) ? shotId : shots[0].id,
+  });
+}
+
+export const go = (change: Partial<Pick<Board, "stage" | "tool" | "selected" | "shotId">>): void => set(change);
+
+/** The shot that is being drawn. */
+export const currentShot = ({ scene, shotId }: Pick<Board, "scene" | "shotId">): Shot => scene.shots.find((shot) => shot.id === shotId) ?? scene.shots[0];
+export const useShot = (): Shot => useBoard(currentShot);
+
+/** A recipe that replaces the current shot by what a pure function makes of it. */
+export const onShot = (change: (shot: Shot) => Shot): Recipe => {
+  const { shotId } = get();
+  return (scene) => {
+    const at = scene.shots.findIndex((shot) => shot.id === shotId);
+    const before = currentShot(get().gesture ? { scene: get().gesture!.base, shotId } : get());
+    scene.shots[at] = change(before) as Draft<Shot>;
+  };
+};

@@ -1,0 +1,131 @@
+import { useEffect, useMemo, useRef } from "react";
+import { Layer as KonvaLayer, Rect, Stage } from "react-konva";
+import { buildingLayers, bundleLayers, segmentLines, sheetLayers, stretchLines, STYLES, type Layer } from "@zanvo/core/drawing";
+import { showOf } from "@zanvo/core/scene";
+import { viewOf } from "@zanvo/core/shot";
+import { pinsOf } from "@zanvo/core/vanishing";
+import { CREASE, HIDDEN, OUTLINE, see } from "@zanvo/core/visibility";
+import { build } from "@zanvo/core/world";
+import { useBoard, useShot } from "../board";
+import { BlockHandles } from "./BlockHandles";
+import { useChosen } from "./blocks";
+import { toWindow } from "./camera";
+import { frame, setDeskElement, useDesk } from "./desk";
+import { DeskMap } from "./DeskMap";
+import { HorizonHandles } from "./HorizonHandles";
+import { Lines } from "./Lines";
+import { PinHandles } from "./PinHandles";
+import { edges } from "./raise";
+import { RULER, Rulers } from "./Rulers";
+import { useHand } from "./useHand";
+import { useSeen } from "./useSeen";
+
+const MARK = "#c8401f";
+const mark = (id: string, lines: Float64Array, width = 0.45, dash: readonly number[] = [], opacity = 1): Layer => ({
+  id, name: id, lines, style: { stroke: MARK, width, dash, opacity },
+});
+
+/** The desk: the sheet with its drawing, the pins around it, the rulers, and the hand that works on it. */
+export function Desk() {
+  const scene = useBoard((board) => board.scene);
+  const stage = useBoard((board) => board.stage);
+  const shot = useShot();
+  const chosen = useChosen();
+  const { size, camera, framing, tag, raising, foot } = useDesk();
+  const holder = useRef<HTMLDivElement>(null);
+  const seen = useSeen(scene.elements, shot.eye.x, shot.eye.y, shot.eye.z);
+  const { cursor, ...hand } = useHand(holder);
+
+  useEffect(() => {
+    const element = holder.current;
+    setDeskElement(element);
+    if (!element) return undefined;
+    const watch = new ResizeObserver(() => {
+      const { framing: now } = useDesk.getState();
+      const next = { width: element.clientWidth, height: element.clientHeight };
+      if (now === "free") useDesk.setState({ size: next });
+      else frame(now, next);
+    });
+    watch.observe(element);
+    return () => {
+      watch.disconnect();
+      setDeskElement(null);
+    };
+  }, []);
+
+  // Another sheet is fitted again, unless somebody has chosen where to look.
+  const { width, height } = shot.sheet;
+  useEffect(() => {
+    if (framing !== "free") frame(framing);
+  }, [width, height, framing]);
+
+  const view = useMemo(() => viewOf(shot), [shot]);
+  const bundles = useMemo(() => bundleLayers(shot, pinsOf(scene.orientations, shot), view), [scene.orientations, shot, view]);
+  const buildings = useMemo(() => buildingLayers(view, seen, showOf(shot)), [view, seen, shot]);
+  const marks = useMemo(() => {
+    const layers: Layer[] = [];
+    if (chosen && stage === "masses") {
+      const own = see(build([chosen]), view.eye);
+      layers.push(mark("chosen-far", stretchLines(view, own, HIDDEN), 0.2, [1, 1], 0.7), mark("chosen-crease", stretchLines(view, own, CREASE)), mark("chosen-outline", stretchLines(view, own, OUTLINE)));
+    }
+    if (raising) layers.push(mark("raising", segmentLines(view, edges(raising)), 0.4));
+    const guide = (raising?.foot ?? foot)?.guide;
+    if (guide) layers.push(mark("street-line", Float64Array.from(guide.flat()), 0.25, [4, 2]));
+    return layers;
+  }, [chosen, stage, view, raising, foot]);
+
+  const { live, horizon, frame: panel } = sheetLayers(shot, view);
+  const { scale, x, y } = camera;
+  const [fx, fy] = foot?.on ? toWindow(camera, foot.guide ? midOf(foot.guide) : [NaN, NaN]) : [NaN, NaN];
+  return (
+    <div className="relative min-w-0 grow overflow-hidden bg-desk">
+      <Rulers />
+      <div
+        ref={holder}
+        role="application"
+        aria-label="Desk"
+        className="absolute bottom-0 right-0 touch-none overflow-hidden select-none"
+        style={{ left: RULER, top: RULER, cursor }}
+        {...hand}
+      >
+        <Stage width={size.width} height={size.height} listening={false} className="pointer-events-none">
+          <KonvaLayer x={x} y={y} scaleX={scale} scaleY={scale} listening={false}>
+            <Rect width={width} height={height} fill="#fbf9f3" shadowColor="#000" shadowOpacity={0.28} shadowBlur={10} shadowOffsetY={3} />
+            {[live, ...bundles, horizon, ...buildings, panel].map((layer) => <Lines key={layer.id} layer={layer} scale={scale} />)}
+          </KonvaLayer>
+          <KonvaLayer x={x} y={y} scaleX={scale} scaleY={scale} listening={false}>
+            {marks.map((layer) => <Lines key={layer.id} layer={layer} scale={scale} />)}
+            <Lines layer={{ id: "centre", name: "Centre of vision", style: { ...STYLES.horizon, dash: [] }, lines: cross(shot.lens.centre, 4) }} scale={scale} />
+          </KonvaLayer>
+        </Stage>
+        {(stage === "eye-level" || stage === "points") && <HorizonHandles />}
+        <PinHandles movable={stage === "eye-level" || stage === "points" || stage === "grid"} />
+        {stage === "masses" && chosen && !raising && <BlockHandles block={chosen} />}
+        {Number.isFinite(fx) && <span className="pointer-events-none absolute rounded bg-slip/90 px-1 text-accent" style={{ left: fx, top: fy }}>street line</span>}
+        {tag && (
+          <span
+            role="status"
+            className={`measure pointer-events-none absolute z-10 w-max max-w-64 rounded px-1.5 py-0.5 ${tag.wrong ? "bg-accent text-on-accent" : "bg-ink text-slip"}`}
+            style={tagPlace(tag.at, size)}
+          >
+            {tag.text}
+          </span>
+        )}
+        <DeskMap />
+      </div>
+    </div>
+  );
+}
+
+const midOf = ([a, b]: readonly [readonly [number, number], readonly [number, number]]) => [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2] as const;
+
+/** Beside the pointer, on the side where there is room. */
+function tagPlace([x, y]: readonly [number, number], size: { width: number; height: number }) {
+  return {
+    ...(x > size.width - 280 ? { right: size.width - x + 14 } : { left: x + 16 }),
+    ...(y > size.height - 60 ? { bottom: size.height - y + 10 } : { top: y + 14 }),
+  };
+}
+
+/** A small upright cross. */
+const cross = ({ x, y }: { x: number; y: number }, r: number) => Float64Array.from([x - r, y, x + r, y, x, y - r, x, y + r]);

@@ -1,0 +1,41 @@
+import type { Vec2 } from "@zanvo/core/geometry";
+import { SETS } from "@zanvo/core/drawing";
+import { pinsOf } from "@zanvo/core/vanishing";
+import { useBoard, useShot } from "../board";
+import { toDesk, wholeDesk } from "./camera";
+import { toggleFraming, useDesk } from "./desk";
+
+/** A small map of the desk: where the far pins are, and what of it is in the window. Pressed, the whole desk is shown. */
+export function DeskMap() {
+  const orientations = useBoard((board) => board.scene.orientations);
+  const shot = useShot();
+  const { camera, size } = useDesk();
+  const pins = pinsOf(orientations, shot).flatMap(({ id, role, point }) => (point.at ? [{ id, role, at: point.at }] : []));
+  const { x, y, width, height } = wholeDesk(shot.sheet, pins.map((pin) => pin.at));
+  const unit = width / 150;
+  const [from, to] = [toDesk(camera, [0, 0]), toDesk(camera, [size.width, size.height])];
+  const head = ([px, py]: Vec2) => ({ x: px - 3 * unit, y: py - 3 * unit, width: 6 * unit, height: 6 * unit });
+  const tall = Math.min(90, Math.max(30, (150 * height) / width));
+  return (
+    <button
+      type="button"
+      aria-label="Map of the desk: show the whole desk, or the sheet again"
+      title="Whole desk and back (D)"
+      className="absolute bottom-2 left-2 overflow-hidden rounded border border-hair bg-slip/90 p-1"
+      onClick={toggleFraming}
+      onPointerDown={(event) => event.stopPropagation()}
+    >
+      <svg viewBox={`${x} ${y} ${width} ${height}`} style={{ width: 150, height: tall }} aria-hidden>
+        <rect x={0} y={0} width={shot.sheet.width} height={shot.sheet.height} fill="#fbf9f3" stroke="#2b2a27" strokeWidth={unit} />
+        <rect x={from[0]} y={from[1]} width={to[0] - from[0]} height={to[1] - from[1]} fill="none" stroke="var(--accent)" strokeWidth={1.2 * unit} />
+        {pins.map(({ id, role, at }) => {
+          const { stroke, head: shape } = SETS[role];
+          const box = head(at);
+          if (shape === "round") return <circle key={id} cx={at[0]} cy={at[1]} r={3.4 * unit} fill={stroke} />;
+          if (shape === "square") return <rect key={id} {...box} fill={stroke} />;
+          return <path key={id} d={`M${at[0]} ${box.y}l${box.width / 2} ${box.height}h${-box.width}Z`} fill={stroke} />;
+        })}
+      </svg>
+    </button>
+  );
+}

@@ -1,0 +1,84 @@
+import { useRef, type KeyboardEvent, type ReactNode } from "react";
+import type { Vec2 } from "@zanvo/core/geometry";
+import { beginGesture, cancelGesture, endGesture } from "../board";
+import { toWindow } from "./camera";
+import { showTag, useDesk } from "./desk";
+import { useDrag } from "./useDrag";
+
+/** Arrow keys move a thing by this much on paper, in mm; with Shift by ten times as much. */
+const NUDGE = 0.5;
+/** How near to the window's edge the handle of a thing outside it waits, in px. */
+const INSET = 14;
+
+interface HandleProps {
+  /** Where it is, desk mm. */
+  readonly at: Vec2;
+  /** What it is and where, for those who hear it. */
+  readonly label: string;
+  readonly children: ReactNode;
+  readonly className?: string;
+  /** Brings it to a place; @returns its measure. What is thrown is shown, and the last good state stays. */
+  readonly onDrag: (to: Vec2, alt: boolean) => string;
+  /** Moves it by an arrow key. */
+  readonly onNudge: (by: Vec2) => void;
+}
+
+/** A handle that is dragged, or nudged by arrow keys. One that lies outside the window waits at its edge. */
+export function Handle({ at, label, children, className = "", onDrag, onNudge }: HandleProps) {
+  const camera = useDesk((desk) => desk.camera);
+  const size = useDesk((desk) => desk.size);
+  const start = useRef<Vec2>(at);
+  const [x, y] = toWindow(camera, at);
+  const [cx, cy] = [Math.min(Math.max(x, INSET), size.width - INSET), Math.min(Math.max(y, INSET), size.height - INSET)];
+  const outside = Math.hypot(x - cx, y - cy) > 1;
+
+  const { cancel: _, ...pointer } = useDrag({
+    start: () => {
+      start.current = at;
+      beginGesture();
+    },
+    move: ({ at: now, from, window, alt }) => {
+      try {
+        showTag({ at: window, text: onDrag([start.current[0] + now[0] - from[0], start.current[1] + now[1] - from[1]], alt) });
+      } catch (error) {
+        showTag({ at: window, text: (error as Error).message, wrong: true });
+      }
+    },
+    end: () => {
+      endGesture();
+      showTag(null);
+    },
+    cancel: () => {
+      cancelGesture();
+      showTag(null);
+    },
+  });
+  const onKeyDown = (event: KeyboardEvent) => {
+    const way = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[event.key];
+    if (!way) return;
+    event.preventDefault();
+    event.stopPropagation();
+    const by = event.shiftKey ? 10 * NUDGE : NUDGE;
+    try {
+      onNudge([way[0] * by, way[1] * by]);
+      showTag(null);
+    } catch (error) {
+      showTag({ at: [cx, cy], text: (error as Error).message, wrong: true });
+    }
+  };
+  return (
+    <button
+      type="button"
+      aria-label={label}
+      title={label}
+      data-outside={outside || undefined}
+      className={`absolute flex size-6 touch-none items-center justify-center rounded ${className}`}
+      style={{ left: cx - 12, top: cy - 12 }}
+      onKeyDown={onKeyDown}
+      onBlur={() => showTag(null)}
+      {...pointer}
+    >
+      {children}
+    </button>
+  );
+}

@@ -1,0 +1,43 @@
+import { around, type Rect, type Vec2 } from "@zanvo/core/geometry";
+
+/** How the desk is looked at: window px = at + scale * desk mm. */
+export interface Camera {
+  readonly scale: number;
+  readonly x: number;
+  readonly y: number;
+}
+
+export interface Size {
+  readonly width: number;
+  readonly height: number;
+}
+
+const LEAST = 0.005;
+const MOST = 80;
+
+export const toWindow = ({ scale, x, y }: Camera, [mx, my]: Vec2): Vec2 => [x + scale * mx, y + scale * my];
+export const toDesk = ({ scale, x, y }: Camera, [px, py]: Vec2): Vec2 => [(px - x) / scale, (py - y) / scale];
+
+/** The camera that shows a rectangle of the desk as large as it goes. */
+export function fit(rect: Rect, { width, height }: Size, pad: number): Camera {
+  const scale = Math.min(MOST, Math.max(LEAST, Math.min((width - 2 * pad) / rect.width, (height - 2 * pad) / rect.height)));
+  return {
+    scale,
+    x: width / 2 - scale * (rect.x + rect.width / 2),
+    y: height / 2 - scale * (rect.y + rect.height / 2),
+  };
+}
+
+/** The camera after zooming by a factor about a window point. */
+export function zoom(camera: Camera, factor: number, [px, py]: Vec2): Camera {
+  const scale = Math.min(MOST, Math.max(LEAST, camera.scale * factor));
+  const k = scale / camera.scale;
+  return { scale, x: px - k * (px - camera.x), y: py - k * (py - camera.y) };
+}
+
+export const pan = (camera: Camera, dx: number, dy: number): Camera => ({ ...camera, x: camera.x + dx, y: camera.y + dy });
+
+/** The part of the desk that holds the sheet and every pin. */
+export function wholeDesk(sheet: Size, pins: readonly Vec2[]): Rect {
+  return around([[0, 0], [sheet.width, sheet.height], ...pins], 20);
+}

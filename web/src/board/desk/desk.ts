@@ -1,0 +1,96 @@
+import { create } from "zustand";
+import type { Foot } from "@zanvo/core/construct";
+import type { Vec2 } from "@zanvo/core/geometry";
+import { viewOf } from "@zanvo/core/shot";
+import { pinsOf } from "@zanvo/core/vanishing";
+import { currentShot, edit, go, useBoard } from "../board";
+import { fit, toDesk, wholeDesk, type Camera, type Size } from "./camera";
+import { advance, lacking, typed, type Raising } from "./raise";
+
+/** A measure shown where the hand is. */
+export interface Tag {
+  /** Window px from the desk's top left. */
+  readonly at: Vec2;
+  readonly text: string;
+  /** It says why something cannot be. */
+  readonly wrong?: boolean;
+}
+
+interface Desk {
+  readonly size: Size;
+  readonly camera: Camera;
+  /** What is fitted into the window, until somebody pans or zooms. */
+  readonly framing: "sheet" | "desk" | "free";
+  readonly tag: Tag | null;
+  /** The pointer's place on the desk, mm. */
+  readonly pointer: Vec2 | null;
+  readonly raising: Raising | null;
+  /** Where a foot would be drawn to. */
+  readonly foot: Foot | null;
+}
+
+/** How the desk is looked at, and what the hand is doing on it. Nothing of it is part of the document. */
+export const useDesk = create<Desk>(() => ({
+  size: { width: 0, height: 0 }, camera: { scale: 2, x: 0, y: 0 }, framing: "sheet", tag: null, pointer: null, raising: null, foot: null,
+}));
+const { getState: get, setState: set } = useDesk;
+
+/** The element that the desk fills; window places are measured from its top left. */
+let element: HTMLElement | null = null;
+export const setDeskElement = (desk: HTMLElement | null): void => {
+  element = desk;
+};
+
+/** Where a pointer is, in px from the desk's top left. */
+export function windowPoint(event: { readonly clientX: number; readonly clientY: number }): Vec2 {
+  const box = element?.getBoundingClientRect();
+  return [event.clientX - (box?.left ?? 0), event.clientY - (box?.top ?? 0)];
+}
+
+/** Where a pointer is on the desk, in mm. */
+export const deskPoint = (event: { readonly clientX: number; readonly clientY: number }): Vec2 => toDesk(get().camera, windowPoint(event));
+
+/** Fits the sheet or the whole desk into the window. */
+export function frame(framing: "sheet" | "desk", size = get().size): void {
+  const board = useBoard.getState();
+  const shot = currentShot(board);
+  const pins = pinsOf(board.scene.orientations, shot).flatMap(({ point }) => (point.at ? [point.at] : []));
+  const rect = framing === "sheet" ? { x: 0, y: 0, ...shot.sheet } : wholeDesk(shot.sheet, pins);
+  if (size.width > 0) set({ size, framing, camera: fit(rect, size, framing === "sheet" ? 8 : 24) });
+}
+
+/** From the sheet to the whole desk, and back. */
+export const toggleFraming = (): void => frame(get().framing === "desk" ? "sheet" : "desk");
+export const look = (camera: Camera): void => set({ camera, framing: "free" });
+export const showTag = (tag: Tag | null): void => set({ tag });
+
+/** The view of the current shot. */
+export const currentView = () => viewOf(currentShot(useBoard.getState()));
+
+export const setRaising = (raising: Raising | null): void => set({ raising, tag: null, foot: null });
+
+/** Takes the current measure over and goes on to the next, or puts the finished building up. @returns why not, or null */
+export function takeMeasure(metres?: number): string | null {
+  const { raising } = get();
+  if (!raising) return null;
+  const measured = metres === undefined ? raising : typed(raising, metres);
+  const lack = lacking(measured);
+  if (lack) return lack;
+  const next = advance(measured);
+  if ("step" in next) set({ raising: next, tag: null });
+  else {
+    const id = crypto.randomUUID();
+    const { elements } = useBoard.getState().scene;
+    edit((scene) => void scene.elements.push({ ...next, id, name: freeName(elements.map((one) => one.name)) }));
+    go({ selected: id });
+    setRaising(null);
+  }
+  return null;
+}
+
+/** The next name that no building has. */
+function freeName(names: readonly string[]): string {
+  let n = names.length + 1;
+  while (names.includes(`Building ${n}`)) n++;
+  return `Building ${n}`;
+}

@@ -1,0 +1,208 @@
+import { useEffect, useRef, useState, type PointerEvent, type RefObject } from "react";
+import { footAt, pickSolid } from "@zanvo/core/construct";
+import { contains, type Vec2 } from "@zanvo/core/geometry";
+import { metres, mm } from "@zanvo/core/slip";
+import { build } from "@zanvo/core/world";
+import { beginGesture, cancelGesture, currentShot, drag, endGesture, go, useBoard } from "../board";
+import { moveBlock, replaceElement } from "./blocks";
+import { pan, zoom } from "./camera";
+import { currentView, deskPoint, look, setRaising, showTag, takeMeasure, useDesk, windowPoint } from "./desk";
+import { begin, onPaper, reach } from "./raise";
+import { useDrag, type DragPoint } from "./useDrag";
+
+/** How near to a corner or a street line a foot is drawn to it, in window px. */
+const REACH = 9;
+
+const reachMm = (alt: boolean): number => (alt ? 0 : REACH / useDesk.getState().camera.scale);
+
+type Doing = { readonly what: "pan"; readonly last: Vec2 } | { readonly what: "raise" } | { readonly what: "move"; readonly id: string } | { readonly what: "nothing" };
+
+/** What the hand does on the desk itself: raising, choosing and moving buildings, panning and zooming. */
+export function useHand(holder: RefObject<HTMLDivElement | null>) {
+  const stage = useBoard((board) => board.stage);
+  const tool = useBoard((board) => board.tool);
+  const space = useSpace(holder);
+  const fingers = useRef(new Map<number, Vec2>());
+  const doing = useRef<Doing>({ what: "nothing" });
+  useWheel(holder);
+
+  const gesture = useDrag({
+    start: (point) => {
+      doing.current = begun(point, space);
+    },
+    move: (point) => {
+      const now = doing.current;
+      if (now.what === "pan") {
+        look(pan(useDesk.getState().camera, point.window[0] - now.last[0], point.window[1] - now.last[1]));
+        doing.current = { what: "pan", last: point.window };
+      } else if (now.what === "raise") drawOut(point);
+      else if (now.what === "move") moveChosen(now.id, point);
+    },
+    end: (point, moved) => {
+      const { what } = doing.current;
+      doing.current = { what: "nothing" };
+      if (what === "raise" && (moved || useDesk.getState().raising?.step !== "height" || useDesk.getState().raising?.measures.height)) {
+        const lack = takeMeasure();
+        if (lack) showTag({ at: point.window, text: lack, wrong: true });
+      }
+      if (what === "move") {
+        endGesture();
+        showTag(null);
+        useDesk.setState({ foot: null });
+      }
+    },
+    cancel: () => {
+      if (doing.current.what === "raise") setRaising(null);
+      if (doing.current.what === "move") cancelGesture();
+      doing.current = { what: "nothing" };
+      showTag(null);
+    },
+  });
+
+  return {
+    cursor: space ? "grab" : stage === "masses" && tool === "raise" ? "crosshair" : "default",
+    onPointerDown: (event: PointerEvent) => {
+      if (event.pointerType === "touch") {
+        fingers.current.set(event.pointerId, windowPoint(event));
+        if (fingers.current.size === 2) return gesture.cancel();
+        if (fingers.current.size > 2) return;
+      }
+      if (document.activeElement instanceof HTMLElement) document.activeElement.blur();
+      gesture.onPointerDown(event);
+    },
+    onPointerMove: (event: PointerEvent) => {
+      const at = windowPoint(event);
+      if (fingers.current.has(event.pointerId) && fingers.current.size === 2) {
+        const [other] = [...fingers.current].filter(([id]) => id !== event.pointerId).map(([, place]) => place);
+        const before = fingers.current.get(event.pointerId)!;
+        fingers.current.set(event.pointerId, at);
+        pinch(before, at, other);
+        return;
+      }
+      useDesk.setState({ pointer: deskPoint(event) });
+      gesture.onPointerMove(event);
+      if (doing.current.what === "nothing" && event.buttons === 0) hover(event);
+    },
+    onPointerUp: (event: PointerEvent) => {
+      fingers.current.delete(event.pointerId);
+      gesture.onPointerUp(event);
+    },
+    onPointerCancel: (event: PointerEvent) => {
+      fingers.current.delete(event.pointerId);
+      gesture.onPointerCancel();
+    },
+    onPointerLeave: () => useDesk.setState({ pointer: null, foot: null }),
+  };
+}
+
+/** What a press begins: panning, a building or its next measure, or moving one. */
+function begun({ at, window, alt }: DragPoint, panning: boolean): Doing {
+  const { stage, tool, scene } = useBoard.getState();
+  const shot = currentShot({ scene, shotId: useBoard.getState().shotId });
+  if (panning || stage !== "masses") return { what: "pan", last: window };
+  const view = currentView();
+  if (tool === "raise") {
+    if (useDesk.getState().raising) {
+      drawOut({ at, from: at, window, alt });
+      return { what: "raise" };
+    }
+    if (!contains(shot.frame, at)) return { what: "pan", last: window };
+    const foot = footAt(view, scene.elements, at, reachMm(alt));
+    if (!foot) {
+      showTag({ at: window, text: "Press on the ground, below the horizon.", wrong: true });
+      return { what: "nothing" };
+    }
+    setRaising(begin(foot, scene.orientations[0]?.heading ?? 0, shot.gaze.heading));
+    return { what: "raise" };
+  }
+  const id = contains(shot.frame, at) ? pickSolid(view, build(scene.elements), at) : null;
+  go({ selected: id });
+  if (!id) return { what: "pan", last: window };
+  beginGesture();
+  return { what: "move", id };
+}
+
+/** Draws the current measure of a building out to the pointer, and shows it. */
+function drawOut({ at, window }: DragPoint): void {
+  const { raising } = useDesk.getState();
+  if (!raising) return;
+  const view = currentView();
+  const next = reach(view, raising, at);
+  const paper = onPaper(view, next);
+  const name = next.step === "height" ? "up" : next.step;
+  useDesk.setState({ raising: next, tag: { at: window, text: `${name} ${metres(next.measures[next.step])}${paper === null ? "" : ` · ${mm(paper)}`}` } });
+}
+
+function moveChosen(id: string, { at, from, window, alt }: DragPoint): void {
+  const { gesture, scene } = useBoard.getState();
+  const before = (gesture?.base ?? scene).elements;
+  const block = before.find((one) => one.id === id);
+  const moved = block && moveBlock(currentView(), block, before.filter((one) => one.id !== id), [at[0] - from[0], at[1] - from[1]], reachMm(alt));
+  if (!moved) return showTag({ at: window, text: "There is no ground above the horizon.", wrong: true });
+  drag(replaceElement(moved.block));
+  useDesk.setState({ foot: moved.foot });
+  const { x, y } = moved.block.origin;
+  showTag({ at: window, text: `${metres(Math.hypot(x - block.origin.x, y - block.origin.y))} over the ground${moved.foot.on ? `, to the ${moved.foot.on.what} of ${moved.foot.on.block.name}` : ""}` });
+}
+
+/** What is shown before a press: where a foot would be drawn to, or how far the next measure has come. */
+function hover(event: PointerEvent): void {
+  const { stage, tool, scene } = useBoard.getState();
+  if (stage !== "masses" || tool !== "raise") return;
+  const { raising } = useDesk.getState();
+  const at = deskPoint(event);
+  if (raising) drawOut({ at, from: at, window: windowPoint(event), alt: event.altKey });
+  else {
+    const foot = contains(currentShot(useBoard.getState()).frame, at) ? footAt(currentView(), scene.elements, at, reachMm(event.altKey)) : null;
+    useDesk.setState({ foot, tag: foot?.on ? { at: windowPoint(event), text: `${foot.on.what} of ${foot.on.block.name}` } : null });
+  }
+}
+
+/** Two fingers: the desk follows both. */
+function pinch(before: Vec2, now: Vec2, other: Vec2): void {
+  const { camera } = useDesk.getState();
+  const middle = (p: Vec2): Vec2 => [(p[0] + other[0]) / 2, (p[1] + other[1]) / 2];
+  const spread = (p: Vec2) => Math.max(1, Math.hypot(p[0] - other[0], p[1] - other[1]));
+  const [from, to] = [middle(before), middle(now)];
+  look(zoom(pan(camera, to[0] - from[0], to[1] - from[1]), spread(now) / spread(before), to));
+}
+
+/** The wheel zooms about the pointer; a trackpad pans, and zooms when pinched. */
+function useWheel(holder: RefObject<HTMLDivElement | null>): void {
+  useEffect(() => {
+    const element = holder.current;
+    const onWheel = (event: WheelEvent) => {
+      event.preventDefault();
+      const { camera } = useDesk.getState();
+      const notch = event.deltaMode === WheelEvent.DOM_DELTA_LINE || (event.deltaX === 0 && Math.abs(event.deltaY) >= 60);
+      if (event.ctrlKey || (notch && !event.shiftKey)) {
+        const travel = event.deltaMode === WheelEvent.DOM_DELTA_LINE ? event.deltaY * 33 : event.deltaY;
+        look(zoom(camera, Math.exp(-travel * (event.ctrlKey && !notch ? 0.01 : 0.0018)), windowPoint(event)));
+      } else look(pan(camera, -(event.shiftKey ? event.deltaY : event.deltaX), event.shiftKey ? 0 : -event.deltaY));
+    };
+    element?.addEventListener("wheel", onWheel, { passive: false });
+    return () => element?.removeEventListener("wheel", onWheel);
+  }, [holder]);
+}
+
+/** Whether the space bar is held over the desk. */
+function useSpace(holder: RefObject<HTMLDivElement | null>): boolean {
+  const [held, setHeld] = useState(false);
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (event.key !== " ") return;
+      const typing = event.target instanceof Element && event.target.closest("input, select, textarea, [role=slider], [role=dialog]");
+      if (event.type === "keydown" && !typing && holder.current?.matches(":hover")) {
+        event.preventDefault();
+        setHeld(true);
+      } else if (event.type === "keyup") setHeld(false);
+    };
+    addEventListener("keydown", onKey);
+    addEventListener("keyup", onKey);
+    return () => {
+      removeEventListener("keydown", onKey);
+      removeEventListener("keyup", onKey);
+    };
+  }, [holder]);
+  return held;
+}

@@ -1,0 +1,70 @@
+import { useHotkeys } from "react-hotkeys-hook";
+import { viewOf } from "@zanvo/core/shot";
+import { currentShot, edit, go, redo, undo, useBoard } from "./board";
+import { deleteBlock, duplicateBlock, moveBlock, replaceElement } from "./desk/blocks";
+import { zoom } from "./desk/camera";
+import { frame, look, setRaising, toggleFraming, useDesk } from "./desk/desk";
+import { STAGES } from "./stages";
+
+/** What the keys do, as told to the person. */
+export const KEYS: readonly (readonly [keys: string, does: string])[] = [
+  ["S", "Whole sheet"], ["D", "Whole desk, and back to the sheet"], ["+ −", "Nearer, farther"], ["Space and drag", "Move the desk"],
+  ["1 to 6", "Go to a stage"], ["R", "Raise a corner"], ["C", "Choose"], ["Esc", "Give up what is being drawn, or choose nothing"],
+  ["Arrows", "Nudge what has the focus, or the chosen building, by 0.5 mm on paper; with Shift by 5 mm"],
+  ["Ctrl+D", "Duplicate the chosen building"], ["Delete", "Delete the chosen building"],
+  ["Ctrl+Z, Ctrl+Shift+Z", "Undo, redo"], ["?", "These keys"],
+];
+
+const chosen = () => {
+  const { scene, selected, stage } = useBoard.getState();
+  return stage === "masses" ? scene.elements.find((one) => one.id === selected) : undefined;
+};
+
+/** Moves the chosen building over the ground, by mm on paper. */
+function nudge(dx: number, dy: number): void {
+  const block = chosen();
+  const moved = block && moveBlock(viewOf(currentShot(useBoard.getState())), block, [], [dx, dy], 0);
+  if (moved) edit(replaceElement(moved.block), `move ${block.id}`);
+}
+
+function nearer(factor: number): void {
+  const { camera, size } = useDesk.getState();
+  look(zoom(camera, factor, [size.width / 2, size.height / 2]));
+}
+
+function giveUp(): void {
+  if (useDesk.getState().raising) setRaising(null);
+  else go({ selected: null });
+}
+
+/** The keys of the board. */
+export function useKeys(showKeys: () => void): void {
+  const once = { preventDefault: true };
+  useHotkeys("mod+z", undo, once);
+  useHotkeys("mod+shift+z, mod+y", redo, once);
+  useHotkeys("s", () => frame("sheet"));
+  useHotkeys("d", toggleFraming);
+  useHotkeys("equal, shift+equal, add", () => nearer(1.25));
+  useHotkeys("minus, subtract", () => nearer(0.8));
+  useHotkeys(STAGES.map((_, i) => String(i + 1)).join(", "), (event) => {
+    if (!useDesk.getState().raising) go({ stage: STAGES[Number(event.key) - 1]?.id ?? "points" });
+  });
+  useHotkeys("r", () => go({ stage: "masses", tool: "raise" }));
+  useHotkeys("c", () => go({ stage: "masses", tool: "select" }));
+  useHotkeys("escape", giveUp);
+  useHotkeys("mod+d", () => {
+    const block = chosen();
+    if (block) duplicateBlock(block);
+  }, once);
+  useHotkeys("delete, backspace", () => {
+    const block = chosen();
+    if (block && !useDesk.getState().raising) deleteBlock(block.id);
+  });
+  const arrows = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] } as Readonly<Record<string, readonly [number, number]>>;
+  useHotkeys("left, right, up, down, shift+left, shift+right, shift+up, shift+down", (event) => {
+    const [dx, dy] = arrows[event.key] ?? [0, 0];
+    const by = event.shiftKey ? 5 : 0.5;
+    nudge(dx * by, dy * by);
+  }, { preventDefault: () => chosen() !== undefined });
+  useHotkeys("shift+slash", showKeys);
+}

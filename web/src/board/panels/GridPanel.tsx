@@ -1,0 +1,45 @@
+import { DEFAULT_SHOW, bundleOf, showOf, type Bundle, type Show } from "@zanvo/core/scene";
+import { pinsOf } from "@zanvo/core/vanishing";
+import { NumberField, Strength } from "../../ui";
+import { beginGesture, drag, edit, endGesture, onShot, useBoard, useShot } from "../board";
+import { PinHead } from "../desk/PinHandles";
+
+const LINES: Readonly<Record<Exclude<keyof Show, "hidden" | "live">, string>> = {
+  bundles: "All bundles", horizon: "Horizon", frame: "Panel frame", buildings: "Buildings",
+};
+
+/** Strength and spacing of every bundle, and how strongly each kind of line is drawn. */
+export function GridPanel() {
+  const orientations = useBoard((board) => board.scene.orientations);
+  const shot = useShot();
+  const show = showOf(shot);
+  const bundled = (bundle: Bundle) => onShot((before) => ({
+    ...before, bundles: [...(before.bundles ?? []).filter((one) => one.pin !== bundle.pin), bundle],
+  }));
+  const shown = (change: Partial<Show>) => onShot((before) => ({ ...before, show: { ...DEFAULT_SHOW, ...before.show, ...change } }));
+  /** A slider's whole way is one step. */
+  const slide = (recipe: ReturnType<typeof onShot>) => {
+    beginGesture();
+    drag(recipe);
+  };
+  return (
+    <div className="space-y-3">
+      {pinsOf(orientations, shot).map((pin) => {
+        const bundle = bundleOf(shot, pin.id);
+        return (
+          <section key={pin.id} aria-label={pin.name} className="space-y-1">
+            <h3 className="flex items-center gap-1.5 font-medium"><PinHead role={pin.role} />{pin.name}</h3>
+            <Strength label="Strength" value={bundle.strength} onChange={(strength) => slide(bundled({ ...bundle, strength }))} onDone={endGesture} />
+            <NumberField label="Spacing, far corner" unit="mm" value={bundle.spacing} min={0.8} max={1000} onChange={(spacing) => edit(bundled({ ...bundle, spacing }), `spacing ${pin.id}`)} />
+          </section>
+        );
+      })}
+      <section className="space-y-0.5 border-t border-hair pt-2">
+        <h3 className="font-medium">Strength of lines</h3>
+        {Object.entries(LINES).map(([kind, label]) => (
+          <Strength key={kind} label={label} value={show[kind as keyof Show]} onChange={(strength) => slide(shown({ [kind]: strength }))} onDone={endGesture} />
+        ))}
+      </section>
+    </div>
+  );
+}

@@ -1,0 +1,65 @@
+import { useRef, useState } from "react";
+import { exportPath, fetchExport } from "../../api";
+import { download, fileName } from "../../files";
+import { Button, NumberField, say } from "../../ui";
+import { useBoard, useShot } from "../board";
+import { flush, useSaving } from "../saving";
+
+/** Kinds of line that one may want to leave out on paper. */
+const OPTIONAL = { bundles: "Bundles", horizon: "Horizon", hidden: "Hidden lines", live: "Live area" } as const;
+
+/** The drawing taken to paper: SVG in true millimetres, PNG at a chosen resolution, and the scene's own file. */
+export function HandOverPanel() {
+  const id = useBoard((board) => board.id);
+  const scene = useBoard((board) => board.scene);
+  const shot = useShot();
+  const [dpi, setDpi] = useState(300);
+  const [without, setWithout] = useState<readonly string[]>([]);
+  const [busy, setBusy] = useState(false);
+  const stop = useRef<AbortController | null>(null);
+
+  const save = async (format: "svg" | "png") => {
+    stop.current = new AbortController();
+    setBusy(true);
+    try {
+      await flush();
+      if (useSaving.getState().state !== "saved") throw new Error("The scene could not be saved first, so nothing was exported.");
+      const query = { ...(without.length ? { without: without.join(",") } : {}), ...(format === "png" ? { dpi: String(dpi) } : {}) };
+      const content = await fetchExport(exportPath(id, shot.id, format, query), stop.current.signal);
+      download(content, `${fileName(`${scene.title} ${shot.name}`)}.${format}`);
+    } catch (error) {
+      if ((error as Error).name !== "AbortError") say((error as Error).message);
+    } finally {
+      setBusy(false);
+    }
+  };
+  const pixels = [shot.sheet.width, shot.sheet.height].map((mm) => Math.round((mm / 25.4) * dpi).toLocaleString("en"));
+  return (
+    <div className="space-y-3">
+      <fieldset>
+        <legend className="font-medium">On the paper</legend>
+        {Object.entries(OPTIONAL).map(([kind, label]) => (
+          <label key={kind} className="flex items-center gap-2">
+            <input
+              type="checkbox"
+              className="accent-[var(--accent)]"
+              checked={!without.includes(kind)}
+              onChange={(event) => setWithout(event.target.checked ? without.filter((one) => one !== kind) : [...without, kind])}
+            />
+            {label}
+          </label>
+        ))}
+      </fieldset>
+      <Button primary className="w-full" disabled={busy} onClick={() => void save("svg")}>Save SVG in true millimetres</Button>
+      <div className="space-y-1.5 border-t border-hair pt-2">
+        <NumberField label="Resolution" unit="dpi" digits={0} value={dpi} min={36} max={1e6} step={10} onChange={(value) => setDpi(Math.round(value))} />
+        <p className="measure text-pencil">{pixels.join(" × ")} px</p>
+        <Button className="w-full" disabled={busy} onClick={() => void save("png")}>Save PNG</Button>
+      </div>
+      {busy && <p className="flex items-center justify-between text-pencil">Drawing… <Button onClick={() => stop.current?.abort()}>Stop</Button></p>}
+      <Button className="w-full" onClick={() => download(new Blob([`${JSON.stringify(scene, null, 2)}\n`], { type: "application/json" }), `${fileName(scene.title)}.zanvo.json`)}>
+        Save the scene as a file
+      </Button>
+    </div>
+  );
+}

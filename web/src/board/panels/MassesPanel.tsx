@@ -1,0 +1,123 @@
+import { Copy, MousePointer2, MoveUp, Trash2 } from "lucide-react";
+import { useEffect, useRef } from "react";
+import { DEFAULT_SHOW, FAINT, showOf } from "@zanvo/core/scene";
+import type { Block } from "@zanvo/core/world";
+import { nearCorner } from "@zanvo/core/construct";
+import { resizeBlock } from "@zanvo/core/world";
+import { Button, NumberField } from "../../ui";
+import { edit, go, onShot, useBoard, useShot } from "../board";
+import { deleteBlock, duplicateBlock, replaceElement, useChosen } from "../desk/blocks";
+import { setRaising, takeMeasure, useDesk } from "../desk/desk";
+import { LEAST, STEPS, type Raising } from "../desk/raise";
+
+const ASKS = { height: "Up: height", left: "Out along the left set", right: "Out along the right set" } as const;
+
+/** The measure that is being drawn, to be typed instead: a digit typed anywhere goes here. */
+function RaisingFields({ raising }: { readonly raising: Raising }) {
+  const field = useRef<HTMLInputElement>(null);
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      const typing = event.target instanceof HTMLInputElement;
+      if (typing || event.ctrlKey || event.metaKey || event.altKey || !/^[\d.,]$/.test(event.key)) return;
+      field.current?.focus();
+      field.current?.select();
+    };
+    addEventListener("keydown", onKey);
+    return () => removeEventListener("keydown", onKey);
+  }, []);
+  return (
+    <div className="space-y-2 rounded border border-accent p-2">
+      <p className="font-medium">Step {STEPS.indexOf(raising.step) + 1} of 3</p>
+      <NumberField
+        key={raising.step}
+        inputRef={field}
+        label={ASKS[raising.step]}
+        unit="m"
+        digits={2}
+        min={LEAST}
+        max={10000}
+        step={0.1}
+        value={raising.measures[raising.step]}
+        onChange={(metres) => {
+          const lack = takeMeasure(metres);
+          if (lack) throw new Error(lack);
+          if (document.activeElement instanceof HTMLElement) document.activeElement.blur();
+        }}
+        onCancel={() => setRaising(null)}
+      />
+      <Button className="w-full" onClick={() => setRaising(null)}>Give it up (Esc)</Button>
+    </div>
+  );
+}
+
+/** Name, dimensions and place of the chosen building. */
+function ChosenFields({ block }: { readonly block: Block }) {
+  const { eye } = useShot();
+  const change = (next: Block, what: string) => edit(replaceElement(next), `${what} ${block.id}`);
+  const resize = (dimension: "length" | "width" | "height") => (size: number) =>
+    change(resizeBlock(block, { [dimension]: size }, ...nearCorner(block, [eye.x, eye.y, eye.z])), dimension);
+  const move = (axis: "x" | "y" | "z") => (to: number) => change({ ...block, origin: { ...block.origin, [axis]: to } }, axis);
+  const size = { unit: "m", digits: 2, min: LEAST, max: 10000, step: 0.1 } as const;
+  const place = { unit: "m", digits: 2, min: -1e5, max: 1e5, step: 0.1 } as const;
+  return (
+    <section aria-label="Chosen building" className="space-y-1.5 border-t border-hair pt-2">
+      <input
+        className="h-7 w-full rounded border border-hair bg-transparent px-1.5 font-medium"
+        aria-label="Name of the building"
+        maxLength={200}
+        value={block.name}
+        onChange={(event) => change({ ...block, name: event.target.value }, "name")}
+        onKeyDown={(event) => event.stopPropagation()}
+      />
+      <NumberField label="Length" {...size} value={block.length} onChange={resize("length")} />
+      <NumberField label="Width" {...size} value={block.width} onChange={resize("width")} />
+      <NumberField label="Height" {...size} value={block.height} onChange={resize("height")} />
+      <NumberField label="Heading" unit="°" value={block.heading} min={-360} max={360} onChange={(heading) => change({ ...block, heading }, "heading")} />
+      <NumberField label="Base over the ground" {...place} value={block.origin.z} onChange={move("z")} />
+      <NumberField label="East of the origin" {...place} value={block.origin.x} onChange={move("x")} />
+      <NumberField label="North of the origin" {...place} value={block.origin.y} onChange={move("y")} />
+      <div className="flex gap-2 pt-1">
+        <Button className="grow" title="Ctrl+D" onClick={() => duplicateBlock(block)}><Copy size={14} aria-hidden />Duplicate</Button>
+        <Button className="grow" title="Delete" onClick={() => deleteBlock(block.id)}><Trash2 size={14} aria-hidden />Delete</Button>
+      </div>
+    </section>
+  );
+}
+
+/** Raising buildings by their near corner, choosing and changing them. */
+export function MassesPanel() {
+  const tool = useBoard((board) => board.tool);
+  const raising = useDesk((desk) => desk.raising);
+  const empty = useBoard((board) => board.scene.elements.length === 0);
+  const chosen = useChosen();
+  const shot = useShot();
+  const { hidden } = showOf(shot);
+  return (
+    <div className="space-y-2">
+      <div className="flex gap-2">
+        <Button className="grow" on={tool === "raise"} title="R" onClick={() => go({ tool: "raise" })}><MoveUp size={14} aria-hidden />Raise a corner</Button>
+        <Button className="grow" on={tool === "select"} title="C" onClick={() => go({ tool: "select" })}><MousePointer2 size={14} aria-hidden />Choose</Button>
+      </div>
+      {raising ? <RaisingFields raising={raising} /> : (
+        <p className="text-pencil">
+          {tool === "raise"
+            ? `${empty ? "Nothing stands here yet. " : ""}Press on the ground for the foot of the near corner and draw up; then out to the left and out to the right.`
+            : "Press a building to choose it; drag it over the ground. Alt: do not catch on street lines."}
+        </p>
+      )}
+      <label className="flex items-center gap-2">
+        <input
+          type="checkbox"
+          className="accent-[var(--accent)]"
+          checked={hidden > 0}
+          onChange={(event) => {
+            const strength = event.target.checked ? FAINT : 0;
+            edit(onShot((before) => ({ ...before, show: { ...DEFAULT_SHOW, ...before.show, hidden: strength } })));
+          }}
+        />
+        Show hidden lines faintly
+      </label>
+      {chosen && !raising && <ChosenFields key={chosen.id} block={chosen} />}
+    </div>
+  );
+}

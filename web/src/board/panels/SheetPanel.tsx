@@ -1,0 +1,52 @@
+import { frameOn, onSheet, PAPERS, sheetOf, type Sheet } from "@zanvo/core/scene";
+import { Button, NumberField } from "../../ui";
+import { edit, onShot, useShot } from "../board";
+
+/** Paper and panel frame. The picture in the panel is kept when the paper changes. */
+export function SheetPanel() {
+  const { sheet, frame } = useShot();
+  const landscape = sheet.width > sheet.height;
+  const paper = PAPERS.find((one) => one.id === sheet.paper);
+  const lay = (next: Sheet) => edit(onShot((shot) => onSheet(shot, next)));
+  const turn = (across: boolean) => {
+    if (across !== landscape) lay(paper ? sheetOf(paper, across) : { width: sheet.height, height: sheet.width });
+  };
+  const setFrame = (change: Partial<typeof frame>) => {
+    const next = { ...frame, ...change };
+    const [over, below] = [next.x + next.width - sheet.width, next.y + next.height - sheet.height];
+    if (over > 1e-6 || below > 1e-6) throw new Error(`The panel would lie ${Number(Math.max(over, below).toFixed(1))} mm beyond the sheet.`);
+    edit(onShot((shot) => ({ ...shot, frame: next })), "frame");
+  };
+  return (
+    <div className="space-y-2">
+      <label className="flex items-center justify-between gap-2">
+        <span className="text-pencil">Paper</span>
+        <select
+          className="h-7 w-40 rounded border border-hair bg-slip px-1"
+          value={paper?.id ?? "custom"}
+          onChange={(event) => {
+            const chosen = PAPERS.find((one) => one.id === event.target.value);
+            lay(chosen ? sheetOf(chosen, landscape) : { width: sheet.width, height: sheet.height });
+          }}
+        >
+          {PAPERS.map(({ id }) => <option key={id}>{id}</option>)}
+          <option value="custom">Custom</option>
+        </select>
+      </label>
+      <div className="flex gap-2">
+        <Button className="grow" on={!landscape} onClick={() => turn(false)}>Portrait</Button>
+        <Button className="grow" on={landscape} onClick={() => turn(true)}>Landscape</Button>
+      </div>
+      <NumberField label="Width" unit="mm" value={sheet.width} min={20} max={5000} onChange={(width) => lay({ width, height: sheet.height })} />
+      <NumberField label="Height" unit="mm" value={sheet.height} min={20} max={5000} onChange={(height) => lay({ width: sheet.width, height })} />
+      <h3 className="pt-2 font-medium">Panel</h3>
+      <NumberField label="From the left" unit="mm" value={frame.x} min={0} onChange={(x) => setFrame({ x })} />
+      <NumberField label="From the top" unit="mm" value={frame.y} min={0} onChange={(y) => setFrame({ y })} />
+      <NumberField label="Panel width" unit="mm" value={frame.width} min={5} onChange={(width) => setFrame({ width })} />
+      <NumberField label="Panel height" unit="mm" value={frame.height} min={5} onChange={(height) => setFrame({ height })} />
+      <Button className="w-full" onClick={() => edit(onShot((shot) => onSheet(shot, shot.sheet, frameOn(shot.sheet))))}>
+        {sheet.live ? "Panel on the live area" : "Panel 15 mm inside"}
+      </Button>
+    </div>
+  );
+}

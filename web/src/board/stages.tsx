@@ -1,0 +1,26 @@
+import { ArrowDownUp, Building2, Grid3x3, type LucideIcon, MapPin, Send, StickyNote } from "lucide-react";
+import type { ComponentType } from "react";
+import type { StageId } from "./board";
+import { EyeLevelPanel } from "./panels/EyeLevelPanel";
+import { GridPanel } from "./panels/GridPanel";
+import { HandOverPanel } from "./panels/HandOverPanel";
+import { MassesPanel } from "./panels/MassesPanel";
+import { PointsPanel } from "./panels/PointsPanel";
+import { SheetPanel } from "./panels/SheetPanel";
+
+interface Stage {
+  readonly id: StageId;
+  readonly name: string;
+  readonly Icon: LucideIcon;
+  readonly Panel: ComponentType;
+}
+
+/** The order of work. A stage shows only its own tools, and any can be entered at any time. */
+export const STAGES: readonly Stage[] = [
+  { id: "sheet", name: "Sheet", Icon: StickyNote, Panel: SheetPanel },
+  { id: "eye-level", name: "Eye level", Icon: ArrowDownUp, Panel: EyeLevelPanel },
+  { id: "points", name: "Points", Icon: MapPin, Panel: PointsPanel },
+  { id: "grid", name: "Grid", Icon: Grid3x3, Panel: GridPanel },
+  { id: "masses", name: "Masses", Icon: Building2, Panel: MassesPanel },
+  { id: "hand-over", name: "Hand-over", Icon: Send, Panel: HandOverPanel },
+];

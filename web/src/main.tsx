@@ -1,0 +1,33 @@
+import { setNonce } from "get-nonce";
+import { StrictMode } from "react";
+import { createRoot } from "react-dom/client";
+import { createBrowserRouter, Link, RouterProvider } from "react-router";
+import { startLamp } from "./lamp";
+import { Toasts } from "./ui";
+import "./styles.css";
+
+// Styles that a primitive adds at run time carry the nonce of this very page.
+setNonce(document.querySelector<HTMLMetaElement>('meta[name="csp-nonce"]')?.content ?? "");
+startLamp();
+
+function Lost() {
+  return (
+    <main className="flex h-full flex-col items-center justify-center gap-3">
+      <p>There is nothing at this address.</p>
+      <Link className="underline" to="/">Back to the shelf</Link>
+    </main>
+  );
+}
+
+const router = createBrowserRouter([
+  { path: "/", lazy: async () => ({ Component: (await import("./shelf/ShelfPage")).ShelfPage }) },
+  { path: "/scenes/:id", lazy: async () => ({ Component: (await import("./board/BoardPage")).BoardPage }) },
+  { path: "*", Component: Lost },
+]);
+
+createRoot(document.getElementById("root")!).render(
+  <StrictMode>
+    <RouterProvider router={router} />
+    <Toasts />
+  </StrictMode>,
+);

@@ -1,0 +1,63 @@
+import { formatDistanceToNow } from "date-fns";
+import { Copy, Download, PencilLine, Trash2 } from "lucide-react";
+import { useState } from "react";
+import { Link } from "react-router";
+import type { Card } from "../api";
+import { IconButton } from "../ui";
+
+interface SceneCardProps {
+  readonly card: Card;
+  /** The address of its drawing. */
+  readonly picture: string;
+  readonly onRename: (title: string) => void;
+  readonly onDuplicate: () => void;
+  readonly onSave: () => void;
+  readonly onDelete: () => void;
+}
+
+const counted = (n: number, one: string, many: string): string => `${n} ${n === 1 ? one : many}`;
+
+/** One scene on the shelf. */
+export function SceneCard({ card, picture, onRename, onDuplicate, onSave, onDelete }: SceneCardProps) {
+  const [renaming, setRenaming] = useState(false);
+  const rename = (title: string) => {
+    setRenaming(false);
+    if (title.trim() && title !== card.title) onRename(title.trim().slice(0, 200));
+  };
+  return (
+    <li aria-label={card.title} className="group flex flex-col rounded border border-hair bg-slip">
+      <Link to={`/scenes/${card.id}`} tabIndex={-1} aria-hidden className="flex h-44 items-center justify-center p-3">
+        <img src={picture} alt="" className="max-h-full max-w-full bg-[#fbf9f3] shadow-sm" />
+      </Link>
+      <div className="border-t border-hair px-3 py-2">
+        {renaming ? (
+          <input
+            className="w-full rounded border border-accent bg-transparent px-1 font-medium outline-none"
+            aria-label="Name of the scene"
+            autoFocus
+            defaultValue={card.title}
+            onFocus={(event) => event.target.select()}
+            onBlur={(event) => rename(event.target.value)}
+            onKeyDown={(event) => {
+              if (event.key === "Enter") rename(event.currentTarget.value);
+              if (event.key === "Escape") setRenaming(false);
+            }}
+          />
+        ) : (
+          <Link to={`/scenes/${card.id}`} className="block truncate font-medium hover:underline">{card.title}</Link>
+        )}
+        <div className="flex items-center justify-between gap-2">
+          <p className="min-w-0 truncate text-pencil">
+            {[card.place, counted(card.shots, "shot", "shots"), counted(card.elements, "building", "buildings"), formatDistanceToNow(card.savedAt, { addSuffix: true })].filter(Boolean).join(" · ")}
+          </p>
+        </div>
+        <div className="-ml-1.5 mt-1 flex">
+          <IconButton label={`Rename ${card.title}`} onClick={() => setRenaming(true)}><PencilLine size={15} /></IconButton>
+          <IconButton label={`Duplicate ${card.title}`} onClick={onDuplicate}><Copy size={15} /></IconButton>
+          <IconButton label={`Save ${card.title} as a file`} onClick={onSave}><Download size={15} /></IconButton>
+          <IconButton label={`Delete ${card.title}`} className="ml-auto" onClick={onDelete}><Trash2 size={15} /></IconButton>
+        </div>
+      </div>
+    </li>
+  );
+}

@@ -1,0 +1,101 @@
+import { FileInput, Lamp, Plus, Search } from "lucide-react";
+import { useState } from "react";
+import { useNavigate } from "react-router";
+import useSWR from "swr";
+import { newScene } from "@zanvo/core/scene";
+import { createScene, deleteScene, exportPath, listScenes, openScene, restoreScene, saveScene, type Card } from "../api";
+import { download, fileName, pickText } from "../files";
+import { switchLamp } from "../lamp";
+import { Button, IconButton, say } from "../ui";
+import { SceneCard } from "./SceneCard";
+import { SORTS, sorted, type SortId } from "./sort";
+
+/** The shelf: every scene as a small drawing. */
+export function ShelfPage() {
+  const { data: cards, error, mutate } = useSWR<Card[], Error>("/api/scenes", listScenes);
+  const [wanted, setWanted] = useState("");
+  const [sort, setSort] = useState<SortId>("saved");
+  const navigate = useNavigate();
+
+  /** Does something to the shelf, shows it again, and says what went wrong. */
+  const work = (job: () => Promise<void>) => {
+    void job().catch((wrong: Error) => say(wrong.message)).finally(() => void mutate());
+  };
+  const begin = () => work(async () => {
+    const { id } = await createScene(JSON.stringify(newScene("Untitled scene")));
+    await navigate(`/scenes/${id}`);
+  });
+  const bringIn = () => work(async () => {
+    const picked = await pickText(".json,application/json");
+    if (!picked) return;
+    try {
+      const { scene } = await createScene(picked.text);
+      say(`“${scene.title}” is on the shelf.`);
+    } catch (wrong) {
+      say(`${picked.name} was not brought in. ${(wrong as Error).message}`);
+    }
+  });
+  const rename = (card: Card, title: string) => work(async () => {
+    const { scene, revision } = await openScene(card.id);
+    await saveScene(card.id, { ...scene, title }, revision);
+  });
+  const duplicate = (card: Card) => work(async () => {
+    const { scene } = await openScene(card.id);
+    await createScene(JSON.stringify({ ...scene, title: `${scene.title} (copy)` }));
+  });
+  const remove = (card: Card) => work(async () => {
+    await deleteScene(card.id, card.revision);
+    say(`“${card.title}” was taken off the shelf.`, { label: "Put it back", run: () => work(() => restoreScene(card.id)) });
+  });
+  const saveFile = (card: Card) => work(async () => {
+    const { scene } = await openScene(card.id);
+    download(new Blob([`${JSON.stringify(scene, null, 2)}\n`], { type: "application/json" }), `${fileName(scene.title)}.zanvo.json`);
+  });
+
+  const shown = sorted(cards ?? [], wanted, sort);
+  return (
+    <div className="flex h-full flex-col">
+      <header className="flex flex-wrap items-center gap-3 border-b border-hair px-6 py-3">
+        <img src="/zanvo.svg" alt="" className="size-6" />
+        <h1 className="mr-auto text-base font-semibold">Zanvo</h1>
+        <label className="flex h-7 items-center gap-1.5 rounded border border-hair px-2">
+          <Search size={14} aria-hidden />
+          <input className="w-44 bg-transparent outline-none" placeholder="Find a scene" aria-label="Find a scene" value={wanted} onChange={(event) => setWanted(event.target.value)} />
+        </label>
+        <label className="flex items-center gap-1.5 text-pencil">
+          Order
+          <select className="h-7 rounded border border-hair bg-slip px-1 text-ink" value={sort} onChange={(event) => setSort(event.target.value as SortId)}>
+            {Object.entries(SORTS).map(([id, { label }]) => <option key={id} value={id}>{label}</option>)}
+          </select>
+        </label>
+        <Button onClick={bringIn}><FileInput size={14} aria-hidden />Bring in a file</Button>
+        <IconButton label="Lamp" onClick={switchLamp}><Lamp size={16} /></IconButton>
+      </header>
+      <main className="grow overflow-auto bg-desk p-6">
+        {error && <p role="alert" className="mb-4 rounded border border-hair bg-slip p-3">{error.message} <Button onClick={() => void mutate()}>Try again</Button></p>}
+        <ul className="grid grid-cols-[repeat(auto-fill,minmax(16.5rem,1fr))] gap-5">
+          <li>
+            <button type="button" onClick={begin} className="flex h-full min-h-52 w-full flex-col items-center justify-center gap-2 rounded border border-dashed border-ink/50 text-ink hover:bg-black/5">
+              <Plus size={28} aria-hidden />
+              <span className="text-base font-medium">Start a new scene</span>
+              <span>An empty sheet and two points</span>
+            </button>
+          </li>
+          {shown.map((card) => (
+            <SceneCard
+              key={card.id}
+              card={card}
+              picture={`${exportPath(card.id, card.cover, "svg", { without: "bundles,live" })}&r=${card.revision}`}
+              onRename={(title) => rename(card, title)}
+              onDuplicate={() => duplicate(card)}
+              onSave={() => saveFile(card)}
+              onDelete={() => remove(card)}
+            />
+          ))}
+        </ul>
+        {cards && cards.length > 0 && shown.length === 0 && <p className="mt-6">No scene is called “{wanted}”. <Button onClick={() => setWanted("")}>Show all</Button></p>}
+        {!cards && !error && <p className="mt-6">Looking along the shelf…</p>}
+      </main>
+    </div>
+  );
+}

@@ -1,0 +1,40 @@
+import type { ButtonHTMLAttributes } from "react";
+
+interface ButtonProps extends ButtonHTMLAttributes<HTMLButtonElement> {
+  /** The one thing to do here. */
+  readonly primary?: boolean;
+  /** Pressed in, for a choice. */
+  readonly on?: boolean;
+}
+
+/** A button that says what happens. */
+export function Button({ primary, on, className = "", ...rest }: ButtonProps) {
+  const look = primary
+    ? "bg-accent text-on-accent hover:brightness-95"
+    : on
+      ? "bg-wash text-ink font-medium"
+      : "text-ink hover:bg-wash";
+  return (
+    <button
+      type="button"
+      aria-pressed={on}
+      className={`inline-flex h-7 items-center justify-center gap-1.5 whitespace-nowrap rounded px-2.5 disabled:opacity-40 ${primary ? "" : "border border-hair"} ${look} ${className}`}
+      {...rest}
+    />
+  );
+}
+
+/** A button that is only a sign; its label is read and shown on hover. */
+export function IconButton({ label, hint, className = "", children, ...rest }: ButtonHTMLAttributes<HTMLButtonElement> & { readonly label: string; readonly hint?: string }) {
+  return (
+    <button
+      type="button"
+      aria-label={label}
+      title={hint ? `${label} (${hint})` : label}
+      className={`inline-flex size-7 items-center justify-center rounded text-ink hover:bg-wash disabled:opacity-35 ${className}`}
+      {...rest}
+    >
+      {children}
+    </button>
+  );
+}

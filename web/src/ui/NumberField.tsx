@@ -1,0 +1,110 @@
+import { useEffect, useId, useRef, useState, type KeyboardEvent, type Ref } from "react";
+
+interface NumberFieldProps {
+  readonly label: string;
+  readonly value: number;
+  readonly unit: string;
+  /** Decimals shown; what is typed is kept exactly. */
+  readonly digits?: number;
+  readonly min?: number;
+  readonly max?: number;
+  /** How far arrow keys step; ten times that with Shift. */
+  readonly step?: number;
+  readonly disabled?: boolean;
+  readonly inputRef?: Ref<HTMLInputElement>;
+  /** Takes a number over; what it throws is shown as a sentence, and the old value stays. */
+  readonly onChange: (value: number) => void;
+  readonly onCancel?: () => void;
+}
+
+/** A typed number, or a sentence on what is wrong with it. */
+function read(text: string, unit: string, min: number, max: number): number | string {
+  const bare = text.trim().replace(new RegExp(`\\s*${unit.replace("°", "(°|deg)")}$`, "i"), "").replace(",", ".");
+  const value = Number(bare);
+  if (bare === "" || !Number.isFinite(value)) return `“${text.trim()}” is not a number of ${unit === "°" ? "degrees" : unit}.`;
+  if (value < min) return `At least ${min} ${unit}.`;
+  if (value > max) return `At most ${max} ${unit}.`;
+  return value;
+}
+
+/** A measure that can be typed. Enter or leaving takes it over, Escape brings the old one back. */
+export function NumberField({ label, value, unit, digits = 1, min = -Infinity, max = Infinity, step = 1, disabled, inputRef, onChange, onCancel }: NumberFieldProps) {
+  const id = useId();
+  const shown = String(Number(value.toFixed(digits)));
+  const [text, setText] = useState(shown);
+  const [error, setError] = useState<string | null>(null);
+  const editing = useRef(false);
+
+  useEffect(() => {
+    if (!editing.current) setText(shown);
+  }, [shown]);
+
+  const take = (entered: number | string): boolean => {
+    try {
+      if (typeof entered === "string") throw new Error(entered);
+      onChange(entered);
+      setError(null);
+      return true;
+    } catch (wrong) {
+      setError((wrong as Error).message);
+      return false;
+    }
+  };
+  const finish = () => {
+    if (text === shown) return void setError(null);
+    const done = take(read(text, unit, min, max));
+    if (done) editing.current = false;
+  };
+  const onKeyDown = (event: KeyboardEvent) => {
+    event.stopPropagation();
+    if (event.key === "Enter") {
+      if (text === shown && onCancel) take(value);
+      else finish();
+    } else if (event.key === "Escape") {
+      setText(shown);
+      setError(null);
+      editing.current = false;
+      onCancel?.();
+    } else if (event.key === "ArrowUp" || event.key === "ArrowDown") {
+      event.preventDefault();
+      const by = (event.key === "ArrowUp" ? 1 : -1) * step * (event.shiftKey ? 10 : 1);
+      const from = read(text, unit, min, max);
+      const next = Math.min(max, Math.max(min, Number(((typeof from === "number" ? from : value) + by).toFixed(6))));
+      if (take(next)) setText(String(Number(next.toFixed(digits))));
+    }
+  };
+
+  return (
+    <div>
+      <div className="flex items-center justify-between gap-2">
+        <label htmlFor={id} className="text-pencil">{label}</label>
+        <span className={`flex h-7 w-24 shrink-0 items-center rounded border bg-paper/60 px-1.5 ${error ? "border-accent" : "border-hair"} [[data-lamp=on]_&]:bg-black/20`}>
+          <input
+            id={id}
+            ref={inputRef}
+            className="measure w-full min-w-0 bg-transparent text-right outline-none"
+            inputMode="decimal"
+            autoComplete="off"
+            disabled={disabled}
+            value={text}
+            aria-invalid={error !== null}
+            aria-describedby={error ? `${id}-error` : undefined}
+            onFocus={(event) => {
+              editing.current = true;
+              if (!onCancel) event.target.select();
+            }}
+            onBlur={() => {
+              finish();
+              editing.current = false;
+              if (!error) setText(String(Number(value.toFixed(digits))));
+            }}
+            onChange={(event) => setText(event.target.value)}
+            onKeyDown={onKeyDown}
+          />
+          <span className="measure ml-1 text-pencil">{unit}</span>
+        </span>
+      </div>
+      {error && <p id={`${id}-error`} role="alert" className="mt-1 text-accent">{error}</p>}
+    </div>
+  );
+}

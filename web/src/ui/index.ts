@@ -1,0 +1,5 @@
+export * from "./Button";
+export * from "./Modal";
+export * from "./NumberField";
+export * from "./Strength";
+export * from "./Toasts";
