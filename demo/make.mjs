@@ -1,4 +1,4 @@
-// Makes the demo scene: a corner of Kestrel Quay, an invented harbour quarter. Run: node demo/make.mjs
+// Makes the demo scenes: a corner of Kestrel Quay, an invented harbour quarter. Run: node demo/make.mjs
 import { writeFileSync } from "node:fs";
 
 const LEFT = -58;
@@ -16,10 +16,17 @@ const block = (id, name, l, r, length, width, height, z = 0) => {
   };
 };
 
-const scene = {
-  format: "zanvo-scene", version: 1, title: "Quay street, the corner", place: "Kestrel Quay",
+/** A scene file of one shot. */
+const write = (file, scene) => writeFileSync(new URL(`${file}.zanvo.json`, import.meta.url), `${JSON.stringify({
+  format: "zanvo-scene", version: 1, place: "Kestrel Quay",
   orientations: [{ id: "main", name: "Main streets", heading: LEFT + 90 }],
-  elements: [
+  ...scene,
+}, null, 2)}\n`);
+const bundles = (left, right, upright) => [
+  { pin: "main-left", spacing: 14, strength: left }, { pin: "main-right", spacing: 14, strength: right }, { pin: "upright", spacing: 14, strength: upright },
+];
+
+const quarter = [
     block("fish-hall", "Fish hall", 0, 0, 15, 24, 7.5),
     block("fish-hall-office", "Fish hall office", 15, 0, 6, 11, 10.5),
     block("chandlery", "Chandlery", 21, 0, 9, 12, 8.6),
@@ -37,20 +44,44 @@ const scene = {
     block("lock-house", "Lock keeper's house", 24, -19, 9, 7, 5.2),
     block("lock-cottages", "Lock cottages", 38, -20, 22, 8, 6),
     block("kiosk", "Tram shelter", 6.5, -3.6, 4.2, 1.7, 2.7),
-  ],
+];
+
+const a3 = { sheet: { width: 420, height: 297, paper: "A3" }, frame: { x: 15, y: 15, width: 390, height: 267 } };
+
+write("1-quay-street", {
+  title: "Quay street, the corner",
+  elements: quarter,
   shots: [{
-    id: "s1", name: "Morning at the corner",
-    sheet: { width: 420, height: 297, paper: "A3" },
-    frame: { x: 15, y: 15, width: 390, height: 267 },
+    id: "s1", name: "Morning at the corner", ...a3,
     eye: { x: 0, y: 0, z: 1.6 },
     gaze: { heading: 0, pitch: 0, roll: 0 },
     lens: { law: "rectilinear", distance: 270, centre: { x: 210, y: 196 } },
-    bundles: [
-      { pin: "main-left", spacing: 14, strength: 0.4 },
-      { pin: "main-right", spacing: 14, strength: 0.4 },
-      { pin: "upright", spacing: 14, strength: 0.22 },
-    ],
+    bundles: bundles(0.4, 0.4, 0.22),
   }],
-};
+});
 
-writeFileSync(new URL("quay-street.zanvo.json", import.meta.url), `${JSON.stringify(scene, null, 2)}\n`);
+write("2-from-the-crane", {
+  title: "The quarter from the harbour crane",
+  elements: quarter,
+  shots: [{
+    id: "s1", name: "Crane driver's window", ...a3,
+    eye: { x: -14, y: -34, z: 34 },
+    gaze: { heading: 8, pitch: 0, roll: 0 },
+    lens: { law: "rectilinear", distance: 300, centre: { x: 210, y: 40 } },
+    bundles: bundles(0.3, 0.3, 0.15),
+  }],
+});
+
+write("3-under-the-gantry", {
+  title: "Under the coal gantry",
+  elements: quarter,
+  shots: [{
+    id: "s1", name: "Splash page",
+    sheet: { width: 279.4, height: 431.8, paper: "Comic board 11 x 17 in", live: { x: 12.7, y: 25.4, width: 254, height: 381 } },
+    frame: { x: 12.7, y: 25.4, width: 254, height: 381 },
+    eye: { x: 6.5, y: 9, z: 0.5 },
+    gaze: { heading: 30, pitch: 0, roll: 0 },
+    lens: { law: "rectilinear", distance: 230, centre: { x: 150, y: 352 } },
+    bundles: bundles(0.3, 0.3, 0.15),
+  }],
+});

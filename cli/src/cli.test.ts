@@ -8,7 +8,7 @@ import { newScene } from "@zanvo/core/scene";
 import { main } from "./main";
 
 const folder = mkdtempSync(join(tmpdir(), "zanvo-cli-"));
-const demo = join(__dirname, "../../demo/quay-street.zanvo.json");
+const demo = join(__dirname, "../../demo/1-quay-street.zanvo.json");
 const fileOf = (name: string, value: unknown) => {
   const path = join(folder, name);
   writeFileSync(path, typeof value === "string" ? value : JSON.stringify(value));

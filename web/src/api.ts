@@ -9,7 +9,6 @@ export interface Card {
   readonly place: string | null;
   readonly shots: number;
   readonly elements: number;
-  readonly cover: string;
   readonly createdAt: string;
   readonly savedAt: string;
 }
@@ -96,6 +95,9 @@ export async function restoreScene(id: string): Promise<void> {
 export const listVersions = async (id: string): Promise<Version[]> => (await send(`/api/scenes/${id}/versions`)).json() as Promise<Version[]>;
 export const openVersion = async (id: string, revision: number): Promise<Scene> =>
   (await send(`/api/scenes/${id}/versions/${revision}`)).json() as Promise<Scene>;
+
+/** The address of a scene's small drawing, as of its revision. */
+export const picturePath = ({ id, revision }: Card): string => `/api/scenes/${id}/picture.svg?revision=${revision}`;
 
 /** The address of a shot's export. */
 export const exportPath = (id: string, shot: string, format: "svg" | "png", query: Record<string, string> = {}): string =>

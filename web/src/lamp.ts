@@ -1,20 +1,23 @@
+import { create } from "zustand";
+
 const KEY = "zanvo:lamp";
 
 /** Whether the lamp is on: as last chosen, or as the machine prefers. */
-export const lampIsOn = (): boolean => document.documentElement.dataset.lamp === "on";
+export const useLamp = create<{ readonly on: boolean }>(() => {
+  const chosen = localStorage.getItem(KEY);
+  return { on: chosen ? chosen === "on" : matchMedia("(prefers-color-scheme: dark)").matches };
+});
 
-const light = (on: boolean): void => {
-  document.documentElement.dataset.lamp = on ? "on" : "off";
+const light = (): void => {
+  document.documentElement.dataset.lamp = useLamp.getState().on ? "on" : "off";
 };
 
 /** Lights the table when the page opens. */
-export function startLamp(): void {
-  const chosen = localStorage.getItem(KEY);
-  light(chosen ? chosen === "on" : matchMedia("(prefers-color-scheme: dark)").matches);
-}
+export const startLamp = light;
 
 /** Turns the lamp on or off, and remembers it. */
 export function switchLamp(): void {
-  light(!lampIsOn());
-  localStorage.setItem(KEY, lampIsOn() ? "on" : "off");
+  useLamp.setState(({ on }) => ({ on: !on }));
+  localStorage.setItem(KEY, useLamp.getState().on ? "on" : "off");
+  light();
 }

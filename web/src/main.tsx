@@ -20,9 +20,11 @@ function Lost() {
 }
 
 const router = createBrowserRouter([
+  { HydrateFallback: () => null, children: [
   { path: "/", lazy: async () => ({ Component: (await import("./shelf/ShelfPage")).ShelfPage }) },
   { path: "/scenes/:id", lazy: async () => ({ Component: (await import("./board/BoardPage")).BoardPage }) },
   { path: "*", Component: Lost },
+  ] },
 ]);
 
 createRoot(document.getElementById("root")!).render(

@@ -15,24 +15,27 @@ function path(lines: Float64Array): string {
   return parts.join("");
 }
 
-function group({ id, name, style, lines }: Layer): string {
+function group({ id, name, style, lines }: Layer, weight: number): string {
   const dash = style.dash.length ? ` stroke-dasharray="${style.dash.map(mm).join(" ")}"` : "";
   const faint = style.opacity < 1 ? ` stroke-opacity="${Number(style.opacity.toFixed(3))}"` : "";
   return [
-    `<g id="${xml(id)}" fill="none" stroke="${style.stroke}" stroke-width="${mm(style.width)}"${dash}${faint} stroke-linecap="round">`,
+    `<g id="${xml(id)}" fill="none" stroke="${style.stroke}" stroke-width="${mm(style.width * weight)}"${dash}${faint} stroke-linecap="round">`,
     `<title>${xml(name)}</title>`,
     `<path d="${path(lines)}"/>`,
     "</g>",
   ].join("\n");
 }
 
-/** A drawing as an SVG document in true millimetres, one named group per layer. */
-export function toSvg({ title, width, height, layers }: Drawing): string {
+/**
+ * A drawing as an SVG document in true millimetres, one named group per layer.
+ * @param weight makes all lines heavier, for a drawing that will be shown small
+ */
+export function toSvg({ title, width, height, layers }: Drawing, weight = 1): string {
   return [
     '<?xml version="1.0" encoding="UTF-8"?>',
     `<svg xmlns="http://www.w3.org/2000/svg" width="${mm(width)}mm" height="${mm(height)}mm" viewBox="0 0 ${mm(width)} ${mm(height)}">`,
     `<title>${xml(title)}</title>`,
-    ...layers.map(group),
+    ...layers.map((layer) => group(layer, weight)),
     "</svg>",
     "",
   ].join("\n");

@@ -73,7 +73,7 @@ function blockOnPaper(view: View, shot: Shot, block: Block): SlipRow[] {
   ];
 }
 
-/** The slip of a shot: everything one needs to lay the same system out by hand, measured from the sheet's edges. */
+/** The slip of a shot: the chosen building, and all one needs to lay the system out by hand, from the sheet's edges. */
 export function slipOf(scene: Scene, shot: Shot, block?: Block): SlipSection[] {
   const view = viewOf(shot);
   const { sheet, frame, lens, eye, gaze } = shot;
@@ -99,5 +99,5 @@ export function slipOf(scene: Scene, shot: Shot, block?: Block): SlipSection[] {
     },
     { title: "Points", rows: pinsOf(scene.orientations, shot).map((pin) => ({ id: pin.id, label: pin.name, value: pinPlace(sheet, pin) })) },
   ];
-  return block ? [...sections, { title: block.name, rows: blockOnPaper(view, shot, block) }] : sections;
+  return block ? [{ title: block.name, rows: blockOnPaper(view, shot, block) }, ...sections] : sections;
 }

@@ -27,7 +27,7 @@ describe("scenes over HTTP", () => {
     expect([created.status, created.headers.etag]).toEqual([201, '"1"']);
     const address = created.headers.location;
     const list = await request(app).get("/api/scenes");
-    expect(list.body).toMatchObject([{ title: "Lock", revision: 1, shots: 1, cover: "s1" }]);
+    expect(list.body).toMatchObject([{ title: "Lock", revision: 1, shots: 1, elements: 0 }]);
     expect((await request(app).get(address)).body).toEqual(titled("Lock"));
 
     const saved = await request(app).put(address).set("If-Match", '"1"').type("json").send(JSON.stringify(titled("Canal lock")));

@@ -68,6 +68,11 @@ export function scenes(store: Store): Router {
   router.get("/:id/versions/:revision", async (req, res) => {
     res.json(await store.version(req.params.id, Number(req.params.revision)));
   });
+  // The shelf shows a scene by its first shot without grid, in heavy lines.
+  router.get("/:id/picture.svg", async (req, res) => {
+    const { scene } = await store.read(req.params.id);
+    res.set("Cache-Control", "no-cache").type("image/svg+xml").send(toSvg(drawShot(scene, undefined, ["bundles", "live", "hidden"]), 2.5));
+  });
   router.get("/:id/exports/:file", async (req, res) => {
     const { file } = req.params;
     const [, shot, format] = /^(.+)\.(svg|png)$/.exec(file) ?? [];

@@ -82,7 +82,7 @@ export async function openStore(file: string, now: () => Date = () => new Date()
     const document = JSON.stringify(scene);
     const card: Card = {
       id, revision, createdAt, savedAt,
-      title: scene.title, place: scene.place ?? null, shots: scene.shots.length, elements: scene.elements.length, cover: scene.shots[0].id,
+      title: scene.title, place: scene.place ?? null, shots: scene.shots.length, elements: scene.elements.length,
     };
     await db.getRepository(SceneTable).save({ ...card, document, deletedAt: null });
     const versions = db.getRepository(VersionTable);

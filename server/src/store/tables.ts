@@ -8,8 +8,6 @@ export interface SceneRow {
   place: string | null;
   shots: number;
   elements: number;
-  /** The first shot's id, for its picture. */
-  cover: string;
   document: string;
   createdAt: string;
   savedAt: string;
@@ -34,7 +32,6 @@ export const SceneTable = new EntitySchema<SceneRow>({
     place: { type: "text", nullable: true },
     shots: { type: "integer" },
     elements: { type: "integer" },
-    cover: { type: "text" },
     document: { type: "text", select: false },
     createdAt: { type: "text" },
     savedAt: { type: "text" },
@@ -60,7 +57,7 @@ class Scenes1764000000000 implements MigrationInterface {
   async up(runner: QueryRunner): Promise<void> {
     await runner.query(`CREATE TABLE scene (
       id TEXT PRIMARY KEY, revision INTEGER NOT NULL, title TEXT NOT NULL, place TEXT, shots INTEGER NOT NULL,
-      elements INTEGER NOT NULL, cover TEXT NOT NULL, document TEXT NOT NULL, createdAt TEXT NOT NULL,
+      elements INTEGER NOT NULL, document TEXT NOT NULL, createdAt TEXT NOT NULL,
       savedAt TEXT NOT NULL, deletedAt TEXT)`);
     await runner.query(`CREATE TABLE version (
       sceneId TEXT NOT NULL REFERENCES scene(id) ON DELETE CASCADE, revision INTEGER NOT NULL, title TEXT NOT NULL,

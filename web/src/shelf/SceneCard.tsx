@@ -46,11 +46,8 @@ export function SceneCard({ card, picture, onRename, onDuplicate, onSave, onDele
         ) : (
           <Link to={`/scenes/${card.id}`} className="block truncate font-medium hover:underline">{card.title}</Link>
         )}
-        <div className="flex items-center justify-between gap-2">
-          <p className="min-w-0 truncate text-pencil">
-            {[card.place, counted(card.shots, "shot", "shots"), counted(card.elements, "building", "buildings"), formatDistanceToNow(card.savedAt, { addSuffix: true })].filter(Boolean).join(" · ")}
-          </p>
-        </div>
+        <p className="truncate text-pencil">{[card.place, counted(card.shots, "shot", "shots"), counted(card.elements, "building", "buildings")].filter(Boolean).join(" · ")}</p>
+        <p className="text-pencil">{formatDistanceToNow(card.savedAt, { addSuffix: true })}</p>
         <div className="-ml-1.5 mt-1 flex">
           <IconButton label={`Rename ${card.title}`} onClick={() => setRenaming(true)}><PencilLine size={15} /></IconButton>
           <IconButton label={`Duplicate ${card.title}`} onClick={onDuplicate}><Copy size={15} /></IconButton>

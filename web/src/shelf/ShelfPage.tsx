@@ -3,7 +3,7 @@ import { useState } from "react";
 import { useNavigate } from "react-router";
 import useSWR from "swr";
 import { newScene } from "@zanvo/core/scene";
-import { createScene, deleteScene, exportPath, listScenes, openScene, restoreScene, saveScene, type Card } from "../api";
+import { createScene, deleteScene, listScenes, openScene, picturePath, restoreScene, saveScene, type Card } from "../api";
 import { download, fileName, pickText } from "../files";
 import { switchLamp } from "../lamp";
 import { Button, IconButton, say } from "../ui";
@@ -85,7 +85,7 @@ export function ShelfPage() {
             <SceneCard
               key={card.id}
               card={card}
-              picture={`${exportPath(card.id, card.cover, "svg", { without: "bundles,live" })}&r=${card.revision}`}
+              picture={picturePath(card)}
               onRename={(title) => rename(card, title)}
               onDuplicate={() => duplicate(card)}
               onSave={() => saveFile(card)}

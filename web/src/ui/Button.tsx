@@ -18,7 +18,7 @@ export function Button({ primary, on, className = "", ...rest }: ButtonProps) {
     <button
       type="button"
       aria-pressed={on}
-      className={`inline-flex h-7 items-center justify-center gap-1.5 whitespace-nowrap rounded px-2.5 disabled:opacity-40 ${primary ? "" : "border border-hair"} ${look} ${className}`}
+      className={`inline-flex h-7 items-center justify-center gap-1.5 whitespace-nowrap rounded px-2 disabled:opacity-40 ${primary ? "" : "border border-hair"} ${look} ${className}`}
       {...rest}
     />
   );

@@ -78,7 +78,7 @@ export function NumberField({ label, value, unit, digits = 1, min = -Infinity, m
     <div>
       <div className="flex items-center justify-between gap-2">
         <label htmlFor={id} className="text-pencil">{label}</label>
-        <span className={`flex h-7 w-24 shrink-0 items-center rounded border bg-paper/60 px-1.5 ${error ? "border-accent" : "border-hair"} [[data-lamp=on]_&]:bg-black/20`}>
+        <span className={`flex h-7 w-[94px] shrink-0 items-center rounded border bg-paper/60 px-1.5 ${error ? "border-accent" : "border-hair"} [[data-lamp=on]_&]:bg-black/20`}>
           <input
             id={id}
             ref={inputRef}

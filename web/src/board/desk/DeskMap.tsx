@@ -5,6 +5,9 @@ import { useBoard, useShot } from "../board";
 import { toDesk, wholeDesk } from "./camera";
 import { toggleFraming, useDesk } from "./desk";
 
+/** The map is at most this tall, in px: it fits under a landscape sheet. */
+const TALL = 56;
+
 /** A small map of the desk: where the far pins are, and what of it is in the window. Pressed, the whole desk is shown. */
 export function DeskMap() {
   const orientations = useBoard((board) => board.scene.orientations);
@@ -12,10 +15,11 @@ export function DeskMap() {
   const { camera, size } = useDesk();
   const pins = pinsOf(orientations, shot).flatMap(({ id, role, point }) => (point.at ? [{ id, role, at: point.at }] : []));
   const { x, y, width, height } = wholeDesk(shot.sheet, pins.map((pin) => pin.at));
-  const unit = width / 150;
+  const unit = Math.max(width / 150, height / TALL);
   const [from, to] = [toDesk(camera, [0, 0]), toDesk(camera, [size.width, size.height])];
   const head = ([px, py]: Vec2) => ({ x: px - 3 * unit, y: py - 3 * unit, width: 6 * unit, height: 6 * unit });
-  const tall = Math.min(90, Math.max(30, (150 * height) / width));
+  const wide = Math.min(150, (TALL * width) / height);
+  const tall = Math.min(TALL, (150 * height) / width);
   return (
     <button
       type="button"
@@ -25,7 +29,7 @@ export function DeskMap() {
       onClick={toggleFraming}
       onPointerDown={(event) => event.stopPropagation()}
     >
-      <svg viewBox={`${x} ${y} ${width} ${height}`} style={{ width: 150, height: tall }} aria-hidden>
+      <svg viewBox={`${x} ${y} ${width} ${height}`} style={{ width: wide, height: tall }} aria-hidden>
         <rect x={0} y={0} width={shot.sheet.width} height={shot.sheet.height} fill="#fbf9f3" stroke="#2b2a27" strokeWidth={unit} />
         <rect x={from[0]} y={from[1]} width={to[0] - from[0]} height={to[1] - from[1]} fill="none" stroke="var(--accent)" strokeWidth={1.2 * unit} />
         {pins.map(({ id, role, at }) => {

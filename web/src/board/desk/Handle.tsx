@@ -16,6 +16,8 @@ interface HandleProps {
   /** What it is and where, for those who hear it. */
   readonly label: string;
   readonly children: ReactNode;
+  /** How far away it is, shown while it lies outside the window. */
+  readonly away?: string;
   readonly className?: string;
   /** Brings it to a place; @returns its measure. What is thrown is shown, and the last good state stays. */
   readonly onDrag: (to: Vec2, alt: boolean) => string;
@@ -24,7 +26,7 @@ interface HandleProps {
 }
 
 /** A handle that is dragged, or nudged by arrow keys. One that lies outside the window waits at its edge. */
-export function Handle({ at, label, children, className = "", onDrag, onNudge }: HandleProps) {
+export function Handle({ at, label, children, away, className = "", onDrag, onNudge }: HandleProps) {
   const camera = useDesk((desk) => desk.camera);
   const size = useDesk((desk) => desk.size);
   const start = useRef<Vec2>(at);
@@ -79,6 +81,11 @@ export function Handle({ at, label, children, className = "", onDrag, onNudge }:
       {...pointer}
     >
       {children}
+      {outside && away && (
+        <span className={`measure pointer-events-none absolute top-1/2 w-max -translate-y-1/2 rounded bg-slip/90 px-1 text-[11px] text-ink ${x < cx ? "left-full" : "right-full"}`}>
+          {x < cx ? `← ${away}` : `${away} →`}
+        </span>
+      )}
     </button>
   );
 }

@@ -40,6 +40,7 @@ export function PinHandles({ movable }: { readonly movable: boolean }) {
         key={pin.id}
         at={at}
         label={`${hand} vanishing point, ${pinPlace(shot.sheet, pin)}`}
+        away={pin.offSheet ? mm(pin.offSheet.distance) : undefined}
         className="cursor-ew-resize"
         onDrag={(to) => {
           drag(put(to));

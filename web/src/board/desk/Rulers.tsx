@@ -1,4 +1,5 @@
 import { useEffect, useRef } from "react";
+import { useLamp } from "../../lamp";
 import { useDesk } from "./desk";
 
 /** Width of a ruler, px. */
@@ -15,6 +16,7 @@ function tickStep(scale: number): number {
 function Ruler({ across }: { readonly across: boolean }) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const { camera, size, pointer } = useDesk();
+  const lamp = useLamp((table) => table.on);
   useEffect(() => {
     const element = canvas.current;
     const context = element?.getContext("2d");
@@ -59,10 +61,10 @@ function Ruler({ across }: { readonly across: boolean }) {
     }
     if (pointer) {
       const at = offset + pointer[across ? 0 : 1] * camera.scale;
-      context.fillStyle = getComputedStyle(document.documentElement).getPropertyValue("--accent");
+      context.fillStyle = lamp ? "#f0744f" : "#b93a17";
       context.fillRect(at - 0.5, 0, 1.5, RULER);
     }
-  });
+  }, [across, camera, size, pointer, lamp]);
   return (
     <canvas
       ref={canvas}

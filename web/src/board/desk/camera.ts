@@ -18,13 +18,13 @@ const MOST = 80;
 export const toWindow = ({ scale, x, y }: Camera, [mx, my]: Vec2): Vec2 => [x + scale * mx, y + scale * my];
 export const toDesk = ({ scale, x, y }: Camera, [px, py]: Vec2): Vec2 => [(px - x) / scale, (py - y) / scale];
 
-/** The camera that shows a rectangle of the desk as large as it goes. */
-export function fit(rect: Rect, { width, height }: Size, pad: number): Camera {
+/** The camera that shows a rectangle of the desk as large as it goes: in the middle, or hung from the top. */
+export function fit(rect: Rect, { width, height }: Size, pad: number, hung = false): Camera {
   const scale = Math.min(MOST, Math.max(LEAST, Math.min((width - 2 * pad) / rect.width, (height - 2 * pad) / rect.height)));
   return {
     scale,
     x: width / 2 - scale * (rect.x + rect.width / 2),
-    y: height / 2 - scale * (rect.y + rect.height / 2),
+    y: hung ? pad - scale * rect.y : height / 2 - scale * (rect.y + rect.height / 2),
   };
 }
 

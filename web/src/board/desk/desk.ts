@@ -56,7 +56,7 @@ export function frame(framing: "sheet" | "desk", size = get().size): void {
   const shot = currentShot(board);
   const pins = pinsOf(board.scene.orientations, shot).flatMap(({ point }) => (point.at ? [point.at] : []));
   const rect = framing === "sheet" ? { x: 0, y: 0, ...shot.sheet } : wholeDesk(shot.sheet, pins);
-  if (size.width > 0) set({ size, framing, camera: fit(rect, size, framing === "sheet" ? 8 : 24) });
+  if (size.width > 0) set({ size, framing, camera: framing === "sheet" ? fit(rect, size, 8, true) : fit(rect, size, 24) });
 }
 
 /** From the sheet to the whole desk, and back. */

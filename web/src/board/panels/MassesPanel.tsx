@@ -94,7 +94,7 @@ export function MassesPanel() {
   const { hidden } = showOf(shot);
   return (
     <div className="space-y-2">
-      <div className="flex gap-2">
+      <div className="flex gap-1">
         <Button className="grow" on={tool === "raise"} title="R" onClick={() => go({ tool: "raise" })}><MoveUp size={14} aria-hidden />Raise a corner</Button>
         <Button className="grow" on={tool === "select"} title="C" onClick={() => go({ tool: "select" })}><MousePointer2 size={14} aria-hidden />Choose</Button>
       </div>

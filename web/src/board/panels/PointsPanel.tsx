@@ -24,8 +24,8 @@ export function PointsPanel() {
             <h3 className="flex items-center gap-1.5 font-medium"><PinHead role={hand} />{hand === "left" ? "Left point" : "Right point"}</h3>
             {at ? (
               <>
-                <NumberField label="From centre of vision" unit="mm" value={sign * (at[0] - centre.x)} min={0} max={1e6} onChange={(far) => put(centre.x + sign * far)} />
-                <NumberField label={`Beyond the ${hand} edge`} unit="mm" value={sign * (at[0] - edge)} min={-1e6} max={1e6} onChange={(far) => put(edge + sign * far)} />
+                <NumberField label="From the centre" unit="mm" value={sign * (at[0] - centre.x)} min={0} max={1e6} onChange={(far) => put(centre.x + sign * far)} />
+                <NumberField label="Beyond the edge" unit="mm" value={sign * (at[0] - edge)} min={-1e6} max={1e6} onChange={(far) => put(edge + sign * far)} />
               </>
             ) : <p className="text-pencil">These lines run parallel to the picture: they have no point.</p>}
           </section>

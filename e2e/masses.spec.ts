@@ -1,0 +1,154 @@
+import { expect, test, type Page } from "@playwright/test";
+import type { Scene } from "@zanvo/core/scene";
+import { dragHandle, dragOnSheet, lay, onSheet, saved, slip, type } from "./table";
+
+/** A block that shows a corner to the eye of a new scene, its near corner 10 m straight ahead. */
+const house = (change: object = {}) => ({
+  id: "house", kind: "block" as const, name: "Net loft", origin: { x: 0, y: 10, z: 0 }, heading: -55, length: 4, width: 4, height: 3, ...change,
+});
+const withHouse = (scene: Scene) => void scene.elements.push(house());
+const masses = (page: Page) => page.getByRole("button", { name: "Masses" }).click();
+const choose = (page: Page) => page.getByRole("button", { name: "Choose" }).click();
+
+test("a corner is raised: foot, up, out along the left set, out along the right set", async ({ page }) => {
+  const id = await lay(page);
+  await masses(page);
+  // The foot 60 mm under the horizon, 120 mm up: twice the eye height of 1.6 m.
+  await dragOnSheet(page, [200, 208.5], [200, 88.5], false);
+  await expect(page.getByRole("status").filter({ hasText: /^up 3\.\d\d m · 1[12]\d(\.\d)? mm$/ })).toBeVisible();
+  await page.mouse.up();
+  await expect(page.getByText("Step 2 of 3")).toBeVisible();
+  await dragOnSheet(page, [140, 190], [130, 190], false);
+  await expect(page.getByRole("status").filter({ hasText: /^left \d+\.\d\d m · \d+(\.\d)? mm$/ })).toBeVisible();
+  await page.mouse.up();
+  await expect(page.getByText("Step 3 of 3")).toBeVisible();
+  await page.keyboard.type("6.5");
+  await page.keyboard.press("Enter");
+  const [block] = (await saved(page, id)).elements;
+  expect(block.height).toBeCloseTo(3.2, 1);
+  expect(block.width).toBe(6.5);
+  expect(block.heading).toBeCloseTo(-55, 9);
+  expect(block.length).toBeGreaterThan(1);
+  // The foot stands where it was pressed: 300 mm * 1.6 m / 60 mm ahead.
+  expect(block.origin.y).toBeCloseTo(8, 1);
+  await expect(slip(page, "Height, near corner")).toHaveText(/^3\.\d\d m, drawn 1[12]\d(\.\d)? mm$/);
+});
+
+test("each stage can be typed, and given up", async ({ page }) => {
+  const id = await lay(page);
+  await masses(page);
+  await page.mouse.click(...(await onSheet(page, 200, 208.5)));
+  await expect(page.getByText("Step 1 of 3")).toBeVisible();
+  for (const metres of ["4.25", "9", "7"]) {
+    await page.keyboard.type(metres);
+    await page.keyboard.press("Enter");
+  }
+  expect((await saved(page, id)).elements).toMatchObject([{ height: 4.25, length: 9, width: 7 }]);
+
+  await dragOnSheet(page, [300, 230], [300, 150]);
+  await expect(page.getByText("Step 2 of 3")).toBeVisible();
+  await page.keyboard.press("Escape");
+  await expect(page.getByText(/Step \d of 3/)).toHaveCount(0);
+  await dragOnSheet(page, [300, 230], [300, 150], false);
+  await page.keyboard.press("Escape");
+  await page.mouse.up();
+  await expect(page.getByText(/Step \d of 3/)).toHaveCount(0);
+  await page.mouse.click(...(await onSheet(page, 300, 60)));
+  await expect(page.getByText("Press on the ground, below the horizon.")).toBeVisible();
+  expect((await saved(page, id)).elements).toHaveLength(1);
+});
+
+test("a second building started on the first one's street line snaps to it", async ({ page }) => {
+  const id = await lay(page, withHouse);
+  await masses(page);
+  // The street line of the house runs from its near corner, drawn at (210, 196.5), to the left pin; on it at x = 60.
+  const pin = 210 - 300 * Math.tan((55 * Math.PI) / 180);
+  const y = 148.5 + (48 * (60 - pin)) / (210 - pin);
+  await page.mouse.move(...(await onSheet(page, 60, y + 1.5)));
+  await expect(page.getByRole("status").filter({ hasText: "street line of Net loft" })).toBeVisible();
+  await dragOnSheet(page, [60, y + 1.5], [60, y - 40]);
+  for (const metres of ["5", "5"]) {
+    await page.keyboard.type(metres);
+    await page.keyboard.press("Enter");
+  }
+  const [, second] = (await saved(page, id)).elements;
+  const turn = (-55 * Math.PI) / 180;
+  const off = second.origin.x * Math.cos(turn) - (second.origin.y - 10) * Math.sin(turn);
+  expect(Math.abs(off)).toBeLessThan(1e-9);
+  expect(second.heading).toBeCloseTo(-55, 9);
+});
+
+test("a building is chosen, moved over the ground, changed by handle and number, duplicated and deleted", async ({ page }) => {
+  const id = await lay(page, withHouse);
+  await masses(page);
+  await choose(page);
+  await page.mouse.click(...(await onSheet(page, 205, 150)));
+  const fields = page.getByRole("region", { name: "Chosen building" });
+  await expect(fields.getByLabel("Name of the building")).toHaveValue("Net loft");
+
+  await dragHandle(page, page.getByRole("button", { name: /^height of Net loft/ }), 0, -60);
+  expect((await saved(page, id)).elements[0].height).toBeGreaterThan(3.5);
+  await dragHandle(page, page.getByRole("button", { name: /^length of Net loft/ }), -40, 0);
+  expect((await saved(page, id)).elements[0].length).toBeGreaterThan(4.3);
+  await type(page, "Width", "12", fields);
+  await type(page, "Height", "-3", fields);
+  await expect(fields.getByRole("alert")).toHaveText("At least 0.1 m.");
+  await type(page, "Height", "6", fields);
+  expect((await saved(page, id)).elements[0]).toMatchObject({ width: 12, height: 6, origin: { x: 0, y: 10 } });
+
+  await dragOnSheet(page, [205, 150], [235, 160]);
+  const moved = (await saved(page, id)).elements[0];
+  // Its foot was drawn at (210, 196.5), and is now 30 mm further right and 10 mm further down: 300 * 1.6 / 58 m ahead.
+  expect(moved.origin.y).toBeCloseTo((300 * 1.6) / 58, 1);
+  expect(moved.origin.x).toBeCloseTo((30 * moved.origin.y) / 300, 1);
+  await page.keyboard.press("Shift+ArrowLeft");
+  await expect.poll(async () => (await saved(page, id)).elements[0].origin.x).toBeCloseTo((25 * moved.origin.y) / 300, 1);
+
+  await fields.getByRole("button", { name: "Duplicate" }).click();
+  await expect(fields.getByLabel("Name of the building")).toHaveValue("Net loft (copy)");
+  expect((await saved(page, id)).elements).toHaveLength(2);
+  await page.keyboard.press("Delete");
+  expect((await saved(page, id)).elements).toHaveLength(1);
+  await page.keyboard.press("Control+z");
+  expect((await saved(page, id)).elements).toHaveLength(2);
+});
+
+test("nearer buildings hide farther ones; hidden lines are left out or faint", async ({ page }) => {
+  const id = await lay(page, (scene) => {
+    scene.elements.push(house(), house({ id: "far", name: "Behind", origin: { x: 0, y: 30, z: 0 }, height: 2 }));
+  });
+  await masses(page);
+  const svg = async () => (await page.request.get(`/api/scenes/${id}/exports/s1.svg`)).text();
+  expect(await svg()).not.toContain('<g id="hidden"');
+  await page.getByLabel("Show hidden lines faintly").check();
+  await saved(page, id);
+  expect(await svg()).toContain('<g id="hidden"');
+  // On the board the same: ink appears where the far block stands behind the near one.
+  const dark = () => page.locator("canvas").nth(2).evaluate((canvas: HTMLCanvasElement) => {
+    const { data } = canvas.getContext("2d")!.getImageData(0, 0, canvas.width, canvas.height);
+    let n = 0;
+    for (let i = 0; i < data.length; i += 4) if (data[i + 3] > 0 && data[i] + data[i + 1] + data[i + 2] < 480) n++;
+    return n;
+  });
+  const faint = await dark();
+  await page.getByLabel("Show hidden lines faintly").uncheck();
+  await expect.poll(dark).toBeLessThan(faint);
+});
+
+test("eye level above, between and below a building shows its top, neither, its underside", async ({ page }) => {
+  const id = await lay(page, (scene) => void scene.elements.push(house({ origin: { x: 0, y: 10, z: 3 } })));
+  await page.getByRole("button", { name: "Eye level" }).click();
+  const creases = async () => {
+    await saved(page, id);
+    const svg = await (await page.request.get(`/api/scenes/${id}/exports/s1.svg`)).text();
+    const path = (layer: string) => /d="([^"]*)"/.exec(new RegExp(`<g id="${layer}"[\\s\\S]*?</g>`).exec(svg)?.[0] ?? "")?.[1] ?? "";
+    return path("creases").split("M").length - 1;
+  };
+  // From between only the near upright is a crease; from above or below the two near edges of top or underside are too.
+  await type(page, "Eye height", "4.5");
+  expect(await creases()).toBe(1);
+  await type(page, "Eye height", "9");
+  expect(await creases()).toBe(3);
+  await type(page, "Eye height", "0.5");
+  expect(await creases()).toBe(3);
+});

@@ -1,0 +1,71 @@
+import { readFile } from "node:fs/promises";
+import { expect, test, type Page } from "@playwright/test";
+import { newScene } from "@zanvo/core/scene";
+
+/** A scene of its own for one test, found by its name. */
+async function put(page: Page, title: string): Promise<void> {
+  await page.request.post("/api/scenes", { data: { ...newScene(title), place: "Kestrel Quay" } });
+}
+const card = (page: Page, title: string) => page.getByRole("listitem", { name: title, exact: true });
+
+test("the shelf opens with the demo and one button for a new scene", async ({ page }) => {
+  await page.goto("/");
+  await expect(card(page, "Quay street, the corner")).toContainText("Kestrel Quay · 1 shot · 17 buildings");
+  const picture = card(page, "Quay street, the corner").locator("img");
+  await expect.poll(() => picture.evaluate((img: HTMLImageElement) => img.naturalWidth)).toBeGreaterThan(100);
+  await page.getByRole("button", { name: "Start a new scene" }).click();
+  await expect(page.getByRole("application", { name: "Desk" })).toBeVisible();
+  await expect(page.getByLabel("Title of the scene")).toHaveValue("Untitled scene");
+});
+
+test("scenes are searched and put in order", async ({ page }) => {
+  for (const title of ["Zeta lock", "Alpha lock", "Mid lock"]) await put(page, title);
+  await page.goto("/");
+  await page.getByLabel("Find a scene").fill("lock kestrel");
+  const titles = () => page.getByRole("listitem").getByRole("link", { name: /lock/ }).allTextContents();
+  await expect.poll(titles).toHaveLength(3);
+  await page.getByLabel("Order").selectOption("name");
+  await expect.poll(titles).toEqual(["Alpha lock", "Mid lock", "Zeta lock"]);
+  await page.getByLabel("Order").selectOption("last worked on");
+  await expect.poll(titles).toEqual(["Mid lock", "Alpha lock", "Zeta lock"]);
+  await page.getByLabel("Find a scene").fill("no such thing");
+  await expect(page.getByText("No scene is called")).toBeVisible();
+});
+
+test("a scene is renamed, duplicated, deleted and put back", async ({ page }) => {
+  await put(page, "Fish hall study");
+  await page.goto("/");
+  await page.getByRole("button", { name: "Rename Fish hall study" }).click();
+  await page.getByLabel("Name of the scene").fill("Fish hall, second try");
+  await page.getByLabel("Name of the scene").press("Enter");
+  await page.getByRole("button", { name: "Duplicate Fish hall, second try" }).click();
+  await expect(card(page, "Fish hall, second try (copy)")).toBeVisible();
+  await page.getByRole("button", { name: "Delete Fish hall, second try", exact: true }).click();
+  await expect(card(page, "Fish hall, second try")).toHaveCount(0);
+  await page.getByRole("button", { name: "Put it back" }).click();
+  await expect(card(page, "Fish hall, second try")).toBeVisible();
+});
+
+test("a scene goes out as a file and comes in again", async ({ page }) => {
+  await put(page, "Ferry clock tower");
+  await page.goto("/");
+  const going = page.waitForEvent("download");
+  await page.getByRole("button", { name: "Save Ferry clock tower as a file" }).click();
+  const file = await going;
+  expect(file.suggestedFilename()).toBe("Ferry-clock-tower.zanvo.json");
+  const text = await readFile(await file.path(), "utf8");
+  const bringIn = async (name: string, content: string) => {
+    const choosing = page.waitForEvent("filechooser");
+    await page.getByRole("button", { name: "Bring in a file" }).click();
+    await (await choosing).setFiles({ name, mimeType: "application/json", buffer: Buffer.from(content) });
+  };
+  await bringIn("again.zanvo.json", text.replace("Ferry clock tower", "Brought in"));
+  await expect(card(page, "Brought in")).toBeVisible();
+
+  const count = await page.getByRole("listitem").count();
+  await bringIn("broken.json", text.replace('"distance": 300', '"distance": -1'));
+  await expect(page.getByText("broken.json was not brought in. shots/0/lens/distance: must be > 0.")).toBeVisible();
+  await bringIn("photo.json", "no JSON at all");
+  await expect(page.getByText("photo.json was not brought in. Not JSON: line 1, column 1")).toBeVisible();
+  expect(await page.getByRole("listitem").count()).toBe(count);
+});

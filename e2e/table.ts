@@ -1,0 +1,56 @@
+import { expect, type Locator, type Page } from "@playwright/test";
+import { newScene, type Scene } from "@zanvo/core/scene";
+
+/** Puts a scene on the shelf and opens its board. @returns its id */
+export async function lay(page: Page, change: (scene: Scene) => void = () => undefined): Promise<string> {
+  const scene = newScene("Test table");
+  change(scene);
+  const answer = await page.request.post("/api/scenes", { data: scene });
+  expect(answer.status()).toBe(201);
+  const id = answer.headers()["x-scene-id"];
+  await page.goto(`/scenes/${id}`);
+  await expect(page.getByRole("application", { name: "Desk" })).toBeVisible();
+  await expect.poll(async () => (await page.getByRole("application").boundingBox())?.width ?? 0).toBeGreaterThan(500);
+  return id;
+}
+
+/** The scene as the server has it, once the board says that it is saved. */
+export async function saved(page: Page, id: string): Promise<Scene> {
+  await expect(page.getByRole("status", { name: "Saving" })).toHaveText("Saved");
+  return (await page.request.get(`/api/scenes/${id}`)).json() as Promise<Scene>;
+}
+
+/** Window px of a place on the default A3 sheet, while the whole sheet is shown. */
+export async function onSheet(page: Page, x: number, y: number): Promise<[number, number]> {
+  const box = (await page.getByRole("application").boundingBox())!;
+  const scale = Math.min((box.width - 16) / 420, (box.height - 16) / 297);
+  return [box.x + box.width / 2 + scale * (x - 210), box.y + 8 + scale * y];
+}
+
+/** Presses at one place of the sheet, moves to another, and lets go unless told otherwise. */
+export async function dragOnSheet(page: Page, from: [number, number], to: [number, number], release = true): Promise<void> {
+  await page.mouse.move(...(await onSheet(page, ...from)));
+  await page.mouse.down();
+  await page.mouse.move(...(await onSheet(page, ...to)), { steps: 6 });
+  if (release) await page.mouse.up();
+}
+
+/** Drags a handle by window px. */
+export async function dragHandle(page: Page, handle: Locator, dx: number, dy: number, release = true): Promise<void> {
+  const box = (await handle.boundingBox())!;
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.mouse.move(x + dx, y + dy, { steps: 6 });
+  if (release) await page.mouse.up();
+}
+
+/** Types a measure into a field and takes it over. */
+export async function type(page: Page, label: string, text: string, within: Page | Locator = page): Promise<void> {
+  const field = within.getByLabel(label, { exact: true });
+  await field.fill(text);
+  await field.press("Enter");
+}
+
+/** The value on the slip behind a label. */
+export const slip = (page: Page, label: string): Locator => page.getByRole("region", { name: "Slip" }).getByRole("button", { name: `Copy ${label}:` }).locator("span").nth(1);

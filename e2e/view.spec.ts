@@ -1,0 +1,175 @@
+import { expect, test } from "@playwright/test";
+import { lay, dragHandle, onSheet, saved, slip, type } from "./table";
+
+test("a sheet is chosen: A4, A2, the comic board with its live area, custom, either way up", async ({ page }) => {
+  const id = await lay(page);
+  await page.getByRole("button", { name: "Sheet", exact: true }).click();
+  await page.getByLabel("Paper").selectOption("A4");
+  await expect(slip(page, "A4")).toHaveText("297 × 210 mm");
+  await page.getByRole("button", { name: "Portrait" }).click();
+  await expect(slip(page, "A4")).toHaveText("210 × 297 mm");
+  await page.getByLabel("Paper").selectOption("A2");
+  await expect(slip(page, "A2")).toHaveText("420 × 594 mm");
+  await page.getByLabel("Paper").selectOption("Comic board 11 x 17 in");
+  expect((await saved(page, id)).shots[0].sheet.live).toMatchObject({ width: 254, height: 381 });
+  await type(page, "Width", "300");
+  await type(page, "Height", "200 mm");
+  await expect(slip(page, "Sheet")).toHaveText("300 × 200 mm");
+  await type(page, "Panel width", "280");
+  await expect(page.getByRole("alert")).toHaveText(/The panel would lie [\d.]+ mm beyond the sheet\./);
+  await expect(slip(page, "Panel")).toHaveText("270 × 170 mm, 15 mm from left, 15 mm from top");
+});
+
+test("the desk is zoomed, moved, and fitted by one key each", async ({ page }) => {
+  await lay(page);
+  const head = page.getByRole("button", { name: /^horizon, left end/ });
+  const place = async () => (await head.boundingBox())!;
+  const home = await place();
+  await page.mouse.move(...(await onSheet(page, 210, 148.5)));
+  await page.mouse.wheel(0, -120);
+  await expect.poll(async () => (await place()).x).toBeLessThan(home.x - 20);
+  await page.keyboard.press("s");
+  await expect.poll(place).toEqual(home);
+  await page.keyboard.down("Space");
+  await page.mouse.down();
+  await page.mouse.move(...(await onSheet(page, 240, 168.5)), { steps: 4 });
+  await page.mouse.up();
+  await page.keyboard.up("Space");
+  const moved = await place();
+  expect(moved.x).toBeGreaterThan(home.x + 30);
+  expect(moved.y).toBeGreaterThan(home.y + 20);
+  // A trackpad pans by small steps.
+  await page.mouse.wheel(12, 8);
+  await expect.poll(async () => (await place()).x).toBeCloseTo(moved.x - 12, 0);
+  await page.keyboard.press("d");
+  const pin = page.getByRole("button", { name: /^left vanishing point/ });
+  await expect(pin).not.toHaveAttribute("data-outside");
+  await page.keyboard.press("d");
+  await expect.poll(place).toEqual(home);
+  await expect(pin).toHaveAttribute("data-outside");
+});
+
+test("two fingers move and zoom the desk", async ({ browser }) => {
+  const context = await browser.newContext({ hasTouch: true, viewport: { width: 1280, height: 800 } });
+  const page = await context.newPage();
+  await lay(page);
+  const head = page.getByRole("button", { name: /^horizon, left end/ });
+  const before = (await head.boundingBox())!;
+  const cdp = await context.newCDPSession(page);
+  const touch = (type: "touchStart" | "touchMove" | "touchEnd", points: [number, number][]) =>
+    cdp.send("Input.dispatchTouchEvent", { type, touchPoints: points.map(([x, y], id) => ({ x, y, id })) });
+  await touch("touchStart", [[500, 250]]);
+  await touch("touchStart", [[500, 250], [600, 250]]);
+  for (let i = 1; i <= 5; i++) await touch("touchMove", [[500 - 10 * i, 250], [600 + 10 * i, 250]]);
+  await touch("touchEnd", []);
+  await expect.poll(async () => (await head.boundingBox())!.x).toBeLessThan(before.x - 60);
+  await context.close();
+});
+
+test("the horizon is dragged by its end and typed, and both edges of the sheet say where it is", async ({ page }) => {
+  const id = await lay(page);
+  const end = page.getByRole("button", { name: /^horizon, left end/ });
+  const [, y0] = await onSheet(page, 0, 0);
+  const [, y1] = await onSheet(page, 0, 40);
+  await dragHandle(page, end, 0, y0 - y1, false);
+  await expect(page.getByText(/108\.\d mm from top, 188\.\d mm from bottom|108\.5 mm from top, 188\.5 mm from bottom/).first()).toBeVisible();
+  await page.mouse.up();
+  expect((await saved(page, id)).shots[0].lens.centre.y).toBeCloseTo(108.5, 0);
+  await page.getByRole("button", { name: "Eye level" }).click();
+  await type(page, "Horizon from the top", "100");
+  await expect(slip(page, "Horizon, left edge")).toHaveText("100 mm from top, 197 mm from bottom");
+  await expect(slip(page, "Horizon, right edge")).toHaveText("100 mm from top, 197 mm from bottom");
+  await type(page, "Eye height", "2.4");
+  await expect(slip(page, "Eye height")).toHaveText("2.40 m");
+  await page.getByRole("button", { name: /^horizon, right end/ }).press("ArrowDown");
+  await expect(slip(page, "Horizon, left edge")).toHaveText("100.5 mm from top, 196.5 mm from bottom");
+});
+
+test("pins are dragged, nudged and typed, also off the sheet, and the view follows", async ({ page }) => {
+  const id = await lay(page);
+  const left = page.getByRole("region", { name: "left point" });
+  const right = page.getByRole("region", { name: "right point" });
+  await type(page, "From the centre", "200", left);
+  await type(page, "From the centre", "450", right);
+  // d^2 = 200 * 450, the worked example.
+  await expect(slip(page, "Picture distance")).toHaveText("300 mm");
+  await expect(slip(page, "Main streets, right")).toHaveText("240 mm right of the sheet, 148.5 mm from the top");
+  await expect(slip(page, "Field of view")).toHaveText("66° across the panel");
+  await type(page, "Beyond the edge", "400", left);
+  await expect(slip(page, "Main streets, left")).toHaveText("400 mm left of the sheet, 148.5 mm from the top");
+
+  const pin = page.getByRole("button", { name: /^left vanishing point/ });
+  await expect(pin).toHaveAccessibleName("left vanishing point, 400 mm left of the sheet, 148.5 mm from the top");
+  await pin.press("ArrowLeft");
+  await pin.press("Shift+ArrowLeft");
+  await expect(pin).toHaveAccessibleName(/^left vanishing point, 405\.5 mm left/);
+  const [x0] = await onSheet(page, 0, 0);
+  const [x1] = await onSheet(page, 100, 0);
+  await dragHandle(page, pin, x1 - x0, 30);
+  await expect(pin).toHaveAccessibleName(/^left vanishing point, 305\.\d mm left of the sheet, 148\.5 mm/);
+  const { lens, gaze } = (await saved(page, id)).shots[0];
+  const reach = 210 + Number(/[\d.]+/.exec((await slip(page, "Main streets, left").textContent())!)![0]);
+  expect(lens.distance).toBeCloseTo(Math.sqrt(reach * 450), 0);
+  // The left direction keeps its heading in the world: -55 degrees.
+  expect(gaze.heading - (Math.atan(reach / lens.distance) * 180) / Math.PI).toBeCloseTo(-55, 1);
+});
+
+test("pins that cannot make a view say so and keep the last good view", async ({ page }) => {
+  const id = await lay(page);
+  const left = page.getByRole("region", { name: "left point" });
+  await type(page, "Beyond the edge", "-300", left);
+  await expect(left.getByRole("alert")).toContainText("must stay left of the centre of vision");
+  await expect(slip(page, "Picture distance")).toHaveText("300 mm");
+  await type(page, "From the centre", "twelve", left);
+  await expect(left.getByRole("alert")).toContainText("“twelve” is not a number of mm.");
+
+  const pin = page.getByRole("button", { name: /^right vanishing point/ });
+  const [x0] = await onSheet(page, 0, 0);
+  const [x1] = await onSheet(page, 300, 0);
+  await dragHandle(page, pin, x0 - x1, 0, false);
+  await expect(page.getByRole("status").filter({ hasText: "no eye sees" })).toBeVisible();
+  const good = await slip(page, "Picture distance").textContent();
+  await page.mouse.up();
+  expect(Number.parseFloat(good!)).toBeGreaterThan(50);
+  expect((await saved(page, id)).shots[0].lens.distance).toBeCloseTo(Number.parseFloat(good!), 0);
+  // Escape gives a drag up altogether.
+  const before = await slip(page, "Main streets, right").textContent();
+  await dragHandle(page, pin, 60, 0, false);
+  await page.keyboard.press("Escape");
+  await page.mouse.up();
+  await expect(slip(page, "Main streets, right")).toHaveText(before!);
+});
+
+test("bundles have their own strength and spacing, in the picture and on paper", async ({ page }) => {
+  const id = await lay(page);
+  const lines = async () => {
+    const svg = await (await page.request.get(`/api/scenes/${id}/exports/s1.svg`)).text();
+    return /<g id="grid-main-left"[\s\S]*?<path d="([^"]*)"/.exec(svg)?.[1].split("M").length ?? 0;
+  };
+  const before = await lines();
+  await page.getByRole("button", { name: "Grid" }).click();
+  const set = page.getByRole("region", { name: "Main streets, left" });
+  await type(page, "Spacing, far corner", "24", set);
+  await saved(page, id);
+  expect(await lines()).toBeLessThan(0.6 * before);
+  await set.getByRole("slider").press("Home");
+  await saved(page, id);
+  expect(await lines()).toBe(0);
+  await page.keyboard.press("Control+z");
+  await saved(page, id);
+  expect(await lines()).toBeGreaterThan(0);
+});
+
+test("the sheet has at least 60 % of the window, and the first load stays small", async ({ page }) => {
+  const loads: number[] = [];
+  page.on("response", (answer) => {
+    if (answer.url().endsWith(".js") && !answer.url().includes("worker")) loads.push(1);
+  });
+  await lay(page);
+  const [x0, y0] = await onSheet(page, 0, 0);
+  const [x1, y1] = await onSheet(page, 420, 297);
+  expect(((x1 - x0) * (y1 - y0)) / (1280 * 800)).toBeGreaterThan(0.6);
+  const canvas = page.locator("canvas").last();
+  expect((await canvas.boundingBox())!.width).toBeGreaterThan(x1 - x0);
+  expect(loads.length).toBeLessThan(8);
+});
