@@ -141,7 +141,7 @@ test("eye level above, between and below a building shows its top, neither, its 
   const creases = async () => {
     await saved(page, id);
     const svg = await (await page.request.get(`/api/scenes/${id}/exports/s1.svg`)).text();
-    const path = (layer: string) => /d="([^"]*)"/.exec(new RegExp(`<g id="${layer}"[\\s\\S]*?</g>`).exec(svg)?.[0] ?? "")?.[1] ?? "";
+    const path = (layer: string) => / d="([^"]*)"/.exec(new RegExp(`<g id="${layer}"[\\s\\S]*?</g>`).exec(svg)?.[0] ?? "")?.[1] ?? "";
     return path("creases").split("M").length - 1;
   };
   // From between only the near upright is a crease; from above or below the two near edges of top or underside are too.

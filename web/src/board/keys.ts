@@ -37,21 +37,29 @@ function giveUp(): void {
   else go({ selected: null });
 }
 
+/** Whether a key belongs to the field that has the focus: text is being typed, or a slider or a list is moved. */
+const inField = ({ target, key }: KeyboardEvent): boolean =>
+  target instanceof Element &&
+  (target.matches("input:not([type=checkbox]), textarea, select") || (target.matches("[role=slider]") && key.startsWith("Arrow")) || target.closest("[role=dialog]") !== null);
+
+/** Keys work from everywhere but a field that wants them itself. */
+const ANYWHERE = { enableOnFormTags: true, ignoreEventWhen: inField } as const;
+
 /** The keys of the board. */
 export function useKeys(showKeys: () => void): void {
-  const once = { preventDefault: true };
+  const once = { ...ANYWHERE, preventDefault: true };
   useHotkeys("mod+z", undo, once);
   useHotkeys("mod+shift+z, mod+y", redo, once);
-  useHotkeys("s", () => frame("sheet"));
-  useHotkeys("d", toggleFraming);
-  useHotkeys("equal, shift+equal, add", () => nearer(1.25));
-  useHotkeys("minus, subtract", () => nearer(0.8));
+  useHotkeys("s", () => frame("sheet"), ANYWHERE);
+  useHotkeys("d", toggleFraming, ANYWHERE);
+  useHotkeys("equal, shift+equal, add", () => nearer(1.25), ANYWHERE);
+  useHotkeys("minus, subtract", () => nearer(0.8), ANYWHERE);
   useHotkeys(STAGES.map((_, i) => String(i + 1)).join(", "), (event) => {
     if (!useDesk.getState().raising) go({ stage: STAGES[Number(event.key) - 1]?.id ?? "points" });
-  });
-  useHotkeys("r", () => go({ stage: "masses", tool: "raise" }));
-  useHotkeys("c", () => go({ stage: "masses", tool: "select" }));
-  useHotkeys("escape", giveUp);
+  }, ANYWHERE);
+  useHotkeys("r", () => go({ stage: "masses", tool: "raise" }), ANYWHERE);
+  useHotkeys("c", () => go({ stage: "masses", tool: "select" }), ANYWHERE);
+  useHotkeys("escape", giveUp, ANYWHERE);
   useHotkeys("mod+d", () => {
     const block = chosen();
     if (block) duplicateBlock(block);
@@ -59,12 +67,12 @@ export function useKeys(showKeys: () => void): void {
   useHotkeys("delete, backspace", () => {
     const block = chosen();
     if (block && !useDesk.getState().raising) deleteBlock(block.id);
-  });
+  }, ANYWHERE);
   const arrows = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] } as Readonly<Record<string, readonly [number, number]>>;
   useHotkeys("left, right, up, down, shift+left, shift+right, shift+up, shift+down", (event) => {
     const [dx, dy] = arrows[event.key] ?? [0, 0];
     const by = event.shiftKey ? 5 : 0.5;
     nudge(dx * by, dy * by);
-  }, { preventDefault: () => chosen() !== undefined });
-  useHotkeys("shift+slash", showKeys);
+  }, { ...ANYWHERE, preventDefault: () => chosen() !== undefined });
+  useHotkeys("shift+slash", showKeys, ANYWHERE);
 }

@@ -14,6 +14,7 @@ interface NumberFieldProps {
   readonly inputRef?: Ref<HTMLInputElement>;
   /** Takes a number over; what it throws is shown as a sentence, and the old value stays. */
   readonly onChange: (value: number) => void;
+  /** For a step that waits for its measure: Enter takes it over as it stands, Escape gives the step up. */
   readonly onCancel?: () => void;
 }
 
@@ -50,17 +51,17 @@ export function NumberField({ label, value, unit, digits = 1, min = -Infinity, m
       return false;
     }
   };
+  /** Takes over what was typed, once: leaving the field after Enter is not a second time. */
   const finish = () => {
-    if (text === shown) return void setError(null);
-    const done = take(read(text, unit, min, max));
-    if (done) editing.current = false;
+    if (!editing.current) return;
+    editing.current = false;
+    if (text === shown && !onCancel) setError(null);
+    else if (!take(text === shown ? value : read(text, unit, min, max))) editing.current = true;
   };
   const onKeyDown = (event: KeyboardEvent) => {
     event.stopPropagation();
-    if (event.key === "Enter") {
-      if (text === shown && onCancel) take(value);
-      else finish();
-    } else if (event.key === "Escape") {
+    if (event.key === "Enter") finish();
+    else if (event.key === "Escape") {
       setText(shown);
       setError(null);
       editing.current = false;
@@ -94,11 +95,13 @@ export function NumberField({ label, value, unit, digits = 1, min = -Infinity, m
               if (!onCancel) event.target.select();
             }}
             onBlur={() => {
-              finish();
-              editing.current = false;
-              if (!error) setText(String(Number(value.toFixed(digits))));
+              if (onCancel) editing.current = false;
+              else finish();
             }}
-            onChange={(event) => setText(event.target.value)}
+            onChange={(event) => {
+              editing.current = true;
+              setText(event.target.value);
+            }}
             onKeyDown={onKeyDown}
           />
           <span className="measure ml-1 text-pencil">{unit}</span>

@@ -17,11 +17,7 @@ export function GridPanel() {
     ...before, bundles: [...(before.bundles ?? []).filter((one) => one.pin !== bundle.pin), bundle],
   }));
   const shown = (change: Partial<Show>) => onShot((before) => ({ ...before, show: { ...DEFAULT_SHOW, ...before.show, ...change } }));
-  /** A slider's whole way is one step. */
-  const slide = (recipe: ReturnType<typeof onShot>) => {
-    beginGesture();
-    drag(recipe);
-  };
+  const held = { onHold: beginGesture, onRelease: endGesture };
   return (
     <div className="space-y-3">
       {pinsOf(orientations, shot).map((pin) => {
@@ -29,7 +25,7 @@ export function GridPanel() {
         return (
           <section key={pin.id} aria-label={pin.name} className="space-y-1">
             <h3 className="flex items-center gap-1.5 font-medium"><PinHead role={pin.role} />{pin.name}</h3>
-            <Strength label="Strength" value={bundle.strength} onChange={(strength) => slide(bundled({ ...bundle, strength }))} onDone={endGesture} />
+            <Strength label="Strength" value={bundle.strength} onChange={(strength) => drag(bundled({ ...bundle, strength }))} {...held} />
             <NumberField label="Spacing, far corner" unit="mm" value={bundle.spacing} min={0.8} max={1000} onChange={(spacing) => edit(bundled({ ...bundle, spacing }), `spacing ${pin.id}`)} />
           </section>
         );
@@ -37,7 +33,7 @@ export function GridPanel() {
       <section className="space-y-0.5 border-t border-hair pt-2">
         <h3 className="font-medium">Strength of lines</h3>
         {Object.entries(LINES).map(([kind, label]) => (
-          <Strength key={kind} label={label} value={show[kind as keyof Show]} onChange={(strength) => slide(shown({ [kind]: strength }))} onDone={endGesture} />
+          <Strength key={kind} label={label} value={show[kind as keyof Show]} onChange={(strength) => drag(shown({ [kind]: strength }))} {...held} />
         ))}
       </section>
     </div>

@@ -39,7 +39,7 @@ export function HandOverPanel() {
       <fieldset>
         <legend className="font-medium">On the paper</legend>
         {Object.entries(OPTIONAL).map(([kind, label]) => (
-          <label key={kind} className="flex items-center gap-2">
+          <label key={kind} className="flex min-h-6 items-center gap-2">
             <input
               type="checkbox"
               className="accent-[var(--accent)]"

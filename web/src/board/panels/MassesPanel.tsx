@@ -105,7 +105,7 @@ export function MassesPanel() {
             : "Press a building to choose it; drag it over the ground. Alt: do not catch on street lines."}
         </p>
       )}
-      <label className="flex items-center gap-2">
+      <label className="flex min-h-6 items-center gap-2">
         <input
           type="checkbox"
           className="accent-[var(--accent)]"
