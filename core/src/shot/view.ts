@@ -107,28 +107,40 @@ export const unprojectToGround = (view: View, point: Vec2): Vec3 | null => unpro
  * The straight lens runs through one fused matrix.
  */
 export function projectMany(view: View, points: Float64Array, out = new Float64Array((points.length / 3) * 2)): Float64Array {
-  if (view.law !== LAWS.rectilinear) {
-    for (let i = 0, o = 0; i < points.length; i += 3, o += 2) {
-      const p = project(view, [points[i], points[i + 1], points[i + 2]]);
-      out[o] = p ? p[0] : NaN;
-      out[o + 1] = p ? p[1] : NaN;
-    }
-    return out;
-  }
-  const { eye, right: r, up: u, forward: f, centre, distance: d } = view;
-  const [ex, ey, ez] = eye;
-  const [r0, r1, r2] = scale(r, d);
-  const [u0, u1, u2] = scale(u, -d);
-  const [f0, f1, f2] = f;
-  const [cx, cy] = centre;
+  if (view.law === LAWS.rectilinear) return projectStraight(straightMatrix(view), points, out);
   for (let i = 0, o = 0; i < points.length; i += 3, o += 2) {
-    const x = points[i] - ex;
-    const y = points[i + 1] - ey;
-    const z = points[i + 2] - ez;
-    const c = f0 * x + f1 * y + f2 * z;
-    const k = c > 0 ? 1 / c : NaN;
-    out[o] = cx + (r0 * x + r1 * y + r2 * z) * k;
-    out[o + 1] = cy + (u0 * x + u1 * y + u2 * z) * k;
+    const p = project(view, [points[i], points[i + 1], points[i + 2]]);
+    out[o] = p ? p[0] : NaN;
+    out[o + 1] = p ? p[1] : NaN;
+  }
+  return out;
+}
+
+/** The straight lens: three rows of four (mm right, mm down, depth, each of a world point with a 1 behind it), and C. */
+function straightMatrix({ eye, right, up, forward, centre, distance }: View): Float64Array {
+  const rows = [scale(right, distance), scale(up, -distance), forward];
+  return Float64Array.from([...rows.flatMap((row) => [...row, -dot(row, eye)]), ...centre]);
+}
+
+// The coefficients are read one by one from a typed array, so that the compiler knows them for doubles.
+function projectStraight(m: Float64Array, points: Float64Array, out: Float64Array): Float64Array {
+  const rx = m[0], ry = m[1], rz = m[2], re = m[3];
+  const ux = m[4], uy = m[5], uz = m[6], ue = m[7];
+  const fx = m[8], fy = m[9], fz = m[10], fe = m[11];
+  const cx = m[12], cy = m[13];
+  for (let i = 0, o = 0; i < points.length; i += 3, o += 2) {
+    const x = points[i];
+    const y = points[i + 1];
+    const z = points[i + 2];
+    const depth = fx * x + fy * y + fz * z + fe;
+    if (depth > 0) {
+      const k = 1 / depth;
+      out[o] = cx + (rx * x + ry * y + rz * z + re) * k;
+      out[o + 1] = cy + (ux * x + uy * y + uz * z + ue) * k;
+    } else {
+      out[o] = NaN;
+      out[o + 1] = NaN;
+    }
   }
   return out;
 }

@@ -19,6 +19,8 @@ export interface Occluder {
   readonly solid: number;
   readonly face: number;
   readonly planes: Float64Array;
+  /** How near it comes to the eye, in m, by its corners. */
+  readonly near: number;
 }
 
 /** The occluder of a face, or null where the eye looks along it. */
@@ -39,7 +41,8 @@ export function occluderOf(solids: readonly Solid[], solid: number, face: number
     const n = scale(across, 1 / norm(across));
     put(i + 1, n, dot(n, eye), -side);
   });
-  return { solid, face, planes };
+  const near = Math.min(...loop.map((number) => norm(sub(vertices[number], eye))));
+  return { solid, face, planes, near };
 }
 
 /**

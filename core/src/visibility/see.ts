@@ -48,6 +48,8 @@ export function see(solids: readonly Solid[], eye: Vec3): Seen {
       return occluder ? [occluder] : [];
     }),
   );
+  // The nearest first: what hides most is asked first.
+  occluders.sort((a, b) => a.near - b.near);
   const near = indexOf(solids, occluders, eye);
   const ends: number[] = [];
   const solid: number[] = [];
@@ -78,18 +80,20 @@ export function see(solids: readonly Solid[], eye: Vec3): Seen {
   return { ends: Float64Array.from(ends), solid: Uint32Array.from(solid), sight: Uint8Array.from(sight) };
 }
 
-/** The intervals of an edge of solid `s` that other solids hide. */
-function hiddenBy(occluders: readonly Occluder[], s: number, a: Vec3, b: Vec3): Interval[] {
+/** The intervals of an edge of solid `s` that other solids hide; no more are looked for once one hides it whole. */
+function hiddenBy(occluders: Iterable<Occluder>, s: number, a: Vec3, b: Vec3): Interval[] {
   const found: Interval[] = [];
   const out: [number, number] = [0, 0];
   for (const { solid, planes } of occluders) {
-    if (solid !== s && hides(planes, a, b, out)) found.push([out[0], out[1]]);
+    if (solid === s || !hides(planes, a, b, out)) continue;
+    if (out[0] === 0 && out[1] === 1) return [[0, 1]];
+    found.push([out[0], out[1]]);
   }
   return found;
 }
 
-/** A look-up of the occluders that stand in the directions of a segment, in a fixed order. */
-function indexOf(solids: readonly Solid[], occluders: readonly Occluder[], eye: Vec3): (a: Vec3, b: Vec3) => Occluder[] {
+/** A look-up of the occluders that stand in the directions of a segment, in their order. */
+function indexOf(solids: readonly Solid[], occluders: readonly Occluder[], eye: Vec3): (a: Vec3, b: Vec3) => Iterable<Occluder> {
   const boxes = occluders.flatMap(({ solid, face }, n) => {
     const { faces, vertices } = solids[solid];
     return loopBoxes(faces[face].loop.map((v) => sub(vertices[v], eye))).map((box) => ({ n, box }));
@@ -98,8 +102,12 @@ function indexOf(solids: readonly Solid[], occluders: readonly Occluder[], eye: 
   const index = new Flatbush(boxes.length);
   for (const { box } of boxes) index.add(...box);
   index.finish();
-  return (a, b) => {
+  return function* (a, b) {
     const hits = segmentBoxes(sub(a, eye), sub(b, eye)).flatMap((box) => index.search(...box));
-    return [...new Set(hits.map((hit) => boxes[hit].n))].sort((m, n) => m - n).map((n) => occluders[n]);
+    let last = -1;
+    // Boxes were added in the order of their occluders; one with two boxes is handed out once.
+    for (const hit of Int32Array.from(hits).sort()) {
+      if (boxes[hit].n !== last) yield occluders[(last = boxes[hit].n)];
+    }
   };
 }

@@ -1,0 +1,73 @@
+import { spawn } from "node:child_process";
+import { mkdtempSync, readdirSync, readFileSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { gzipSync } from "node:zlib";
+import { chromium } from "@playwright/test";
+import { newScene, type Scene } from "@zanvo/core/scene";
+import { row } from "./timing";
+
+const PORT = "4398";
+const HOME = `http://127.0.0.1:${PORT}`;
+
+/** Script that the board's first load asks for, gzipped. */
+export function firstLoad(): void {
+  const folder = "web/dist/assets";
+  const bytes = readdirSync(folder).filter((name) => name.endsWith(".js")).reduce((sum, name) => sum + gzipSync(readFileSync(join(folder, name))).length, 0);
+  row("script of all views and the worker, gzipped", `${(bytes / 1000).toFixed(0)} kB`, "under 350 kB");
+}
+
+/** A scene of n buildings in two rows before the eye. */
+function street(n: number): Scene {
+  const scene = newScene("Bench street");
+  for (let i = 0; i < n; i++) {
+    scene.elements.push({
+      id: `b${i}`, kind: "block", name: `b${i}`, heading: -55, length: 6, width: 7, height: 5 + (i % 5),
+      origin: { x: -12 + (i % 5) * 9, y: 9 + Math.floor(i / 5) * 11, z: 0 },
+    });
+  }
+  return scene;
+}
+
+/** Dragging a pin on the real board: what keeps the main thread, and how the lines follow. */
+export async function dragging(n: number): Promise<void> {
+  const server = spawn(process.execPath, ["server/dist/main.js"], { env: { ...process.env, PORT, ZANVO_DATA: join(mkdtempSync(join(tmpdir(), "zanvo-bench-")), "z.sqlite") } });
+  await new Promise((resolve) => server.stdout.once("data", resolve));
+  const browser = await chromium.launch({ executablePath: "/usr/bin/chromium", args: ["--no-sandbox", "--disable-background-networking"] });
+  try {
+    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+    const answer = await page.request.post(`${HOME}/api/scenes`, { data: street(n) });
+    await page.goto(`${HOME}/scenes/${answer.headers()["x-scene-id"]}`);
+    const pin = page.getByRole("button", { name: /^left vanishing point/ });
+    const box = (await pin.boundingBox())!;
+    await page.waitForTimeout(1500);
+    await page.evaluate(() => {
+      const seen = { tasks: [] as number[], frames: [] as number[] };
+      Object.assign(window, { seen });
+      new PerformanceObserver((list) => seen.tasks.push(...list.getEntries().map((entry) => entry.duration))).observe({ type: "longtask" });
+      let last = performance.now();
+      const tick = () => {
+        const now = performance.now();
+        seen.frames.push(now - last);
+        last = now;
+        requestAnimationFrame(tick);
+      };
+      requestAnimationFrame(tick);
+    });
+    await page.mouse.move(box.x + 12, box.y + 12);
+    await page.mouse.down();
+    for (let i = 0; i < 120; i++) await page.mouse.move(box.x + 12 + 2.5 * (60 - Math.abs(60 - i)), box.y + 12);
+    await page.mouse.up();
+    await page.waitForTimeout(300);
+    const { tasks, frames } = await page.evaluate(() => (window as unknown as { seen: { tasks: number[]; frames: number[] } }).seen);
+    const sorted = frames.sort((a, b) => a - b);
+    row(
+      `dragging a pin, ${n} buildings`,
+      `frame median ${sorted[Math.floor(sorted.length / 2)].toFixed(1)} ms, p95 ${sorted[Math.floor(sorted.length * 0.95)].toFixed(1)} ms; longest task ${tasks.length ? `${Math.max(...tasks).toFixed(0)} ms` : "under 50 ms"}`,
+      "no task over 50 ms",
+    );
+  } finally {
+    await browser.close();
+    server.kill("SIGTERM");
+  }
+}

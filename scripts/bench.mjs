@@ -1,0 +1,12 @@
+// npm run bench: how fast it is, each peer in the same run.
+import { spawnSync } from "node:child_process";
+import { join } from "node:path";
+import { debianPackages } from "./debian.mjs";
+import { install } from "./install.mjs";
+
+install();
+debianPackages();
+const { build, bundle, root } = await import("./build.mjs");
+await build();
+await bundle("bench/src/main.ts", "bench/dist/main.js");
+process.exit(spawnSync(process.execPath, [join(root, "bench/dist/main.js")], { stdio: "inherit", cwd: root }).status ?? 1);

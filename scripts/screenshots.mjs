@@ -1,0 +1,77 @@
+// npm run screenshots: one picture of each main view, from the demo, into docs/screenshots.
+import { spawn } from "node:child_process";
+import { mkdirSync, mkdtempSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { debianPackages } from "./debian.mjs";
+import { install } from "./install.mjs";
+
+install();
+debianPackages();
+const { build, root } = await import("./build.mjs");
+await build();
+const { chromium } = await import("@playwright/test");
+
+const PORT = "4397";
+const folder = join(root, "docs/screenshots");
+mkdirSync(folder, { recursive: true });
+const server = spawn(process.execPath, [join(root, "server/dist/main.js")], {
+  env: { ...process.env, PORT, ZANVO_DATA: join(mkdtempSync(join(tmpdir(), "zanvo-shots-")), "z.sqlite") }, stdio: ["ignore", "pipe", "inherit"],
+});
+await new Promise((resolve) => server.stdout.once("data", resolve));
+const browser = await chromium.launch({ executablePath: "/usr/bin/chromium", args: ["--no-sandbox"] });
+const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+const shoot = async (name) => {
+  await page.mouse.move(700, 4);
+  await page.waitForTimeout(500);
+  await page.screenshot({ path: join(folder, `${name}.png`) });
+};
+const board = async (title) => {
+  await page.goto(`http://127.0.0.1:${PORT}/`);
+  await page.getByRole("link", { name: title }).last().click();
+  await page.getByRole("application", { name: "Desk" }).waitFor();
+  await page.waitForTimeout(800);
+};
+
+try {
+  await page.goto(`http://127.0.0.1:${PORT}/`);
+  await page.getByRole("link", { name: "Quay street, the corner" }).last().waitFor();
+  await shoot("shelf");
+
+  await board("Quay street, the corner");
+  await page.keyboard.press("3");
+  await shoot("points");
+  await page.keyboard.press("d");
+  await shoot("whole-desk");
+  await page.keyboard.press("s");
+  await page.keyboard.press("4");
+  await shoot("grid");
+  await page.keyboard.press("c");
+  await page.getByLabel("Show hidden lines faintly").check();
+  await page.mouse.click(560, 380);
+  await shoot("masses");
+
+  await board("The quarter from the harbour crane");
+  await page.keyboard.press("r");
+  const desk = await page.getByRole("application", { name: "Desk" }).boundingBox();
+  await page.mouse.move(desk.x + 330, desk.y + 590);
+  await page.mouse.down();
+  await page.mouse.move(desk.x + 330, desk.y + 530, { steps: 4 });
+  await page.mouse.up();
+  await page.mouse.move(desk.x + 290, desk.y + 560, { steps: 4 });
+  await page.waitForTimeout(300);
+  await page.screenshot({ path: join(folder, "raise-a-corner.png") });
+  await page.keyboard.press("Escape");
+  await page.keyboard.press("2");
+  await shoot("eye-level");
+
+  await board("Under the coal gantry");
+  await page.keyboard.press("1");
+  await shoot("sheet");
+  await page.keyboard.press("6");
+  await page.getByRole("button", { name: "Lamp" }).click();
+  await shoot("hand-over-lamp");
+} finally {
+  await browser.close();
+  server.kill("SIGTERM");
+}
