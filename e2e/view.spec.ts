@@ -4,6 +4,8 @@ import { lay, dragHandle, onSheet, saved, slip, type } from "./table";
 test("a sheet is chosen: A4, A2, the comic board with its live area, custom, either way up", async ({ page }) => {
   const id = await lay(page);
   await page.getByRole("button", { name: "Sheet", exact: true }).click();
+  await page.getByLabel("Place").fill("Kestrel Quay");
+  expect((await saved(page, id)).place).toBe("Kestrel Quay");
   await page.getByLabel("Paper").selectOption("A4");
   await expect(slip(page, "A4")).toHaveText("297 × 210 mm");
   await page.getByRole("button", { name: "Portrait" }).click();

@@ -23,7 +23,7 @@ const browser = await chromium.launch({ executablePath: "/usr/bin/chromium", arg
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
 const shoot = async (name) => {
   await page.mouse.move(700, 4);
-  await page.waitForTimeout(500);
+  await page.waitForTimeout(1200);
   await page.screenshot({ path: join(folder, `${name}.png`) });
 };
 const board = async (title) => {

@@ -8,7 +8,7 @@ import { frame } from "./desk/desk";
 import { useSaving } from "./saving";
 
 const SAYS = {
-  saved: "Saved", waiting: "…", saving: "Saving…", "out-of-reach": "Not saved: server out of reach, trying again", refused: "Not saved", conflict: "Not saved: changed elsewhere",
+  saved: "Saved", waiting: "Saving…", saving: "Saving…", "out-of-reach": "Not saved: server out of reach, trying again", refused: "Not saved", conflict: "Not saved: changed elsewhere",
 } as const;
 
 /** The title, typed in place. */

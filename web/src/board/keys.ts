@@ -74,5 +74,5 @@ export function useKeys(showKeys: () => void): void {
     const by = event.shiftKey ? 5 : 0.5;
     nudge(dx * by, dy * by);
   }, { ...ANYWHERE, preventDefault: () => chosen() !== undefined });
-  useHotkeys("shift+slash", showKeys, ANYWHERE);
+  useHotkeys("?", showKeys, { ...ANYWHERE, useKey: true });
 }

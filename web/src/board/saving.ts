@@ -129,6 +129,7 @@ async function saveAll(): Promise<void> {
     try {
       mine.revision = (await saveScene(mine.id, scene, mine.revision)).revision;
       mine.stored = scene;
+      localStorage.removeItem(draftKey(mine.id));
     } catch (error) {
       if (mine === session) refused(error as Error);
       return;

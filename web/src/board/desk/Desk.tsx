@@ -3,13 +3,13 @@ import { Layer as KonvaLayer, Rect, Stage } from "react-konva";
 import { buildingLayers, bundleLayers, segmentLines, sheetLayers, stretchLines, STYLES, type Layer } from "@zanvo/core/drawing";
 import { showOf } from "@zanvo/core/scene";
 import { viewOf } from "@zanvo/core/shot";
-import { pinsOf } from "@zanvo/core/vanishing";
+import { horizon, lineIn, pinsOf } from "@zanvo/core/vanishing";
 import { CREASE, HIDDEN, OUTLINE, see } from "@zanvo/core/visibility";
 import { build } from "@zanvo/core/world";
 import { useBoard, useShot } from "../board";
 import { BlockHandles } from "./BlockHandles";
 import { useChosen } from "./blocks";
-import { toWindow } from "./camera";
+import { toWindow, wholeDesk } from "./camera";
 import { frame, setDeskElement, useDesk } from "./desk";
 import { DeskMap } from "./DeskMap";
 import { HorizonHandles } from "./HorizonHandles";
@@ -74,7 +74,14 @@ export function Desk() {
     return layers;
   }, [chosen, stage, view, raising, foot]);
 
-  const { live, horizon, frame: panel } = sheetLayers(shot, view);
+  const { live, horizon: eyeLevel, frame: panel } = sheetLayers(shot, view);
+  const string = useMemo(() => {
+    // The horizon goes on over the desk, faintly, as far as its pins.
+    const line = horizon(view);
+    const pins = pinsOf(scene.orientations, shot).flatMap(({ point, role }) => (point.at && role !== "upright" ? [point.at] : []));
+    const ends = line && lineIn(line, wholeDesk(shot.sheet, pins));
+    return { ...eyeLevel, style: { ...STYLES.horizon, opacity: 0.35 }, lines: Float64Array.from(ends ? ends.flat() : []) };
+  }, [view, scene.orientations, shot, eyeLevel]);
   const { scale, x, y } = camera;
   const [fx, fy] = foot?.on ? toWindow(camera, foot.guide ? midOf(foot.guide) : [NaN, NaN]) : [NaN, NaN];
   return (
@@ -91,9 +98,10 @@ export function Desk() {
         <Stage width={size.width} height={size.height} listening={false} className="pointer-events-none">
           <KonvaLayer x={x} y={y} scaleX={scale} scaleY={scale} listening={false}>
             <Rect width={width} height={height} fill="#fbf9f3" shadowColor="#000" shadowOpacity={0.28} shadowBlur={10} shadowOffsetY={3} />
-            {[live, ...bundles, horizon, ...buildings, panel].map((layer) => <Lines key={layer.id} layer={layer} scale={scale} />)}
+            {[live, ...bundles, eyeLevel, ...buildings, panel].map((layer) => <Lines key={layer.id} layer={layer} scale={scale} />)}
           </KonvaLayer>
           <KonvaLayer x={x} y={y} scaleX={scale} scaleY={scale} listening={false}>
+            <Lines layer={string} scale={scale} />
             {marks.map((layer) => <Lines key={layer.id} layer={layer} scale={scale} />)}
             <Lines layer={{ id: "centre", name: "Centre of vision", style: { ...STYLES.horizon, dash: [] }, lines: cross(shot.lens.centre, 4) }} scale={scale} />
           </KonvaLayer>

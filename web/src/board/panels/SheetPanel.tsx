@@ -1,9 +1,10 @@
 import { frameOn, onSheet, PAPERS, sheetOf, type Sheet } from "@zanvo/core/scene";
 import { Button, NumberField } from "../../ui";
-import { edit, onShot, useShot } from "../board";
+import { edit, onShot, useBoard, useShot } from "../board";
 
 /** Paper and panel frame. The picture in the panel is kept when the paper changes. */
 export function SheetPanel() {
+  const place = useBoard((board) => board.scene.place ?? "");
   const { sheet, frame } = useShot();
   const landscape = sheet.width > sheet.height;
   const paper = PAPERS.find((one) => one.id === sheet.paper);
@@ -19,6 +20,18 @@ export function SheetPanel() {
   };
   return (
     <div className="space-y-2">
+      <label className="flex items-center justify-between gap-2">
+        <span className="text-pencil">Place</span>
+        <input
+          className="h-7 w-40 rounded border border-hair bg-transparent px-1.5"
+          maxLength={200}
+          value={place}
+          onChange={({ target: { value } }) => edit((scene) => {
+            if (value) scene.place = value;
+            else delete scene.place;
+          }, "place")}
+        />
+      </label>
       <label className="flex items-center justify-between gap-2">
         <span className="text-pencil">Paper</span>
         <select
