@@ -5,7 +5,7 @@ import { toPng } from "@zanvo/raster";
 import { needed, sceneIn, type Call } from "./io";
 
 type Writer = (drawing: Drawing, dpi: number) => string | Promise<Buffer>;
-const FORMATS: Readonly<Record<string, Writer>> = { svg: toSvg, png: toPng };
+const FORMATS: Readonly<Record<string, Writer>> = { svg: (drawing) => toSvg(drawing), png: toPng };
 
 /** `zanvo export`: a shot as a file. */
 export async function exportScene(call: Call): Promise<undefined> {

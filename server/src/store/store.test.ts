@@ -26,9 +26,9 @@ describe("the store", () => {
   it("puts the demo on an empty shelf once, also when it was taken off since", async () => {
     const store = await openStore(file());
     await putDemo(store, demo);
-    const [card] = await store.list();
-    expect(card).toMatchObject({ place: "Kestrel Quay" });
-    await store.remove(card.id, card.revision);
+    const cards = await store.list();
+    expect(cards[0]).toMatchObject({ title: "Quay street, the corner", place: "Kestrel Quay" });
+    for (const { id, revision } of cards) await store.remove(id, revision);
     await putDemo(store, demo);
     expect(await store.list()).toEqual([]);
     await store.close();
