@@ -9,13 +9,9 @@ export function page(folder: string): Router {
   const index = join(folder, "index.html");
   router.use("/assets", files(join(folder, "assets"), { immutable: true, maxAge: "1y", fallthrough: false }));
   router.use(files(folder, { index: false }));
-  router.get("/*path", (_req, res) => {
+  router.get("/{*path}", (_req, res) => {
     if (!existsSync(index)) throw new Refused(404, "The web app is not built: run npm start.");
     res.set("Cache-Control", "no-store").type("html").send(readFileSync(index, "utf8").replaceAll("__NONCE__", String(res.locals.nonce)));
-  });
-  router.get("/", (req, res, next) => {
-    req.url = "/index";
-    router(req, res, next);
   });
   return router;
 }

@@ -40,7 +40,7 @@ export const onError: ErrorRequestHandler = (error: Error & { status?: number; t
   }
   if (error.type === "entity.too.large") return sendProblem(res, 413, "The document is larger than 16 MB; nothing was saved.");
   if (/SQLITE_FULL|SQLITE_IOERR|ENOSPC/.test(codeOf(error))) return sendProblem(res, 507, "The disk is full: nothing was saved, and what was stored before is unharmed. Make room and try again.");
-  if (error.status && error.status < 500) return sendProblem(res, error.status, "The request could not be read.");
+  if (error.status && error.status < 500) return sendProblem(res, error.status, error.status === 404 ? "There is nothing at this address." : "The request could not be read.");
   req.log.error(error);
   return sendProblem(res, 500, "Something went wrong here; nothing was changed.");
 };
