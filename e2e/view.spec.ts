@@ -100,6 +100,8 @@ test("pins are dragged, nudged and typed, also off the sheet, and the view follo
   await expect(slip(page, "Picture distance")).toHaveText("300 mm");
   await expect(slip(page, "Main streets, right")).toHaveText("240 mm right of the sheet, 148.5 mm from the top");
   await expect(slip(page, "Field of view")).toHaveText("66° across the panel");
+  await type(page, "Beyond the edge", "12 5/16 in", left);
+  await expect(slip(page, "Main streets, left")).toHaveText("312.7 mm left of the sheet, 148.5 mm from the top");
   await type(page, "Beyond the edge", "400", left);
   await expect(slip(page, "Main streets, left")).toHaveText("400 mm left of the sheet, 148.5 mm from the top");
 
@@ -126,7 +128,7 @@ test("pins that cannot make a view say so and keep the last good view", async ({
   await expect(left.getByRole("alert")).toContainText("must stay left of the centre of vision");
   await expect(slip(page, "Picture distance")).toHaveText("300 mm");
   await type(page, "From the centre", "twelve", left);
-  await expect(left.getByText("“twelve” is not a number of mm.")).toBeVisible();
+  await expect(left.getByText("“twelve” is not a length in mm.")).toBeVisible();
 
   const pin = page.getByRole("button", { name: /^right vanishing point/ });
   const [x0] = await onSheet(page, 0, 0);

@@ -1,4 +1,4 @@
-import { fieldOfView } from "../slip";
+import { fieldOfView } from "../shot";
 import { frameOn, isoA, newScene, onSheet, PAPERS, sheetOf } from ".";
 
 describe("papers", () => {

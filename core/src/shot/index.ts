@@ -1,3 +1,4 @@
 export * from "./clip";
+export * from "./numbers";
 export * from "./solve";
 export * from "./view";

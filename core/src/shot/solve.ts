@@ -1,4 +1,4 @@
-import { cross, degrees, distance2, dot, middle, norm, scale, unit, type Vec2, type Vec3 } from "../geometry";
+import { cross, distance2, dot, middle, norm, scale, unit, type Vec2, type Vec3 } from "../geometry";
 import { NoAnswer } from "../problem";
 import type { Scene } from "../scene";
 import { gazeOf, type Gaze } from "./view";
@@ -104,10 +104,3 @@ function solved(v1: Vec2, v2: Vec2, centre: Vec2, distance: number): Solved {
   const gaze = gazeOf({ right: world([1, 0, 0]), up: world([0, 1, 0]), forward: world([0, 0, -1]) });
   return { lens: { law: "rectilinear", distance, centre: { x: centre[0], y: centre[1] } }, gaze };
 }
-
-/** The picture distance whose panel spans a full angle in degrees, the centre of vision in its middle. */
-export const distanceForAngle = (width: number, angle: number): number => width / 2 / Math.tan((angle * Math.PI) / 360);
-
-/** The angle (degrees) between the lines of sight to the two ends of a level stretch of the panel, straight lens. */
-export const angleAcross = (left: number, right: number, distance: number): number =>
-  degrees(Math.atan2(right, distance) - Math.atan2(left, distance));

@@ -1,7 +1,7 @@
 import { contains, type Rect } from "../geometry";
 import { nearCorner, paperLength } from "../construct";
 import type { Scene, Shot } from "../scene";
-import { angleAcross, project, viewOf, type View } from "../shot";
+import { fieldOfView, fullFrame, project, viewOf, type View } from "../shot";
 import { heightAt, horizon, offSheet, pinsOf, type Pin } from "../vanishing";
 import { blockCorner, type Block } from "../world";
 
@@ -41,11 +41,6 @@ export function pinPlace(sheet: Pick<Rect, "width" | "height">, { point }: Pin):
   if (point.at) return fromEdge(sheet, ...point.at);
   if (Math.abs(point.angle - 90) < 1e-9) return "none: drawn upright, parallel";
   return Math.abs(point.angle) < 1e-9 ? "none: drawn level, parallel" : `none: drawn parallel at ${degree(point.angle)}`;
-}
-
-/** The full angle across the panel in degrees, on the level of the centre of vision. */
-export function fieldOfView({ frame, lens: { centre, distance } }: Shot): number {
-  return angleAcross(frame.x - centre.x, frame.x + frame.width - centre.x, distance);
 }
 
 function horizonRows(shot: Shot): SlipRow[] {
@@ -92,6 +87,7 @@ export function slipOf(scene: Scene, shot: Shot, block?: Block): SlipSection[] {
         { id: "centre", label: "Centre of vision", value: fromEdge(sheet, lens.centre.x, lens.centre.y) },
         { id: "distance", label: "Picture distance", value: mm(lens.distance) },
         { id: "field", label: "Field of view", value: `${degree(fieldOfView(shot))} across the panel` },
+        { id: "full-frame", label: "Full-frame lens", value: mm(fullFrame(shot)) },
         { id: "heading", label: "Heading", value: degree(gaze.heading) },
         ...(gaze.pitch ? [{ id: "pitch", label: gaze.pitch > 0 ? "Looking up" : "Looking down", value: degree(Math.abs(gaze.pitch)) }] : []),
         ...(gaze.roll ? [{ id: "roll", label: "Roll", value: degree(gaze.roll) }] : []),

@@ -1,9 +1,10 @@
+import { readMeasure, type Unit } from "@zanvo/core/units";
 import { useEffect, useId, useRef, useState, type KeyboardEvent, type Ref } from "react";
 
 interface NumberFieldProps {
   readonly label: string;
   readonly value: number;
-  readonly unit: string;
+  readonly unit: Unit;
   /** Decimals shown; what is typed is kept exactly. */
   readonly digits?: number;
   readonly min?: number;
@@ -18,14 +19,14 @@ interface NumberFieldProps {
   readonly onCancel?: () => void;
 }
 
-/** A typed number, or a sentence on what is wrong with it. */
-function read(text: string, unit: string, min: number, max: number): number | string {
-  const bare = text.trim().replace(new RegExp(`\\s*${unit.replace("°", "(°|deg)")}$`, "i"), "").replace(",", ".");
-  const value = Number(bare);
-  if (bare === "" || !Number.isFinite(value)) return `“${text.trim()}” is not a number of ${unit === "°" ? "degrees" : unit}.`;
-  if (value < min) return `At least ${min} ${unit}.`;
-  if (value > max) return `At most ${max} ${unit}.`;
-  return value;
+/** A typed measure within its limits, or a sentence on what is wrong with it. */
+function read(text: string, unit: Unit, min: number, max: number): number | string {
+  try {
+    const value = readMeasure(text, unit);
+    return value < min ? `At least ${min} ${unit}.` : value > max ? `At most ${max} ${unit}.` : value;
+  } catch (wrong) {
+    return (wrong as Error).message;
+  }
 }
 
 /** A measure that can be typed. Enter or leaving takes it over, Escape brings the old one back. */
@@ -79,11 +80,11 @@ export function NumberField({ label, value, unit, digits = 1, min = -Infinity, m
     <div>
       <div className="flex items-center justify-between gap-2">
         <label htmlFor={id} className="text-pencil">{label}</label>
-        <span className={`flex h-7 w-[94px] shrink-0 items-center rounded border bg-paper/60 px-1.5 ${error ? "border-accent" : "border-hair"} [[data-lamp=on]_&]:bg-black/20`}>
+        <span className={`flex h-7 w-[94px] shrink-0 items-center rounded border bg-paper/60 px-1.5 outline-accent focus-within:outline-2 ${error ? "border-accent" : "border-hair"} [[data-lamp=on]_&]:bg-black/20`}>
           <input
             id={id}
             ref={inputRef}
-            className="measure w-full min-w-0 bg-transparent text-right outline-none"
+            className="measure w-full min-w-0 bg-transparent text-right outline-none focus-visible:outline-none"
             inputMode="decimal"
             autoComplete="off"
             disabled={disabled}

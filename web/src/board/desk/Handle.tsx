@@ -82,7 +82,7 @@ export function Handle({ at, label, children, away, className = "", onDrag, onNu
     >
       {children}
       {outside && away && (
-        <span className={`measure pointer-events-none absolute top-1/2 w-max -translate-y-1/2 rounded bg-slip/90 px-1 text-[11px] text-ink ${x < cx ? "left-full" : "right-full"}`}>
+        <span className={`measure pointer-events-none absolute bottom-full w-max rounded bg-slip/90 px-1 text-[11px] text-ink ${x < cx ? "left-0" : "right-0"}`}>
           {x < cx ? `← ${away}` : `${away} →`}
         </span>
       )}
