@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { distance2, type Vec2 } from "../geometry";
 import { newScene } from "../scene";
 import { anyShot, between, shotWith } from "../testing";
-import { movePin, pinsOf, vanishingPoint } from "../vanishing";
+import { pinsOf, vanishingPoint } from "../vanishing";
 import { nearestAcute, orthocentre, solvePins, viewOf } from ".";
 
 describe("a view from two points", () => {
@@ -102,36 +102,5 @@ describe("a view from three points", () => {
 
   it("refuses a centre that the triangle contradicts", () => {
     expect(() => solvePins(triangle, [310, height / 3])).toThrow(/10 mm away/);
-  });
-});
-
-describe("moving a pin", () => {
-  const scene = newScene("Test");
-  const [orientation] = scene.orientations;
-  const [shot] = scene.shots;
-  const place = (moved: typeof shot, role: string) => pinsOf([orientation], moved).find((pin) => pin.role === role)!.point.at!;
-
-  it("puts the pin there, holds the other and the centre, and leaves world and eye alone", () => {
-    fc.assert(fc.property(between(-3000, 205), (x) => {
-      const moved = movePin(orientation, shot, "left", [x, 400]);
-      expect(distance2(place(moved, "left"), [x, 148.5])).toBeLessThan(1e-6);
-      expect(distance2(place(moved, "right"), place(shot, "right"))).toBeLessThan(1e-6);
-      expect(moved.lens.centre).toEqual(shot.lens.centre);
-      expect(moved.eye).toEqual(shot.eye);
-      expect(moved.gaze.pitch).toBe(0);
-    }));
-  });
-
-  it("works along a tilted horizon of a view that looks down", () => {
-    const tilted = shotWith({ gaze: { pitch: -20, roll: 8 } });
-    const to = place(tilted, "right");
-    const moved = movePin(orientation, tilted, "right", [to[0] + 100, to[1]]);
-    expect(moved.gaze.roll).toBeCloseTo(8, 1);
-    expect(distance2(place(moved, "left"), place(tilted, "left"))).toBeLessThan(1e-6);
-  });
-
-  it("refuses pins that cannot make a view", () => {
-    expect(() => movePin(orientation, shot, "left", [250, 0])).toThrow(/left of the centre of vision/);
-    expect(() => movePin(orientation, shot, "right", [place(shot, "left")[0], 0])).toThrow(/on top of each other/);
   });
 });

@@ -1,4 +1,4 @@
-import { cross, distance2, dot, middle, norm, scale, unit, type Vec2, type Vec3 } from "../geometry";
+import { cross, distance2, dot, middle, scale, unit, type Vec2, type Vec3 } from "../geometry";
 import { NoAnswer } from "../problem";
 import type { Scene } from "../scene";
 import { gazeOf, type Gaze } from "./view";
@@ -92,15 +92,33 @@ function solveThree(v1: Vec2, v2: Vec2, v3: Vec2, centre?: Vec2): Solved {
   return solved(v1, v2, c, Math.sqrt(square));
 }
 
+/** The direction of a sheet point in right-handed eye axes: right, up, backward. */
+const axis = ([x, y]: Vec2, [cx, cy]: Vec2, distance: number): Vec3 => unit([x - cx, cy - y, -distance]);
+/** A plumb axis turned so that it points up the sheet. */
+const upward = (v: Vec3): Vec3 => scale(unit(v), (v[1] || v[0]) < 0 ? -1 : 1);
+
 /** Lens and gaze, from two horizontal points, the centre and the distance. */
 function solved(v1: Vec2, v2: Vec2, centre: Vec2, distance: number): Solved {
-  // Eye axes here are (right, up, backward), which is right-handed.
-  const axis = ([x, y]: Vec2): Vec3 => unit([x - centre[0], centre[1] - y, -distance]);
-  const north = axis(v1);
-  const across = cross(axis(v2), north);
-  const up = scale(across, (across[1] || across[0]) < 0 ? -1 / norm(across) : 1 / norm(across));
+  const north = axis(v1, centre, distance);
+  return posed(north, upward(cross(axis(v2, centre, distance), north)), centre, distance);
+}
+
+/** Lens and gaze, from the axes of north and up in eye axes. */
+function posed(north: Vec3, up: Vec3, [x, y]: Vec2, distance: number): Solved {
   const east = cross(north, up);
   const world = (v: Vec3): Vec3 => [dot(v, east), dot(v, north), dot(v, up)];
   const gaze = gazeOf({ right: world([1, 0, 0]), up: world([0, 1, 0]), forward: world([0, 0, -1]) });
-  return { lens: { law: "rectilinear", distance, centre: { x: centre[0], y: centre[1] } }, gaze };
+  return { lens: { law: "rectilinear", distance, centre: { x, y } }, gaze };
+}
+
+/**
+ * The straight view of a given centre behind one level point and the plumb point, the level direction being north:
+ * d^2 = -(V1 - C) . (V3 - C).
+ * @throws NoAnswer when both lie on one side of the centre
+ */
+export function solveWithPlumb(level: Vec2, plumb: Vec2, centre: Vec2): Solved {
+  const square = -dot2(towards(centre, level), towards(centre, plumb));
+  if (!(square > APART)) throw new NoAnswer("With this centre of vision no eye sees the third point at right angles to the others.");
+  const distance = Math.sqrt(square);
+  return posed(axis(level, centre, distance), upward(axis(plumb, centre, distance)), centre, distance);
 }

@@ -1,43 +1,103 @@
-import { degrees, distance2, type Vec2 } from "../geometry";
+import { degrees, distance2, unit, type Vec2, type Vec3 } from "../geometry";
 import { NoAnswer } from "../problem";
 import type { Orientation, Shot } from "../scene";
-import { solvePins, viewOf } from "../shot";
-import { footOn, horizon } from "./horizon";
-import { pinsOf } from "./pins";
+import { solvePins, solveWithPlumb, viewOf, type Solved } from "../shot";
+import { footOn, horizon, lineFrame } from "./horizon";
+import { handed, pinsOf, type Role } from "./pins";
 
-type Hand = "left" | "right";
+/**
+ * What stays while a pin is moved. `lens`: centre and picture distance, so the view turns. `pins`: the other pins, so
+ * centre and picture distance follow. `centre`: the centre of vision and one other pin, so view and lens follow.
+ */
+export type Keep = "lens" | "pins" | "centre";
 
-/** The finite left or right pin of an orientation. */
-function finitePin(orientation: Orientation, shot: Shot, hand: Hand): Vec2 {
-  const at = pinsOf([orientation], shot).find((pin) => pin.role === hand)?.point.at;
-  if (!at) throw new NoAnswer(`The ${hand} set runs parallel to the picture and has no point to move. Turn the view first.`);
-  return at;
+/** The places of an orientation's pins; null where a set is parallel to the picture. */
+function places(orientation: Orientation, shot: Shot): Record<Role, Vec2 | null> {
+  const pins = pinsOf([orientation], shot);
+  const at = (role: Role) => pins.find((pin) => pin.role === role)?.point.at ?? null;
+  return { left: at("left"), right: at("right"), upright: at("upright") };
+}
+
+/** A pin that something is measured from. */
+function finite(at: Vec2 | null, name: string): Vec2 {
+  if (at) return at;
+  throw new NoAnswer(`The ${name} set runs parallel to the picture and has no point. Turn the view first, or keep the lens.`);
+}
+
+/** The shot of a solved view whose north is the left direction of the orientation, as the old shot saw it. */
+function turned(shot: Shot, orientation: Orientation, { lens, gaze }: Solved): Shot {
+  const { left } = handed(orientation.heading, shot.gaze.heading);
+  return { ...shot, lens, gaze: { ...gaze, heading: left + gaze.heading } };
 }
 
 /**
- * The shot with one pin of an orientation put elsewhere on the horizon, the other pin and the centre of vision held:
- * picture distance and gaze follow, the world and the eye stay.
- * @param to where the pin is wanted, sheet mm; the nearest point of the horizon is taken
- * @throws NoAnswer when no eye sees the two pins at right angles
+ * The shot with one pin of an orientation put elsewhere; world and eye stay. Left and right pins keep to the horizon,
+ * the third goes anywhere.
+ * @param to where the pin is wanted, sheet mm
+ * @throws NoAnswer when no eye sees such pins at right angles, with the reason
  */
-export function movePin(orientation: Orientation, shot: Shot, hand: Hand, to: Vec2): Shot {
+export function movePin(orientation: Orientation, shot: Shot, role: Role, to: Vec2, keep: Keep = "centre"): Shot {
+  return role === "upright" ? moveThird(orientation, shot, to, keep) : moveLevel(orientation, shot, role, to, keep);
+}
+
+function moveLevel(orientation: Orientation, shot: Shot, role: "left" | "right", to: Vec2, keep: Keep): Shot {
   const view = viewOf(shot);
   const line = horizon(view);
   if (!line) throw new NoAnswer("The view looks straight up or down: there is no horizon to put a point on.");
-  const middle = footOn(line, view.centre);
+  const { along } = lineFrame(line);
+  const foot = footOn(line, view.centre);
+  const reach = ([x, y]: Vec2): number => (x - foot[0]) * along[0] + (y - foot[1]) * along[1];
   const moved = footOn(line, to);
-  const held = finitePin(orientation, shot, hand === "left" ? "right" : "left");
-  const reach = (p: Vec2) => p[0] - middle[0];
-  const sides = hand === "left" ? [reach(moved), reach(held)] : [reach(held), reach(moved)];
-  if (distance2(moved, held) < 1) throw new NoAnswer("The two points lie on top of each other: no eye sees them at right angles.");
-  if (!(sides[0] < 0 && sides[1] > 0)) {
-    throw new NoAnswer(`The ${hand} point must stay ${hand} of the centre of vision: no eye sees two points on one side of it at right angles.`);
+  const other = role === "left" ? "right" : "left";
+  const side = role === "left" ? -1 : 1;
+  // What both level pins are measured by: how far the eye is from the horizon's foot.
+  const away = Math.hypot(shot.lens.distance, distance2(foot, view.centre));
+
+  const pins = places(orientation, shot);
+  if (keep !== "lens" && distance2(moved, finite(pins[other], other)) < 1) {
+    throw new NoAnswer("The two points lie on top of each other: no eye sees them at right angles.");
   }
-  const { lens, gaze } = solvePins(hand === "left" ? [moved, held] : [held, moved], view.centre);
-  // The answer's north is the left pin; the world's left direction keeps its own heading.
-  const left = pinsOf([orientation], shot).find((pin) => pin.role === "left")!.direction;
-  const heading = degrees(Math.atan2(left[0], left[1])) + gaze.heading;
-  return { ...shot, lens, gaze: { ...gaze, heading } };
+  if (keep === "pins" && !pins.upright) return stretched(shot, pins, role, moved, { reach, along, away });
+  if (keep === "pins") {
+    const three = { ...pins, [role]: moved };
+    return turned(shot, orientation, solvePins([finite(three.left, "left"), finite(three.right, "right"), pins.upright!]));
+  }
+  if (!(side * reach(moved) > 0)) {
+    throw new NoAnswer(`The ${role} point must stay ${role} of the centre of vision: no eye sees two points on one side of it at right angles.`);
+  }
+  if (keep === "lens") {
+    const heading = handed(orientation.heading, shot.gaze.heading)[role] - degrees(Math.atan2(reach(moved), away));
+    return { ...shot, gaze: { ...shot.gaze, heading } };
+  }
+  const held = finite(pins[other], other);
+  return turned(shot, orientation, solvePins(role === "left" ? [moved, held] : [held, moved], view.centre));
+}
+
+/** A level view whose gaze is kept between its sets while one pin moves: centre and distance grow with their gap. */
+function stretched(
+  shot: Shot, pins: Record<Role, Vec2 | null>, role: "left" | "right", moved: Vec2,
+  { reach, along, away }: { reach: (p: Vec2) => number; along: Vec2; away: number },
+): Shot {
+  const [left, right] = [finite(pins.left, "left"), finite(pins.right, "right")];
+  const gap = reach(right) - reach(left);
+  const held = role === "left" ? right : left;
+  const next = role === "left" ? reach(held) - reach(moved) : reach(moved) - reach(held);
+  if (!(next > 1)) throw new NoAnswer(`The ${role} point must stay ${role} of the other one.`);
+  const k = next / gap;
+  const step = -reach(held) * k;
+  const [x, y] = [held[0] + along[0] * step, held[1] + along[1] * step];
+  return { ...shot, lens: { ...shot.lens, distance: away * k, centre: { x, y } } };
+}
+
+function moveThird(orientation: Orientation, shot: Shot, to: Vec2, keep: Keep): Shot {
+  const { centre, distance } = viewOf(shot);
+  const pins = places(orientation, shot);
+  if (keep === "pins") return turned(shot, orientation, solvePins([finite(pins.left, "left"), finite(pins.right, "right"), to]));
+  if (keep === "centre") return turned(shot, orientation, solveWithPlumb(finite(pins.left, "left"), to, centre));
+  // The lens stays: plumb is turned onto the point. In eye axes plumb is (-sin q cos p, cos q cos p, sin p).
+  const v = unit([to[0] - centre[0], centre[1] - to[1], distance]);
+  const [a, b, c]: Vec3 = v[1] < 0 ? [-v[0], -v[1], -v[2]] : v;
+  return { ...shot, gaze: { ...shot.gaze, pitch: degrees(Math.asin(c)), roll: degrees(Math.atan2(-a, b)) } };
 }
 
 /** The shot with the horizon shifted by `dy` mm on the sheet, and with it every point: uprights stay as they are. */

@@ -36,12 +36,12 @@ export function offSheet(sheet: Pick<Sheet, "width" | "height">, x: number, y: n
 }
 
 /**
- * The two level directions of an orientation as a gaze meets them: `left` is the one up to 90 degrees to its left (or
- * straight ahead), `right` the one up to 90 degrees to its right. Headings in degrees.
+ * The two level directions of an orientation as a gaze meets them: `left` is the one less than 90 degrees to its left
+ * (or straight ahead), `right` the one up to 90 degrees to its right. Headings in degrees.
  */
 export function handed(orientation: number, gaze: number): { readonly left: number; readonly right: number } {
   const off = wrap(orientation - gaze, -90, 180);
-  const left = off <= 0 ? off : off - 90;
+  const left = off === -90 ? 0 : off <= 0 ? off : off - 90;
   return { left: gaze + left, right: gaze + left + 90 };
 }
 
