@@ -72,6 +72,16 @@ describe("zanvo solve", () => {
   });
 });
 
+describe("zanvo check", () => {
+  it("gives findings without their mends", async () => {
+    const scene = newScene("Test");
+    scene.shots[0].lens.distance = 200;
+    expect((await run(["check", "-"], JSON.stringify(scene))).answer).toContainEqual({
+      id: "wide-view", severity: "warning", where: "panel, top left corner", value: 49.8, unit: "°", message: expect.stringContaining("1.55 times"),
+    });
+  });
+});
+
 describe("zanvo export", () => {
   it("writes SVG and PNG, which librsvg draws alike", async () => {
     const [svg, png] = [join(folder, "quay.svg"), join(folder, "quay.png")];

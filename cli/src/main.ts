@@ -1,5 +1,6 @@
 import { parseArgs } from "node:util";
 import { BadInput, NoAnswer } from "@zanvo/core/problem";
+import { check } from "./check";
 import { exportScene } from "./export";
 import type { Call } from "./io";
 import { pins } from "./pins";
@@ -9,13 +10,14 @@ import { solve } from "./solve";
 /** What a command does with its call; what it returns is printed as JSON, unless it is nothing. */
 type Command = (call: Call) => Promise<unknown>;
 
-const COMMANDS: Readonly<Record<string, Command>> = { pins, project, solve, export: exportScene };
+const COMMANDS: Readonly<Record<string, Command>> = { pins, project, solve, check, export: exportScene };
 
 const HELP = `zanvo: perspective from a shell. FILE may be - for standard input.
 
   zanvo pins SCENE [--shot ID]                     horizon, centre of vision, distance and pins
   zanvo project SCENE --points FILE [--shot ID]    world points [[x,y,z], ...] in m as sheet points in mm
   zanvo solve PINS                                 the view behind two or three vanishing points
+  zanvo check SCENE [--shot ID]                    findings, the most serious first
   zanvo export SCENE --format svg|png --out FILE [--shot ID] [--dpi N] [--without KIND,...]
 
 Exit: 0 done, 1 understood but without an answer, 2 wrong input or call.

@@ -1,3 +1,4 @@
 export * from "./along";
+export * from "./hold";
 export * from "./pick";
 export * from "./snap";

@@ -19,10 +19,18 @@ export function bundle(point: VanishingPoint, frame: Rect, spacing: number, thro
   return point.at ? fan(point.at, frame, spacing, through) : parallels(point.angle, frame, spacing, through);
 }
 
-function fan(pin: Vec2, frame: Rect, spacing: number, through: Vec2): Float64Array {
+/** How many lines a full turn about a pin has: a number that can be halved as often as lines are thinned. */
+function turnCount(pin: Vec2, frame: Rect, spacing: number): number {
   const far = Math.max(...corners(frame).map((corner) => distance2(pin, corner)));
   const whole = 2 ** HALVINGS;
-  const count = whole * Math.ceil((2 * Math.PI * far) / spacing / whole);
+  return whole * Math.ceil((2 * Math.PI * far) / spacing / whole);
+}
+
+/** How far from its pin a bundle is thinned, in mm: within, its lines would come nearer than `LEAST_GAP`. */
+export const thinnedWithin = (pin: Vec2, frame: Rect, spacing: number): number => (LEAST_GAP * turnCount(pin, frame, spacing)) / (2 * Math.PI);
+
+function fan(pin: Vec2, frame: Rect, spacing: number, through: Vec2): Float64Array {
+  const count = turnCount(pin, frame, spacing);
   const step = (2 * Math.PI) / count;
   const base = Math.atan2(through[1] - pin[1], through[0] - pin[0]);
   const [from, to] = span(pin, frame, base, step, count);

@@ -23,6 +23,9 @@ export interface Pin {
   readonly offSheet: OffSheet | null;
 }
 
+/** Nearer than this to the sheet's edge (mm) counts as on it. */
+const ON = 1e-6;
+
 /** The edge a place lies farthest beyond, or null on the sheet. */
 export function offSheet(sheet: Pick<Sheet, "width" | "height">, x: number, y: number): OffSheet | null {
   const beyond: OffSheet[] = [
@@ -32,7 +35,7 @@ export function offSheet(sheet: Pick<Sheet, "width" | "height">, x: number, y: n
     { side: "bottom", distance: y - sheet.height },
   ];
   const farthest = beyond.reduce((far, edge) => (edge.distance > far.distance ? edge : far));
-  return farthest.distance > 0 ? farthest : null;
+  return farthest.distance > ON ? farthest : null;
 }
 
 /**

@@ -7,6 +7,7 @@ import { useBoard } from "./board";
 import { Conflict } from "./Conflict";
 import { Desk } from "./desk/Desk";
 import { frame, setRaising } from "./desk/desk";
+import { Findings } from "./Findings";
 import { KEYS, useKeys } from "./keys";
 import { Rail } from "./Rail";
 import { startSaving } from "./saving";
@@ -69,12 +70,15 @@ function Board() {
       <div className="flex min-h-0 grow">
         <Rail />
         <Desk />
-        <aside className="flex w-[244px] shrink-0 flex-col overflow-y-auto border-l border-hair">
-          <section aria-label={`${name} tools`} className="border-b border-hair p-3">
-            <h2 className="mb-2 text-sm font-semibold">{name}</h2>
-            <Panel />
-          </section>
-          <Slip />
+        <aside className="flex w-[244px] shrink-0 flex-col border-l border-hair">
+          <div className="min-h-0 grow overflow-y-auto">
+            <section aria-label={`${name} tools`} className="border-b border-hair p-3">
+              <h2 className="mb-2 text-sm font-semibold">{name}</h2>
+              <Panel />
+            </section>
+            <Slip />
+          </div>
+          <Findings />
         </aside>
       </div>
       <Versions open={versions} onClose={() => setVersions(false)} />

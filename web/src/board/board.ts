@@ -1,6 +1,7 @@
 import { applyPatches, enablePatches, produceWithPatches, type Draft, type Patch } from "immer";
 import { create } from "zustand";
 import type { Scene, Shot } from "@zanvo/core/scene";
+import type { Keep } from "@zanvo/core/vanishing";
 import type { Opened } from "../api";
 
 enablePatches();
@@ -33,6 +34,8 @@ interface Board {
   readonly tool: Tool;
   /** The chosen element's id. */
   readonly selected: string | null;
+  /** What stays while a pin is moved. */
+  readonly keep: Keep;
 }
 
 /** Nudges nearer together than this are one step, in ms. */
@@ -40,7 +43,7 @@ const TOGETHER = 1000;
 
 /** The document on the board, and where one is in it. */
 export const useBoard = create<Board>(() => ({
-  id: "", scene: undefined as unknown as Scene, shotId: "", past: [], future: [], gesture: null, stage: "points", tool: "raise", selected: null,
+  id: "", scene: undefined as unknown as Scene, shotId: "", past: [], future: [], gesture: null, stage: "points", tool: "raise", selected: null, keep: "centre",
 }));
 
 const { getState: get, setState: set } = useBoard;
@@ -51,6 +54,7 @@ export interface Place {
   readonly stage: StageId;
   readonly tool: Tool;
   readonly selected: string | null;
+  readonly keep: Keep;
   readonly past: readonly Step[];
   readonly future: readonly Step[];
 }
@@ -59,7 +63,7 @@ export interface Place {
 export function open({ id, scene }: Opened, place?: Partial<Place>): void {
   const shotId = scene.shots.some((shot) => shot.id === place?.shotId) ? place!.shotId! : scene.shots[0].id;
   const selected = scene.elements.some((element) => element.id === place?.selected) ? place!.selected! : null;
-  set({ id, scene, shotId, past: place?.past ?? [], future: place?.future ?? [], gesture: null, stage: place?.stage ?? "points", tool: place?.tool ?? "raise", selected });
+  set({ id, scene, shotId, past: place?.past ?? [], future: place?.future ?? [], gesture: null, stage: place?.stage ?? "points", tool: place?.tool ?? "raise", keep: place?.keep ?? "centre", selected });
 }
 
 /** Takes the scene off the board. */
@@ -129,7 +133,7 @@ function settle(change: Pick<Board, "scene" | "past" | "future">): void {
   });
 }
 
-export const go = (change: Partial<Pick<Board, "stage" | "tool" | "selected" | "shotId">>): void => set(change);
+export const go = (change: Partial<Pick<Board, "stage" | "tool" | "selected" | "shotId" | "keep">>): void => set(change);
 
 /** The shot that is being drawn. */
 export const currentShot = ({ scene, shotId }: Pick<Board, "scene" | "shotId">): Shot => scene.shots.find((shot) => shot.id === shotId) ?? scene.shots[0];

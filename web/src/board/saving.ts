@@ -84,8 +84,8 @@ export function startSaving(opened: Opened): () => void {
     if (!now.gesture && (now.scene !== before.scene || before.gesture)) soon();
   });
   const leave = () => {
-    const { scene, shotId, stage, tool, selected, past, future } = useBoard.getState();
-    keep(sessionStorage, placeKey(id), { shotId, stage, tool, selected, past: past.slice(-100), future: future.slice(0, 100), revision: mine.revision });
+    const { scene, shotId, stage, tool, selected, keep: kept, past, future } = useBoard.getState();
+    keep(sessionStorage, placeKey(id), { shotId, stage, tool, selected, keep: kept, past: past.slice(-100), future: future.slice(0, 100), revision: mine.revision });
     if (scene !== mine.stored) keep(localStorage, draftKey(id), { revision: mine.revision, scene } satisfies DraftNote);
   };
   addEventListener("pagehide", leave);

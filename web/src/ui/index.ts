@@ -1,4 +1,5 @@
 export * from "./Button";
+export * from "./Choice";
 export * from "./Modal";
 export * from "./NumberField";
 export * from "./Strength";

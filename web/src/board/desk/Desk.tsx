@@ -13,6 +13,7 @@ import { toWindow, wholeDesk } from "./camera";
 import { frame, setDeskElement, useDesk } from "./desk";
 import { DeskMap } from "./DeskMap";
 import { HorizonHandles } from "./HorizonHandles";
+import { Impossible } from "./Impossible";
 import { Lines } from "./Lines";
 import { PinHandles } from "./PinHandles";
 import { edges } from "./raise";
@@ -31,7 +32,7 @@ export function Desk() {
   const stage = useBoard((board) => board.stage);
   const shot = useShot();
   const chosen = useChosen();
-  const { size, camera, framing, tag, raising, foot } = useDesk();
+  const { size, camera, framing, tag, raising, foot, third, place } = useDesk();
   const holder = useRef<HTMLDivElement>(null);
   const seen = useSeen(scene.elements, shot.eye.x, shot.eye.y, shot.eye.z);
   const { cursor, ...hand } = useHand(holder);
@@ -101,6 +102,7 @@ export function Desk() {
             {[live, ...bundles, eyeLevel, ...buildings, panel].map((layer) => <Lines key={layer.id} layer={layer} scale={scale} />)}
           </KonvaLayer>
           <KonvaLayer x={x} y={y} scaleX={scale} scaleY={scale} listening={false}>
+            {third && <Impossible />}
             <Lines layer={string} scale={scale} />
             {marks.map((layer) => <Lines key={layer.id} layer={layer} scale={scale} />)}
             <Lines layer={{ id: "centre", name: "Centre of vision", style: { ...STYLES.horizon, dash: [] }, lines: cross(shot.lens.centre, 4) }} scale={scale} />
@@ -110,6 +112,7 @@ export function Desk() {
         <PinHandles movable={stage === "eye-level" || stage === "points" || stage === "grid"} />
         {stage === "masses" && chosen && !raising && <BlockHandles block={chosen} />}
         {Number.isFinite(fx) && <span className="pointer-events-none absolute rounded bg-slip/90 px-1 text-accent" style={{ left: fx, top: fy }}>street line</span>}
+        {place && <Ring at={toWindow(camera, place)} size={size} />}
         {tag && (
           <span
             role="status"
@@ -123,6 +126,13 @@ export function Desk() {
       </div>
     </div>
   );
+}
+
+/** A ring around the place a finding speaks of, at the window's edge if it lies outside. */
+function Ring({ at: [x, y], size }: { readonly at: readonly [number, number]; readonly size: { width: number; height: number } }) {
+  const left = Math.min(Math.max(x, 16), size.width - 16);
+  const top = Math.min(Math.max(y, 16), size.height - 16);
+  return <span data-testid="place" className="pointer-events-none absolute size-7 rounded-full border-2 border-accent" style={{ left: left - 14, top: top - 14 }} />;
 }
 
 const midOf = ([a, b]: readonly [readonly [number, number], readonly [number, number]]) => [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2] as const;

@@ -16,17 +16,19 @@ interface HandleProps {
   /** What it is and where, for those who hear it. */
   readonly label: string;
   readonly children: ReactNode;
-  /** How far away it is, shown while it lies outside the window. */
+  /** How far away it is and where to, shown while it lies outside the window. */
   readonly away?: string;
   readonly className?: string;
   /** Brings it to a place; @returns its measure. What is thrown is shown, and the last good state stays. */
   readonly onDrag: (to: Vec2, alt: boolean) => string;
+  /** Called when the hand lets go. */
+  readonly onDone?: () => void;
   /** Moves it by an arrow key. */
   readonly onNudge: (by: Vec2) => void;
 }
 
 /** A handle that is dragged, or nudged by arrow keys. One that lies outside the window waits at its edge. */
-export function Handle({ at, label, children, away, className = "", onDrag, onNudge }: HandleProps) {
+export function Handle({ at, label, children, away, className = "", onDrag, onDone, onNudge }: HandleProps) {
   const camera = useDesk((desk) => desk.camera);
   const size = useDesk((desk) => desk.size);
   const start = useRef<Vec2>(at);
@@ -49,10 +51,12 @@ export function Handle({ at, label, children, away, className = "", onDrag, onNu
     end: () => {
       endGesture();
       showTag(null);
+      onDone?.();
     },
     cancel: () => {
       cancelGesture();
       showTag(null);
+      onDone?.();
     },
   });
   const onKeyDown = (event: KeyboardEvent) => {
@@ -83,7 +87,7 @@ export function Handle({ at, label, children, away, className = "", onDrag, onNu
       {children}
       {outside && away && (
         <span className={`measure pointer-events-none absolute bottom-full w-max rounded bg-slip/90 px-1 text-[11px] text-ink ${x < cx ? "left-0" : "right-0"}`}>
-          {x < cx ? `← ${away}` : `${away} →`}
+          {away}
         </span>
       )}
     </button>

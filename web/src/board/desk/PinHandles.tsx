@@ -1,8 +1,11 @@
 import { SETS } from "@zanvo/core/drawing";
-import type { Vec2 } from "@zanvo/core/geometry";
+import { distance2, middle, type Vec2 } from "@zanvo/core/geometry";
+import type { Orientation } from "@zanvo/core/scene";
+import { nearestAcute } from "@zanvo/core/shot";
 import { mm, pinPlace } from "@zanvo/core/slip";
 import { movePin, pinsOf, type Pin } from "@zanvo/core/vanishing";
-import { drag, edit, onShot, useBoard, useShot } from "../board";
+import { say } from "../../ui";
+import { currentShot, drag, edit, onShot, useBoard, useShot } from "../board";
 import { Handle } from "./Handle";
 import { toWindow } from "./camera";
 import { useDesk } from "./desk";
@@ -20,36 +23,66 @@ export function PinHead({ role, size = 14 }: { readonly role: Pin["role"]; reado
   );
 }
 
-/** The pins of the current shot, those of its first orientation to be dragged along the horizon. */
+const ARROWS = { left: "←", right: "→", top: "↑", bottom: "↓" } as const;
+
+/** How near to the panel's middle, in mm on the desk, the third point is drawn plumb under it. */
+const PLUMB = 4;
+
+/** The pins of the current shot, those of its first orientation to be dragged. */
 export function PinHandles({ movable }: { readonly movable: boolean }) {
   const orientations = useBoard((board) => board.scene.orientations);
+  const keep = useBoard((board) => board.keep);
   const shot = useShot();
   const camera = useDesk((desk) => desk.camera);
   const [main] = orientations;
   return pinsOf(orientations, shot).map((pin) => {
-    const { at } = pin.point;
+    const { role, point: { at } } = pin;
     if (!at) return null;
-    const hand = pin.role;
-    if (!movable || hand === "upright" || !pin.id.startsWith(`${main.id}-`)) {
+    if (!movable || !main || (role !== "upright" && !pin.id.startsWith(`${main.id}-`))) {
       const [x, y] = toWindow(camera, at);
-      return <span key={pin.id} className="pointer-events-none absolute" style={{ left: x - 7, top: y - 7 }}><PinHead role={pin.role} /></span>;
+      return <span key={pin.id} className="pointer-events-none absolute" style={{ left: x - 7, top: y - 7 }}><PinHead role={role} /></span>;
     }
-    const put = ([x, y]: Vec2) => onShot((before) => movePin(main, before, hand, [x, y]));
+    const put = (to: Vec2) => onShot((before) => movePin(main, before, role, to, keep));
+    const [plumb] = middle(shot.frame);
     return (
       <Handle
         key={pin.id}
         at={at}
-        label={`${hand} vanishing point, ${pinPlace(shot.sheet, pin)}`}
-        away={pin.offSheet ? mm(pin.offSheet.distance) : undefined}
-        className="cursor-ew-resize"
-        onDrag={(to) => {
+        label={`${role === "upright" ? "third" : role} vanishing point, ${pinPlace(shot.sheet, pin)}`}
+        away={pin.offSheet ? `${ARROWS[pin.offSheet.side]} ${mm(pin.offSheet.distance)}` : undefined}
+        className={role === "upright" ? "cursor-move" : "cursor-ew-resize"}
+        onDrag={([x, y], alt) => {
+          if (role !== "upright") {
+            drag(put([x, y]));
+            return `${mm(Math.abs(x - shot.lens.centre.x))} ${role} of C`;
+          }
+          const caught = !alt && Math.abs(x - plumb) < PLUMB;
+          const to: Vec2 = [caught ? plumb : x, y];
+          useDesk.setState({ third: keep === "pins" ? to : null });
           drag(put(to));
-          return `${mm(Math.abs(to[0] - shot.lens.centre.x))} ${hand} of C`;
+          return `${mm(to[0])} from left, ${mm(y)} from top${caught ? ", plumb under the middle" : ""}`;
         }}
-        onNudge={([dx]) => edit(put([at[0] + dx, at[1]]), `pin ${pin.id}`)}
+        onDone={() => {
+          const wanted = useDesk.getState().third;
+          useDesk.setState({ third: null });
+          if (wanted) offerNearest(main, wanted);
+        }}
+        onNudge={([dx, dy]) => edit(put([at[0] + dx, at[1] + dy]), `pin ${pin.id}`)}
       >
-        <PinHead role={hand} />
+        <PinHead role={role} />
       </Handle>
     );
+  });
+}
+
+/** Where the third point was left in an impossible place, the nearest possible one is offered. */
+function offerNearest(main: Orientation, wanted: Vec2): void {
+  const shot = currentShot(useBoard.getState());
+  const [left, right, third] = pinsOf([main], shot).map((pin) => pin.point.at);
+  if (!left || !right || (third && distance2(third, wanted) < 0.5)) return;
+  const near = nearestAcute(left, right, wanted);
+  say("No eye sees that triangle at right angles.", {
+    label: `Take the nearest that works, ${mm(distance2(near, wanted))} away`,
+    run: () => edit(onShot((before) => movePin(main, before, "upright", near, "pins"))),
   });
 }

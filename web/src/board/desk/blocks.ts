@@ -1,6 +1,7 @@
 import { footAt, nearCorner } from "@zanvo/core/construct";
-import type { Vec2, Vec3 } from "@zanvo/core/geometry";
-import { project, type View } from "@zanvo/core/shot";
+import { dot, sub, type Vec2, type Vec3 } from "@zanvo/core/geometry";
+import type { Shot } from "@zanvo/core/scene";
+import { project, viewOf, type View } from "@zanvo/core/shot";
 import { blockAxes, blockCorner, type Block } from "@zanvo/core/world";
 import { edit, go, useBoard, type Recipe } from "../board";
 
@@ -43,6 +44,14 @@ export function deleteBlock(id: string): void {
     scene.elements = scene.elements.filter((one) => one.id !== id);
   });
   go({ selected: null });
+}
+
+/** The block whose near corner stands nearest before the eye of a shot, if any does. */
+export function nearestBlock(blocks: readonly Block[], shot: Shot): Block | undefined {
+  const view = viewOf(shot);
+  const depth = (block: Block) => dot(sub(blockCorner(block, ...nearCorner(block, view.eye)), view.eye), view.forward);
+  const ahead = blocks.filter((block) => depth(block) > 0.1);
+  return ahead.length ? ahead.reduce((near, block) => (depth(block) < depth(near) ? block : near)) : undefined;
 }
 
 /** The chosen block, if one is chosen. */

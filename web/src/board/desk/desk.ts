@@ -27,11 +27,15 @@ interface Desk {
   readonly raising: Raising | null;
   /** Where a foot would be drawn to. */
   readonly foot: Foot | null;
+  /** Where the third point is being led while the other two stay, mm. */
+  readonly third: Vec2 | null;
+  /** The place a finding speaks of, mm. */
+  readonly place: Vec2 | null;
 }
 
 /** How the desk is looked at, and what the hand is doing on it. Nothing of it is part of the document. */
 export const useDesk = create<Desk>(() => ({
-  size: { width: 0, height: 0 }, camera: { scale: 2, x: 0, y: 0 }, framing: "sheet", tag: null, pointer: null, raising: null, foot: null,
+  size: { width: 0, height: 0 }, camera: { scale: 2, x: 0, y: 0 }, framing: "sheet", tag: null, pointer: null, raising: null, foot: null, third: null, place: null,
 }));
 const { getState: get, setState: set } = useDesk;
 

@@ -1,37 +1,94 @@
-import { movePin, pinsOf } from "@zanvo/core/vanishing";
-import { NumberField } from "../../ui";
-import { edit, onShot, useBoard, useShot } from "../board";
+import { middle } from "@zanvo/core/geometry";
+import { holding, nearCorner } from "@zanvo/core/construct";
+import type { Orientation, Shot } from "@zanvo/core/scene";
+import { levelled, pitched, viewOf } from "@zanvo/core/shot";
+import { movePin, pinsOf, type Keep, type Pin } from "@zanvo/core/vanishing";
+import { blockCorner } from "@zanvo/core/world";
+import { Choice, NumberField, say } from "../../ui";
+import { edit, go, onShot, useBoard, useShot } from "../board";
 import { PinHead } from "../desk/PinHandles";
+import { nearestBlock } from "../desk/blocks";
+import { SituationFields } from "./SituationFields";
+import { ViewFields } from "./ViewFields";
 
-/** Left and right pin, by their distance from the centre of vision or beyond the sheet's edge. */
+const KEEPS: Readonly<Record<Keep, string>> = { lens: "Lens", pins: "Other pins", centre: "Centre" };
+const TELLS: Readonly<Record<Keep, string>> = {
+  lens: "The view turns; lens and centre of vision stay.",
+  pins: "The other pins stay; lens and centre of vision follow.",
+  centre: "Centre of vision and one other pin stay; the lens follows.",
+};
+
+/** Left or right pin, by its distance from the centre of vision or beyond the sheet's edge. */
+function LevelPin({ pin, main, shot, keep }: { readonly pin: Pin; readonly main: Orientation; readonly shot: Shot; readonly keep: Keep }) {
+  const { centre } = shot.lens;
+  const { at } = pin.point;
+  const sign = pin.role === "left" ? -1 : 1;
+  const edge = pin.role === "left" ? 0 : shot.sheet.width;
+  const put = (x: number) => edit(onShot((before) => movePin(main, before, pin.role, [x, at![1]], keep)), `pin ${pin.id}`);
+  return (
+    <section aria-label={`${pin.role} point`} className="space-y-1.5">
+      <h3 className="flex items-center gap-1.5 font-medium"><PinHead role={pin.role} />{pin.role === "left" ? "Left point" : "Right point"}</h3>
+      {at ? (
+        <>
+          <NumberField label="From the centre" unit="mm" value={sign * (at[0] - centre.x)} min={-1e6} max={1e6} onChange={(far) => put(centre.x + sign * far)} />
+          <NumberField label="Beyond the edge" unit="mm" value={sign * (at[0] - edge)} min={-1e6} max={1e6} onChange={(far) => put(edge + sign * far)} />
+        </>
+      ) : <p className="text-pencil">These lines run parallel to the picture: they have no point.</p>}
+    </section>
+  );
+}
+
+/** Uprights parallel or converging; where they converge, the third point by its place. */
+function ThirdPin({ pin, main, shot, keep }: { readonly pin: Pin; readonly main: Orientation; readonly shot: Shot; readonly keep: Keep }) {
+  const elements = useBoard((board) => board.scene.elements);
+  const selected = useBoard((board) => board.selected);
+  const { at } = pin.point;
+  const change = (how: "parallel" | "converging") => {
+    try {
+      edit(onShot((before) => {
+        const after = how === "parallel" ? levelled(before) : pitched(before, middle(before.frame)[1]);
+        const block = elements.find((one) => one.id === selected) ?? nearestBlock(elements, before);
+        return block ? holding(before, after, blockCorner(block, ...nearCorner(block, viewOf(before).eye))) : after;
+      }));
+    } catch (wrong) {
+      say((wrong as Error).message);
+    }
+  };
+  const put = (x: number, y: number) => edit(onShot((before) => movePin(main, before, "upright", [x, y], keep)), "pin upright");
+  return (
+    <section aria-label="third point" className="space-y-1.5">
+      <h3 className="flex items-center gap-1.5 font-medium"><PinHead role="upright" />Uprights</h3>
+      <Choice label="Uprights" value={shot.gaze.pitch === 0 ? "parallel" : "converging"} options={{ parallel: "Parallel", converging: "Converging" }} onChange={change} />
+      {at && (
+        <>
+          <NumberField label="From the left" unit="mm" value={at[0]} min={-1e6} max={1e6} onChange={(x) => put(x, at[1])} />
+          <NumberField label="From the top" unit="mm" value={at[1]} min={-1e6} max={1e6} onChange={(y) => put(at[0], y)} />
+        </>
+      )}
+    </section>
+  );
+}
+
+/** Where the points are, what stays while one moves, and the view behind them. */
 export function PointsPanel() {
   const orientations = useBoard((board) => board.scene.orientations);
+  const keep = useBoard((board) => board.keep);
   const shot = useShot();
   const [main] = orientations;
-  const { centre } = shot.lens;
   if (!main) return <p className="text-pencil">This scene has no directions, and so no points.</p>;
   return (
     <div className="space-y-3">
+      <SituationFields main={main} />
+      <section className="space-y-1 border-t border-hair pt-2">
+        <h3 className="font-medium">A moving pin keeps</h3>
+        <Choice label="A moving pin keeps" value={keep} options={KEEPS} onChange={(next) => go({ keep: next })} />
+        <p className="text-pencil">{TELLS[keep]}</p>
+      </section>
       {pinsOf([main], shot).map((pin) => {
-        const hand = pin.role;
-        if (hand === "upright") return null;
-        const { at } = pin.point;
-        const sign = hand === "left" ? -1 : 1;
-        const edge = hand === "left" ? 0 : shot.sheet.width;
-        const put = (x: number) => edit(onShot((before) => movePin(main, before, hand, [x, at![1]])), `pin ${pin.id}`);
-        return (
-          <section key={pin.id} aria-label={`${hand} point`} className="space-y-1.5">
-            <h3 className="flex items-center gap-1.5 font-medium"><PinHead role={hand} />{hand === "left" ? "Left point" : "Right point"}</h3>
-            {at ? (
-              <>
-                <NumberField label="From the centre" unit="mm" value={sign * (at[0] - centre.x)} min={0} max={1e6} onChange={(far) => put(centre.x + sign * far)} />
-                <NumberField label="Beyond the edge" unit="mm" value={sign * (at[0] - edge)} min={-1e6} max={1e6} onChange={(far) => put(edge + sign * far)} />
-              </>
-            ) : <p className="text-pencil">These lines run parallel to the picture: they have no point.</p>}
-          </section>
-        );
+        const Fields = pin.role === "upright" ? ThirdPin : LevelPin;
+        return <Fields key={pin.id} pin={pin} main={main} shot={shot} keep={keep} />;
       })}
-      <p className="text-pencil">Drag the pins along the horizon. Close together they give violent corners, far apart calm ones.</p>
+      <ViewFields shot={shot} />
     </div>
   );
 }

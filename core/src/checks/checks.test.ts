@@ -1,0 +1,72 @@
+import fc from "fast-check";
+import { newScene, type Shot } from "../scene";
+import { withFieldOfView } from "../shot";
+import { anyShot, shotWith } from "../testing";
+import { findings } from ".";
+
+const scene = newScene("Test");
+const of = (shot: Shot, id: string) => findings(scene, shot).find((finding) => finding.id === id);
+/** A calm view with nothing to be said about it. */
+const calm = shotWith({ distance: 600, gaze: { heading: -10 } });
+const quiet: Shot = { ...calm, bundles: scene.orientations.flatMap(({ id }) => ["left", "right"].map((hand) => ({ pin: `${id}-${hand}`, spacing: 20, strength: 0.5 }))) };
+
+describe("findings", () => {
+  it("say nothing about a calm view", () => {
+    expect(findings(scene, quiet)).toEqual([]);
+  });
+
+  it("measure how far the farthest corner lies off the gaze, and step back from it", () => {
+    // Corners are hypot(195, 133.5) = 236.3 mm from C: atan(236.3 / 200) = 49.8 degrees, drawn 1 / cos = 1.55 times too long.
+    const found = of({ ...quiet, lens: { ...quiet.lens, distance: 200 } }, "wide-view")!;
+    expect(found).toMatchObject({ severity: "warning", value: 49.8, unit: "°" });
+    expect(found.message).toContain("1.55 times");
+    expect(of(found.mend!.shot, "wide-view")).toMatchObject({ severity: "note", value: 45 });
+    expect(of(of(found.mend!.shot, "wide-view")!.mend!.shot, "wide-view")).toBeUndefined();
+  });
+
+  it("notice pins that crowd, and a pin inside the panel", () => {
+    const tight = withFieldOfView(quiet, 120);
+    expect(of(tight, "crowding-main")).toMatchObject({ severity: "warning", unit: "mm" });
+    expect(of(of(tight, "crowding-main")!.mend!.shot, "crowding-main")).toBeUndefined();
+    const inside = shotWith({ distance: 300, gaze: { heading: 15 } });
+    const found = of(inside, "inside-main-right")!;
+    expect(found).toMatchObject({ severity: "note", where: "Main streets, right" });
+    expect(of(found.mend!.shot, "inside-main-right")).toBeUndefined();
+    // Facing a wall, the one point belongs where it is.
+    expect(findings(scene, shotWith({ gaze: { heading: 35 } })).filter(({ id }) => id.startsWith("inside"))).toEqual([]);
+  });
+
+  it("miss a third point where one looks far up or down", () => {
+    const high: Shot = { ...quiet, lens: { ...quiet.lens, centre: { x: 210, y: -30 } } };
+    expect(of(high, "missing-third")).toMatchObject({ severity: "warning", value: 45, unit: "mm" });
+    expect(of(of(high, "missing-third")!.mend!.shot, "missing-third")).toBeUndefined();
+    expect(of({ ...high, lens: { ...high.lens, distance: 100 } }, "missing-third")!.mend).toBeUndefined();
+  });
+
+  it("take a small roll for a slip and a large one for a choice", () => {
+    const rolled = (roll: number): Shot => ({ ...quiet, gaze: { ...quiet.gaze, roll } });
+    // 420 tan 2 degrees = 14.7 mm.
+    expect(of(rolled(2), "horizon-tilted")).toMatchObject({ value: 14.7, unit: "mm" });
+    expect(of(of(rolled(2), "horizon-tilted")!.mend!.shot, "horizon-tilted")).toBeUndefined();
+    expect(of(rolled(12), "horizon-tilted")).toBeUndefined();
+  });
+
+  it("say where lines are thinned, and which pin is out of reach", () => {
+    expect(of(shotWith({ gaze: { heading: 15 } }), "clotting-main-right")).toMatchObject({ severity: "note", unit: "mm" });
+    const far = of({ ...quiet, gaze: { ...quiet.gaze, heading: -37 } }, "out-of-reach-main-right")!;
+    expect(far).toMatchObject({ severity: "note", unit: "m" });
+    expect(of(far.mend!.shot, "out-of-reach-main-right")).toBeUndefined();
+  });
+
+  it("are finite, ordered, and mended into shots that can be drawn, for any view", () => {
+    const order = ["error", "warning", "note"];
+    fc.assert(fc.property(anyShot, (shot) => {
+      const found = findings(scene, shot);
+      expect(found.map(({ severity }) => order.indexOf(severity))).toEqual(found.map(({ severity }) => order.indexOf(severity)).sort((a, b) => a - b));
+      for (const { value, at, mend } of found) {
+        expect([value, ...(at ?? []), mend?.shot.lens.distance ?? 1].every(Number.isFinite)).toBe(true);
+        expect(mend?.shot.lens.distance ?? 1).toBeGreaterThan(0);
+      }
+    }));
+  });
+});

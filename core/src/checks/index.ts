@@ -1,0 +1,23 @@
+import type { Scene, Shot } from "../scene";
+import { viewOf } from "../shot";
+import { pinsOf } from "../vanishing";
+import { clotting } from "./clotting";
+import { crowding } from "./crowding";
+import type { Check, Finding } from "./finding";
+import { outOfReach } from "./reach";
+import { missingThird } from "./third";
+import { tilted } from "./tilted";
+import { wide } from "./wide";
+
+export type { Finding } from "./finding";
+
+/** Every check. A new finding is one file and one line here. */
+const CHECKS: readonly Check[] = [wide, crowding, missingThird, tilted, clotting, outOfReach];
+
+const ORDER = { error: 0, warning: 1, note: 2 } as const;
+
+/** All that is to be said about a shot, the most serious first. */
+export function findings(scene: Scene, shot: Shot): Finding[] {
+  const looked = { scene, shot, view: viewOf(shot), pins: pinsOf(scene.orientations, shot) };
+  return CHECKS.flatMap((check) => check(looked)).sort((a, b) => ORDER[a.severity] - ORDER[b.severity]);
+}

@@ -1,0 +1,106 @@
+import { expect, test, type Page } from "@playwright/test";
+import { dragHandle, lay, saved, slip, type } from "./table";
+
+const setUp = async (page: Page, situation: string, convergence: string) => {
+  await page.getByLabel("Situation", { exact: true }).selectOption(situation);
+  await page.getByRole("radio", { name: convergence }).click();
+  await page.getByRole("button", { name: "Set it up" }).click();
+};
+const third = (page: Page) => page.getByRole("button", { name: /^third vanishing point/ });
+
+test("a view is started from a situation or a habit, and is a real view", async ({ page }) => {
+  const id = await lay(page);
+  await setUp(page, "wall", "Normal");
+  await expect(slip(page, "Main streets, left")).toHaveText("210 mm in from the left, 148.5 mm from the top");
+  await expect(slip(page, "Main streets, right")).toHaveText("none: drawn level, parallel");
+  await expect(slip(page, "Field of view")).toHaveText("50° across the panel");
+  await setUp(page, "up", "Strong");
+  await expect(slip(page, "Uprights")).toHaveText(/above the sheet/);
+  await setUp(page, "tilted", "Calm");
+  expect((await saved(page, id)).shots[0].gaze.roll).toBe(12);
+  await page.getByRole("button", { name: "Points on the paper’s edge" }).click();
+  await expect(slip(page, "Main streets, right")).toHaveText("0 mm in from the right, 161.9 mm from the top");
+  await page.getByRole("button", { name: "Undo" }).click();
+  expect((await saved(page, id)).shots[0].gaze.roll).toBe(12);
+});
+
+test("a moving pin keeps what is chosen", async ({ page }) => {
+  const id = await lay(page);
+  const left = page.getByRole("region", { name: "left point" });
+  const lens = async () => (await saved(page, id)).shots[0].lens;
+  await page.getByRole("radio", { name: "Lens" }).click();
+  await type(page, "Beyond the edge", "500", left);
+  expect(await lens()).toMatchObject({ distance: 300, centre: { x: 210 } });
+  await page.getByRole("radio", { name: "Other pins" }).click();
+  const right = await slip(page, "Main streets, right").textContent();
+  await type(page, "Beyond the edge", "900", left);
+  await expect(slip(page, "Main streets, right")).toHaveText(right!);
+  expect((await lens()).centre.x).not.toBeCloseTo(210, 0);
+  await page.reload();
+  await expect(page.getByRole("radio", { name: "Other pins" })).toBeChecked();
+});
+
+test("the third point is dragged, snaps plumb, and where it cannot be the nearest place is offered", async ({ page }) => {
+  const id = await lay(page);
+  await setUp(page, "down", "Normal");
+  await page.getByRole("radio", { name: "Other pins" }).click();
+  await page.keyboard.press("d");
+  await dragHandle(page, third(page), 60, -40);
+  const off = (await saved(page, id)).shots[0];
+  expect(off.lens.centre.x).toBeGreaterThan(230);
+  expect(off.gaze.roll).toBeCloseTo(0, 6);
+  const scale = ((await third(page).boundingBox())!.x + 12 - ((await page.getByRole("button", { name: /^left vanishing/ }).boundingBox())!.x + 12)) /
+    (off.lens.centre.x + Number.parseFloat((await slip(page, "Main streets, left").textContent())!));
+  await dragHandle(page, third(page), (210 - off.lens.centre.x) * scale + 1, 0);
+  expect((await saved(page, id)).shots[0].lens.centre.x).toBeCloseTo(210, 6);
+
+  await dragHandle(page, third(page), 0, -360, false);
+  await expect(page.getByRole("status").filter({ hasText: "not acute" })).toBeVisible();
+  await page.mouse.up();
+  await page.getByRole("button", { name: /^Take the nearest that works/ }).click();
+  const { lens, gaze } = (await saved(page, id)).shots[0];
+  expect(lens.distance).toBeGreaterThan(0);
+  expect(gaze.pitch).toBeLessThan(-60);
+});
+
+test("uprights are switched between parallel and converging, the near corner staying where it is", async ({ page }) => {
+  const id = await lay(page, (scene) => {
+    scene.elements.push({ id: "house", kind: "block", name: "Net loft", origin: { x: 0, y: 20, z: 0 }, heading: -55, length: 6, width: 6, height: 9 });
+  });
+  await setUp(page, "down", "Normal");
+  await page.getByRole("button", { name: "Masses" }).click();
+  await page.getByRole("button", { name: "Points", exact: true }).click();
+  const foot = async () => {
+    const shot = (await saved(page, id)).shots[0];
+    const { viewOf, project } = await import("@zanvo/core/shot");
+    return project(viewOf(shot), [0, 20, 0])!;
+  };
+  const before = await foot();
+  await page.getByRole("radio", { name: "Parallel" }).click();
+  const level = await foot();
+  expect((await saved(page, id)).shots[0].gaze.pitch).toBe(0);
+  expect(level[0]).toBeCloseTo(before[0], 6);
+  expect(level[1]).toBeCloseTo(before[1], 6);
+  await expect(slip(page, "Uprights")).toHaveText("none: drawn upright, parallel");
+  await expect(third(page)).toHaveCount(0);
+});
+
+test("the view is typed in an artist's numbers, each both ways", async ({ page }) => {
+  const id = await lay(page);
+  const view = page.getByRole("region", { name: "View" });
+  await type(page, "Full-frame lens", "35mm", view);
+  // A panel of 390 mm and a frame of 36 mm: 35 / 36 * 390 = 379.2 mm.
+  await expect(slip(page, "Picture distance")).toHaveText("379.2 mm");
+  await type(page, "Across the panel", "90°", view);
+  await expect(slip(page, "Picture distance")).toHaveText("195 mm");
+  await expect(slip(page, "Full-frame lens")).toHaveText("18 mm");
+  await type(page, "Look up", "-20", view);
+  await expect(slip(page, "Looking down")).toHaveText("20°");
+  await type(page, "Roll", "5", view);
+  await type(page, "Heading", "3 m", view);
+  await expect(view.getByRole("alert")).toHaveText("“3 m” is not an angle in degrees.");
+  expect((await saved(page, id)).shots[0].gaze).toEqual({ heading: 0, pitch: -20, roll: 5 });
+  await page.getByRole("button", { name: "Eye level" }).click();
+  await type(page, "Eye height", "5' 7\"");
+  await expect(slip(page, "Eye height")).toHaveText("1.70 m");
+});

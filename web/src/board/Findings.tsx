@@ -1,0 +1,39 @@
+import { useMemo } from "react";
+import { findings } from "@zanvo/core/checks";
+import { Button } from "../ui";
+import { edit, onShot, useBoard, useShot } from "./board";
+import { useDesk } from "./desk/desk";
+
+const MARKS = { error: "!!", warning: "!", note: "·" } as const;
+
+/** What a second pair of eyes would say of this shot, the most serious first; hovered, each shows its place. */
+export function Findings() {
+  const scene = useBoard((board) => board.scene);
+  const shot = useShot();
+  const found = useMemo(() => findings(scene, shot), [scene, shot]);
+  const point = (at: (typeof found)[number]["at"]) => useDesk.setState({ place: at });
+  return (
+    <section aria-label="Findings" className="max-h-[38%] shrink-0 overflow-y-auto border-t border-hair px-3 py-2">
+      <h2 className="text-[11px] font-semibold uppercase tracking-wide text-pencil">Findings</h2>
+      {found.length === 0 && <p className="text-pencil">Nothing to point out.</p>}
+      <ul>
+        {found.map(({ id, severity, where, at, message, mend }) => (
+          <li
+            key={id}
+            className="flex gap-1.5 py-1"
+            onPointerEnter={() => point(at)}
+            onPointerLeave={() => point(null)}
+            onFocus={() => point(at)}
+            onBlur={() => point(null)}
+          >
+            <span aria-label={severity} role="img" className={`measure w-3 shrink-0 text-center font-semibold ${severity === "note" ? "text-pencil" : "text-accent"}`}>{MARKS[severity]}</span>
+            <div className="min-w-0">
+              <p className="leading-snug"><span className="font-medium">{where}.</span> {message}</p>
+              {mend && <Button className="mt-1 w-full !whitespace-normal" onClick={() => { point(null); edit(onShot(() => mend.shot)); }}>{mend.label}</Button>}
+            </div>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
