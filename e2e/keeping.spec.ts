@@ -18,8 +18,15 @@ test("it is saved by itself; undo, redo and reload return to the same place", as
   await expect(slip(page, "Eye height")).toHaveText("3.00 m");
   await saved(page, id);
 
+  const end = page.getByRole("button", { name: /^horizon, right end/ });
+  await page.mouse.move(600, 300);
+  await page.mouse.wheel(0, 120);
+  await page.mouse.wheel(0, 120);
+  await expect.poll(async () => (await end.boundingBox())!.x).toBeLessThan(960);
+  const looked = await end.boundingBox();
   await page.reload();
   await expect(page.getByRole("region", { name: "Eye level tools" })).toBeVisible();
+  await expect.poll(() => end.boundingBox()).toEqual(looked);
   await expect(slip(page, "Eye height")).toHaveText("3.00 m");
   // Undo reaches back past the reload.
   await page.getByRole("button", { name: "Undo" }).click();

@@ -2,6 +2,8 @@ import { expect, test, type Page } from "@playwright/test";
 import { dragHandle, lay, saved, slip, type } from "./table";
 
 const setUp = async (page: Page, situation: string, convergence: string) => {
+  const fold = page.getByText("Start from a situation");
+  if (!(await page.getByLabel("Situation", { exact: true }).isVisible())) await fold.click();
   await page.getByLabel("Situation", { exact: true }).selectOption(situation);
   await page.getByRole("radio", { name: convergence }).click();
   await page.getByRole("button", { name: "Set it up" }).click();
@@ -87,7 +89,8 @@ test("uprights are switched between parallel and converging, the near corner sta
 
 test("the view is typed in an artist's numbers, each both ways", async ({ page }) => {
   const id = await lay(page);
-  const view = page.getByRole("region", { name: "View" });
+  await page.getByText("View in numbers").click();
+  const view = page.getByRole("group").filter({ hasText: "View in numbers" });
   await type(page, "Full-frame lens", "35mm", view);
   // A panel of 390 mm and a frame of 36 mm: 35 / 36 * 390 = 379.2 mm.
   await expect(slip(page, "Picture distance")).toHaveText("379.2 mm");

@@ -167,6 +167,28 @@ test("bundles have their own strength and spacing, in the picture and on paper",
   expect(await lines()).toBeGreaterThan(0);
 });
 
+test("true squares are laid out on the ground, with heavier lines, and the cone of vision is drawn", async ({ page }) => {
+  const id = await lay(page);
+  const svg = async () => (await page.request.get(`/api/scenes/${id}/exports/s1.svg`)).text();
+  await page.getByLabel("Cone of vision").check();
+  await page.getByRole("button", { name: "Grid", exact: true }).click();
+  await page.getByRole("button", { name: "Lay out squares" }).click();
+  const squares = page.getByRole("region", { name: "Squares 1" });
+  await type(page, "A line every", "6 ft", squares);
+  await type(page, "Heavier, of lines", "4", squares);
+  expect((await saved(page, id)).shots[0].measured).toMatchObject([{ plane: "level", every: expect.closeTo(1.8288, 9), heavy: 4 }]);
+  for (const layer of ["measured-1", "heavy-1", "cone"]) expect(await svg()).toContain(`<g id="${layer}"`);
+  await squares.getByLabel("Plane").selectOption("left");
+  await type(page, "Across from the eye", "6", squares);
+  expect((await saved(page, id)).shots[0].measured).toMatchObject([{ plane: "left", at: 6 }]);
+  await page.mouse.move(...(await onSheet(page, 210 + 300, 148.5)));
+  await page.mouse.move(...(await onSheet(page, 310, 148.5)));
+  // 100 mm off C at 300 mm: atan(1/3) = 18.4 degrees, 1 / cos^2 = 1.11, 1 / cos = 1.05.
+  await expect(page.getByText(/^18\.\d° off the gaze · stretched 1\.11 outward, 1\.05 across$/)).toBeVisible();
+  await page.getByRole("button", { name: "Remove squares 1" }).click();
+  expect((await saved(page, id)).shots[0].measured).toEqual([]);
+});
+
 test("the sheet has at least 60 % of the window, and the first load stays small", async ({ page }) => {
   const loads: number[] = [];
   page.on("response", (answer) => {

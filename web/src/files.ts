@@ -1,6 +1,3 @@
-/** A file name made of a title. */
-export const fileName = (title: string): string => title.replace(/[^\p{L}\p{N}]+/gu, "-").replace(/^-|-$/g, "").slice(0, 80) || "scene";
-
 /** Hands a file to the person, as a download. */
 export function download(content: Blob, name: string): void {
   const link = document.createElement("a");

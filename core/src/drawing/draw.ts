@@ -1,6 +1,6 @@
-import { corners, sub, type Rect, type Vec2, type Vec3 } from "../geometry";
-import { bundle } from "../grid";
-import { bundleOf, showOf, type Scene, type Shot, type Show } from "../scene";
+import { clipToRect, corners, sub, type Rect, type Vec2, type Vec3 } from "../geometry";
+import { bundle, circleLines, coneRadius, CONES, measuredGrid } from "../grid";
+import { bundleOf, showOf, type Orientation, type Scene, type Shot, type Show } from "../scene";
 import { clipToSight, project, sightPlanes, viewOf, type View } from "../shot";
 import { footOn, horizon, lineFrame, lineIn, pinsOf, type Line, type Pin } from "../vanishing";
 import { CREASE, HIDDEN, OUTLINE, type Seen, type Sight } from "../visibility";
@@ -43,6 +43,38 @@ export function bundleLayers(shot: Shot, pins: readonly Pin[], view: View): Laye
   });
 }
 
+/** Measured planes, each with its light and its heavy lines, in the directions of the first orientation. */
+export function measuredLayers([main]: readonly Orientation[], shot: Shot, view: View): Layer[] {
+  const { bundles } = showOf(shot);
+  return (shot.measured ?? []).flatMap((plane, i) => {
+    const opacity = plane.strength * bundles;
+    if (!main || opacity === 0) return [];
+    const { lines, numbers } = measuredGrid(view, main.heading, shot.gaze.heading, plane);
+    const layer = (kind: "measured" | "heavy"): Layer => {
+      const of = [...numbers.keys()].filter((n) => (numbers[n] % plane.heavy === 0) === (kind === "heavy"));
+      const name = `Squares of ${plane.every} m, ${plane.plane}${kind === "heavy" ? `, every ${plane.heavy}` : ""}`;
+      return { id: `${kind}-${i + 1}`, name, style: { ...STYLES[kind], opacity }, lines: Float64Array.from(of.flatMap((n) => [...lines.subarray(4 * n, 4 * n + 4)])) };
+    };
+    return [layer("measured"), layer("heavy")];
+  });
+}
+
+/** The circles of 30, 60 and 90 degrees about the centre of vision, cut at the sheet. */
+export function coneLayer(shot: Shot, view: View): Layer {
+  const { cone } = showOf(shot);
+  const sheet = { x: 0, y: 0, width: shot.sheet.width, height: shot.sheet.height };
+  const lines: number[] = [];
+  for (const angle of cone > 0 ? CONES : []) {
+    const circle = circleLines(view.centre, coneRadius(view.distance, angle));
+    for (let i = 0; i < circle.length; i += 4) {
+      const [x, y, dx, dy] = [circle[i], circle[i + 1], circle[i + 2] - circle[i], circle[i + 3] - circle[i + 1]];
+      const range = clipToRect([x, y], [dx, dy], sheet, [0, 1]);
+      if (range) for (const t of range) lines.push(x + t * dx, y + t * dy);
+    }
+  }
+  return { id: "cone", name: "Cone of vision: 30, 60, 90 degrees", style: { ...STYLES.cone, opacity: cone }, lines: Float64Array.from(lines) };
+}
+
 /** A point that one line of the bundle must pass: on the horizon, away from the pin, for level sets. */
 function anchor(pin: Pin, line: Line | null, view: View): Vec2 {
   if (pin.role === "upright" || !line) return view.centre;
@@ -82,7 +114,7 @@ function pushLine(lines: number[], view: View, planes: readonly Vec3[], a: Vec3,
 }
 
 /** Layers of the buildings: hidden lines, creases, outlines. A kind that is not shown is not worked out. */
-export function buildingLayers(view: View, seen: Seen, show: Show): Layer[] {
+export function buildingLayers(view: View, seen: Seen, show: Required<Show>): Layer[] {
   const layer = (id: string, name: string, style: Style, sight: Sight, strength: number): Layer => ({
     id, name, style: { ...style, opacity: strength }, lines: strength > 0 ? stretchLines(view, seen, sight) : new Float64Array(),
   });
@@ -114,6 +146,8 @@ export function draw(scene: Scene, shot: Shot, seen: Seen): Drawing {
   const layers = [
     live,
     ...bundleLayers(shot, pinsOf(scene.orientations, shot), view),
+    ...measuredLayers(scene.orientations, shot, view),
+    coneLayer(shot, view),
     eyeLevel,
     ...buildingLayers(view, seen, showOf(shot)),
     frame,

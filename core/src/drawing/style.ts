@@ -21,6 +21,9 @@ export const SETS: Readonly<Record<Role, { readonly stroke: string; readonly das
 export const STYLES = {
   live: { stroke: "#7d8f98", width: 0.18, dash: [3, 2], opacity: 1 },
   bundle: { stroke: GRAPHITE, width: 0.13, dash: [], opacity: 1 },
+  measured: { stroke: "#5b6b57", width: 0.13, dash: [], opacity: 1 },
+  heavy: { stroke: "#5b6b57", width: 0.4, dash: [], opacity: 1 },
+  cone: { stroke: "#8a5a2b", width: 0.2, dash: [6, 1.5, 1.2, 1.5], opacity: 1 },
   horizon: { stroke: "#46616f", width: 0.25, dash: [], opacity: 1 },
   hidden: { stroke: GRAPHITE, width: 0.15, dash: [1, 0.9], opacity: 1 },
   crease: { stroke: GRAPHITE, width: 0.3, dash: [], opacity: 1 },

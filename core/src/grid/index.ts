@@ -1,1 +1,3 @@
 export * from "./bundle";
+export * from "./cone";
+export * from "./measured";

@@ -2,12 +2,12 @@ import { BadInput } from "../problem";
 import { frameOn, PAPERS, sheetOf } from "./papers";
 import { FORMAT, VERSION, type Bundle, type Scene, type Sheet, type Shot, type Show } from "./schema";
 
-export const DEFAULT_SHOW: Show = { live: 0.6, frame: 1, horizon: 1, bundles: 1, buildings: 1, hidden: 0 };
+export const DEFAULT_SHOW: Required<Show> = { live: 0.6, frame: 1, horizon: 1, bundles: 1, buildings: 1, hidden: 0, cone: 0 };
 export const DEFAULT_BUNDLE: Omit<Bundle, "pin"> = { spacing: 12, strength: 0.5 };
 /** Strength of hidden lines once they are switched on. */
 export const FAINT = 0.35;
 
-export const showOf = (shot: Shot): Show => shot.show ?? DEFAULT_SHOW;
+export const showOf = (shot: Shot): Required<Show> => ({ ...DEFAULT_SHOW, ...shot.show });
 
 /** The bundle of one pin, as set or by default. */
 export const bundleOf = (shot: Shot, pin: string): Bundle =>

@@ -1,3 +1,4 @@
 export * from "./defaults";
+export * from "./names";
 export * from "./papers";
 export * from "./schema";

@@ -30,9 +30,20 @@ const ElementSchema = Type.Unsafe<Element>({
   oneOf: Object.values(KINDS).map((kind) => kind.schema),
 });
 
+/** A plane measured out in squares of `every` metres, every `heavy`th line heavier. */
+const MeasuredSchema = strict({
+  plane: Type.Unsafe<"level" | "left" | "right">({ type: "string", enum: ["level", "left", "right"] }),
+  at: Metres,
+  every: Type.Number({ minimum: 0.01, maximum: 1e4 }),
+  heavy: Type.Integer({ minimum: 1, maximum: 1000 }),
+  strength: Strength,
+});
+
 /** How strongly each kind of line is shown; 0 leaves it out. */
 const ShowSchema = strict({
   live: Strength, frame: Strength, horizon: Strength, bundles: Strength, buildings: Strength, hidden: Strength,
+  /** Circles of the cone of vision. */
+  cone: Type.Optional(Strength),
 });
 
 const ShotSchema = strict({
@@ -55,6 +66,7 @@ const ShotSchema = strict({
   }),
   lens: LensSchema,
   bundles: Type.Optional(Type.Array(BundleSchema, { maxItems: 200 })),
+  measured: Type.Optional(Type.Array(MeasuredSchema, { maxItems: 50 })),
   show: Type.Optional(ShowSchema),
 });
 
@@ -75,4 +87,5 @@ export type Shot = Static<typeof ShotSchema>;
 export type Sheet = Shot["sheet"];
 export type Orientation = Static<typeof OrientationSchema>;
 export type Bundle = Static<typeof BundleSchema>;
+export type Measured = Static<typeof MeasuredSchema>;
 export type Show = Static<typeof ShowSchema>;

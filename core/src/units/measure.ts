@@ -5,8 +5,8 @@ const LENGTHS: Readonly<Record<string, number>> = {
 };
 const ANGLES: Readonly<Record<string, number>> = { "°": 1, deg: 1, degrees: 1 };
 
-/** The unit a field shows its measure in. */
-export type Unit = "mm" | "m" | "°" | "dpi";
+/** The unit a field shows its measure in; nothing for a bare number. */
+export type Unit = "mm" | "m" | "°" | "dpi" | "";
 
 const PART = /^\s*(\d+\s+\d+\/\d+|\d+\/\d+|\d*[.,]?\d+|\d+[.,])\s*(°|[a-z]+|["'″′”’])?/i;
 
@@ -24,9 +24,9 @@ function amount(text: string): number {
  * @throws Error with a sentence when it is no such measure
  */
 export function readMeasure(text: string, unit: Unit): number {
-  const units = unit === "°" ? ANGLES : unit === "dpi" ? { dpi: 1 } : LENGTHS;
+  const units: Readonly<Record<string, number>> = unit === "°" ? ANGLES : unit === "dpi" ? { dpi: 1 } : unit === "" ? { "": 1 } : LENGTHS;
   const own = units[unit];
-  const kind = unit === "°" ? "an angle in degrees" : unit === "dpi" ? "a number of dpi" : `a length in ${unit}`;
+  const kind = unit === "°" ? "an angle in degrees" : unit === "dpi" ? "a number of dpi" : unit === "" ? "a number" : `a length in ${unit}`;
   const [, sign, body] = /^\s*([-−+]?)(.*)$/s.exec(text) ?? [];
   let [rest, total, parts] = [body.trim(), 0, 0];
   while (rest) {

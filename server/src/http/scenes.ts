@@ -1,6 +1,7 @@
 import { readScene } from "@zanvo/core/document";
 import { drawShot, toSvg } from "@zanvo/core/drawing";
 import { BadInput } from "@zanvo/core/problem";
+import { fileName } from "@zanvo/core/scene";
 import { toPng } from "@zanvo/raster";
 import { Router, text, type Request, type Response } from "express";
 import type { Expected, Store, Stored } from "../store";
@@ -30,9 +31,6 @@ function send(res: Response, stored: Stored, status = 200): void {
   const { scene, ...card } = stored;
   res.status(status).set("ETag", `"${card.revision}"`).set("X-Saved-At", card.savedAt).json(scene);
 }
-
-/** A file name made of a title: letters, digits and hyphens of any script. */
-export const fileName = (title: string): string => title.normalize("NFC").replace(/[^\p{L}\p{N}]+/gu, "-").replace(/^-|-$/g, "").slice(0, 80) || "scene";
 
 /** `/api/scenes`: the shelf, its documents, their versions and their exports. */
 export function scenes(store: Store): Router {

@@ -6,12 +6,13 @@ import { Button, Modal } from "../ui";
 import { useBoard } from "./board";
 import { Conflict } from "./Conflict";
 import { Desk } from "./desk/Desk";
-import { frame, setRaising } from "./desk/desk";
+import { setRaising } from "./desk/desk";
 import { Findings } from "./Findings";
 import { KEYS, useKeys } from "./keys";
 import { Rail } from "./Rail";
 import { startSaving } from "./saving";
 import { Slip } from "./Slip";
+import { Strip } from "./Strip";
 import { STAGES } from "./stages";
 import { TopBar } from "./TopBar";
 import { Versions } from "./Versions";
@@ -61,7 +62,6 @@ function Board() {
       document.title = "Zanvo";
     };
   }, [title]);
-  useEffect(() => frame("sheet"), []);
   const { name, Panel } = STAGES.find((one) => one.id === stage) ?? STAGES[0];
   return (
     <div className="flex h-full flex-col">
@@ -69,7 +69,10 @@ function Board() {
       <Conflict />
       <div className="flex min-h-0 grow">
         <Rail />
-        <Desk />
+        <div className="flex min-w-0 grow flex-col">
+          <Desk />
+          <Strip />
+        </div>
         <aside className="flex w-[244px] shrink-0 flex-col border-l border-hair">
           <div className="min-h-0 grow overflow-y-auto">
             <section aria-label={`${name} tools`} className="border-b border-hair p-3">

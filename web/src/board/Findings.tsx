@@ -13,7 +13,7 @@ export function Findings() {
   const found = useMemo(() => findings(scene, shot), [scene, shot]);
   const point = (at: (typeof found)[number]["at"]) => useDesk.setState({ place: at });
   return (
-    <section aria-label="Findings" className="max-h-[38%] shrink-0 overflow-y-auto border-t border-hair px-3 py-2">
+    <section aria-label="Findings" className="max-h-[27%] shrink-0 overflow-y-auto border-t border-hair px-3 py-2">
       <h2 className="text-[11px] font-semibold uppercase tracking-wide text-pencil">Findings</h2>
       {found.length === 0 && <p className="text-pencil">Nothing to point out.</p>}
       <ul>
@@ -28,8 +28,8 @@ export function Findings() {
           >
             <span aria-label={severity} role="img" className={`measure w-3 shrink-0 text-center font-semibold ${severity === "note" ? "text-pencil" : "text-accent"}`}>{MARKS[severity]}</span>
             <div className="min-w-0">
-              <p className="leading-snug"><span className="font-medium">{where}.</span> {message}</p>
-              {mend && <Button className="mt-1 w-full !whitespace-normal" onClick={() => { point(null); edit(onShot(() => mend.shot)); }}>{mend.label}</Button>}
+              <p className="leading-snug"><span className="font-medium">{where[0].toUpperCase() + where.slice(1)}.</span> {message}</p>
+              {mend && <Button className="mt-1 h-auto min-h-7 w-full !whitespace-normal py-0.5" onClick={() => { point(null); edit(onShot(() => mend.shot)); }}>{mend.label}</Button>}
             </div>
           </li>
         ))}

@@ -23,7 +23,7 @@ interface NumberFieldProps {
 function read(text: string, unit: Unit, min: number, max: number): number | string {
   try {
     const value = readMeasure(text, unit);
-    return value < min ? `At least ${min} ${unit}.` : value > max ? `At most ${max} ${unit}.` : value;
+    return value < min ? `At least ${[min, unit].join(" ").trim()}.` : value > max ? `At most ${[max, unit].join(" ").trim()}.` : value;
   } catch (wrong) {
     return (wrong as Error).message;
   }

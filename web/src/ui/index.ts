@@ -1,5 +1,6 @@
 export * from "./Button";
 export * from "./Choice";
+export * from "./Fold";
 export * from "./Modal";
 export * from "./NumberField";
 export * from "./Strength";

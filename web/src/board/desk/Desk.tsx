@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useRef } from "react";
 import { Layer as KonvaLayer, Rect, Stage } from "react-konva";
-import { buildingLayers, bundleLayers, segmentLines, sheetLayers, stretchLines, STYLES, type Layer } from "@zanvo/core/drawing";
+import { buildingLayers, bundleLayers, coneLayer, measuredLayers, segmentLines, sheetLayers, stretchLines, STYLES, type Layer } from "@zanvo/core/drawing";
 import { showOf } from "@zanvo/core/scene";
 import { viewOf } from "@zanvo/core/shot";
 import { horizon, lineIn, pinsOf } from "@zanvo/core/vanishing";
@@ -10,14 +10,14 @@ import { useBoard, useShot } from "../board";
 import { BlockHandles } from "./BlockHandles";
 import { useChosen } from "./blocks";
 import { toWindow, wholeDesk } from "./camera";
-import { frame, setDeskElement, useDesk } from "./desk";
-import { DeskMap } from "./DeskMap";
+import { frame, setDeskElement, startLooking, useDesk } from "./desk";
 import { HorizonHandles } from "./HorizonHandles";
 import { Impossible } from "./Impossible";
 import { Lines } from "./Lines";
 import { PinHandles } from "./PinHandles";
 import { edges } from "./raise";
 import { RULER, Rulers } from "./Rulers";
+import { Stretch } from "./Stretch";
 import { useHand } from "./useHand";
 import { useSeen } from "./useSeen";
 
@@ -28,6 +28,7 @@ const mark = (id: string, lines: Float64Array, width = 0.45, dash: readonly numb
 
 /** The desk: the sheet with its drawing, the pins around it, the rulers, and the hand that works on it. */
 export function Desk() {
+  const id = useBoard((board) => board.id);
   const scene = useBoard((board) => board.scene);
   const stage = useBoard((board) => board.stage);
   const shot = useShot();
@@ -53,6 +54,7 @@ export function Desk() {
       setDeskElement(null);
     };
   }, []);
+  useEffect(() => startLooking(id), [id]);
 
   // Another sheet is fitted again, unless somebody has chosen where to look.
   const { width, height } = shot.sheet;
@@ -61,7 +63,10 @@ export function Desk() {
   }, [width, height, framing]);
 
   const view = useMemo(() => viewOf(shot), [shot]);
-  const bundles = useMemo(() => bundleLayers(shot, pinsOf(scene.orientations, shot), view), [scene.orientations, shot, view]);
+  const grids = useMemo(
+    () => [...bundleLayers(shot, pinsOf(scene.orientations, shot), view), ...measuredLayers(scene.orientations, shot, view), coneLayer(shot, view)],
+    [scene.orientations, shot, view],
+  );
   const buildings = useMemo(() => buildingLayers(view, seen, showOf(shot)), [view, seen, shot]);
   const marks = useMemo(() => {
     const layers: Layer[] = [];
@@ -86,7 +91,7 @@ export function Desk() {
   const { scale, x, y } = camera;
   const [fx, fy] = foot?.on ? toWindow(camera, foot.guide ? midOf(foot.guide) : [NaN, NaN]) : [NaN, NaN];
   return (
-    <div className="relative min-w-0 grow overflow-hidden bg-desk">
+    <div className="relative min-h-0 grow overflow-hidden bg-desk">
       <Rulers />
       <div
         ref={holder}
@@ -99,7 +104,7 @@ export function Desk() {
         <Stage width={size.width} height={size.height} listening={false} className="pointer-events-none">
           <KonvaLayer x={x} y={y} scaleX={scale} scaleY={scale} listening={false}>
             <Rect width={width} height={height} fill="#fbf9f3" shadowColor="#000" shadowOpacity={0.28} shadowBlur={10} shadowOffsetY={3} />
-            {[live, ...bundles, eyeLevel, ...buildings, panel].map((layer) => <Lines key={layer.id} layer={layer} scale={scale} />)}
+            {[live, ...grids, eyeLevel, ...buildings, panel].map((layer) => <Lines key={layer.id} layer={layer} scale={scale} />)}
           </KonvaLayer>
           <KonvaLayer x={x} y={y} scaleX={scale} scaleY={scale} listening={false}>
             {third && <Impossible />}
@@ -113,6 +118,7 @@ export function Desk() {
         {stage === "masses" && chosen && !raising && <BlockHandles block={chosen} />}
         {Number.isFinite(fx) && <span className="pointer-events-none absolute rounded bg-slip/90 px-1 text-accent" style={{ left: fx, top: fy }}>street line</span>}
         {place && <Ring at={toWindow(camera, place)} size={size} />}
+        {(stage === "eye-level" || stage === "points" || stage === "grid") && <Stretch />}
         {tag && (
           <span
             role="status"
@@ -122,7 +128,6 @@ export function Desk() {
             {tag.text}
           </span>
         )}
-        <DeskMap />
       </div>
     </div>
   );

@@ -5,8 +5,8 @@ import { useBoard, useShot } from "../board";
 import { toDesk, wholeDesk } from "./camera";
 import { toggleFraming, useDesk } from "./desk";
 
-/** The map is at most this tall, in px: it fits under a landscape sheet. */
-const TALL = 56;
+/** The map is at most this tall, in px. */
+const TALL = 40;
 
 /** A small map of the desk: where the far pins are, and what of it is in the window. Pressed, the whole desk is shown. */
 export function DeskMap() {
@@ -25,9 +25,8 @@ export function DeskMap() {
       type="button"
       aria-label="Map of the desk: show the whole desk, or the sheet again"
       title="Whole desk and back (D)"
-      className="absolute bottom-2 left-2 overflow-hidden rounded border border-hair bg-slip/90 p-1"
+      className="flex h-[50px] shrink-0 items-center rounded border border-hair p-1"
       onClick={toggleFraming}
-      onPointerDown={(event) => event.stopPropagation()}
     >
       <svg viewBox={`${x} ${y} ${width} ${height}`} style={{ width: wide, height: tall }} aria-hidden>
         <rect x={0} y={0} width={shot.sheet.width} height={shot.sheet.height} fill="#fbf9f3" stroke="#2b2a27" strokeWidth={unit} />

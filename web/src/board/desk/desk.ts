@@ -63,6 +63,20 @@ export function frame(framing: "sheet" | "desk", size = get().size): void {
   if (size.width > 0) set({ size, framing, camera: framing === "sheet" ? fit(rect, size, 8, true) : fit(rect, size, 24) });
 }
 
+/** Looks at a scene's desk as it was last looked at in this window. @returns remembers it, and ends */
+export function startLooking(id: string): () => void {
+  const key = `zanvo:camera:${id}`;
+  const kept = JSON.parse(sessionStorage.getItem(key) ?? "null") as Pick<Desk, "camera" | "framing"> | null;
+  if (kept?.framing === "free") set(kept);
+  else frame(kept?.framing ?? "sheet");
+  const leave = () => sessionStorage.setItem(key, JSON.stringify({ camera: get().camera, framing: get().framing }));
+  addEventListener("pagehide", leave);
+  return () => {
+    removeEventListener("pagehide", leave);
+    leave();
+  };
+}
+
 /** From the sheet to the whole desk, and back. */
 export const toggleFraming = (): void => frame(get().framing === "desk" ? "sheet" : "desk");
 export const look = (camera: Camera): void => set({ camera, framing: "free" });

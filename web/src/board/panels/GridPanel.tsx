@@ -3,9 +3,10 @@ import { pinsOf } from "@zanvo/core/vanishing";
 import { NumberField, Strength } from "../../ui";
 import { beginGesture, drag, edit, endGesture, onShot, useBoard, useShot } from "../board";
 import { PinHead } from "../desk/PinHandles";
+import { MeasuredFields } from "./MeasuredFields";
 
-const LINES: Readonly<Record<Exclude<keyof Show, "hidden" | "live">, string>> = {
-  bundles: "All bundles", horizon: "Horizon", frame: "Panel frame", buildings: "Buildings",
+const LINES: Readonly<Record<Exclude<keyof Show, "hidden" | "live" | "cone">, string>> = {
+  bundles: "All grids", horizon: "Horizon", frame: "Panel frame", buildings: "Buildings",
 };
 
 /** Strength and spacing of every bundle, and how strongly each kind of line is drawn. */
@@ -30,6 +31,7 @@ export function GridPanel() {
           </section>
         );
       })}
+      <MeasuredFields shot={shot} />
       <section className="space-y-0.5 border-t border-hair pt-2">
         <h3 className="font-medium">Strength of lines</h3>
         {Object.entries(LINES).map(([kind, label]) => (

@@ -1,6 +1,7 @@
 import { useRef, useState } from "react";
 import { exportPath, fetchExport } from "../../api";
-import { download, fileName } from "../../files";
+import { fileName } from "@zanvo/core/scene";
+import { download } from "../../files";
 import { Button, NumberField, say } from "../../ui";
 import { useBoard, useShot } from "../board";
 import { flush, useSaving } from "../saving";

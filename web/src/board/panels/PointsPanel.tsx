@@ -1,6 +1,6 @@
 import { middle } from "@zanvo/core/geometry";
 import { holding, nearCorner } from "@zanvo/core/construct";
-import type { Orientation, Shot } from "@zanvo/core/scene";
+import { showOf, type Orientation, type Shot } from "@zanvo/core/scene";
 import { levelled, pitched, viewOf } from "@zanvo/core/shot";
 import { movePin, pinsOf, type Keep, type Pin } from "@zanvo/core/vanishing";
 import { blockCorner } from "@zanvo/core/world";
@@ -78,16 +78,26 @@ export function PointsPanel() {
   if (!main) return <p className="text-pencil">This scene has no directions, and so no points.</p>;
   return (
     <div className="space-y-3">
-      <SituationFields main={main} />
-      <section className="space-y-1 border-t border-hair pt-2">
+      <section className="space-y-1">
         <h3 className="font-medium">A moving pin keeps</h3>
-        <Choice label="A moving pin keeps" value={keep} options={KEEPS} onChange={(next) => go({ keep: next })} />
-        <p className="text-pencil">{TELLS[keep]}</p>
+        <div title={TELLS[keep]}>
+          <Choice label="A moving pin keeps" value={keep} options={KEEPS} onChange={(next) => go({ keep: next })} />
+        </div>
       </section>
       {pinsOf([main], shot).map((pin) => {
         const Fields = pin.role === "upright" ? ThirdPin : LevelPin;
         return <Fields key={pin.id} pin={pin} main={main} shot={shot} keep={keep} />;
       })}
+      <label className="flex min-h-6 items-center gap-2">
+        <input
+          type="checkbox"
+          className="accent-[var(--accent)]"
+          checked={showOf(shot).cone > 0}
+          onChange={({ target: { checked } }) => edit(onShot((before) => ({ ...before, show: { ...showOf(before), cone: checked ? 0.8 : 0 } })))}
+        />
+        Cone of vision: 30°, 60°, 90°
+      </label>
+      <SituationFields main={main} />
       <ViewFields shot={shot} />
     </div>
   );

@@ -1,7 +1,7 @@
 import { useState } from "react";
 import type { Orientation } from "@zanvo/core/scene";
 import { byHabit, CONVERGENCE, HABITS, inSituation, SITUATIONS, type Convergence } from "@zanvo/core/shot";
-import { Button, Choice } from "../../ui";
+import { Button, Choice, Fold } from "../../ui";
 import { edit, onShot } from "../board";
 
 const NAMES: Readonly<Record<Convergence, string>> = { calm: "Calm", normal: "Normal", strong: "Strong" };
@@ -12,7 +12,7 @@ export function SituationFields({ main }: { readonly main: Orientation }) {
   const [convergence, setConvergence] = useState<Convergence>("normal");
   const situation = SITUATIONS.find((one) => one.id === id) ?? SITUATIONS[0];
   return (
-    <section aria-label="Start from a situation" className="space-y-1.5">
+    <Fold title="Start from a situation">
       <select aria-label="Situation" className="h-7 w-full rounded border border-hair bg-slip px-1" value={id} onChange={(event) => setId(event.target.value)}>
         {SITUATIONS.map((one) => <option key={one.id} value={one.id}>{one.name}</option>)}
       </select>
@@ -21,6 +21,6 @@ export function SituationFields({ main }: { readonly main: Orientation }) {
         Set it up
       </Button>
       {HABITS.map((habit) => <Button key={habit.id} className="w-full" onClick={() => edit(onShot((shot) => byHabit(shot, main, habit)))}>{habit.name}</Button>)}
-    </section>
+    </Fold>
   );
 }

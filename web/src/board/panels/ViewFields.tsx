@@ -1,6 +1,6 @@
 import type { Shot } from "@zanvo/core/scene";
 import { fieldOfView, fullFrame, withFieldOfView, withFullFrame } from "@zanvo/core/shot";
-import { NumberField } from "../../ui";
+import { Fold, NumberField } from "../../ui";
 import { edit, onShot } from "../board";
 
 /** The view in an artist's numbers, each to be typed. */
@@ -10,8 +10,7 @@ export function ViewFields({ shot }: { readonly shot: Shot }) {
   const turn = (part: "heading" | "pitch" | "roll") => (to: number) => change(part, (before) => ({ ...before, gaze: { ...before.gaze, [part]: to } }));
   const centre = (axis: "x" | "y") => (to: number) => change(`centre ${axis}`, (before) => ({ ...before, lens: { ...before.lens, centre: { ...before.lens.centre, [axis]: to } } }));
   return (
-    <section aria-label="View" className="space-y-1.5 border-t border-hair pt-2">
-      <h3 className="font-medium">View</h3>
+    <Fold title="View in numbers">
       <NumberField label="Heading" unit="°" value={gaze.heading} min={-360} max={360} onChange={turn("heading")} />
       <NumberField label="Look up" unit="°" value={gaze.pitch} min={-90} max={90} onChange={turn("pitch")} />
       <NumberField label="Roll" unit="°" value={gaze.roll} min={-180} max={180} onChange={turn("roll")} />
@@ -20,6 +19,6 @@ export function ViewFields({ shot }: { readonly shot: Shot }) {
       <NumberField label="Full-frame lens" unit="mm" value={fullFrame(shot)} min={0.5} max={1e5} onChange={(focal) => change("lens", (before) => withFullFrame(before, focal))} />
       <NumberField label="Centre, from left" unit="mm" value={lens.centre.x} min={-1e5} max={1e5} onChange={centre("x")} />
       <NumberField label="Centre, from top" unit="mm" value={lens.centre.y} min={-1e5} max={1e5} onChange={centre("y")} />
-    </section>
+    </Fold>
   );
 }

@@ -1,0 +1,102 @@
+import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors, type DragEndEvent } from "@dnd-kit/core";
+import { horizontalListSortingStrategy, SortableContext, sortableKeyboardCoordinates, useSortable } from "@dnd-kit/sortable";
+import { CSS } from "@dnd-kit/utilities";
+import { Copy, GripVertical, PencilLine, Trash2 } from "lucide-react";
+import { useState } from "react";
+import type { Shot } from "@zanvo/core/scene";
+import { Button, IconButton } from "../ui";
+import { currentShot, edit, go, useBoard } from "./board";
+import { DeskMap } from "./desk/DeskMap";
+
+/** A copy of a shot put behind it, with a name of its own, and chosen. */
+function addShot(): void {
+  const board = useBoard.getState();
+  const { shots } = board.scene;
+  const from = currentShot(board);
+  let n = shots.length + 1;
+  while (shots.some((shot) => shot.name === `Shot ${n}`)) n++;
+  const shot: Shot = { ...from, id: crypto.randomUUID(), name: `Shot ${n}` };
+  edit((scene) => void scene.shots.splice(shots.indexOf(from) + 1, 0, shot));
+  go({ shotId: shot.id });
+}
+
+function removeShot(id: string): void {
+  const { shots } = useBoard.getState().scene;
+  const at = shots.findIndex((shot) => shot.id === id);
+  edit((scene) => void scene.shots.splice(at, 1));
+  go({ shotId: (shots[at + 1] ?? shots[at - 1]).id });
+}
+
+const rename = (id: string, name: string): void => edit((scene) => {
+  const shot = scene.shots.find((one) => one.id === id);
+  if (shot && name) shot.name = name;
+});
+
+function move({ active, over }: DragEndEvent): void {
+  if (!over || active.id === over.id) return;
+  edit((scene) => {
+    const at = (id: unknown) => scene.shots.findIndex((shot) => shot.id === id);
+    const to = at(over.id);
+    const [shot] = scene.shots.splice(at(active.id), 1);
+    scene.shots.splice(to, 0, shot);
+  });
+}
+
+/** One shot on the strip: pressed it is laid on the desk, dragged by its grip it changes its place. */
+function Frame({ shot, number, chosen }: { readonly shot: Shot; readonly number: number; readonly chosen: boolean }) {
+  const [renaming, setRenaming] = useState(false);
+  const { attributes, listeners, setNodeRef, transform, transition } = useSortable({ id: shot.id });
+  return (
+    <li ref={setNodeRef} aria-label={shot.name} className={`flex h-9 shrink-0 items-center rounded border border-hair ${chosen ? "bg-wash" : ""}`} style={{ transform: CSS.Translate.toString(transform), transition }}>
+      <button type="button" {...attributes} {...listeners} aria-label={`Move ${shot.name}`} className="flex h-full w-6 cursor-grab touch-none items-center justify-center text-pencil"><GripVertical size={14} /></button>
+      {renaming ? (
+        <input
+          className="mr-1 w-36 rounded border border-accent bg-transparent px-1 outline-none"
+          aria-label="Name of the shot"
+          autoFocus
+          maxLength={200}
+          defaultValue={shot.name}
+          onFocus={(event) => event.target.select()}
+          onBlur={(event) => {
+            rename(shot.id, event.target.value.trim());
+            setRenaming(false);
+          }}
+          onKeyDown={(event) => {
+            event.stopPropagation();
+            if (event.key === "Enter" || event.key === "Escape") {
+              if (event.key === "Escape") event.currentTarget.value = shot.name;
+              event.currentTarget.blur();
+            }
+          }}
+        />
+      ) : (
+        <button type="button" aria-current={chosen || undefined} className="h-full max-w-48 truncate pr-2" onClick={() => go({ shotId: shot.id })} onDoubleClick={() => setRenaming(true)}>
+          <span className="measure mr-1 text-pencil">{number}</span>{" "}{shot.name}
+        </button>
+      )}
+      {chosen && !renaming && <IconButton label={`Rename ${shot.name}`} onClick={() => setRenaming(true)}><PencilLine size={14} /></IconButton>}
+    </li>
+  );
+}
+
+/** The map of the desk, and every shot of the scene in its order. */
+export function Strip() {
+  const shots = useBoard((board) => board.scene.shots);
+  const shotId = useBoard((board) => board.shotId);
+  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 4 } }), useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }));
+  const chosen = shots.find((shot) => shot.id === shotId);
+  return (
+    <footer className="flex h-[58px] shrink-0 items-center gap-2 border-t border-hair px-2">
+      <DeskMap />
+      <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={move}>
+        <SortableContext items={shots.map((shot) => shot.id)} strategy={horizontalListSortingStrategy}>
+          <ol aria-label="Shots" className="flex min-w-0 items-center gap-1.5 overflow-x-auto py-1">
+            {shots.map((shot, i) => <Frame key={shot.id} shot={shot} number={i + 1} chosen={shot.id === shotId} />)}
+          </ol>
+        </SortableContext>
+      </DndContext>
+      <Button onClick={addShot}><Copy size={14} aria-hidden />New shot from this one</Button>
+      {chosen && shots.length > 1 && <IconButton label={`Delete ${chosen.name}`} onClick={() => removeShot(chosen.id)}><Trash2 size={15} /></IconButton>}
+    </footer>
+  );
+}
