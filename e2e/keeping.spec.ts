@@ -101,6 +101,29 @@ test("every value of the slip is copied by a press", async ({ page }) => {
   }
 });
 
+test("the set-up sheet has the measures, the steps and the ticks, and is copied as plain text", async ({ page }) => {
+  const id = await lay(page);
+  await page.getByRole("region", { name: "left point" }).getByLabel("Beyond the edge").fill("210");
+  await page.keyboard.press("Enter");
+  await saved(page, id);
+  await page.getByRole("link", { name: "Set-up sheet to print" }).click();
+  await expect(page.getByRole("heading", { name: "Test table: First shot" })).toBeVisible();
+  await expect(page.getByText("tape 230 mm of paper to the left edge; the pin stands 210 mm left of the sheet")).toBeVisible();
+  const ticks = page.getByRole("region", { name: "Edge ticks for Main streets, left" });
+  await expect(ticks).toContainText("Every 10 mm on the left edge, every 30 mm on the opposite one");
+  await page.getByLabel("Ticks every").selectOption("20 mm");
+  await expect(ticks.getByRole("row", { name: "1 128.5 88.5 5.44°" })).toBeVisible();
+  await page.getByRole("button", { name: "Copy as plain text" }).click();
+  expect(await page.evaluate(() => navigator.clipboard.readText())).toContain("EDGE TICKS FOR MAIN STREETS, LEFT (210 mm beyond the left edge)");
+  // On paper there are no buttons, and nothing is cut off.
+  await page.emulateMedia({ media: "print" });
+  await expect(page.getByRole("button", { name: "Print" })).toBeHidden();
+  expect(await page.evaluate(() => getComputedStyle(document.body).overflow)).toBe("visible");
+  await page.emulateMedia({ media: "screen" });
+  await page.getByRole("link", { name: "Back to the board" }).click();
+  await expect(page.getByRole("application", { name: "Desk" })).toBeVisible();
+});
+
 test("the drawing is saved as SVG in true mm and as PNG of a chosen resolution", async ({ page }) => {
   await lay(page);
   await page.getByRole("button", { name: "Hand-over" }).click();

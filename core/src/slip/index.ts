@@ -1,1 +1,2 @@
 export * from "./slip";
+export * from "./steps";

@@ -1,3 +1,5 @@
+import { Printer } from "lucide-react";
+import { Link } from "react-router";
 import { slipOf, type SlipRow } from "@zanvo/core/slip";
 import { say } from "../ui";
 import { useBoard, useShot } from "./board";
@@ -17,11 +19,13 @@ function Row({ row: { label, value } }: { readonly row: SlipRow }) {
 
 /** The numbers one would pencil down, each to be copied by a press. */
 export function Slip() {
+  const id = useBoard((board) => board.id);
   const scene = useBoard((board) => board.scene);
   const shot = useShot();
   const chosen = useChosen();
   return (
     <section aria-label="Slip" className="px-1.5 py-2">
+      <Link to={`/scenes/${id}/slip/${shot.id}`} className="mb-1.5 flex min-h-6 items-center gap-1.5 rounded px-1.5 hover:bg-wash"><Printer size={14} aria-hidden />Set-up sheet to print</Link>
       {slipOf(scene, shot, chosen).map(({ title, rows }) => (
         <div key={title} className="mb-1.5">
           <h3 className="px-1.5 text-[11px] font-semibold uppercase tracking-wide text-pencil">{title}</h3>

@@ -1,0 +1,82 @@
+import { heightAt, horizon, offPageAids, pinsOf, scaledSetUp, type OffPageAids, type Pin, type ScaledSetUp } from "../vanishing";
+import type { Scene, Shot } from "../scene";
+import { viewOf } from "../shot";
+import { degree, fromEdge, mm, slipOf } from "./slip";
+
+/** Paper that is taped on beyond a pin, so that it has something to stand in, mm. */
+const BEYOND = 20;
+
+/** What the set-up sheet of a shot holds besides its measures. */
+export interface SetUp {
+  /** What to do, in order. */
+  readonly steps: readonly string[];
+  /** Aids for each point beyond the left or right edge. */
+  readonly aids: readonly { readonly pin: Pin; readonly aids: OffPageAids }[];
+  readonly scaled: ScaledSetUp & { readonly named: readonly { readonly name: string; readonly x: number; readonly y: number }[] };
+}
+
+/** Shown once, in small type, wherever somebody goes to work with the slip. */
+export const CAUTIONS = "Pad under the sheet before you press pins or compass points into it, and cap pins that stay on the desk. Dimensions are for pictures, not for building.";
+
+function pinStep(shot: Shot, pin: Pin): string {
+  const { point: { at }, offSheet, name } = pin;
+  if (!at) {
+    const angle = "angle" in pin.point ? pin.point.angle : 0;
+    return `${name}: no point. Draw these lines parallel, ${Math.abs(angle - 90) < 1e-9 ? "upright" : Math.abs(angle) < 1e-9 ? "level" : `at ${degree(angle)} clockwise from right`}.`;
+  }
+  if (!offSheet) return `${name}: mark the point ${fromEdge(shot.sheet, ...at)}.`;
+  const side = { left: "left edge", right: "right edge", top: "top edge", bottom: "bottom edge" }[offSheet.side];
+  return `${name}: tape ${mm(Math.ceil(offSheet.distance + BEYOND))} of paper to the ${side}; the pin stands ${fromEdge(shot.sheet, ...at)}.`;
+}
+
+/**
+ * How to lay a shot out by hand: the steps in order, aids for points off the sheet, and the whole at a smaller scale.
+ * @param spacing mm between edge ticks
+ */
+export function setUpOf(scene: Scene, shot: Shot, spacing = 10): SetUp {
+  const { sheet, frame, lens } = shot;
+  const line = horizon(viewOf(shot));
+  const [left, right] = [0, sheet.width].map((x) => line && heightAt(line, x));
+  const pins = pinsOf(scene.orientations, shot);
+  const placed = pins.flatMap((pin) => (pin.point.at ? [{ pin, at: pin.point.at }] : []));
+  const scaled = scaledSetUp(sheet, placed.map(({ at }) => at));
+  return {
+    steps: [
+      `Lay the sheet ${sheet.width >= sheet.height ? "landscape" : "upright"}, ${Number(sheet.width.toFixed(1))} × ${mm(sheet.height)}, and rule the panel ${mm(frame.x)} from the left and ${mm(frame.y)} from the top, ${Number(frame.width.toFixed(1))} × ${mm(frame.height)}.`,
+      left === null || right === null
+        ? "There is no horizon on this sheet: the view looks straight up or down."
+        : `Horizon: measure down ${mm(left)} at the left edge and ${mm(right)} at the right edge, and join the two marks.`,
+      `Mark the centre of vision ${fromEdge(sheet, lens.centre.x, lens.centre.y)}. The eye is ${mm(lens.distance)} before it.`,
+      ...pins.map((pin) => pinStep(shot, pin)),
+      "Check: both ends of the horizon again from the top edge, and one upright of the panel against a set square.",
+    ],
+    aids: placed.flatMap(({ pin, at }) => {
+      const aids = offPageAids(sheet, at, spacing);
+      return aids ? [{ pin, aids }] : [];
+    }),
+    scaled: { ...scaled, named: placed.map(({ pin }, i) => ({ name: pin.name, x: scaled.pins[i][0], y: scaled.pins[i][1] })) },
+  };
+}
+
+/** The set-up sheet as plain text. */
+export function slipText(scene: Scene, shot: Shot, spacing = 10): string {
+  const { steps, aids, scaled } = setUpOf(scene, shot, spacing);
+  const tick = (height: number | null) => (height === null ? "-" : height.toFixed(1)).padStart(8);
+  return [
+    `${scene.title}: ${shot.name}`,
+    ...slipOf(scene, shot).flatMap(({ title, rows }) => ["", title.toUpperCase(), ...rows.map(({ label, value }) => `${label}: ${value}`)]),
+    "", "STEPS",
+    ...steps.map((step, i) => `${i + 1}. ${step}`),
+    ...aids.flatMap(({ pin, aids: { side, distance, spacing: { near, far }, ticks, centrolinead: { pegs, angle } } }) => [
+      "", `EDGE TICKS FOR ${pin.name.toUpperCase()} (${mm(distance)} beyond the ${side} edge)`,
+      `Every ${mm(near)} on the ${side} edge, every ${mm(far)} on the opposite one; mm from the top edge, tilt in degrees.`,
+      `${"tick".padStart(6)}${side.padStart(8)}${"opposite".padStart(10)}${"tilt".padStart(8)}`,
+      ...ticks.map(({ number, near: a, far: b, tilt }) => `${String(number).padStart(6)}${tick(a)}  ${tick(b)}${tilt.toFixed(2).padStart(8)}`),
+      `Centrolinead: pegs ${mm(pegs)} above and below, legs at ${angle.toFixed(2)}° to the ruler.`,
+    ]),
+    "", `SCALED SET-UP, 1 : ${scaled.factor}`,
+    `Sheet: corner ${mm(scaled.sheet.x)} from left, ${mm(scaled.sheet.y)} from top, ${Number(scaled.sheet.width.toFixed(1))} × ${mm(scaled.sheet.height)}`,
+    ...scaled.named.map(({ name, x, y }) => `${name}: ${mm(x)} from left, ${mm(y)} from top`),
+    "", CAUTIONS, "",
+  ].join("\n");
+}
