@@ -87,6 +87,25 @@ test("uprights are switched between parallel and converging, the near corner sta
   await expect(third(page)).toHaveCount(0);
 });
 
+test("a turned pair has its own points on the same horizon, and is dragged like the first", async ({ page }) => {
+  const id = await lay(page);
+  await page.getByText("Directions", { exact: true }).click();
+  await page.getByRole("button", { name: "Add a turned pair" }).click();
+  await type(page, "Heading", "60", page.getByRole("region", { name: "Directions 2" }));
+  // 60 degrees right of the gaze: 210 + 300 tan 60 = 729.6 mm, 309.6 mm beyond the sheet.
+  await expect(slip(page, "Directions 2, right")).toHaveText("309.6 mm right of the sheet, 148.5 mm from the top");
+  const pin = page.getByRole("button", { name: /^right vanishing point of Directions 2/ });
+  await page.keyboard.press("d");
+  await dragHandle(page, pin, -60, 20);
+  const { orientations, shots } = await saved(page, id);
+  expect(orientations.map(({ heading }) => heading)).toEqual([35, 60]);
+  expect(shots[0].gaze.heading).not.toBe(0);
+  const svg = await (await page.request.get(`/api/scenes/${id}/exports/s1.svg`)).text();
+  const hue = (layer: string) => new RegExp(`<g id="${layer}"[^>]*stroke="([^"]+)"`).exec(svg)?.[1];
+  const ids = orientations.flatMap((one) => [`grid-${one.id}-left`, `grid-${one.id}-right`]);
+  expect(new Set(ids.map(hue)).size).toBe(4);
+});
+
 test("the view is typed in an artist's numbers, each both ways", async ({ page }) => {
   const id = await lay(page);
   await page.getByText("View in numbers").click();

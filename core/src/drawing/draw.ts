@@ -4,7 +4,7 @@ import { bundleOf, showOf, type Orientation, type Scene, type Shot, type Show } 
 import { clipToSight, project, sightPlanes, viewOf, type View } from "../shot";
 import { footOn, horizon, lineFrame, lineIn, pinsOf, type Line, type Pin } from "../vanishing";
 import { CREASE, HIDDEN, OUTLINE, type Seen, type Sight } from "../visibility";
-import { SETS, STYLES, type Style } from "./style";
+import { setStyle, STYLES, type Style } from "./style";
 
 /** Lines of one kind, drawn alike. */
 export interface Layer {
@@ -38,7 +38,7 @@ export function bundleLayers(shot: Shot, pins: readonly Pin[], view: View): Laye
     const { spacing, strength } = bundleOf(shot, pin.id);
     const opacity = strength * showOf(shot).bundles;
     const lines = opacity > 0 ? bundle(pin.point, shot.frame, spacing, anchor(pin, line, view)) : new Float64Array();
-    const { stroke, dash } = SETS[pin.role];
+    const { stroke, dash } = setStyle(pin);
     return { id: `grid-${pin.id}`, name: `Grid: ${pin.name}`, style: { ...STYLES.bundle, stroke, dash, opacity }, lines };
   });
 }

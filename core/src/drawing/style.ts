@@ -1,4 +1,4 @@
-import type { Role } from "../vanishing";
+import type { Pin } from "../vanishing";
 
 /** How a kind of line is drawn: lengths in mm on paper. */
 export interface Style {
@@ -11,12 +11,42 @@ export interface Style {
 
 const GRAPHITE = "#2b2a27";
 
-/** Sets of parallels are told apart three ways at once, so that they read in print and for every eye. */
-export const SETS: Readonly<Record<Role, { readonly stroke: string; readonly dash: readonly number[]; readonly head: "round" | "square" | "triangle" }>> = {
-  left: { stroke: "#a8741a", dash: [], head: "round" },
-  right: { stroke: "#1d7571", dash: [5, 1.4], head: "square" },
-  upright: { stroke: "#77487b", dash: [1.4, 1.4], head: "triangle" },
-};
+/** How a set of parallels is told apart: hue, dash and pin head at once, so that it reads in print and for every eye. */
+export interface SetStyle {
+  readonly stroke: string;
+  readonly dash: readonly number[];
+  readonly head: "round" | "square" | "diamond" | "ring" | "bar" | "hexagon" | "triangle";
+}
+
+const UPRIGHT: SetStyle = { stroke: "#77487b", dash: [1.4, 1.4], head: "triangle" };
+const LEVEL: readonly SetStyle[] = [
+  { stroke: "#a8741a", dash: [], head: "round" },
+  { stroke: "#1d7571", dash: [5, 1.4], head: "square" },
+  { stroke: "#8c3f57", dash: [8, 1.4, 1.4, 1.4], head: "diamond" },
+  { stroke: "#465a86", dash: [2.6, 1.4], head: "ring" },
+  { stroke: "#6a6a1e", dash: [10, 2], head: "bar" },
+  { stroke: "#54616a", dash: [5, 1.2, 1.2, 1.2, 1.2, 1.2], head: "hexagon" },
+];
+
+/** The look of a pin's set; the level ones come round again after six. */
+export const setStyle = ({ set }: Pick<Pin, "set">): SetStyle => (set === null ? UPRIGHT : LEVEL[set % LEVEL.length]);
+
+/** The outline of a pin's head about the origin, as an SVG path of radius r. */
+export function headPath(head: SetStyle["head"], r: number): string {
+  const disc = (q: number) => `M${-q} 0a${q} ${q} 0 1 0 ${2 * q} 0a${q} ${q} 0 1 0 ${-2 * q} 0Z`;
+  const corners = (n: number, turn: number) => Array.from({ length: n }, (_, i) => [r * Math.cos(turn + (2 * Math.PI * i) / n), r * Math.sin(turn + (2 * Math.PI * i) / n)].map((v) => v.toFixed(3)).join(" "));
+  const polygon = (n: number, turn: number) => `M${corners(n, turn).join("L")}Z`;
+  const paths: Readonly<Record<SetStyle["head"], string>> = {
+    round: disc(r),
+    ring: `${disc(r)}${disc(r / 2)}`,
+    square: polygon(4, Math.PI / 4),
+    diamond: polygon(4, 0),
+    bar: `M${-r} ${-r / 2}h${2 * r}v${r}h${-2 * r}Z`,
+    hexagon: polygon(6, 0),
+    triangle: polygon(3, -Math.PI / 2),
+  };
+  return paths[head];
+}
 
 export const STYLES = {
   live: { stroke: "#7d8f98", width: 0.18, dash: [3, 2], opacity: 1 },

@@ -17,6 +17,10 @@ export interface Pin {
   readonly id: string;
   readonly name: string;
   readonly role: Role;
+  /** Which set it is among all level ones, from 0; uprights have none. Sets are told apart by it. */
+  readonly set: number | null;
+  /** The orientation it belongs to; uprights belong to all. */
+  readonly orientation: string | null;
   /** Unit world direction that goes to the pin. */
   readonly direction: Vec3;
   readonly point: VanishingPoint;
@@ -51,17 +55,15 @@ export function handed(orientation: number, gaze: number): { readonly left: numb
 /** The pins of a shot: left and right of every orientation, and the uprights. */
 export function pinsOf(orientations: readonly Orientation[], shot: Shot): Pin[] {
   const view = viewOf(shot);
-  const pin = (id: string, name: string, role: Role, along: Vec3): Pin => {
+  const pin = (of: Pick<Pin, "id" | "name" | "role" | "set" | "orientation">, along: Vec3): Pin => {
     const direction = facing(view, along);
     const point = vanishingPoint(view, direction);
-    return { id, name, role, direction, point, offSheet: point.at && offSheet(shot.sheet, ...point.at) };
+    return { ...of, direction, point, offSheet: point.at && offSheet(shot.sheet, ...point.at) };
   };
-  const level = orientations.flatMap(({ id, name, heading }) => {
+  const level = orientations.flatMap(({ id, name, heading }, i) => {
     const hands = handed(heading, shot.gaze.heading);
-    return [
-      pin(`${id}-left`, `${name}, left`, "left", headingDirection(hands.left)),
-      pin(`${id}-right`, `${name}, right`, "right", headingDirection(hands.right)),
-    ];
+    return (["left", "right"] as const).map((role, side) =>
+      pin({ id: `${id}-${role}`, name: `${name}, ${role}`, role, set: 2 * i + side, orientation: id }, headingDirection(hands[role])));
   });
-  return [...level, pin("upright", "Uprights", "upright", [0, 0, 1])];
+  return [...level, pin({ id: "upright", name: "Uprights", role: "upright", set: null, orientation: null }, [0, 0, 1])];
 }

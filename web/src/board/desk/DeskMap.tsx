@@ -1,5 +1,4 @@
-import type { Vec2 } from "@zanvo/core/geometry";
-import { SETS } from "@zanvo/core/drawing";
+import { headPath, setStyle } from "@zanvo/core/drawing";
 import { pinsOf } from "@zanvo/core/vanishing";
 import { useBoard, useShot } from "../board";
 import { toDesk, wholeDesk } from "./camera";
@@ -13,11 +12,10 @@ export function DeskMap() {
   const orientations = useBoard((board) => board.scene.orientations);
   const shot = useShot();
   const { camera, size } = useDesk();
-  const pins = pinsOf(orientations, shot).flatMap(({ id, role, point }) => (point.at ? [{ id, role, at: point.at }] : []));
-  const { x, y, width, height } = wholeDesk(shot.sheet, pins.map((pin) => pin.at));
+  const pins = pinsOf(orientations, shot).flatMap((pin) => (pin.point.at ? [{ pin, at: pin.point.at }] : []));
+  const { x, y, width, height } = wholeDesk(shot.sheet, pins.map(({ at }) => at));
   const unit = Math.max(width / 150, height / TALL);
   const [from, to] = [toDesk(camera, [0, 0]), toDesk(camera, [size.width, size.height])];
-  const head = ([px, py]: Vec2) => ({ x: px - 3 * unit, y: py - 3 * unit, width: 6 * unit, height: 6 * unit });
   const wide = Math.min(150, (TALL * width) / height);
   const tall = Math.min(TALL, (150 * height) / width);
   return (
@@ -31,12 +29,9 @@ export function DeskMap() {
       <svg viewBox={`${x} ${y} ${width} ${height}`} style={{ width: wide, height: tall }} aria-hidden>
         <rect x={0} y={0} width={shot.sheet.width} height={shot.sheet.height} fill="#fbf9f3" stroke="#2b2a27" strokeWidth={unit} />
         <rect x={from[0]} y={from[1]} width={to[0] - from[0]} height={to[1] - from[1]} fill="none" stroke="var(--accent)" strokeWidth={1.2 * unit} />
-        {pins.map(({ id, role, at }) => {
-          const { stroke, head: shape } = SETS[role];
-          const box = head(at);
-          if (shape === "round") return <circle key={id} cx={at[0]} cy={at[1]} r={3.4 * unit} fill={stroke} />;
-          if (shape === "square") return <rect key={id} {...box} fill={stroke} />;
-          return <path key={id} d={`M${at[0]} ${box.y}l${box.width / 2} ${box.height}h${-box.width}Z`} fill={stroke} />;
+        {pins.map(({ pin, at: [px, py] }) => {
+          const { stroke, head } = setStyle(pin);
+          return <path key={pin.id} transform={`translate(${px} ${py})`} d={headPath(head, 3.6 * unit)} fill={stroke} fillRule="evenodd" />;
         })}
       </svg>
     </button>

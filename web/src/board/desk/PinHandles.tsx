@@ -1,4 +1,4 @@
-import { SETS } from "@zanvo/core/drawing";
+import { headPath, setStyle } from "@zanvo/core/drawing";
 import { distance2, middle, type Vec2 } from "@zanvo/core/geometry";
 import type { Orientation } from "@zanvo/core/scene";
 import { nearestAcute } from "@zanvo/core/shot";
@@ -11,14 +11,11 @@ import { toWindow } from "./camera";
 import { useDesk } from "./desk";
 
 /** The head of a pin: hue and shape of its set. */
-export function PinHead({ role, size = 14 }: { readonly role: Pin["role"]; readonly size?: number }) {
-  const { stroke, head } = SETS[role];
-  const paint = { fill: stroke, stroke: "#fffdf8", strokeWidth: 1.2 };
+export function PinHead({ pin, size = 14 }: { readonly pin: Pick<Pin, "set">; readonly size?: number }) {
+  const { stroke, head } = setStyle(pin);
   return (
-    <svg width={size} height={size} viewBox="0 0 14 14" aria-hidden className="shrink-0">
-      {head === "round" && <circle cx="7" cy="7" r="5.6" {...paint} />}
-      {head === "square" && <rect x="1.8" y="1.8" width="10.4" height="10.4" {...paint} />}
-      {head === "triangle" && <path d="M7 1.4 13 12.2H1Z" {...paint} />}
+    <svg width={size} height={size} viewBox="-7 -7 14 14" aria-hidden className="shrink-0">
+      <path d={headPath(head, 5.8)} fill={stroke} fillRule="evenodd" stroke="#fffdf8" strokeWidth={1.2} />
     </svg>
   );
 }
@@ -28,7 +25,7 @@ const ARROWS = { left: "←", right: "→", top: "↑", bottom: "↓" } as const
 /** How near to the panel's middle, in mm on the desk, the third point is drawn plumb under it. */
 const PLUMB = 4;
 
-/** The pins of the current shot, those of its first orientation to be dragged. */
+/** The pins of the current shot, to be dragged. */
 export function PinHandles({ movable }: { readonly movable: boolean }) {
   const orientations = useBoard((board) => board.scene.orientations);
   const keep = useBoard((board) => board.keep);
@@ -37,18 +34,20 @@ export function PinHandles({ movable }: { readonly movable: boolean }) {
   const [main] = orientations;
   return pinsOf(orientations, shot).map((pin) => {
     const { role, point: { at } } = pin;
+    // Uprights belong to every orientation; where one must stay put beside them, it is the first.
+    const own = orientations.find(({ id }) => id === pin.orientation) ?? main;
     if (!at) return null;
-    if (!movable || !main || (role !== "upright" && !pin.id.startsWith(`${main.id}-`))) {
+    if (!movable || !own) {
       const [x, y] = toWindow(camera, at);
-      return <span key={pin.id} className="pointer-events-none absolute" style={{ left: x - 7, top: y - 7 }}><PinHead role={role} /></span>;
+      return <span key={pin.id} className="pointer-events-none absolute" style={{ left: x - 7, top: y - 7 }}><PinHead pin={pin} /></span>;
     }
-    const put = (to: Vec2) => onShot((before) => movePin(main, before, role, to, keep));
+    const put = (to: Vec2) => onShot((before) => movePin(own, before, role, to, keep));
     const [plumb] = middle(shot.frame);
     return (
       <Handle
         key={pin.id}
         at={at}
-        label={`${role === "upright" ? "third" : role} vanishing point, ${pinPlace(shot.sheet, pin)}`}
+        label={`${role === "upright" ? "third" : role} vanishing point${own === main ? "" : ` of ${own.name}`}, ${pinPlace(shot.sheet, pin)}`}
         away={pin.offSheet ? `${ARROWS[pin.offSheet.side]} ${mm(pin.offSheet.distance)}` : undefined}
         className={role === "upright" ? "cursor-move" : "cursor-ew-resize"}
         onDrag={([x, y], alt) => {
@@ -65,11 +64,11 @@ export function PinHandles({ movable }: { readonly movable: boolean }) {
         onDone={() => {
           const wanted = useDesk.getState().third;
           useDesk.setState({ third: null });
-          if (wanted) offerNearest(main, wanted);
+          if (wanted) offerNearest(own, wanted);
         }}
         onNudge={([dx, dy]) => edit(put([at[0] + dx, at[1] + dy]), `pin ${pin.id}`)}
       >
-        <PinHead role={role} />
+        <PinHead pin={pin} />
       </Handle>
     );
   });

@@ -25,7 +25,7 @@ export function GridPanel() {
         const bundle = bundleOf(shot, pin.id);
         return (
           <section key={pin.id} aria-label={pin.name} className="space-y-1">
-            <h3 className="flex items-center gap-1.5 font-medium"><PinHead role={pin.role} />{pin.name}</h3>
+            <h3 className="flex items-center gap-1.5 font-medium"><PinHead pin={pin} />{pin.name}</h3>
             <Strength label="Strength" value={bundle.strength} onChange={(strength) => drag(bundled({ ...bundle, strength }))} {...held} />
             <NumberField label="Spacing, far corner" unit="mm" value={bundle.spacing} min={0.8} max={1000} onChange={(spacing) => edit(bundled({ ...bundle, spacing }), `spacing ${pin.id}`)} />
           </section>

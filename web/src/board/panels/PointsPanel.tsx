@@ -8,6 +8,7 @@ import { Choice, NumberField, say } from "../../ui";
 import { edit, go, onShot, useBoard, useShot } from "../board";
 import { PinHead } from "../desk/PinHandles";
 import { nearestBlock } from "../desk/blocks";
+import { DirectionFields } from "./DirectionFields";
 import { SituationFields } from "./SituationFields";
 import { ViewFields } from "./ViewFields";
 
@@ -27,7 +28,7 @@ function LevelPin({ pin, main, shot, keep }: { readonly pin: Pin; readonly main:
   const put = (x: number) => edit(onShot((before) => movePin(main, before, pin.role, [x, at![1]], keep)), `pin ${pin.id}`);
   return (
     <section aria-label={`${pin.role} point`} className="space-y-1.5">
-      <h3 className="flex items-center gap-1.5 font-medium"><PinHead role={pin.role} />{pin.role === "left" ? "Left point" : "Right point"}</h3>
+      <h3 className="flex items-center gap-1.5 font-medium"><PinHead pin={pin} />{pin.role === "left" ? "Left point" : "Right point"}</h3>
       {at ? (
         <>
           <NumberField label="From the centre" unit="mm" value={sign * (at[0] - centre.x)} min={-1e6} max={1e6} onChange={(far) => put(centre.x + sign * far)} />
@@ -57,7 +58,7 @@ function ThirdPin({ pin, main, shot, keep }: { readonly pin: Pin; readonly main:
   const put = (x: number, y: number) => edit(onShot((before) => movePin(main, before, "upright", [x, y], keep)), "pin upright");
   return (
     <section aria-label="third point" className="space-y-1.5">
-      <h3 className="flex items-center gap-1.5 font-medium"><PinHead role="upright" />Uprights</h3>
+      <h3 className="flex items-center gap-1.5 font-medium"><PinHead pin={pin} />Uprights</h3>
       <Choice label="Uprights" value={shot.gaze.pitch === 0 ? "parallel" : "converging"} options={{ parallel: "Parallel", converging: "Converging" }} onChange={change} />
       {at && (
         <>
@@ -97,6 +98,7 @@ export function PointsPanel() {
         />
         Cone of vision: 30°, 60°, 90°
       </label>
+      <DirectionFields orientations={orientations} />
       <SituationFields main={main} />
       <ViewFields shot={shot} />
     </div>
