@@ -13,5 +13,5 @@ export default {
   },
   transform: { "\\.(m?[jt]sx?)$": swc },
   transformIgnorePatterns: ["/node_modules/(?!(d3-geo|d3-array|internmap|flatbush|flatqueue|fast-check|immer|zustand|three)/)"],
-  testTimeout: 30000,
+  testTimeout: 120000,
 };

@@ -10,7 +10,9 @@ export default defineConfig({
   outputDir: "../test-results",
   workers: 2,
   fullyParallel: true,
-  timeout: 45_000,
+  // Generous, for a slow machine: no journey waits for a time, all wait for what is to be seen.
+  timeout: 150_000,
+  expect: { timeout: 15_000 },
   retries: 0,
   forbidOnly: true,
   reporter: [["list"], ["json", { outputFile: "../test-results/e2e.json" }]],

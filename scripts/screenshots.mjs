@@ -45,13 +45,34 @@ try {
   await shoot("whole-desk");
   await page.keyboard.press("s");
   await page.keyboard.press("4");
+  for (const set of ["Main streets, left", "Main streets, right", "Uprights"]) await page.getByRole("region", { name: set }).getByRole("slider").press("Home");
+  await page.getByRole("button", { name: "Lay out squares" }).click();
   await shoot("grid");
+  for (let i = 0; i < 4; i++) await page.keyboard.press("Control+z");
   await page.keyboard.press("c");
   await page.getByLabel("Show hidden lines faintly").check();
   await page.mouse.click(560, 380);
   await shoot("masses");
 
+  await page.getByRole("link", { name: "Set-up sheet to print" }).click();
+  await page.getByRole("heading", { name: "Quay street" }).waitFor();
+  await shoot("set-up-sheet");
+
   await board("The quarter from the harbour crane");
+  await page.keyboard.press("3");
+  await page.getByRole("radio", { name: "Converging" }).click();
+  await page.getByRole("radio", { name: "Other pins" }).click();
+  await page.keyboard.press("d");
+  const third = await page.getByRole("button", { name: /^third vanishing point/ }).boundingBox();
+  await page.mouse.move(third.x + 12, third.y + 12);
+  await page.mouse.down();
+  await page.mouse.move(third.x + 62, third.y - 20, { steps: 5 });
+  await page.waitForTimeout(500);
+  await page.screenshot({ path: join(folder, "three-points.png") });
+  await page.keyboard.press("Escape");
+  await page.mouse.up();
+  await page.keyboard.press("Control+z");
+  await page.keyboard.press("s");
   await page.keyboard.press("r");
   const desk = await page.getByRole("application", { name: "Desk" }).boundingBox();
   await page.mouse.move(desk.x + 330, desk.y + 590);

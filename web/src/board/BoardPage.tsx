@@ -74,13 +74,11 @@ function Board() {
           <Strip />
         </div>
         <aside className="flex w-[244px] shrink-0 flex-col border-l border-hair">
-          <div className="min-h-0 grow overflow-y-auto">
-            <section aria-label={`${name} tools`} className="border-b border-hair p-3">
-              <h2 className="mb-2 text-sm font-semibold">{name}</h2>
-              <Panel />
-            </section>
-            <Slip />
-          </div>
+          <section aria-label={`${name} tools`} className="min-h-0 grow overflow-y-auto p-3">
+            <h2 className="mb-2 text-sm font-semibold">{name}</h2>
+            <Panel />
+          </section>
+          <Slip />
           <Findings />
         </aside>
       </div>

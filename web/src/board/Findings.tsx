@@ -13,7 +13,7 @@ export function Findings() {
   const found = useMemo(() => findings(scene, shot), [scene, shot]);
   const point = (at: (typeof found)[number]["at"]) => useDesk.setState({ place: at });
   return (
-    <section aria-label="Findings" className="max-h-[27%] shrink-0 overflow-y-auto border-t border-hair px-3 py-2">
+    <section aria-label="Findings" className="max-h-[20%] shrink-0 overflow-y-auto border-t border-hair px-3 py-2">
       <h2 className="text-[11px] font-semibold uppercase tracking-wide text-pencil">Findings</h2>
       {found.length === 0 && <p className="text-pencil">Nothing to point out.</p>}
       <ul>

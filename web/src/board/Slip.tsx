@@ -1,8 +1,8 @@
 import { Printer } from "lucide-react";
 import { Link } from "react-router";
-import { slipOf, type SlipRow } from "@zanvo/core/slip";
+import { slipOf, type SlipRow, type SlipSection } from "@zanvo/core/slip";
 import { say } from "../ui";
-import { useBoard, useShot } from "./board";
+import { useBoard, useShot, type StageId } from "./board";
 import { useChosen } from "./desk/blocks";
 
 function Row({ row: { label, value } }: { readonly row: SlipRow }) {
@@ -17,16 +17,22 @@ function Row({ row: { label, value } }: { readonly row: SlipRow }) {
   );
 }
 
+/** What a stage wants to read first; the rest follows in the order of work. */
+const LEADS: Readonly<Partial<Record<StageId, readonly string[]>>> = { "eye-level": ["Eye level"], points: ["View", "Points"], grid: ["Points"] };
+
 /** The numbers one would pencil down, each to be copied by a press. */
 export function Slip() {
   const id = useBoard((board) => board.id);
   const scene = useBoard((board) => board.scene);
   const shot = useShot();
+  const stage = useBoard((board) => board.stage);
   const chosen = useChosen();
+  const lead = ({ title }: SlipSection) => (LEADS[stage]?.includes(title) ? 0 : 1);
+  const sections = [...slipOf(scene, shot, chosen)].sort((a, b) => lead(a) - lead(b));
   return (
-    <section aria-label="Slip" className="px-1.5 py-2">
+    <section aria-label="Slip" className="h-[32%] shrink-0 overflow-y-auto border-t border-hair px-1.5 py-2">
       <Link to={`/scenes/${id}/slip/${shot.id}`} className="mb-1.5 flex min-h-6 items-center gap-1.5 rounded px-1.5 hover:bg-wash"><Printer size={14} aria-hidden />Set-up sheet to print</Link>
-      {slipOf(scene, shot, chosen).map(({ title, rows }) => (
+      {sections.map(({ title, rows }) => (
         <div key={title} className="mb-1.5">
           <h3 className="px-1.5 text-[11px] font-semibold uppercase tracking-wide text-pencil">{title}</h3>
           {rows.map((row) => <Row key={row.id} row={row} />)}
