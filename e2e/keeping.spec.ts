@@ -43,6 +43,8 @@ test("a change that was not saved before the page went away is there again", asy
   await page.reload();
   await expect(slip(page, "Eye height")).toHaveText("5.00 m");
   await expect.poll(async () => (await saved(page, id)).shots[0].eye.z).toBe(5);
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(slip(page, "Eye height")).toHaveText("1.60 m");
 });
 
 test("of two windows on one scene the second to save is told, and nothing is lost", async ({ page, context }) => {

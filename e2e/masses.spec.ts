@@ -55,6 +55,10 @@ test("each stage can be typed, and given up", async ({ page }) => {
   await expect(page.getByText(/Step \d of 3/)).toHaveCount(0);
   await page.mouse.click(...(await onSheet(page, 300, 60)));
   await expect(page.getByText("Press on the ground, below the horizon.")).toBeVisible();
+  await dragOnSheet(page, [300, 230], [300, 150]);
+  await page.getByRole("button", { name: "Points", exact: true }).click();
+  await masses(page);
+  await expect(page.getByText(/Step \d of 3/)).toHaveCount(0);
   expect((await saved(page, id)).elements).toHaveLength(1);
 });
 

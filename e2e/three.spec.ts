@@ -66,6 +66,9 @@ test("the third point is dragged, snaps plumb, and where it cannot be the neares
 });
 
 test("uprights are switched between parallel and converging, the near corner staying where it is", async ({ page }) => {
+  await lay(page);
+  await page.getByRole("radio", { name: "Converging" }).click();
+  await expect(page.getByText("who looks straight ahead sees uprights parallel").first()).toBeVisible();
   const id = await lay(page, (scene) => {
     scene.elements.push({ id: "house", kind: "block", name: "Net loft", origin: { x: 0, y: 20, z: 0 }, heading: -55, length: 6, width: 6, height: 9 });
   });

@@ -6,7 +6,6 @@ import { Button, Modal } from "../ui";
 import { useBoard } from "./board";
 import { Conflict } from "./Conflict";
 import { Desk } from "./desk/Desk";
-import { setRaising } from "./desk/desk";
 import { Findings } from "./Findings";
 import { KEYS, useKeys } from "./keys";
 import { Rail } from "./Rail";
@@ -30,11 +29,7 @@ function Loaded({ id }: { readonly id: string }) {
   const { data, error, mutate } = useSWR<Opened, Error>([id, visit], () => openScene(id), { revalidateOnFocus: false, revalidateOnReconnect: false, revalidateIfStale: false });
   useEffect(() => {
     if (!data) return undefined;
-    const stop = startSaving(data);
-    return () => {
-      setRaising(null);
-      stop();
-    };
+    return startSaving(data);
   }, [data]);
   if (error) {
     return (

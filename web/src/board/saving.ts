@@ -26,6 +26,8 @@ const placeKey = (id: string): string => `zanvo:place:${id}`;
 interface DraftNote {
   readonly revision: number;
   readonly scene: Scene;
+  /** When it was left; the place left at the same moment has the steps that led to it. */
+  readonly at: number;
 }
 
 function recall<T>(storage: Storage, key: string): T | null {
@@ -65,28 +67,26 @@ const settled = (): boolean => useBoard.getState().scene === session?.stored;
  */
 export function startSaving(opened: Opened): () => void {
   const { id, revision } = opened;
-  const place = recall<Place & { revision: number }>(sessionStorage, placeKey(id));
-  const history = place?.revision === revision ? {} : { past: [], future: [] };
-  open(opened, { ...place, ...history });
+  const place = recall<Place & { revision: number; at: number }>(sessionStorage, placeKey(id));
+  const left = recall<DraftNote>(localStorage, draftKey(id));
+  localStorage.removeItem(draftKey(id));
+  const draft = left && JSON.stringify(left.scene) !== JSON.stringify(opened.scene) ? left : null;
+  const steps = place?.revision === revision && (!draft || draft.at === place.at) ? {} : { past: [], future: [] };
   const mine: Session = { id, revision, stored: opened.scene };
   session = mine;
   set({ state: "saved", reason: "", theirs: null });
-
-  const draft = recall<DraftNote>(localStorage, draftKey(id));
-  localStorage.removeItem(draftKey(id));
-  if (draft && JSON.stringify(draft.scene) !== JSON.stringify(opened.scene)) {
-    replaceScene(draft.scene);
-    if (draft.revision === revision) soon();
-    else set({ state: "conflict", theirs: opened });
-  }
+  open(draft ? { ...opened, scene: draft.scene } : opened, { ...place, ...steps });
+  if (draft?.revision === revision) soon();
+  else if (draft) set({ state: "conflict", theirs: opened });
 
   const stop = useBoard.subscribe((now, before) => {
     if (!now.gesture && (now.scene !== before.scene || before.gesture)) soon();
   });
   const leave = () => {
     const { scene, shotId, stage, tool, selected, keep: kept, past, future } = useBoard.getState();
-    keep(sessionStorage, placeKey(id), { shotId, stage, tool, selected, keep: kept, past: past.slice(-100), future: future.slice(0, 100), revision: mine.revision });
-    if (scene !== mine.stored) keep(localStorage, draftKey(id), { revision: mine.revision, scene } satisfies DraftNote);
+    const at = Date.now();
+    keep(sessionStorage, placeKey(id), { shotId, stage, tool, selected, keep: kept, past: past.slice(-100), future: future.slice(0, 100), revision: mine.revision, at });
+    if (scene !== mine.stored) keep(localStorage, draftKey(id), { revision: mine.revision, scene, at } satisfies DraftNote);
   };
   addEventListener("pagehide", leave);
   return () => {
@@ -117,6 +117,8 @@ export function flush(): Promise<void> {
   clearTimeout(timer);
   running ??= saveAll().finally(() => {
     running = null;
+    // Another scene was laid on the board meanwhile, and waits for its turn.
+    if (get().state === "waiting") soon();
   });
   return running;
 }

@@ -10,7 +10,7 @@ import { useBoard, useShot } from "../board";
 import { BlockHandles } from "./BlockHandles";
 import { useChosen } from "./blocks";
 import { toWindow, wholeDesk } from "./camera";
-import { frame, setDeskElement, startLooking, useDesk } from "./desk";
+import { frame, setDeskElement, setRaising, startLooking, useDesk } from "./desk";
 import { HorizonHandles } from "./HorizonHandles";
 import { Impossible } from "./Impossible";
 import { Lines } from "./Lines";
@@ -55,6 +55,8 @@ export function Desk() {
     };
   }, []);
   useEffect(() => startLooking(id), [id]);
+  // A building that is being raised belongs to the picture it was begun in.
+  useEffect(() => () => setRaising(null), [stage, shot.id]);
 
   // Another sheet is fitted again, unless somebody has chosen where to look.
   const { width, height } = shot.sheet;

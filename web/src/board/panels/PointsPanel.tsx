@@ -45,9 +45,13 @@ function ThirdPin({ pin, main, shot, keep }: { readonly pin: Pin; readonly main:
   const selected = useBoard((board) => board.selected);
   const { at } = pin.point;
   const change = (how: "parallel" | "converging") => {
+    const [, y] = middle(shot.frame);
+    if (how === "converging" && shot.gaze.pitch === 0 && Math.abs(shot.lens.centre.y - y) < 1) {
+      return say("The horizon lies in the panel’s middle: who looks straight ahead sees uprights parallel. Move the horizon first, or type how far to look up.");
+    }
     try {
       edit(onShot((before) => {
-        const after = how === "parallel" ? levelled(before) : pitched(before, middle(before.frame)[1]);
+        const after = how === "parallel" ? levelled(before) : pitched(before, y);
         const block = elements.find((one) => one.id === selected) ?? nearestBlock(elements, before);
         return block ? holding(before, after, blockCorner(block, ...nearCorner(block, viewOf(before).eye))) : after;
       }));
