@@ -1,8 +1,7 @@
 import { clipToRect, contains, corners, distance2, radians, type Rect, type Vec2 } from "../geometry";
 import type { VanishingPoint } from "../vanishing";
+import { halvings, LEAST_GAP } from "./thinning";
 
-/** Lines nearer than this on paper clot into a black ball, in mm. */
-export const LEAST_GAP = 0.8;
 /** Lines stop at least this far from their pin, in mm. */
 const CLEAR = 4;
 /** Lines are thinned by halves at most this often on the way to the pin. */
@@ -39,19 +38,12 @@ function fan(pin: Vec2, frame: Rect, spacing: number, through: Vec2): Float64Arr
   for (let k = from; k <= to; k++) {
     const angle = base + k * step;
     const way: Vec2 = [Math.cos(angle), Math.sin(angle)];
-    const range = clipToRect(pin, way, frame, [ends[halvings(k)], Infinity]);
+    const range = clipToRect(pin, way, frame, [ends[halvings(k, HALVINGS)], Infinity]);
     // From the outer end inwards, so that the dashes of neighbours do not line up in rings around the pin.
     if (range) for (const t of range.reverse()) lines.push(pin[0] + t * way[0], pin[1] + t * way[1]);
   }
   return Float64Array.from(lines);
 }
-
-/** How often k can be halved, up to the limit. */
-const halvings = (k: number): number => {
-  let n = 0;
-  for (let rest = k; n < HALVINGS && rest % 2 === 0; rest /= 2) n++;
-  return n;
-};
 
 /** The first and last step whose line can meet the panel: all of them from inside it. */
 function span(pin: Vec2, frame: Rect, base: number, step: number, count: number): readonly [number, number] {

@@ -1,7 +1,7 @@
 import { add, clipToRect, corners, distance2, dot, headingDirection, radians, scale, sub, type Rect, type Vec2, type Vec3 } from "../geometry";
 import { project, type View } from "../shot";
 import { handed, vanishingPoint, type VanishingPoint } from "../vanishing";
-import { LEAST_GAP } from "./bundle";
+import { halvings, LEAST_GAP } from "./thinning";
 
 /** A plane that is measured out in squares, in the directions of an orientation. */
 export interface MeasuredPlane {
@@ -71,7 +71,7 @@ function family(view: View, origin: Vec3, way: Vec3, step: Vec3, every: number):
         k = stride * (side > 0 ? Math.ceil(k / stride) : Math.floor(k / stride)) - side;
         continue;
       }
-      const whole = 2 ** halvings(k);
+      const whole = 2 ** halvings(k, HALVINGS);
       const gap = Math.min(apart(line, seen(k + whole)), apart(line, seen(k - whole)));
       if (!vanish.at && gap < LEAST_GAP) continue;
       const range = clipLine(line, view.frame, vanish.at ? LEAST_GAP / gap : -Infinity);
@@ -112,10 +112,3 @@ function clipLine({ at, way }: Drawn, frame: Rect, clear: number): number[] | nu
 
 /** The angle between two unit directions on paper. */
 const turn = (a: Vec2, b: Vec2): number => Math.abs(Math.atan2(a[0] * b[1] - a[1] * b[0], a[0] * b[0] + a[1] * b[1]));
-
-/** How often k can be halved, up to the limit; zero as often as can be. */
-const halvings = (k: number): number => {
-  let n = 0;
-  for (let rest = k; n < HALVINGS && rest % 2 === 0; rest /= 2) n++;
-  return n;
-};
