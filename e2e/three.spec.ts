@@ -56,6 +56,13 @@ test("the third point is dragged, snaps plumb, and where it cannot be the neares
   await dragHandle(page, third(page), (210 - off.lens.centre.x) * scale + 1, 0);
   expect((await saved(page, id)).shots[0].lens.centre.x).toBeCloseTo(210, 6);
 
+  // Given up, it is as it was, and nothing is offered.
+  await dragHandle(page, third(page), 80, -30, false);
+  await page.keyboard.press("Escape");
+  await page.mouse.up();
+  expect((await saved(page, id)).shots[0].lens.centre.x).toBeCloseTo(210, 6);
+  await expect(page.getByRole("button", { name: /^Take the nearest/ })).toHaveCount(0);
+
   await dragHandle(page, third(page), 0, -360, false);
   await expect(page.getByRole("status").filter({ hasText: "not acute" })).toBeVisible();
   await page.mouse.up();

@@ -21,8 +21,8 @@ interface HandleProps {
   readonly className?: string;
   /** Brings it to a place; @returns its measure. What is thrown is shown, and the last good state stays. */
   readonly onDrag: (to: Vec2, alt: boolean) => string;
-  /** Called when the hand lets go. */
-  readonly onDone?: () => void;
+  /** Called when the hand lets go, or gives the drag up. */
+  readonly onDone?: (givenUp: boolean) => void;
   /** Moves it by an arrow key. */
   readonly onNudge: (by: Vec2) => void;
 }
@@ -51,12 +51,12 @@ export function Handle({ at, label, children, away, className = "", onDrag, onDo
     end: () => {
       endGesture();
       showTag(null);
-      onDone?.();
+      onDone?.(false);
     },
     cancel: () => {
       cancelGesture();
       showTag(null);
-      onDone?.();
+      onDone?.(true);
     },
   });
   const onKeyDown = (event: KeyboardEvent) => {

@@ -61,10 +61,10 @@ export function PinHandles({ movable }: { readonly movable: boolean }) {
           drag(put(to));
           return `${mm(to[0])} from left, ${mm(y)} from top${caught ? ", plumb under the middle" : ""}`;
         }}
-        onDone={() => {
+        onDone={(givenUp) => {
           const wanted = useDesk.getState().third;
           useDesk.setState({ third: null });
-          if (wanted) offerNearest(own, wanted);
+          if (wanted && !givenUp) offerNearest(own, wanted);
         }}
         onNudge={([dx, dy]) => edit(put([at[0] + dx, at[1] + dy]), `pin ${pin.id}`)}
       >
