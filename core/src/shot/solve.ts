@@ -71,10 +71,12 @@ export function solvePins(pins: readonly Vec2[], centre?: Vec2, horizonY?: numbe
   if (v3) return solveThree(v1, v2, v3, centre);
   const c = centre ?? middle({ x: v1[0], y: v1[1], width: v2[0] - v1[0], height: v2[1] - v1[1] });
   const square = -dot2(towards(c, v1), towards(c, v2));
-  if (!(square > APART)) {
-    throw new NoAnswer("Both points lie on the same side of the centre of vision: no eye sees them at right angles. Put one on each side.");
-  }
-  return solved(v1, v2, c, Math.sqrt(square));
+  if (square > APART) return solved(v1, v2, c, Math.sqrt(square));
+  const [a, b] = [towards(c, v1), towards(c, v2)];
+  const onHorizon = Math.abs(a[0] * b[1] - a[1] * b[0]) < APART * distance2(v1, v2);
+  throw new NoAnswer(onHorizon
+    ? "Both points lie on the same side of the centre of vision: no eye sees them at right angles. Put one on each side."
+    : "The two points stand too close together for a centre of vision so far off their horizon: no eye sees them at right angles. Spread them.");
 }
 
 function solveThree(v1: Vec2, v2: Vec2, v3: Vec2, centre?: Vec2): Solved {
