@@ -1,3 +1,4 @@
+import { gzipSync } from "node:zlib";
 import { expect, test } from "@playwright/test";
 import { lay, dragHandle, onSheet, saved, slip, type } from "./table";
 
@@ -190,9 +191,9 @@ test("true squares are laid out on the ground, with heavier lines, and the cone 
 });
 
 test("the sheet has at least 60 % of the window, and the first load stays small", async ({ page }) => {
-  const loads: number[] = [];
+  const scripts: Promise<Buffer>[] = [];
   page.on("response", (answer) => {
-    if (answer.url().endsWith(".js") && !answer.url().includes("worker")) loads.push(1);
+    if (answer.url().endsWith(".js")) scripts.push(answer.body());
   });
   await lay(page);
   const [x0, y0] = await onSheet(page, 0, 0);
@@ -200,5 +201,7 @@ test("the sheet has at least 60 % of the window, and the first load stays small"
   expect(((x1 - x0) * (y1 - y0)) / (1280 * 800)).toBeGreaterThan(0.6);
   const canvas = page.locator("canvas").last();
   expect((await canvas.boundingBox())!.width).toBeGreaterThan(x1 - x0);
-  expect(loads.length).toBeLessThan(8);
+  const sizes = (await Promise.all(scripts)).map((script) => gzipSync(script).length);
+  expect(sizes.length).toBeGreaterThan(1);
+  expect(sizes.reduce((sum, size) => sum + size, 0)).toBeLessThan(350_000);
 });

@@ -1,6 +1,23 @@
-import { along as onto, cross, dot, norm, sub, type Vec2, type Vec3 } from "../geometry";
+import { cross, dot, radians, sub, type Vec2, type Vec3 } from "../geometry";
 import { project, unproject, type View } from "../shot";
 import { vanishingPoint } from "../vanishing";
+
+/** A world line as it is drawn: where `origin` is seen, and the way on from there. Null where it cannot be followed. */
+export function drawnLine(view: View, origin: Vec3, direction: Vec3): { readonly from: Vec2; readonly way: Vec2 } | null {
+  const from = project(view, origin);
+  if (!from) return null;
+  const point = vanishingPoint(view, direction);
+  const way: Vec2 = point.at
+    ? [point.at[0] - from[0], point.at[1] - from[1]]
+    : [Math.cos(radians(point.angle)), Math.sin(radians(point.angle))];
+  return Math.hypot(...way) < 1e-9 ? null : { from, way };
+}
+
+/** The point of a drawn line nearest to a picture point. */
+export function dropOnto({ from, way }: { readonly from: Vec2; readonly way: Vec2 }, [x, y]: Vec2): Vec2 {
+  const t = ((x - from[0]) * way[0] + (y - from[1]) * way[1]) / (way[0] ** 2 + way[1] ** 2);
+  return [from[0] + t * way[0], from[1] + t * way[1]];
+}
 
 /**
  * How far along a world line a picture point lies: the point is first dropped square onto the line's picture, then the
@@ -8,16 +25,8 @@ import { vanishingPoint } from "../vanishing";
  * picture of the line is a point, or the answer lies behind the eye.
  */
 export function measureAlong(view: View, origin: Vec3, direction: Vec3, point: Vec2): number | null {
-  const from = project(view, origin);
-  if (!from) return null;
-  const { at, ...slant } = vanishingPoint(view, direction);
-  const angle = "angle" in slant ? (slant.angle * Math.PI) / 180 : 0;
-  const way = at ? [at[0] - from[0], at[1] - from[1]] : [Math.cos(angle), Math.sin(angle)];
-  const length = Math.hypot(way[0], way[1]);
-  if (length < 1e-9) return null;
-  const t = ((point[0] - from[0]) * way[0] + (point[1] - from[1]) * way[1]) / length ** 2;
-  const ray = unproject(view, [from[0] + t * way[0], from[1] + t * way[1]]);
-  return meet(origin, direction, view.eye, ray);
+  const line = drawnLine(view, origin, direction);
+  return line && meet(origin, direction, view.eye, unproject(view, dropOnto(line, point)));
 }
 
 /** The parameter on the line p + s d nearest to the ray q + t e, or null where they run side by side or away. */
@@ -36,6 +45,3 @@ export function paperLength(view: View, a: Vec3, b: Vec3): number | null {
   const [p, q] = [project(view, a), project(view, b)];
   return p && q && Math.hypot(q[0] - p[0], q[1] - p[1]);
 }
-
-/** The world point `amount` metres along a direction. */
-export const stepAlong = (origin: Vec3, direction: Vec3, amount: number): Vec3 => onto(origin, direction, amount / norm(direction));

@@ -1,7 +1,7 @@
 import { along, clipToRect, distance2, dot, sub, type Vec2, type Vec3 } from "../geometry";
 import { project, unprojectToGround, type View } from "../shot";
-import { vanishingPoint } from "../vanishing";
 import { blockAxes, blockCorner, type Block } from "../world";
+import { drawnLine, dropOnto } from "./along";
 
 /** A foot on the ground, and what it was drawn to. */
 export interface Foot {
@@ -14,16 +14,6 @@ export interface Foot {
 
 /** Feet of standing blocks: only what stands on the ground draws a foot to it. */
 const standing = (blocks: readonly Block[]): Block[] => blocks.filter((block) => block.origin.z === 0);
-
-/** A line on the ground through `a` along `axis`, as it is drawn: null where it cannot be followed. */
-function groundLine(view: View, a: Vec3, axis: Vec3): { from: Vec2; way: Vec2 } | null {
-  const from = project(view, a);
-  if (!from) return null;
-  const point = vanishingPoint(view, axis);
-  if (point.at) return { from, way: [point.at[0] - from[0], point.at[1] - from[1]] };
-  const angle = (point.angle * Math.PI) / 180;
-  return { from, way: [Math.cos(angle), Math.sin(angle)] };
-}
 
 /**
  * The foot that a picture point means: a base corner of a standing block within `reach` mm, or else the nearest street
@@ -46,12 +36,9 @@ export function footAt(view: View, blocks: readonly Block[], point: Vec2, reach:
   if (best) return (best as { foot: Foot }).foot;
   for (const block of standing(blocks)) {
     for (const [corner, axis] of baseLines(block)) {
-      const line = groundLine(view, corner, axis);
+      const line = drawnLine(view, corner, axis);
       if (!line) continue;
-      const length = Math.hypot(...line.way);
-      if (length < 1e-9) continue;
-      const t = ((point[0] - line.from[0]) * line.way[0] + (point[1] - line.from[1]) * line.way[1]) / length ** 2;
-      const drawn: Vec2 = [line.from[0] + t * line.way[0], line.from[1] + t * line.way[1]];
+      const drawn = dropOnto(line, point);
       const seen = unprojectToGround(view, drawn);
       if (!seen) continue;
       const range = clipToRect(line.from, line.way, view.frame);
