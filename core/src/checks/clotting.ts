@@ -1,19 +1,20 @@
 import { distance2 } from "../geometry";
-import { LEAST_GAP, thinnedWithin } from "../grid";
-import { bundleOf, showOf } from "../scene";
+import { thinnedWithin } from "../grid";
+import { bundleOf, roomOf, showOf } from "../scene";
 import { tenth, type Check, type Finding } from "./finding";
 
 /** Clotting: bundles whose lines would come too near to each other in the panel. They are thinned, and this says so. */
 export const clotting: Check = ({ shot, pins }) =>
   pins.flatMap(({ id, name, point: { at } }): Finding[] => {
-    const { spacing, strength } = bundleOf(shot, id);
-    if (!at || strength * showOf(shot).bundles === 0) return [];
+    const spread = bundleOf(shot, id);
+    if (!at || spread.off || spread.strength * showOf(shot).bundles === 0) return [];
     const { frame } = shot;
-    const within = thinnedWithin(at, frame, spacing);
+    const room = roomOf(shot);
+    const within = thinnedWithin(at, frame, spread, room);
     const nearest = [Math.min(Math.max(at[0], frame.x), frame.x + frame.width), Math.min(Math.max(at[1], frame.y), frame.y + frame.height)] as const;
     if (distance2(at, nearest) >= within) return [];
     return [{
       id: `clotting-${id}`, severity: "note", where: name, at: nearest, value: tenth(within), unit: "mm",
-      message: `Within ${tenth(within)} mm of this point lines would come nearer than ${LEAST_GAP} mm; they are thinned there.`,
+      message: `Within ${tenth(within)} mm of this point lines would come nearer than ${room.gap} mm; they are thinned there.`,
     }];
   });

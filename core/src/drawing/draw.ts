@@ -1,27 +1,12 @@
-import { clipToRect, corners, sub, type Rect, type Vec2, type Vec3 } from "../geometry";
-import { bundle, circleLines, coneRadius, CONES, measuredGrid } from "../grid";
-import { bundleOf, showOf, type Orientation, type Scene, type Shot, type Show } from "../scene";
+import { corners, sub, type Rect, type Vec2, type Vec3 } from "../geometry";
+import { showOf, type Scene, type Shot, type Show } from "../scene";
 import { clipToSight, project, sightPlanes, viewOf, type View } from "../shot";
-import { footOn, horizon, lineFrame, lineIn, pinsOf, type Line, type Pin } from "../vanishing";
+import { horizon, lineIn, pinsOf } from "../vanishing";
 import { CREASE, HIDDEN, OUTLINE, type Seen, type Sight } from "../visibility";
-import { setStyle, STYLES, type Style } from "./style";
-
-/** Lines of one kind, drawn alike. */
-export interface Layer {
-  readonly id: string;
-  readonly name: string;
-  readonly style: Style;
-  /** x1 y1 x2 y2 of every line, in sheet mm. */
-  readonly lines: Float64Array;
-}
-
-/** A sheet with its layers from the bottom up: what every output shows. */
-export interface Drawing {
-  readonly title: string;
-  readonly width: number;
-  readonly height: number;
-  readonly layers: readonly Layer[];
-}
+import { aidLayers } from "./aids";
+import { bundleLayers, coneLayer, measuredLayers, measuringLayer } from "./grids";
+import type { Drawing, Layer } from "./layer";
+import { STYLES, type Style } from "./style";
 
 /** The sides of an upright rectangle. */
 function outline(rect: Rect): Float64Array {
@@ -30,58 +15,6 @@ function outline(rect: Rect): Float64Array {
 }
 
 const segment = (ends: readonly [Vec2, Vec2] | null): Float64Array => Float64Array.from(ends ? ends.flat() : []);
-
-/** The loose bundles of pins, each set in its own hue and dash. */
-export function bundleLayers(shot: Shot, pins: readonly Pin[], view: View): Layer[] {
-  const line = horizon(view);
-  return pins.map((pin) => {
-    const { spacing, strength } = bundleOf(shot, pin.id);
-    const opacity = strength * showOf(shot).bundles;
-    const lines = opacity > 0 ? bundle(pin.point, shot.frame, spacing, anchor(pin, line, view)) : new Float64Array();
-    const { stroke, dash } = setStyle(pin);
-    return { id: `grid-${pin.id}`, name: `Grid: ${pin.name}`, style: { ...STYLES.bundle, stroke, dash, opacity }, lines };
-  });
-}
-
-/** Measured planes, each with its light and its heavy lines, in the directions of the first orientation. */
-export function measuredLayers([main]: readonly Orientation[], shot: Shot, view: View): Layer[] {
-  const { bundles } = showOf(shot);
-  return (shot.measured ?? []).flatMap((plane, i) => {
-    const opacity = plane.strength * bundles;
-    if (!main || opacity === 0) return [];
-    const { lines, numbers } = measuredGrid(view, main.heading, shot.gaze.heading, plane);
-    const layer = (kind: "measured" | "heavy"): Layer => {
-      const of = [...numbers.keys()].filter((n) => (numbers[n] % plane.heavy === 0) === (kind === "heavy"));
-      const name = `Squares of ${plane.every} m, ${plane.plane}${kind === "heavy" ? `, every ${plane.heavy}` : ""}`;
-      return { id: `${kind}-${i + 1}`, name, style: { ...STYLES[kind], opacity }, lines: Float64Array.from(of.flatMap((n) => [...lines.subarray(4 * n, 4 * n + 4)])) };
-    };
-    return [layer("measured"), layer("heavy")];
-  });
-}
-
-/** The circles of 30, 60 and 90 degrees about the centre of vision, cut at the sheet. */
-export function coneLayer(shot: Shot, view: View): Layer {
-  const { cone } = showOf(shot);
-  const sheet = { x: 0, y: 0, width: shot.sheet.width, height: shot.sheet.height };
-  const lines: number[] = [];
-  for (const angle of cone > 0 ? CONES : []) {
-    const circle = circleLines(view.centre, coneRadius(view.distance, angle));
-    for (let i = 0; i < circle.length; i += 4) {
-      const [x, y, dx, dy] = [circle[i], circle[i + 1], circle[i + 2] - circle[i], circle[i + 3] - circle[i + 1]];
-      const range = clipToRect([x, y], [dx, dy], sheet, [0, 1]);
-      if (range) for (const t of range) lines.push(x + t * dx, y + t * dy);
-    }
-  }
-  return { id: "cone", name: "Cone of vision: 30, 60, 90 degrees", style: { ...STYLES.cone, opacity: cone }, lines: Float64Array.from(lines) };
-}
-
-/** A point that one line of the bundle must pass: on the horizon, away from the pin, for level sets. */
-function anchor(pin: Pin, line: Line | null, view: View): Vec2 {
-  if (pin.role === "upright" || !line) return view.centre;
-  const [x, y] = footOn(line, view.centre);
-  const { along } = lineFrame(line);
-  return pin.point.at && Math.hypot(x - pin.point.at[0], y - pin.point.at[1]) < 1 ? [x + along[0], y + along[1]] : [x, y];
-}
 
 /** The stretches of one sight, or of one sight of one solid, on paper: x1 y1 x2 y2 in mm, cut at the panel. */
 export function stretchLines(view: View, seen: Seen, sight: Sight): Float64Array {
@@ -143,14 +76,17 @@ export function sheetLayers(shot: Shot, view: View): Record<"live" | "horizon" |
 export function draw(scene: Scene, shot: Shot, seen: Seen): Drawing {
   const view = viewOf(shot);
   const { live, horizon: eyeLevel, frame } = sheetLayers(shot, view);
+  const pins = pinsOf(scene.orientations, shot);
   const layers = [
     live,
-    ...bundleLayers(shot, pinsOf(scene.orientations, shot), view),
+    ...bundleLayers(shot, pins, view),
     ...measuredLayers(scene.orientations, shot, view),
     coneLayer(shot, view),
     eyeLevel,
+    measuringLayer(shot, pins, view, { x: 0, y: 0, width: shot.sheet.width, height: shot.sheet.height }),
     ...buildingLayers(view, seen, showOf(shot)),
     frame,
+    ...aidLayers(shot, pins),
   ];
   return {
     title: `${scene.title}: ${shot.name}`,

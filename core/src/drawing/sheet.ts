@@ -3,7 +3,8 @@ import { DEFAULT_SHOW, shotOf, showOf, type Scene, type Show } from "../scene";
 import { viewOf } from "../shot";
 import { see } from "../visibility";
 import { build } from "../world";
-import { draw, type Drawing } from "./draw";
+import { draw } from "./draw";
+import type { Drawing } from "./layer";
 
 /** Kinds of line that can be left out of a drawing. */
 export const KINDS_OF_LINE = Object.keys(DEFAULT_SHOW) as (keyof Show)[];

@@ -1,4 +1,4 @@
-import type { Drawing, Layer } from "./draw";
+import type { Drawing, Layer } from "./layer";
 
 const ESCAPES: Readonly<Record<string, string>> = { "&": "&amp;", "<": "&lt;", ">": "&gt;", '"': "&quot;" };
 /** Text that is safe in XML: markup escaped, control characters left out. */

@@ -1,7 +1,8 @@
 import fc from "fast-check";
 import { contains } from "../geometry";
 import { between } from "../testing";
-import { bundle, LEAST_GAP } from ".";
+import { DEFAULT_ROOM } from "../scene";
+import { bundle } from ".";
 
 const frame = { x: 15, y: 15, width: 390, height: 267 };
 const linesOf = (xy: Float64Array) => Array.from({ length: xy.length / 4 }, (_, i) => [...xy.subarray(4 * i, 4 * i + 4)]);
@@ -20,8 +21,8 @@ function gapsAt(lines: number[][], [px, py]: readonly [number, number], r: numbe
 
 describe("a loose bundle", () => {
   it("runs to its pin, stays in the panel, never clots and leaves no gap wider than asked", () => {
-    fc.assert(fc.property(between(-3000, 3000), between(-2000, 2000), between(1, 40), (x, y, spacing) => {
-      const lines = linesOf(bundle({ at: [x, y] }, frame, spacing, [210, y]));
+    fc.assert(fc.property(between(-3000, 3000), between(-2000, 2000), between(1, 40), fc.constantFrom("angle" as const, "edge" as const), (x, y, spacing, even) => {
+      const lines = linesOf(bundle({ at: [x, y] }, frame, { spacing, even }, [210, y]));
       expect(lines.length).toBeGreaterThan(0);
       for (const [x1, y1, x2, y2] of lines) {
         const length = Math.hypot(x2 - x1, y2 - y1);
@@ -34,7 +35,7 @@ describe("a loose bundle", () => {
           expect(Math.hypot(px - x, py - y)).toBeGreaterThan(4 - 1e-6);
         }
       }
-      for (const r of [5, 12, 40, 90, 300]) for (const { gap } of gapsAt(lines, [x, y], r)) expect(gap).toBeGreaterThan(LEAST_GAP - 1e-6);
+      for (const r of [5, 12, 40, 90, 300]) for (const { gap } of gapsAt(lines, [x, y], r)) expect(gap).toBeGreaterThan(DEFAULT_ROOM.gap - 1e-6);
       const far = Math.max(...[15, 405].flatMap((cx) => [15, 282].map((cy) => Math.hypot(cx - x, cy - y))));
       const r = far * 0.98;
       for (const { gap, at } of gapsAt(lines, [x, y], r)) {
@@ -46,14 +47,37 @@ describe("a loose bundle", () => {
   });
 
   it("holds the line through the horizon", () => {
-    const lines = linesOf(bundle({ at: [-300, 148.5] }, frame, 12, [210, 148.5]));
+    const lines = linesOf(bundle({ at: [-300, 148.5] }, frame, { spacing: 12 }, [210, 148.5]));
     expect(lines.some(([, y1, , y2]) => Math.abs(y1 - 148.5) < 1e-9 && Math.abs(y2 - 148.5) < 1e-9)).toBe(true);
   });
 
   it("is a set of parallels when there is no point", () => {
-    const lines = linesOf(bundle({ at: null, angle: 90 }, frame, 10, [210, 148.5]));
+    const lines = linesOf(bundle({ at: null, angle: 90 }, frame, { spacing: 10 }, [210, 148.5]));
     expect(lines).toHaveLength(39);
     for (const [x1, , x2] of lines) expect(x1).toBe(x2);
     expect(lines.map(([x]) => x)).toContain(210);
+  });
+
+  it("is even at the edge: from outside its lines leave the far side in equal steps, from inside they divide the edge all round", () => {
+    fc.assert(fc.property(between(-3000, -250), between(-150, 450), between(3, 30), (x, y, spacing) => {
+      const lines = linesOf(bundle({ at: [x, y] }, frame, { spacing, even: "edge" }, [210, y]));
+      const heights = lines.map(([x1, y1, x2, y2]) => y1 + ((y2 - y1) * (405 - x1)) / (x2 - x1)).sort((a, b) => a - b);
+      for (let i = 1; i < heights.length; i++) expect((heights[i] - heights[i - 1]) / spacing).toBeCloseTo(Math.round((heights[i] - heights[i - 1]) / spacing), 6);
+      expect(Math.min(...heights.slice(1).map((h, i) => h - heights[i]))).toBeCloseTo(spacing, 6);
+    }));
+    const inside = linesOf(bundle({ at: [210, 148.5] }, frame, { spacing: 12, even: "edge" }, [300, 148.5]));
+    const walked = inside.map(([x, y]) => (y < 15.001 ? x - 15 : x > 404.999 ? 390 + y - 15 : y > 281.999 ? 657 + 405 - x : 1047 + 282 - y)).sort((a, b) => a - b);
+    const steps = walked.slice(1).map((at, i) => at - walked[i]);
+    expect(Math.max(...steps)).toBeLessThanOrEqual(12);
+    expect(Math.max(...steps) - Math.min(...steps)).toBeLessThan(1e-6);
+  });
+
+  it("keeps the asked room: the least gap, and clear space around the point", () => {
+    const room = { gap: 2.5, clear: 30 };
+    for (const even of ["angle", "edge"] as const) {
+      const lines = linesOf(bundle({ at: [120, 100] }, frame, { spacing: 9, even }, [210, 100], room));
+      for (const [, , x, y] of lines) expect(Math.hypot(x - 120, y - 100)).toBeGreaterThan(30 - 1e-9);
+      for (const r of [31, 40, 60, 90]) for (const { gap } of gapsAt(lines, [120, 100], r)) expect(gap).toBeGreaterThan(2.5 - 1e-6);
+    }
   });
 });

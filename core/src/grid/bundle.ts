@@ -1,60 +1,57 @@
-import { clipToRect, contains, corners, distance2, radians, type Rect, type Vec2 } from "../geometry";
+import { clipToRect, corners, distance2, radians, type Rect, type Vec2 } from "../geometry";
+import { DEFAULT_ROOM, type Room } from "../scene";
 import type { VanishingPoint } from "../vanishing";
-import { halvings, LEAST_GAP } from "./thinning";
+import { edgeRays, turnBetween, turnedRays, type Rays } from "./rays";
+import { halvings } from "./thinning";
 
-/** Lines stop at least this far from their pin, in mm. */
-const CLEAR = 4;
 /** Lines are thinned by halves at most this often on the way to the pin. */
 const HALVINGS = 4;
 
+/** How a loose bundle is spread, and the room it leaves. */
+export interface Spread {
+  /** mm between lines at the panel's far corner (even in angle), or along its far side (even at the edge). */
+  readonly spacing: number;
+  readonly even?: "angle" | "edge";
+}
+
 /**
- * A loose bundle: lines that all run to one vanishing point, evenly turned, clipped to the panel. They are `spacing` mm
- * apart or less at the panel's farthest corner. Towards the pin every second line ends wherever neighbours would come
- * nearer than `LEAST_GAP`, then every second of the rest, and all end short of the pin. The line through `through` (the
- * horizon, for level sets) is always one of them.
+ * A loose bundle: lines that all run to one vanishing point, clipped to the panel, evenly turned or evenly spaced at the
+ * panel's edge. Towards the pin every second line ends wherever neighbours would come nearer than the least gap, then
+ * every second of the rest, and all end short of the pin. The line through `through` (the horizon, for level sets) is
+ * always one of them.
  * @returns x1 y1 x2 y2 of each line, in sheet mm
  */
-export function bundle(point: VanishingPoint, frame: Rect, spacing: number, through: Vec2): Float64Array {
-  return point.at ? fan(point.at, frame, spacing, through) : parallels(point.angle, frame, spacing, through);
+export function bundle(point: VanishingPoint, frame: Rect, spread: Spread, through: Vec2, room: Room = DEFAULT_ROOM): Float64Array {
+  return point.at ? fan(point.at, raysOf(point.at, frame, spread, through), frame, room) : parallels(point.angle, frame, spread.spacing, through);
 }
 
-/** How many lines a full turn about a pin has: a number that can be halved as often as lines are thinned. */
-function turnCount(pin: Vec2, frame: Rect, spacing: number): number {
-  const far = Math.max(...corners(frame).map((corner) => distance2(pin, corner)));
+function raysOf(pin: Vec2, frame: Rect, { spacing, even }: Spread, through: Vec2): Rays {
   const whole = 2 ** HALVINGS;
-  return whole * Math.ceil((2 * Math.PI * far) / spacing / whole);
+  if (even === "edge") return edgeRays(pin, frame, spacing, through, whole);
+  const far = Math.max(...corners(frame).map((corner) => distance2(pin, corner)));
+  return turnedRays(pin, frame, whole * Math.ceil((2 * Math.PI * far) / spacing / whole), through);
 }
 
-/** How far from its pin a bundle is thinned, in mm: within, its lines would come nearer than `LEAST_GAP`. */
-export const thinnedWithin = (pin: Vec2, frame: Rect, spacing: number): number => (LEAST_GAP * turnCount(pin, frame, spacing)) / (2 * Math.PI);
+/** How far from its pin a bundle is thinned, in mm: within, its closest lines would come nearer than the least gap. */
+export function thinnedWithin(pin: Vec2, frame: Rect, spread: Spread, { gap }: Room): number {
+  const rays = raysOf(pin, frame, spread, [frame.x + frame.width / 2, pin[1]]);
+  let closest = Infinity;
+  for (let k = rays.from; k < rays.to; k++) closest = Math.min(closest, turnBetween(rays, k, k + 1));
+  return gap / closest;
+}
 
-function fan(pin: Vec2, frame: Rect, spacing: number, through: Vec2): Float64Array {
-  const count = turnCount(pin, frame, spacing);
-  const step = (2 * Math.PI) / count;
-  const base = Math.atan2(through[1] - pin[1], through[0] - pin[0]);
-  const [from, to] = span(pin, frame, base, step, count);
-  const ends = Array.from({ length: HALVINGS + 1 }, (_, level) => Math.max(CLEAR, LEAST_GAP / (step * 2 ** level)));
+function fan(pin: Vec2, rays: Rays, frame: Rect, { gap, clear }: Room): Float64Array {
   const lines: number[] = [];
-  for (let k = from; k <= to; k++) {
-    const angle = base + k * step;
+  for (let k = rays.from; k <= rays.to; k++) {
+    const whole = 2 ** halvings(k, HALVINGS);
+    const least = Math.min(turnBetween(rays, k, k + whole), turnBetween(rays, k, k - whole));
+    const angle = rays.angle(k);
     const way: Vec2 = [Math.cos(angle), Math.sin(angle)];
-    const range = clipToRect(pin, way, frame, [ends[halvings(k, HALVINGS)], Infinity]);
+    const range = clipToRect(pin, way, frame, [Math.max(clear, gap / least), Infinity]);
     // From the outer end inwards, so that the dashes of neighbours do not line up in rings around the pin.
     if (range) for (const t of range.reverse()) lines.push(pin[0] + t * way[0], pin[1] + t * way[1]);
   }
   return Float64Array.from(lines);
-}
-
-/** The first and last step whose line can meet the panel: all of them from inside it. */
-function span(pin: Vec2, frame: Rect, base: number, step: number, count: number): readonly [number, number] {
-  if (contains(frame, pin)) return [0, count - 1];
-  const to = Math.atan2(frame.y + frame.height / 2 - pin[1], frame.x + frame.width / 2 - pin[0]);
-  const turns = corners(frame).map(([x, y]) => {
-    const turn = Math.atan2(y - pin[1], x - pin[0]) - to;
-    return Math.atan2(Math.sin(turn), Math.cos(turn));
-  });
-  const offset = Math.atan2(Math.sin(to - base), Math.cos(to - base));
-  return [Math.ceil((offset + Math.min(...turns)) / step), Math.floor((offset + Math.max(...turns)) / step)];
 }
 
 function parallels(angle: number, frame: Rect, spacing: number, through: Vec2): Float64Array {

@@ -1,4 +1,4 @@
 export * from "./bundle";
 export * from "./cone";
+export * from "./fade";
 export * from "./measured";
-export { LEAST_GAP } from "./thinning";

@@ -1,9 +1,10 @@
 import fc from "fast-check";
 import { headingDirection, type Vec3 } from "../geometry";
-import { project, viewOf } from "../shot";
+import { project, unprojectTo, viewOf } from "../shot";
 import { between, shotWith } from "../testing";
 import { vanishingPoint } from "../vanishing";
-import { LEAST_GAP, measuredGrid, type MeasuredPlane } from ".";
+import { DEFAULT_ROOM } from "../scene";
+import { FADES, fadeSteps, measuredGrid, planeOf, type MeasuredPlane } from ".";
 
 const linesOf = ({ lines }: { lines: Float64Array }) => Array.from({ length: lines.length / 4 }, (_, i) => lines.subarray(4 * i, 4 * i + 4));
 const off = ([x1, y1, x2, y2]: ArrayLike<number> & Iterable<number>, [px, py]: readonly [number, number]) =>
@@ -60,7 +61,7 @@ describe("a measured grid", () => {
             .filter(([x1, y1, x2, y2]) => Math.hypot(x1 - at[0], y1 - at[1]) <= r && Math.hypot(x2 - at[0], y2 - at[1]) >= r)
             .map(([, , x2, y2]) => Math.atan2(y2 - at[1], x2 - at[0]))
             .sort((a, b) => a - b);
-          angles.slice(1).forEach((a, i) => expect((a - angles[i]) * r).toBeGreaterThan(LEAST_GAP - 1e-6));
+          angles.slice(1).forEach((a, i) => expect((a - angles[i]) * r).toBeGreaterThan(DEFAULT_ROOM.gap - 1e-6));
         }
       }
     }), { numRuns: 40 });
@@ -68,5 +69,28 @@ describe("a measured grid", () => {
 
   it("of a plane seen edge on is nothing", () => {
     expect(measuredGrid(viewOf(shotWith()), 35, 0, { plane: "level", at: 1.6, every: 1 }).lines).toHaveLength(0);
+  });
+
+  it("fades at true distances: each step's ends lie between its two, or at the panel's edge", () => {
+    const shot = shotWith({ gaze: { pitch: -8, heading: 20 } });
+    const view = viewOf(shot);
+    const { normal, offset } = planeOf(view, 35, 20, { plane: "level", at: 0, every: 1 });
+    const grid = measuredGrid(view, 35, 20, { plane: "level", at: 0, every: 1 });
+    const steps = fadeSteps(view, { normal, offset }, grid, 24);
+    expect(steps).toHaveLength(FADES.length);
+    const all = (of: { lines: Float64Array }) => linesOf(of).reduce((sum, [x1, y1, x2, y2]) => sum + Math.hypot(x2 - x1, y2 - y1), 0);
+    steps.forEach((step, n) => {
+      expect(step.lines.length).toBeGreaterThan(0);
+      for (const [x1, y1, x2, y2] of linesOf(step)) {
+        for (const end of [[x1, y1], [x2, y2]] as const) {
+          const seen = unprojectTo(view, end, normal, offset)!;
+          const depth = (seen[0] - view.eye[0]) * view.forward[0] + (seen[1] - view.eye[1]) * view.forward[1] + (seen[2] - view.eye[2]) * view.forward[2];
+          expect(depth).toBeGreaterThan(6 * n - 1e-6);
+          expect(depth).toBeLessThan(6 * (n + 1) + 1e-6);
+        }
+      }
+    });
+    const whole = fadeSteps(view, { normal, offset }, grid, 1e5);
+    expect(whole.reduce((sum, step) => sum + all(step), 0)).toBeCloseTo(all(grid), 1);
   });
 });

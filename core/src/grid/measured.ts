@@ -1,7 +1,8 @@
-import { add, clipToRect, corners, distance2, dot, headingDirection, radians, scale, sub, type Rect, type Vec2, type Vec3 } from "../geometry";
+import { add, clipToRect, corners, cross, distance2, dot, headingDirection, radians, scale, sub, type Rect, type Vec2, type Vec3 } from "../geometry";
 import { project, type View } from "../shot";
+import { DEFAULT_ROOM } from "../scene";
 import { handed, vanishingPoint, type VanishingPoint } from "../vanishing";
-import { halvings, LEAST_GAP } from "./thinning";
+import { halvings } from "./thinning";
 
 /** A plane that is measured out in squares, in the directions of an orientation. */
 export interface MeasuredPlane {
@@ -23,6 +24,13 @@ const HALVINGS = 12;
 /** Lines looked at on either side before a family is given up. */
 const MOST = 2000;
 
+/** The world plane `normal . p = offset` of a measured plane. */
+export function planeOf(view: View, orientation: number, gaze: number, plane: MeasuredPlane): { readonly normal: Vec3; readonly offset: number } {
+  const [origin, u, v] = frameOf(view, orientation, gaze, plane);
+  const normal = cross(u, v);
+  return { normal, offset: dot(normal, origin) };
+}
+
 /** Origin and the two axes of a plane's squares. Lines of level planes and heights of walls are counted from the world's origin. */
 function frameOf(view: View, orientation: number, gaze: number, { plane, at }: MeasuredPlane): readonly [Vec3, Vec3, Vec3] {
   const hands = handed(orientation, gaze);
@@ -36,12 +44,12 @@ function frameOf(view: View, orientation: number, gaze: number, { plane, at }: M
 
 /**
  * A measured grid: both families of lines of a plane's squares, clipped to the panel. Towards its point each family is
- * thinned as a loose bundle is: line k ends where it would come nearer than `LEAST_GAP` to the next line as often
+ * thinned as a loose bundle is: line k ends where it would come nearer than the least gap to the next line as often
  * halved as itself, so that what remains are always whole multiples of squares. Straight lens.
  */
-export function measuredGrid(view: View, orientation: number, gaze: number, plane: MeasuredPlane): MeasuredLines {
+export function measuredGrid(view: View, orientation: number, gaze: number, plane: MeasuredPlane, gap = DEFAULT_ROOM.gap): MeasuredLines {
   const [origin, u, v] = frameOf(view, orientation, gaze, plane);
-  const families = [family(view, origin, u, v, plane.every), family(view, origin, v, u, plane.every)];
+  const families = [family(view, origin, u, v, plane.every, gap), family(view, origin, v, u, plane.every, gap)];
   return {
     lines: Float64Array.from(families.flatMap((one) => [...one.lines])),
     numbers: Int32Array.from(families.flatMap((one) => [...one.numbers])),
@@ -49,7 +57,7 @@ export function measuredGrid(view: View, orientation: number, gaze: number, plan
 }
 
 /** Lines along `way`, `every` metres apart along `step`. */
-function family(view: View, origin: Vec3, way: Vec3, step: Vec3, every: number): MeasuredLines {
+function family(view: View, origin: Vec3, way: Vec3, step: Vec3, every: number, leastGap: number): MeasuredLines {
   const vanish = vanishingPoint(view, way);
   const home = Math.round(dot(sub(view.eye, origin), step) / every);
   const seen = (k: number) => drawn(view, add(origin, scale(step, k * every)), way, vanish);
@@ -65,16 +73,16 @@ function family(view: View, origin: Vec3, way: Vec3, step: Vec3, every: number):
       // Where neighbours would clot even at the panel's farthest corner, only lines that can be halved often enough are
       // left; once none can, all farther ones are out too.
       const least = apart(line, seen(k + side)) * far;
-      if (least * 2 ** HALVINGS < LEAST_GAP) break;
-      const stride = least < LEAST_GAP ? 2 ** Math.ceil(Math.log2(LEAST_GAP / least)) : 1;
+      if (least * 2 ** HALVINGS < leastGap) break;
+      const stride = least < leastGap ? 2 ** Math.ceil(Math.log2(leastGap / least)) : 1;
       if (k % stride !== 0) {
         k = stride * (side > 0 ? Math.ceil(k / stride) : Math.floor(k / stride)) - side;
         continue;
       }
       const whole = 2 ** halvings(k, HALVINGS);
       const gap = Math.min(apart(line, seen(k + whole)), apart(line, seen(k - whole)));
-      if (!vanish.at && gap < LEAST_GAP) continue;
-      const range = clipLine(line, view.frame, vanish.at ? LEAST_GAP / gap : -Infinity);
+      if (!vanish.at && gap < leastGap) continue;
+      const range = clipLine(line, view.frame, vanish.at ? leastGap / gap : -Infinity);
       if (!range) continue;
       lines.push(...range);
       numbers.push(k);

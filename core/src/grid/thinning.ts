@@ -1,6 +1,3 @@
-/** Lines nearer than this on paper clot into a black ball, in mm (common practice). */
-export const LEAST_GAP = 0.8;
-
 /** How often k can be halved, up to `most`; zero as often as that. Lines of few halvings are the first to be left out. */
 export function halvings(k: number, most: number): number {
   let n = 0;

@@ -11,7 +11,17 @@ const Side = Type.Number({ exclusiveMinimum: 0, maximum: 1e5 });
 const Strength = Type.Number({ minimum: 0, maximum: 1 });
 const RectSchema = strict({ x: Millimetres, y: Millimetres, width: Side, height: Side });
 
-const OrientationSchema = strict({ id: Id, name: Type.String({ maxLength: 200 }), heading: Heading });
+const Name = Type.String({ maxLength: 200 });
+/** One of a few words. */
+const OneOf = <T extends string>(...words: readonly T[]) => Type.Unsafe<T>({ type: "string", enum: [...words] });
+
+/**
+ * Roofs, ramps, stairs: lines that rise by so many degrees along an orientation's heading, or across it (heading + 90),
+ * and their twins that fall by as many.
+ */
+const SlopeSchema = strict({ id: Id, name: Name, axis: OneOf("along", "across"), rise: Type.Number({ minimum: 0.1, maximum: 89.9 }) });
+
+const OrientationSchema = strict({ id: Id, name: Name, heading: Heading, slopes: Type.Optional(Type.Array(SlopeSchema, { maxItems: 50 })) });
 
 const LensSchema = strict({
   law: Type.Unsafe<LawId>({ type: "string", enum: Object.keys(LAWS) }),
@@ -19,8 +29,19 @@ const LensSchema = strict({
   centre: Point2(Millimetres),
 });
 
-/** A loose bundle of one set of parallels: mm between lines at the panel's far corner, and strength of the line. */
-const BundleSchema = strict({ pin: Id, spacing: Type.Number({ minimum: 0.8, maximum: 1000 }), strength: Strength });
+/** A loose bundle of one set of parallels: mm between lines at the panel's far side, and strength of the line. */
+const BundleSchema = strict({
+  pin: Id,
+  spacing: Type.Number({ minimum: 0.8, maximum: 1000 }),
+  strength: Strength,
+  /** Evenly turned about the point (as by default), or evenly spaced along the panel's edge. */
+  even: Type.Optional(OneOf("angle", "edge")),
+  /** Put aside: neither its lines nor its point are shown. */
+  off: Type.Optional(Type.Boolean()),
+});
+
+/** What keeps grids from clotting, in mm: the least gap between two lines, and the clear space around each point. */
+const RoomSchema = strict({ gap: Type.Number({ minimum: 0.3, maximum: 20 }), clear: Type.Number({ minimum: 0, maximum: 200 }) });
 
 /** Any kind of element, told apart by its `kind`. */
 const ElementSchema = Type.Unsafe<Element>({
@@ -32,23 +53,42 @@ const ElementSchema = Type.Unsafe<Element>({
 
 /** A plane measured out in squares of `every` metres, every `heavy`th line heavier. */
 const MeasuredSchema = strict({
-  plane: Type.Unsafe<"level" | "left" | "right">({ type: "string", enum: ["level", "left", "right"] }),
+  plane: OneOf("level", "left", "right"),
   at: Metres,
   every: Type.Number({ minimum: 0.01, maximum: 1e4 }),
   heavy: Type.Integer({ minimum: 1, maximum: 1000 }),
   strength: Strength,
+  /** Heavier lines carry their measure. */
+  numbered: Type.Optional(Type.Boolean()),
+  /** Fades in steps, and ends this many metres before the eye. */
+  fade: Type.Optional(Type.Number({ minimum: 1, maximum: 1e5 })),
 });
+
+/** Aids for points off the page, drawn on the sheet: mm between edge ticks, and which of them are drawn. */
+const AidsSchema = strict({
+  every: Type.Number({ minimum: 1, maximum: 500 }),
+  ticks: Type.Boolean(), tilts: Type.Boolean(), strips: Type.Boolean(), pegs: Type.Boolean(), scaled: Type.Boolean(),
+});
+
+/** Vanishing points as a sketch has them, not yet the points of any view. */
+const SketchSchema = strict({ left: Point2(Millimetres), right: Point2(Millimetres), third: Type.Optional(Point2(Millimetres)) });
 
 /** How strongly each kind of line is shown; 0 leaves it out. */
 const ShowSchema = strict({
   live: Strength, frame: Strength, horizon: Strength, bundles: Strength, buildings: Strength, hidden: Strength,
   /** Circles of the cone of vision. */
   cone: Type.Optional(Strength),
+  /** Measuring points, and distance points where the gaze runs along a set. */
+  measuring: Type.Optional(Strength),
+  /** Aids for points off the page. */
+  aids: Type.Optional(Strength),
 });
 
 const ShotSchema = strict({
   id: Id,
-  name: Type.String({ maxLength: 200 }),
+  name: Name,
+  /** Shots of one page are panels on the same sheet, each in its own frame. */
+  page: Type.Optional(Id),
   sheet: strict({
     width: Side,
     height: Side,
@@ -67,6 +107,9 @@ const ShotSchema = strict({
   lens: LensSchema,
   bundles: Type.Optional(Type.Array(BundleSchema, { maxItems: 200 })),
   measured: Type.Optional(Type.Array(MeasuredSchema, { maxItems: 50 })),
+  room: Type.Optional(RoomSchema),
+  aids: Type.Optional(AidsSchema),
+  sketch: Type.Optional(SketchSchema),
   show: Type.Optional(ShowSchema),
 });
 
@@ -74,9 +117,9 @@ const ShotSchema = strict({
 export const SceneSchema = strict({
   format: Type.Literal(FORMAT),
   version: Type.Literal(VERSION),
-  title: Type.String({ maxLength: 200 }),
+  title: Name,
   /** Where the scene plays. */
-  place: Type.Optional(Type.String({ maxLength: 200 })),
+  place: Type.Optional(Name),
   orientations: Type.Array(OrientationSchema, { maxItems: 200 }),
   elements: Type.Array(ElementSchema, { maxItems: 20000 }),
   shots: Type.Array(ShotSchema, { minItems: 1, maxItems: 500 }),
@@ -86,6 +129,10 @@ export type Scene = Static<typeof SceneSchema>;
 export type Shot = Static<typeof ShotSchema>;
 export type Sheet = Shot["sheet"];
 export type Orientation = Static<typeof OrientationSchema>;
+export type Slope = Static<typeof SlopeSchema>;
+export type Room = Static<typeof RoomSchema>;
+export type Aids = Static<typeof AidsSchema>;
+export type Sketch = Static<typeof SketchSchema>;
 export type Bundle = Static<typeof BundleSchema>;
 export type Measured = Static<typeof MeasuredSchema>;
 export type Show = Static<typeof ShowSchema>;

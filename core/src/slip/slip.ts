@@ -28,7 +28,9 @@ export const degree = (value: number): string => `${Number(value.toFixed(1))}°`
 export function fromEdge(sheet: Pick<Rect, "width" | "height">, x: number, y: number): string {
   const off = offSheet(sheet, x, y);
   if (off) {
-    const across = off.side === "left" || off.side === "right" ? `${mm(y)} from the top` : `${mm(x)} from the left`;
+    const sideways = off.side === "left" || off.side === "right";
+    const [at, size, before, after] = sideways ? [y, sheet.height, "above", "below"] as const : [x, sheet.width, "left of", "right of"] as const;
+    const across = at < 0 ? `${mm(-at)} ${before} it` : at > size ? `${mm(at - size)} ${after} it` : `${mm(at)} from the ${sideways ? "top" : "left"}`;
     const side = { left: "left of", right: "right of", top: "above", bottom: "below" }[off.side];
     return `${mm(off.distance)} ${side} the sheet, ${across}`;
   }

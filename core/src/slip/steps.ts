@@ -67,12 +67,12 @@ export function slipText(scene: Scene, shot: Shot, spacing = 10): string {
     ...slipOf(scene, shot).flatMap(({ title, rows }) => ["", title.toUpperCase(), ...rows.map(({ label, value }) => `${label}: ${value}`)]),
     "", "STEPS",
     ...steps.map((step, i) => `${i + 1}. ${step}`),
-    ...aids.flatMap(({ pin, aids: { side, distance, spacing: { near, far }, ticks, centrolinead: { pegs, angle } } }) => [
+    ...aids.flatMap(({ pin, aids: { side, distance, spacing: { near, far }, ticks, centrolinead } }) => [
       "", `EDGE TICKS FOR ${pin.name.toUpperCase()} (${mm(distance)} beyond the ${side} edge)`,
       `Every ${mm(near)} on the ${side} edge, every ${mm(far)} on the opposite one; mm from the top edge, tilt in degrees.`,
       `${"tick".padStart(6)}${side.padStart(8)}${"opposite".padStart(10)}${"tilt".padStart(8)}`,
       ...ticks.map(({ number, near: a, far: b, tilt }) => `${String(number).padStart(6)}${tick(a)}  ${tick(b)}${tilt.toFixed(2).padStart(8)}`),
-      `Centrolinead: pegs ${mm(pegs)} above and below, legs at ${angle.toFixed(2)}° to the ruler.`,
+      ...(centrolinead ? [`Centrolinead: pegs ${mm(centrolinead.pegs)} above and below, legs at ${centrolinead.angle.toFixed(2)}° to the ruler.`] : []),
     ]),
     "", `SCALED SET-UP, 1 : ${scaled.factor}`,
     `Sheet: corner ${mm(scaled.sheet.x)} from left, ${mm(scaled.sheet.y)} from top, ${Number(scaled.sheet.width.toFixed(1))} × ${mm(scaled.sheet.height)}`,

@@ -25,7 +25,8 @@ export interface OffPageAids {
   /** Ticks every `near` mm on the edge next to the point, every `far` mm on the opposite one. */
   readonly spacing: { readonly near: number; readonly far: number };
   readonly ticks: readonly EdgeTick[];
-  readonly centrolinead: Centrolinead;
+  /** Null where the sheet has no room for both pegs. */
+  readonly centrolinead: Centrolinead | null;
 }
 
 /** Two pegs on the sheet's edge, above and below the level of the point, and the legs' angle to the ruler. */
@@ -38,6 +39,9 @@ export interface Centrolinead {
 
 /** The setting of a centrolinead for a point at a distance from the line of its pegs (Nicholson, 1814 (from memory)). */
 export const centrolinead = (distance: number, pegs: number): Centrolinead => ({ pegs, angle: degrees(Math.atan2(distance, pegs)) });
+
+/** Pegs nearer to the point's level than this (mm) guide nothing. */
+const LEAST_PEGS = 20;
 
 /** Ticks farther apart than a mm, and no more of them than one cares to number. */
 const MOST_TICKS = 200;
@@ -62,8 +66,8 @@ export function offPageAids(sheet: Paper, [x, y]: Vec2, spacing: number): OffPag
     const rise = degrees(Math.atan2(number * spacing, distance));
     if (tick.near !== null || tick.far !== null) ticks.push({ ...tick, tilt: side === "left" ? rise : -rise });
   }
-  const pegs = Math.max(10, Math.min(Math.floor(sheet.height / 3 / 10) * 10, 150));
-  return { side, distance, level: y, spacing: { near: spacing, far }, ticks, centrolinead: centrolinead(distance, pegs) };
+  const pegs = Math.min(Math.floor(Math.min(y, sheet.height - y) / 10) * 10, 150);
+  return { side, distance, level: y, spacing: { near: spacing, far }, ticks, centrolinead: pegs >= LEAST_PEGS ? centrolinead(distance, pegs) : null };
 }
 
 /** The whole desk drawn smaller on one sheet: 1 : `factor`, with every place in mm from the sheet's top left corner. */

@@ -1,9 +1,12 @@
-import { degrees, distance2, unit, type Vec2, type Vec3 } from "../geometry";
+import { degrees, distance2, dot, unit, type Vec2, type Vec3 } from "../geometry";
 import { NoAnswer } from "../problem";
-import type { Orientation, Shot } from "../scene";
-import { solvePins, solveWithPlumb, viewOf, type Solved } from "../shot";
+import type { Orientation, Shot, Slope } from "../scene";
+import { solvePins, solveWithPlumb, unproject, viewOf, type Solved } from "../shot";
 import { footOn, horizon, lineFrame } from "./horizon";
-import { handed, pinsOf, type Role } from "./pins";
+import { handed, pinsOf, slopeAxis, type Role } from "./pins";
+
+/** The pins that the view itself hangs on; slopes hang on the view. */
+type Carrying = Exclude<Role, "up" | "down">;
 
 /**
  * What stays while a pin is moved. `lens`: centre and picture distance, so the view turns. `pins`: the other pins, so
@@ -12,9 +15,9 @@ import { handed, pinsOf, type Role } from "./pins";
 export type Keep = "lens" | "pins" | "centre";
 
 /** The places of an orientation's pins; null where a set is parallel to the picture. */
-function places(orientation: Orientation, shot: Shot): Record<Role, Vec2 | null> {
+function places(orientation: Orientation, shot: Shot): Record<Carrying, Vec2 | null> {
   const pins = pinsOf([orientation], shot);
-  const at = (role: Role) => pins.find((pin) => pin.role === role)?.point.at ?? null;
+  const at = (role: Carrying) => pins.find((pin) => pin.role === role)?.point.at ?? null;
   return { left: at("left"), right: at("right"), upright: at("upright") };
 }
 
@@ -25,7 +28,7 @@ function finite(at: Vec2 | null, name: string): Vec2 {
 }
 
 /** The shot of a solved view whose north is the left direction of the orientation, as the old shot saw it. */
-function turned(shot: Shot, orientation: Orientation, { lens, gaze }: Solved): Shot {
+export function turned(shot: Shot, orientation: Orientation, { lens, gaze }: Solved): Shot {
   const { left } = handed(orientation.heading, shot.gaze.heading);
   return { ...shot, lens, gaze: { ...gaze, heading: left + gaze.heading } };
 }
@@ -36,7 +39,7 @@ function turned(shot: Shot, orientation: Orientation, { lens, gaze }: Solved): S
  * @param to where the pin is wanted, sheet mm
  * @throws NoAnswer when no eye sees such pins at right angles, with the reason
  */
-export function movePin(orientation: Orientation, shot: Shot, role: Role, to: Vec2, keep: Keep = "centre"): Shot {
+export function movePin(orientation: Orientation, shot: Shot, role: Carrying, to: Vec2, keep: Keep = "centre"): Shot {
   return role === "upright" ? moveThird(orientation, shot, to, keep) : moveLevel(orientation, shot, role, to, keep);
 }
 
@@ -75,7 +78,7 @@ function moveLevel(orientation: Orientation, shot: Shot, role: "left" | "right",
 
 /** A level view whose gaze is kept between its sets while one pin moves: centre and distance grow with their gap. */
 function stretched(
-  shot: Shot, pins: Record<Role, Vec2 | null>, role: "left" | "right", moved: Vec2,
+  shot: Shot, pins: Record<Carrying, Vec2 | null>, role: "left" | "right", moved: Vec2,
   { reach, along, away }: { reach: (p: Vec2) => number; along: Vec2; away: number },
 ): Shot {
   const [left, right] = [finite(pins.left, "left"), finite(pins.right, "right")];
@@ -104,4 +107,23 @@ function moveThird(orientation: Orientation, shot: Shot, to: Vec2, keep: Keep): 
 export function shiftHorizon(shot: Shot, dy: number): Shot {
   const { centre } = shot.lens;
   return { ...shot, lens: { ...shot.lens, centre: { x: centre.x, y: centre.y + dy } } };
+}
+
+/** Steeper, a slope is an upright; flatter, it is level (degrees). */
+const STEEPEST = 89;
+const FLATTEST = 0.5;
+
+/**
+ * The rise of a slope whose upper or lower point is put elsewhere, in degrees; the view stays, and the point keeps to the
+ * upright through its level one.
+ * @param to where the point is wanted, sheet mm
+ * @throws NoAnswer where the slope would be none
+ */
+export function slopeTo(orientation: Orientation, slope: Slope, shot: Shot, role: "up" | "down", to: Vec2): number {
+  const view = viewOf(shot);
+  const ray = unproject(view, to);
+  const rise = (role === "up" ? 1 : -1) * degrees(Math.atan2(ray[2], dot(ray, slopeAxis(view, orientation, slope))));
+  if (!(rise >= FLATTEST)) throw new NoAnswer(`The point of ${role === "up" ? "rising" : "falling"} lines must stay ${role === "up" ? "above" : "below"} the horizon.`);
+  if (rise > STEEPEST) throw new NoAnswer(`A slope steeper than ${STEEPEST}° is an upright.`);
+  return rise;
 }

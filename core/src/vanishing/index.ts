@@ -1,5 +1,7 @@
-export * from "./drag";
+export * from "./aids";
+export { movePin, shiftHorizon, slopeTo, type Keep } from "./drag";
 export * from "./horizon";
+export * from "./measuring";
 export * from "./pins";
 export * from "./point";
-export * from "./aids";
+export * from "./sketch";

@@ -1,6 +1,6 @@
-import { headingDirection, wrap, type Vec3 } from "../geometry";
-import type { Orientation, Shot, Sheet } from "../scene";
-import { facing, viewOf } from "../shot";
+import { add, headingDirection, radians, scale, wrap, type Vec3 } from "../geometry";
+import type { Orientation, Shot, Sheet, Slope } from "../scene";
+import { facing, viewOf, type View } from "../shot";
 import { vanishingPoint, type VanishingPoint } from "./point";
 
 /** Which edge of the sheet a place is beyond, and by how many mm. */
@@ -9,18 +9,20 @@ export interface OffSheet {
   readonly distance: number;
 }
 
-/** Which of the sets of an orientation a pin gathers. */
-export type Role = "left" | "right" | "upright";
+/** Which of the sets of an orientation a pin gathers; `up` and `down` are lines of a slope that rise or fall away from the eye. */
+export type Role = "left" | "right" | "upright" | "up" | "down";
 
 /** A vanishing point of a scene's directions, as it stands on the desk. */
 export interface Pin {
   readonly id: string;
   readonly name: string;
   readonly role: Role;
-  /** Which set it is among all level ones, from 0; uprights have none. Sets are told apart by it. */
+  /** Which set it is among all but the uprights, from 0: level ones first, then slopes. Sets are told apart by it. */
   readonly set: number | null;
   /** The orientation it belongs to; uprights belong to all. */
   readonly orientation: string | null;
+  /** The slope it belongs to, if it does. */
+  readonly slope: string | null;
   /** Unit world direction that goes to the pin. */
   readonly direction: Vec3;
   readonly point: VanishingPoint;
@@ -52,10 +54,15 @@ export function handed(orientation: number, gaze: number): { readonly left: numb
   return { left: gaze + left, right: gaze + left + 90 };
 }
 
-/** The pins of a shot: left and right of every orientation, and the uprights. */
+/** The level unit direction a slope rises along, turned so that it goes away from the eye. */
+export function slopeAxis(view: View, { heading }: Pick<Orientation, "heading">, { axis }: Pick<Slope, "axis">): Vec3 {
+  return facing(view, headingDirection(heading + (axis === "along" ? 0 : 90)));
+}
+
+/** The pins of a shot: left and right of every orientation, the uprights, and both points of every slope. */
 export function pinsOf(orientations: readonly Orientation[], shot: Shot): Pin[] {
   const view = viewOf(shot);
-  const pin = (of: Pick<Pin, "id" | "name" | "role" | "set" | "orientation">, along: Vec3): Pin => {
+  const pin = (of: Pick<Pin, "id" | "name" | "role" | "set" | "orientation" | "slope">, along: Vec3): Pin => {
     const direction = facing(view, along);
     const point = vanishingPoint(view, direction);
     return { ...of, direction, point, offSheet: point.at && offSheet(shot.sheet, ...point.at) };
@@ -63,7 +70,23 @@ export function pinsOf(orientations: readonly Orientation[], shot: Shot): Pin[] 
   const level = orientations.flatMap(({ id, name, heading }, i) => {
     const hands = handed(heading, shot.gaze.heading);
     return (["left", "right"] as const).map((role, side) =>
-      pin({ id: `${id}-${role}`, name: `${name}, ${role}`, role, set: 2 * i + side, orientation: id }, headingDirection(hands[role])));
+      pin({ id: `${id}-${role}`, name: `${name}, ${role}`, role, set: 2 * i + side, orientation: id, slope: null }, headingDirection(hands[role])));
   });
-  return [...level, pin({ id: "upright", name: "Uprights", role: "upright", set: null, orientation: null }, [0, 0, 1])];
+  let set = level.length;
+  const sloping = orientations.flatMap((orientation) => (orientation.slopes ?? []).flatMap((slope) => {
+    const axis = slopeAxis(view, orientation, slope);
+    const rise = radians(slope.rise);
+    return (["up", "down"] as const).map((role) => pin(
+      { id: `${slope.id}-${role}`, name: `${slope.name}, ${role === "up" ? "rising" : "falling"}`, role, set: set++, orientation: orientation.id, slope: slope.id },
+      add(scale(axis, Math.cos(rise)), [0, 0, (role === "up" ? 1 : -1) * Math.sin(rise)]),
+    ));
+  }));
+  return [...level, pin({ id: "upright", name: "Uprights", role: "upright", set: null, orientation: null, slope: null }, [0, 0, 1]), ...sloping];
 }
+
+/** Whether a pin stands on the horizon. */
+export const isLevel = ({ role }: Pick<Pin, "role">): boolean => role === "left" || role === "right";
+
+/** Whether a turned thing's edges run along an orientation: their headings differ by quarter turns. */
+export const alongside = ({ heading }: Pick<Orientation, "heading">, thing: { readonly heading: number }): boolean =>
+  Math.abs(wrap(thing.heading - heading, -45, 90)) < 0.05;

@@ -36,6 +36,8 @@ interface Board {
   readonly selected: string | null;
   /** What stays while a pin is moved. */
   readonly keep: Keep;
+  /** Whose sets are shown: all of them, or those of the chosen building. */
+  readonly sets: "all" | "chosen";
 }
 
 /** Nudges nearer together than this are one step, in ms. */
@@ -43,7 +45,7 @@ const TOGETHER = 1000;
 
 /** The document on the board, and where one is in it. */
 export const useBoard = create<Board>(() => ({
-  id: "", scene: undefined as unknown as Scene, shotId: "", past: [], future: [], gesture: null, stage: "points", tool: "raise", selected: null, keep: "centre",
+  id: "", scene: undefined as unknown as Scene, shotId: "", past: [], future: [], gesture: null, stage: "points", tool: "raise", selected: null, keep: "centre", sets: "all",
 }));
 
 const { getState: get, setState: set } = useBoard;
@@ -133,7 +135,7 @@ function settle(change: Pick<Board, "scene" | "past" | "future">): void {
   });
 }
 
-export const go = (change: Partial<Pick<Board, "stage" | "tool" | "selected" | "shotId" | "keep">>): void => set(change);
+export const go = (change: Partial<Pick<Board, "stage" | "tool" | "selected" | "shotId" | "keep" | "sets">>): void => set(change);
 
 /** The shot that is being drawn. */
 export const currentShot = ({ scene, shotId }: Pick<Board, "scene" | "shotId">): Shot => scene.shots.find((shot) => shot.id === shotId) ?? scene.shots[0];

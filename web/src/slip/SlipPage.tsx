@@ -71,7 +71,7 @@ export function SlipPage() {
               <h2 className="font-semibold">Edge ticks for {pin.name}</h2>
               <p className="text-[12px]">Every {mm(one.spacing.near)} on the {one.side} edge, every {mm(one.spacing.far)} on the opposite one, in mm from the top edge. A ruler on equal numbers aims at the point.</p>
               <TickTable aids={one} />
-              <p className="mt-1 text-[12px]">Centrolinead: pegs on the {one.side} edge, {mm(one.centrolinead.pegs)} above and below the point’s level; legs at {degree(one.centrolinead.angle)} to the ruler.</p>
+              {one.centrolinead && <p className="mt-1 text-[12px]">Centrolinead: pegs on the {one.side} edge, {mm(one.centrolinead.pegs)} above and below the point’s level; legs at {degree(one.centrolinead.angle)} to the ruler.</p>}
             </section>
           ))}
         </div>

@@ -1,4 +1,5 @@
 export * from "./Button";
+export * from "./Check";
 export * from "./Choice";
 export * from "./Fold";
 export * from "./Modal";

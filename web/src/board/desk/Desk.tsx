@@ -1,9 +1,9 @@
 import { useEffect, useMemo, useRef } from "react";
 import { Layer as KonvaLayer, Rect, Stage } from "react-konva";
-import { buildingLayers, bundleLayers, coneLayer, measuredLayers, segmentLines, sheetLayers, stretchLines, STYLES, type Layer } from "@zanvo/core/drawing";
+import { aidLayers, buildingLayers, bundleLayers, coneLayer, measuredLayers, measuringLayer, segmentLines, sheetLayers, stretchLines, STYLES, type Layer } from "@zanvo/core/drawing";
 import { showOf } from "@zanvo/core/scene";
 import { viewOf } from "@zanvo/core/shot";
-import { horizon, lineIn, pinsOf } from "@zanvo/core/vanishing";
+import { horizon, isLevel, lineIn, pinsOf } from "@zanvo/core/vanishing";
 import { CREASE, HIDDEN, OUTLINE, see } from "@zanvo/core/visibility";
 import { build } from "@zanvo/core/world";
 import { useBoard, useShot } from "../board";
@@ -17,6 +17,8 @@ import { Lines } from "./Lines";
 import { PinHandles } from "./PinHandles";
 import { edges } from "./raise";
 import { RULER, Rulers } from "./Rulers";
+import { useShownPins } from "./sets";
+import { SketchHandles } from "./SketchHandles";
 import { Stretch } from "./Stretch";
 import { useHand } from "./useHand";
 import { useSeen } from "./useSeen";
@@ -65,10 +67,9 @@ export function Desk() {
   }, [width, height, framing]);
 
   const view = useMemo(() => viewOf(shot), [shot]);
-  const grids = useMemo(
-    () => [...bundleLayers(shot, pinsOf(scene.orientations, shot), view), ...measuredLayers(scene.orientations, shot, view), coneLayer(shot, view)],
-    [scene.orientations, shot, view],
-  );
+  const pins = useShownPins();
+  const grids = useMemo(() => [...bundleLayers(shot, pins, view), ...measuredLayers(scene.orientations, shot, view), coneLayer(shot, view)], [scene.orientations, shot, view, pins]);
+  const aids = useMemo(() => [measuringLayer(shot, pins, view), ...aidLayers(shot, pins)], [shot, view, pins]);
   const buildings = useMemo(() => buildingLayers(view, seen, showOf(shot)), [view, seen, shot]);
   const marks = useMemo(() => {
     const layers: Layer[] = [];
@@ -86,8 +87,8 @@ export function Desk() {
   const string = useMemo(() => {
     // The horizon goes on over the desk, faintly, as far as its pins.
     const line = horizon(view);
-    const pins = pinsOf(scene.orientations, shot).flatMap(({ point, role }) => (point.at && role !== "upright" ? [point.at] : []));
-    const ends = line && lineIn(line, wholeDesk(shot.sheet, pins));
+    const level = pinsOf(scene.orientations, shot).flatMap((pin) => (pin.point.at && isLevel(pin) ? [pin.point.at] : []));
+    const ends = line && lineIn(line, wholeDesk(shot.sheet, level));
     return { ...eyeLevel, style: { ...STYLES.horizon, opacity: 0.35 }, lines: Float64Array.from(ends ? ends.flat() : []) };
   }, [view, scene.orientations, shot, eyeLevel]);
   const { scale, x, y } = camera;
@@ -106,7 +107,7 @@ export function Desk() {
         <Stage width={size.width} height={size.height} listening={false} className="pointer-events-none">
           <KonvaLayer x={x} y={y} scaleX={scale} scaleY={scale} listening={false}>
             <Rect width={width} height={height} fill="#fbf9f3" shadowColor="#000" shadowOpacity={0.28} shadowBlur={10} shadowOffsetY={3} />
-            {[live, ...grids, eyeLevel, ...buildings, panel].map((layer) => <Lines key={layer.id} layer={layer} scale={scale} />)}
+            {[live, ...grids, eyeLevel, ...buildings, panel, ...aids].map((layer) => <Lines key={layer.id} layer={layer} scale={scale} />)}
           </KonvaLayer>
           <KonvaLayer x={x} y={y} scaleX={scale} scaleY={scale} listening={false}>
             {third && <Impossible />}
@@ -116,6 +117,7 @@ export function Desk() {
           </KonvaLayer>
         </Stage>
         {(stage === "eye-level" || stage === "points") && <HorizonHandles />}
+        {(stage === "points" || stage === "grid") && <SketchHandles />}
         <PinHandles movable={stage === "eye-level" || stage === "points" || stage === "grid"} />
         {stage === "masses" && chosen && !raising && <BlockHandles block={chosen} />}
         {Number.isFinite(fx) && <span className="pointer-events-none absolute rounded bg-slip/90 px-1 text-accent" style={{ left: fx, top: fy }}>street line</span>}

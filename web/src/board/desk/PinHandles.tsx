@@ -1,14 +1,15 @@
 import { headPath, setStyle } from "@zanvo/core/drawing";
 import { distance2, middle, type Vec2 } from "@zanvo/core/geometry";
-import type { Orientation } from "@zanvo/core/scene";
+import type { Orientation, Slope } from "@zanvo/core/scene";
 import { nearestAcute } from "@zanvo/core/shot";
-import { mm, pinPlace } from "@zanvo/core/slip";
-import { movePin, pinsOf, type Pin } from "@zanvo/core/vanishing";
+import { degree, mm, pinPlace } from "@zanvo/core/slip";
+import { movePin, pinsOf, slopeTo, type Pin } from "@zanvo/core/vanishing";
 import { say } from "../../ui";
-import { currentShot, drag, edit, onShot, useBoard, useShot } from "../board";
+import { currentShot, drag, edit, onShot, useBoard, useShot, type Recipe } from "../board";
 import { Handle } from "./Handle";
 import { toWindow } from "./camera";
 import { useDesk } from "./desk";
+import { useShownPins } from "./sets";
 
 /** The head of a pin: hue and shape of its set. */
 export function PinHead({ pin, size = 14 }: { readonly pin: Pick<Pin, "set">; readonly size?: number }) {
@@ -32,7 +33,7 @@ export function PinHandles({ movable }: { readonly movable: boolean }) {
   const shot = useShot();
   const camera = useDesk((desk) => desk.camera);
   const [main] = orientations;
-  return pinsOf(orientations, shot).map((pin) => {
+  return useShownPins().map((pin) => {
     const { role, point: { at } } = pin;
     // Uprights belong to every orientation; where one must stay put beside them, it is the first.
     const own = orientations.find(({ id }) => id === pin.orientation) ?? main;
@@ -41,6 +42,9 @@ export function PinHandles({ movable }: { readonly movable: boolean }) {
       const [x, y] = toWindow(camera, at);
       return <span key={pin.id} className="pointer-events-none absolute" style={{ left: x - 7, top: y - 7 }}><PinHead pin={pin} /></span>;
     }
+    const slope = own.slopes?.find(({ id }) => id === pin.slope);
+    if (slope && (role === "up" || role === "down")) return <SlopeHandle key={pin.id} pin={pin} at={at} role={role} own={own} slope={slope} />;
+    if (role === "up" || role === "down") return null;
     const put = (to: Vec2) => onShot((before) => movePin(own, before, role, to, keep));
     const [plumb] = middle(shot.frame);
     return (
@@ -72,6 +76,34 @@ export function PinHandles({ movable }: { readonly movable: boolean }) {
       </Handle>
     );
   });
+}
+
+/** A point of a slope, dragged up and down on the upright through its level one: the slope gets steeper or flatter. */
+function SlopeHandle({ pin, at, role, own, slope }: { readonly pin: Pin; readonly at: Vec2; readonly role: "up" | "down"; readonly own: Orientation; readonly slope: Slope }) {
+  const shot = useShot();
+  const put = (to: Vec2): [Recipe, number] => {
+    const rise = slopeTo(own, slope, shot, role, to);
+    return [(scene) => {
+      const one = scene.orientations.find(({ id }) => id === own.id)?.slopes?.find(({ id }) => id === slope.id);
+      if (one) one.rise = rise;
+    }, rise];
+  };
+  return (
+    <Handle
+      at={at}
+      label={`point of ${pin.name} lines, ${pinPlace(shot.sheet, pin)}`}
+      away={pin.offSheet ? `${ARROWS[pin.offSheet.side]} ${mm(pin.offSheet.distance)}` : undefined}
+      className="cursor-ns-resize"
+      onDrag={(to) => {
+        const [recipe, rise] = put(to);
+        drag(recipe);
+        return `${slope.name}: ${degree(rise)}`;
+      }}
+      onNudge={([dx, dy]) => edit(put([at[0] + dx, at[1] + dy])[0], `pin ${pin.id}`)}
+    >
+      <PinHead pin={pin} />
+    </Handle>
+  );
 }
 
 /** Where the third point was left in an impossible place, the nearest possible one is offered. */

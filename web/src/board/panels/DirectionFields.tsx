@@ -1,6 +1,6 @@
 import { Plus, X } from "lucide-react";
-import type { Orientation } from "@zanvo/core/scene";
-import { Button, Fold, IconButton, NumberField } from "../../ui";
+import type { Orientation, Slope } from "@zanvo/core/scene";
+import { Button, Choice, Fold, IconButton, NumberField } from "../../ui";
 import { edit } from "../board";
 
 /** Turned by this much a new pair is plain to see, degrees. */
@@ -13,6 +13,36 @@ function add(orientations: readonly Orientation[]): void {
   edit((scene) => void scene.orientations.push({ id: `o${crypto.randomUUID().slice(0, 8)}`, name: `Directions ${n}`, heading }));
 }
 
+/** A common pitch of a tiled roof, degrees (common practice). */
+const ROOF = 35;
+
+function addSlope(orientation: Orientation): void {
+  const slopes = orientation.slopes ?? [];
+  const slope: Slope = { id: `slope${crypto.randomUUID().slice(0, 8)}`, name: slopes.length ? `Slope ${slopes.length + 1}` : "Roofs", axis: "across", rise: ROOF };
+  edit((scene) => {
+    const one = scene.orientations.find(({ id }) => id === orientation.id);
+    if (one) one.slopes = [...(one.slopes ?? []), slope];
+  });
+}
+
+/** One slope of an orientation: roofs, ramps and stairs, with a point above and a point below the horizon. */
+function SlopeRow({ of, slope }: { readonly of: string; readonly slope: Slope }) {
+  const change = (what: Partial<Slope> | null) => edit((scene) => {
+    const one = scene.orientations.find(({ id }) => id === of);
+    if (one) one.slopes = one.slopes?.flatMap((each) => (each.id === slope.id ? (what ? [{ ...each, ...what }] : []) : [each]));
+  }, what ? `slope ${slope.id}` : undefined);
+  return (
+    <section aria-label={slope.name} className="space-y-1 border-t border-hair pt-1">
+      <div className="flex gap-1">
+        <input className="h-7 w-full min-w-0 rounded border border-hair bg-transparent px-1.5" aria-label="Name of the slope" maxLength={200} value={slope.name} onChange={(event) => change({ name: event.target.value })} />
+        <IconButton label={`Remove ${slope.name}`} onClick={() => change(null)}><X size={15} /></IconButton>
+      </div>
+      <Choice label="Rises" value={slope.axis} options={{ along: "Along", across: "Across" }} onChange={(axis) => change({ axis })} />
+      <NumberField label="Rise" unit="°" value={slope.rise} min={0.5} max={89} onChange={(rise) => change({ rise })} />
+    </section>
+  );
+}
+
 /** Every pair of level directions of the scene: turned streets and turned blocks have points of their own, on one horizon. */
 export function DirectionFields({ orientations }: { readonly orientations: readonly Orientation[] }) {
   const change = (id: string, what: Partial<Orientation>) => edit((scene) => {
@@ -20,8 +50,8 @@ export function DirectionFields({ orientations }: { readonly orientations: reado
     if (one) Object.assign(one, what);
   }, `direction ${id}`);
   return (
-    <Fold title="Directions">
-      {orientations.map(({ id, name, heading }) => (
+    <Fold title="Directions and slopes">
+      {orientations.map(({ id, name, heading, slopes }) => (
         <section key={id} aria-label={name} className="space-y-1 rounded border border-hair p-1.5">
           <div className="flex gap-1">
             <input
@@ -36,6 +66,8 @@ export function DirectionFields({ orientations }: { readonly orientations: reado
             )}
           </div>
           <NumberField label="Heading" unit="°" value={heading} min={-360} max={360} onChange={(to) => change(id, { heading: to })} />
+          {slopes?.map((slope) => <SlopeRow key={slope.id} of={id} slope={slope} />)}
+          <Button className="w-full" onClick={() => addSlope({ id, name, heading, slopes })}><Plus size={14} aria-hidden />Add a slope</Button>
         </section>
       ))}
       <Button className="w-full" onClick={() => add(orientations)}><Plus size={14} aria-hidden />Add a turned pair</Button>

@@ -2,7 +2,7 @@ import { useRef, useState } from "react";
 import { exportPath, fetchExport } from "../../api";
 import { fileName } from "@zanvo/core/scene";
 import { download } from "../../files";
-import { Button, NumberField, say } from "../../ui";
+import { Button, Check, NumberField, say } from "../../ui";
 import { useBoard, useShot } from "../board";
 import { flush, useSaving } from "../saving";
 
@@ -40,15 +40,12 @@ export function HandOverPanel() {
       <fieldset>
         <legend className="font-medium">On the paper</legend>
         {Object.entries(OPTIONAL).map(([kind, label]) => (
-          <label key={kind} className="flex min-h-6 items-center gap-2">
-            <input
-              type="checkbox"
-              className="accent-[var(--accent)]"
-              checked={!without.includes(kind)}
-              onChange={(event) => setWithout(event.target.checked ? without.filter((one) => one !== kind) : [...without, kind])}
-            />
-            {label}
-          </label>
+          <Check
+            key={kind}
+            label={label}
+            checked={!without.includes(kind)}
+            onChange={(checked) => setWithout(checked ? without.filter((one) => one !== kind) : [...without, kind])}
+          />
         ))}
       </fieldset>
       <Button primary className="w-full" disabled={busy} onClick={() => void save("svg")}>Save SVG in true millimetres</Button>

@@ -1,10 +1,10 @@
 import { Copy, MousePointer2, MoveUp, Trash2 } from "lucide-react";
 import { useEffect, useRef } from "react";
-import { DEFAULT_SHOW, FAINT, showOf } from "@zanvo/core/scene";
+import { FAINT, showOf } from "@zanvo/core/scene";
 import type { Block } from "@zanvo/core/world";
 import { nearCorner } from "@zanvo/core/construct";
 import { resizeBlock } from "@zanvo/core/world";
-import { Button, NumberField } from "../../ui";
+import { Button, Check, NumberField } from "../../ui";
 import { edit, go, onShot, useBoard, useShot } from "../board";
 import { deleteBlock, duplicateBlock, replaceElement, useChosen } from "../desk/blocks";
 import { setRaising, takeMeasure, useDesk } from "../desk/desk";
@@ -105,18 +105,11 @@ export function MassesPanel() {
             : "Press a building to choose it; drag it over the ground. Alt: do not catch on street lines."}
         </p>
       )}
-      <label className="flex min-h-6 items-center gap-2">
-        <input
-          type="checkbox"
-          className="accent-[var(--accent)]"
-          checked={hidden > 0}
-          onChange={(event) => {
-            const strength = event.target.checked ? FAINT : 0;
-            edit(onShot((before) => ({ ...before, show: { ...DEFAULT_SHOW, ...before.show, hidden: strength } })));
-          }}
-        />
-        Show hidden lines faintly
-      </label>
+      <Check
+        label="Show hidden lines faintly"
+        checked={hidden > 0}
+        onChange={(checked) => edit(onShot((before) => ({ ...before, show: { ...showOf(before), hidden: checked ? FAINT : 0 } })))}
+      />
       {chosen && !raising && <ChosenFields key={chosen.id} block={chosen} />}
     </div>
   );

@@ -1,10 +1,13 @@
 import { Plus, X } from "lucide-react";
 import type { Measured, Shot } from "@zanvo/core/scene";
-import { Button, IconButton, NumberField, Strength } from "../../ui";
+import { Button, Check, IconButton, NumberField, Strength } from "../../ui";
 import { beginGesture, drag, edit, endGesture, onShot } from "../board";
 
 const PLANES: Readonly<Record<Measured["plane"], string>> = { level: "Ground or level", left: "Wall to the left point", right: "Wall to the right point" };
 const FIRST: Measured = { plane: "level", at: 0, every: 1, heavy: 5, strength: 0.6 };
+
+/** How far a fading grid reaches at first, m. */
+const FADE = 40;
 
 const withPlanes = (change: (planes: Measured[]) => Measured[]) => onShot((shot: Shot) => ({ ...shot, measured: change(shot.measured ?? []) }));
 
@@ -22,6 +25,9 @@ function Plane({ plane, index }: { readonly plane: Measured; readonly index: num
       <NumberField label={plane.plane === "level" ? "Height" : "Across from the eye"} unit="m" digits={2} value={plane.at} min={-1e4} max={1e4} step={0.1} onChange={(at) => edit(put({ at }), `squares ${index}`)} />
       <NumberField label="A line every" unit="m" digits={2} value={plane.every} min={0.01} max={1e4} step={0.1} onChange={(every) => edit(put({ every }), `squares ${index}`)} />
       <NumberField label="Heavier, of lines" unit="" digits={0} value={plane.heavy} min={1} max={1000} onChange={(heavy) => edit(put({ heavy: Math.round(heavy) }), `squares ${index}`)} />
+      <Check label="Numbers in metres" checked={plane.numbered ?? false} onChange={(numbered) => edit(put({ numbered }))} />
+      <Check label="Fades with distance" checked={plane.fade !== undefined} onChange={(on) => edit(put({ fade: on ? FADE : undefined }))} />
+      {plane.fade !== undefined && <NumberField label="Gone at" unit="m" value={plane.fade} min={1} max={1e5} onChange={(fade) => edit(put({ fade }), `squares ${index}`)} />}
       <Strength label="Strength" value={plane.strength} onChange={(strength) => drag(put({ strength }))} onHold={beginGesture} onRelease={endGesture} />
     </section>
   );

@@ -1,15 +1,16 @@
 import { middle } from "@zanvo/core/geometry";
 import { holding, nearCorner } from "@zanvo/core/construct";
-import { showOf, type Orientation, type Shot } from "@zanvo/core/scene";
+import { showOf, type Orientation, type Shot, type Show } from "@zanvo/core/scene";
 import { levelled, pitched, viewOf } from "@zanvo/core/shot";
-import { movePin, pinsOf, type Keep, type Pin } from "@zanvo/core/vanishing";
+import { isLevel, movePin, pinsOf, type Keep, type Pin } from "@zanvo/core/vanishing";
 import { blockCorner } from "@zanvo/core/world";
-import { Choice, NumberField, say } from "../../ui";
+import { Check, Choice, NumberField, say } from "../../ui";
 import { edit, go, onShot, useBoard, useShot } from "../board";
 import { PinHead } from "../desk/PinHandles";
 import { nearestBlock } from "../desk/blocks";
 import { DirectionFields } from "./DirectionFields";
 import { SituationFields } from "./SituationFields";
+import { SketchFields } from "./SketchFields";
 import { ViewFields } from "./ViewFields";
 
 const KEEPS: Readonly<Record<Keep, string>> = { lens: "Lens", pins: "Other pins", centre: "Centre" };
@@ -25,7 +26,8 @@ function LevelPin({ pin, main, shot, keep }: { readonly pin: Pin; readonly main:
   const { at } = pin.point;
   const sign = pin.role === "left" ? -1 : 1;
   const edge = pin.role === "left" ? 0 : shot.sheet.width;
-  const put = (x: number) => edit(onShot((before) => movePin(main, before, pin.role, [x, at![1]], keep)), `pin ${pin.id}`);
+  const role = pin.role === "left" ? "left" : "right";
+  const put = (x: number) => edit(onShot((before) => movePin(main, before, role, [x, at![1]], keep)), `pin ${pin.id}`);
   return (
     <section aria-label={`${pin.role} point`} className="space-y-1.5">
       <h3 className="flex items-center gap-1.5 font-medium"><PinHead pin={pin} />{pin.role === "left" ? "Left point" : "Right point"}</h3>
@@ -80,6 +82,8 @@ export function PointsPanel() {
   const keep = useBoard((board) => board.keep);
   const shot = useShot();
   const [main] = orientations;
+  const show = showOf(shot);
+  const shown = (change: Partial<Show>) => onShot((before) => ({ ...before, show: { ...showOf(before), ...change } }));
   if (!main) return <p className="text-pencil">This scene has no directions, and so no points.</p>;
   return (
     <div className="space-y-3">
@@ -89,21 +93,15 @@ export function PointsPanel() {
           <Choice label="A moving pin keeps" value={keep} options={KEEPS} onChange={(next) => go({ keep: next })} />
         </div>
       </section>
-      {pinsOf([main], shot).map((pin) => {
-        const Fields = pin.role === "upright" ? ThirdPin : LevelPin;
-        return <Fields key={pin.id} pin={pin} main={main} shot={shot} keep={keep} />;
-      })}
-      <label className="flex min-h-6 items-center gap-2">
-        <input
-          type="checkbox"
-          className="accent-[var(--accent)]"
-          checked={showOf(shot).cone > 0}
-          onChange={({ target: { checked } }) => edit(onShot((before) => ({ ...before, show: { ...showOf(before), cone: checked ? 0.8 : 0 } })))}
-        />
-        Cone of vision: 30°, 60°, 90°
-      </label>
+      {pinsOf([main], shot).filter((pin) => isLevel(pin)).map((pin) => <LevelPin key={pin.id} pin={pin} main={main} shot={shot} keep={keep} />)}
+      {pinsOf([], shot).map((pin) => <ThirdPin key={pin.id} pin={pin} main={main} shot={shot} keep={keep} />)}
+      <div>
+        <Check label="Cone of vision: 30°, 60°, 90°" checked={show.cone > 0} onChange={(on) => edit(shown({ cone: on ? 0.8 : 0 }))} />
+        <Check label="Measuring and distance points" checked={show.measuring > 0} onChange={(on) => edit(shown({ measuring: on ? 1 : 0 }))} />
+      </div>
       <DirectionFields orientations={orientations} />
       <SituationFields main={main} />
+      <SketchFields main={main} shot={shot} />
       <ViewFields shot={shot} />
     </div>
   );
