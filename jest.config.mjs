@@ -6,8 +6,9 @@ const swc = ["@swc/jest", {
 
 export default {
   testEnvironment: "node",
-  testMatch: ["<rootDir>/{core,raster,server,web,cli,demo,bench}/**/*.test.{ts,tsx}"],
+  testMatch: ["<rootDir>/{core,raster,pdf,server,web,cli,demo,bench}/**/*.test.{ts,tsx}"],
   moduleNameMapper: {
+    "^@zanvo/pdf$": "<rootDir>/pdf/src/index.ts",
     "^@zanvo/raster$": "<rootDir>/raster/src/index.ts",
     "^@zanvo/core/(.*)$": "<rootDir>/core/src/$1/index.ts",
   },

@@ -1,11 +1,11 @@
-import { writeFile } from "node:fs/promises";
 import { drawShot, toSvg, type Drawing } from "@zanvo/core/drawing";
 import { BadInput } from "@zanvo/core/problem";
+import { toPdf } from "@zanvo/pdf";
 import { toPng } from "@zanvo/raster";
-import { needed, sceneIn, type Call } from "./io";
+import { needed, sceneIn, writeOut, type Call } from "./io";
 
 type Writer = (drawing: Drawing, dpi: number) => string | Promise<Buffer>;
-const FORMATS: Readonly<Record<string, Writer>> = { svg: (drawing) => toSvg(drawing), png: toPng };
+const FORMATS: Readonly<Record<string, Writer>> = { svg: (drawing) => toSvg(drawing), png: toPng, pdf: toPdf };
 
 /** `zanvo export`: a shot as a file. */
 export async function exportScene(call: Call): Promise<undefined> {
@@ -14,10 +14,6 @@ export async function exportScene(call: Call): Promise<undefined> {
   if (!Object.hasOwn(FORMATS, format)) throw new BadInput([{ path: "--format", message: `must be one of: ${Object.keys(FORMATS).join(", ")}.` }]);
   const drawing = drawShot(await sceneIn(call), call.options.shot, call.options.without?.split(",").filter(Boolean));
   const content = await FORMATS[format](drawing, Number(call.options.dpi ?? 300));
-  try {
-    await writeFile(out, content);
-  } catch (error) {
-    throw new BadInput([{ path: "--out", message: `cannot be written: ${(error as Error).message}.` }]);
-  }
+  await writeOut(out, content);
   return undefined;
 }

@@ -1,4 +1,4 @@
-import { readFile } from "node:fs/promises";
+import { readFile, writeFile } from "node:fs/promises";
 import { text } from "node:stream/consumers";
 import { readJson, readScene } from "@zanvo/core/document";
 import { BadInput } from "@zanvo/core/problem";
@@ -12,7 +12,7 @@ export interface Call {
     readonly err: (text: string) => void;
   };
   readonly file: string;
-  readonly options: Readonly<Partial<Record<"shot" | "points" | "format" | "out" | "dpi" | "without", string>>>;
+  readonly options: Readonly<Partial<Record<"shot" | "points" | "format" | "out" | "dpi" | "without" | "paper" | "overlap" | "margin" | "every", string>>>;
 }
 
 /** The text of a file, or of standard input for `-`. @throws BadInput when it cannot be read */
@@ -33,4 +33,13 @@ export function needed(call: Call, option: keyof Call["options"]): string {
   const value = call.options[option];
   if (value === undefined) throw new BadInput([{ path: `--${option}`, message: "is missing." }]);
   return value;
+}
+
+/** Writes a file that the call asks for. @throws BadInput when it cannot be written */
+export async function writeOut(out: string, content: string | Uint8Array): Promise<void> {
+  try {
+    await writeFile(out, content);
+  } catch (error) {
+    throw new BadInput([{ path: "--out", message: `cannot be written: ${(error as Error).message}.` }]);
+  }
 }

@@ -4,13 +4,15 @@ import { check } from "./check";
 import { exportScene } from "./export";
 import type { Call } from "./io";
 import { pins } from "./pins";
+import { print } from "./print";
 import { project } from "./project";
+import { slip } from "./slip";
 import { solve } from "./solve";
 
 /** What a command does with its call; what it returns is printed as JSON, unless it is nothing. */
 type Command = (call: Call) => Promise<unknown>;
 
-const COMMANDS: Readonly<Record<string, Command>> = { pins, project, solve, check, export: exportScene };
+const COMMANDS: Readonly<Record<string, Command>> = { pins, project, solve, check, export: exportScene, slip, print };
 
 const HELP = `zanvo: perspective from a shell. FILE may be - for standard input.
 
@@ -18,14 +20,17 @@ const HELP = `zanvo: perspective from a shell. FILE may be - for standard input.
   zanvo project SCENE --points FILE [--shot ID]    world points [[x,y,z], ...] in m as sheet points in mm
   zanvo solve PINS                                 the view behind two or three vanishing points
   zanvo check SCENE [--shot ID]                    findings, the most serious first
-  zanvo export SCENE --format svg|png --out FILE [--shot ID] [--dpi N] [--without KIND,...]
+  zanvo export SCENE --format svg|png|pdf --out FILE [--shot ID] [--dpi N] [--without KIND,...]
+  zanvo slip SCENE [--out FILE.pdf] [--shot ID] [--every MM]    the set-up sheet, as text or PDF; edge ticks every so many mm
+  zanvo print SCENE --out FILE.pdf [--shot ID] [--paper A4|A3|Letter] [--overlap MM] [--margin MM]
+                                                   the desk at true size on many sheets
 
 Exit: 0 done, 1 understood but without an answer, 2 wrong input or call.
 `;
 
 const OPTIONS = {
   shot: { type: "string" }, points: { type: "string" }, format: { type: "string" }, out: { type: "string" },
-  dpi: { type: "string" }, without: { type: "string" }, help: { type: "boolean", short: "h" },
+  dpi: { type: "string" }, without: { type: "string" }, paper: { type: "string" }, overlap: { type: "string" }, margin: { type: "string" }, every: { type: "string" }, help: { type: "boolean", short: "h" },
 } as const;
 
 /** Runs one call of the command line. @returns the exit code */

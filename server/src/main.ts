@@ -5,6 +5,7 @@ import { fileURLToPath } from "node:url";
 import { pino } from "pino";
 import { putDemo } from "./demo";
 import { createApp } from "./http";
+import { Prints } from "./prints";
 import { openStore } from "./store";
 
 /** How long open answers may take once the server is told to stop, in ms. */
@@ -18,7 +19,8 @@ const log = pino({ level: process.env.LOG_LEVEL ?? "warn" }, pino.destination(2)
 
 const store = await openStore(file);
 await putDemo(store, join(root, "demo"));
-const server = createServer(createApp({ store, log, web: join(root, "web/dist"), names: [host] }));
+const prints = new Prints(join(dirname(fileURLToPath(import.meta.url)), "worker.js"));
+const server = createServer(createApp({ store, prints, log, web: join(root, "web/dist"), names: [host] }));
 
 server.on("error", (error: NodeJS.ErrnoException) => {
   const why = error.code === "EADDRINUSE" ? `Port ${port} is taken. Set PORT to another one, or stop what runs there.` : error.message;
@@ -36,7 +38,7 @@ for (const signal of ["SIGINT", "SIGTERM"] as const) {
     if (stopping) return;
     stopping = true;
     setTimeout(() => server.closeAllConnections(), GRACE).unref();
-    server.close(() => void store.close().then(() => process.exit(0)));
+    server.close(() => void Promise.all([store.close(), prints.close()]).then(() => process.exit(0)));
     server.closeIdleConnections();
   });
 }

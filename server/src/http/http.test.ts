@@ -5,10 +5,12 @@ import { newScene, type Scene } from "@zanvo/core/scene";
 import { pino } from "pino";
 import sharp from "sharp";
 import request from "supertest";
+import { Prints } from "../prints";
 import { openStore, type Store } from "../store";
 import { createApp } from ".";
 
 let store: Store;
+const prints = new Prints(join(process.cwd(), "server/dist/worker.js"));
 let app: ReturnType<typeof createApp>;
 const titled = (title: string): Scene => newScene(title);
 const create = async (scene: unknown = titled("Lock")) => request(app).post("/api/scenes").type("json").send(JSON.stringify(scene));
@@ -17,7 +19,7 @@ beforeEach(async () => {
   const folder = mkdtempSync(join(tmpdir(), "zanvo-"));
   writeFileSync(join(folder, "index.html"), '<meta name="nonce" content="__NONCE__">');
   store = await openStore(join(folder, "db/zanvo.sqlite"));
-  app = createApp({ store, log: pino({ level: "silent" }), web: folder });
+  app = createApp({ store, prints, log: pino({ level: "silent" }), web: folder });
 });
 afterEach(() => store.close());
 

@@ -1,5 +1,6 @@
 import { BadInput, NoAnswer, type Fault } from "@zanvo/core/problem";
 import type { ErrorRequestHandler, Response } from "express";
+import { Busy } from "../prints";
 import { NotFound, Stale } from "../store";
 
 /** A request that was refused before its content was looked at. */
@@ -12,7 +13,7 @@ export class Refused extends Error {
 
 const TITLES: Readonly<Record<number, string>> = {
   400: "The input is wrong", 403: "Not allowed", 404: "Not found", 405: "Not possible here", 409: "There is no answer", 412: "Saved elsewhere since",
-  413: "Too large", 415: "Not JSON", 421: "Wrong address", 428: "A version is needed", 500: "Something broke", 507: "No room left",
+  413: "Too large", 415: "Not JSON", 421: "Wrong address", 428: "A version is needed", 429: "Too much at once", 500: "Something broke", 507: "No room left",
 };
 
 /** Sends an error as RFC 9457 problem details. */
@@ -32,6 +33,7 @@ export const onError: ErrorRequestHandler = (error: Error & { status?: number; t
   if (error instanceof BadInput) return sendProblem(res, 400, error.message, { errors: error.faults });
   if (error instanceof NoAnswer) return sendProblem(res, 409, error.message);
   if (error instanceof NotFound) return sendProblem(res, 404, error.message);
+  if (error instanceof Busy) return sendProblem(res, 429, error.message);
   if (error instanceof Refused) return sendProblem(res, error.status, error.message);
   if (error instanceof Stale) {
     const { scene, ...card } = error.current;

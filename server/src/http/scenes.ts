@@ -1,7 +1,8 @@
 import { readScene } from "@zanvo/core/document";
-import { drawShot, toSvg } from "@zanvo/core/drawing";
+import { drawShot, toSvg, type Drawing } from "@zanvo/core/drawing";
 import { BadInput } from "@zanvo/core/problem";
-import { fileName } from "@zanvo/core/scene";
+import { fileName, shotOf } from "@zanvo/core/scene";
+import { slipPdf, toPdf } from "@zanvo/pdf";
 import { toPng } from "@zanvo/raster";
 import { Router, text, type Request, type Response } from "express";
 import type { Expected, Store, Stored } from "../store";
@@ -9,6 +10,9 @@ import { Refused } from "./problem";
 
 /** The largest document that is taken. */
 const MOST = "16mb";
+
+/** What a drawing can be written as. */
+const FORMATS: Readonly<Record<string, (drawing: Drawing, dpi: number) => string | Promise<Buffer>>> = { svg: (drawing) => toSvg(drawing), png: toPng, pdf: toPdf };
 
 /** The document in a request. */
 function documentOf(req: Request) {
@@ -72,15 +76,23 @@ export function scenes(store: Store): Router {
     res.set("Cache-Control", "no-cache").type("image/svg+xml").send(toSvg(drawShot(scene, undefined, ["bundles", "live", "hidden"]), 2.5));
   });
   router.get("/:id/exports/:file", async (req, res) => {
-    const { file } = req.params;
-    const [, shot, format] = /^(.+)\.(svg|png)$/.exec(file) ?? [];
-    if (!format) throw new BadInput([{ path: "format", message: "must be one of: svg, png." }]);
+    const [, shot, format = ""] = /^(.+)\.([a-z]+)$/.exec(req.params.file) ?? [];
+    if (!Object.hasOwn(FORMATS, format)) throw new BadInput([{ path: "format", message: `must be one of: ${Object.keys(FORMATS).join(", ")}.` }]);
     const { scene } = await store.read(req.params.id);
     const drawing = drawShot(scene, shot, one(req.query.without)?.split(",").filter(Boolean));
-    const content = format === "svg" ? toSvg(drawing) : await toPng(drawing, Number(one(req.query.dpi) ?? 300));
+    const content = await FORMATS[format](drawing, Number(one(req.query.dpi) ?? 300));
     res.set("Cache-Control", "no-cache");
     if (req.query.download !== undefined) res.attachment(`${fileName(drawing.title)}.${format}`);
-    res.type(format === "svg" ? "image/svg+xml" : "image/png").send(content);
+    res.type(format).send(content);
+  });
+  // The set-up sheet of a shot, to be printed.
+  router.get("/:id/slips/:file", async (req, res) => {
+    const [, shot] = /^(.+)\.pdf$/.exec(req.params.file) ?? [];
+    if (!shot) throw new BadInput([{ path: "format", message: "must be pdf." }]);
+    const every = Number(one(req.query.every) ?? 10);
+    if (!(every >= 1 && every <= 500)) throw new BadInput([{ path: "every", message: "must be from 1 to 500 mm." }]);
+    const { scene } = await store.read(req.params.id);
+    res.set("Cache-Control", "no-cache").type("pdf").send(await slipPdf(scene, shotOf(scene, shot), every));
   });
   return router;
 }

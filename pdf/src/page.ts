@@ -1,0 +1,33 @@
+import PDFDocument from "pdfkit";
+import { registerFonts } from "./words";
+
+export type Doc = PDFKit.PDFDocument;
+
+/** One millimetre in PDF's points of 1/72 inch. */
+export const MM = 72 / 25.4;
+
+/** PDF's own limit: a page is at most 14,400 points, which is 200 inches, wide or tall (ISO 32000-1, annex C (from memory)). */
+export const MOST_PAGE = 5080;
+
+/** A document without pages yet, its typefaces known. */
+export function newDocument(title: string): Doc {
+  const doc = new PDFDocument({ autoFirstPage: false, margin: 0, info: { Title: title, Creator: "Zanvo" } });
+  registerFonts(doc);
+  return doc;
+}
+
+/** A new page of a size in mm. */
+export const addPage = (doc: Doc, width: number, height: number): Doc => doc.addPage({ size: [width * MM, height * MM], margin: 0 });
+
+/** All of a document's bytes, once what writes it has run. */
+export async function written(doc: Doc, write: () => void | Promise<void>): Promise<Buffer> {
+  const parts: Buffer[] = [];
+  const done = new Promise<Buffer>((resolve, reject) => {
+    doc.on("data", (part: Buffer) => parts.push(part));
+    doc.on("end", () => resolve(Buffer.concat(parts)));
+    doc.on("error", reject);
+  });
+  await write();
+  doc.end();
+  return done;
+}

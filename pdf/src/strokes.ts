@@ -1,0 +1,42 @@
+import type { Layer } from "@zanvo/core/drawing";
+import { clipToRect, type Rect } from "@zanvo/core/geometry";
+import { MM, type Doc } from "./page";
+
+/** Where a drawing goes on a page: its own mm times `scale`, then moved by `dx`, `dy` mm; cut at `clip`, in its own mm. */
+export interface Placing {
+  readonly dx?: number;
+  readonly dy?: number;
+  readonly scale?: number;
+  readonly clip?: Rect;
+  /** Makes all lines heavier, for a drawing that is shown small. */
+  readonly weight?: number;
+}
+
+/** Dashes of several lengths, in points; the package takes them, its types know only one. */
+const dash = (doc: Doc, lengths: readonly number[], phase = 0): Doc => doc.dash(lengths as unknown as number, { phase });
+
+/** Draws a layer's lines; one that is cut keeps the place of its dashes. */
+export function strokeLayer(doc: Doc, { lines, style }: Layer, { dx = 0, dy = 0, scale = 1, clip, weight = 1 }: Placing = {}): void {
+  const at = (x: number, y: number) => [(dx + x * scale) * MM, (dy + y * scale) * MM] as const;
+  let drawn = false;
+  doc.save().lineCap("round").lineWidth(style.width * weight * MM).strokeColor(style.stroke).strokeOpacity(style.opacity);
+  const dashes = style.dash.map((length) => length * weight * MM);
+  if (dashes.length) dash(doc, dashes);
+  for (let i = 0; i < lines.length; i += 4) {
+    const [x1, y1, x2, y2] = [lines[i], lines[i + 1], lines[i + 2], lines[i + 3]];
+    const range = clip ? clipToRect([x1, y1], [x2 - x1, y2 - y1], clip, [0, 1]) : [0, 1];
+    if (!range) continue;
+    const [t0, t1] = range;
+    doc.moveTo(...at(x1 + t0 * (x2 - x1), y1 + t0 * (y2 - y1))).lineTo(...at(x1 + t1 * (x2 - x1), y1 + t1 * (y2 - y1)));
+    if (dashes.length && t0 > 0) {
+      dash(doc, dashes, t0 * Math.hypot(x2 - x1, y2 - y1) * scale * MM).stroke();
+      dash(doc, dashes);
+    } else drawn = true;
+    if (dashes.length && drawn) {
+      doc.stroke();
+      drawn = false;
+    }
+  }
+  if (drawn) doc.stroke();
+  doc.restore();
+}

@@ -1,0 +1,1 @@
+export { Busy, Prints, type Print } from "./prints";
