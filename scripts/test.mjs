@@ -38,13 +38,13 @@ const verdict = (content) => count(content ? 1 : 0, content ? 0 : 1);
 verdict(run("types", [bin("typescript/bin/tsc"), "--noEmit"]) && run("types of the core by itself", [bin("typescript/bin/tsc"), "--noEmit", "-p", "core"]));
 verdict(run("lint", [bin("eslint/bin/eslint.js"), "."]));
 
+process.stdout.write("\n== build\n");
+await build();
 const jest = run("unit tests", [bin("jest/bin/jest.js"), "--json", "--outputFile", join(results, "jest.json")]);
 const units = read("jest.json");
 if (units) count(units.numPassedTests, units.numFailedTests + units.numRuntimeErrorTestSuites);
 if (!units || (!jest && units.numFailedTests + units.numRuntimeErrorTestSuites === 0)) verdict(false);
 
-process.stdout.write("\n== build\n");
-await build();
 const journeys = run("journeys", [bin("@playwright/test/cli.js"), "test"], join(root, "e2e"));
 const stats = read("e2e.json")?.stats;
 if (stats) count(stats.expected, stats.unexpected + stats.flaky);

@@ -107,12 +107,28 @@ describe("zanvo export", () => {
   });
 });
 
+describe("zanvo slip and zanvo print", () => {
+  it("write the set-up sheet as text or PDF, and the desk in tiles, and say how many sheets that takes", async () => {
+    const [slip, tiles] = [join(folder, "slip.pdf"), join(folder, "tiles.pdf")];
+    let text = "";
+    await main(["slip", demo, "--every", "20"], { stdin: Readable.from([""]), out: (part) => (text += part), err: () => undefined });
+    expect(text).toContain("Every 20 mm on the left edge, every 57.8 mm on the opposite one");
+    expect((await run(["slip", demo, "--out", slip])).code).toBe(0);
+    expect(execFileSync("pdfinfo", [slip], { encoding: "utf8" })).toContain("A4");
+    const print = await run(["print", demo, "--out", tiles, "--paper", "A3"]);
+    expect([print.code, print.err]).toEqual([0, "3 sheets of A3\n"]);
+    expect(execFileSync("pdfinfo", [tiles], { encoding: "utf8" })).toMatch(/Pages: +4\n/);
+  });
+});
+
 describe("a wrong call", () => {
   it.each<[string[], string]>([
+    [["print", demo, "--out", "x", "--paper", "A7"], "paper: must be one of: A4, A3, Letter."],
+    [["slip", demo, "--every", "0"], "--every: must be from 1 to 500 mm."],
     [["pins", "/no/such/file"], "/no/such/file: there is no such file."],
     [["pins", demo, "--shot", "s9"], 'shot: there is no shot "s9"'],
     [["project", demo], "--points: is missing."],
-    [["export", demo, "--format", "gif", "--out", "x"], "--format: must be one of: svg, png."],
+    [["export", demo, "--format", "gif", "--out", "x"], "--format: must be one of: svg, png, pdf."],
     [["export", demo, "--format", "svg", "--out", "/no/such/folder/x.svg"], "--out: cannot be written"],
     [["export", demo, "--format", "png", "--out", "x", "--dpi", "121000"], "dpi: would make a picture of 2,000,787 x"],
     [["fly", demo], 'There is no command "fly".'],

@@ -20,7 +20,8 @@ const HELP = `zanvo: perspective from a shell. FILE may be - for standard input.
   zanvo project SCENE --points FILE [--shot ID]    world points [[x,y,z], ...] in m as sheet points in mm
   zanvo solve PINS                                 the view behind two or three vanishing points
   zanvo check SCENE [--shot ID]                    findings, the most serious first
-  zanvo export SCENE --format svg|png|pdf --out FILE [--shot ID] [--dpi N] [--without KIND,...]
+  zanvo export SCENE --format svg|png|pdf --out FILE [--shot ID] [--dpi N] [--without KIND,...] [--page]
+                                                   a shot, or with --page all panels of its page
   zanvo slip SCENE [--out FILE.pdf] [--shot ID] [--every MM]    the set-up sheet, as text or PDF; edge ticks every so many mm
   zanvo print SCENE --out FILE.pdf [--shot ID] [--paper A4|A3|Letter] [--overlap MM] [--margin MM]
                                                    the desk at true size on many sheets
@@ -30,7 +31,7 @@ Exit: 0 done, 1 understood but without an answer, 2 wrong input or call.
 
 const OPTIONS = {
   shot: { type: "string" }, points: { type: "string" }, format: { type: "string" }, out: { type: "string" },
-  dpi: { type: "string" }, without: { type: "string" }, paper: { type: "string" }, overlap: { type: "string" }, margin: { type: "string" }, every: { type: "string" }, help: { type: "boolean", short: "h" },
+  dpi: { type: "string" }, without: { type: "string" }, paper: { type: "string" }, overlap: { type: "string" }, margin: { type: "string" }, every: { type: "string" }, page: { type: "boolean" }, help: { type: "boolean", short: "h" },
 } as const;
 
 /** Runs one call of the command line. @returns the exit code */

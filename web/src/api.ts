@@ -1,3 +1,4 @@
+import type { Tiling } from "@zanvo/core/print";
 import type { Fault } from "@zanvo/core/problem";
 import type { Scene } from "@zanvo/core/scene";
 
@@ -99,8 +100,33 @@ export const openVersion = async (id: string, revision: number): Promise<Scene> 
 /** The address of a scene's small drawing, as of its revision. */
 export const picturePath = ({ id, revision }: Card): string => `/api/scenes/${id}/picture.svg?revision=${revision}`;
 
+export type ExportFormat = "svg" | "png" | "pdf";
+
 /** The address of a shot's export. */
-export const exportPath = (id: string, shot: string, format: "svg" | "png", query: Record<string, string> = {}): string =>
+export const exportPath = (id: string, shot: string, format: ExportFormat, query: Record<string, string> = {}): string =>
   `/api/scenes/${id}/exports/${encodeURIComponent(shot)}.${format}?${new URLSearchParams(query).toString()}`;
 
 export const fetchExport = async (path: string, signal: AbortSignal): Promise<Blob> => (await send(path, { signal })).blob();
+
+/** The address of a shot's set-up sheet as PDF, with an edge tick every so many mm. */
+export const slipPath = (id: string, shot: string, every: number): string => `/api/scenes/${id}/slips/${encodeURIComponent(shot)}.pdf?every=${every}`;
+
+/** How a true-size print stands. */
+export interface PrintStatus {
+  readonly id: string;
+  readonly state: "working" | "ready" | "failed";
+  readonly done: number;
+  readonly of: number;
+  readonly message?: string;
+}
+
+/** Orders a true-size print of a shot's desk. @returns its id */
+export async function orderPrint(id: string, shot: string, tiling: Tiling, signal: AbortSignal): Promise<string> {
+  const answer = await send(`/api/scenes/${id}/prints`, { method: "POST", signal, ...json(JSON.stringify({ shot, tiling })) });
+  return ((await answer.json()) as PrintStatus).id;
+}
+export const printStatus = async (id: string, print: string, signal: AbortSignal): Promise<PrintStatus> => (await send(`/api/scenes/${id}/prints/${print}`, { signal })).json() as Promise<PrintStatus>;
+export const fetchPrint = async (id: string, print: string, signal: AbortSignal): Promise<Blob> => (await send(`/api/scenes/${id}/prints/${print}/file.pdf`, { signal })).blob();
+export async function stopPrint(id: string, print: string): Promise<void> {
+  await send(`/api/scenes/${id}/prints/${print}`, { method: "DELETE" });
+}

@@ -1,5 +1,5 @@
 import { BadInput } from "../problem";
-import { DEFAULT_SHOW, shotOf, showOf, type Scene, type Show } from "../scene";
+import { DEFAULT_SHOW, pageOf, shotOf, showOf, type Scene, type Show } from "../scene";
 import { viewOf } from "../shot";
 import { see } from "../visibility";
 import { build } from "../world";
@@ -22,4 +22,18 @@ export function drawShot(scene: Scene, shotId?: string, without: readonly string
   const shot = shotOf(scene, shotId);
   const show = { ...showOf(shot), ...Object.fromEntries(without.map((kind) => [kind, 0])) };
   return draw(scene, { ...shot, show }, see(build(scene.elements), viewOf(shot).eye));
+}
+
+/**
+ * All panels of a shot's page in their places, as one drawing; what belongs to the sheet and not to a panel is drawn once.
+ * @throws BadInput as `drawShot`
+ */
+export function drawPage(scene: Scene, shotId?: string, without: readonly string[] = []): Drawing {
+  const panels = pageOf(scene, shotOf(scene, shotId));
+  const [first, ...rest] = panels.map(({ id }) => drawShot(scene, id, without));
+  if (rest.length === 0) return first;
+  const layers = [first, ...rest].flatMap((drawing, i) => drawing.layers
+    .filter(({ id }) => i === 0 || id !== "live")
+    .map((layer) => ({ ...layer, id: `panel-${i + 1}-${layer.id}`, name: `${panels[i].name}: ${layer.name}` })));
+  return { ...first, title: `${scene.title}: page with ${panels.map(({ name }) => name).join(", ")}`.slice(0, 300), layers };
 }

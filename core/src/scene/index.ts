@@ -1,4 +1,5 @@
 export * from "./defaults";
 export * from "./names";
+export * from "./page";
 export * from "./papers";
 export * from "./schema";

@@ -22,6 +22,7 @@ beforeEach(async () => {
   app = createApp({ store, prints, log: pino({ level: "silent" }), web: folder });
 });
 afterEach(() => store.close());
+afterAll(() => prints.close());
 
 describe("scenes over HTTP", () => {
   it("are created, listed, read, replaced and deleted, each change made from a known version", async () => {
@@ -125,7 +126,7 @@ describe("exports over HTTP", () => {
       return `${status} ${body.detail}`;
     };
     expect(await detail("s9.svg")).toBe('400 shot: there is no shot "s9"; there is "s1".');
-    expect(await detail("s1.gif")).toBe("400 format: must be one of: svg, png.");
+    expect(await detail("s1.gif")).toBe("400 format: must be one of: svg, png, pdf.");
     expect(await detail("s1.svg?without=clouds")).toMatch(/^400 without: there are no lines called "clouds"/);
     expect(await detail("s1.png?dpi=121000")).toMatch(/^400 dpi: would make a picture of 2,000,787 x 1,414,843 px; this sheet takes 36 to \d+ dpi\.$/);
     expect(await detail("s1.png?dpi=many")).toMatch(/^400 dpi: is no number/);
@@ -150,5 +151,60 @@ describe("the door", () => {
     expect(policy).not.toContain("unsafe");
     expect(page.text).toContain(`content="${/'nonce-([^']+)'/.exec(policy)![1]}"`);
     expect((await request(app).get("/")).status).toBe(200);
+  });
+});
+
+describe("prints over HTTP", () => {
+  const tiling = { paper: "A4", landscape: false, overlap: 10, margin: 10 };
+  const order = (address: string, what: unknown = { shot: "s1", tiling }) => request(app).post(`${address}/prints`).type("json").send(JSON.stringify(what));
+  const settled = async (print: string) => {
+    for (let i = 0; i < 200; i++) {
+      const { body } = await request(app).get(print);
+      if (body.state !== "working") return body;
+      await new Promise((resolve) => setTimeout(resolve, 50));
+    }
+    return null;
+  };
+
+  it("are ordered, watched and fetched, and only below their own scene", async () => {
+    const address = (await create()).headers.location;
+    const ordered = await order(address);
+    expect([ordered.status, ordered.body.state]).toEqual([202, "working"]);
+    const print = ordered.headers.location;
+    const done = await settled(print);
+    expect(done).toMatchObject({ state: "ready" });
+    expect(done.done).toBe(done.of);
+    const file = await request(app).get(`${print}/file.pdf`).buffer();
+    expect([file.status, file.type, file.body.subarray(0, 5).toString()]).toEqual([200, "application/pdf", "%PDF-"]);
+    const other = (await create()).headers.location;
+    expect((await request(app).get(print.replace(address, other))).status).toBe(404);
+  });
+
+  it("are stopped, and gone then", async () => {
+    const address = (await create()).headers.location;
+    const print = (await order(address)).headers.location;
+    expect((await request(app).get(`${print}/file.pdf`)).status).toBe(409);
+    expect((await request(app).delete(print)).status).toBe(204);
+    expect((await request(app).get(print)).status).toBe(404);
+  });
+
+  it("say what is wrong with an order, and why a desk cannot be printed", async () => {
+    const address = (await create()).headers.location;
+    expect((await order(address, { shot: "s1", tiling: { ...tiling, paper: "A7" } })).body.errors).toEqual([{ path: "tiling/paper", message: "must be one of: A4, A3, Letter." }]);
+    expect((await order(address, { shot: "s9", tiling })).body.detail).toContain('there is no shot "s9"');
+    // Nearly facing a wall, the other point stands kilometres off.
+    const scene = titled("Far");
+    scene.shots[0].gaze.heading = 35.01;
+    const far = (await create(scene)).headers.location;
+    expect((await settled((await order(far)).headers.location)).message).toMatch(/^desk: would take \d+ × \d+ sheets of A4; 2000 are the most\./);
+  });
+
+  it("give drawings and set-up sheets as PDF too", async () => {
+    const address = (await create()).headers.location;
+    for (const path of ["exports/s1.pdf", "slips/s1.pdf?every=20"]) {
+      const { status, type, body } = await request(app).get(`${address}/${path}`).buffer();
+      expect([status, type, body.subarray(0, 5).toString()]).toEqual([200, "application/pdf", "%PDF-"]);
+    }
+    expect((await request(app).get(`${address}/slips/s1.pdf?every=0`)).body.detail).toBe("every: must be from 1 to 500 mm.");
   });
 });

@@ -1,5 +1,5 @@
 import { readScene } from "@zanvo/core/document";
-import { drawShot, toSvg, type Drawing } from "@zanvo/core/drawing";
+import { drawPage, drawShot, toSvg, type Drawing } from "@zanvo/core/drawing";
 import { BadInput } from "@zanvo/core/problem";
 import { fileName, shotOf } from "@zanvo/core/scene";
 import { slipPdf, toPdf } from "@zanvo/pdf";
@@ -70,16 +70,17 @@ export function scenes(store: Store): Router {
   router.get("/:id/versions/:revision", async (req, res) => {
     res.json(await store.version(req.params.id, Number(req.params.revision)));
   });
-  // The shelf shows a scene by its first shot without grid, in heavy lines.
+  // The shelf shows a scene by its first page without grids, in heavy lines.
   router.get("/:id/picture.svg", async (req, res) => {
     const { scene } = await store.read(req.params.id);
-    res.set("Cache-Control", "no-cache").type("image/svg+xml").send(toSvg(drawShot(scene, undefined, ["bundles", "live", "hidden"]), 2.5));
+    res.set("Cache-Control", "no-cache").type("image/svg+xml").send(toSvg(drawPage(scene, undefined, ["bundles", "live", "hidden", "aids", "cone", "measuring"]), 2.5));
   });
   router.get("/:id/exports/:file", async (req, res) => {
     const [, shot, format = ""] = /^(.+)\.([a-z]+)$/.exec(req.params.file) ?? [];
     if (!Object.hasOwn(FORMATS, format)) throw new BadInput([{ path: "format", message: `must be one of: ${Object.keys(FORMATS).join(", ")}.` }]);
     const { scene } = await store.read(req.params.id);
-    const drawing = drawShot(scene, shot, one(req.query.without)?.split(",").filter(Boolean));
+    const draw = req.query.page === undefined ? drawShot : drawPage;
+    const drawing = draw(scene, shot, one(req.query.without)?.split(",").filter(Boolean));
     const content = await FORMATS[format](drawing, Number(one(req.query.dpi) ?? 300));
     res.set("Cache-Control", "no-cache");
     if (req.query.download !== undefined) res.attachment(`${fileName(drawing.title)}.${format}`);

@@ -5,17 +5,16 @@ import { Copy, GripVertical, PencilLine, Trash2 } from "lucide-react";
 import { useState } from "react";
 import type { Shot } from "@zanvo/core/scene";
 import { Button, IconButton } from "../ui";
-import { currentShot, edit, go, useBoard } from "./board";
+import { currentShot, edit, freeName, go, useBoard } from "./board";
 import { DeskMap } from "./desk/DeskMap";
 
-/** A copy of a shot put behind it, with a name of its own, and chosen. */
+/** A copy of a shot put behind it, with a name and a sheet of its own, and chosen. */
 function addShot(): void {
   const board = useBoard.getState();
   const { shots } = board.scene;
   const from = currentShot(board);
-  let n = shots.length + 1;
-  while (shots.some((shot) => shot.name === `Shot ${n}`)) n++;
-  const shot: Shot = { ...from, id: crypto.randomUUID(), name: `Shot ${n}` };
+  // The copy has a sheet for itself; panels of one page come by splitting one.
+  const shot: Shot = { ...from, id: crypto.randomUUID(), name: freeName("Shot", shots), page: undefined };
   edit((scene) => void scene.shots.splice(shots.indexOf(from) + 1, 0, shot));
   go({ shotId: shot.id });
 }
@@ -43,11 +42,11 @@ function move({ active, over }: DragEndEvent): void {
 }
 
 /** One shot on the strip: pressed it is laid on the desk, dragged by its grip it changes its place. */
-function Frame({ shot, number, chosen }: { readonly shot: Shot; readonly number: number; readonly chosen: boolean }) {
+function Frame({ shot, number, chosen, beside }: { readonly shot: Shot; readonly number: number; readonly chosen: boolean; readonly beside: boolean }) {
   const [renaming, setRenaming] = useState(false);
   const { attributes, listeners, setNodeRef, transform, transition } = useSortable({ id: shot.id });
   return (
-    <li ref={setNodeRef} aria-label={shot.name} className={`flex h-9 shrink-0 items-center rounded border border-hair ${chosen ? "bg-wash" : ""}`} style={{ transform: CSS.Translate.toString(transform), transition }}>
+    <li ref={setNodeRef} aria-label={shot.name} className={`flex h-9 shrink-0 items-center rounded border ${beside ? "border-dashed border-pencil" : "border-hair"} ${chosen ? "bg-wash" : ""}`} title={beside ? "On the page that lies on the desk" : undefined} style={{ transform: CSS.Translate.toString(transform), transition }}>
       <button type="button" {...attributes} {...listeners} aria-label={`Move ${shot.name}`} className="flex h-full w-6 cursor-grab touch-none items-center justify-center text-pencil"><GripVertical size={14} /></button>
       {renaming ? (
         <input
@@ -91,7 +90,7 @@ export function Strip() {
       <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={move}>
         <SortableContext items={shots.map((shot) => shot.id)} strategy={horizontalListSortingStrategy}>
           <ol aria-label="Shots" className="flex min-w-0 items-center gap-1.5 overflow-x-auto py-1">
-            {shots.map((shot, i) => <Frame key={shot.id} shot={shot} number={i + 1} chosen={shot.id === shotId} />)}
+            {shots.map((shot, i) => <Frame key={shot.id} shot={shot} number={i + 1} chosen={shot.id === shotId} beside={shot.page !== undefined && shot.page === chosen?.page} />)}
           </ol>
         </SortableContext>
       </DndContext>

@@ -150,3 +150,10 @@ export const onShot = (change: (shot: Shot) => Shot): Recipe => {
     scene.shots[at] = change(before) as Draft<Shot>;
   };
 };
+
+/** The next numbered name that none of some things has. */
+export function freeName(word: string, taken: readonly { readonly name: string }[]): string {
+  let n = taken.length + 1;
+  while (taken.some(({ name }) => name === `${word} ${n}`)) n++;
+  return `${word} ${n}`;
+}

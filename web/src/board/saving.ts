@@ -155,6 +155,12 @@ function goOnFrom(theirs: Opened): void {
   if (session) Object.assign(session, { revision: theirs.revision, stored: theirs.scene });
 }
 
+/** Saves what is on the board, for something that is made from what is stored. @throws Error when it cannot be saved */
+export async function savedFirst(): Promise<void> {
+  await flush();
+  if (get().state !== "saved") throw new Error("The scene could not be saved first, so nothing was made.");
+}
+
 /** Settles a conflict: this window's scene becomes the newest; the other one stays among the earlier versions. */
 export async function takeOver(): Promise<void> {
   const { theirs } = get();

@@ -1,9 +1,10 @@
-import { ClipboardCopy, Printer } from "lucide-react";
+import { ClipboardCopy, FileDown, Printer } from "lucide-react";
 import { useState } from "react";
 import { Link, useParams } from "react-router";
 import useSWR from "swr";
+import { fileName } from "@zanvo/core/scene";
 import { CAUTIONS, degree, mm, setUpOf, slipOf, slipText } from "@zanvo/core/slip";
-import { openScene, type Opened } from "../api";
+import { openScene, slipPath, type Opened } from "../api";
 import { Button, say } from "../ui";
 import { DeskDrawing } from "./DeskDrawing";
 import { TickTable } from "./TickTable";
@@ -39,6 +40,7 @@ export function SlipPage() {
           </select>
         </label>
         <Button onClick={copy}><ClipboardCopy size={14} aria-hidden />Copy as plain text</Button>
+        <a className="inline-flex h-7 items-center gap-1.5 rounded border border-hair px-2 hover:bg-wash" href={slipPath(id, shot.id, spacing)} download={`${fileName(`${scene.title} ${shot.name} set-up sheet`)}.pdf`}><FileDown size={14} aria-hidden />Save as PDF</a>
         <Button primary onClick={() => window.print()}><Printer size={14} aria-hidden />Print</Button>
       </header>
       <main className="mx-auto my-6 w-[210mm] bg-white p-[12mm] text-[#26251f] print:m-0 print:w-auto print:p-0">

@@ -11,9 +11,11 @@ import { BlockHandles } from "./BlockHandles";
 import { useChosen } from "./blocks";
 import { toWindow, wholeDesk } from "./camera";
 import { frame, setDeskElement, setRaising, startLooking, useDesk } from "./desk";
+import { FrameHandles } from "./FrameHandles";
 import { HorizonHandles } from "./HorizonHandles";
 import { Impossible } from "./Impossible";
 import { Lines } from "./Lines";
+import { OtherPanel, PanelTabs, useOtherPanels } from "./OtherPanels";
 import { PinHandles } from "./PinHandles";
 import { edges } from "./raise";
 import { RULER, Rulers } from "./Rulers";
@@ -67,6 +69,7 @@ export function Desk() {
   }, [width, height, framing]);
 
   const view = useMemo(() => viewOf(shot), [shot]);
+  const others = useOtherPanels();
   const pins = useShownPins();
   const grids = useMemo(() => [...bundleLayers(shot, pins, view), ...measuredLayers(scene.orientations, shot, view), coneLayer(shot, view)], [scene.orientations, shot, view, pins]);
   const aids = useMemo(() => [measuringLayer(shot, pins, view), ...aidLayers(shot, pins)], [shot, view, pins]);
@@ -107,6 +110,7 @@ export function Desk() {
         <Stage width={size.width} height={size.height} listening={false} className="pointer-events-none">
           <KonvaLayer x={x} y={y} scaleX={scale} scaleY={scale} listening={false}>
             <Rect width={width} height={height} fill="#fbf9f3" shadowColor="#000" shadowOpacity={0.28} shadowBlur={10} shadowOffsetY={3} />
+            {others.map((other) => <OtherPanel key={other.id} shot={other} elements={scene.elements} scale={scale} />)}
             {[live, ...grids, eyeLevel, ...buildings, panel, ...aids].map((layer) => <Lines key={layer.id} layer={layer} scale={scale} />)}
           </KonvaLayer>
           <KonvaLayer x={x} y={y} scaleX={scale} scaleY={scale} listening={false}>
@@ -116,6 +120,8 @@ export function Desk() {
             <Lines layer={{ id: "centre", name: "Centre of vision", style: { ...STYLES.horizon, dash: [] }, lines: cross(shot.lens.centre, 4) }} scale={scale} />
           </KonvaLayer>
         </Stage>
+        <PanelTabs />
+        {stage === "sheet" && <FrameHandles />}
         {(stage === "eye-level" || stage === "points") && <HorizonHandles />}
         {(stage === "points" || stage === "grid") && <SketchHandles />}
         <PinHandles movable={stage === "eye-level" || stage === "points" || stage === "grid"} />

@@ -3,7 +3,7 @@ import type { Foot } from "@zanvo/core/construct";
 import type { Vec2 } from "@zanvo/core/geometry";
 import { viewOf } from "@zanvo/core/shot";
 import { pinsOf } from "@zanvo/core/vanishing";
-import { currentShot, edit, go, useBoard } from "../board";
+import { currentShot, edit, freeName, go, useBoard } from "../board";
 import { fit, toDesk, wholeDesk, type Camera, type Size } from "./camera";
 import { advance, lacking, typed, type Raising } from "./raise";
 
@@ -99,16 +99,9 @@ export function takeMeasure(metres?: number): string | null {
   else {
     const id = crypto.randomUUID();
     const { elements } = useBoard.getState().scene;
-    edit((scene) => void scene.elements.push({ ...next, id, name: freeName(elements.map((one) => one.name)) }));
+    edit((scene) => void scene.elements.push({ ...next, id, name: freeName("Building", elements) }));
     go({ selected: id });
     setRaising(null);
   }
   return null;
-}
-
-/** The next name that no building has. */
-function freeName(names: readonly string[]): string {
-  let n = names.length + 1;
-  while (names.includes(`Building ${n}`)) n++;
-  return `Building ${n}`;
 }

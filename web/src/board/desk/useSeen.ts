@@ -12,35 +12,28 @@ interface Wanted {
   readonly eye: Vec3;
 }
 
+/** The one thread in which hidden lines are worked out, for every panel; it stays for the whole visit. */
+let thread: Remote<SeenWorker> | null = null;
+const seenThread = (): Remote<SeenWorker> => (thread ??= wrap<SeenWorker>(new Worker(new URL("./seen.worker.ts", import.meta.url), { type: "module" })));
+
 /**
  * Hidden lines, worked out beside the page. While a newer state waits, the last finished one stays; of several that come
  * while one is being worked out, only the newest is taken up.
  */
 export function useSeen(elements: readonly Element[], x: number, y: number, z: number): Seen {
   const [seen, setSeen] = useState(NOTHING);
-  const worker = useRef<Remote<SeenWorker> | null>(null);
   const wanted = useRef<Wanted | null>(null);
   const busy = useRef(false);
 
   useEffect(() => {
-    const thread = new Worker(new URL("./seen.worker.ts", import.meta.url), { type: "module" });
-    worker.current = wrap<SeenWorker>(thread);
-    return () => {
-      worker.current = null;
-      busy.current = false;
-      thread.terminate();
-    };
-  }, []);
-
-  useEffect(() => {
     wanted.current = { elements, eye: [x, y, z] };
     const work = async () => {
-      if (busy.current || !worker.current) return;
+      if (busy.current) return;
       busy.current = true;
-      while (wanted.current && worker.current) {
+      while (wanted.current) {
         const { elements: what, eye } = wanted.current;
         wanted.current = null;
-        setSeen(await worker.current.see(what, eye));
+        setSeen(await seenThread().see(what, eye));
       }
       busy.current = false;
     };

@@ -1,16 +1,14 @@
 import { Plus, X } from "lucide-react";
 import type { Orientation, Slope } from "@zanvo/core/scene";
 import { Button, Choice, Fold, IconButton, NumberField } from "../../ui";
-import { edit } from "../board";
+import { edit, freeName } from "../board";
 
 /** Turned by this much a new pair is plain to see, degrees. */
 const TURN = 30;
 
 function add(orientations: readonly Orientation[]): void {
-  let n = orientations.length + 1;
-  while (orientations.some(({ name }) => name === `Directions ${n}`)) n++;
   const heading = (orientations.at(-1)?.heading ?? 0) + TURN;
-  edit((scene) => void scene.orientations.push({ id: `o${crypto.randomUUID().slice(0, 8)}`, name: `Directions ${n}`, heading }));
+  edit((scene) => void scene.orientations.push({ id: `o${crypto.randomUUID().slice(0, 8)}`, name: freeName("Directions", orientations), heading }));
 }
 
 /** A common pitch of a tiled roof, degrees (common practice). */

@@ -1,31 +1,34 @@
 import { useRef, useState } from "react";
-import { exportPath, fetchExport } from "../../api";
-import { fileName } from "@zanvo/core/scene";
+import { exportPath, fetchExport, type ExportFormat } from "../../api";
+import { fileName, pageOf } from "@zanvo/core/scene";
 import { download } from "../../files";
 import { Button, Check, NumberField, say } from "../../ui";
 import { useBoard, useShot } from "../board";
-import { flush, useSaving } from "../saving";
+import { savedFirst } from "../saving";
+import { PrintFields } from "./PrintFields";
 
 /** Kinds of line that one may want to leave out on paper. */
-const OPTIONAL = { bundles: "Bundles", horizon: "Horizon", hidden: "Hidden lines", live: "Live area" } as const;
+const OPTIONAL = { bundles: "Bundles", horizon: "Horizon", hidden: "Hidden lines", live: "Live area", aids: "Aids on the margin" } as const;
 
-/** The drawing taken to paper: SVG in true millimetres, PNG at a chosen resolution, and the scene's own file. */
+/** The drawing taken to paper: SVG in true millimetres, PDF and PNG, the whole desk at true size in tiles, and the scene's own file. */
 export function HandOverPanel() {
   const id = useBoard((board) => board.id);
   const scene = useBoard((board) => board.scene);
   const shot = useShot();
   const [dpi, setDpi] = useState(300);
   const [without, setWithout] = useState<readonly string[]>([]);
+  const panels = pageOf(scene, shot).length;
+  const [whole, setWhole] = useState(true);
+  const page = panels > 1 && whole;
   const [busy, setBusy] = useState(false);
   const stop = useRef<AbortController | null>(null);
 
-  const save = async (format: "svg" | "png") => {
+  const save = async (format: ExportFormat) => {
     stop.current = new AbortController();
     setBusy(true);
     try {
-      await flush();
-      if (useSaving.getState().state !== "saved") throw new Error("The scene could not be saved first, so nothing was exported.");
-      const query = { ...(without.length ? { without: without.join(",") } : {}), ...(format === "png" ? { dpi: String(dpi) } : {}) };
+      await savedFirst();
+      const query = { ...(without.length ? { without: without.join(",") } : {}), ...(page ? { page: "1" } : {}), ...(format === "png" ? { dpi: String(dpi) } : {}) };
       const content = await fetchExport(exportPath(id, shot.id, format, query), stop.current.signal);
       download(content, `${fileName(`${scene.title} ${shot.name}`)}.${format}`);
     } catch (error) {
@@ -47,14 +50,17 @@ export function HandOverPanel() {
             onChange={(checked) => setWithout(checked ? without.filter((one) => one !== kind) : [...without, kind])}
           />
         ))}
+        {panels > 1 && <Check label={`All ${panels} panels of the page`} checked={page} onChange={setWhole} />}
       </fieldset>
       <Button primary className="w-full" disabled={busy} onClick={() => void save("svg")}>Save SVG in true millimetres</Button>
+      <Button className="w-full" disabled={busy} onClick={() => void save("pdf")}>Save PDF in true millimetres</Button>
       <div className="space-y-1.5 border-t border-hair pt-2">
         <NumberField label="Resolution" unit="dpi" digits={0} value={dpi} min={36} max={1e6} step={10} onChange={(value) => setDpi(Math.round(value))} />
         <p className="measure text-pencil">{pixels.join(" × ")} px</p>
         <Button className="w-full" disabled={busy} onClick={() => void save("png")}>Save PNG</Button>
       </div>
       {busy && <p className="flex items-center justify-between text-pencil">Drawing… <Button onClick={() => stop.current?.abort()}>Stop</Button></p>}
+      <PrintFields />
       <Button className="w-full" onClick={() => download(new Blob([`${JSON.stringify(scene, null, 2)}\n`], { type: "application/json" }), `${fileName(scene.title)}.zanvo.json`)}>
         Save the scene as a file
       </Button>

@@ -1,14 +1,30 @@
-import { frameOn, onSheet, PAPERS, sheetOf, type Sheet } from "@zanvo/core/scene";
+import { useState } from "react";
+import { frameOn, GUTTER, onSheet, pageOf, pageOnSheet, PAPERS, sheetOf, splitPanel, type Sheet } from "@zanvo/core/scene";
 import { Button, NumberField } from "../../ui";
-import { edit, onShot, useBoard, useShot } from "../board";
+import { currentShot, edit, freeName, onShot, useBoard, useShot } from "../board";
+
+/** The sheet of the current shot exchanged, with all panels that lie on it. */
+const lay = (next: Sheet): void => edit((scene) => {
+  const board = useBoard.getState();
+  const laid = new Map(pageOnSheet(pageOf(board.scene, currentShot(board)), next).map((shot) => [shot.id, shot]));
+  scene.shots = scene.shots.map((shot) => laid.get(shot.id) ?? shot);
+});
+
+/** The current panel split in two, both on one page. */
+function split(how: "beside" | "below", gutter: number): void {
+  const board = useBoard.getState();
+  const shot = currentShot(board);
+  const pair = splitPanel(shot, how, gutter, { id: crypto.randomUUID(), name: freeName("Shot", board.scene.shots), page: shot.page ?? crypto.randomUUID() });
+  edit((scene) => void scene.shots.splice(scene.shots.findIndex(({ id }) => id === shot.id), 1, ...pair));
+}
 
 /** Paper and panel frame. The picture in the panel is kept when the paper changes. */
 export function SheetPanel() {
   const place = useBoard((board) => board.scene.place ?? "");
   const { sheet, frame } = useShot();
+  const [gutter, setGutter] = useState(GUTTER);
   const landscape = sheet.width > sheet.height;
   const paper = PAPERS.find((one) => one.id === sheet.paper);
-  const lay = (next: Sheet) => edit(onShot((shot) => onSheet(shot, next)));
   const turn = (across: boolean) => {
     if (across !== landscape) lay(paper ? sheetOf(paper, across) : { width: sheet.height, height: sheet.width });
   };
@@ -60,6 +76,12 @@ export function SheetPanel() {
       <Button className="w-full" onClick={() => edit(onShot((shot) => onSheet(shot, shot.sheet, frameOn(shot.sheet))))}>
         {sheet.live ? "Panel on the live area" : "Panel 15 mm inside"}
       </Button>
+      <h3 className="pt-2 font-medium">Panels on this page</h3>
+      <NumberField label="Gutter" unit="mm" value={gutter} min={0} max={50} onChange={setGutter} />
+      <div className="flex gap-2">
+        <Button className="grow" disabled={frame.width < gutter + 20} onClick={() => split("beside", gutter)}>Split in two ↔</Button>
+        <Button className="grow" disabled={frame.height < gutter + 20} onClick={() => split("below", gutter)}>Split in two ↕</Button>
+      </div>
     </div>
   );
 }
