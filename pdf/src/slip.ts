@@ -3,6 +3,7 @@ import { around, corners, type Vec2 } from "@zanvo/core/geometry";
 import type { Scene, Shot } from "@zanvo/core/scene";
 import { viewOf } from "@zanvo/core/shot";
 import { CAUTIONS, degree, mm, setUpOf, slipOf } from "@zanvo/core/slip";
+import { inInches, inSystem, type System } from "@zanvo/core/units";
 import { horizon, lineIn, pinsOf, type OffPageAids, type Pin } from "@zanvo/core/vanishing";
 import { addPage, MM, newDocument, written, type Doc } from "./page";
 import { heightOf, write } from "./words";
@@ -52,7 +53,7 @@ const ENDS = [8, 22, 37, 52] as const;
 const cells = (doc: Doc, texts: readonly string[], x: number, y: number, style: { readonly face?: "measures"; readonly size: number }) =>
   texts.forEach((text, i) => write(doc, text, x + (ENDS[i - 1] ?? 0), y, { ...style, align: "right", width: ENDS[i] - (ENDS[i - 1] ?? 0) }));
 
-function tickTables(doc: Doc, aids: readonly { readonly pin: Pin; readonly aids: OffPageAids }[]): void {
+function tickTables(doc: Doc, aids: readonly { readonly pin: Pin; readonly aids: OffPageAids }[], system: System): void {
   let [x, y] = [PAGE.width, BOTTOM];
   const heads = (title: string, side: string) => {
     if (x + TABLE > PAGE.width - PAGE.margin + 1) {
@@ -71,15 +72,15 @@ function tickTables(doc: Doc, aids: readonly { readonly pin: Pin; readonly aids:
         x += TABLE + 5;
         heads(`${pin.name}, continued`, side);
       }
-      const at = (value: number | null) => (value === null ? "–" : value.toFixed(1));
+      const at = (value: number | null) => (value === null ? "–" : system === "metric" ? value.toFixed(1) : inInches(value));
       cells(doc, [String(number), at(near), at(far), `${tilt.toFixed(2)}°`], x, y, { face: "measures", size: 7.2 });
       y += ROW;
     }
     const notes = [
-      `Every ${mm(spacing.near)} on the ${side} edge, every ${mm(spacing.far)} on the opposite one, in mm from the top edge. A ruler on equal numbers aims at the point.`,
+      `Every ${mm(spacing.near)} on the ${side} edge, every ${mm(spacing.far)} on the opposite one, in ${system === "metric" ? "mm" : "inches"} from the top edge. A ruler on equal numbers aims at the point.`,
       ...(centrolinead ? [`Centrolinead: pegs on the ${side} edge, ${mm(centrolinead.pegs)} above and below the point’s level; legs at ${degree(centrolinead.angle)} to the ruler.`] : []),
     ];
-    for (const note of notes) {
+    for (const note of notes.map((text) => inSystem(text, system))) {
       const style = { size: 7.5, width: TABLE - 3, colour: QUIET };
       if (y + heightOf(doc, note, style) + 1 > BOTTOM) {
         x += TABLE + 5;
@@ -95,8 +96,9 @@ function tickTables(doc: Doc, aids: readonly { readonly pin: Pin; readonly aids:
  * The set-up sheet of a shot as a PDF on A4: the desk in small, the steps and all measures on the first page, the ticks
  * and tables for points off the sheet on the next.
  * @param spacing mm between edge ticks
+ * @param system what its lengths are written in
  */
-export async function slipPdf(scene: Scene, shot: Shot, spacing = 10): Promise<Buffer> {
+export async function slipPdf(scene: Scene, shot: Shot, spacing = 10, system: System = "metric"): Promise<Buffer> {
   const { steps, aids, scaled } = setUpOf(scene, shot, spacing);
   const doc = newDocument(`${scene.title}: ${shot.name}, set-up sheet`);
   return written(doc, () => {
@@ -115,14 +117,15 @@ export async function slipPdf(scene: Scene, shot: Shot, spacing = 10): Promise<B
       column.x = column.right ? RIGHT : PAGE.margin;
       y = top + 3;
     };
-    const paragraph = (text: string, size: number, more: { readonly indent?: number; readonly face?: "bold" | "measures"; readonly colour?: string } = {}) => {
-      const { indent = 0, face, colour } = more;
+    const paragraph = (metric: string, size: number, more: { readonly indent?: number; readonly face?: "bold" | "measures"; readonly colour?: string; readonly fixed?: boolean } = {}) => {
+      const { indent = 0, face, colour, fixed } = more;
+      const text = fixed ? metric : inSystem(metric, system);
       const style = { face, size, colour, width: COLUMN - indent };
       room(heightOf(doc, text, style));
       y = write(doc, text, column.x + indent, y, style) + 0.8;
     };
     steps.forEach((step, i) => {
-      room(heightOf(doc, step, { size: 9, width: COLUMN - 6 }));
+      room(heightOf(doc, inSystem(step, system), { size: 9, width: COLUMN - 6 }));
       write(doc, `${i + 1}.`, column.x, y, { size: 9 });
       paragraph(step, 9, { indent: 6 });
     });
@@ -140,16 +143,16 @@ export async function slipPdf(scene: Scene, shot: Shot, spacing = 10): Promise<B
     for (const { title, rows } of slipOf(scene, shot)) {
       room(16);
       paragraph(title.toUpperCase(), 7.5, { face: "bold" });
-      for (const { label, value } of rows) {
+      for (const { label, value, fixed } of rows) {
         room(9);
         line(doc, column.x, y - 0.4, column.x + COLUMN, y - 0.4);
         paragraph(label, 7, { colour: QUIET });
         y -= 0.9;
-        paragraph(value, 8, { face: "measures" });
+        paragraph(value, 8, { face: "measures", fixed });
       }
       y += 1.5;
     }
     paragraph(CAUTIONS, 6.5, { colour: QUIET });
-    tickTables(doc, aids);
+    tickTables(doc, aids, system);
   });
 }

@@ -1,6 +1,7 @@
 import type { Tiling } from "@zanvo/core/print";
 import type { Fault } from "@zanvo/core/problem";
 import type { Scene } from "@zanvo/core/scene";
+import type { System } from "@zanvo/core/units";
 
 /** What the shelf shows of a scene. */
 export interface Card {
@@ -108,8 +109,8 @@ export const exportPath = (id: string, shot: string, format: ExportFormat, query
 
 export const fetchExport = async (path: string, signal: AbortSignal): Promise<Blob> => (await send(path, { signal })).blob();
 
-/** The address of a shot's set-up sheet as PDF, with an edge tick every so many mm. */
-export const slipPath = (id: string, shot: string, every: number): string => `/api/scenes/${id}/slips/${encodeURIComponent(shot)}.pdf?every=${every}`;
+/** The address of a shot's set-up sheet as PDF, with an edge tick every so many mm, in the units one reads. */
+export const slipPath = (id: string, shot: string, every: number, units: System): string => `/api/scenes/${id}/slips/${encodeURIComponent(shot)}.pdf?every=${every}&units=${units}`;
 
 /** How a true-size print stands. */
 export interface PrintStatus {

@@ -24,6 +24,7 @@ const router = createBrowserRouter([
   { path: "/", lazy: async () => ({ Component: (await import("./shelf/ShelfPage")).ShelfPage }) },
   { path: "/scenes/:id", lazy: async () => ({ Component: (await import("./board/BoardPage")).BoardPage }) },
   { path: "/scenes/:id/slip/:shot", lazy: async () => ({ Component: (await import("./slip/SlipPage")).SlipPage }) },
+  { path: "/guide/:page?", lazy: async () => ({ Component: (await import("./guide/GuidePage")).GuidePage }) },
   { path: "*", Component: Lost },
   ] },
 ]);

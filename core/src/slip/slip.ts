@@ -10,6 +10,8 @@ export interface SlipRow {
   readonly id: string;
   readonly label: string;
   readonly value: string;
+  /** A measure that stays in its unit whatever one measures in: a focal length. */
+  readonly fixed?: boolean;
 }
 
 /** Measures that belong together. */
@@ -89,7 +91,7 @@ export function slipOf(scene: Scene, shot: Shot, block?: Block): SlipSection[] {
         { id: "centre", label: "Centre of vision", value: fromEdge(sheet, lens.centre.x, lens.centre.y) },
         { id: "distance", label: "Picture distance", value: mm(lens.distance) },
         { id: "field", label: "Field of view", value: `${degree(fieldOfView(shot))} across the panel` },
-        { id: "full-frame", label: "Full-frame lens", value: mm(fullFrame(shot)) },
+        { id: "full-frame", label: "Full-frame lens", value: mm(fullFrame(shot)), fixed: true },
         { id: "heading", label: "Heading", value: degree(gaze.heading) },
         ...(gaze.pitch ? [{ id: "pitch", label: gaze.pitch > 0 ? "Looking up" : "Looking down", value: degree(Math.abs(gaze.pitch)) }] : []),
         ...(gaze.roll ? [{ id: "roll", label: "Roll", value: degree(gaze.roll) }] : []),

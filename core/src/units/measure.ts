@@ -6,7 +6,7 @@ const LENGTHS: Readonly<Record<string, number>> = {
 const ANGLES: Readonly<Record<string, number>> = { "°": 1, deg: 1, degrees: 1 };
 
 /** The unit a field shows its measure in; nothing for a bare number. */
-export type Unit = "mm" | "m" | "°" | "dpi" | "";
+export type Unit = "mm" | "m" | "in" | "ft" | "°" | "dpi" | "";
 
 const PART = /^\s*(\d+\s+\d+\/\d+|\d+\/\d+|\d*[.,]?\d+|\d+[.,])\s*(°|[a-z]+|["'″′”’])?/i;
 

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { between } from "../testing";
-import { readMeasure, type Unit } from ".";
+import { inFeet, inInches, inSystem, readMeasure, type Unit } from ".";
 
 describe("a typed measure", () => {
   it.each<[string, Unit, number]>([
@@ -24,5 +24,22 @@ describe("a typed measure", () => {
       const factor = { mm: 1, cm: 10, m: 1000, in: 25.4, ft: 304.8 }[unit];
       expect(readMeasure(`${value.toFixed(6)} ${unit}`, "mm")).toBeCloseTo(Number(value.toFixed(6)) * factor, 6);
     }));
+  });
+});
+
+describe("lengths in inches and feet", () => {
+  it("are written as a ruler has them, and read back within half of its finest part", () => {
+    expect([25.4, 312.7375, 0.8, -12.7, 0].map(inInches)).toEqual(["1", "12 5/16", "1/32", "-1/2", "0"]);
+    expect([1.7018, 0.3048, 1.6, -3].map(inFeet)).toEqual(["5' 7\"", "1'", "5' 3\"", "-9' 10\""]);
+    fc.assert(fc.property(between(-5000, 5000), (mm) => {
+      expect(Math.abs(readMeasure(`${inInches(mm)} in`, "mm") - mm)).toBeLessThanOrEqual(25.4 / 64 + 1e-9);
+      expect(Math.abs(readMeasure(inFeet(mm / 1000), "m") - mm / 1000)).toBeLessThanOrEqual(0.0254 / 8 + 1e-9);
+    }));
+  });
+
+  it("are found in sentences, and nothing else is", () => {
+    const sentence = "420 × 297 mm; the pin stands 1,222.1 mm left of the sheet, 30° off, 1.60 m up, for 3 months.";
+    expect(inSystem(sentence, "imperial")).toBe('16 17/32 × 11 11/16"; the pin stands 48 1/8" left of the sheet, 30° off, 5\' 3" up, for 3 months.');
+    expect(inSystem(sentence, "metric")).toBe(sentence);
   });
 });

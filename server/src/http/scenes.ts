@@ -92,8 +92,10 @@ export function scenes(store: Store): Router {
     if (!shot) throw new BadInput([{ path: "format", message: "must be pdf." }]);
     const every = Number(one(req.query.every) ?? 10);
     if (!(every >= 1 && every <= 500)) throw new BadInput([{ path: "every", message: "must be from 1 to 500 mm." }]);
+    const units = one(req.query.units) ?? "metric";
+    if (units !== "metric" && units !== "imperial") throw new BadInput([{ path: "units", message: "must be metric or imperial." }]);
     const { scene } = await store.read(req.params.id);
-    res.set("Cache-Control", "no-cache").type("pdf").send(await slipPdf(scene, shotOf(scene, shot), every));
+    res.set("Cache-Control", "no-cache").type("pdf").send(await slipPdf(scene, shotOf(scene, shot), every, units));
   });
   return router;
 }

@@ -1,3 +1,4 @@
+import { BookOpen } from "lucide-react";
 import { useEffect, useState } from "react";
 import { Link, useParams } from "react-router";
 import useSWR from "swr";
@@ -57,7 +58,7 @@ function Board() {
       document.title = "Zanvo";
     };
   }, [title]);
-  const { name, Panel } = STAGES.find((one) => one.id === stage) ?? STAGES[0];
+  const { name, Panel, guide } = STAGES.find((one) => one.id === stage) ?? STAGES[0];
   return (
     <div className="flex h-full flex-col">
       <TopBar onVersions={() => setVersions(true)} onKeys={() => setKeys(true)} />
@@ -70,7 +71,10 @@ function Board() {
         </div>
         <aside className="flex w-[244px] shrink-0 flex-col border-l border-hair">
           <section aria-label={`${name} tools`} className="min-h-0 grow overflow-y-auto p-3">
-            <h2 className="mb-2 text-sm font-semibold">{name}</h2>
+            <div className="mb-2 flex items-center justify-between">
+              <h2 className="text-sm font-semibold">{name}</h2>
+              <Link className="flex min-h-6 items-center gap-1 rounded px-1 text-pencil hover:bg-wash" to={`/guide/${guide}`} title="Pocket guide"><BookOpen size={14} aria-hidden />Guide</Link>
+            </div>
             <Panel />
           </section>
           <Slip />

@@ -1,6 +1,7 @@
 import { useMemo } from "react";
 import { findings } from "@zanvo/core/checks";
 import { Button } from "../ui";
+import { useMeasures } from "../units";
 import { edit, onShot, useBoard, useShot } from "./board";
 import { useDesk } from "./desk/desk";
 
@@ -10,6 +11,7 @@ const MARKS = { error: "!!", warning: "!", note: "·" } as const;
 export function Findings() {
   const scene = useBoard((board) => board.scene);
   const shot = useShot();
+  const measures = useMeasures();
   const found = useMemo(() => findings(scene, shot), [scene, shot]);
   const point = (at: (typeof found)[number]["at"]) => useDesk.setState({ place: at });
   return (
@@ -28,8 +30,8 @@ export function Findings() {
           >
             <span aria-label={severity} role="img" className={`measure w-3 shrink-0 text-center font-semibold ${severity === "note" ? "text-pencil" : "text-accent"}`}>{MARKS[severity]}</span>
             <div className="min-w-0">
-              <p className="leading-snug"><span className="font-medium">{where[0].toUpperCase() + where.slice(1)}.</span> {message}</p>
-              {mend && <Button className="mt-1 h-auto min-h-7 w-full !whitespace-normal py-0.5" onClick={() => { point(null); edit(onShot(() => mend.shot)); }}>{mend.label}</Button>}
+              <p className="leading-snug"><span className="font-medium">{where[0].toUpperCase() + where.slice(1)}.</span> {measures(message)}</p>
+              {mend && <Button className="mt-1 h-auto min-h-7 w-full !whitespace-normal py-0.5" onClick={() => { point(null); edit(onShot(() => mend.shot)); }}>{measures(mend.label)}</Button>}
             </div>
           </li>
         ))}

@@ -2,10 +2,13 @@ import { Printer } from "lucide-react";
 import { Link } from "react-router";
 import { slipOf, type SlipRow, type SlipSection } from "@zanvo/core/slip";
 import { say } from "../ui";
+import { useMeasures } from "../units";
 import { useBoard, useShot, type StageId } from "./board";
 import { useChosen } from "./desk/blocks";
 
-function Row({ row: { label, value } }: { readonly row: SlipRow }) {
+function Row({ row: { label, value: metric, fixed } }: { readonly row: SlipRow }) {
+  const measures = useMeasures();
+  const value = fixed ? metric : measures(metric);
   const copy = () => {
     void navigator.clipboard.writeText(value).then(() => say(`Copied: ${value}`), () => say("The browser does not allow copying here."));
   };

@@ -13,14 +13,16 @@ interface Stage {
   readonly name: string;
   readonly Icon: LucideIcon;
   readonly Panel: ComponentType;
+  /** The page of the pocket guide that tells about it. */
+  readonly guide: string;
 }
 
 /** The order of work. A stage shows only its own tools, and any can be entered at any time. */
 export const STAGES: readonly Stage[] = [
-  { id: "sheet", name: "Sheet", Icon: StickyNote, Panel: SheetPanel },
-  { id: "eye-level", name: "Eye level", Icon: ArrowDownUp, Panel: EyeLevelPanel },
-  { id: "points", name: "Points", Icon: MapPin, Panel: PointsPanel },
-  { id: "grid", name: "Grid", Icon: Grid3x3, Panel: GridPanel },
-  { id: "masses", name: "Masses", Icon: Building2, Panel: MassesPanel },
-  { id: "hand-over", name: "Hand-over", Icon: Send, Panel: HandOverPanel },
+  { id: "sheet", name: "Sheet", Icon: StickyNote, Panel: SheetPanel, guide: "panels" },
+  { id: "eye-level", name: "Eye level", Icon: ArrowDownUp, Panel: EyeLevelPanel, guide: "eye-level" },
+  { id: "points", name: "Points", Icon: MapPin, Panel: PointsPanel, guide: "two-points" },
+  { id: "grid", name: "Grid", Icon: Grid3x3, Panel: GridPanel, guide: "squares" },
+  { id: "masses", name: "Masses", Icon: Building2, Panel: MassesPanel, guide: "masses" },
+  { id: "hand-over", name: "Hand-over", Icon: Send, Panel: HandOverPanel, guide: "off-the-page" },
 ];

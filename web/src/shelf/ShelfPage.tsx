@@ -1,6 +1,6 @@
-import { FileInput, Lamp, Plus, Search } from "lucide-react";
+import { BookOpen, FileInput, Lamp, Plus, Search } from "lucide-react";
 import { useState } from "react";
-import { useNavigate } from "react-router";
+import { Link, useNavigate } from "react-router";
 import useSWR from "swr";
 import { fileName, newScene } from "@zanvo/core/scene";
 import { createScene, deleteScene, listScenes, openScene, picturePath, restoreScene, saveScene, type Card } from "../api";
@@ -69,6 +69,7 @@ export function ShelfPage() {
           </select>
         </label>
         <Button onClick={bringIn}><FileInput size={14} aria-hidden />Bring in a file</Button>
+        <Link className="inline-flex h-7 items-center gap-1.5 rounded px-2 hover:bg-wash" to="/guide"><BookOpen size={14} aria-hidden />Pocket guide</Link>
         <IconButton label="Lamp" onClick={switchLamp}><Lamp size={16} /></IconButton>
       </header>
       <main className="grow overflow-auto bg-desk p-6">

@@ -6,6 +6,7 @@ import { fileName } from "@zanvo/core/scene";
 import { CAUTIONS, degree, mm, setUpOf, slipOf, slipText } from "@zanvo/core/slip";
 import { openScene, slipPath, type Opened } from "../api";
 import { Button, say } from "../ui";
+import { useMeasures, useUnits } from "../units";
 import { DeskDrawing } from "./DeskDrawing";
 import { TickTable } from "./TickTable";
 
@@ -16,6 +17,8 @@ export function SlipPage() {
   const { id = "", shot: shotId } = useParams();
   const { data, error } = useSWR<Opened, Error>(`/slip/${id}`, () => openScene(id));
   const [spacing, setSpacing] = useState(10);
+  const system = useUnits((units) => units.system);
+  const measures = useMeasures();
   const shot = data?.scene.shots.find((one) => one.id === shotId);
   if (!data || !shot) {
     return (
@@ -27,7 +30,7 @@ export function SlipPage() {
   }
   const { scene } = data;
   const { steps, aids, scaled } = setUpOf(scene, shot, spacing);
-  const copy = () => void navigator.clipboard.writeText(slipText(scene, shot, spacing)).then(() => say("The slip is copied as plain text."), () => say("The browser does not allow copying here."));
+  const copy = () => void navigator.clipboard.writeText(measures(slipText(scene, shot, spacing))).then(() => say("The slip is copied as plain text."), () => say("The browser does not allow copying here."));
   return (
     <div className="h-full overflow-auto bg-desk print:h-auto print:overflow-visible print:bg-white">
       <header className="flex items-center gap-2 border-b border-hair bg-slip px-4 py-2 print:hidden">
@@ -36,11 +39,11 @@ export function SlipPage() {
         <label className="flex items-center gap-1.5 text-pencil">
           Ticks every
           <select className="h-7 rounded border border-hair bg-slip px-1 text-ink" value={spacing} onChange={(event) => setSpacing(Number(event.target.value))}>
-            {SPACINGS.map((one) => <option key={one} value={one}>{one} mm</option>)}
+            {SPACINGS.map((one) => <option key={one} value={one}>{measures(`${one} mm`)}</option>)}
           </select>
         </label>
         <Button onClick={copy}><ClipboardCopy size={14} aria-hidden />Copy as plain text</Button>
-        <a className="inline-flex h-7 items-center gap-1.5 rounded border border-hair px-2 hover:bg-wash" href={slipPath(id, shot.id, spacing)} download={`${fileName(`${scene.title} ${shot.name} set-up sheet`)}.pdf`}><FileDown size={14} aria-hidden />Save as PDF</a>
+        <a className="inline-flex h-7 items-center gap-1.5 rounded border border-hair px-2 hover:bg-wash" href={slipPath(id, shot.id, spacing, system)} download={`${fileName(`${scene.title} ${shot.name} set-up sheet`)}.pdf`}><FileDown size={14} aria-hidden />Save as PDF</a>
         <Button primary onClick={() => window.print()}><Printer size={14} aria-hidden />Print</Button>
       </header>
       <main className="mx-auto my-6 w-[210mm] bg-white p-[12mm] text-[#26251f] print:m-0 print:w-auto print:p-0">
@@ -49,17 +52,17 @@ export function SlipPage() {
         <div className="mt-3 grid grid-cols-[1fr_1fr] gap-6">
           <div>
             <DeskDrawing scene={scene} shot={shot} />
-            <ol className="mt-3 list-decimal space-y-1 pl-5">{steps.map((step) => <li key={step}>{step}</li>)}</ol>
+            <ol className="mt-3 list-decimal space-y-1 pl-5">{steps.map((step) => <li key={step}>{measures(step)}</li>)}</ol>
           </div>
           <div>
             {slipOf(scene, shot).map(({ title, rows }) => (
               <section key={title} className="mb-2 break-inside-avoid">
                 <h2 className="text-[11px] font-semibold uppercase tracking-wide">{title}</h2>
                 <dl>
-                  {rows.map(({ id: row, label, value }) => (
+                  {rows.map(({ id: row, label, value, fixed }) => (
                     <div key={row} className="border-t border-[#cbc6b6] py-0.5">
                       <dt className="text-[11px] text-[#5d5a50]">{label}</dt>
-                      <dd className="measure text-[12px]">{value}</dd>
+                      <dd className="measure text-[12px]">{fixed ? value : measures(value)}</dd>
                     </div>
                   ))}
                 </dl>
@@ -71,17 +74,17 @@ export function SlipPage() {
           {aids.map(({ pin, aids: one }) => (
             <section key={pin.id} aria-label={`Edge ticks for ${pin.name}`}>
               <h2 className="font-semibold">Edge ticks for {pin.name}</h2>
-              <p className="text-[12px]">Every {mm(one.spacing.near)} on the {one.side} edge, every {mm(one.spacing.far)} on the opposite one, in mm from the top edge. A ruler on equal numbers aims at the point.</p>
+              <p className="text-[12px]">Every {measures(mm(one.spacing.near))} on the {one.side} edge, every {measures(mm(one.spacing.far))} on the opposite one, in {system === "metric" ? "mm" : "inches"} from the top edge. A ruler on equal numbers aims at the point.</p>
               <TickTable aids={one} />
-              {one.centrolinead && <p className="mt-1 text-[12px]">Centrolinead: pegs on the {one.side} edge, {mm(one.centrolinead.pegs)} above and below the point’s level; legs at {degree(one.centrolinead.angle)} to the ruler.</p>}
+              {one.centrolinead && <p className="mt-1 text-[12px]">Centrolinead: pegs on the {one.side} edge, {measures(mm(one.centrolinead.pegs))} above and below the point’s level; legs at {degree(one.centrolinead.angle)} to the ruler.</p>}
             </section>
           ))}
         </div>
         {scaled.factor > 1 && (
           <section className="mt-4 break-inside-avoid">
             <h2 className="font-semibold">Scaled set-up, 1 : {scaled.factor}</h2>
-            <p className="text-[12px]">On one sheet of the same size: the sheet’s corner {mm(scaled.sheet.x)} from the left and {mm(scaled.sheet.y)} from the top, {Number(scaled.sheet.width.toFixed(1))} × {mm(scaled.sheet.height)}.</p>
-            <ul className="text-[12px]">{scaled.named.map(({ name, x, y }) => <li key={name}>{name}: <span className="measure">{mm(x)} from the left, {mm(y)} from the top</span></li>)}</ul>
+            <p className="text-[12px]">On one sheet of the same size: the sheet’s corner {measures(`${mm(scaled.sheet.x)} from the left and ${mm(scaled.sheet.y)} from the top, ${Number(scaled.sheet.width.toFixed(1))} × ${mm(scaled.sheet.height)}`)}.</p>
+            <ul className="text-[12px]">{scaled.named.map(({ name, x, y }) => <li key={name}>{name}: <span className="measure">{measures(`${mm(x)} from the left, ${mm(y)} from the top`)}</span></li>)}</ul>
           </section>
         )}
         <p className="mt-4 text-[10px] text-[#5d5a50]">{CAUTIONS}</p>

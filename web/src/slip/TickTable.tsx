@@ -1,9 +1,12 @@
+import { inInches, type System } from "@zanvo/core/units";
 import type { OffPageAids } from "@zanvo/core/vanishing";
+import { useUnits } from "../units";
 
-const height = (value: number | null): string => (value === null ? "–" : value.toFixed(1));
+const height = (value: number | null, system: System): string => (value === null ? "–" : system === "metric" ? value.toFixed(1) : inInches(value));
 
 /** Ticks on both edges by their number, with the tilt of each line. */
 export function TickTable({ aids: { side, ticks } }: { readonly aids: OffPageAids }) {
+  const system = useUnits((units) => units.system);
   return (
     <table className="measure mt-1 w-full text-right text-[11px]">
       <thead>
@@ -18,8 +21,8 @@ export function TickTable({ aids: { side, ticks } }: { readonly aids: OffPageAid
         {ticks.map(({ number, near, far, tilt }) => (
           <tr key={number} className="border-b border-[#e6e2d4]">
             <td>{number}</td>
-            <td>{height(near)}</td>
-            <td>{height(far)}</td>
+            <td>{height(near, system)}</td>
+            <td>{height(far, system)}</td>
             <td>{tilt.toFixed(2)}°</td>
           </tr>
         ))}

@@ -1,5 +1,6 @@
-import { readMeasure, type Unit } from "@zanvo/core/units";
+import { inFeet, inInches, readMeasure, type Unit } from "@zanvo/core/units";
 import { useEffect, useId, useRef, useState, type KeyboardEvent, type Ref } from "react";
+import { useUnits } from "../units";
 
 interface NumberFieldProps {
   readonly label: string;
@@ -9,6 +10,8 @@ interface NumberFieldProps {
   readonly digits?: number;
   readonly min?: number;
   readonly max?: number;
+  /** A measure of a trade that has only this unit, such as a focal length. */
+  readonly fixed?: boolean;
   /** How far arrow keys step; ten times that with Shift. */
   readonly step?: number;
   readonly disabled?: boolean;
@@ -19,20 +22,37 @@ interface NumberFieldProps {
   readonly onCancel?: () => void;
 }
 
+/** A field's unit as one reads it: how many of the field's own it is, how a value is written, and a step of the arrow keys. */
+interface Shown {
+  readonly unit: Unit;
+  readonly size: number;
+  readonly step: number;
+  readonly write: (value: number) => string;
+}
+
+function shownIn(unit: Unit, imperial: boolean, digits: number, step: number): Shown {
+  if (imperial && unit === "mm") return { unit: "in", size: 25.4, step: 1 / 16, write: (inches) => inInches(25.4 * inches) };
+  if (imperial && unit === "m") return { unit: "ft", size: 0.3048, step: 0.25, write: (feet) => inFeet(0.3048 * feet) };
+  return { unit, size: 1, step, write: (value) => String(Number(value.toFixed(digits))) };
+}
+
 /** A typed measure within its limits, or a sentence on what is wrong with it. */
 function read(text: string, unit: Unit, min: number, max: number): number | string {
   try {
     const value = readMeasure(text, unit);
-    return value < min ? `At least ${[min, unit].join(" ").trim()}.` : value > max ? `At most ${[max, unit].join(" ").trim()}.` : value;
+    return value < min ? `At least ${[Number(min.toFixed(4)), unit].join(" ").trim()}.` : value > max ? `At most ${[Number(max.toFixed(4)), unit].join(" ").trim()}.` : value;
   } catch (wrong) {
     return (wrong as Error).message;
   }
 }
 
 /** A measure that can be typed. Enter or leaving takes it over, Escape brings the old one back. */
-export function NumberField({ label, value, unit, digits = 1, min = -Infinity, max = Infinity, step = 1, disabled, inputRef, onChange, onCancel }: NumberFieldProps) {
+export function NumberField({ label, value, unit, digits = 1, min: least = -Infinity, max: most = Infinity, step: fine = 1, fixed = false, disabled, inputRef, onChange, onCancel }: NumberFieldProps) {
   const id = useId();
-  const shown = String(Number(value.toFixed(digits)));
+  const imperial = useUnits(({ system }) => system === "imperial") && !fixed;
+  const { unit: own, size, step, write } = shownIn(unit, imperial, digits, fine);
+  const [min, max, now] = [least / size, most / size, value / size];
+  const shown = write(now);
   const [text, setText] = useState(shown);
   const [error, setError] = useState<string | null>(null);
   const editing = useRef(false);
@@ -44,7 +64,7 @@ export function NumberField({ label, value, unit, digits = 1, min = -Infinity, m
   const take = (entered: number | string): boolean => {
     try {
       if (typeof entered === "string") throw new Error(entered);
-      onChange(entered);
+      onChange(entered * size);
       setError(null);
       return true;
     } catch (wrong) {
@@ -57,7 +77,7 @@ export function NumberField({ label, value, unit, digits = 1, min = -Infinity, m
     if (!editing.current) return;
     editing.current = false;
     if (text === shown && !onCancel) setError(null);
-    else if (!take(text === shown ? value : read(text, unit, min, max))) editing.current = true;
+    else if (!take(text === shown ? now : read(text, own, min, max))) editing.current = true;
   };
   const onKeyDown = (event: KeyboardEvent) => {
     event.stopPropagation();
@@ -70,9 +90,9 @@ export function NumberField({ label, value, unit, digits = 1, min = -Infinity, m
     } else if (event.key === "ArrowUp" || event.key === "ArrowDown") {
       event.preventDefault();
       const by = (event.key === "ArrowUp" ? 1 : -1) * step * (event.shiftKey ? 10 : 1);
-      const from = read(text, unit, min, max);
-      const next = Math.min(max, Math.max(min, Number(((typeof from === "number" ? from : value) + by).toFixed(6))));
-      if (take(next)) setText(String(Number(next.toFixed(digits))));
+      const from = read(text, own, min, max);
+      const next = Math.min(max, Math.max(min, Number(((typeof from === "number" ? from : now) + by).toFixed(6))));
+      if (take(next)) setText(write(next));
     }
   };
 
@@ -105,7 +125,7 @@ export function NumberField({ label, value, unit, digits = 1, min = -Infinity, m
             }}
             onKeyDown={onKeyDown}
           />
-          <span className="measure ml-1 text-pencil">{unit}</span>
+          {own !== "ft" && <span className="measure ml-1 text-pencil">{own}</span>}
         </span>
       </div>
       {error && <p id={`${id}-error`} role="alert" className="mt-1 text-accent">{error}</p>}

@@ -6,6 +6,7 @@ import { viewOf } from "@zanvo/core/shot";
 import { horizon, isLevel, lineIn, pinsOf } from "@zanvo/core/vanishing";
 import { CREASE, HIDDEN, OUTLINE, see } from "@zanvo/core/visibility";
 import { build } from "@zanvo/core/world";
+import { useMeasures } from "../../units";
 import { useBoard, useShot } from "../board";
 import { BlockHandles } from "./BlockHandles";
 import { useChosen } from "./blocks";
@@ -70,6 +71,7 @@ export function Desk() {
 
   const view = useMemo(() => viewOf(shot), [shot]);
   const others = useOtherPanels();
+  const measures = useMeasures();
   const pins = useShownPins();
   const grids = useMemo(() => [...bundleLayers(shot, pins, view), ...measuredLayers(scene.orientations, shot, view), coneLayer(shot, view)], [scene.orientations, shot, view, pins]);
   const aids = useMemo(() => [measuringLayer(shot, pins, view), ...aidLayers(shot, pins)], [shot, view, pins]);
@@ -135,7 +137,7 @@ export function Desk() {
             className={`measure pointer-events-none absolute z-10 w-max max-w-64 rounded px-1.5 py-0.5 ${tag.wrong ? "bg-accent text-on-accent" : "bg-ink text-slip"}`}
             style={tagPlace(tag.at, size)}
           >
-            {tag.text}
+            {measures(tag.text)}
           </span>
         )}
       </div>

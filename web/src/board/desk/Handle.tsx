@@ -1,6 +1,7 @@
 import { useRef, type KeyboardEvent, type ReactNode } from "react";
 import type { Vec2 } from "@zanvo/core/geometry";
 import { beginGesture, cancelGesture, endGesture } from "../board";
+import { useMeasures } from "../../units";
 import { toWindow } from "./camera";
 import { showTag, useDesk } from "./desk";
 import { useDrag } from "./useDrag";
@@ -29,6 +30,7 @@ interface HandleProps {
 
 /** A handle that is dragged, or nudged by arrow keys. One that lies outside the window waits at its edge. */
 export function Handle({ at, label, children, away, className = "", onDrag, onDone, onNudge }: HandleProps) {
+  const measures = useMeasures();
   const camera = useDesk((desk) => desk.camera);
   const size = useDesk((desk) => desk.size);
   const start = useRef<Vec2>(at);
@@ -75,8 +77,8 @@ export function Handle({ at, label, children, away, className = "", onDrag, onDo
   return (
     <button
       type="button"
-      aria-label={label}
-      title={label}
+      aria-label={measures(label)}
+      title={measures(label)}
       data-outside={outside || undefined}
       className={`absolute flex size-6 touch-none items-center justify-center rounded ${className}`}
       style={{ left: cx - 12, top: cy - 12 }}
@@ -87,7 +89,7 @@ export function Handle({ at, label, children, away, className = "", onDrag, onDo
       {children}
       {outside && away && (
         <span className={`measure pointer-events-none absolute ${cy < 40 ? "top-full" : "bottom-full"} w-max rounded bg-slip/90 px-1 text-[11px] text-ink ${x < cx ? "left-0" : "right-0"}`}>
-          {away}
+          {measures(away)}
         </span>
       )}
     </button>

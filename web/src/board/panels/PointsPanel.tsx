@@ -1,10 +1,12 @@
+import { ChartLine } from "lucide-react";
+import { lazy, Suspense, useState } from "react";
 import { middle } from "@zanvo/core/geometry";
 import { holding, nearCorner } from "@zanvo/core/construct";
 import { showOf, type Orientation, type Shot, type Show } from "@zanvo/core/scene";
 import { levelled, pitched, viewOf } from "@zanvo/core/shot";
 import { isLevel, movePin, pinsOf, type Keep, type Pin } from "@zanvo/core/vanishing";
 import { blockCorner } from "@zanvo/core/world";
-import { Check, Choice, NumberField, say } from "../../ui";
+import { Button, Check, Choice, Modal, NumberField, say } from "../../ui";
 import { edit, go, onShot, useBoard, useShot } from "../board";
 import { PinHead } from "../desk/PinHandles";
 import { nearestBlock } from "../desk/blocks";
@@ -12,6 +14,9 @@ import { DirectionFields } from "./DirectionFields";
 import { SituationFields } from "./SituationFields";
 import { SketchFields } from "./SketchFields";
 import { ViewFields } from "./ViewFields";
+
+/** Comes with its chart package when it is first asked for. */
+const StretchChart = lazy(() => import("../StretchChart"));
 
 const KEEPS: Readonly<Record<Keep, string>> = { lens: "Lens", pins: "Other pins", centre: "Centre" };
 const TELLS: Readonly<Record<Keep, string>> = {
@@ -81,6 +86,7 @@ export function PointsPanel() {
   const orientations = useBoard((board) => board.scene.orientations);
   const keep = useBoard((board) => board.keep);
   const shot = useShot();
+  const [chart, setChart] = useState(false);
   const [main] = orientations;
   const show = showOf(shot);
   const shown = (change: Partial<Show>) => onShot((before) => ({ ...before, show: { ...showOf(before), ...change } }));
@@ -99,6 +105,10 @@ export function PointsPanel() {
         <Check label="Cone of vision: 30°, 60°, 90°" checked={show.cone > 0} onChange={(on) => edit(shown({ cone: on ? 0.8 : 0 }))} />
         <Check label="Measuring and distance points" checked={show.measuring > 0} onChange={(on) => edit(shown({ measuring: on ? 1 : 0 }))} />
       </div>
+      <Button className="w-full" onClick={() => setChart(true)}><ChartLine size={14} aria-hidden />Stretch across the panel</Button>
+      <Modal title="Stretch across the panel" open={chart} onClose={() => setChart(false)}>
+        <Suspense fallback={<p className="h-72 text-pencil">Drawing the chart…</p>}><StretchChart shot={shot} /></Suspense>
+      </Modal>
       <DirectionFields orientations={orientations} />
       <SituationFields main={main} />
       <SketchFields main={main} shot={shot} />

@@ -16,7 +16,7 @@ export function ViewFields({ shot }: { readonly shot: Shot }) {
       <NumberField label="Roll" unit="°" value={gaze.roll} min={-180} max={180} onChange={turn("roll")} />
       <NumberField label="Picture distance" unit="mm" value={lens.distance} min={1} max={1e6} onChange={(distance) => change("distance", (before) => ({ ...before, lens: { ...before.lens, distance } }))} />
       <NumberField label="Across the panel" unit="°" value={fieldOfView(shot)} min={0.1} max={175} onChange={(angle) => change("angle", (before) => withFieldOfView(before, angle))} />
-      <NumberField label="Full-frame lens" unit="mm" value={fullFrame(shot)} min={0.5} max={1e5} onChange={(focal) => change("lens", (before) => withFullFrame(before, focal))} />
+      <NumberField label="Full-frame lens" fixed unit="mm" value={fullFrame(shot)} min={0.5} max={1e5} onChange={(focal) => change("lens", (before) => withFullFrame(before, focal))} />
       <NumberField label="Centre, from left" unit="mm" value={lens.centre.x} min={-1e5} max={1e5} onChange={centre("x")} />
       <NumberField label="Centre, from top" unit="mm" value={lens.centre.y} min={-1e5} max={1e5} onChange={centre("y")} />
     </Fold>

@@ -1,0 +1,26 @@
+import type { Shot } from "../scene";
+import { unproject, viewOf } from "./view";
+import { degrees, dot } from "../geometry";
+
+/** How things are drawn at one place of the panel, against the middle of the picture. */
+export interface StretchAt {
+  /** mm from the panel's left side. */
+  readonly at: number;
+  /** Degrees off the gaze. */
+  readonly angle: number;
+  /** Enlargement away from the centre of vision, and across that. */
+  readonly radial: number;
+  readonly tangential: number;
+}
+
+/** The stretch along a level line through the panel, at the height of the centre of vision or as near to it as the panel reaches. */
+export function stretchAcross(shot: Shot, steps = 80): StretchAt[] {
+  const { frame } = shot;
+  const view = viewOf(shot);
+  const y = Math.min(Math.max(view.centre[1], frame.y), frame.y + frame.height);
+  return Array.from({ length: steps + 1 }, (_, i) => {
+    const at = (frame.width * i) / steps;
+    const theta = Math.acos(Math.min(1, dot(unproject(view, [frame.x + at, y]), view.forward)));
+    return { at, angle: degrees(theta), ...view.law.stretch(theta) };
+  });
+}
