@@ -99,7 +99,7 @@ test("uprights are switched between parallel and converging, the near corner sta
 
 test("a turned pair has its own points on the same horizon, and is dragged like the first", async ({ page }) => {
   const id = await lay(page);
-  await page.getByText("Directions", { exact: true }).click();
+  await page.getByText("Directions and slopes", { exact: true }).click();
   await page.getByRole("button", { name: "Add a turned pair" }).click();
   await type(page, "Heading", "60", page.getByRole("region", { name: "Directions 2" }));
   // 60 degrees right of the gaze: 210 + 300 tan 60 = 729.6 mm, 309.6 mm beyond the sheet.

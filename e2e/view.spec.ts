@@ -157,7 +157,7 @@ test("bundles have their own strength and spacing, in the picture and on paper",
   const before = await lines();
   await page.getByRole("button", { name: "Grid" }).click();
   const set = page.getByRole("region", { name: "Main streets, left" });
-  await type(page, "Spacing, far corner", "24", set);
+  await type(page, "Spacing, far side", "24", set);
   await saved(page, id);
   expect(await lines()).toBeLessThan(0.6 * before);
   await set.getByRole("slider").press("Home");

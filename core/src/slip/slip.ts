@@ -1,8 +1,8 @@
 import { contains, type Rect } from "../geometry";
 import { nearCorner, paperLength } from "../construct";
-import type { Scene, Shot } from "../scene";
+import { showOf, type Scene, type Shot } from "../scene";
 import { fieldOfView, fullFrame, project, viewOf, type View } from "../shot";
-import { heightAt, horizon, offSheet, pinsOf, type Pin } from "../vanishing";
+import { heightAt, horizon, measuringPoints, offSheet, pinsOf, type Pin } from "../vanishing";
 import { blockCorner, type Block } from "../world";
 
 /** One measure, as one would pencil it down. */
@@ -76,6 +76,7 @@ function blockOnPaper(view: View, shot: Shot, block: Block): SlipRow[] {
 export function slipOf(scene: Scene, shot: Shot, block?: Block): SlipSection[] {
   const view = viewOf(shot);
   const { sheet, frame, lens, eye, gaze } = shot;
+  const pins = pinsOf(scene.orientations, shot);
   const sections: SlipSection[] = [
     {
       title: "Sheet",
@@ -97,7 +98,8 @@ export function slipOf(scene: Scene, shot: Shot, block?: Block): SlipSection[] {
         ...(gaze.roll ? [{ id: "roll", label: "Roll", value: degree(gaze.roll) }] : []),
       ],
     },
-    { title: "Points", rows: pinsOf(scene.orientations, shot).map((pin) => ({ id: pin.id, label: pin.name, value: pinPlace(sheet, pin) })) },
+    { title: "Points", rows: pins.map((pin) => ({ id: pin.id, label: pin.name, value: pinPlace(sheet, pin) })) },
+    ...(showOf(shot).measuring > 0 ? [{ title: "Measuring points", rows: measuringPoints(view, pins).map(({ id, name, at }) => ({ id, label: name, value: fromEdge(sheet, ...at) })) }] : []),
   ];
   return block ? [{ title: block.name, rows: blockOnPaper(view, shot, block) }, ...sections] : sections;
 }
