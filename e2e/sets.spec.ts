@@ -28,7 +28,7 @@ test("a slope has a point above and one below the horizon, on the upright of its
   await page.keyboard.press("Shift+ArrowDown");
   expect((await saved(page, id)).orientations[0].slopes![0].rise).toBeLessThan(main.slopes![0].rise);
   await page.getByRole("region", { name: "Roofs" }).getByRole("radio", { name: "Along" }).click();
-  await expect(slip(page, "Roofs, rising")).toHaveText(/above it$/);
+  await expect(slip(page, "Roofs, rising")).toHaveText(/above the sheet/);
   await expect(slip(page, "Roofs, rising")).not.toHaveText(/left of the sheet/);
   expect((await layer(page, id, `grid-${main.slopes![0].id}-up`)).length).toBeGreaterThan(10);
 });

@@ -1,10 +1,13 @@
-import { dragging, firstLoad } from "./browser";
+import { dragging, firstLoad, gridded, street } from "./browser";
 import { projecting, visibility } from "./core";
+import { tiling } from "./paper";
 import { row } from "./timing";
 
 row("what", "measured", "target");
 projecting();
 visibility();
-firstLoad();
-await dragging(20);
-await dragging(300);
+await tiling();
+await firstLoad();
+await dragging("20 buildings", street(20));
+await dragging("300 grid lines, four sets, 50 buildings", gridded());
+await dragging("300 buildings", street(300));

@@ -42,7 +42,7 @@ export function checker<T extends TSchema>(schema: T): (value: unknown) => Stati
 
 const fitsScene = checker(SceneSchema);
 
-/** A value checked against the schema of the current version, ids unique in each list. */
+/** A value checked against the schema of the current version, ids unique in each list, no panel off its sheet. */
 export function checkScene(value: unknown): Scene {
   const scene = fitsScene(value);
   for (const list of ["orientations", "elements", "shots"] as const) {
@@ -52,5 +52,10 @@ export function checkScene(value: unknown): Scene {
       seen.add(id);
     });
   }
+  scene.shots.forEach(({ frame, sheet }, i) => {
+    if (frame.x >= sheet.width || frame.y >= sheet.height || frame.x + frame.width <= 0 || frame.y + frame.height <= 0) {
+      throw new BadInput([{ path: `shots/${i}/frame`, message: "lies beyond its sheet: nothing of it could be drawn." }]);
+    }
+  });
   return scene;
 }
