@@ -1,5 +1,5 @@
 import { BookOpen } from "lucide-react";
-import { useEffect, useState } from "react";
+import { Suspense, useEffect, useState } from "react";
 import { Link, useParams } from "react-router";
 import useSWR from "swr";
 import { openScene, type Opened } from "../api";
@@ -75,7 +75,7 @@ function Board() {
               <h2 className="text-sm font-semibold">{name}</h2>
               <Link className="flex min-h-6 items-center gap-1 rounded px-1 text-pencil hover:bg-wash" to={`/guide/${guide}`} title="Pocket guide"><BookOpen size={14} aria-hidden />Guide</Link>
             </div>
-            <Panel />
+            <Suspense fallback={<p className="text-pencil">Getting the tools…</p>}><Panel /></Suspense>
           </section>
           <Slip />
           <Findings />

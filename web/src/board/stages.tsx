@@ -1,12 +1,14 @@
 import { ArrowDownUp, Building2, Grid3x3, type LucideIcon, MapPin, Send, StickyNote } from "lucide-react";
-import type { ComponentType } from "react";
+import { lazy, type ComponentType } from "react";
 import type { StageId } from "./board";
-import { EyeLevelPanel } from "./panels/EyeLevelPanel";
-import { GridPanel } from "./panels/GridPanel";
-import { HandOverPanel } from "./panels/HandOverPanel";
-import { MassesPanel } from "./panels/MassesPanel";
 import { PointsPanel } from "./panels/PointsPanel";
-import { SheetPanel } from "./panels/SheetPanel";
+
+// What one begins with is there at once; the tools of the other stages come when they are first taken up.
+const SheetPanel = lazy(async () => ({ default: (await import("./panels/SheetPanel")).SheetPanel }));
+const EyeLevelPanel = lazy(async () => ({ default: (await import("./panels/EyeLevelPanel")).EyeLevelPanel }));
+const GridPanel = lazy(async () => ({ default: (await import("./panels/GridPanel")).GridPanel }));
+const MassesPanel = lazy(async () => ({ default: (await import("./panels/MassesPanel")).MassesPanel }));
+const HandOverPanel = lazy(async () => ({ default: (await import("./panels/HandOverPanel")).HandOverPanel }));
 
 interface Stage {
   readonly id: StageId;
