@@ -54,9 +54,41 @@ try {
   await page.mouse.click(560, 380);
   await shoot("masses");
 
+  await page.keyboard.press("3");
+  await page.getByText("Directions and slopes").click();
+  await page.getByRole("button", { name: "Add a slope" }).click();
+  await page.keyboard.press("4");
+  await page.getByText("Aids on the margin").click();
+  for (const aid of ["Numbered edge ticks", "Tilts beside the ticks", "Centrolinead pegs"]) await page.getByLabel(aid).check();
+  for (const set of ["Main streets, right", "Roofs, falling"]) await page.getByRole("checkbox", { name: set }).uncheck();
+  await page.getByText("Aids on the margin").scrollIntoViewIfNeeded();
+  await shoot("slopes-and-aids");
+  for (let i = 0; i < 6; i++) await page.keyboard.press("Control+z");
+  await page.keyboard.press("3");
+  await page.getByRole("button", { name: "Stretch across the panel" }).click();
+  await shoot("stretch");
+  await page.keyboard.press("Escape");
   await page.getByRole("link", { name: "Set-up sheet to print" }).click();
   await page.getByRole("heading", { name: "Quay street" }).waitFor();
   await shoot("set-up-sheet");
+
+  await board("Quay street, the corner");
+  await page.keyboard.press("1");
+  await page.getByRole("button", { name: "Split in two ↔" }).click();
+  await page.getByRole("button", { name: "Split in two ↕" }).click();
+  for (const [panel, situation] of [["Shot 2", "down"], ["Shot 3", "up"]]) {
+    await page.getByRole("button", { name: `Work on the panel ${panel}` }).click();
+    await page.keyboard.press("3");
+    const fold = page.getByLabel("Situation", { exact: true });
+    if (!(await fold.isVisible())) await page.getByText("Start from a situation").click();
+    await fold.selectOption(situation);
+    await page.getByRole("button", { name: "Set it up" }).click();
+  }
+  await page.keyboard.press("1");
+  await shoot("page");
+  await page.goto(`http://127.0.0.1:${PORT}/guide/three-points`);
+  await page.getByRole("heading", { level: 1 }).waitFor();
+  await shoot("guide");
 
   await board("The quarter from the harbour crane");
   await page.keyboard.press("3");
