@@ -154,7 +154,7 @@ test("the drawing is saved as SVG in true mm and as PNG of a chosen resolution",
   await expect(page.getByText(/^dpi: would make a picture of 2,000,787 x/)).toBeVisible();
 });
 
-test("shelf and board meet WCAG AA, by day and under the lamp", async ({ page }) => {
+test("shelf, board, set-up sheet and guide meet WCAG AA, by day and under the lamp", async ({ page }) => {
   const faults = async () => {
     const { violations } = await new AxeBuilder({ page }).withTags(["wcag2a", "wcag2aa", "wcag21aa", "wcag22aa"]).analyze();
     return violations.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.html).join(" | ")}`);
@@ -167,7 +167,19 @@ test("shelf and board meet WCAG AA, by day and under the lamp", async ({ page })
     await page.getByRole("button", { name: stage, exact: true }).click();
     expect(await faults()).toEqual([]);
   }
+  await page.getByRole("button", { name: "Points", exact: true }).click();
+  for (const fold of ["Directions and slopes", "Points from a sketch"]) await page.getByText(fold).click();
+  await page.getByRole("button", { name: "Add a slope" }).click();
+  await page.getByRole("button", { name: "Lay out the points" }).click();
+  expect(await faults()).toEqual([]);
   await page.getByRole("button", { name: "Lamp" }).click();
+  expect(await faults()).toEqual([]);
+  await page.getByRole("link", { name: "Guide" }).click();
+  await expect(page.getByRole("heading", { level: 1 })).toBeVisible();
+  expect(await faults()).toEqual([]);
+  await page.getByRole("button", { name: "Back" }).click();
+  await page.getByRole("link", { name: "Set-up sheet to print" }).click();
+  await expect(page.getByRole("link", { name: "Save as PDF" })).toBeVisible();
   expect(await faults()).toEqual([]);
 });
 
