@@ -1,4 +1,4 @@
-import type { Layer } from "@zanvo/core/drawing";
+import { chordsOf, cubicsOf, curveCount, type Layer } from "@zanvo/core/drawing";
 import { clipToRect, type Rect } from "@zanvo/core/geometry";
 import { MM, type Doc } from "./page";
 
@@ -16,7 +16,10 @@ export interface Placing {
 const dash = (doc: Doc, lengths: readonly number[], phase = 0): Doc => doc.dash(lengths as unknown as number, { phase });
 
 /** Draws a layer's lines; one that is cut keeps the place of its dashes. */
-export function strokeLayer(doc: Doc, { lines, style }: Layer, { dx = 0, dy = 0, scale = 1, clip, weight = 1 }: Placing = {}): void {
+export function strokeLayer(doc: Doc, layer: Layer, { dx = 0, dy = 0, scale = 1, clip, weight = 1 }: Placing = {}): void {
+  const { style, curves } = layer;
+  // Where nothing is cut, curves are drawn as they are; on a tile, by their chords.
+  const lines = clip ? chordsOf(layer) : layer.lines;
   const at = (x: number, y: number) => [(dx + x * scale) * MM, (dy + y * scale) * MM] as const;
   let drawn = false;
   doc.save().lineCap("round").lineWidth(style.width * weight * MM).strokeColor(style.stroke).strokeOpacity(style.opacity);
@@ -35,6 +38,14 @@ export function strokeLayer(doc: Doc, { lines, style }: Layer, { dx = 0, dy = 0,
     if (dashes.length && drawn) {
       doc.stroke();
       drawn = false;
+    }
+  }
+  if (!clip && curves) {
+    for (let i = 0; i < curveCount(curves); i++) {
+      const { from, parts } = cubicsOf(curves, i);
+      doc.moveTo(...at(...from));
+      for (const [x1, y1, x2, y2, x, y] of parts) doc.bezierCurveTo(...at(x1, y1), ...at(x2, y2), ...at(x, y));
+      drawn = true;
     }
   }
   if (drawn) doc.stroke();

@@ -1,4 +1,4 @@
-import type { DeskDrawing } from "@zanvo/core/drawing";
+import { chordsOf, type DeskDrawing } from "@zanvo/core/drawing";
 import { columnName, FOOT, tilesOf, type Tile, type Tiles, type Tiling } from "@zanvo/core/print";
 import { addPage, MM, newDocument, written, type Doc } from "./page";
 import { strokeLayer } from "./strokes";
@@ -35,7 +35,7 @@ export interface Progress {
  * @throws BadInput when the paper leaves no room or there would be too many tiles; the signal's reason when it is given up
  */
 export async function toTiles({ title, desk, tiling, pins, cautions }: Print, { onPage, signal }: Progress = {}): Promise<Buffer> {
-  const tiles = tilesOf(desk.box, desk.layers.map(({ lines }) => lines), tiling);
+  const tiles = tilesOf(desk.box, desk.layers.map(chordsOf), tiling);
   const printed = tiles.all.filter(({ blank }) => !blank);
   const doc = newDocument(`${title}: true-size print`);
   return written(doc, async () => {

@@ -4,8 +4,8 @@ import { bundleOf, roomOf, showOf } from "../scene";
 import { tenth, type Check, type Finding } from "./finding";
 
 /** Clotting: bundles whose lines would come too near to each other in the panel. They are thinned, and this says so. */
-export const clotting: Check = ({ shot, pins }) =>
-  pins.flatMap(({ id, name, point: { at } }): Finding[] => {
+export const clotting: Check = ({ shot, view, pins }) =>
+  (view.law.straight ? pins : []).flatMap(({ id, name, point: { at } }): Finding[] => {
     const spread = bundleOf(shot, id);
     if (!at || spread.off || spread.strength * showOf(shot).bundles === 0) return [];
     const { frame } = shot;

@@ -6,7 +6,8 @@ const FACED = 1;
 
 /** Points crowding: a pin inside the panel, or the two pins of a set nearer to each other than the panel is wide. */
 export const crowding: Check = ({ scene, shot, view, pins }) =>
-  scene.orientations.flatMap(({ id, name }): Finding[] => {
+  // On a disc all points of the world stand together.
+  (view.law.straight ? scene.orientations : []).flatMap(({ id, name }): Finding[] => {
     const pair = pins.filter((pin) => pin.id === `${id}-left` || pin.id === `${id}-right`);
     const [left, right] = pair.map((pin) => pin.point.at);
     const { frame } = shot;

@@ -12,7 +12,7 @@ export interface Finding {
   /** Where, on the desk in mm. */
   readonly at: Vec2 | null;
   readonly value: number;
-  readonly unit: "°" | "mm" | "m";
+  readonly unit: "°" | "mm" | "m" | ": 1";
   readonly message: string;
   /** One thing to do about it, and the shot as it would be then. */
   readonly mend?: { readonly label: string; readonly shot: Shot };

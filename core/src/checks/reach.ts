@@ -6,7 +6,7 @@ const REACH = 1500;
 
 /** Out of reach: a pin too far from the sheet to lay a ruler to. */
 export const outOfReach: Check = ({ shot, view, pins }) =>
-  pins.flatMap(({ id, name, point: { at }, offSheet }): Finding[] => {
+  (view.law.straight ? pins : []).flatMap(({ id, name, point: { at }, offSheet }): Finding[] => {
     if (!at || !offSheet || offSheet.distance <= REACH) return [];
     const k = 1 - (offSheet.distance - REACH) / distance2(at, view.centre);
     return [{

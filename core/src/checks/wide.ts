@@ -6,8 +6,9 @@ const COMFORT = 30;
 const LIMIT = 45;
 const NAMES = ["top left", "top right", "bottom right", "bottom left"] as const;
 
-/** Wide view: a panel corner far from the gaze, where things are stretched by 1 / cos. */
+/** Wide view in a straight lens: a panel corner far from the gaze, where things are stretched by 1 / cos. */
 export const wide: Check = ({ shot, view }) => {
+  if (!view.law.straight) return [];
   const [corner, name] = corners(shot.frame)
     .map((at, i) => [at, NAMES[i]] as const)
     .reduce((far, one) => (distance2(one[0], view.centre) > distance2(far[0], view.centre) + 1e-9 ? one : far));

@@ -9,7 +9,7 @@ export function drawnLine(view: View, origin: Vec3, direction: Vec3): { readonly
   const point = vanishingPoint(view, direction);
   const way: Vec2 = point.at
     ? [point.at[0] - from[0], point.at[1] - from[1]]
-    : [Math.cos(radians(point.angle)), Math.sin(radians(point.angle))];
+    : [Math.cos(radians(point.angle ?? 0)), Math.sin(radians(point.angle ?? 0))];
   return Math.hypot(...way) < 1e-9 ? null : { from, way };
 }
 
@@ -22,9 +22,11 @@ export function dropOnto({ from, way }: { readonly from: Vec2; readonly way: Vec
 /**
  * How far along a world line a picture point lies: the point is first dropped square onto the line's picture, then the
  * line of sight through that foot is met with the line. Metres from `origin` in units of `direction`; null where the
- * picture of the line is a point, or the answer lies behind the eye.
+ * picture of the line is a point, or the answer lies behind the eye. In a curved lens nothing is dropped.
  */
 export function measureAlong(view: View, origin: Vec3, direction: Vec3, point: Vec2): number | null {
+  // A curve has no square drop that a hand could see: the line of sight itself is met with the line.
+  if (!view.law.straight) return meet(origin, direction, view.eye, unproject(view, point));
   const line = drawnLine(view, origin, direction);
   return line && meet(origin, direction, view.eye, unproject(view, dropOnto(line, point)));
 }

@@ -36,6 +36,13 @@ export function footAt(view: View, blocks: readonly Block[], point: Vec2, reach:
   if (best) return (best as { foot: Foot }).foot;
   for (const block of standing(blocks)) {
     for (const [corner, axis] of baseLines(block)) {
+      if (!view.law.straight) {
+        // The nearest place of the street line on the ground, measured on the paper.
+        const at = along(corner, axis, dot(sub(ground, corner), axis));
+        const seen = project(view, at);
+        if (seen) offer(distance2(seen, point), { at, on: { block, what: "street line" }, guide: null });
+        continue;
+      }
       const line = drawnLine(view, corner, axis);
       if (!line) continue;
       const drawn = dropOnto(line, point);

@@ -1,11 +1,11 @@
 import { corners, sub, type Rect, type Vec2, type Vec3 } from "../geometry";
 import { showOf, type Scene, type Shot, type Show } from "../scene";
-import { clipToSight, project, sightPlanes, viewOf, type View } from "../shot";
+import { clipToSight, CurveBook, drawPlane, drawSegment, project, sightPlanes, viewOf, type View } from "../shot";
 import { horizon, lineIn, pinsOf } from "../vanishing";
 import { CREASE, HIDDEN, OUTLINE, type Seen, type Sight } from "../visibility";
 import { aidLayers } from "./aids";
-import { bundleLayers, coneLayer, measuredLayers, measuringLayer } from "./grids";
-import type { Drawing, Layer } from "./layer";
+import { bundleLayers, coneLayer, measuredLayers, measuringLayer, rimLines } from "./grids";
+import { drawnOn, type Drawing, type Layer, type Strokes } from "./layer";
 import { STYLES, type Style } from "./style";
 
 /** The sides of an upright rectangle. */
@@ -16,25 +16,28 @@ function outline(rect: Rect): Float64Array {
 
 const segment = (ends: readonly [Vec2, Vec2] | null): Float64Array => Float64Array.from(ends ? ends.flat() : []);
 
-/** The stretches of one sight, or of one sight of one solid, on paper: x1 y1 x2 y2 in mm, cut at the panel. */
-export function stretchLines(view: View, seen: Seen, sight: Sight): Float64Array {
-  const planes = sightPlanes(view);
-  const lines: number[] = [];
-  const { ends } = seen;
-  for (let i = 0; i < seen.sight.length; i++) {
-    if (seen.sight[i] !== sight) continue;
-    const o = 6 * i;
-    pushLine(lines, view, planes, [ends[o], ends[o + 1], ends[o + 2]], [ends[o + 3], ends[o + 4], ends[o + 5]]);
+/** The stretches of one sight on paper, cut at the panel. */
+export function stretchLines(view: View, { ends, sight: sights }: Seen, sight: Sight): Strokes {
+  const segments: (readonly [Vec3, Vec3])[] = [];
+  for (let i = 0, o = 0; i < sights.length; i++, o += 6) {
+    if (sights[i] === sight) segments.push([[ends[o], ends[o + 1], ends[o + 2]], [ends[o + 3], ends[o + 4], ends[o + 5]]]);
   }
-  return Float64Array.from(lines);
+  return segmentLines(view, segments);
 }
 
-/** World segments on paper, cut at the panel: x1 y1 x2 y2 in mm. */
-export function segmentLines(view: View, segments: readonly (readonly [Vec3, Vec3])[]): Float64Array {
+const NO_LINES = new Float64Array();
+
+/** World segments on paper, cut at the panel: straight in a straight lens, curved in any other. */
+export function segmentLines(view: View, segments: readonly (readonly [Vec3, Vec3])[]): Strokes {
+  if (!view.law.straight) {
+    const book = new CurveBook();
+    for (const [a, b] of segments) drawSegment(view, a, b, book);
+    return { lines: NO_LINES, curves: book.curves() };
+  }
   const planes = sightPlanes(view);
   const lines: number[] = [];
   for (const [a, b] of segments) pushLine(lines, view, planes, a, b);
-  return Float64Array.from(lines);
+  return { lines: Float64Array.from(lines) };
 }
 
 function pushLine(lines: number[], view: View, planes: readonly Vec3[], a: Vec3, b: Vec3): void {
@@ -49,7 +52,7 @@ function pushLine(lines: number[], view: View, planes: readonly Vec3[], a: Vec3,
 /** Layers of the buildings: hidden lines, creases, outlines. A kind that is not shown is not worked out. */
 export function buildingLayers(view: View, seen: Seen, show: Required<Show>): Layer[] {
   const layer = (id: string, name: string, style: Style, sight: Sight, strength: number): Layer => ({
-    id, name, style: { ...style, opacity: strength }, lines: strength > 0 ? stretchLines(view, seen, sight) : new Float64Array(),
+    id, name, style: { ...style, opacity: strength }, ...(strength > 0 ? stretchLines(view, seen, sight) : { lines: NO_LINES }),
   });
   return [
     layer("hidden", "Hidden lines", STYLES.hidden, HIDDEN, show.hidden * show.buildings),
@@ -58,17 +61,27 @@ export function buildingLayers(view: View, seen: Seen, show: Required<Show>): La
   ];
 }
 
+/** The horizon as it is drawn: a line, or in a curved lens the picture of the whole level circle. */
+function horizonStrokes(shot: Shot, view: View): Strokes {
+  if (view.law.straight) {
+    const line = horizon(view);
+    return { lines: segment(line && lineIn(line, shot.frame)) };
+  }
+  const book = new CurveBook();
+  drawPlane(view, [0, 0, 1], book);
+  return { lines: NO_LINES, curves: book.curves() };
+}
+
 /** Layers of the sheet itself: live area, horizon, frame. */
 export function sheetLayers(shot: Shot, view: View): Record<"live" | "horizon" | "frame", Layer> {
   const show = showOf(shot);
-  const line = horizon(view);
-  const layer = (id: "live" | "horizon" | "frame", name: string, lines: Float64Array): Layer => ({
-    id, name, style: { ...STYLES[id], opacity: show[id] }, lines: show[id] > 0 ? lines : new Float64Array(),
+  const layer = (id: "live" | "horizon" | "frame", name: string, strokes: Strokes): Layer => ({
+    id, name, style: { ...STYLES[id], opacity: show[id] }, ...(show[id] > 0 ? strokes : { lines: NO_LINES }),
   });
   return {
-    live: layer("live", "Live area", shot.sheet.live ? outline(shot.sheet.live) : new Float64Array()),
-    horizon: layer("horizon", "Horizon", segment(line && lineIn(line, shot.frame))),
-    frame: layer("frame", "Panel frame", outline(shot.frame)),
+    live: layer("live", "Live area", { lines: shot.sheet.live ? outline(shot.sheet.live) : NO_LINES }),
+    horizon: layer("horizon", "Horizon", horizonStrokes(shot, view)),
+    frame: layer("frame", "Panel frame", { lines: Float64Array.from([...outline(shot.frame), ...rimLines(view)]) }),
   };
 }
 
@@ -92,6 +105,6 @@ export function draw(scene: Scene, shot: Shot, seen: Seen): Drawing {
     title: `${scene.title}: ${shot.name}`,
     width: shot.sheet.width,
     height: shot.sheet.height,
-    layers: layers.filter((layer) => layer.lines.length > 0),
+    layers: layers.filter(drawnOn),
   };
 }

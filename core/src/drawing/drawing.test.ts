@@ -34,7 +34,7 @@ describe("a drawing", () => {
       fc.pre(at !== null && Math.hypot(...at) < 1e5);
       const [solid] = build([house]);
       const parallels = [1, 3, 5, 7].map((n) => [solid.vertices[n], solid.vertices[n === 1 ? 2 : n === 3 ? 0 : n === 5 ? 6 : 4]] as const);
-      const lines = segmentLines(view, parallels);
+      const { lines } = segmentLines(view, parallels);
       for (let i = 0; i < lines.length; i += 4) {
         const [x1, y1, x2, y2] = lines.subarray(i, i + 4);
         const length = Math.hypot(x2 - x1, y2 - y1);

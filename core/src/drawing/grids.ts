@@ -1,22 +1,28 @@
-import { clipToRect, contains, type Rect, type Vec2 } from "../geometry";
-import { bundle, circleLines, coneRadius, CONES, FADES, fadeSteps, measuredGrid, planeOf, type MeasuredLines } from "../grid";
+import { clipToRect, contains, cross, degrees, radians, type Rect, type Vec2 } from "../geometry";
+import { bundle, circleLines, coneRadius, CONES, curvedBundle, curvedMeasured, FADES, fadeSteps, measuredGrid, planeOf, type MeasuredLines, type Spread } from "../grid";
 import { bundleOf, roomOf, showOf, type Measured, type Orientation, type Shot } from "../scene";
 import type { View } from "../shot";
 import { footOn, horizon, isLevel, lineFrame, measuringPoints, type Line, type Pin } from "../vanishing";
-import type { Layer } from "./layer";
+import type { Layer, Strokes } from "./layer";
 import { lettering, letteringWidth } from "./lettering";
 import { setStyle, STYLES } from "./style";
 
 /** The loose bundles of pins, each set in its own hue and dash. */
 export function bundleLayers(shot: Shot, pins: readonly Pin[], view: View): Layer[] {
   const line = horizon(view);
-  return pins.map((pin) => {
+  return pins.filter(({ opposite }) => !opposite).map((pin) => {
     const spread = bundleOf(shot, pin.id);
     const opacity = spread.off ? 0 : spread.strength * showOf(shot).bundles;
-    const lines = opacity > 0 ? bundle(pin.point, shot.frame, spread, anchor(pin, line, view), roomOf(shot)) : new Float64Array();
     const { stroke, dash } = setStyle(pin);
-    return { id: `grid-${pin.id}`, name: `Grid: ${pin.name}`, style: { ...STYLES.bundle, stroke, dash, opacity }, lines };
+    return { id: `grid-${pin.id}`, name: `Grid: ${pin.name}`, style: { ...STYLES.bundle, stroke, dash, opacity }, ...(opacity > 0 ? strokes(pin, spread) : { lines: new Float64Array() }) };
   });
+
+  function strokes(pin: Pin, spread: Spread): Strokes {
+    if (view.law.straight) return { lines: bundle(pin.point, shot.frame, spread, anchor(pin, line, view), roomOf(shot)) };
+    // The horizon is one of every level set, and the upright plane of the gaze one of the others.
+    const through = isLevel(pin) ? cross(pin.direction, [0, 0, 1]) : view.forward;
+    return { lines: new Float64Array(), curves: curvedBundle(view, pin.direction, spread, through, roomOf(shot)) };
+  }
 }
 
 /** Measured planes, each with its light and its heavy lines and their numbers, in the directions of the first orientation. */
@@ -25,11 +31,19 @@ export function measuredLayers([main]: readonly Orientation[], shot: Shot, view:
   return (shot.measured ?? []).flatMap((plane, i) => {
     const opacity = plane.strength * bundles;
     if (!main || opacity === 0) return [];
+    const name = `Squares of ${plane.every} m, ${plane.plane}`;
+    if (!view.law.straight) {
+      const { light, heavy } = curvedMeasured(view, main.heading, shot.gaze.heading, plane, roomOf(shot).gap);
+      return [
+        { id: `measured-${i + 1}`, name, style: { ...STYLES.measured, opacity }, lines: new Float64Array(), curves: light },
+        { id: `heavy-${i + 1}`, name: `${name}, every ${plane.heavy}`, style: { ...STYLES.heavy, opacity }, lines: new Float64Array(), curves: heavy },
+      ];
+    }
     const grid = measuredGrid(view, main.heading, shot.gaze.heading, plane, roomOf(shot).gap);
     const steps = plane.fade ? fadeSteps(view, planeOf(view, main.heading, shot.gaze.heading, plane), grid, plane.fade) : [grid];
     const layers = steps.flatMap((step, n) => (["measured", "heavy"] as const).map((kind): Layer => ({
       id: `${kind}-${i + 1}${n ? `-${n + 1}` : ""}`,
-      name: `Squares of ${plane.every} m, ${plane.plane}${kind === "heavy" ? `, every ${plane.heavy}` : ""}`,
+      name: kind === "heavy" ? `${name}, every ${plane.heavy}` : name,
       style: { ...STYLES[kind], opacity: opacity * (plane.fade ? FADES[n] : 1) },
       lines: Float64Array.from(linesWhere(step, (number) => (number % plane.heavy === 0) === (kind === "heavy"))),
     })));
@@ -76,20 +90,57 @@ export function measuringLayer(shot: Shot, pins: readonly Pin[], view: View, wit
   return { id: "measuring", name: "Measuring points", style: { ...STYLES.horizon, opacity: measuring }, lines: Float64Array.from(lines) };
 }
 
-/** The circles of 30, 60 and 90 degrees about the centre of vision, cut at the sheet. */
+/** How far off the gaze the rings of a disc are, degrees; its spokes stand as far apart. */
+const RINGS = 15;
+
+/**
+ * In a straight lens the circles of 30, 60 and 90 degrees about the centre of vision; on a disc its rings and spokes, every
+ * 15 degrees. Cut at the sheet.
+ */
 export function coneLayer(shot: Shot, view: View): Layer {
   const { cone } = showOf(shot);
+  const { law, centre, distance } = view;
   const sheet = { x: 0, y: 0, width: shot.sheet.width, height: shot.sheet.height };
   const lines: number[] = [];
-  for (const angle of cone > 0 ? CONES : []) {
-    const circle = circleLines(view.centre, coneRadius(view.distance, angle));
+  const most = degrees(law.limit);
+  const rings = law.shape !== "round" ? [] : law.straight ? CONES.map((angle) => angle / 2) : Array.from({ length: Math.floor(most / RINGS) }, (_, i) => (i + 1) * RINGS);
+  if (cone > 0 && !law.straight && law.shape === "round") {
+    const rim = ringRadius(view, most - 1e-6);
+    for (let turn = 0; turn < 360; turn += RINGS) {
+      const [c, s] = [Math.cos(radians(turn)), Math.sin(radians(turn))];
+      const range = clipToRect(centre, [c * rim, s * rim], sheet, [0, 1]);
+      if (range) for (const t of range) lines.push(centre[0] + t * rim * c, centre[1] + t * rim * s);
+    }
+  }
+  for (const angle of cone > 0 ? rings : []) {
+    const circle = circleLines(centre, law.straight ? coneRadius(distance, 2 * angle) : ringRadius(view, Math.min(angle, most - 1e-6)));
     for (let i = 0; i < circle.length; i += 4) {
       const [x, y, dx, dy] = [circle[i], circle[i + 1], circle[i + 2] - circle[i], circle[i + 3] - circle[i + 1]];
       const range = clipToRect([x, y], [dx, dy], sheet, [0, 1]);
       if (range) for (const t of range) lines.push(x + t * dx, y + t * dy);
     }
   }
-  return { id: "cone", name: "Cone of vision: 30, 60, 90 degrees", style: { ...STYLES.cone, opacity: cone }, lines: Float64Array.from(lines) };
+  return { id: "cone", name: law.straight ? "Cone of vision: 30, 60, 90 degrees" : "Rings and spokes of the disc", style: { ...STYLES.cone, opacity: cone }, lines: Float64Array.from(lines) };
+}
+
+/** How far from the centre of vision a round lens draws what is so many degrees off the gaze, mm. */
+const ringRadius = ({ law, distance }: View, angle: number): number => distance * Math.hypot(...(law.picture([Math.sin(radians(angle)), 0, Math.cos(radians(angle))]) ?? [0, 0]));
+
+/** The rim of a disc in the panel: where the world is cut into before and behind, and where the lens ends. */
+export function rimLines(view: View): number[] {
+  const { law, centre, frame } = view;
+  if (law.straight || law.shape !== "round") return [];
+  const most = degrees(law.limit);
+  return [...new Set([90, most])].flatMap((angle) => {
+    const circle = circleLines(centre, ringRadius(view, Math.min(angle, most) - 1e-6));
+    const kept: number[] = [];
+    for (let i = 0; i < circle.length; i += 4) {
+      const [x, y, dx, dy] = [circle[i], circle[i + 1], circle[i + 2] - circle[i], circle[i + 3] - circle[i + 1]];
+      const range = clipToRect([x, y], [dx, dy], frame, [0, 1]);
+      if (range) for (const t of range) kept.push(x + t * dx, y + t * dy);
+    }
+    return kept;
+  });
 }
 
 /** A point that one line of the bundle must pass: on the horizon, away from the pin, for level sets. */

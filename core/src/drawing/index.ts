@@ -1,4 +1,5 @@
 export * from "./aids";
+export * from "./bezier";
 export * from "./desk";
 export * from "./draw";
 export * from "./grids";

@@ -1,3 +1,4 @@
+import type { Curves } from "../shot";
 import type { Style } from "./style";
 
 /** Lines of one kind, drawn alike. */
@@ -5,8 +6,27 @@ export interface Layer {
   readonly id: string;
   readonly name: string;
   readonly style: Style;
-  /** x1 y1 x2 y2 of every line, in sheet mm. */
+  /** x1 y1 x2 y2 of every straight line, in sheet mm. */
   readonly lines: Float64Array;
+  /** What is not straight. */
+  readonly curves?: Curves;
+}
+
+/** The lines of a layer, straight and curved. */
+export type Strokes = Pick<Layer, "lines" | "curves">;
+
+/** Whether anything is drawn on a layer. */
+export const drawnOn = ({ lines, curves }: Strokes): boolean => lines.length > 0 || (curves !== undefined && curves.t.length > 0);
+
+/** A layer's lines with every chord of its curves, x1 y1 x2 y2 in sheet mm: what a straight line is compared with. */
+export function chordsOf({ lines, curves }: Strokes): Float64Array {
+  if (!curves) return lines;
+  const { xy, starts } = curves;
+  const chords: number[] = [...lines];
+  for (let i = 0; i + 1 < starts.length; i++) {
+    for (let k = starts[i]; k + 1 < starts[i + 1]; k++) chords.push(xy[2 * k], xy[2 * k + 1], xy[2 * k + 2], xy[2 * k + 3]);
+  }
+  return Float64Array.from(chords);
 }
 
 /** A sheet with its layers from the bottom up: what every output shows. */

@@ -1,3 +1,5 @@
+import type { Curves } from "../shot";
+import { cubicsOf, curveCount } from "./bezier";
 import type { Drawing, Layer } from "./layer";
 
 const ESCAPES: Readonly<Record<string, string>> = { "&": "&amp;", "<": "&lt;", ">": "&gt;", '"': "&quot;" };
@@ -15,13 +17,19 @@ function path(lines: Float64Array): string {
   return parts.join("");
 }
 
-function group({ id, name, style, lines }: Layer, weight: number): string {
+/** A curve as cubics. */
+function curvePath(curves: Curves, i: number): string {
+  const { from, parts } = cubicsOf(curves, i);
+  return `M${mm(from[0])} ${mm(from[1])}${parts.map((part) => `C${part.map(mm).join(" ")}`).join("")}`;
+}
+
+function group({ id, name, style, lines, curves }: Layer, weight: number): string {
   const dash = style.dash.length ? ` stroke-dasharray="${style.dash.map(mm).join(" ")}"` : "";
   const faint = style.opacity < 1 ? ` stroke-opacity="${Number(style.opacity.toFixed(3))}"` : "";
   return [
     `<g id="${xml(id)}" fill="none" stroke="${style.stroke}" stroke-width="${mm(style.width * weight)}"${dash}${faint} stroke-linecap="round">`,
     `<title>${xml(name)}</title>`,
-    `<path d="${path(lines)}"/>`,
+    `<path d="${path(lines)}${curves ? Array.from({ length: curveCount(curves) }, (_, i) => curvePath(curves, i)).join("") : ""}"/>`,
     "</g>",
   ].join("\n");
 }

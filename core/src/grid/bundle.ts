@@ -22,7 +22,7 @@ export interface Spread {
  * @returns x1 y1 x2 y2 of each line, in sheet mm
  */
 export function bundle(point: VanishingPoint, frame: Rect, spread: Spread, through: Vec2, room: Room = DEFAULT_ROOM): Float64Array {
-  return point.at ? fan(point.at, raysOf(point.at, frame, spread, through), frame, room) : parallels(point.angle, frame, spread.spacing, through);
+  return point.at ? fan(point.at, raysOf(point.at, frame, spread, through), frame, room) : parallels(point.angle ?? 0, frame, spread.spacing, through);
 }
 
 function raysOf(pin: Vec2, frame: Rect, { spacing, even }: Spread, through: Vec2): Rays {

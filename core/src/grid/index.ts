@@ -1,4 +1,5 @@
 export * from "./bundle";
 export * from "./cone";
+export * from "./curved";
 export * from "./fade";
-export * from "./measured";
+export { measuredGrid, planeOf, type MeasuredLines, type MeasuredPlane } from "./measured";

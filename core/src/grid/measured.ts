@@ -32,7 +32,7 @@ export function planeOf(view: View, orientation: number, gaze: number, plane: Me
 }
 
 /** Origin and the two axes of a plane's squares. Lines of level planes and heights of walls are counted from the world's origin. */
-function frameOf(view: View, orientation: number, gaze: number, { plane, at }: MeasuredPlane): readonly [Vec3, Vec3, Vec3] {
+export function frameOf(view: View, orientation: number, gaze: number, { plane, at }: MeasuredPlane): readonly [Vec3, Vec3, Vec3] {
   const hands = handed(orientation, gaze);
   const [left, right] = [headingDirection(hands.left), headingDirection(hands.right)];
   if (plane === "level") return [[0, 0, at], left, right];
@@ -101,7 +101,7 @@ interface Drawn {
 function drawn(view: View, point: Vec3, way: Vec3, vanish: VanishingPoint): Drawn | null {
   if (!vanish.at) {
     const seen = project(view, point);
-    const angle = radians(vanish.angle);
+    const angle = radians(vanish.angle ?? 0);
     return seen && { at: seen, way: [Math.cos(angle), Math.sin(angle)] };
   }
   // The line goes from its point through wherever it is a metre before the eye.

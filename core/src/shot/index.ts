@@ -1,4 +1,5 @@
 export * from "./clip";
+export * from "./curve";
 export * from "./numbers";
 export * from "./situations";
 export * from "./solve";

@@ -1,6 +1,6 @@
+import { degrees } from "../geometry";
 import type { Shot } from "../scene";
-import { unproject, viewOf } from "./view";
-import { degrees, dot } from "../geometry";
+import { toEye, unproject, viewOf } from "./view";
 
 /** How things are drawn at one place of the panel, against the middle of the picture. */
 export interface StretchAt {
@@ -20,7 +20,7 @@ export function stretchAcross(shot: Shot, steps = 80): StretchAt[] {
   const y = Math.min(Math.max(view.centre[1], frame.y), frame.y + frame.height);
   return Array.from({ length: steps + 1 }, (_, i) => {
     const at = (frame.width * i) / steps;
-    const theta = Math.acos(Math.min(1, dot(unproject(view, [frame.x + at, y]), view.forward)));
-    return { at, angle: degrees(theta), ...view.law.stretch(theta) };
+    const seen = toEye(view, unproject(view, [frame.x + at, y]));
+    return { at, angle: degrees(Math.acos(Math.min(1, seen[2]))), ...view.law.stretch(seen) };
   });
 }

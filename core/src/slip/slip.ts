@@ -43,6 +43,7 @@ export function fromEdge(sheet: Pick<Rect, "width" | "height">, x: number, y: nu
 /** Where a pin stands, in words; a set without a point says how its lines run. */
 export function pinPlace(sheet: Pick<Rect, "width" | "height">, { point }: Pin): string {
   if (point.at) return fromEdge(sheet, ...point.at);
+  if (point.angle === null) return "beyond what this lens shows";
   if (Math.abs(point.angle - 90) < 1e-9) return "none: drawn upright, parallel";
   return Math.abs(point.angle) < 1e-9 ? "none: drawn level, parallel" : `none: drawn parallel at ${degree(point.angle)}`;
 }

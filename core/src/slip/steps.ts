@@ -22,6 +22,7 @@ function pinStep(shot: Shot, pin: Pin): string {
   const { point: { at }, offSheet, name } = pin;
   if (!at) {
     const angle = "angle" in pin.point ? pin.point.angle : 0;
+    if (angle === null) return `${name}: beyond what this lens shows.`;
     return `${name}: no point. Draw these lines parallel, ${Math.abs(angle - 90) < 1e-9 ? "upright" : Math.abs(angle) < 1e-9 ? "level" : `at ${degree(angle)} clockwise from right`}.`;
   }
   if (!offSheet) return `${name}: mark the point ${fromEdge(shot.sheet, ...at)}.`;

@@ -23,6 +23,8 @@ export interface Pin {
   readonly orientation: string | null;
   /** The slope it belongs to, if it does. */
   readonly slope: string | null;
+  /** Behind the eye from the first point of its set: shown by curved lenses only. */
+  readonly opposite: boolean;
   /** Unit world direction that goes to the pin. */
   readonly direction: Vec3;
   readonly point: VanishingPoint;
@@ -59,14 +61,18 @@ export function slopeAxis(view: View, { heading }: Pick<Orientation, "heading">,
   return facing(view, headingDirection(heading + (axis === "along" ? 0 : 90)));
 }
 
-/** The pins of a shot: left and right of every orientation, the uprights, and both points of every slope. */
+/**
+ * The pins of a shot: left and right of every orientation, the uprights, and both points of every slope; in a curved lens
+ * the opposite of each, too.
+ */
 export function pinsOf(orientations: readonly Orientation[], shot: Shot): Pin[] {
   const view = viewOf(shot);
-  const pin = (of: Pick<Pin, "id" | "name" | "role" | "set" | "orientation" | "slope">, along: Vec3): Pin => {
-    const direction = facing(view, along);
+  type Which = Pick<Pin, "id" | "name" | "role" | "set" | "orientation" | "slope">;
+  const toward = (of: Which, direction: Vec3, opposite: boolean): Pin => {
     const point = vanishingPoint(view, direction);
-    return { ...of, direction, point, offSheet: point.at && offSheet(shot.sheet, ...point.at) };
+    return { ...of, opposite, direction, point, offSheet: point.at && offSheet(shot.sheet, ...point.at) };
   };
+  const pin = (of: Which, along: Vec3): Pin => toward(of, facing(view, along), false);
   const level = orientations.flatMap(({ id, name, heading }, i) => {
     const hands = handed(heading, shot.gaze.heading);
     return (["left", "right"] as const).map((role, side) =>
@@ -81,7 +87,9 @@ export function pinsOf(orientations: readonly Orientation[], shot: Shot): Pin[] 
       add(scale(axis, Math.cos(rise)), [0, 0, (role === "up" ? 1 : -1) * Math.sin(rise)]),
     ));
   }));
-  return [...level, pin({ id: "upright", name: "Uprights", role: "upright", set: null, orientation: null, slope: null }, [0, 0, 1]), ...sloping];
+  const first = [...level, pin({ id: "upright", name: "Uprights", role: "upright", set: null, orientation: null, slope: null }, [0, 0, 1]), ...sloping];
+  if (view.law.straight) return first;
+  return [...first, ...first.map((one) => toward({ ...one, id: `${one.id}-opposite`, name: `${one.name}, opposite` }, scale(one.direction, -1), true))];
 }
 
 /** Whether a pin stands on the horizon. */

@@ -1,11 +1,12 @@
 import { useMemo } from "react";
-import { drawPage, headPath, setStyle } from "@zanvo/core/drawing";
+import { chordsOf, drawPage, headPath, setStyle, type Strokes } from "@zanvo/core/drawing";
 import type { Scene } from "@zanvo/core/scene";
 import { viewOf } from "@zanvo/core/shot";
 import { horizon, lineIn, measuringPoints, pinsOf } from "@zanvo/core/vanishing";
 
 /** Every line of a layer as one SVG path. */
-function pathOf(lines: Float64Array): string {
+function pathOf(layer: Strokes): string {
+  const lines = chordsOf(layer);
   let path = "";
   for (let i = 0; i < lines.length; i += 4) path += `M${lines[i].toFixed(1)} ${lines[i + 1].toFixed(1)}L${lines[i + 2].toFixed(1)} ${lines[i + 3].toFixed(1)}`;
   return path;
@@ -26,8 +27,8 @@ export function LivePicture({ scene, wide, label }: { readonly scene: Scene; rea
   return (
     <svg viewBox={`${box.x} ${box.y} ${box.width} ${box.height}`} role="img" aria-label={label} className="w-full rounded bg-desk">
       <rect width={width} height={height} fill="#fbf9f3" />
-      {layers.map(({ id, style, lines }) => (
-        <path key={id} d={pathOf(lines)} fill="none" stroke={style.stroke} strokeWidth={style.width * 1.6 * unit} strokeOpacity={style.opacity} strokeDasharray={style.dash.join(" ")} strokeLinecap="round" />
+      {layers.map(({ id, style, lines, curves }) => (
+        <path key={id} d={pathOf({ lines, curves })} fill="none" stroke={style.stroke} strokeWidth={style.width * 1.6 * unit} strokeOpacity={style.opacity} strokeDasharray={style.dash.join(" ")} strokeLinecap="round" />
       ))}
       {string && <line x1={string[0][0]} y1={string[0][1]} x2={string[1][0]} y2={string[1][1]} stroke="#46616f" strokeOpacity={0.6} strokeWidth={0.6 * unit} />}
       {marks.map(({ id, at: [x, y] }) => <path key={id} d={`M${x - 5} ${y}h10M${x} ${y - 5}v10`} stroke="#26251f" strokeWidth={0.8 * unit} />)}

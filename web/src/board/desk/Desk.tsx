@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useRef } from "react";
 import { Layer as KonvaLayer, Rect, Stage } from "react-konva";
-import { aidLayers, buildingLayers, bundleLayers, coneLayer, measuredLayers, measuringLayer, segmentLines, sheetLayers, stretchLines, STYLES, type Layer } from "@zanvo/core/drawing";
+import { aidLayers, buildingLayers, bundleLayers, coneLayer, measuredLayers, measuringLayer, segmentLines, sheetLayers, stretchLines, STYLES, type Layer, type Strokes } from "@zanvo/core/drawing";
 import { showOf } from "@zanvo/core/scene";
 import { viewOf } from "@zanvo/core/shot";
 import { horizon, isLevel, lineIn, pinsOf } from "@zanvo/core/vanishing";
@@ -27,8 +27,8 @@ import { useHand } from "./useHand";
 import { useSeen } from "./useSeen";
 
 const MARK = "#c8401f";
-const mark = (id: string, lines: Float64Array, width = 0.45, dash: readonly number[] = [], opacity = 1): Layer => ({
-  id, name: id, lines, style: { stroke: MARK, width, dash, opacity },
+const mark = (id: string, strokes: Strokes, width = 0.45, dash: readonly number[] = [], opacity = 1): Layer => ({
+  id, name: id, ...strokes, style: { stroke: MARK, width, dash, opacity },
 });
 
 /** The desk: the sheet with its drawing, the pins around it, the rulers, and the hand that works on it. */
@@ -84,7 +84,7 @@ export function Desk() {
     }
     if (raising) layers.push(mark("raising", segmentLines(view, edges(raising)), 0.4));
     const guide = (raising?.foot ?? foot)?.guide;
-    if (guide) layers.push(mark("street-line", Float64Array.from(guide.flat()), 0.25, [4, 2]));
+    if (guide) layers.push(mark("street-line", { lines: Float64Array.from(guide.flat()) }, 0.25, [4, 2]));
     return layers;
   }, [chosen, stage, view, raising, foot]);
 

@@ -1,12 +1,12 @@
 import { Shape } from "react-konva";
-import type { Layer } from "@zanvo/core/drawing";
+import { drawnOn, type Layer } from "@zanvo/core/drawing";
 
 /** Lines are never thinner on the screen than this, in px. */
 const HAIR = 0.6;
 
 /** One layer of a drawing on the canvas, in desk mm. */
-export function Lines({ layer: { lines, style }, scale }: { readonly layer: Layer; readonly scale: number }) {
-  if (lines.length === 0) return null;
+export function Lines({ layer: { lines, curves, style }, scale }: { readonly layer: Layer; readonly scale: number }) {
+  if (!drawnOn({ lines, curves })) return null;
   return (
     <Shape
       listening={false}
@@ -16,6 +16,13 @@ export function Lines({ layer: { lines, style }, scale }: { readonly layer: Laye
         for (let i = 0; i < lines.length; i += 4) {
           context.moveTo(lines[i], lines[i + 1]);
           context.lineTo(lines[i + 2], lines[i + 3]);
+        }
+        if (curves) {
+          const { xy, starts } = curves;
+          for (let i = 0; i + 1 < starts.length; i++) {
+            context.moveTo(xy[2 * starts[i]], xy[2 * starts[i] + 1]);
+            for (let k = starts[i] + 1; k < starts[i + 1]; k++) context.lineTo(xy[2 * k], xy[2 * k + 1]);
+          }
         }
         context.setAttr("strokeStyle", style.stroke);
         context.setAttr("globalAlpha", style.opacity);

@@ -1,6 +1,6 @@
-import { contains, degrees, distance2 } from "@zanvo/core/geometry";
+import { contains, degrees } from "@zanvo/core/geometry";
 import { degree } from "@zanvo/core/slip";
-import { viewOf } from "@zanvo/core/shot";
+import { toEye, unproject, viewOf } from "@zanvo/core/shot";
 import { useShot } from "../board";
 import { useDesk } from "./desk";
 
@@ -9,12 +9,13 @@ export function Stretch() {
   const shot = useShot();
   const pointer = useDesk((desk) => desk.pointer);
   if (!pointer || !contains(shot.frame, pointer)) return null;
-  const { centre, distance, law } = viewOf(shot);
-  const theta = Math.atan(distance2(pointer, centre) / distance);
-  const { radial, tangential } = law.stretch(theta);
+  const view = viewOf(shot);
+  const seen = toEye(view, unproject(view, pointer));
+  const { radial, tangential } = view.law.stretch(seen);
+  const [outward, across] = view.law.shape === "round" ? ["outward", "across"] : ["along the axis", "around it"];
   return (
     <span className="measure pointer-events-none absolute bottom-2 right-2 rounded bg-slip/90 px-1.5 py-0.5 text-[11px]">
-      {degree(degrees(theta))} off the gaze · stretched {radial.toFixed(2)} outward, {tangential.toFixed(2)} across
+      {degree(degrees(Math.acos(Math.min(1, Math.max(-1, seen[2])))))} off the gaze · stretched {radial.toFixed(2)} {outward}, {tangential.toFixed(2)} {across}
     </span>
   );
 }
