@@ -82,7 +82,7 @@ function cuts({ law }: View, { u, v }: GreatCircle, from: number, to: number): n
   return found.sort((a, b) => a - b);
 }
 
-/** Cuts keep this far apart from the seam and the limit (radians), so that each piece knows its side. */
+/** Pieces keep this far inside their ends (radians), so that one which begins at the seam or the limit knows its side. */
 const ASIDE = 1e-9;
 
 /**
@@ -94,7 +94,7 @@ const ASIDE = 1e-9;
 export function drawGreatCircle(view: View, circle: GreatCircle, from: number, to: number, book: CurveBook, tolerance = TOLERANCE): void {
   const ends = [from, ...cuts(view, circle, from, to), to];
   for (let i = 0; i + 1 < ends.length; i++) {
-    const [a, b] = [ends[i] + (i > 0 ? ASIDE : 0), ends[i + 1] - (i + 2 < ends.length ? ASIDE : 0)];
+    const [a, b] = [ends[i] + ASIDE, ends[i + 1] - ASIDE];
     if (b - a > LEAST_STEP && view.law.off(direction(circle, (a + b) / 2)) <= view.law.limit) drawPiece(view, circle, a, b, book, tolerance);
   }
 }
