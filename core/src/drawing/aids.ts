@@ -92,6 +92,8 @@ const WANTED = ["ticks", "tilts", "strips", "pegs", "scaled"] as const satisfies
 export function aidLayers(shot: Shot, pins: readonly Pin[]): Layer[] {
   const { aids, sheet } = shot;
   const opacity = showOf(shot).aids;
+  // Lines to a far point are curves in any other lens: no ruler aims at it.
+  if (!viewOf(shot).law.straight) return [];
   if (!aids || opacity === 0 || !WANTED.some((kind) => aids[kind])) return [];
   const lane = aids.tilts ? LANE_WITH_TILTS : LANE;
   const taken = { left: 0, right: 0 };

@@ -37,14 +37,16 @@ export function drawDesk(scene: Scene, shot: Shot, drawing: readonly Layer[]): D
   const { sheet, frame } = shot;
   const placed = pinsOf(scene.orientations, shot).flatMap((pin) => (pin.point.at ? [{ pin, at: pin.point.at }] : []));
   const box = around([[0, 0], [sheet.width, sheet.height], ...placed.map(({ at }) => at)], AROUND);
-  const line = horizon(viewOf(shot));
+  const view = viewOf(shot);
+  const { straight } = view.law;
+  const line = horizon(view);
   const ends = line && lineIn(line, box);
   const [a, b, c, d] = corners({ x: 0, y: 0, width: sheet.width, height: sheet.height });
   const layer = (id: string, name: string, style: Layer["style"], lines: readonly number[]): Layer => ({ id, name, style, lines: Float64Array.from(lines) });
   const ofPin = ({ pin, at }: { readonly pin: Pin; readonly at: Vec2 }): Layer[] => {
     const { stroke, dash } = setStyle(pin);
     return [
-      ...(pin.offSheet ? [layer(`guides-${pin.id}`, `Guides: ${pin.name}`, { ...STYLES.bundle, stroke, dash }, guides(at, frame))] : []),
+      ...(pin.offSheet && straight ? [layer(`guides-${pin.id}`, `Guides: ${pin.name}`, { ...STYLES.bundle, stroke, dash }, guides(at, frame))] : []),
       layer(`pin-${pin.id}`, `Pin: ${pin.name}`, { ...STYLES.crease, stroke }, pinLines(at, pin.name)),
     ];
   };

@@ -4,4 +4,5 @@ export * from "./numbers";
 export * from "./situations";
 export * from "./solve";
 export * from "./stretch";
+export * from "./systems";
 export * from "./view";

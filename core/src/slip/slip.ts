@@ -1,7 +1,7 @@
 import { contains, type Rect } from "../geometry";
 import { nearCorner, paperLength } from "../construct";
 import { showOf, type Scene, type Shot } from "../scene";
-import { fieldOfView, fullFrame, project, viewOf, type View } from "../shot";
+import { covered, fieldOfView, fullFrame, project, rimRadius, viewOf, type View } from "../shot";
 import { heightAt, horizon, measuringPoints, offSheet, pinsOf, type Pin } from "../vanishing";
 import { blockCorner, type Block } from "../world";
 
@@ -49,7 +49,9 @@ export function pinPlace(sheet: Pick<Rect, "width" | "height">, { point }: Pin):
 }
 
 function horizonRows(shot: Shot): SlipRow[] {
-  const line = horizon(viewOf(shot));
+  const view = viewOf(shot);
+  if (!view.law.straight) return [{ id: "horizon", label: "Horizon", value: "a curve in this lens" }];
+  const line = horizon(view);
   const [left, right] = [0, shot.sheet.width].map((x) => line && heightAt(line, x));
   if (left === null || right === null) return [{ id: "horizon", label: "Horizon", value: "none on this sheet" }];
   const row = (id: string, label: string, y: number): SlipRow => ({ id, label, value: `${mm(y)} from top, ${mm(shot.sheet.height - y)} from bottom` });
@@ -92,8 +94,13 @@ export function slipOf(scene: Scene, shot: Shot, block?: Block): SlipSection[] {
       rows: [
         { id: "centre", label: "Centre of vision", value: fromEdge(sheet, lens.centre.x, lens.centre.y) },
         { id: "distance", label: "Picture distance", value: mm(lens.distance) },
-        { id: "field", label: "Field of view", value: `${degree(fieldOfView(shot))} across the panel` },
-        { id: "full-frame", label: "Full-frame lens", value: mm(fullFrame(shot)), fixed: true },
+        ...(view.law.straight ? [
+          { id: "field", label: "Field of view", value: `${degree(fieldOfView(shot))} across the panel` },
+          { id: "full-frame", label: "Full-frame lens", value: mm(fullFrame(shot)), fixed: true },
+        ] : [
+          { id: "field", label: view.law.shape === "round" ? "Across the disc in the panel" : "Around in the panel", value: degree(covered(shot)) },
+          ...(view.law.shape === "round" ? [{ id: "rim", label: "Rim, 90° off the gaze", value: `${mm(rimRadius(shot))} from the centre` }] : []),
+        ]),
         { id: "heading", label: "Heading", value: degree(gaze.heading) },
         ...(gaze.pitch ? [{ id: "pitch", label: gaze.pitch > 0 ? "Looking up" : "Looking down", value: degree(Math.abs(gaze.pitch)) }] : []),
         ...(gaze.roll ? [{ id: "roll", label: "Roll", value: degree(gaze.roll) }] : []),

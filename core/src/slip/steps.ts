@@ -36,7 +36,8 @@ function pinStep(shot: Shot, pin: Pin): string {
  */
 export function setUpOf(scene: Scene, shot: Shot, spacing = 10): SetUp {
   const { sheet, frame, lens } = shot;
-  const line = horizon(viewOf(shot));
+  const view = viewOf(shot);
+  const line = horizon(view);
   const [left, right] = [0, sheet.width].map((x) => line && heightAt(line, x));
   const pins = pinsOf(scene.orientations, shot);
   const placed = pins.flatMap((pin) => (pin.point.at ? [{ pin, at: pin.point.at }] : []));
@@ -44,14 +45,16 @@ export function setUpOf(scene: Scene, shot: Shot, spacing = 10): SetUp {
   return {
     steps: [
       `Lay the sheet ${sheet.width >= sheet.height ? "landscape" : "upright"}, ${Number(sheet.width.toFixed(1))} × ${mm(sheet.height)}, and rule the panel ${mm(frame.x)} from the left and ${mm(frame.y)} from the top, ${Number(frame.width.toFixed(1))} × ${mm(frame.height)}.`,
-      left === null || right === null
+      !view.law.straight
+        ? "The horizon is a curve in this lens: draw it by its compass foot, or trace it."
+        : left === null || right === null
         ? "There is no horizon on this sheet: the view looks straight up or down."
         : `Horizon: measure down ${mm(left)} at the left edge and ${mm(right)} at the right edge, and join the two marks.`,
       `Mark the centre of vision ${fromEdge(sheet, lens.centre.x, lens.centre.y)}. The eye is ${mm(lens.distance)} before it.`,
       ...pins.map((pin) => pinStep(shot, pin)),
       "Check: both ends of the horizon again from the top edge, and one upright of the panel against a set square.",
     ],
-    aids: placed.flatMap(({ pin, at }) => {
+    aids: (view.law.straight ? placed : []).flatMap(({ pin, at }) => {
       const aids = offPageAids(sheet, at, spacing);
       return aids ? [{ pin, aids }] : [];
     }),

@@ -1,7 +1,9 @@
+import { useRef } from "react";
 import { headPath, setStyle } from "@zanvo/core/drawing";
-import { distance2, middle, type Vec2 } from "@zanvo/core/geometry";
+import { distance2, middle, type Vec2, type Vec3 } from "@zanvo/core/geometry";
 import type { Orientation, Slope } from "@zanvo/core/scene";
-import { nearestAcute } from "@zanvo/core/shot";
+import { LAWS } from "@zanvo/core/lens";
+import { nearestAcute, turnedTo } from "@zanvo/core/shot";
 import { degree, mm, pinPlace } from "@zanvo/core/slip";
 import { movePin, pinsOf, slopeTo, type Pin } from "@zanvo/core/vanishing";
 import { say } from "../../ui";
@@ -38,6 +40,7 @@ export function PinHandles({ movable }: { readonly movable: boolean }) {
     // Uprights belong to every orientation; where one must stay put beside them, it is the first.
     const own = orientations.find(({ id }) => id === pin.orientation) ?? main;
     if (!at) return null;
+    if (movable && !LAWS[shot.lens.law].straight) return <TurningHandle key={pin.id} pin={pin} at={at} />;
     if (!movable || !own) {
       const [x, y] = toWindow(camera, at);
       return <span key={pin.id} className="pointer-events-none absolute" style={{ left: x - 7, top: y - 7 }}><PinHead pin={pin} /></span>;
@@ -76,6 +79,37 @@ export function PinHandles({ movable }: { readonly movable: boolean }) {
       </Handle>
     );
   });
+}
+
+/** A point in a curved lens: dragged, the whole view turns with it. */
+function TurningHandle({ pin, at }: { readonly pin: Pin; readonly at: Vec2 }) {
+  const shot = useShot();
+  // Which of two opposite points comes first may change on the way; the one that was taken up is the one that moves.
+  const taken = useRef<Vec3 | null>(null);
+  const put = (to: Vec2) => {
+    const direction = taken.current ?? pin.direction;
+    return onShot((before) => turnedTo(before, direction, to));
+  };
+  return (
+    <Handle
+      at={at}
+      label={`vanishing point ${pin.name}, ${pinPlace(shot.sheet, pin)}`}
+      away={pin.offSheet ? `${ARROWS[pin.offSheet.side]} ${mm(pin.offSheet.distance)}` : undefined}
+      className="cursor-move"
+      onDrag={(to) => {
+        taken.current ??= pin.direction;
+        drag(put(to));
+        const { gaze } = currentShot(useBoard.getState());
+        return `heading ${degree(gaze.heading)}, look up ${degree(gaze.pitch)}`;
+      }}
+      onDone={() => {
+        taken.current = null;
+      }}
+      onNudge={([dx, dy]) => edit(put([at[0] + dx, at[1] + dy]), `pin ${pin.id}`)}
+    >
+      <span className={pin.opposite ? "opacity-55" : ""}><PinHead pin={pin} /></span>
+    </Handle>
+  );
 }
 
 /** A point of a slope, dragged up and down on the upright through its level one: the slope gets steeper or flatter. */

@@ -1,6 +1,7 @@
 import { ChartLine } from "lucide-react";
 import { lazy, Suspense, useState } from "react";
 import { middle } from "@zanvo/core/geometry";
+import { LAWS } from "@zanvo/core/lens";
 import { holding, nearCorner } from "@zanvo/core/construct";
 import { showOf, type Orientation, type Shot, type Show } from "@zanvo/core/scene";
 import { levelled, pitched, viewOf } from "@zanvo/core/shot";
@@ -11,6 +12,7 @@ import { edit, go, onShot, useBoard, useShot } from "../board";
 import { PinHead } from "../desk/PinHandles";
 import { nearestBlock } from "../desk/blocks";
 import { DirectionFields } from "./DirectionFields";
+import { LensFields } from "./LensFields";
 import { SituationFields } from "./SituationFields";
 import { SketchFields } from "./SketchFields";
 import { ViewFields } from "./ViewFields";
@@ -89,29 +91,32 @@ export function PointsPanel() {
   const [chart, setChart] = useState(false);
   const [main] = orientations;
   const show = showOf(shot);
+  const { straight } = LAWS[shot.lens.law];
   const shown = (change: Partial<Show>) => onShot((before) => ({ ...before, show: { ...showOf(before), ...change } }));
   if (!main) return <p className="text-pencil">This scene has no directions, and so no points.</p>;
   return (
     <div className="space-y-3">
-      <section className="space-y-1">
+      {straight && <section className="space-y-1">
         <h3 className="font-medium">A moving pin keeps</h3>
         <div title={TELLS[keep]}>
           <Choice label="A moving pin keeps" value={keep} options={KEEPS} onChange={(next) => go({ keep: next })} />
         </div>
-      </section>
-      {pinsOf([main], shot).filter((pin) => isLevel(pin)).map((pin) => <LevelPin key={pin.id} pin={pin} main={main} shot={shot} keep={keep} />)}
-      {pinsOf([], shot).map((pin) => <ThirdPin key={pin.id} pin={pin} main={main} shot={shot} keep={keep} />)}
+      </section>}
+      {straight && pinsOf([main], shot).filter((pin) => isLevel(pin)).map((pin) => <LevelPin key={pin.id} pin={pin} main={main} shot={shot} keep={keep} />)}
+      {straight && pinsOf([], shot).map((pin) => <ThirdPin key={pin.id} pin={pin} main={main} shot={shot} keep={keep} />)}
+      {!straight && <p className="text-pencil">Drag any pin: the view turns with it, and all others follow.</p>}
+      <LensFields main={main} shot={shot} />
       <div>
-        <Check label="Cone of vision: 30°, 60°, 90°" checked={show.cone > 0} onChange={(on) => edit(shown({ cone: on ? 0.8 : 0 }))} />
-        <Check label="Measuring and distance points" checked={show.measuring > 0} onChange={(on) => edit(shown({ measuring: on ? 1 : 0 }))} />
+        <Check label={straight ? "Cone of vision: 30°, 60°, 90°" : "Rings and spokes, every 15°"} checked={show.cone > 0} onChange={(on) => edit(shown({ cone: on ? 0.8 : 0 }))} />
+        {straight && <Check label="Measuring and distance points" checked={show.measuring > 0} onChange={(on) => edit(shown({ measuring: on ? 1 : 0 }))} />}
       </div>
       <Button className="w-full" onClick={() => setChart(true)}><ChartLine size={14} aria-hidden />Stretch across the panel</Button>
       <Modal title="Stretch across the panel" open={chart} onClose={() => setChart(false)}>
         <Suspense fallback={<p className="h-72 text-pencil">Drawing the chart…</p>}><StretchChart shot={shot} /></Suspense>
       </Modal>
       <DirectionFields orientations={orientations} />
-      <SituationFields main={main} />
-      <SketchFields main={main} shot={shot} />
+      {straight && <SituationFields main={main} />}
+      {straight && <SketchFields main={main} shot={shot} />}
       <ViewFields shot={shot} />
     </div>
   );

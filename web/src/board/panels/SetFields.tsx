@@ -1,3 +1,4 @@
+import { LAWS } from "@zanvo/core/lens";
 import { bundleOf, type Bundle } from "@zanvo/core/scene";
 import { alongside, pinsOf, type Pin } from "@zanvo/core/vanishing";
 import type { Block } from "@zanvo/core/world";
@@ -10,7 +11,9 @@ const EVEN = { angle: "In angle", edge: "At the edge" } as const;
 
 /** One set's bundle: whether it is shown, how strongly, how far apart its lines are, and what they are even in. */
 function SetRow({ pin }: { readonly pin: Pin }) {
-  const bundle = bundleOf(useShot(), pin.id);
+  const shot = useShot();
+  const { straight } = LAWS[shot.lens.law];
+  const bundle = bundleOf(shot, pin.id);
   const bundled = (change: Partial<Bundle>) => onShot((before) => ({
     ...before, bundles: [...(before.bundles ?? []).filter((one) => one.pin !== pin.id), { ...bundleOf(before, pin.id), ...change }],
   }));
@@ -21,7 +24,7 @@ function SetRow({ pin }: { readonly pin: Pin }) {
         <>
           <Strength label="Strength" value={bundle.strength} onChange={(strength) => drag(bundled({ strength }))} onHold={beginGesture} onRelease={endGesture} />
           <NumberField label="Spacing, far side" unit="mm" value={bundle.spacing} min={0.8} max={1000} onChange={(spacing) => edit(bundled({ spacing }), `spacing ${pin.id}`)} />
-          {pin.point.at && <Choice label={`${pin.name}, even`} value={bundle.even ?? "angle"} options={EVEN} onChange={(even) => edit(bundled({ even: even === "angle" ? undefined : even }))} />}
+          {straight && pin.point.at && <Choice label={`${pin.name}, even`} value={bundle.even ?? "angle"} options={EVEN} onChange={(even) => edit(bundled({ even: even === "angle" ? undefined : even }))} />}
         </>
       )}
     </section>
@@ -40,7 +43,7 @@ export function SetFields() {
   const shot = useShot();
   const chosen = useChosen();
   const own = chosen && orientations.filter((one) => alongside(one, chosen));
-  const listed = pinsOf(sets === "chosen" && own ? own : orientations, shot);
+  const listed = pinsOf(sets === "chosen" && own ? own : orientations, shot).filter(({ opposite }) => !opposite);
   // A pin keeps the look of its place among all sets.
   const all = new Map(pinsOf(orientations, shot).map((pin) => [pin.id, pin]));
   return (

@@ -1,0 +1,47 @@
+import { useState } from "react";
+import { LAWS, type LawId } from "@zanvo/core/lens";
+import type { Orientation, Shot } from "@zanvo/core/scene";
+import { covered, CURVED_SYSTEMS, inCurvedSystem, rimRadius, withCovered, withLaw } from "@zanvo/core/shot";
+import { Button, Fold, NumberField } from "../../ui";
+import { edit, onShot } from "../board";
+
+/** Every lens in a plain sentence: what it keeps, and what it bends. */
+const LENSES: Readonly<Record<LawId, readonly [name: string, tells: string]>> = {
+  rectilinear: ["Straight", "Straight lines stay straight. Things are drawn longer towards the corners; less than half the world fits."],
+  stereographic: ["Stereographic disc", "Straight lines become exact arcs of circles, and small shapes keep their look: the draughtsman’s disc."],
+  equidistant: ["Equidistant disc", "Equal angles off the gaze are equal steps on the paper: the school of the compass, up to the whole world."],
+  equisolid: ["Equal-area disc", "Things as large in the world’s round stay as large on the paper; towards the rim they are pressed flat."],
+  orthographic: ["On a ball", "The half of the world before you as on a ball seen from afar: strong in the middle, narrow at the rim."],
+  cylindrical: ["Sweep around", "A drum around the eye, unrolled: uprights stay straight, level lines sway, the horizon runs on all round."],
+  "cylindrical-lying": ["Sweep up and over", "The drum on its side: ahead, overhead, behind and below one over the other."],
+  equirectangular: ["Unwrapped", "The whole world on a sheet twice as wide as high: equal steps for every turn and every tilt."],
+};
+
+/** The lens of a shot: a system to start from, the law by itself, and how much of the world the panel holds. */
+export function LensFields({ main, shot }: { readonly main: Orientation; readonly shot: Shot }) {
+  const [id, setId] = useState(CURVED_SYSTEMS[0].id);
+  const system = CURVED_SYSTEMS.find((one) => one.id === id) ?? CURVED_SYSTEMS[0];
+  const { law } = shot.lens;
+  const { straight, shape } = LAWS[law];
+  return (
+    <Fold title="Lens and curved systems">
+      <select aria-label="Curved system" className="h-7 w-full rounded border border-hair bg-slip px-1" value={id} onChange={(event) => setId(event.target.value)}>
+        {CURVED_SYSTEMS.map((one) => <option key={one.id} value={one.id}>{one.name}</option>)}
+      </select>
+      <Button className="w-full" onClick={() => edit(onShot((before) => inCurvedSystem(before, main, system)))}>Set up this system</Button>
+      <label className="flex items-center justify-between gap-2">
+        <span className="text-pencil">Lens</span>
+        <select aria-label="Lens" className="h-7 w-36 rounded border border-hair bg-slip px-1" value={law} onChange={(event) => edit(onShot((before) => withLaw(before, event.target.value as LawId)))}>
+          {Object.entries(LENSES).map(([key, [name]]) => <option key={key} value={key}>{name}</option>)}
+        </select>
+      </label>
+      <p className="text-pencil">{LENSES[law][1]}</p>
+      {!straight && (
+        <>
+          <NumberField label={shape === "round" ? "Across the disc" : "Around"} unit="°" value={covered(shot)} onChange={(angle) => edit(onShot((before) => withCovered(before, angle)), "covered")} />
+          {shape === "round" && <NumberField label="Rim radius" unit="mm" value={rimRadius(shot)} min={1} max={1e6} onChange={(radius) => edit(onShot((before) => ({ ...before, lens: { ...before.lens, distance: (before.lens.distance * radius) / rimRadius(before) } })), "rim")} />}
+        </>
+      )}
+    </Fold>
+  );
+}
