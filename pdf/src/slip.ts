@@ -99,7 +99,7 @@ function tickTables(doc: Doc, aids: readonly { readonly pin: Pin; readonly aids:
  * @param system what its lengths are written in
  */
 export async function slipPdf(scene: Scene, shot: Shot, spacing = 10, system: System = "metric"): Promise<Buffer> {
-  const { steps, aids, scaled } = setUpOf(scene, shot, spacing);
+  const { steps, aids, scaled, compass } = setUpOf(scene, shot, spacing);
   const doc = newDocument(`${scene.title}: ${shot.name}, set-up sheet`);
   return written(doc, () => {
     addPage(doc, PAGE.width, PAGE.height);
@@ -150,6 +150,13 @@ export async function slipPdf(scene: Scene, shot: Shot, spacing = 10, system: Sy
         y -= 0.9;
         paragraph(value, 8, { face: "measures", fixed });
       }
+      y += 1.5;
+    }
+    for (const [title, rows] of compass ? ([["Compass: horizons", compass.horizons], ["Compass: where feet lie", compass.feet], ["Compass: lines to each point", compass.lines]] as const) : []) {
+      if (rows.length === 0) continue;
+      room(12);
+      paragraph(title.toUpperCase(), 7.5, { face: "bold" });
+      for (const { name, how } of rows) paragraph(`${name}: ${how}`, 7);
       y += 1.5;
     }
     paragraph(CAUTIONS, 6.5, { colour: QUIET });

@@ -2,6 +2,7 @@ import type { Scene, Shot } from "../scene";
 import { viewOf } from "../shot";
 import { pinsOf } from "../vanishing";
 import { clotting } from "./clotting";
+import { compassOff } from "./compass";
 import { crowding } from "./crowding";
 import type { Check, Finding } from "./finding";
 import { outOfReach } from "./reach";
@@ -14,7 +15,7 @@ import { wide } from "./wide";
 export type { Finding } from "./finding";
 
 /** Every check. A new finding is one file and one line here. */
-const CHECKS: readonly Check[] = [wide, crowding, missingThird, offHorizon, tilted, impossibleTriangle, clotting, outOfReach, stretchedRound];
+const CHECKS: readonly Check[] = [wide, crowding, missingThird, offHorizon, tilted, impossibleTriangle, clotting, outOfReach, stretchedRound, compassOff];
 
 const ORDER = { error: 0, warning: 1, note: 2 } as const;
 

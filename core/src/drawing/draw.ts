@@ -4,6 +4,7 @@ import { clipToSight, CurveBook, drawPlane, drawSegment, project, sightPlanes, v
 import { horizon, lineIn, pinsOf } from "../vanishing";
 import { CREASE, HIDDEN, OUTLINE, type Seen, type Sight } from "../visibility";
 import { aidLayers } from "./aids";
+import { compassLayers } from "./compass";
 import { bundleLayers, coneLayer, measuredLayers, measuringLayer, rimLines } from "./grids";
 import { drawnOn, type Drawing, type Layer, type Strokes } from "./layer";
 import { STYLES, type Style } from "./style";
@@ -100,6 +101,7 @@ export function draw(scene: Scene, shot: Shot, seen: Seen): Drawing {
     ...buildingLayers(view, seen, showOf(shot)),
     frame,
     ...aidLayers(shot, pins),
+    ...compassLayers(shot, pins, view),
   ];
   return {
     title: `${scene.title}: ${shot.name}`,

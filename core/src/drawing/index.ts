@@ -1,5 +1,6 @@
 export * from "./aids";
 export * from "./bezier";
+export * from "./compass";
 export * from "./desk";
 export * from "./draw";
 export * from "./grids";

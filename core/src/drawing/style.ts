@@ -54,6 +54,8 @@ export const STYLES = {
   measured: { stroke: "#5b6b57", width: 0.13, dash: [], opacity: 1 },
   heavy: { stroke: "#5b6b57", width: 0.4, dash: [], opacity: 1 },
   numbers: { stroke: "#3f4d3c", width: 0.2, dash: [], opacity: 1 },
+  compass: { stroke: "#b93a17", width: 0.25, dash: [], opacity: 1 },
+  feet: { stroke: "#b93a17", width: 0.15, dash: [4, 1.2], opacity: 1 },
   aids: { stroke: GRAPHITE, width: 0.15, dash: [], opacity: 1 },
   cone: { stroke: "#8a5a2b", width: 0.2, dash: [6, 1.5, 1.2, 1.5], opacity: 1 },
   horizon: { stroke: "#46616f", width: 0.25, dash: [], opacity: 1 },

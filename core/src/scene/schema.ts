@@ -80,6 +80,8 @@ const ShowSchema = strict({
   cone: Type.Optional(Strength),
   /** Measuring points, and distance points where the gaze runs along a set. */
   measuring: Type.Optional(Strength),
+  /** Compass arcs over the exact curves, with their feet. */
+  compass: Type.Optional(Strength),
   /** Aids for points off the page. */
   aids: Type.Optional(Strength),
 });

@@ -1,13 +1,28 @@
-import { heightAt, horizon, offPageAids, pinsOf, scaledSetUp, type OffPageAids, type Pin, type ScaledSetUp } from "../vanishing";
+import { byCompass, compassArc, footLine, heightAt, horizon, horizonPlanes, lineArcs, offPageAids, pinsOf, scaledSetUp, type CompassArc, type OffPageAids, type Pin, type ScaledSetUp } from "../vanishing";
 import type { Scene, Shot } from "../scene";
-import { viewOf } from "../shot";
+import { viewOf, type View } from "../shot";
 import { degree, fromEdge, mm, slipOf } from "./slip";
 
 /** Paper that is taped on beyond a pin, so that it has something to stand in, mm. */
 const BEYOND = 20;
 
+/** How one line is drawn with the compass, in words. */
+export interface CompassRow {
+  readonly name: string;
+  readonly how: string;
+}
+
+/** What is told of the compass: each horizon, the lines of feet, and lines to each point in steps of 15 degrees. */
+export interface CompassSheet {
+  readonly horizons: readonly CompassRow[];
+  readonly feet: readonly CompassRow[];
+  readonly lines: readonly CompassRow[];
+}
+
 /** What the set-up sheet of a shot holds besides its measures. */
 export interface SetUp {
+  /** Only for lenses that are drawn by compass. */
+  readonly compass: CompassSheet | null;
   /** What to do, in order. */
   readonly steps: readonly string[];
   /** Aids for each point beyond the left or right edge. */
@@ -30,6 +45,25 @@ function pinStep(shot: Shot, pin: Pin): string {
   return `${name}: tape ${mm(Math.ceil(offSheet.distance + BEYOND))} of paper to the ${side}; the pin stands ${fromEdge(shot.sheet, ...at)}.`;
 }
 
+function compassSheet(shot: Shot, view: View, pins: readonly Pin[]): CompassSheet {
+  const told = ({ name, foot, radius, slant, departure }: CompassArc): CompassRow => ({
+    name,
+    how: foot
+      ? `foot ${fromEdge(shot.sheet, ...foot)}, opening ${mm(radius)}${departure > 0.005 ? `, up to ${departure.toFixed(2)} mm off the exact curve` : ""}`
+      : `a straight line through the centre of vision, at ${degree(slant ?? 0)} clockwise from right`,
+  });
+  const first = pins.filter(({ opposite, slope }) => !opposite && slope === null);
+  return {
+    horizons: horizonPlanes(pins).map(({ id, name, normal }) => told(compassArc(view, normal, id, name))),
+    feet: first.flatMap((pin) => {
+      const line = footLine(view, pin);
+      const slant = line && ((Math.atan2(line.along[1], line.along[0]) * 180) / Math.PI + 180) % 180;
+      return line && slant !== null ? [{ name: `All lines to ${pin.name}`, how: `feet on the line through ${fromEdge(shot.sheet, ...line.at)}, at ${degree(slant)} clockwise from right` }] : [];
+    }),
+    lines: first.flatMap((pin) => lineArcs(view, pin).map(told)),
+  };
+}
+
 /**
  * How to lay a shot out by hand: the steps in order, aids for points off the sheet, and the whole at a smaller scale.
  * @param spacing mm between edge ticks
@@ -43,6 +77,7 @@ export function setUpOf(scene: Scene, shot: Shot, spacing = 10): SetUp {
   const placed = pins.flatMap((pin) => (pin.point.at ? [{ pin, at: pin.point.at }] : []));
   const scaled = scaledSetUp(sheet, placed.map(({ at }) => at));
   return {
+    compass: byCompass(view) ? compassSheet(shot, view, pins) : null,
     steps: [
       `Lay the sheet ${sheet.width >= sheet.height ? "landscape" : "upright"}, ${Number(sheet.width.toFixed(1))} × ${mm(sheet.height)}, and rule the panel ${mm(frame.x)} from the left and ${mm(frame.y)} from the top, ${Number(frame.width.toFixed(1))} × ${mm(frame.height)}.`,
       !view.law.straight
@@ -64,7 +99,8 @@ export function setUpOf(scene: Scene, shot: Shot, spacing = 10): SetUp {
 
 /** The set-up sheet as plain text. */
 export function slipText(scene: Scene, shot: Shot, spacing = 10): string {
-  const { steps, aids, scaled } = setUpOf(scene, shot, spacing);
+  const { steps, aids, scaled, compass } = setUpOf(scene, shot, spacing);
+  const rows = (title: string, of: readonly CompassRow[]) => (of.length ? ["", title, ...of.map(({ name, how }) => `${name}: ${how}`)] : []);
   const tick = (height: number | null) => (height === null ? "-" : height.toFixed(1)).padStart(8);
   return [
     `${scene.title}: ${shot.name}`,
@@ -78,6 +114,7 @@ export function slipText(scene: Scene, shot: Shot, spacing = 10): string {
       ...ticks.map(({ number, near: a, far: b, tilt }) => `${String(number).padStart(6)}${tick(a)}  ${tick(b)}${tilt.toFixed(2).padStart(8)}`),
       ...(centrolinead ? [`Centrolinead: pegs ${mm(centrolinead.pegs)} above and below, legs at ${centrolinead.angle.toFixed(2)}° to the ruler.`] : []),
     ]),
+    ...(compass ? [...rows("COMPASS: HORIZONS", compass.horizons), ...rows("COMPASS: LINES OF FEET", compass.feet), ...rows("COMPASS: LINES", compass.lines)] : []),
     "", `SCALED SET-UP, 1 : ${scaled.factor}`,
     `Sheet: corner ${mm(scaled.sheet.x)} from left, ${mm(scaled.sheet.y)} from top, ${Number(scaled.sheet.width.toFixed(1))} × ${mm(scaled.sheet.height)}`,
     ...scaled.named.map(({ name, x, y }) => `${name}: ${mm(x)} from left, ${mm(y)} from top`),

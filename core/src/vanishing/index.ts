@@ -1,4 +1,5 @@
 export * from "./aids";
+export * from "./compass";
 export { movePin, shiftHorizon, slopeTo, type Keep } from "./drag";
 export * from "./horizon";
 export * from "./measuring";

@@ -29,7 +29,7 @@ export function SlipPage() {
     );
   }
   const { scene } = data;
-  const { steps, aids, scaled } = setUpOf(scene, shot, spacing);
+  const { steps, aids, scaled, compass } = setUpOf(scene, shot, spacing);
   const copy = () => void navigator.clipboard.writeText(measures(slipText(scene, shot, spacing))).then(() => say("The slip is copied as plain text."), () => say("The browser does not allow copying here."));
   return (
     <div className="h-full overflow-auto bg-desk print:h-auto print:overflow-visible print:bg-white">
@@ -80,6 +80,19 @@ export function SlipPage() {
             </section>
           ))}
         </div>
+        {compass && (
+          <section aria-label="Compass sheet" className="mt-4">
+            <h2 className="font-semibold">Compass sheet</h2>
+            {([["Horizons", compass.horizons], ["Where feet lie", compass.feet], ["Lines to each point, by their turn about it", compass.lines]] as const).map(([title, rows]) => rows.length > 0 && (
+              <div key={title} className="mt-2">
+                <h3 className="text-[11px] font-semibold uppercase tracking-wide">{title}</h3>
+                <dl className="columns-2 gap-6 text-[11px]">
+                  {rows.map(({ name, how }) => <div key={name} className="break-inside-avoid py-0.5"><dt className="text-[#5d5a50]">{name}</dt><dd className="measure">{measures(how)}</dd></div>)}
+                </dl>
+              </div>
+            ))}
+          </section>
+        )}
         {scaled.factor > 1 && (
           <section className="mt-4 break-inside-avoid">
             <h2 className="font-semibold">Scaled set-up, 1 : {scaled.factor}</h2>

@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useRef } from "react";
 import { Layer as KonvaLayer, Rect, Stage } from "react-konva";
-import { aidLayers, buildingLayers, bundleLayers, coneLayer, measuredLayers, measuringLayer, segmentLines, sheetLayers, stretchLines, STYLES, type Layer, type Strokes } from "@zanvo/core/drawing";
+import { aidLayers, buildingLayers, bundleLayers, coneLayer, compassLayers, measuredLayers, measuringLayer, segmentLines, sheetLayers, stretchLines, STYLES, type Layer, type Strokes } from "@zanvo/core/drawing";
 import { showOf } from "@zanvo/core/scene";
 import { viewOf } from "@zanvo/core/shot";
 import { horizon, isLevel, lineIn, pinsOf } from "@zanvo/core/vanishing";
@@ -74,7 +74,7 @@ export function Desk() {
   const measures = useMeasures();
   const pins = useShownPins();
   const grids = useMemo(() => [...bundleLayers(shot, pins, view), ...measuredLayers(scene.orientations, shot, view), coneLayer(shot, view)], [scene.orientations, shot, view, pins]);
-  const aids = useMemo(() => [measuringLayer(shot, pins, view), ...aidLayers(shot, pins)], [shot, view, pins]);
+  const aids = useMemo(() => [measuringLayer(shot, pins, view), ...aidLayers(shot, pins), ...compassLayers(shot, pins, view)], [shot, view, pins]);
   const buildings = useMemo(() => buildingLayers(view, seen, showOf(shot)), [view, seen, shot]);
   const marks = useMemo(() => {
     const layers: Layer[] = [];

@@ -1,8 +1,8 @@
 import { useState } from "react";
 import { LAWS, type LawId } from "@zanvo/core/lens";
-import type { Orientation, Shot } from "@zanvo/core/scene";
+import { showOf, type Orientation, type Shot } from "@zanvo/core/scene";
 import { covered, CURVED_SYSTEMS, inCurvedSystem, rimRadius, withCovered, withLaw } from "@zanvo/core/shot";
-import { Button, Fold, NumberField } from "../../ui";
+import { Button, Check, Fold, NumberField } from "../../ui";
 import { edit, onShot } from "../board";
 
 /** Every lens in a plain sentence: what it keeps, and what it bends. */
@@ -36,6 +36,9 @@ export function LensFields({ main, shot }: { readonly main: Orientation; readonl
         </select>
       </label>
       <p className="text-pencil">{LENSES[law][1]}</p>
+      {["stereographic", "equidistant"].includes(law) && (
+        <Check label="Compass arcs over the curves" checked={showOf(shot).compass > 0} onChange={(on) => edit(onShot((before) => ({ ...before, show: { ...showOf(before), compass: on ? 1 : 0 } })))} />
+      )}
       {!straight && (
         <>
           <NumberField label={shape === "round" ? "Across the disc" : "Around"} unit="°" value={covered(shot)} onChange={(angle) => edit(onShot((before) => withCovered(before, angle)), "covered")} />

@@ -1,0 +1,18 @@
+import { showOf } from "../scene";
+import { byCompass, compassArc, horizonPlanes } from "../vanishing";
+import { tenth, type Check, type Finding } from "./finding";
+
+/** What a pencil can keep, mm (common practice). */
+const HAND = 0.3;
+
+/** Compass arcs that depart from the true curve by more than a pencil would show. */
+export const compassOff: Check = ({ shot, view, pins }) =>
+  (byCompass(view) && showOf(shot).compass > 0 ? horizonPlanes(pins) : []).flatMap(({ id, name, normal }): Finding[] => {
+    const { departure, foot } = compassArc(view, normal, id, name);
+    if (departure <= HAND) return [];
+    return [{
+      id: `compass-off-${id}`, severity: "note", where: name, at: foot, value: tenth(departure), unit: "mm",
+      message: `The compass arc departs from the exact curve by up to ${tenth(departure)} mm. In the stereographic lens arcs are exact.`,
+      mend: { label: "Take the stereographic lens", shot: { ...shot, lens: { ...shot.lens, law: "stereographic", distance: (shot.lens.distance * Math.PI) / 4 } } },
+    }];
+  });

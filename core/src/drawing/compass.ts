@@ -1,0 +1,73 @@
+import { clipToRect, type Rect, type Vec2 } from "../geometry";
+import { showOf, type Shot } from "../scene";
+import { rimRadius, type View } from "../shot";
+import { byCompass, compassArc, exactPlaces, footLine, horizonPlanes, type CompassArc, type Pin } from "../vanishing";
+import type { Layer } from "./layer";
+import { STYLES } from "./style";
+
+/** A tick of the difference is drawn where arc and curve are farther apart than this, mm: what a pencil can keep (common practice). */
+const SEEN = 0.3;
+
+function clipped(out: number[], [x, y]: Vec2, [dx, dy]: Vec2, within: Rect, range: readonly [number, number]): void {
+  const kept = clipToRect([x, y], [dx, dy], within, range);
+  if (kept && kept.every(Number.isFinite)) for (const t of kept) out.push(x + t * dx, y + t * dy);
+}
+
+/** An arc inside the rim and the panel, in chords within 0.02 mm. */
+function arcLines({ foot, radius, slant }: CompassArc, { centre, frame }: View, rim: number): number[] {
+  const lines: number[] = [];
+  if (!foot) {
+    const a = ((slant ?? 0) * Math.PI) / 180;
+    clipped(lines, centre, [Math.cos(a) * rim, Math.sin(a) * rim], frame, [-1, 1]);
+    return lines;
+  }
+  const step = Math.min(0.2, 2 * Math.acos(1 - Math.min(0.5, 0.02 / radius)));
+  // Only the part about the middle of the arc that can reach the disc is gone along.
+  const middle = Math.atan2(centre[1] - foot[1], centre[0] - foot[0]);
+  const half = radius > rim ? Math.min(Math.PI, Math.asin(Math.min(1, rim / radius)) * 1.1 + step) : Math.PI;
+  const n = Math.ceil((2 * half) / step);
+  const at = (i: number): Vec2 => [foot[0] + radius * Math.cos(middle - half + (2 * half * i) / n), foot[1] + radius * Math.sin(middle - half + (2 * half * i) / n)];
+  const inside = ([x, y]: Vec2) => Math.hypot(x - centre[0], y - centre[1]) <= rim + 1e-6;
+  for (let i = 0; i < n; i++) {
+    const [a, b] = [at(i), at(i + 1)];
+    if (inside(a) && inside(b)) clipped(lines, a, [b[0] - a[0], b[1] - a[1]], frame, [0, 1]);
+  }
+  return lines;
+}
+
+/**
+ * The compass's work over the exact curves: the arc of each horizon, the feet of those that stand on the sheet, the lines
+ * on which feet lie, and ticks from arc to curve where a pencil would show the difference.
+ */
+export function compassLayers(shot: Shot, pins: readonly Pin[], view: View): Layer[] {
+  const { compass } = showOf(shot);
+  if (compass === 0 || !byCompass(view)) return [];
+  const sheet = { x: 0, y: 0, width: shot.sheet.width, height: shot.sheet.height };
+  const rim = rimRadius(shot);
+  const [arcs, feet, off]: [number[], number[], number[]] = [[], [], []];
+  for (const { id, name, normal } of horizonPlanes(pins)) {
+    const arc = compassArc(view, normal, id, name);
+    arcs.push(...arcLines(arc, view, rim));
+    const { foot, radius } = arc;
+    if (!foot) continue;
+    const [x, y] = foot;
+    clipped(feet, [x - 3, y], [6, 0], sheet, [0, 1]);
+    clipped(feet, [x, y - 3], [0, 6], sheet, [0, 1]);
+    for (const [px, py] of exactPlaces(view, normal)) {
+      const d = Math.hypot(px - x, py - y);
+      if (Math.abs(d - radius) > SEEN) clipped(off, [px, py], [(x + ((px - x) * radius) / d) - px, (y + ((py - y) * radius) / d) - py], view.frame, [0, 1]);
+    }
+  }
+  const lines: number[] = [];
+  for (const pin of pins.filter(({ opposite }) => !opposite)) {
+    const line = footLine(view, pin);
+    if (line) clipped(lines, line.at, line.along, sheet, [-1e5, 1e5]);
+  }
+  const layer = (id: string, name: string, style: Layer["style"], of: number[]): Layer => ({ id, name, style: { ...style, opacity: compass }, lines: Float64Array.from(of) });
+  return [
+    layer("compass-arcs", "Compass arcs", STYLES.compass, arcs),
+    layer("compass-difference", "From arc to exact curve", STYLES.compass, off),
+    layer("compass-feet", "Compass feet", STYLES.compass, feet),
+    layer("compass-lines", "Lines of feet", STYLES.feet, lines),
+  ];
+}
