@@ -1,12 +1,13 @@
 import fc from "fast-check";
 import { findings } from "../checks";
 import { readScene, writeScene } from "../document";
+import { LAWS, type LawId } from "../lens";
 import { BadInput } from "../problem";
 import { newScene, type Scene, type Shot } from "../scene";
 import { setUpOf, slipOf, slipText } from "../slip";
 import { anyBlocks, between, shotWith } from "../testing";
 import { pinsOf } from "../vanishing";
-import { drawDesk, drawShot, toSvg } from ".";
+import { chordsOf, drawDesk, drawShot, toSvg } from ".";
 
 const scene: Scene = {
   ...newScene("Extremes"),
@@ -19,7 +20,7 @@ const everything = (shot: Shot): Shot => ({
   bundles: pinsOf(scene.orientations, shot).map(({ id }, i) => ({ pin: id, spacing: 8, strength: 1, even: i % 2 ? "edge" : "angle" })),
   aids: { every: 5, ticks: true, tilts: true, strips: true, pegs: true, scaled: true },
   sketch: { left: { x: 10, y: 10 }, right: { x: 10, y: 10 }, third: { x: 10, y: 10 } },
-  show: { live: 1, frame: 1, horizon: 1, bundles: 1, buildings: 1, hidden: 1, cone: 1, measuring: 1, aids: 1 },
+  show: { live: 1, frame: 1, horizon: 1, bundles: 1, buildings: 1, hidden: 1, cone: 1, measuring: 1, compass: 1, aids: 1 },
 });
 
 /** Everything that is made of a shot, as one text: nothing in it may be no number. */
@@ -28,7 +29,7 @@ function madeOf(of: Scene, plain: Shot): string {
   const whole = { ...of, shots: [shot] };
   const drawing = drawShot(whole, shot.id);
   const desk = drawDesk(whole, shot, drawing.layers);
-  for (const { lines } of desk.layers) for (const value of lines) if (!Number.isFinite(value)) return `NaN in a layer`;
+  for (const layer of desk.layers) if (!chordsOf(layer).every(Number.isFinite)) return "NaN in a layer";
   return [toSvg(drawing), slipText(whole, shot), JSON.stringify(slipOf(whole, shot)), JSON.stringify(setUpOf(whole, shot)), JSON.stringify(findings(whole, shot).map(({ mend, ...rest }) => ({ ...rest, mend: mend?.label }))), JSON.stringify(desk.box)].join("\n");
 }
 
@@ -60,6 +61,15 @@ describe("extremes", () => {
     fc.assert(fc.property(wild, anyBlocks, ({ heading, pitch, roll, distance, x, y, z }, elements) => {
       expect(madeOf({ ...scene, elements }, shotWith({ eye: { z }, gaze: { heading, pitch, roll }, distance, centre: { x, y } }))).not.toMatch(/NaN|Infinity|undefined/);
     }), { numRuns: 40 });
+  });
+
+  it("any view through any lens makes no NaN", () => {
+    const wild = fc.record({ law: fc.constantFrom(...(Object.keys(LAWS) as LawId[])), heading: between(-360, 360), pitch: fc.oneof(fc.constantFrom(-90, 0, 90), between(-90, 90)), roll: fc.oneof(fc.constantFrom(0, 90, 180), between(-180, 180)), distance: between(0.5, 1000), x: between(-2000, 2000), y: between(-2000, 2000) });
+    fc.assert(fc.property(wild, anyBlocks, ({ law, heading, pitch, roll, distance, x, y }, elements) => {
+      const shot = shotWith({ gaze: { heading, pitch, roll }, distance, centre: { x, y } });
+      const made = madeOf({ ...scene, elements }, { ...shot, lens: { ...shot.lens, law } });
+      expect(made).not.toMatch(/NaN|Infinity|undefined/);
+    }), { numRuns: 20, endOnFailure: true });
   });
 
   it.each<[string, Partial<Shot>, string]>([

@@ -1,4 +1,4 @@
-import { clipToRect, dot, norm, scale, sub, unit, type Vec2, type Vec3 } from "../geometry";
+import { clipToRect, dot, norm, scale, sub, unit, type Rect, type Vec2, type Vec3 } from "../geometry";
 import { toEye, type View } from "./view";
 
 /**
@@ -47,6 +47,13 @@ export class CurveBook {
   }
 }
 
+/** A place at which a great circle is looked at: how far it is off there, and its picture, sheet mm. */
+interface Stop {
+  readonly t: number;
+  readonly off: number;
+  readonly place: Vec2 | null;
+}
+
 /** A great circle run at unit speed: directions cos t u + sin t v in eye axes, u and v at right angles. */
 interface GreatCircle {
   readonly u: Vec3;
@@ -89,7 +96,7 @@ const ASIDE = 1e-9;
  * Draws the stretch of a great circle from `from` to `to` (radians), cut at what the lens shows, at the seam of an
  * unrolled one, and at the panel. A chord over a step h departs from its curve by at most h^2 / 8 times the bound on the
  * second derivative, which the law gives for the farthest place of the step (no farther off than the farther end plus
- * h / 2): steps are halved until that is within the tolerance.
+ * h / 2): steps are halved until that is within the tolerance, or until the step cannot touch the panel.
  */
 export function drawGreatCircle(view: View, circle: GreatCircle, from: number, to: number, book: CurveBook, tolerance = TOLERANCE): void {
   const ends = [from, ...cuts(view, circle, from, to), to];
@@ -99,50 +106,54 @@ export function drawGreatCircle(view: View, circle: GreatCircle, from: number, t
   }
 }
 
+/** Whether a step from `a` to `b` that departs from its chord by at most `off` mm may touch the panel. */
+function mayTouch(a: Vec2, b: Vec2, off: number, { x, y, width, height }: Rect): boolean {
+  return Math.max(a[0], b[0]) + off >= x && Math.min(a[0], b[0]) - off <= x + width && Math.max(a[1], b[1]) + off >= y && Math.min(a[1], b[1]) - off <= y + height;
+}
+
 function drawPiece(view: View, circle: GreatCircle, from: number, to: number, book: CurveBook, tolerance: number): void {
   const { law, distance, centre, frame } = view;
-  const least = (8 * tolerance) / distance;
-  const ts = [from];
-  const stack = [to];
-  let t = from;
-  let offT = law.off(direction(circle, t));
-  while (stack.length) {
-    const next = stack[stack.length - 1];
-    const h = next - t;
-    const offNext = law.off(direction(circle, next));
-    if (ts.length < MOST_VERTICES && h > LEAST_STEP && (h > LONGEST_STEP || h * h * law.bend(Math.max(offT, offNext) + h / 2) > least)) {
-      stack.push((t + next) / 2);
-    } else {
-      ts.push(next);
-      [t, offT] = [next, offNext];
-      stack.pop();
-    }
-  }
-  const at = (time: number): Vec2 | null => {
-    const p = law.picture(direction(circle, time));
+  const at = (d: Vec3): Vec2 | null => {
+    const p = law.picture(d);
     return p && [centre[0] + distance * p[0], centre[1] - distance * p[1]];
   };
-  const put = (time: number, [x, y]: Vec2) => {
-    const d = direction(circle, time);
-    const w = law.velocity(d, direction({ u: circle.v, v: scale(circle.u, -1) }, time));
-    book.add(x, y, distance * w[0], -distance * w[1], time);
+  const stop = (t: number): Stop => {
+    const d = direction(circle, t);
+    return { t, off: law.off(d), place: at(d) };
   };
-  let last = at(from);
+  const stops = [stop(from)];
+  const stack = [stop(to)];
+  while (stack.length) {
+    const [here, next] = [stops[stops.length - 1], stack[stack.length - 1]];
+    const h = next.t - here.t;
+    const halve = () => {
+      if (h > LONGEST_STEP) return true;
+      const off = (distance * h * h * law.bend(Math.max(here.off, next.off) + h / 2)) / 8;
+      return off > tolerance && (!here.place || !next.place || mayTouch(here.place, next.place, off, frame));
+    };
+    if (stops.length < MOST_VERTICES && h > LEAST_STEP && halve()) stack.push(stop((here.t + next.t) / 2));
+    else stops.push(stack.pop() as Stop);
+  }
+  const put = (t: number, [x, y]: Vec2) => {
+    const w = law.velocity(direction(circle, t), direction({ u: circle.v, v: scale(circle.u, -1) }, t));
+    book.add(x, y, distance * w[0], -distance * w[1], t);
+  };
   let open = false;
-  for (let i = 1; i < ts.length; i++) {
-    const here = at(ts[i]);
-    const range = last && here && clipToRect(last, [here[0] - last[0], here[1] - last[1]], frame, [0, 1]);
-    if (range && last && here) {
-      const when = (k: number) => ts[i - 1] + k * (ts[i] - ts[i - 1]);
-      const exact = (k: number, end: Vec2): [number, Vec2] => (k === 0 || k === 1 ? [when(k), end] : [when(k), at(when(k)) ?? end]);
+  for (let i = 1; i < stops.length; i++) {
+    const [a, b] = [stops[i - 1], stops[i]];
+    const range = a.place && b.place && clipToRect(a.place, [b.place[0] - a.place[0], b.place[1] - a.place[1]], frame, [0, 1]);
+    if (range && a.place && b.place) {
+      const cut = (k: number, end: Vec2): [number, Vec2] => {
+        const t = a.t + k * (b.t - a.t);
+        return k === 0 || k === 1 ? [t, end] : [t, at(direction(circle, t)) ?? end];
+      };
       if (!open || range[0] > 0) {
         book.begin();
-        put(...exact(range[0], last));
+        put(...cut(range[0], a.place));
       }
-      put(...exact(range[1], here));
+      put(...cut(range[1], b.place));
       open = range[1] === 1;
     } else open = false;
-    last = here;
   }
 }
 
