@@ -2,6 +2,7 @@ export * from "./clip";
 export * from "./curve";
 export * from "./numbers";
 export * from "./situations";
+export * from "./six";
 export * from "./solve";
 export * from "./stretch";
 export * from "./systems";

@@ -121,11 +121,3 @@ export function footLine(view: View, pin: Pin): FootLine | null {
   const h = Math.sqrt(hh);
   return { pin: pin.id, name: pin.name, at: [view.centre[0] + x, view.centre[1] - y], along: [-wb / h, -wa / h] };
 }
-
-/** Three directions at right angles from two: the second is first laid square to the first. In eye axes. */
-export function sixPoints(first: Vec3, second: Vec3): readonly [Vec3, Vec3, Vec3] {
-  const a = unit(first);
-  const d = a[0] * second[0] + a[1] * second[1] + a[2] * second[2];
-  const b = unit([second[0] - d * a[0], second[1] - d * a[1], second[2] - d * a[2]]);
-  return [a, b, cross(a, b)];
-}

@@ -3,7 +3,7 @@ import { viewOf } from "@zanvo/core/shot";
 import { currentShot, edit, go, redo, undo, useBoard } from "./board";
 import { deleteBlock, duplicateBlock, moveBlock, replaceElement } from "./desk/blocks";
 import { zoom } from "./desk/camera";
-import { frame, look, setRaising, toggleFraming, useDesk } from "./desk/desk";
+import { frame, look, setRaising, setSix, toggleFraming, useDesk } from "./desk/desk";
 import { STAGES } from "./stages";
 
 /** What the keys do, as told to the person. */
@@ -34,6 +34,7 @@ function nearer(factor: number): void {
 
 function giveUp(): void {
   if (useDesk.getState().raising) setRaising(null);
+  else if (useDesk.getState().six) setSix(null);
   else go({ selected: null });
 }
 

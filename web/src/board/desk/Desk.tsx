@@ -11,7 +11,7 @@ import { useBoard, useShot } from "../board";
 import { BlockHandles } from "./BlockHandles";
 import { useChosen } from "./blocks";
 import { toWindow, wholeDesk } from "./camera";
-import { frame, setDeskElement, setRaising, startLooking, useDesk } from "./desk";
+import { frame, setDeskElement, setRaising, setSix, startLooking, useDesk } from "./desk";
 import { FrameHandles } from "./FrameHandles";
 import { HorizonHandles } from "./HorizonHandles";
 import { Impossible } from "./Impossible";
@@ -21,6 +21,7 @@ import { PinHandles } from "./PinHandles";
 import { edges } from "./raise";
 import { RULER, Rulers } from "./Rulers";
 import { useShownPins } from "./sets";
+import { SixPoints, useSixLayers } from "./SixPoints";
 import { SketchHandles } from "./SketchHandles";
 import { Stretch } from "./Stretch";
 import { useHand } from "./useHand";
@@ -60,8 +61,11 @@ export function Desk() {
     };
   }, []);
   useEffect(() => startLooking(id), [id]);
-  // A building that is being raised belongs to the picture it was begun in.
-  useEffect(() => () => setRaising(null), [stage, shot.id]);
+  // What is being raised or placed belongs to the picture it was begun in.
+  useEffect(() => () => {
+    setRaising(null);
+    setSix(null);
+  }, [stage, shot.id]);
 
   // Another sheet is fitted again, unless somebody has chosen where to look.
   const { width, height } = shot.sheet;
@@ -88,6 +92,7 @@ export function Desk() {
     return layers;
   }, [chosen, stage, view, raising, foot]);
 
+  const six = useSixLayers();
   const { live, horizon: eyeLevel, frame: panel } = sheetLayers(shot, view);
   const string = useMemo(() => {
     // The horizon goes on over the desk, faintly, as far as its pins.
@@ -118,7 +123,7 @@ export function Desk() {
           <KonvaLayer x={x} y={y} scaleX={scale} scaleY={scale} listening={false}>
             {third && <Impossible />}
             <Lines layer={string} scale={scale} />
-            {marks.map((layer) => <Lines key={layer.id} layer={layer} scale={scale} />)}
+            {[...marks, ...six].map((layer) => <Lines key={layer.id} layer={layer} scale={scale} />)}
             <Lines layer={{ id: "centre", name: "Centre of vision", style: { ...STYLES.horizon, dash: [] }, lines: cross(shot.lens.centre, 4) }} scale={scale} />
           </KonvaLayer>
         </Stage>
@@ -128,6 +133,7 @@ export function Desk() {
         {(stage === "points" || stage === "grid") && <SketchHandles />}
         <PinHandles movable={stage === "eye-level" || stage === "points" || stage === "grid"} />
         {stage === "masses" && chosen && !raising && <BlockHandles block={chosen} />}
+        <SixPoints />
         {Number.isFinite(fx) && <span className="pointer-events-none absolute rounded bg-slip/90 px-1 text-accent" style={{ left: fx, top: fy }}>street line</span>}
         {place && <Ring at={toWindow(camera, place)} size={size} />}
         {(stage === "eye-level" || stage === "points" || stage === "grid") && <Stretch />}

@@ -1,9 +1,9 @@
 import { create } from "zustand";
 import type { Foot } from "@zanvo/core/construct";
-import type { Vec2 } from "@zanvo/core/geometry";
-import { viewOf } from "@zanvo/core/shot";
+import type { Vec2, Vec3 } from "@zanvo/core/geometry";
+import { nearestNames, slidTo, toEye, unproject, viewOf, withSix, type SixNames } from "@zanvo/core/shot";
 import { pinsOf } from "@zanvo/core/vanishing";
-import { currentShot, edit, freeName, go, useBoard } from "../board";
+import { currentShot, edit, freeName, go, onShot, useBoard } from "../board";
 import { fit, toDesk, wholeDesk, type Camera, type Size } from "./camera";
 import { advance, lacking, typed, type Raising } from "./raise";
 
@@ -15,6 +15,13 @@ export interface Tag {
   /** It says why something cannot be. */
   readonly wrong?: boolean;
 }
+
+/** A six-point set-up that is being made: the first point is placed, the second slid, then all are named. */
+export type Six =
+  | { readonly step: "first" }
+  /** The first point, in eye axes. */
+  | { readonly step: "second"; readonly first: Vec3 }
+  | { readonly step: "named"; readonly names: SixNames };
 
 interface Desk {
   readonly size: Size;
@@ -29,13 +36,14 @@ interface Desk {
   readonly foot: Foot | null;
   /** Where the third point is being led while the other two stay, mm. */
   readonly third: Vec2 | null;
+  readonly six: Six | null;
   /** The place a finding speaks of, mm. */
   readonly place: Vec2 | null;
 }
 
 /** How the desk is looked at, and what the hand is doing on it. Nothing of it is part of the document. */
 export const useDesk = create<Desk>(() => ({
-  size: { width: 0, height: 0 }, camera: { scale: 2, x: 0, y: 0 }, framing: "sheet", tag: null, pointer: null, raising: null, foot: null, third: null, place: null,
+  size: { width: 0, height: 0 }, camera: { scale: 2, x: 0, y: 0 }, framing: "sheet", tag: null, pointer: null, raising: null, foot: null, third: null, six: null, place: null,
 }));
 const { getState: get, setState: set } = useDesk;
 
@@ -104,4 +112,25 @@ export function takeMeasure(metres?: number): string | null {
     setRaising(null);
   }
   return null;
+}
+
+export const setSix = (six: Six | null): void => set({ six, tag: null });
+
+/**
+ * Puts the point of a six-point set-up whose turn it is at a place of the desk (mm).
+ * @throws NoAnswer where it cannot be
+ */
+export function placeSix(at: Vec2): void {
+  const { six } = get();
+  const { scene: { orientations: [main] } } = useBoard.getState();
+  const shot = currentShot(useBoard.getState());
+  if (six?.step === "first") {
+    const view = viewOf(shot);
+    setSix({ step: "second", first: toEye(view, unproject(view, at)) });
+  } else if (six?.step === "second" && main) {
+    const points = [six.first, slidTo(shot, six.first, at)] as const;
+    const names = nearestNames(shot, main, points);
+    edit(onShot((before) => withSix(before, main, names, points)));
+    setSix({ step: "named", names });
+  }
 }

@@ -4,6 +4,7 @@ import { showOf, type Orientation, type Shot } from "@zanvo/core/scene";
 import { covered, CURVED_SYSTEMS, inCurvedSystem, rimRadius, withCovered, withLaw } from "@zanvo/core/shot";
 import { Button, Check, Fold, NumberField } from "../../ui";
 import { edit, onShot } from "../board";
+import { SixFields } from "./SixFields";
 
 /** Every lens in a plain sentence: what it keeps, and what it bends. */
 const LENSES: Readonly<Record<LawId, readonly [name: string, tells: string]>> = {
@@ -43,6 +44,7 @@ export function LensFields({ main, shot }: { readonly main: Orientation; readonl
         <>
           <NumberField label={shape === "round" ? "Across the disc" : "Around"} unit="°" value={covered(shot)} onChange={(angle) => edit(onShot((before) => withCovered(before, angle)), "covered")} />
           {shape === "round" && <NumberField label="Rim radius" unit="mm" value={rimRadius(shot)} min={1} max={1e6} onChange={(radius) => edit(onShot((before) => ({ ...before, lens: { ...before.lens, distance: (before.lens.distance * radius) / rimRadius(before) } })), "rim")} />}
+          <SixFields main={main} shot={shot} />
         </>
       )}
     </Fold>

@@ -1,0 +1,77 @@
+import { wrap } from "@zanvo/core/geometry";
+import type { Orientation, Shot } from "@zanvo/core/scene";
+import { mirrored, renamed, sameAxis, SIX, thirdName, type SixName, type SixNames } from "@zanvo/core/shot";
+import { degree } from "@zanvo/core/slip";
+import { Button, say } from "../../ui";
+import { edit, onShot } from "../board";
+import { setSix, useDesk } from "../desk/desk";
+
+const CARDINAL = ["north", "east", "south", "west"] as const;
+
+/** A point's name: up, down, or the heading that its set runs along. */
+function called({ heading }: Orientation, point: SixName): string {
+  if (point === "up" || point === "down") return point;
+  const to = wrap(heading + Number(point), 0, 360);
+  const near = Math.round(to / 90) % 4;
+  return Math.abs(wrap(to - 90 * near, -180, 360)) < 0.05 ? CARDINAL[near] : `heading ${degree(to)}`;
+}
+
+const ASKS = {
+  first: "Press anywhere on the disc: there the first point stands. Its horizon runs a quarter turn away from it.",
+  second: "Slide the second point along that horizon, and let go. The third follows.",
+} as const;
+
+/** Six points by three gestures, and what each of them is called. */
+export function SixFields({ main, shot }: { readonly main: Orientation; readonly shot: Shot }) {
+  const six = useDesk((desk) => desk.six);
+  if (!six) {
+    return (
+      <div className="flex flex-col gap-1">
+        <Button className="w-full" onClick={() => setSix({ step: "first" })}>Place six points by hand</Button>
+        <Button className="w-full" onClick={() => setSix({ step: "named", names: ["up", "0"] })}>Name, swap or mirror the points</Button>
+      </div>
+    );
+  }
+  if (six.step !== "named") {
+    return (
+      <>
+        <p role="status">{ASKS[six.step]}</p>
+        <Button className="w-full" onClick={() => setSix(null)}>Give up</Button>
+      </>
+    );
+  }
+  const { names } = six;
+  const take = (change: (before: Shot) => Shot, after: SixNames) => {
+    try {
+      const next = change(shot);
+      edit(onShot(() => next));
+      setSix({ step: "named", names: after });
+    } catch (wrong) {
+      say((wrong as Error).message);
+    }
+  };
+  const call = (after: SixNames) => take((before) => renamed(before, main, names, after), after);
+  /** Where the other point already has that line, it takes the name that becomes free. */
+  const callOne = (i: 0 | 1, name: SixName) => {
+    const other = sameAxis(name, names[1 - i]) ? names[i] : names[1 - i];
+    call(i === 0 ? [name, other] : [other, name]);
+  };
+  return (
+    <>
+      {([["First", 0], ["Second", 1]] as const).map(([which, i]) => (
+        <label key={which} className="flex items-center justify-between gap-2">
+          <span className="whitespace-nowrap text-pencil">{which} point is</span>
+          <select aria-label={`${which} point is`} className="h-7 w-28 rounded border border-hair bg-slip px-1" value={names[i]} onChange={(event) => callOne(i, event.target.value as SixName)}>
+            {SIX.map((point) => <option key={point} value={point}>{called(main, point)}</option>)}
+          </select>
+        </label>
+      ))}
+      <p className="text-pencil">The third is {called(main, thirdName(names))}; opposites carry a stroke.</p>
+      <div className="flex gap-1">
+        <Button className="grow" onClick={() => call([names[1], names[0]])}>Swap</Button>
+        <Button className="grow" onClick={() => take((before) => mirrored(before, main, names), names)}>Mirror</Button>
+        <Button className="grow" onClick={() => setSix(null)}>Done</Button>
+      </div>
+    </>
+  );
+}
