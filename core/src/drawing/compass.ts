@@ -1,7 +1,8 @@
-import { clipToRect, type Rect, type Vec2 } from "../geometry";
+import { clipToRect, degrees, type Rect, type Vec2 } from "../geometry";
 import { showOf, type Shot } from "../scene";
-import { rimRadius, type View } from "../shot";
+import type { View } from "../shot";
 import { byCompass, compassArc, exactPlaces, footLine, horizonPlanes, type CompassArc, type Pin } from "../vanishing";
+import { ringRadius } from "./grids";
 import type { Layer } from "./layer";
 import { STYLES } from "./style";
 
@@ -43,7 +44,7 @@ export function compassLayers(shot: Shot, pins: readonly Pin[], view: View): Lay
   const { compass } = showOf(shot);
   if (compass === 0 || !byCompass(view)) return [];
   const sheet = { x: 0, y: 0, width: shot.sheet.width, height: shot.sheet.height };
-  const rim = rimRadius(shot);
+  const rim = ringRadius(view, Math.min(90, degrees(view.law.limit)));
   const [arcs, feet, off]: [number[], number[], number[]] = [[], [], []];
   for (const { id, name, normal } of horizonPlanes(pins)) {
     const arc = compassArc(view, normal, id, name);

@@ -124,15 +124,15 @@ export function coneLayer(shot: Shot, view: View): Layer {
 }
 
 /** How far from the centre of vision a round lens draws what is so many degrees off the gaze, mm. */
-const ringRadius = ({ law, distance }: View, angle: number): number => distance * Math.hypot(...(law.picture([Math.sin(radians(angle)), 0, Math.cos(radians(angle))]) ?? [0, 0]));
+export const ringRadius = ({ law, distance }: View, angle: number): number => distance * Math.hypot(...(law.picture([Math.sin(radians(angle)), 0, Math.cos(radians(angle))]) ?? [0, 0]));
 
 /** The rim of a disc in the panel: where the world is cut into before and behind, and where the lens ends. */
 export function rimLines(view: View): number[] {
   const { law, centre, frame } = view;
   if (law.straight || law.shape !== "round") return [];
   const most = degrees(law.limit);
-  return [...new Set([90, most])].flatMap((angle) => {
-    const circle = circleLines(centre, ringRadius(view, Math.min(angle, most) - 1e-6));
+  return [...new Set([Math.min(90, most), most])].flatMap((angle) => {
+    const circle = circleLines(centre, ringRadius(view, angle - 1e-6));
     const kept: number[] = [];
     for (let i = 0; i < circle.length; i += 4) {
       const [x, y, dx, dy] = [circle[i], circle[i + 1], circle[i + 2] - circle[i], circle[i + 3] - circle[i + 1]];

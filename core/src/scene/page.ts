@@ -33,5 +33,5 @@ export function splitPanel(shot: Shot, how: "beside" | "below", gutter: number, 
     ? [{ x, y, width: w, height }, { x: x + w + gutter, y, width: w, height }]
     : [{ x, y, width, height: h }, { x, y: y + h + gutter, width, height: h }];
   const own: Shot = { ...shot, page: next.page };
-  return [onSheet(own, shot.sheet, frames[0]), onSheet({ ...own, id: next.id, name: next.name }, shot.sheet, frames[1])];
+  return [onSheet(own, shot.sheet, frames[0]), onSheet({ ...own, id: next.id, name: next.name, backOf: undefined }, shot.sheet, frames[1])];
 }

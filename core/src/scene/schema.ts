@@ -27,6 +27,8 @@ const LensSchema = strict({
   law: Type.Unsafe<LawId>({ type: "string", enum: Object.keys(LAWS) }),
   distance: Type.Number({ exclusiveMinimum: 0, maximum: 1e7 }),
   centre: Point2(Millimetres),
+  /** Degrees across at which a disc is cut off, where that is before its lens ends. */
+  within: Type.Optional(Type.Number({ minimum: 1, maximum: 360 })),
 });
 
 /** A loose bundle of one set of parallels: mm between lines at the panel's far side, and strength of the line. */
@@ -91,6 +93,8 @@ const ShotSchema = strict({
   name: Name,
   /** Shots of one page are panels on the same sheet, each in its own frame. */
   page: Type.Optional(Id),
+  /** The shot whose other side this is: it turns with it. */
+  backOf: Type.Optional(Id),
   sheet: strict({
     width: Side,
     height: Side,

@@ -1,3 +1,4 @@
+export * from "./back";
 export * from "./clip";
 export * from "./curve";
 export * from "./numbers";

@@ -4,7 +4,7 @@ import { LAWS, type LawId } from "../lens";
 import { NoAnswer } from "../problem";
 import { between, shotWith } from "../testing";
 import { pinsOf } from "../vanishing";
-import { covered, CURVED_SYSTEMS, inCurvedSystem, project, projectDirection, rimRadius, turnedTo, unproject, viewOf, withCovered, withLaw } from ".";
+import { covered, CURVED_SYSTEMS, inCurvedSystem, project, projectDirection, rimRadius, toEye, turnedTo, unproject, viewOf, withCovered, withLaw } from ".";
 
 const main = { id: "main", name: "Main streets", heading: 35 };
 const curved = (Object.keys(LAWS) as LawId[]).filter((id) => !LAWS[id].straight);
@@ -65,7 +65,9 @@ describe("a view turned by a pin", () => {
       const at = projectDirection(viewOf(turned), direction);
       // A place that the lens does not show stands for the nearest one that it does.
       const meant = projectDirection(viewOf(shot), unproject(viewOf(shot), [x, y]));
-      if (at && meant) expect(distance2(at, meant)).toBeLessThan(1e-3);
+      // Straight behind the eye is a whole rim, and any of its places is as right.
+      const behind = viewOf(shot).law.off(toEye(viewOf(shot), unproject(viewOf(shot), [x, y]))) > Math.PI - 1e-3;
+      if (at && meant && !behind) expect(distance2(at, meant)).toBeLessThan(1e-3);
       if (role !== "upright") expect(turned.gaze.roll).toBe(roll);
       else expect(turned.gaze.heading).toBe(heading);
     }), { numRuns: 300 });

@@ -15,6 +15,8 @@ export interface CurvedSystem {
   readonly turn: number;
   readonly pitch: number;
   readonly roll: number;
+  /** As two discs: a second one shows what is behind. */
+  readonly both?: boolean;
 }
 
 export const CURVED_SYSTEMS: readonly CurvedSystem[] = [
@@ -24,6 +26,7 @@ export const CURVED_SYSTEMS: readonly CurvedSystem[] = [
   { id: "disc-down", name: "Five points: down on the city", law: "stereographic", covers: 180, turn: 90, pitch: -90, roll: 0 },
   { id: "disc-up", name: "Five points: up between towers", law: "stereographic", covers: 180, turn: 90, pitch: 90, roll: 0 },
   { id: "six-disc", name: "Six points: a tilted disc", law: "stereographic", covers: 220, turn: 52, pitch: -28, roll: 14 },
+  { id: "six-two", name: "Six points: two discs, back to back", law: "stereographic", covers: 180, turn: 52, pitch: -28, roll: 14, both: true },
   { id: "six-large", name: "Six points: one large disc", law: "equidistant", covers: 350, turn: 52, pitch: -20, roll: 0 },
   { id: "six-unwrapped", name: "Six points: unwrapped 2 : 1", law: "equirectangular", covers: 360, turn: 45, pitch: 0, roll: 0 },
 ];

@@ -55,12 +55,18 @@ export function gazeOf({ right, up, forward }: Pick<View, "right" | "up" | "forw
   return { heading, pitch, roll: tidy(degrees(Math.atan2(-dot(right, plain.up), dot(right, plain.right)))) };
 }
 
+/** A shot's lens: its law, on a disc that is cut off earlier with that as its limit. */
+function lawOf({ law: id, within }: Shot["lens"]): LensLaw {
+  const law: LensLaw = LAWS[id];
+  return within === undefined || law.straight || law.shape !== "round" ? law : { ...law, limit: Math.min(law.limit, radians(within / 2)) };
+}
+
 /** The view of a shot. */
 export function viewOf(shot: Shot): View {
   return {
     eye: [shot.eye.x, shot.eye.y, shot.eye.z],
     ...eyeAxes(shot.gaze),
-    law: LAWS[shot.lens.law],
+    law: lawOf(shot.lens),
     centre: [shot.lens.centre.x, shot.lens.centre.y],
     distance: shot.lens.distance,
     frame: shot.frame,

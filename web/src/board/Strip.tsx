@@ -14,7 +14,7 @@ function addShot(): void {
   const { shots } = board.scene;
   const from = currentShot(board);
   // The copy has a sheet for itself; panels of one page come by splitting one.
-  const shot: Shot = { ...from, id: crypto.randomUUID(), name: freeName("Shot", shots), page: undefined };
+  const shot: Shot = { ...from, id: crypto.randomUUID(), name: freeName("Shot", shots), page: undefined, backOf: undefined };
   edit((scene) => void scene.shots.splice(shots.indexOf(from) + 1, 0, shot));
   go({ shotId: shot.id });
 }

@@ -1,6 +1,7 @@
 import { applyPatches, enablePatches, produceWithPatches, type Draft, type Patch } from "immer";
 import { create } from "zustand";
 import type { Scene, Shot } from "@zanvo/core/scene";
+import { following } from "@zanvo/core/shot";
 import type { Keep } from "@zanvo/core/vanishing";
 import type { Opened } from "../api";
 
@@ -147,7 +148,9 @@ export const onShot = (change: (shot: Shot) => Shot): Recipe => {
   return (scene) => {
     const at = scene.shots.findIndex((shot) => shot.id === shotId);
     const before = currentShot(get().gesture ? { scene: get().gesture!.base, shotId } : get());
-    scene.shots[at] = change(before) as Draft<Shot>;
+    const after = change(before);
+    scene.shots[at] = after as Draft<Shot>;
+    for (const [other, followed] of following(scene.shots, after)) scene.shots[other] = followed as Draft<Shot>;
   };
 };
 

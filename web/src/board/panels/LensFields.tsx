@@ -1,9 +1,9 @@
 import { useState } from "react";
 import { LAWS, type LawId } from "@zanvo/core/lens";
 import { showOf, type Orientation, type Shot } from "@zanvo/core/scene";
-import { covered, CURVED_SYSTEMS, inCurvedSystem, rimRadius, withCovered, withLaw } from "@zanvo/core/shot";
+import { covered, CURVED_SYSTEMS, inCurvedSystem, rimRadius, twoDiscs, withCovered, withLaw, type CurvedSystem } from "@zanvo/core/shot";
 import { Button, Check, Fold, NumberField } from "../../ui";
-import { edit, onShot } from "../board";
+import { currentShot, edit, onShot, useBoard } from "../board";
 import { SixFields } from "./SixFields";
 
 /** Every lens in a plain sentence: what it keeps, and what it bends. */
@@ -18,6 +18,16 @@ const LENSES: Readonly<Record<LawId, readonly [name: string, tells: string]>> = 
   equirectangular: ["Unwrapped", "The whole world on a sheet twice as wide as high: equal steps for every turn and every tilt."],
 };
 
+/** Sets a system up in the current panel; of two discs the second takes half of it. */
+function setUp(main: Orientation, system: CurvedSystem): void {
+  if (!system.both) return edit(onShot((before) => inCurvedSystem(before, main, system)));
+  const board = useBoard.getState();
+  const { shots } = board.scene;
+  const shot = currentShot(board);
+  const pair = twoDiscs(inCurvedSystem(shot, main, system), { id: crypto.randomUUID(), name: `${shot.name}, behind`.slice(0, 200), page: shot.page ?? crypto.randomUUID() });
+  edit((scene) => void scene.shots.splice(shots.indexOf(shot), 1, ...pair));
+}
+
 /** The lens of a shot: a system to start from, the law by itself, and how much of the world the panel holds. */
 export function LensFields({ main, shot }: { readonly main: Orientation; readonly shot: Shot }) {
   const [id, setId] = useState(CURVED_SYSTEMS[0].id);
@@ -29,7 +39,7 @@ export function LensFields({ main, shot }: { readonly main: Orientation; readonl
       <select aria-label="Curved system" className="h-7 w-full rounded border border-hair bg-slip px-1" value={id} onChange={(event) => setId(event.target.value)}>
         {CURVED_SYSTEMS.map((one) => <option key={one.id} value={one.id}>{one.name}</option>)}
       </select>
-      <Button className="w-full" onClick={() => edit(onShot((before) => inCurvedSystem(before, main, system)))}>Set up this system</Button>
+      <Button className="w-full" onClick={() => setUp(main, system)}>Set up this system</Button>
       <label className="flex items-center justify-between gap-2">
         <span className="text-pencil">Lens</span>
         <select aria-label="Lens" className="h-7 w-36 rounded border border-hair bg-slip px-1" value={law} onChange={(event) => edit(onShot((before) => withLaw(before, event.target.value as LawId)))}>
@@ -43,6 +53,7 @@ export function LensFields({ main, shot }: { readonly main: Orientation; readonl
       {!straight && (
         <>
           <NumberField label={shape === "round" ? "Across the disc" : "Around"} unit="°" value={covered(shot)} onChange={(angle) => edit(onShot((before) => withCovered(before, angle)), "covered")} />
+          {shape === "round" && <NumberField label="Disc cut at" unit="°" value={shot.lens.within ?? 360} min={1} max={360} onChange={(within) => edit(onShot((before) => ({ ...before, lens: { ...before.lens, within: within === 360 ? undefined : within } })), "within")} />}
           {shape === "round" && <NumberField label="Rim radius" unit="mm" value={rimRadius(shot)} min={1} max={1e6} onChange={(radius) => edit(onShot((before) => ({ ...before, lens: { ...before.lens, distance: (before.lens.distance * radius) / rimRadius(before) } })), "rim")} />}
           <SixFields main={main} shot={shot} />
         </>
