@@ -22,7 +22,7 @@ const stale = (built, ...sources) => !existsSync(join(root, built)) || statSync(
 export async function bundle(entry, outfile) {
   const { build } = await import("esbuild");
   const house = entry.split("/")[0];
-  const names = ["raster", "pdf", house].flatMap((name) => Object.keys(JSON.parse(readFileSync(join(root, name, "package.json"), "utf8")).dependencies ?? {}));
+  const names = ["raster", "pdf", "files", house].flatMap((name) => Object.keys(JSON.parse(readFileSync(join(root, name, "package.json"), "utf8")).dependencies ?? {}));
   await build({
     absWorkingDir: root, entryPoints: [entry], outfile, bundle: true, platform: "node", format: "esm", target: "node20", mainFields: ["module", "main"], sourcemap: "inline",
     external: [...new Set(names)].filter((name) => !name.startsWith("@zanvo/")).concat("@playwright/test", "three", "d3-geo"), logLevel: "error",
@@ -30,11 +30,11 @@ export async function bundle(entry, outfile) {
 }
 
 export async function build({ web = true } = {}) {
-  if (stale("server/dist/main.js", "core/src", "raster/src", "pdf/src", "server/src")) {
+  if (stale("server/dist/main.js", "core/src", "raster/src", "pdf/src", "files/src", "server/src")) {
     await bundle("server/src/prints/worker.ts", "server/dist/worker.js");
     await bundle("server/src/main.ts", "server/dist/main.js");
   }
-  if (stale("cli/dist/zanvo.js", "core/src", "raster/src", "pdf/src", "cli/src")) await bundle("cli/src/zanvo.ts", "cli/dist/zanvo.js");
+  if (stale("cli/dist/zanvo.js", "core/src", "raster/src", "pdf/src", "files/src", "cli/src")) await bundle("cli/src/zanvo.ts", "cli/dist/zanvo.js");
   if (web && stale("web/dist/built", "core/src", "web/src", "web/index.html", "web/vite.config.ts")) {
     execFileSync(process.execPath, [join(root, "node_modules/vite/bin/vite.js"), "build", "--logLevel", "warn"], { cwd: join(root, "web"), stdio: ["ignore", 2, 2] });
     mkdirSync(join(root, "web/dist"), { recursive: true });

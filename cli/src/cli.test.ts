@@ -83,6 +83,13 @@ describe("zanvo check", () => {
 });
 
 describe("zanvo export", () => {
+  it("writes blank grids as one ZIP", async () => {
+    const zip = join(folder, "grids.zip");
+    const { code, err } = await run(["export", demo, "--blank", "--format", "zip", "--paper", "A4", "--dpi", "36", "--out", zip]);
+    expect([code, err]).toEqual([0, "30 files\n"]);
+    expect(readFileSync(zip).subarray(0, 2).toString()).toBe("PK");
+  });
+
   it("writes SVG and PNG, which librsvg draws alike", async () => {
     const [svg, png] = [join(folder, "quay.svg"), join(folder, "quay.png")];
     expect((await run(["export", demo, "--format", "svg", "--out", svg])).code).toBe(0);
@@ -128,6 +135,9 @@ describe("a wrong call", () => {
     [["pins", "/no/such/file"], "/no/such/file: there is no such file."],
     [["pins", demo, "--shot", "s9"], 'shot: there is no shot "s9"'],
     [["project", demo], "--points: is missing."],
+    [["export", demo, "--blank", "--format", "svg", "--out", "x"], "--format: must be zip for blank grids"],
+    [["export", demo, "--blank", "--format", "zip", "--paper", "A0", "--out", "x"], "--paper: must be one of: A4, A3, A2, Comic board 11 x 17 in."],
+    [["export", demo, "--blank", "--format", "zip", "--dpi", "7", "--out", "x"], "dpi: must be >= 36."],
     [["export", demo, "--format", "gif", "--out", "x"], "--format: must be one of: svg, png, pdf."],
     [["export", demo, "--format", "svg", "--out", "/no/such/folder/x.svg"], "--out: cannot be written"],
     [["export", demo, "--format", "png", "--out", "x", "--dpi", "121000"], "dpi: would make a picture of 2,000,787 x"],

@@ -1,20 +1,35 @@
-import { drawPage, drawShot, toSvg, type Drawing } from "@zanvo/core/drawing";
+import { checker } from "@zanvo/core/document";
+import { drawPage, drawShot } from "@zanvo/core/drawing";
 import { BadInput } from "@zanvo/core/problem";
-import { toPdf } from "@zanvo/pdf";
-import { toPng } from "@zanvo/raster";
+import { frameOn, PAPERS, sheetOf, shotOf, type Shot } from "@zanvo/core/scene";
+import { blankGridFiles, GridsSchema, writerOf } from "@zanvo/files";
 import { needed, sceneIn, writeOut, type Call } from "./io";
 
-type Writer = (drawing: Drawing, dpi: number) => string | Promise<Buffer>;
-const FORMATS: Readonly<Record<string, Writer>> = { svg: (drawing) => toSvg(drawing), png: toPng, pdf: toPdf };
+const fits = checker(GridsSchema);
 
-/** `zanvo export`: a shot as a file. */
+/** The sheet and panel that blank grids are drawn on: the shot's, or a standard paper landscape. */
+function blank(shot: Shot, id?: string): Pick<Shot, "sheet" | "frame"> {
+  if (id === undefined) return shot;
+  const paper = PAPERS.find((one) => one.id === id);
+  if (!paper) throw new BadInput([{ path: "--paper", message: `must be one of: ${PAPERS.map((one) => one.id).join(", ")}.` }]);
+  const sheet = sheetOf(paper, true);
+  return { sheet, frame: frameOn(sheet) };
+}
+
+/** `zanvo export`: a shot as a file, or as a ZIP of blank grids to trace on its sheet. */
 export async function exportScene(call: Call): Promise<undefined> {
   const format = needed(call, "format");
   const out = needed(call, "out");
-  if (!Object.hasOwn(FORMATS, format)) throw new BadInput([{ path: "--format", message: `must be one of: ${Object.keys(FORMATS).join(", ")}.` }]);
+  const { shot, dpi = "300", paper } = call.options;
+  if (call.options.blank) {
+    if (format !== "zip") throw new BadInput([{ path: "--format", message: "must be zip for blank grids: each of them is in it as SVG, PDF and PNG." }]);
+    const sheet = blank(shotOf(await sceneIn(call), shot), paper);
+    await writeOut(out, await blankGridFiles(sheet, fits({ dpi: Number(dpi) }), (done, of) => (done === of ? call.io.err(`${of} files\n`) : undefined)));
+    return undefined;
+  }
+  const write = writerOf(format, "--format");
   const draw = call.options.page ? drawPage : drawShot;
-  const drawing = draw(await sceneIn(call), call.options.shot, call.options.without?.split(",").filter(Boolean));
-  const content = await FORMATS[format](drawing, Number(call.options.dpi ?? 300));
-  await writeOut(out, content);
+  const drawing = draw(await sceneIn(call), shot, call.options.without?.split(",").filter(Boolean));
+  await writeOut(out, await write(drawing, Number(dpi)));
   return undefined;
 }

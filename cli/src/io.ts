@@ -12,7 +12,7 @@ export interface Call {
     readonly err: (text: string) => void;
   };
   readonly file: string;
-  readonly options: Readonly<{ page?: boolean } & Partial<Record<"shot" | "points" | "format" | "out" | "dpi" | "without" | "paper" | "overlap" | "margin" | "every", string>>>;
+  readonly options: Readonly<{ page?: boolean; blank?: boolean } & Partial<Record<"shot" | "points" | "format" | "out" | "dpi" | "without" | "paper" | "overlap" | "margin" | "every", string>>>;
 }
 
 /** The text of a file, or of standard input for `-`. @throws BadInput when it cannot be read */
@@ -29,7 +29,7 @@ export const sceneIn = async ({ file, io }: Call): Promise<Scene> => readScene(a
 export const jsonIn = async (file: string, io: Call["io"]): Promise<unknown> => readJson(await readText(file, io));
 
 /** An option that the call cannot do without. */
-export function needed(call: Call, option: Exclude<keyof Call["options"], "page">): string {
+export function needed(call: Call, option: Exclude<keyof Call["options"], "page" | "blank">): string {
   const value = call.options[option];
   if (value === undefined) throw new BadInput([{ path: `--${option}`, message: "is missing." }]);
   return value;

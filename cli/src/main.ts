@@ -22,6 +22,9 @@ const HELP = `zanvo: perspective from a shell. FILE may be - for standard input.
   zanvo check SCENE [--shot ID]                    findings, the most serious first
   zanvo export SCENE --format svg|png|pdf --out FILE [--shot ID] [--dpi N] [--without KIND,...] [--page]
                                                    a shot, or with --page all panels of its page
+  zanvo export SCENE --blank --format zip --out FILE [--shot ID] [--paper NAME] [--dpi N]
+                                                   blank curved grids to trace, on the shot's sheet or a paper,
+                                                   each as SVG, PDF and PNG
   zanvo slip SCENE [--out FILE.pdf] [--shot ID] [--every MM]    the set-up sheet, as text or PDF; edge ticks every so many mm
   zanvo print SCENE --out FILE.pdf [--shot ID] [--paper A4|A3|Letter] [--overlap MM] [--margin MM]
                                                    the desk at true size on many sheets
@@ -31,7 +34,7 @@ Exit: 0 done, 1 understood but without an answer, 2 wrong input or call.
 
 const OPTIONS = {
   shot: { type: "string" }, points: { type: "string" }, format: { type: "string" }, out: { type: "string" },
-  dpi: { type: "string" }, without: { type: "string" }, paper: { type: "string" }, overlap: { type: "string" }, margin: { type: "string" }, every: { type: "string" }, page: { type: "boolean" }, help: { type: "boolean", short: "h" },
+  dpi: { type: "string" }, without: { type: "string" }, paper: { type: "string" }, overlap: { type: "string" }, margin: { type: "string" }, every: { type: "string" }, page: { type: "boolean" }, blank: { type: "boolean" }, help: { type: "boolean", short: "h" },
 } as const;
 
 /** Runs one call of the command line. @returns the exit code */

@@ -112,22 +112,26 @@ export const fetchExport = async (path: string, signal: AbortSignal): Promise<Bl
 /** The address of a shot's set-up sheet as PDF, with an edge tick every so many mm, in the units one reads. */
 export const slipPath = (id: string, shot: string, every: number, units: System): string => `/api/scenes/${id}/slips/${encodeURIComponent(shot)}.pdf?every=${every}&units=${units}`;
 
-/** How a true-size print stands. */
+/** How a print stands. */
 export interface PrintStatus {
   readonly id: string;
   readonly state: "working" | "ready" | "failed";
+  readonly kind: "pdf" | "zip";
   readonly done: number;
   readonly of: number;
   readonly message?: string;
 }
 
-/** Orders a true-size print of a shot's desk. @returns its id */
-export async function orderPrint(id: string, shot: string, tiling: Tiling, signal: AbortSignal): Promise<string> {
-  const answer = await send(`/api/scenes/${id}/prints`, { method: "POST", signal, ...json(JSON.stringify({ shot, tiling })) });
+/** What may be ordered: a desk at true size, or blank grids with PNGs of so many dots per inch. */
+export type PrintOrder = { readonly tiling: Tiling } | { readonly grids: { readonly dpi: number } };
+
+/** Orders a print of a shot. @returns its id */
+export async function orderPrint(id: string, shot: string, order: PrintOrder, signal: AbortSignal): Promise<string> {
+  const answer = await send(`/api/scenes/${id}/prints`, { method: "POST", signal, ...json(JSON.stringify({ shot, ...order })) });
   return ((await answer.json()) as PrintStatus).id;
 }
 export const printStatus = async (id: string, print: string, signal: AbortSignal): Promise<PrintStatus> => (await send(`/api/scenes/${id}/prints/${print}`, { signal })).json() as Promise<PrintStatus>;
-export const fetchPrint = async (id: string, print: string, signal: AbortSignal): Promise<Blob> => (await send(`/api/scenes/${id}/prints/${print}/file.pdf`, { signal })).blob();
+export const fetchPrint = async (id: string, { id: print, kind }: PrintStatus, signal: AbortSignal): Promise<Blob> => (await send(`/api/scenes/${id}/prints/${print}/file.${kind}`, { signal })).blob();
 export async function stopPrint(id: string, print: string): Promise<void> {
   await send(`/api/scenes/${id}/prints/${print}`, { method: "DELETE" });
 }

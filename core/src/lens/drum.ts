@@ -15,6 +15,9 @@ interface Height {
   readonly lying?: boolean;
 }
 
+/** A pole is a whole line of the picture: curves end this near to it (radians), so that none runs along it. */
+const POLE = 1e-5;
+
 /**
  * A drum around the eye, unrolled: x = lambda around the axis, y = height(phi) along it (Snyder, USGS PP 1395, 1987,
  * chapters 10 and 12). Along a great circle lambda'' = 2 tan phi lambda' phi', at most tan phi / cos phi.
@@ -28,7 +31,7 @@ function drum({ id, limit: degrees, height, latitude, slope, rise, lying = false
     return Math.abs(Math.atan2(b, Math.hypot(a, c)));
   };
   return {
-    id, straight: false, shape: lying ? "lying drum" : "drum", limit, off,
+    id, straight: false, shape: lying ? "lying drum" : "drum", limit: Math.min(limit, Math.PI / 2 - POLE), off,
     picture: (direction) => {
       const [a, b, c] = sorted(direction);
       const phi = Math.atan2(b, Math.hypot(a, c));

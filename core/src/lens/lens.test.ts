@@ -56,7 +56,8 @@ describe("lens laws", () => {
       if (p) expect(norm(sub(law.ray(p), direction))).toBeLessThan(1e-6);
       const ray = law.ray([x, y]);
       expect(norm(ray)).toBeCloseTo(1, 9);
-      expect(law.off(ray)).toBeLessThan(law.limit + 1e-9 + (law.straight ? 1 : 0));
+      // Curves end a hundred-thousandth before a pole that is still seen.
+      expect(law.off(ray)).toBeLessThan(law.limit + 2e-5 + (law.straight ? 1 : 0));
     }));
     expect(law.ray([0, 0])).toEqual([0, 0, 1]);
   });

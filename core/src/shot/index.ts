@@ -2,6 +2,7 @@ export * from "./back";
 export * from "./clip";
 export * from "./curve";
 export * from "./numbers";
+export * from "./ready";
 export * from "./situations";
 export * from "./six";
 export * from "./solve";

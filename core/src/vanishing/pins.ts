@@ -1,6 +1,6 @@
 import { add, headingDirection, radians, scale, wrap, type Vec3 } from "../geometry";
 import type { Orientation, Shot, Sheet, Slope } from "../scene";
-import { facing, viewOf, type View } from "../shot";
+import { facing, toEye, viewOf, type View } from "../shot";
 import { vanishingPoint, type VanishingPoint } from "./point";
 
 /** Which edge of the sheet a place is beyond, and by how many mm. */
@@ -91,6 +91,9 @@ export function pinsOf(orientations: readonly Orientation[], shot: Shot): Pin[] 
   if (view.law.straight) return first;
   return [...first, ...first.map((one) => toward({ ...one, id: `${one.id}-opposite`, name: `${one.name}, opposite` }, scale(one.direction, -1), true))];
 }
+
+/** Whether a pin lies within what a shot's lens shows, and on its disc where that is cut off earlier. */
+export const within = (view: View, { direction }: Pick<Pin, "direction">): boolean => view.law.off(toEye(view, direction)) <= view.law.limit;
 
 /** Whether a pin stands on the horizon. */
 export const isLevel = ({ role }: Pick<Pin, "role">): boolean => role === "left" || role === "right";

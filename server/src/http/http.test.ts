@@ -180,6 +180,21 @@ describe("prints over HTTP", () => {
     expect((await request(app).get(print.replace(address, other))).status).toBe(404);
   });
 
+  it("make blank grids as one ZIP, and say what is wrong with an order", async () => {
+    const address = (await create()).headers.location;
+    const print = (await order(address, { shot: "s1", grids: { dpi: 36 } })).headers.location;
+    expect(await settled(print)).toMatchObject({ state: "ready", kind: "zip", done: 30, of: 30 });
+    const file = await request(app).get(`${print}/file.zip`).buffer().parse((res, done) => {
+      const parts: Buffer[] = [];
+      res.on("data", (part: Buffer) => parts.push(part));
+      res.on("end", () => done(null, Buffer.concat(parts)));
+    });
+    expect([file.status, file.type, (file.body as Buffer).subarray(0, 2).toString()]).toEqual([200, "application/zip", "PK"]);
+    expect((await request(app).get(`${print}/file.pdf`)).status).toBe(404);
+    const wrong = await order(address, { shot: "s1", grids: { dpi: 5 } });
+    expect([wrong.status, wrong.body.errors[0].path]).toEqual([400, "grids/dpi"]);
+  });
+
   it("are stopped, and gone then", async () => {
     const address = (await create()).headers.location;
     const print = (await order(address)).headers.location;

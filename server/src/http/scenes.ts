@@ -1,18 +1,15 @@
 import { readScene } from "@zanvo/core/document";
-import { drawPage, drawShot, toSvg, type Drawing } from "@zanvo/core/drawing";
+import { drawPage, drawShot, toSvg } from "@zanvo/core/drawing";
 import { BadInput } from "@zanvo/core/problem";
 import { fileName, shotOf } from "@zanvo/core/scene";
-import { slipPdf, toPdf } from "@zanvo/pdf";
-import { toPng } from "@zanvo/raster";
+import { writerOf } from "@zanvo/files";
+import { slipPdf } from "@zanvo/pdf";
 import { Router, text, type Request, type Response } from "express";
 import type { Expected, Store, Stored } from "../store";
 import { Refused } from "./problem";
 
 /** The largest document that is taken. */
 const MOST = "16mb";
-
-/** What a drawing can be written as. */
-const FORMATS: Readonly<Record<string, (drawing: Drawing, dpi: number) => string | Promise<Buffer>>> = { svg: (drawing) => toSvg(drawing), png: toPng, pdf: toPdf };
 
 /** The document in a request. */
 function documentOf(req: Request) {
@@ -77,11 +74,11 @@ export function scenes(store: Store): Router {
   });
   router.get("/:id/exports/:file", async (req, res) => {
     const [, shot, format = ""] = /^(.+)\.([a-z]+)$/.exec(req.params.file) ?? [];
-    if (!Object.hasOwn(FORMATS, format)) throw new BadInput([{ path: "format", message: `must be one of: ${Object.keys(FORMATS).join(", ")}.` }]);
+    const write = writerOf(format, "format");
     const { scene } = await store.read(req.params.id);
     const draw = req.query.page === undefined ? drawShot : drawPage;
     const drawing = draw(scene, shot, one(req.query.without)?.split(",").filter(Boolean));
-    const content = await FORMATS[format](drawing, Number(one(req.query.dpi) ?? 300));
+    const content = await write(drawing, Number(one(req.query.dpi) ?? 300));
     res.set("Cache-Control", "no-cache");
     if (req.query.download !== undefined) res.attachment(`${fileName(drawing.title)}.${format}`);
     res.type(format).send(content);

@@ -1,13 +1,15 @@
 import { randomUUID } from "node:crypto";
 import { Worker } from "node:worker_threads";
 import { NotFound } from "../store";
-import type { Order, Report } from "./order";
+import { kindOf, type Order, type Report } from "./order";
 
 /** How a print stands. */
 export interface Print {
   readonly id: string;
   readonly state: "working" | "ready" | "failed";
-  /** Pages done, and how many there will be; 0 while that is not known yet. */
+  /** What its file is. */
+  readonly kind: "pdf" | "zip";
+  /** Pages or files done, and how many there will be; 0 while that is not known yet. */
   readonly done: number;
   readonly of: number;
   readonly message?: string;
@@ -16,7 +18,7 @@ export interface Print {
 interface Job {
   print: Print;
   readonly scene: string;
-  pdf: Buffer | null;
+  file: Buffer | null;
   readonly worker: Worker;
 }
 
@@ -42,12 +44,12 @@ export class Prints {
     if ([...this.#jobs.values()].filter(({ print }) => print.state === "working").length >= MOST) throw new Busy(`${MOST} prints are being made already. Wait for one, or stop it.`);
     const id = randomUUID();
     const worker = new Worker(this.script, { workerData: order });
-    const job: Job = { print: { id, state: "working", done: 0, of: 0 }, scene: sceneId, pdf: null, worker };
+    const job: Job = { print: { id, state: "working", kind: kindOf(order), done: 0, of: 0 }, scene: sceneId, file: null, worker };
     this.#jobs.set(id, job);
     const fail = (message: string) => this.#end(job, { ...job.print, state: "failed", message });
     worker.on("message", (report: Report) => {
-      if ("pdf" in report) {
-        job.pdf = Buffer.from(report.pdf);
+      if ("file" in report) {
+        job.file = Buffer.from(report.file);
         this.#end(job, { ...job.print, state: "ready" });
       } else if ("failed" in report) fail(report.faults?.map(({ path, message }) => `${path}: ${message}`).join(" ") ?? report.failed);
       else job.print = { ...job.print, ...report };
@@ -70,8 +72,8 @@ export class Prints {
   /** @throws NotFound */
   status = (sceneId: string, id: string): Print => this.#job(sceneId, id).print;
 
-  /** The finished PDF, or null while it is not. @throws NotFound */
-  file = (sceneId: string, id: string): Buffer | null => this.#job(sceneId, id).pdf;
+  /** The finished file, or null while it is not. @throws NotFound */
+  file = (sceneId: string, id: string): Buffer | null => this.#job(sceneId, id).file;
 
   /** Gives a print up. @throws NotFound */
   async stop(sceneId: string, id: string): Promise<void> {

@@ -16,7 +16,7 @@ import { FrameHandles } from "./FrameHandles";
 import { HorizonHandles } from "./HorizonHandles";
 import { Impossible } from "./Impossible";
 import { Lines } from "./Lines";
-import { OtherPanel, PanelTabs, useOtherPanels } from "./OtherPanels";
+import { OtherDiscPins, OtherPanel, PanelTabs, useOtherPanels } from "./OtherPanels";
 import { PinHandles } from "./PinHandles";
 import { edges } from "./raise";
 import { RULER, Rulers } from "./Rulers";
@@ -128,6 +128,7 @@ export function Desk() {
           </KonvaLayer>
         </Stage>
         <PanelTabs />
+        <OtherDiscPins />
         {stage === "sheet" && <FrameHandles />}
         {(stage === "eye-level" || stage === "points") && <HorizonHandles />}
         {(stage === "points" || stage === "grid") && <SketchHandles />}

@@ -1,12 +1,15 @@
 import { useMemo } from "react";
-import { buildingLayers, sheetLayers } from "@zanvo/core/drawing";
+import { buildingLayers, bundleLayers, sheetLayers } from "@zanvo/core/drawing";
 import { pageOf, showOf, type Shot } from "@zanvo/core/scene";
 import { viewOf } from "@zanvo/core/shot";
+import { within } from "@zanvo/core/vanishing";
 import type { Element } from "@zanvo/core/world";
 import { go, useBoard, useShot } from "../board";
 import { toWindow } from "./camera";
 import { useDesk } from "./desk";
 import { Lines } from "./Lines";
+import { PinHead } from "./PinHead";
+import { shownPins } from "./sets";
 import { useSeen } from "./useSeen";
 
 /** How strongly the panels that are not being worked on are drawn. */
@@ -19,14 +22,20 @@ export function useOtherPanels(): readonly Shot[] {
   return useMemo(() => pageOf(scene, shot).filter(({ id }) => id !== shot.id), [scene, shot]);
 }
 
-/** One of the other panels, drawn in its place: buildings, horizon and frame, without its grids. */
+/** Whether two panels are the two discs of one world. */
+const backToBack = (a: Shot, b: Shot): boolean => a.backOf === b.id || b.backOf === a.id;
+
+/** One of the other panels, drawn in its place: buildings, horizon and frame, and its grids where it is the other disc. */
 export function OtherPanel({ shot, elements, scale }: { readonly shot: Shot; readonly elements: readonly Element[]; readonly scale: number }) {
+  const orientations = useBoard((board) => board.scene.orientations);
+  const other = backToBack(useShot(), shot);
   const seen = useSeen(elements, shot.eye.x, shot.eye.y, shot.eye.z);
   const layers = useMemo(() => {
     const view = viewOf(shot);
     const { horizon, frame } = sheetLayers(shot, view);
-    return [horizon, ...buildingLayers(view, seen, showOf(shot)), frame].map((layer) => ({ ...layer, style: { ...layer.style, opacity: layer.style.opacity * RESTING } }));
-  }, [shot, seen]);
+    const grids = other ? bundleLayers(shot, shownPins(orientations, shot), view) : [];
+    return [...grids, horizon, ...buildingLayers(view, seen, showOf(shot)), frame].map((layer) => ({ ...layer, style: { ...layer.style, opacity: layer.style.opacity * RESTING } }));
+  }, [shot, seen, other, orientations]);
   return layers.map((layer) => <Lines key={layer.id} layer={layer} scale={scale} />);
 }
 
@@ -48,5 +57,27 @@ export function PanelTabs() {
         {shot.name}
       </button>
     );
+  });
+}
+
+/** Whether the disc behind the current one, or the one before it, lies on the desk. */
+export function useBothDiscs(): boolean {
+  const shot = useShot();
+  return useOtherPanels().some((other) => backToBack(shot, other));
+}
+
+/** The heads of the pins that stand on the other disc of a world. */
+export function OtherDiscPins() {
+  const camera = useDesk((desk) => desk.camera);
+  const orientations = useBoard((board) => board.scene.orientations);
+  const shot = useShot();
+  return useOtherPanels().filter((other) => backToBack(shot, other)).flatMap((other) => {
+    const view = viewOf(other);
+    return shownPins(orientations, other).map((pin) => {
+      const { at } = pin.point;
+      if (!at || !within(view, pin)) return null;
+      const [x, y] = toWindow(camera, at);
+      return <span key={`${other.id} ${pin.id}`} className={`pointer-events-none absolute ${pin.opposite ? "opacity-55" : ""}`} style={{ left: x - 7, top: y - 7 }}><PinHead pin={pin} /></span>;
+    });
   });
 }

@@ -1,27 +1,18 @@
-import { useRef } from "react";
-import { headPath, setStyle } from "@zanvo/core/drawing";
+import { useMemo, useRef } from "react";
 import { distance2, middle, type Vec2, type Vec3 } from "@zanvo/core/geometry";
 import type { Orientation, Slope } from "@zanvo/core/scene";
 import { LAWS } from "@zanvo/core/lens";
-import { nearestAcute, turnedTo } from "@zanvo/core/shot";
+import { nearestAcute, turnedTo, viewOf } from "@zanvo/core/shot";
 import { degree, mm, pinPlace } from "@zanvo/core/slip";
-import { movePin, pinsOf, slopeTo, type Pin } from "@zanvo/core/vanishing";
+import { movePin, pinsOf, slopeTo, within, type Pin } from "@zanvo/core/vanishing";
 import { say } from "../../ui";
 import { currentShot, drag, edit, onShot, useBoard, useShot, type Recipe } from "../board";
 import { Handle } from "./Handle";
 import { toWindow } from "./camera";
 import { useDesk } from "./desk";
+import { useBothDiscs } from "./OtherPanels";
+import { PinHead } from "./PinHead";
 import { useShownPins } from "./sets";
-
-/** The head of a pin: hue and shape of its set. */
-export function PinHead({ pin, size = 14 }: { readonly pin: Pick<Pin, "set">; readonly size?: number }) {
-  const { stroke, head } = setStyle(pin);
-  return (
-    <svg width={size} height={size} viewBox="-7 -7 14 14" aria-hidden className="shrink-0">
-      <path d={headPath(head, 5.8)} fill={stroke} fillRule="evenodd" stroke="#fffdf8" strokeWidth={1.2} />
-    </svg>
-  );
-}
 
 const ARROWS = { left: "←", right: "→", top: "↑", bottom: "↓" } as const;
 
@@ -35,15 +26,18 @@ export function PinHandles({ movable }: { readonly movable: boolean }) {
   const shot = useShot();
   const camera = useDesk((desk) => desk.camera);
   const [main] = orientations;
+  const both = useBothDiscs();
+  const view = useMemo(() => viewOf(shot), [shot]);
   return useShownPins().map((pin) => {
     const { role, point: { at } } = pin;
     // Uprights belong to every orientation; where one must stay put beside them, it is the first.
     const own = orientations.find(({ id }) => id === pin.orientation) ?? main;
-    if (!at) return null;
+    // Of two discs the other one has what lies off this one.
+    if (!at || (both && !within(view, pin))) return null;
     if (movable && !LAWS[shot.lens.law].straight) return <TurningHandle key={pin.id} pin={pin} at={at} />;
     if (!movable || !own) {
       const [x, y] = toWindow(camera, at);
-      return <span key={pin.id} className="pointer-events-none absolute" style={{ left: x - 7, top: y - 7 }}><PinHead pin={pin} /></span>;
+      return <span key={pin.id} className={`pointer-events-none absolute ${pin.opposite ? "opacity-55" : ""}`} style={{ left: x - 7, top: y - 7 }}><PinHead pin={pin} /></span>;
     }
     const slope = own.slopes?.find(({ id }) => id === pin.slope);
     if (slope && (role === "up" || role === "down")) return <SlopeHandle key={pin.id} pin={pin} at={at} role={role} own={own} slope={slope} />;

@@ -5,6 +5,7 @@ import { download } from "../../files";
 import { Button, Check, NumberField, say } from "../../ui";
 import { useBoard, useShot } from "../board";
 import { savedFirst } from "../saving";
+import { BlankGrids } from "./BlankGrids";
 import { PrintFields } from "./PrintFields";
 
 /** Kinds of line that one may want to leave out on paper. */
@@ -61,6 +62,7 @@ export function HandOverPanel() {
       </div>
       {busy && <p className="flex items-center justify-between text-pencil">Drawing… <Button onClick={() => stop.current?.abort()}>Stop</Button></p>}
       <PrintFields />
+      <BlankGrids />
       <Button className="w-full" onClick={() => download(new Blob([`${JSON.stringify(scene, null, 2)}\n`], { type: "application/json" }), `${fileName(scene.title)}.zanvo.json`)}>
         Save the scene as a file
       </Button>

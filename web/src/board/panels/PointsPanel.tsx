@@ -9,7 +9,7 @@ import { isLevel, movePin, pinsOf, type Keep, type Pin } from "@zanvo/core/vanis
 import { blockCorner } from "@zanvo/core/world";
 import { Button, Check, Choice, Modal, NumberField, say } from "../../ui";
 import { edit, go, onShot, useBoard, useShot } from "../board";
-import { PinHead } from "../desk/PinHandles";
+import { PinHead } from "../desk/PinHead";
 import { nearestBlock } from "../desk/blocks";
 import { DirectionFields } from "./DirectionFields";
 import { LensFields } from "./LensFields";

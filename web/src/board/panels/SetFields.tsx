@@ -5,7 +5,7 @@ import type { Block } from "@zanvo/core/world";
 import { Button, Check, Choice, NumberField, Strength } from "../../ui";
 import { beginGesture, drag, edit, endGesture, go, onShot, useBoard, useShot } from "../board";
 import { useChosen } from "../desk/blocks";
-import { PinHead } from "../desk/PinHandles";
+import { PinHead } from "../desk/PinHead";
 
 const EVEN = { angle: "In angle", edge: "At the edge" } as const;
 

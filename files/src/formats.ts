@@ -1,0 +1,15 @@
+import { toSvg, type Drawing } from "@zanvo/core/drawing";
+import { BadInput } from "@zanvo/core/problem";
+import { toPdf } from "@zanvo/pdf";
+import { toPng } from "@zanvo/raster";
+
+type Writer = (drawing: Drawing, dpi: number) => string | Promise<Buffer>;
+
+/** What a drawing can be written as; only a PNG asks for its dots per inch. */
+export const FORMATS: Readonly<Record<string, Writer>> = { svg: (drawing) => toSvg(drawing), png: toPng, pdf: toPdf };
+
+/** The writer of a format. @throws BadInput for any other, under the path of what asked for it */
+export function writerOf(format: string, path: string): Writer {
+  if (!Object.hasOwn(FORMATS, format)) throw new BadInput([{ path, message: `must be one of: ${Object.keys(FORMATS).join(", ")}.` }]);
+  return FORMATS[format];
+}

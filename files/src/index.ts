@@ -1,0 +1,2 @@
+export { blankGridFiles, GridsSchema, type Grids } from "./grids";
+export { FORMATS, writerOf } from "./formats";

@@ -1,0 +1,64 @@
+import { useEffect, useRef, useState } from "react";
+import { fetchPrint, orderPrint, printStatus, stopPrint, type PrintOrder, type PrintStatus } from "../../api";
+import { download } from "../../files";
+import { Button, say } from "../../ui";
+import { useBoard } from "../board";
+import { savedFirst } from "../saving";
+
+/** How often a print is asked how far it is, ms. */
+const ASK = 250;
+
+type Working = Pick<PrintStatus, "done" | "of">;
+
+/** Waits for a print, telling how far it is. @throws Error when it failed, or the signal's reason */
+async function finished(sceneId: string, id: string, tell: (working: Working) => void, signal: AbortSignal): Promise<PrintStatus> {
+  for (;;) {
+    const status = await printStatus(sceneId, id, signal);
+    if (status.state === "failed") throw new Error(status.message);
+    if (status.state === "ready") return status;
+    tell(status);
+    await new Promise((resolve) => setTimeout(resolve, ASK));
+    signal.throwIfAborted();
+  }
+}
+
+/** A print that the server makes: ordered, watched, stopped, and saved as a file of the given name. */
+export function usePrint() {
+  const id = useBoard((board) => board.id);
+  const shotId = useBoard((board) => board.shotId);
+  const [working, setWorking] = useState<Working | null>(null);
+  const stop = useRef<AbortController | null>(null);
+  useEffect(() => () => stop.current?.abort(), []);
+
+  const print = async (order: PrintOrder, name: string) => {
+    const { signal } = (stop.current = new AbortController());
+    setWorking({ done: 0, of: 0 });
+    let ordered = "";
+    try {
+      await savedFirst();
+      ordered = await orderPrint(id, shotId, order, signal);
+      const ready = await finished(id, ordered, setWorking, signal);
+      download(await fetchPrint(id, ready, signal), `${name}.${ready.kind}`);
+    } catch (error) {
+      if (signal.aborted) {
+        if (ordered) await stopPrint(id, ordered).catch(() => undefined);
+        say("The print was stopped.");
+      } else say((error as Error).message);
+    } finally {
+      setWorking(null);
+    }
+  };
+  return { working, print, stop: () => stop.current?.abort() };
+}
+
+/** How far a print is, and the button that stops it. */
+export function PrintProgress({ working, of: what, laying, onStop }: { readonly working: Working; readonly of: string; readonly laying: string; readonly onStop: () => void }) {
+  return (
+    <div className="space-y-1">
+      <div role="progressbar" aria-label={`${what}s drawn`} aria-valuemin={0} aria-valuemax={working.of} aria-valuenow={working.done} className="h-1.5 overflow-hidden rounded bg-wash">
+        <div className="h-full bg-accent" style={{ width: `${working.of ? (100 * working.done) / working.of : 0}%` }} />
+      </div>
+      <p className="flex items-center justify-between text-pencil">{working.of ? `${what} ${working.done} of ${working.of}` : laying} <Button onClick={onStop}>Stop</Button></p>
+    </div>
+  );
+}
