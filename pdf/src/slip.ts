@@ -152,7 +152,7 @@ export async function slipPdf(scene: Scene, shot: Shot, spacing = 10, system: Sy
       }
       y += 1.5;
     }
-    for (const [title, rows] of compass ? ([["Compass: horizons", compass.horizons], ["Compass: where feet lie", compass.feet], ["Compass: lines to each point", compass.lines]] as const) : []) {
+    for (const [title, rows] of compass ? ([["Compass: horizons", compass.horizons], ["Compass: lines you picked", compass.picked], ["Compass: where feet lie", compass.feet], ["Compass: lines to each point", compass.lines]] as const) : []) {
       if (rows.length === 0) continue;
       room(12);
       paragraph(title.toUpperCase(), 7.5, { face: "bold" });

@@ -1,7 +1,7 @@
 import { clipToRect, degrees, type Rect, type Vec2 } from "../geometry";
 import { showOf, type Shot } from "../scene";
 import type { View } from "../shot";
-import { byCompass, compassArc, exactPlaces, footLine, horizonPlanes, type CompassArc, type Pin } from "../vanishing";
+import { byCompass, compassArc, exactPlaces, footLine, horizonPlanes, pickedArcs, type CompassArc, type Pin } from "../vanishing";
 import { ringRadius } from "./grids";
 import type { Layer } from "./layer";
 import { STYLES } from "./style";
@@ -37,7 +37,7 @@ function arcLines({ foot, radius, slant }: CompassArc, { centre, frame }: View, 
 }
 
 /**
- * The compass's work over the exact curves: the arc of each horizon, the feet of those that stand on the sheet, the lines
+ * The compass's work over the exact curves: the arc of each horizon and of each line that was picked, the feet of those that stand on the sheet, the lines
  * on which feet lie, and ticks from arc to curve where a pencil would show the difference.
  */
 export function compassLayers(shot: Shot, pins: readonly Pin[], view: View): Layer[] {
@@ -46,8 +46,11 @@ export function compassLayers(shot: Shot, pins: readonly Pin[], view: View): Lay
   const sheet = { x: 0, y: 0, width: shot.sheet.width, height: shot.sheet.height };
   const rim = ringRadius(view, Math.min(90, degrees(view.law.limit)));
   const [arcs, feet, off]: [number[], number[], number[]] = [[], [], []];
-  for (const { id, name, normal } of horizonPlanes(pins)) {
-    const arc = compassArc(view, normal, id, name);
+  const drawn = [
+    ...horizonPlanes(pins).map(({ id, name, normal }) => ({ normal, arc: compassArc(view, normal, id, name) })),
+    ...pickedArcs(view, pins, shot.arcs),
+  ];
+  for (const { normal, arc } of drawn) {
     arcs.push(...arcLines(arc, view, rim));
     const { foot, radius } = arc;
     if (!foot) continue;

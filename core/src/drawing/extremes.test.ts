@@ -19,6 +19,7 @@ const everything = (shot: Shot): Shot => ({
   measured: [{ plane: "level", at: 0, every: 1, heavy: 5, strength: 1, numbered: true, fade: 40 }, { plane: "left", at: 0, every: 1, heavy: 5, strength: 1 }, { plane: "right", at: 1e4, every: 0.01, heavy: 5, strength: 1, fade: 1 }],
   bundles: pinsOf(scene.orientations, shot).map(({ id }, i) => ({ pin: id, spacing: 8, strength: 1, even: i % 2 ? "edge" : "angle" })),
   aids: { every: 5, ticks: true, tilts: true, strips: true, pegs: true, scaled: true },
+  arcs: pinsOf(scene.orientations, shot).flatMap(({ id }) => [{ pin: id, through: { x: 200, y: 100 } }, { pin: id, through: { ...shot.lens.centre } }, { pin: id, through: { x: 1e6, y: -1e6 } }]),
   sketch: { left: { x: 10, y: 10 }, right: { x: 10, y: 10 }, third: { x: 10, y: 10 } },
   show: { live: 1, frame: 1, horizon: 1, bundles: 1, buildings: 1, hidden: 1, cone: 1, measuring: 1, compass: 1, aids: 1 },
 });

@@ -75,6 +75,9 @@ const AidsSchema = strict({
 /** Vanishing points as a sketch has them, not yet the points of any view. */
 const SketchSchema = strict({ left: Point2(Millimetres), right: Point2(Millimetres), third: Type.Optional(Point2(Millimetres)) });
 
+/** A line to a point, picked to be drawn by compass: the pin it runs to, and a place of the sheet it passes. */
+const PickedArcSchema = strict({ pin: Id, through: Point2(Millimetres) });
+
 /** How strongly each kind of line is shown; 0 leaves it out. */
 const ShowSchema = strict({
   live: Strength, frame: Strength, horizon: Strength, bundles: Strength, buildings: Strength, hidden: Strength,
@@ -116,6 +119,7 @@ const ShotSchema = strict({
   room: Type.Optional(RoomSchema),
   aids: Type.Optional(AidsSchema),
   sketch: Type.Optional(SketchSchema),
+  arcs: Type.Optional(Type.Array(PickedArcSchema, { maxItems: 200 })),
   show: Type.Optional(ShowSchema),
 });
 
@@ -138,6 +142,7 @@ export type Orientation = Static<typeof OrientationSchema>;
 export type Slope = Static<typeof SlopeSchema>;
 export type Room = Static<typeof RoomSchema>;
 export type Aids = Static<typeof AidsSchema>;
+export type PickedArc = Static<typeof PickedArcSchema>;
 export type Sketch = Static<typeof SketchSchema>;
 export type Bundle = Static<typeof BundleSchema>;
 export type Measured = Static<typeof MeasuredSchema>;

@@ -1,4 +1,5 @@
-import { byCompass, compassArc, footLine, heightAt, horizon, horizonPlanes, lineArcs, offPageAids, pinsOf, scaledSetUp, type CompassArc, type OffPageAids, type Pin, type ScaledSetUp } from "../vanishing";
+import { byCompass, compassArc, footLine, heightAt, horizon, horizonPlanes, lineArcs, offPageAids, offSheet, pickedArcs, pinsOf, scaledSetUp, type CompassArc, type OffPageAids, type OffSheet, type Pin, type ScaledSetUp } from "../vanishing";
+import type { Vec2 } from "../geometry";
 import type { Scene, Shot } from "../scene";
 import { viewOf, type View } from "../shot";
 import { degree, fromEdge, mm, slipOf } from "./slip";
@@ -12,11 +13,12 @@ export interface CompassRow {
   readonly how: string;
 }
 
-/** What is told of the compass: each horizon, the lines of feet, and lines to each point in steps of 15 degrees. */
+/** What is told of the compass: each horizon, the lines of feet, lines to each point in steps of 15 degrees, and those picked. */
 export interface CompassSheet {
   readonly horizons: readonly CompassRow[];
   readonly feet: readonly CompassRow[];
   readonly lines: readonly CompassRow[];
+  readonly picked: readonly CompassRow[];
 }
 
 /** What the set-up sheet of a shot holds besides its measures. */
@@ -41,17 +43,30 @@ function pinStep(shot: Shot, pin: Pin): string {
     return `${name}: no point. Draw these lines parallel, ${Math.abs(angle - 90) < 1e-9 ? "upright" : Math.abs(angle) < 1e-9 ? "level" : `at ${degree(angle)} clockwise from right`}.`;
   }
   if (!offSheet) return `${name}: mark the point ${fromEdge(shot.sheet, ...at)}.`;
-  const side = { left: "left edge", right: "right edge", top: "top edge", bottom: "bottom edge" }[offSheet.side];
-  return `${name}: tape ${mm(Math.ceil(offSheet.distance + BEYOND))} of paper to the ${side}; the pin stands ${fromEdge(shot.sheet, ...at)}.`;
+  return `${name}: tape ${strip(offSheet)}; the pin stands ${fromEdge(shot.sheet, ...at)}.`;
+}
+
+/** The paper that is taped on for what stands off the sheet. */
+function strip({ side, distance }: OffSheet): string {
+  return `${mm(Math.ceil(distance + BEYOND))} of paper to the ${side} edge`;
+}
+
+/** A compass foot: from C, from the sheet's edges, and the strip it needs where it stands off the sheet. */
+function footTold({ sheet, lens: { centre } }: Shot, [x, y]: Vec2): string {
+  const off = offSheet(sheet, x, y);
+  const across = `${mm(Math.abs(x - centre.x))} ${x < centre.x ? "left" : "right"}`;
+  const down = `${mm(Math.abs(y - centre.y))} ${y < centre.y ? "up" : "down"}`;
+  return `foot ${across}, ${down} from C (${fromEdge(sheet, x, y)}${off ? `; tape ${strip(off)}` : ""})`;
+}
+
+/** How a line is drawn with the compass, in words. */
+export function arcTold(shot: Shot, { foot, radius, slant, departure }: CompassArc): string {
+  if (!foot) return `a straight line through the centre of vision, at ${degree(slant ?? 0)} clockwise from right`;
+  return `${footTold(shot, foot)}, opening ${mm(radius)}${departure > 0.005 ? `, up to ${departure.toFixed(2)} mm off the exact curve` : ""}`;
 }
 
 function compassSheet(shot: Shot, view: View, pins: readonly Pin[]): CompassSheet {
-  const told = ({ name, foot, radius, slant, departure }: CompassArc): CompassRow => ({
-    name,
-    how: foot
-      ? `foot ${fromEdge(shot.sheet, ...foot)}, opening ${mm(radius)}${departure > 0.005 ? `, up to ${departure.toFixed(2)} mm off the exact curve` : ""}`
-      : `a straight line through the centre of vision, at ${degree(slant ?? 0)} clockwise from right`,
-  });
+  const told = (arc: CompassArc): CompassRow => ({ name: arc.name, how: arcTold(shot, arc) });
   const first = pins.filter(({ opposite, slope }) => !opposite && slope === null);
   return {
     horizons: horizonPlanes(pins).map(({ id, name, normal }) => told(compassArc(view, normal, id, name))),
@@ -61,6 +76,7 @@ function compassSheet(shot: Shot, view: View, pins: readonly Pin[]): CompassShee
       return line && slant !== null ? [{ name: `All lines to ${pin.name}`, how: `feet on the line through ${fromEdge(shot.sheet, ...line.at)}, at ${degree(slant)} clockwise from right` }] : [];
     }),
     lines: first.flatMap((pin) => lineArcs(view, pin).map(told)),
+    picked: pickedArcs(view, pins, shot.arcs).map(({ arc }) => told(arc)),
   };
 }
 
@@ -114,7 +130,7 @@ export function slipText(scene: Scene, shot: Shot, spacing = 10): string {
       ...ticks.map(({ number, near: a, far: b, tilt }) => `${String(number).padStart(6)}${tick(a)}  ${tick(b)}${tilt.toFixed(2).padStart(8)}`),
       ...(centrolinead ? [`Centrolinead: pegs ${mm(centrolinead.pegs)} above and below, legs at ${centrolinead.angle.toFixed(2)}° to the ruler.`] : []),
     ]),
-    ...(compass ? [...rows("COMPASS: HORIZONS", compass.horizons), ...rows("COMPASS: LINES OF FEET", compass.feet), ...rows("COMPASS: LINES", compass.lines)] : []),
+    ...(compass ? [...rows("COMPASS: HORIZONS", compass.horizons), ...rows("COMPASS: LINES YOU PICKED", compass.picked), ...rows("COMPASS: LINES OF FEET", compass.feet), ...rows("COMPASS: LINES", compass.lines)] : []),
     "", `SCALED SET-UP, 1 : ${scaled.factor}`,
     `Sheet: corner ${mm(scaled.sheet.x)} from left, ${mm(scaled.sheet.y)} from top, ${Number(scaled.sheet.width.toFixed(1))} × ${mm(scaled.sheet.height)}`,
     ...scaled.named.map(({ name, x, y }) => `${name}: ${mm(x)} from left, ${mm(y)} from top`),

@@ -2,9 +2,10 @@ import fc from "fast-check";
 import { findings } from "../checks";
 import { norm, unit, type Vec3 } from "../geometry";
 import { newScene, type Shot } from "../scene";
+import { setUpOf, slipText } from "../slip";
 import { CurveBook, drawPlane, rimRadius, toEye, viewOf, withLaw } from "../shot";
 import { between, shotWith } from "../testing";
-import { compassArc, exactPlaces, footLine, horizonPlanes, lineArcs, pinsOf } from ".";
+import { compassArc, exactPlaces, footLine, horizonPlanes, lineArcs, pickedArcs, pinsOf } from ".";
 
 const main = { id: "main", name: "Main streets", heading: 35 };
 const anyGaze = fc.record({ heading: between(-180, 180), pitch: between(-80, 80), roll: between(-180, 180), distance: between(20, 300) });
@@ -42,6 +43,33 @@ describe("compass arcs in the stereographic lens", () => {
       const horizon = compassArc(view, [0, 0, 1], "h", "h");
       if (horizon.foot && horizon.radius < 1e6) for (const pin of pins.slice(0, 2)) if (footLine(view, pin)) expect(onLine(pin, horizon.foot)).toBeLessThan(1e-9);
     }));
+  });
+
+  it("of lines that were picked pass their point and the place they were picked at; one whose point is gone is left out", () => {
+    fc.assert(fc.property(anyGaze, between(-100, 500), between(-100, 400), (gaze, x, y) => {
+      const shot = disc("stereographic", gaze);
+      const view = viewOf(shot);
+      const pins = pinsOf([main], shot);
+      const picked = pickedArcs(view, pins, [{ pin: "gone", through: { x, y } }, ...pins.map(({ id }) => ({ pin: id, through: { x, y } }))]);
+      expect(picked.map(({ at }) => at)).toEqual(pins.map((_, i) => i + 1));
+      for (const { at, arc: { foot, radius } } of picked) {
+        fc.pre(foot !== null && radius < 1e5);
+        const off = ([px, py]: readonly [number, number]) => Math.abs(Math.hypot(px - foot![0], py - foot![1]) - radius);
+        const through = Math.hypot(x - view.centre[0], y - view.centre[1]) < 5 * view.distance;
+        if (through) expect(off([x, y])).toBeLessThan(1e-6 * (1 + radius));
+        const point = pins[at - 1].point.at;
+        if (point && Math.hypot(...point) < 1e4) expect(off(point)).toBeLessThan(1e-6 * (1 + radius));
+      }
+    }));
+  });
+
+  it("tell where the foot stands from C and the edges, and what to tape on for one off the sheet", () => {
+    const shot: Shot = { ...disc("stereographic", { heading: 0, pitch: -20, roll: 0, distance: 60 }), arcs: [{ pin: "main-left", through: { x: 230, y: 60 } }] };
+    const { horizons, picked } = setUpOf({ ...newScene("Test"), shots: [shot] }, shot).compass!;
+    // k tan 70 degrees = 120 * 2.7475 = 329.7 mm below C, and an opening of k / sin 20 degrees = 350.9 mm.
+    expect(horizons[0].how).toBe("foot 0 mm right, 329.7 mm down from C (181.2 mm below the sheet, 210 mm from the left; tape 202 mm of paper to the bottom edge), opening 350.9 mm");
+    expect(picked[0].name).toBe("Line 1, to Main streets, left");
+    expect(slipText({ ...newScene("Test"), shots: [shot] }, shot)).toContain("COMPASS: LINES YOU PICKED\nLine 1, to Main streets, left: foot ");
   });
 
   it("are straight lines through C where the plane holds the gaze", () => {

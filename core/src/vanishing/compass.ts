@@ -1,5 +1,6 @@
-import { cross, unit, type Vec2, type Vec3 } from "../geometry";
-import { toEye, type View } from "../shot";
+import { cross, norm, unit, type Vec2, type Vec3 } from "../geometry";
+import type { PickedArc } from "../scene";
+import { toEye, unproject, type View } from "../shot";
 import { isLevel, type Pin } from "./pins";
 
 /** How the picture of a plane through the eye is drawn with a compass, or with a ruler where it runs through C. */
@@ -93,6 +94,16 @@ export function horizonPlanes(pins: readonly Pin[]): readonly { readonly id: str
     ...(right ? [{ id: "walls-left", name: "Walls that run to the left point", normal: right.direction }] : []),
     ...(left ? [{ id: "walls-right", name: "Walls that run to the right point", normal: left.direction }] : []),
   ];
+}
+
+/** The arcs that were picked, each with its place among them; those whose pin is gone, or that pass no place but it, are left out. */
+export function pickedArcs(view: View, pins: readonly Pin[], arcs: readonly PickedArc[] = []): readonly { readonly at: number; readonly normal: Vec3; readonly arc: CompassArc }[] {
+  return arcs.flatMap(({ pin: id, through }, at) => {
+    const pin = pins.find((one) => one.id === id);
+    const normal = pin && cross(pin.direction, unproject(view, [through.x, through.y]));
+    if (!pin || !normal || norm(normal) < 1e-9) return [];
+    return [{ at, normal, arc: compassArc(view, normal, `picked-${at + 1}`, `Line ${at + 1}, to ${pin.name}`) }];
+  });
 }
 
 /** Lines to a point that stand on a compass sheet, in steps of so many degrees about it from the horizon or the upright. */

@@ -83,7 +83,7 @@ export function SlipPage() {
         {compass && (
           <section aria-label="Compass sheet" className="mt-4">
             <h2 className="font-semibold">Compass sheet</h2>
-            {([["Horizons", compass.horizons], ["Where feet lie", compass.feet], ["Lines to each point, by their turn about it", compass.lines]] as const).map(([title, rows]) => rows.length > 0 && (
+            {([["Horizons", compass.horizons], ["Lines you picked", compass.picked], ["Where feet lie", compass.feet], ["Lines to each point, by their turn about it", compass.lines]] as const).map(([title, rows]) => rows.length > 0 && (
               <div key={title} className="mt-2">
                 <h3 className="text-[11px] font-semibold uppercase tracking-wide">{title}</h3>
                 <dl className="columns-2 gap-6 text-[11px]">

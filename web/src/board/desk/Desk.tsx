@@ -8,6 +8,7 @@ import { CREASE, HIDDEN, OUTLINE, see } from "@zanvo/core/visibility";
 import { build } from "@zanvo/core/world";
 import { useMeasures } from "../../units";
 import { useBoard, useShot } from "../board";
+import { ArcHandles } from "./ArcHandles";
 import { BlockHandles } from "./BlockHandles";
 import { useChosen } from "./blocks";
 import { toWindow, wholeDesk } from "./camera";
@@ -134,6 +135,7 @@ export function Desk() {
         {(stage === "points" || stage === "grid") && <SketchHandles />}
         <PinHandles movable={stage === "eye-level" || stage === "points" || stage === "grid"} />
         {stage === "masses" && chosen && !raising && <BlockHandles block={chosen} />}
+        {stage === "points" && <ArcHandles />}
         <SixPoints />
         {Number.isFinite(fx) && <span className="pointer-events-none absolute rounded bg-slip/90 px-1 text-accent" style={{ left: fx, top: fy }}>street line</span>}
         {place && <Ring at={toWindow(camera, place)} size={size} />}

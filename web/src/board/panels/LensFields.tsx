@@ -4,6 +4,7 @@ import { showOf, type Orientation, type Shot } from "@zanvo/core/scene";
 import { covered, CURVED_SYSTEMS, inCurvedSystem, rimRadius, twoDiscs, withCovered, withLaw, type CurvedSystem } from "@zanvo/core/shot";
 import { Button, Check, Fold, NumberField } from "../../ui";
 import { currentShot, edit, onShot, useBoard } from "../board";
+import { ArcFields } from "./ArcFields";
 import { SixFields } from "./SixFields";
 
 /** Every lens in a plain sentence: what it keeps, and what it bends. */
@@ -50,6 +51,7 @@ export function LensFields({ main, shot }: { readonly main: Orientation; readonl
       {["stereographic", "equidistant"].includes(law) && (
         <Check label="Compass arcs over the curves" checked={showOf(shot).compass > 0} onChange={(on) => edit(onShot((before) => ({ ...before, show: { ...showOf(before), compass: on ? 1 : 0 } })))} />
       )}
+      {showOf(shot).compass > 0 && ["stereographic", "equidistant"].includes(law) && <ArcFields shot={shot} />}
       {!straight && (
         <>
           <NumberField label={shape === "round" ? "Across the disc" : "Around"} unit="°" value={covered(shot)} onChange={(angle) => edit(onShot((before) => withCovered(before, angle)), "covered")} />
