@@ -23,15 +23,17 @@ function arcLines({ foot, radius, slant }: CompassArc, { centre, frame }: View, 
     return lines;
   }
   const step = Math.min(0.2, 2 * Math.acos(1 - Math.min(0.5, 0.02 / radius)));
-  // Only the part about the middle of the arc that can reach the disc is gone along.
+  // As far to both sides of C, seen from the foot, as the arc stays within the rim: by the law of cosines, in half angles.
   const middle = Math.atan2(centre[1] - foot[1], centre[0] - foot[0]);
-  const half = radius > rim ? Math.min(Math.PI, Math.asin(Math.min(1, rim / radius)) * 1.1 + step) : Math.PI;
+  const far = Math.hypot(centre[0] - foot[0], centre[1] - foot[1]);
+  const reach = (rim * rim - (radius - far) ** 2) / (4 * radius * Math.max(far, 1e-9));
+  if (reach <= 0) return lines;
+  const half = 2 * Math.asin(Math.min(1, Math.sqrt(reach)));
   const n = Math.ceil((2 * half) / step);
   const at = (i: number): Vec2 => [foot[0] + radius * Math.cos(middle - half + (2 * half * i) / n), foot[1] + radius * Math.sin(middle - half + (2 * half * i) / n)];
-  const inside = ([x, y]: Vec2) => Math.hypot(x - centre[0], y - centre[1]) <= rim + 1e-6;
   for (let i = 0; i < n; i++) {
     const [a, b] = [at(i), at(i + 1)];
-    if (inside(a) && inside(b)) clipped(lines, a, [b[0] - a[0], b[1] - a[1]], frame, [0, 1]);
+    clipped(lines, a, [b[0] - a[0], b[1] - a[1]], frame, [0, 1]);
   }
   return lines;
 }

@@ -1,10 +1,11 @@
 import fc from "fast-check";
-import { newScene, type Scene } from "../scene";
-import { viewOf } from "../shot";
+import type { LawId } from "../lens";
+import { newScene, type Scene, type Shot } from "../scene";
+import { rimRadius, viewOf } from "../shot";
 import { anyShot, anyBlocks, block, shotWith } from "../testing";
 import { build } from "../world";
 import { see } from "../visibility";
-import { vanishingPoint } from "../vanishing";
+import { compassArc, horizonPlanes, pickedArcs, pinsOf, vanishingPoint } from "../vanishing";
 import { blockAxes } from "../world";
 import { draw, segmentLines, toSvg } from ".";
 
@@ -68,5 +69,46 @@ describe("the SVG writer", () => {
 
   it("keeps a title from breaking the document", () => {
     expect(svg).toContain("<title>Quay &amp; &lt;lock&gt;: First shot</title>");
+  });
+});
+
+describe("curved drawings", () => {
+  const curved = (law: LawId, more: Partial<Shot> = {}): Shot => {
+    const shot = shotWith({ gaze: { heading: 10, pitch: -25, roll: 8 }, distance: 55 });
+    return { ...shot, lens: { ...shot.lens, law }, ...more };
+  };
+
+  it("are written as cubic Beziers, in few of them", () => {
+    const drawing = drawn(sceneOf(curved("stereographic"), []));
+    const svg = toSvg(drawing);
+    const grid = /<g id="grid-main-left"[^]*?<\/g>/.exec(svg)![0];
+    expect(grid).toMatch(/M[-\d.]+ [-\d.]+C/);
+    const chords = drawing.layers.find(({ id }) => id === "grid-main-left")!.curves!.t.length;
+    expect(grid.match(/C/g)!.length).toBeLessThan(chords / 3);
+  });
+
+  it("have compass arcs from rim to rim, each place of them on its circle, and ticks only where the curve is elsewhere", () => {
+    for (const law of ["stereographic", "equidistant"] as const) {
+      const shot = curved(law, { show: { live: 0, frame: 1, horizon: 1, bundles: 0, buildings: 1, hidden: 0, compass: 1 }, arcs: [{ pin: "main-left", through: { x: 200, y: 170 } }] });
+      const scene = sceneOf(shot, []);
+      const view = viewOf(shot);
+      const pins = pinsOf(scene.orientations, shot);
+      const circles = [...horizonPlanes(pins).map(({ id, normal }) => compassArc(view, normal, id, id)), ...pickedArcs(view, pins, shot.arcs).map(({ arc }) => arc)];
+      const layers = drawn(scene).layers;
+      const { lines } = layers.find(({ id }) => id === "compass-arcs")!;
+      const rim = rimRadius(shot);
+      let onRim = 0;
+      for (let i = 0; i < lines.length; i += 2) {
+        const p = [lines[i], lines[i + 1]] as const;
+        const off = Math.min(...circles.map(({ foot, radius }) => Math.abs(Math.hypot(p[0] - foot![0], p[1] - foot![1]) - radius)));
+        expect(off).toBeLessThan(1e-6);
+        const fromRim = Math.hypot(p[0] - view.centre[0], p[1] - view.centre[1]) - rim;
+        expect(fromRim).toBeLessThan(1e-6);
+        if (Math.abs(fromRim) < 1e-6) onRim++;
+      }
+      // Both ends of every arc are on the rim, which lies in the panel as a whole.
+      expect(onRim).toBe(2 * circles.length);
+      expect(layers.some(({ id }) => id === "compass-difference")).toBe(law === "equidistant");
+    }
   });
 });
