@@ -1,4 +1,5 @@
 import { dragging, firstLoad, gridded, street } from "./browser";
+import { curves } from "./curves";
 import { projecting, visibility } from "./core";
 import { tiling } from "./paper";
 import { row } from "./timing";
@@ -6,6 +7,7 @@ import { row } from "./timing";
 row("what", "measured", "target");
 projecting();
 visibility();
+curves();
 await tiling();
 await firstLoad();
 await dragging("20 buildings", street(20));

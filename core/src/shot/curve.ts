@@ -1,17 +1,8 @@
 import { clipToRect, dot, norm, scale, sub, unit, type Rect, type Vec2, type Vec3 } from "../geometry";
+import { drawArc } from "./arc";
+import type { CurveBook } from "./book";
+import { crossings, direction, type GreatCircle } from "./circle";
 import { toEye, type View } from "./view";
-
-/**
- * Curves on the sheet. Curve i has its vertices from `starts[i]` to the next start: places (x y, mm), each exactly on the
- * curve, the velocity of the curve there, and its parameter; the chords between are within the tolerance of it.
- */
-export interface Curves {
-  readonly xy: Float64Array;
-  readonly velocity: Float64Array;
-  readonly t: Float64Array;
-  /** One more than there are curves: the last is the number of vertices. */
-  readonly starts: Uint32Array;
-}
 
 /** How far a chord may depart from its curve on paper, mm. */
 export const TOLERANCE = 0.05;
@@ -22,31 +13,6 @@ const LEAST_STEP = 1e-6;
 /** The longest step (radians): chords of a quarter turn say nothing about their curve. */
 const LONGEST_STEP = Math.PI / 8;
 
-/** Gathers curves. */
-export class CurveBook {
-  private readonly xy: number[] = [];
-  private readonly velocity: number[] = [];
-  private readonly t: number[] = [];
-  private readonly starts: number[] = [];
-
-  begin(): void {
-    this.starts.push(this.t.length);
-  }
-
-  add(x: number, y: number, vx: number, vy: number, t: number): void {
-    this.xy.push(x, y);
-    this.velocity.push(vx, vy);
-    this.t.push(t);
-  }
-
-  curves(): Curves {
-    return {
-      xy: Float64Array.from(this.xy), velocity: Float64Array.from(this.velocity), t: Float64Array.from(this.t),
-      starts: Uint32Array.from([...this.starts, this.t.length]),
-    };
-  }
-}
-
 /** A place at which a great circle is looked at: how far it is off there, and its picture, sheet mm. */
 interface Stop {
   readonly t: number;
@@ -54,37 +20,16 @@ interface Stop {
   readonly place: Vec2 | null;
 }
 
-/** A great circle run at unit speed: directions cos t u + sin t v in eye axes, u and v at right angles. */
-interface GreatCircle {
-  readonly u: Vec3;
-  readonly v: Vec3;
-}
-
-const direction = ({ u, v }: GreatCircle, t: number): Vec3 => {
-  const [c, s] = [Math.cos(t), Math.sin(t)];
-  return [c * u[0] + s * v[0], c * u[1] + s * v[1], c * u[2] + s * v[2]];
-};
-
-/** Where A cos t + B sin t = k, within (from, to). */
-function crossings(a: number, b: number, k: number, from: number, to: number): number[] {
-  const r = Math.hypot(a, b);
-  if (r < 1e-15 || Math.abs(k) > r) return [];
-  const [middle, half] = [Math.atan2(b, a), Math.acos(k / r)];
-  const found: number[] = [];
-  for (const at of [middle - half, middle + half]) {
-    for (let t = at + 2 * Math.PI * Math.ceil((from - at) / (2 * Math.PI)); t < to; t += 2 * Math.PI) if (t > from) found.push(t);
-  }
-  return found;
-}
-
 /** Where a great circle leaves what the law shows, or crosses the seam behind the eye: it is cut there. */
 function cuts({ law }: View, { u, v }: GreatCircle, from: number, to: number): number[] {
   const found: number[] = [];
-  if (law.shape === "round") found.push(...crossings(u[2], v[2], Math.cos(law.limit), from, to));
+  if (law.shape === "round") crossings(u[2], v[2], Math.cos(law.limit), from, to, found);
   else {
     const [axis, across] = law.shape === "drum" ? [1, 0] : [0, 1];
-    for (const side of [1, -1]) found.push(...crossings(u[axis], v[axis], side * Math.sin(law.limit), from, to));
-    for (const t of crossings(u[across], v[across], 0, from, to)) if (direction({ u, v }, t)[2] < 0) found.push(t);
+    for (const side of [1, -1]) crossings(u[axis], v[axis], side * Math.sin(law.limit), from, to, found);
+    const ahead: number[] = [];
+    crossings(u[across], v[across], 0, from, to, ahead);
+    for (const t of ahead) if (direction({ u, v }, t)[2] < 0) found.push(t);
   }
   return found.sort((a, b) => a - b);
 }
@@ -102,7 +47,9 @@ export function drawGreatCircle(view: View, circle: GreatCircle, from: number, t
   const ends = [from, ...cuts(view, circle, from, to), to];
   for (let i = 0; i + 1 < ends.length; i++) {
     const [a, b] = [ends[i] + ASIDE, ends[i + 1] - ASIDE];
-    if (b - a > LEAST_STEP && view.law.off(direction(circle, (a + b) / 2)) <= view.law.limit) drawPiece(view, circle, a, b, book, tolerance);
+    if (b - a <= LEAST_STEP || view.law.off(direction(circle, (a + b) / 2)) > view.law.limit) continue;
+    if (view.law.id === "stereographic") drawArc(view, circle, a, b, book, tolerance, MOST_VERTICES);
+    else drawPiece(view, circle, a, b, book, tolerance);
   }
 }
 

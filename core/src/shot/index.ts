@@ -1,4 +1,5 @@
 export * from "./back";
+export * from "./book";
 export * from "./clip";
 export * from "./curve";
 export * from "./numbers";

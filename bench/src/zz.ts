@@ -1,0 +1,2 @@
+import { curves } from "./curves";
+curves();
