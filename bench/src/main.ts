@@ -1,5 +1,5 @@
 import { dragging, firstLoad, gridded, street } from "./browser";
-import { curves } from "./curves";
+import { curves, denseDisc } from "./curves";
 import { projecting, visibility } from "./core";
 import { tiling } from "./paper";
 import { row } from "./timing";
@@ -13,3 +13,4 @@ await firstLoad();
 await dragging("20 buildings", street(20));
 await dragging("300 grid lines, four sets, 50 buildings", gridded());
 await dragging("300 buildings", street(300));
+await dragging("dense tilted disc, 300 buildings", denseDisc(street(300)));

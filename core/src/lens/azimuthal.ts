@@ -24,26 +24,27 @@ const MIDDLE = 1e-9;
  */
 export function azimuthal({ id, limit: degrees, radius, angle, slope, curve, straight = false }: Radius): LensLaw {
   const limit = radians(degrees);
-  const off = ([a, b, c]: Vec3): number => Math.atan2(Math.hypot(a, b), c);
+  const off = ([a, b, c]: Vec3): number => Math.atan2(Math.sqrt(a * a + b * b), c);
   return {
     id, straight, shape: "round", limit, off,
     picture: (direction) => {
-      const theta = off(direction);
-      const h = Math.hypot(direction[0], direction[1]);
+      const [a, b, c] = direction;
+      const h = Math.sqrt(a * a + b * b);
+      const theta = Math.atan2(h, c);
       if (theta > limit) return null;
-      if (h === 0) return direction[2] > 0 ? [0, 0] : null;
+      if (h === 0) return c > 0 ? [0, 0] : null;
       const k = radius(theta) / h;
-      return [k * direction[0], k * direction[1]];
+      return [k * a, k * b];
     },
     ray: ([x, y]) => {
-      const r = Math.hypot(x, y);
+      const r = Math.sqrt(x * x + y * y);
       if (r < MIDDLE) return [x, y, 1];
       const theta = Math.min(limit, angle(Math.min(r, radius(limit))));
       const k = Math.sin(theta) / r;
       return [k * x, k * y, Math.cos(theta)];
     },
     velocity: ([a, b, c], [u, v, w]) => {
-      const h = Math.hypot(a, b);
+      const h = Math.sqrt(a * a + b * b);
       if (h < MIDDLE) return c > 0 ? [u, v] : [0, 0];
       const theta = Math.atan2(h, c);
       const outward = (slope(theta) * -w) / h;
@@ -54,7 +55,8 @@ export function azimuthal({ id, limit: degrees, radius, angle, slope, curve, str
       const theta = Math.min(most, limit);
       if (theta < 1e-4) return 1e-3;
       const [sin, cot, r, r1] = [Math.sin(theta), 1 / Math.tan(theta), radius(theta), slope(theta)];
-      return Math.max(Math.abs(curve(theta)), Math.abs(r1 * cot - r / (sin * sin))) + Math.abs(r1 - r * cot) / sin;
+      const [along, across] = [Math.max(Math.abs(curve(theta)), Math.abs(r1 * cot - r / (sin * sin))), (r1 - r * cot) / sin];
+      return Math.sqrt(along * along + across * across);
     },
     stretch: (direction) => {
       const theta = off(direction);

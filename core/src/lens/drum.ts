@@ -28,13 +28,13 @@ function drum({ id, limit: degrees, height, latitude, slope, rise, lying = false
   const sorted = ([a, b, c]: Vec3): Vec3 => (lying ? [b, a, c] : [a, b, c]);
   const off = (direction: Vec3): number => {
     const [a, b, c] = sorted(direction);
-    return Math.abs(Math.atan2(b, Math.hypot(a, c)));
+    return Math.abs(Math.atan2(b, Math.sqrt(a * a + c * c)));
   };
   return {
     id, straight: false, shape: lying ? "lying drum" : "drum", limit: Math.min(limit, Math.PI / 2 - POLE), off,
     picture: (direction) => {
       const [a, b, c] = sorted(direction);
-      const phi = Math.atan2(b, Math.hypot(a, c));
+      const phi = Math.atan2(b, Math.sqrt(a * a + c * c));
       if (Math.abs(phi) > limit) return null;
       const [x, y] = [Math.atan2(a, c), height(phi)];
       return lying ? [y, x] : [x, y];

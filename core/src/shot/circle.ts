@@ -6,10 +6,10 @@ export interface GreatCircle {
   readonly v: Vec3;
 }
 
-export const direction = ({ u, v }: GreatCircle, t: number): Vec3 => {
-  const [c, s] = [Math.cos(t), Math.sin(t)];
-  return [c * u[0] + s * v[0], c * u[1] + s * v[1], c * u[2] + s * v[2]];
-};
+/** The direction at the parameter that has this cosine and sine. */
+export const turned = ({ u, v }: GreatCircle, cos: number, sin: number): Vec3 => [cos * u[0] + sin * v[0], cos * u[1] + sin * v[1], cos * u[2] + sin * v[2]];
+
+export const direction = (circle: GreatCircle, t: number): Vec3 => turned(circle, Math.cos(t), Math.sin(t));
 
 /** Puts into `found` where a cos t + b sin t = k, within (from, to). */
 export function crossings(a: number, b: number, k: number, from: number, to: number, found: number[]): void {

@@ -1,22 +1,25 @@
-import { clipToRect, dot, norm, scale, sub, unit, type Rect, type Vec2, type Vec3 } from "../geometry";
+import { clipToRect, contains, dot, norm, scale, sub, unit, type Rect, type Vec2, type Vec3 } from "../geometry";
 import { drawArc } from "./arc";
 import type { CurveBook } from "./book";
-import { crossings, direction, type GreatCircle } from "./circle";
+import { crossings, direction, turned, type GreatCircle } from "./circle";
 import { toEye, type View } from "./view";
 
 /** How far a chord may depart from its curve on paper, mm. */
 export const TOLERANCE = 0.05;
 /** No arc has more vertices than this, wherever it runs: near a pole or the antipode the picture of a direction leaps. */
 export const MOST_VERTICES = 4000;
+/** Stretches are halved until they are straight but for this many mm, and go on in even steps from there. */
+const COARSE = 2;
 /** Steps shorter than this (radians) lie on top of each other. */
 const LEAST_STEP = 1e-6;
 /** The longest step (radians): chords of a quarter turn say nothing about their curve. */
 const LONGEST_STEP = Math.PI / 8;
 
-/** A place at which a great circle is looked at: how far it is off there, and its picture, sheet mm. */
-interface Stop {
+/** A place of a great circle: its parameter with cosine and sine, and its picture, sheet mm. */
+interface Spot {
   readonly t: number;
-  readonly off: number;
+  readonly cos: number;
+  readonly sin: number;
   readonly place: Vec2 | null;
 }
 
@@ -41,7 +44,8 @@ const ASIDE = 1e-9;
  * Draws the stretch of a great circle from `from` to `to` (radians), cut at what the lens shows, at the seam of an
  * unrolled one, and at the panel. A chord over a step h departs from its curve by at most h^2 / 8 times the bound on the
  * second derivative, which the law gives for the farthest place of the step (no farther off than the farther end plus
- * h / 2): steps are halved until that is within the tolerance, or until the step cannot touch the panel.
+ * h / 2): stretches are halved until that is small or the stretch cannot touch the panel, and then divided evenly so that it
+ * is within the tolerance.
  */
 export function drawGreatCircle(view: View, circle: GreatCircle, from: number, to: number, book: CurveBook, tolerance = TOLERANCE): void {
   const ends = [from, ...cuts(view, circle, from, to), to];
@@ -59,48 +63,90 @@ function mayTouch(a: Vec2, b: Vec2, off: number, { x, y, width, height }: Rect):
 }
 
 function drawPiece(view: View, circle: GreatCircle, from: number, to: number, book: CurveBook, tolerance: number): void {
-  const { law, distance, centre, frame } = view;
-  const at = (d: Vec3): Vec2 | null => {
-    const p = law.picture(d);
-    return p && [centre[0] + distance * p[0], centre[1] - distance * p[1]];
-  };
-  const stop = (t: number): Stop => {
-    const d = direction(circle, t);
-    return { t, off: law.off(d), place: at(d) };
-  };
-  const stops = [stop(from)];
+  const { law, distance, frame } = view;
+  const line = new Line(view, circle, book);
+  const stop = (t: number): Spot => line.spot(t, Math.cos(t), Math.sin(t));
+  const offOf = ({ cos, sin }: Spot): number => law.off(turned(circle, cos, sin));
+  let here = stop(from);
+  let spent = 0;
   const stack = [stop(to)];
   while (stack.length) {
-    const [here, next] = [stops[stops.length - 1], stack[stack.length - 1]];
+    const next = stack[stack.length - 1];
     const h = next.t - here.t;
-    const halve = () => {
-      if (h > LONGEST_STEP) return true;
-      const off = (distance * h * h * law.bend(Math.max(here.off, next.off) + h / 2)) / 8;
-      return off > tolerance && (!here.place || !next.place || mayTouch(here.place, next.place, off, frame));
-    };
-    if (stops.length < MOST_VERTICES && h > LEAST_STEP && halve()) stack.push(stop((here.t + next.t) / 2));
-    else stops.push(stack.pop() as Stop);
+    const off = h > LONGEST_STEP ? Infinity : (distance * h * h * law.bend(Math.max(offOf(here), offOf(next)) + h / 2)) / 8;
+    const away = off < Infinity && here.place && next.place && !mayTouch(here.place, next.place, off, frame);
+    if (!away && off > COARSE && h > LEAST_STEP && spent < MOST_VERTICES) {
+      stack.push(stop((here.t + next.t) / 2));
+      continue;
+    }
+    const steps = away || h <= LEAST_STEP ? 1 : Math.min(Math.ceil(Math.sqrt(off / tolerance)), Math.max(1, MOST_VERTICES - spent));
+    line.run(here, next, steps);
+    spent += steps;
+    here = next;
+    stack.pop();
   }
-  const put = (t: number, [x, y]: Vec2) => {
-    const w = law.velocity(direction(circle, t), direction({ u: circle.v, v: scale(circle.u, -1) }, t));
-    book.add(x, y, distance * w[0], -distance * w[1], t);
-  };
-  let open = false;
-  for (let i = 1; i < stops.length; i++) {
-    const [a, b] = [stops[i - 1], stops[i]];
-    const range = a.place && b.place && clipToRect(a.place, [b.place[0] - a.place[0], b.place[1] - a.place[1]], frame, [0, 1]);
-    if (range && a.place && b.place) {
-      const cut = (k: number, end: Vec2): [number, Vec2] => {
-        const t = a.t + k * (b.t - a.t);
-        return k === 0 || k === 1 ? [t, end] : [t, at(direction(circle, t)) ?? end];
-      };
-      if (!open || range[0] > 0) {
-        book.begin();
-        put(...cut(range[0], a.place));
+}
+
+/** A great circle on its way into a book: even steps, each chord cut at the panel. */
+class Line {
+  private open = false;
+
+  constructor(private readonly view: View, private readonly circle: GreatCircle, private readonly book: CurveBook) {}
+
+  /** A place of the circle. */
+  spot(t: number, cos: number, sin: number): Spot {
+    const { law, distance, centre } = this.view;
+    const p = law.picture(turned(this.circle, cos, sin));
+    return { t, cos, sin, place: p && [centre[0] + distance * p[0], centre[1] - distance * p[1]] };
+  }
+
+  /** Goes on from one spot to the next in even steps. */
+  run(from: Spot, to: Spot, steps: number): void {
+    const step = (to.t - from.t) / steps;
+    const [c, s] = [Math.cos(step), Math.sin(step)];
+    let here = from;
+    for (let i = 1; i <= steps; i++) {
+      const next = i === steps ? to : this.spot(from.t + i * step, here.cos * c - here.sin * s, here.sin * c + here.cos * s);
+      this.chord(here, next);
+      here = next;
+    }
+  }
+
+  private chord(from: Spot, to: Spot): void {
+    const { frame } = this.view;
+    const [a, b] = [from.place, to.place];
+    if (!a || !b) this.open = false;
+    else if (contains(frame, a) && contains(frame, b)) {
+      if (!this.open) this.begin(from);
+      this.put(to);
+      this.open = true;
+    } else {
+      const range = clipToRect(a, [b[0] - a[0], b[1] - a[1]], frame, [0, 1]);
+      if (range) {
+        if (!this.open || range[0] > 0) this.begin(this.cut(range[0], from, to));
+        this.put(this.cut(range[1], from, to));
       }
-      put(...cut(range[1], b.place));
-      open = range[1] === 1;
-    } else open = false;
+      this.open = range?.[1] === 1;
+    }
+  }
+
+  private cut(k: number, from: Spot, to: Spot): Spot {
+    if (k === 0) return from;
+    if (k === 1) return to;
+    const t = from.t + k * (to.t - from.t);
+    return this.spot(t, Math.cos(t), Math.sin(t));
+  }
+
+  private begin(spot: Spot): void {
+    this.book.begin();
+    this.put(spot);
+  }
+
+  private put({ t, cos, sin, place }: Spot): void {
+    if (!place) return;
+    const { law, distance } = this.view;
+    const w = law.velocity(turned(this.circle, cos, sin), turned(this.circle, -sin, cos));
+    this.book.add(place[0], place[1], distance * w[0], -distance * w[1], t);
   }
 }
 

@@ -1,2 +1,0 @@
-import { curves } from "./curves";
-curves();
