@@ -1,5 +1,6 @@
 import { useEffect, useMemo, useRef } from "react";
-import { Layer as KonvaLayer, Rect, Stage } from "react-konva";
+import "konva/lib/shapes/Rect";
+import { Layer as KonvaLayer, Rect, Stage } from "react-konva/lib/ReactKonvaCore";
 import { aidLayers, buildingLayers, bundleLayers, coneLayer, compassLayers, measuredLayers, measuringLayer, segmentLines, sheetLayers, stretchLines, STYLES, type Layer, type Strokes } from "@zanvo/core/drawing";
 import { showOf } from "@zanvo/core/scene";
 import { viewOf } from "@zanvo/core/shot";

@@ -1,4 +1,4 @@
-import { Shape } from "react-konva";
+import { Shape } from "react-konva/lib/ReactKonvaCore";
 import { pinsOf } from "@zanvo/core/vanishing";
 import { useBoard, useShot } from "../board";
 

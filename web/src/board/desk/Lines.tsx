@@ -1,4 +1,4 @@
-import { Shape } from "react-konva";
+import { Shape } from "react-konva/lib/ReactKonvaCore";
 import { drawnOn, type Layer } from "@zanvo/core/drawing";
 
 /** Lines are never thinner on the screen than this, in px. */
