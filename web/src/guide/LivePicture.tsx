@@ -1,16 +1,9 @@
 import { useMemo } from "react";
-import { chordsOf, drawPage, headPath, setStyle, type Strokes } from "@zanvo/core/drawing";
+import { drawPage, headPath, setStyle } from "@zanvo/core/drawing";
 import type { Scene } from "@zanvo/core/scene";
 import { viewOf } from "@zanvo/core/shot";
-import { horizon, lineIn, measuringPoints, pinsOf } from "@zanvo/core/vanishing";
-
-/** Every line of a layer as one SVG path. */
-function pathOf(layer: Strokes): string {
-  const lines = chordsOf(layer);
-  let path = "";
-  for (let i = 0; i < lines.length; i += 4) path += `M${lines[i].toFixed(1)} ${lines[i + 1].toFixed(1)}L${lines[i + 2].toFixed(1)} ${lines[i + 3].toFixed(1)}`;
-  return path;
-}
+import { horizon, lineIn, measuringPoints, pinsOf, within } from "@zanvo/core/vanishing";
+import { pathOf } from "../path";
 
 /** A small scene drawn by the same core as the board, with its pins; `wide` shows the desk beside the sheet. */
 export function LivePicture({ scene, wide, label }: { readonly scene: Scene; readonly wide: boolean; readonly label: string }) {
@@ -19,7 +12,7 @@ export function LivePicture({ scene, wide, label }: { readonly scene: Scene; rea
   const { width, height } = shot.sheet;
   const box = wide ? { x: -0.8 * width, y: -60, width: 2.6 * width, height: height + 120 } : { x: -30, y: -24, width: width + 60, height: height + 48 };
   const view = viewOf(shot);
-  const pins = pinsOf(scene.orientations, shot);
+  const pins = pinsOf(scene.orientations, shot).filter((pin) => within(view, pin));
   const line = horizon(view);
   const string = line && lineIn(line, box);
   const unit = box.width / 420;

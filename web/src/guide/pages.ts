@@ -1,5 +1,6 @@
+import type { LawId } from "@zanvo/core/lens";
 import { newScene, splitPanel, type Scene, type Shot } from "@zanvo/core/scene";
-import { byHabit, withFieldOfView } from "@zanvo/core/shot";
+import { byHabit, withCovered, withFieldOfView } from "@zanvo/core/shot";
 import { shiftHorizon } from "@zanvo/core/vanishing";
 import type { Block } from "@zanvo/core/world";
 
@@ -27,6 +28,14 @@ const picture = (change: (shot: Shot) => Shot, more: Partial<Scene> = {}): Scene
   const shot: Shot = { ...BASE.shots[0], sheet: { width: 390, height: 240 }, frame: { x: 0, y: 0, width: 390, height: 240 }, lens: { law: "rectilinear", distance: 330, centre: { x: 195, y: 140 } }, bundles: [{ pin: "main-left", spacing: 22, strength: 0.7 }, { pin: "main-right", spacing: 22, strength: 0.7 }, { pin: "upright", spacing: 30, strength: 0.25 }] };
   return { ...BASE, elements: [...LOFT], ...more, shots: [change(shot)] };
 };
+
+const sparse = (spacing: number): Shot["bundles"] => ["main-left", "main-right", "upright"].map((pin) => ({ pin, spacing, strength: 0.6 }));
+
+/** A shot as a disc of so many degrees across in the middle of its panel. */
+function disc(shot: Shot, angle: number, law: LawId = "stereographic"): Shot {
+  const { frame } = shot;
+  return withCovered({ ...shot, bundles: sparse(11), lens: { law, distance: 100, within: angle, centre: { x: frame.x + frame.width / 2, y: frame.y + frame.height / 2 } } }, angle);
+}
 
 export const PAGES: readonly GuidePage[] = [
   {
@@ -122,6 +131,45 @@ export const PAGES: readonly GuidePage[] = [
     ],
     slider: { label: "Across the panel", unit: "°", min: 25, max: 120, step: 1, start: 60 },
     scene: (angle) => picture((shot) => withFieldOfView({ ...shot, show: { live: 0, frame: 1, horizon: 1, bundles: 0.6, buildings: 1, hidden: 0, cone: 1 } }, angle)),
+  },
+  {
+    id: "sweeps", title: "Four points: a sweep",
+    text: [
+      "Unroll a drum around your eye and the whole street comes onto one strip: four points on the horizon, one for each way the streets run. Uprights stay upright; level lines sway, and only the horizon is straight.",
+      "Laid on its side, the drum sweeps from the street up over your head and down behind you: ahead, overhead, behind and below stand one over the other. Lines along the drum’s axis stay straight.",
+    ],
+    slider: { label: "Around", unit: "°", min: 90, max: 340, step: 5, start: 200 },
+    scene: (angle) => picture((shot) => withCovered({ ...shot, eye: { ...shot.eye, z: 5 }, lens: { law: "cylindrical", distance: 100, centre: { x: 195, y: 130 } }, bundles: sparse(16) }, angle)),
+  },
+  {
+    id: "five-points", title: "Five points: a disc",
+    text: [
+      "Half the world on a disc: four points on the rim, the fifth in the middle. Look ahead and the street runs into the middle; look straight down and all walls run to the point below you; look up between towers and they meet overhead.",
+      "The stereographic disc keeps small shapes as they look and draws every straight line as an arc of a circle. The equal-area disc keeps how large things look and presses them flat at the rim; on a ball the middle is strong and the rim narrow.",
+    ],
+    slider: { label: "Look up", unit: "°", min: -90, max: 90, step: 2, start: -34 },
+    scene: (pitch) => picture((shot) => disc({ ...shot, eye: { ...shot.eye, z: pitch < 0 ? 9 : 1.6 }, gaze: { heading: 0, pitch, roll: 0 } }, 180)),
+  },
+  {
+    id: "six-points", title: "Six points: the whole world",
+    text: [
+      "Turn the gaze off every street and upright, and three points lie within the rim; the three opposite ones lie on a second disc, back to back with the first, or outside on one larger disc, or all six on a sheet twice as wide as high.",
+      "Three gestures set it up: put the first point anywhere on the disc, slide the second along the first one’s horizon, and the third follows. Then say which is up, north or east: one set-up gives many pictures.",
+    ],
+    slider: { label: "Roll", unit: "°", min: -180, max: 180, step: 3, start: 14 },
+    scene: (roll) => picture((shot) => disc({ ...shot, eye: { ...shot.eye, z: 9 }, gaze: { heading: -8, pitch: -34, roll } }, 220)),
+  },
+  {
+    id: "schools", title: "Exact curves, or the compass",
+    text: [
+      "One school spaces angles evenly from the middle: equal turns of the head are equal steps on the paper. Its curves are no circles, but within the rim they come close, and a compass through three points draws them. Zanvo says by how many millimetres the arc is off.",
+      "The other school wants circles that are right: on the stereographic disc every arc is exact, and each has its foot, opening and line of feet on the set-up sheet. Vermilion lines are the compass’s, ticks lead from the arc to the exact curve.",
+    ],
+    slider: { label: "Look up", unit: "°", min: -60, max: 60, step: 2, start: -36 },
+    scene: (pitch) => picture((shot) => ({
+      ...disc({ ...shot, eye: { ...shot.eye, z: pitch < 0 ? 9 : 1.6 }, gaze: { heading: 0, pitch, roll: 0 } }, 180, "equidistant"),
+      show: { live: 0, frame: 1, horizon: 1, bundles: 0.6, buildings: 0.4, hidden: 0, compass: 1 },
+    })),
   },
   {
     id: "tilted", title: "Tilted camera",

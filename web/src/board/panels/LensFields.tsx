@@ -1,9 +1,11 @@
+import { ToggleGroup } from "radix-ui";
 import { useState } from "react";
 import { LAWS, type LawId } from "@zanvo/core/lens";
 import { showOf, type Orientation, type Shot } from "@zanvo/core/scene";
 import { covered, CURVED_SYSTEMS, inCurvedSystem, rimRadius, twoDiscs, withCovered, withLaw, type CurvedSystem } from "@zanvo/core/shot";
 import { Button, Check, Fold, NumberField } from "../../ui";
 import { currentShot, edit, onShot, useBoard } from "../board";
+import { LensPicture } from "./LensPicture";
 import { ArcFields } from "./ArcFields";
 import { SixFields } from "./SixFields";
 
@@ -41,13 +43,12 @@ export function LensFields({ main, shot }: { readonly main: Orientation; readonl
         {CURVED_SYSTEMS.map((one) => <option key={one.id} value={one.id}>{one.name}</option>)}
       </select>
       <Button className="w-full" onClick={() => setUp(main, system)}>Set up this system</Button>
-      <label className="flex items-center justify-between gap-2">
-        <span className="text-pencil">Lens</span>
-        <select aria-label="Lens" className="h-7 w-36 rounded border border-hair bg-slip px-1" value={law} onChange={(event) => edit(onShot((before) => withLaw(before, event.target.value as LawId)))}>
-          {Object.entries(LENSES).map(([key, [name]]) => <option key={key} value={key}>{name}</option>)}
-        </select>
-      </label>
-      <p className="text-pencil">{LENSES[law][1]}</p>
+      <ToggleGroup.Root type="single" aria-label="Lens" value={law} onValueChange={(next) => next && edit(onShot((before) => withLaw(before, next as LawId)))} className="grid grid-cols-4 gap-1">
+        {(Object.keys(LENSES) as LawId[]).map((key) => (
+          <ToggleGroup.Item key={key} value={key} aria-label={LENSES[key][0]} title={LENSES[key][0]} className="rounded border border-hair p-0.5 hover:bg-wash data-[state=on]:border-accent data-[state=on]:bg-wash"><LensPicture law={key} /></ToggleGroup.Item>
+        ))}
+      </ToggleGroup.Root>
+      <p className="text-pencil"><span className="font-medium text-ink">{LENSES[law][0]}.</span> {LENSES[law][1]}</p>
       {["stereographic", "equidistant"].includes(law) && (
         <Check label="Compass arcs over the curves" checked={showOf(shot).compass > 0} onChange={(on) => edit(onShot((before) => ({ ...before, show: { ...showOf(before), compass: on ? 1 : 0 } })))} />
       )}
