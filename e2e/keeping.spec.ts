@@ -172,6 +172,17 @@ test("shelf, board, set-up sheet and guide meet WCAG AA, by day and under the la
   await page.getByRole("button", { name: "Add a slope" }).click();
   await page.getByRole("button", { name: "Lay out the points" }).click();
   expect(await faults()).toEqual([]);
+  await page.getByText("Lens and curved systems").click();
+  await page.getByLabel("Curved system").selectOption("six-disc");
+  await page.getByRole("button", { name: "Set up this system" }).click();
+  await page.getByRole("checkbox", { name: "Compass arcs over the curves" }).check();
+  await page.getByRole("button", { name: "Pick a line to draw by compass" }).click();
+  await page.getByRole("button", { name: "Name, swap or mirror the points" }).click();
+  expect(await faults()).toEqual([]);
+  await page.getByRole("button", { name: "Done" }).click();
+  await page.getByRole("button", { name: "Place six points by hand" }).click();
+  expect(await faults()).toEqual([]);
+  await page.keyboard.press("Escape");
   await page.getByRole("button", { name: "Lamp" }).click();
   expect(await faults()).toEqual([]);
   await page.getByRole("link", { name: "Guide" }).click();
