@@ -1,24 +1,62 @@
-import { corners } from "../geometry";
-import { toEye, unproject } from "../shot";
-import { tenth, type Check } from "./finding";
+import { contains, corners, distance2, type Vec2, type Vec3 } from "../geometry";
+import { projectDirection, toEye, unproject, type View } from "../shot";
+import { blockCorner } from "../world";
+import { tenth, type Check, type Finding } from "./finding";
 
 /** Beyond this a ball looks like an egg (common practice). */
 const EGG = 1.2;
 const NAMES = ["top left", "top right", "bottom right", "bottom left"] as const;
 
-/** Round things that a curved lens draws longer than wide at a corner of the panel; a straight one tells it by its angle. */
-export const stretchedRound: Check = ({ shot, view }) => {
+/** How many times as long as wide a lens draws a small ball that is seen in a direction (eye axes). */
+function egg({ law }: View, direction: Vec3): number {
+  const { radial, tangential } = law.stretch(direction);
+  return Math.max(radial, tangential) / Math.max(1e-9, Math.min(radial, tangential));
+}
+
+/** The place at a corner, or on the edge of a disc that ends before it. */
+function drawnAt(view: View, corner: Vec2): Vec2 {
+  const { law, centre, distance } = view;
+  if (law.shape !== "round") return corner;
+  const edge = law.picture([Math.sin(law.limit - 1e-9), 0, Math.cos(law.limit - 1e-9)]);
+  const [far, rim] = [distance2(corner, centre), distance * (edge?.[0] ?? 0)];
+  return far <= rim ? corner : [centre[0] + ((corner[0] - centre[0]) * rim) / far, centre[1] + ((corner[1] - centre[1]) * rim) / far];
+}
+
+const times = (ratio: number): string => (ratio > 100 ? "more than a hundred" : ratio.toFixed(2));
+const finding = (ratio: number, rest: Pick<Finding, "id" | "where" | "at" | "message">): Finding => ({ ...rest, severity: "note", value: tenth(Math.min(ratio, 1e6)), unit: ": 1" });
+
+/**
+ * Round things that a curved lens draws longer than wide: towards a corner of the panel, and at the building that suffers
+ * most. A straight lens tells it by its angle.
+ */
+export const stretchedRound: Check = ({ scene, shot, view }) => {
   if (view.law.straight) return [];
+  const found: Finding[] = [];
   const [at, name, ratio] = corners(shot.frame)
     .map((corner, i) => {
-      const { radial, tangential } = view.law.stretch(toEye(view, unproject(view, corner)));
-      return [corner, NAMES[i], Math.max(radial, tangential) / Math.max(1e-9, Math.min(radial, tangential))] as const;
+      const place = drawnAt(view, corner);
+      return [place, NAMES[i], egg(view, toEye(view, unproject(view, place)))] as const;
     })
     .reduce((most, one) => (one[2] > most[2] + 1e-9 ? one : most));
-  if (ratio <= EGG) return [];
-  const told = ratio > 100 ? "more than a hundred" : ratio.toFixed(2);
-  return [{
-    id: "round-stretched", severity: "note", where: `panel, ${name} corner`, at, value: tenth(Math.min(ratio, 1e6)), unit: ": 1",
-    message: `Towards the ${name} corner round things are drawn up to ${told} times as long as wide. The stereographic lens keeps them round.`,
-  }];
+  if (ratio > EGG) {
+    found.push(finding(ratio, {
+      id: "round-stretched", where: `panel, ${name} corner`, at,
+      message: `Towards the ${name} corner round things are drawn up to ${times(ratio)} times as long as wide. The stereographic lens keeps them round.`,
+    }));
+  }
+  const worst = scene.elements.flatMap((element) => {
+    const [x, y, base] = blockCorner(element, 0.5, 0.5);
+    const z = base + element.height / 2;
+    const towards: Vec3 = [x - view.eye[0], y - view.eye[1], z - view.eye[2]];
+    const seen = toEye(view, towards);
+    const place = view.law.off(seen) <= view.law.limit ? projectDirection(view, towards) : null;
+    return place && contains(shot.frame, place) ? [{ element, place, ratio: egg(view, seen) }] : [];
+  }).reduce<{ element: (typeof scene.elements)[number]; place: Vec2; ratio: number } | null>((most, one) => (most && most.ratio >= one.ratio ? most : one), null);
+  if (worst && worst.ratio > EGG) {
+    found.push(finding(worst.ratio, {
+      id: `round-stretched-${worst.element.id}`, where: worst.element.name, at: worst.place,
+      message: `Where it stands, round things are drawn ${times(worst.ratio)} times as long as wide: turn the view towards it, or take the stereographic lens.`,
+    }));
+  }
+  return found;
 };

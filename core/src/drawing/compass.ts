@@ -1,4 +1,4 @@
-import { clipToRect, degrees, type Rect, type Vec2 } from "../geometry";
+import { clipToRect, degrees, type Rect, type Vec2, type Vec3 } from "../geometry";
 import { showOf, type Shot } from "../scene";
 import type { View } from "../shot";
 import { byCompass, compassArc, exactPlaces, footLine, horizonPlanes, pickedArcs, type CompassArc, type Pin } from "../vanishing";
@@ -38,27 +38,32 @@ function arcLines({ foot, radius, slant }: CompassArc, { centre, frame }: View, 
   return lines;
 }
 
+/** What the compass draws: the horizons of the first orientation, and the lines that were picked. */
+const drawnBy = (shot: Shot, pins: readonly Pin[], view: View): readonly { readonly normal: Vec3; readonly arc: CompassArc }[] =>
+  showOf(shot).compass === 0 || !byCompass(view)
+    ? []
+    : [...horizonPlanes(pins).map(({ id, name, normal }) => ({ normal, arc: compassArc(view, normal, id, name) })), ...pickedArcs(view, pins, shot.arcs)];
+
+/** Where the compass stands for what it draws, sheet mm. */
+export const compassFeet = (shot: Shot, pins: readonly Pin[], view: View): Vec2[] => drawnBy(shot, pins, view).flatMap(({ arc: { foot } }) => (foot ? [foot] : []));
+
 /**
- * The compass's work over the exact curves: the arc of each horizon and of each line that was picked, the feet of those that stand on the sheet, the lines
- * on which feet lie, and ticks from arc to curve where a pencil would show the difference.
+ * The compass's work over the exact curves: the arc of each horizon and of each line that was picked, their feet and the
+ * lines on which feet lie, and ticks from arc to curve where a pencil would show the difference.
+ * @param within where feet and their lines are drawn: the sheet, or as much of the desk as is looked at
  */
-export function compassLayers(shot: Shot, pins: readonly Pin[], view: View): Layer[] {
+export function compassLayers(shot: Shot, pins: readonly Pin[], view: View, within: Rect = { x: 0, y: 0, width: shot.sheet.width, height: shot.sheet.height }): Layer[] {
   const { compass } = showOf(shot);
   if (compass === 0 || !byCompass(view)) return [];
-  const sheet = { x: 0, y: 0, width: shot.sheet.width, height: shot.sheet.height };
   const rim = ringRadius(view, Math.min(90, degrees(view.law.limit)));
   const [arcs, feet, off]: [number[], number[], number[]] = [[], [], []];
-  const drawn = [
-    ...horizonPlanes(pins).map(({ id, name, normal }) => ({ normal, arc: compassArc(view, normal, id, name) })),
-    ...pickedArcs(view, pins, shot.arcs),
-  ];
-  for (const { normal, arc } of drawn) {
+  for (const { normal, arc } of drawnBy(shot, pins, view)) {
     arcs.push(...arcLines(arc, view, rim));
     const { foot, radius } = arc;
     if (!foot) continue;
     const [x, y] = foot;
-    clipped(feet, [x - 3, y], [6, 0], sheet, [0, 1]);
-    clipped(feet, [x, y - 3], [0, 6], sheet, [0, 1]);
+    clipped(feet, [x - 3, y], [6, 0], within, [0, 1]);
+    clipped(feet, [x, y - 3], [0, 6], within, [0, 1]);
     for (const [px, py] of exactPlaces(view, normal)) {
       const d = Math.hypot(px - x, py - y);
       if (Math.abs(d - radius) > SEEN) clipped(off, [px, py], [(x + ((px - x) * radius) / d) - px, (y + ((py - y) * radius) / d) - py], view.frame, [0, 1]);
@@ -67,7 +72,7 @@ export function compassLayers(shot: Shot, pins: readonly Pin[], view: View): Lay
   const lines: number[] = [];
   for (const pin of pins.filter(({ opposite }) => !opposite)) {
     const line = footLine(view, pin);
-    if (line) clipped(lines, line.at, line.along, sheet, [-1e5, 1e5]);
+    if (line) clipped(lines, line.at, line.along, within, [-1e5, 1e5]);
   }
   const layer = (id: string, name: string, style: Layer["style"], of: number[]): Layer => ({ id, name, style: { ...style, opacity: compass }, lines: Float64Array.from(of) });
   return [

@@ -1,13 +1,19 @@
-import { around, corners, type Rect, type Vec2 } from "../geometry";
+import { around, contains, corners, type Rect, type Vec2 } from "../geometry";
 import type { Scene, Shot } from "../scene";
-import { viewOf } from "../shot";
+import { viewOf, type View } from "../shot";
 import { horizon, lineIn, pinsOf, type Pin } from "../vanishing";
+import { compassFeet, compassLayers } from "./compass";
 import type { Layer } from "./layer";
 import { lettering } from "./lettering";
 import { setStyle, STYLES } from "./style";
 
 /** Room around the outermost pins, mm. */
 const AROUND = 25;
+
+/** A compass foot farther from the sheet than this (mm) stands on no desk. */
+const REACH = 1500;
+/** What of the compass's work goes on beyond the sheet. */
+const FOOT_LAYERS: readonly string[] = ["compass-feet", "compass-lines"];
 
 /** What is drawn on the whole desk: the part of it that holds the sheet and every pin, and the layers, in desk mm. */
 export interface DeskDrawing {
@@ -28,17 +34,28 @@ function pinLines(at: Vec2, name: string): number[] {
 /** Lines from a pin beyond the sheet to the panel's corners, by which the tiles in between are laid to each other. */
 const guides = (at: Vec2, frame: Rect): number[] => corners(frame).flatMap((corner) => [...at, ...corner]);
 
+/** The pins that one works with: what stands behind the eye in a curved lens, and off the sheet, no ruler is laid to. */
+export const placedPins = (pins: readonly Pin[]) => pins.flatMap((pin) => (pin.point.at && !(pin.opposite && pin.offSheet) ? [{ pin, at: pin.point.at }] : []));
+
+/** The places that the whole desk holds: the sheet's corners, the pins one works with, and compass feet within reach. */
+export function deskPlaces(shot: Shot, pins: readonly Pin[], view: View): Vec2[] {
+  const corner: Vec2 = [shot.sheet.width, shot.sheet.height];
+  const near = around([[0, 0], corner], REACH);
+  return [[0, 0], corner, ...placedPins(pins).map(({ at }) => at), ...compassFeet(shot, pins, view).filter((foot) => contains(near, foot))];
+}
+
 /**
  * The desk of a shot as it is printed at true size: the sheet with what is drawn on it, the horizon as far as the pins,
- * every pin with its name, and lines from the far ones to the panel's corners.
+ * every pin with its name, lines from the far ones to the panel's corners, and compass feet within reach.
  * @param drawing the layers of the sheet itself
  */
 export function drawDesk(scene: Scene, shot: Shot, drawing: readonly Layer[]): DeskDrawing {
   const { sheet, frame } = shot;
-  const placed = pinsOf(scene.orientations, shot).flatMap((pin) => (pin.point.at ? [{ pin, at: pin.point.at }] : []));
-  const box = around([[0, 0], [sheet.width, sheet.height], ...placed.map(({ at }) => at)], AROUND);
   const view = viewOf(shot);
   const { straight } = view.law;
+  const pins = pinsOf(scene.orientations, shot);
+  const placed = placedPins(pins);
+  const box = around(deskPlaces(shot, pins, view), AROUND);
   const line = horizon(view);
   const ends = line && lineIn(line, box);
   const [a, b, c, d] = corners({ x: 0, y: 0, width: sheet.width, height: sheet.height });
@@ -55,7 +72,8 @@ export function drawDesk(scene: Scene, shot: Shot, drawing: readonly Layer[]): D
     layers: [
       layer("sheet", "Sheet", STYLES.outline, [a, b, b, c, c, d, d, a].flat()),
       layer("string", "Horizon over the desk", STYLES.horizon, ends ? ends.flat() : []),
-      ...drawing,
+      ...drawing.filter(({ id }) => !FOOT_LAYERS.includes(id)),
+      ...compassLayers(shot, pins, view, box).filter(({ id }) => FOOT_LAYERS.includes(id)),
       ...placed.flatMap(ofPin),
     ],
   };

@@ -7,7 +7,7 @@ import { build } from "../world";
 import { see } from "../visibility";
 import { compassArc, horizonPlanes, pickedArcs, pinsOf, vanishingPoint } from "../vanishing";
 import { blockAxes } from "../world";
-import { draw, segmentLines, toSvg } from ".";
+import { compassFeet, draw, drawDesk, segmentLines, toSvg } from ".";
 
 const sceneOf = (shot = shotWith(), elements: Scene["elements"] = []): Scene => ({ ...newScene("Quay & <lock>"), elements, shots: [shot] });
 const drawn = (scene: Scene) => draw(scene, scene.shots[0], see(build(scene.elements), viewOf(scene.shots[0]).eye));
@@ -111,4 +111,23 @@ describe("curved drawings", () => {
       expect(layers.some(({ id }) => id === "compass-difference")).toBe(law === "equidistant");
     }
   });
+});
+
+it("the desk of a compass sheet holds the feet within reach, each with its cross; in a curved lens no far pin behind the eye", () => {
+  const plain = shotWith({ gaze: { heading: 10, pitch: -25, roll: 0 }, distance: 70 });
+  const shot: Shot = { ...plain, lens: { ...plain.lens, law: "stereographic" }, show: { live: 0, frame: 1, horizon: 1, bundles: 0, buildings: 0, hidden: 0, compass: 1 } };
+  const scene = sceneOf(shot, []);
+  const pins = pinsOf(scene.orientations, shot);
+  const { box, layers } = drawDesk(scene, shot, drawn(scene).layers);
+  const feet = compassFeet(shot, pins, viewOf(shot)).filter(([x, y]) => Math.abs(x) < 1000 && Math.abs(y) < 1000);
+  expect(feet.some(([, y]) => y > shot.sheet.height)).toBe(true);
+  const crosses = layers.find(({ id }) => id === "compass-feet")!.lines;
+  for (const [x, y] of feet) {
+    expect(box.x <= x && x <= box.x + box.width && box.y <= y && y <= box.y + box.height).toBe(true);
+    expect([...Array(crosses.length / 4).keys()].some((i) => Math.abs((crosses[4 * i] + crosses[4 * i + 2]) / 2 - x) < 1e-9 && Math.abs((crosses[4 * i + 1] + crosses[4 * i + 3]) / 2 - y) < 1e-9)).toBe(true);
+  }
+  expect(layers.filter(({ id }) => id === "compass-feet")).toHaveLength(1);
+  const far = pins.filter(({ opposite, offSheet }) => opposite && offSheet);
+  expect(far.length).toBeGreaterThan(0);
+  for (const { id } of far) expect(layers.some((layer) => layer.id === `pin-${id}`)).toBe(false);
 });

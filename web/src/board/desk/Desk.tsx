@@ -29,6 +29,8 @@ import { Stretch } from "./Stretch";
 import { useHand } from "./useHand";
 import { useSeen } from "./useSeen";
 
+/** Compass feet are drawn this far around the sheet, mm. */
+const AROUND = { x: -5000, y: -5000, width: 12000, height: 12000 };
 const MARK = "#c8401f";
 const mark = (id: string, strokes: Strokes, width = 0.45, dash: readonly number[] = [], opacity = 1): Layer => ({
   id, name: id, ...strokes, style: { stroke: MARK, width, dash, opacity },
@@ -80,7 +82,7 @@ export function Desk() {
   const measures = useMeasures();
   const pins = useShownPins();
   const grids = useMemo(() => [...bundleLayers(shot, pins, view), ...measuredLayers(scene.orientations, shot, view), coneLayer(shot, view)], [scene.orientations, shot, view, pins]);
-  const aids = useMemo(() => [measuringLayer(shot, pins, view), ...aidLayers(shot, pins), ...compassLayers(shot, pins, view)], [shot, view, pins]);
+  const aids = useMemo(() => [measuringLayer(shot, pins, view), ...aidLayers(shot, pins), ...compassLayers(shot, pins, view, AROUND)], [shot, view, pins]);
   const buildings = useMemo(() => buildingLayers(view, seen, showOf(shot)), [view, seen, shot]);
   const marks = useMemo(() => {
     const layers: Layer[] = [];

@@ -1,4 +1,4 @@
-import { headPath, setStyle } from "@zanvo/core/drawing";
+import { headPath, placedPins, setStyle } from "@zanvo/core/drawing";
 import { pinsOf } from "@zanvo/core/vanishing";
 import { useBoard, useShot } from "../board";
 import { toDesk, wholeDesk } from "./camera";
@@ -12,7 +12,7 @@ export function DeskMap() {
   const orientations = useBoard((board) => board.scene.orientations);
   const shot = useShot();
   const { camera, size } = useDesk();
-  const pins = pinsOf(orientations, shot).flatMap((pin) => (pin.point.at ? [{ pin, at: pin.point.at }] : []));
+  const pins = placedPins(pinsOf(orientations, shot));
   const { x, y, width, height } = wholeDesk(shot.sheet, pins.map(({ at }) => at));
   const unit = Math.max(width / 150, height / TALL);
   const [from, to] = [toDesk(camera, [0, 0]), toDesk(camera, [size.width, size.height])];

@@ -1,4 +1,5 @@
 import { create } from "zustand";
+import { deskPlaces } from "@zanvo/core/drawing";
 import type { Foot } from "@zanvo/core/construct";
 import type { Vec2, Vec3 } from "@zanvo/core/geometry";
 import { nearestNames, slidTo, toEye, unproject, viewOf, withSix, type SixNames } from "@zanvo/core/shot";
@@ -66,8 +67,7 @@ export const deskPoint = (event: { readonly clientX: number; readonly clientY: n
 export function frame(framing: "sheet" | "desk", size = get().size): void {
   const board = useBoard.getState();
   const shot = currentShot(board);
-  const pins = pinsOf(board.scene.orientations, shot).flatMap(({ point }) => (point.at ? [point.at] : []));
-  const rect = framing === "sheet" ? { x: 0, y: 0, ...shot.sheet } : wholeDesk(shot.sheet, pins);
+  const rect = framing === "sheet" ? { x: 0, y: 0, ...shot.sheet } : wholeDesk(shot.sheet, deskPlaces(shot, pinsOf(board.scene.orientations, shot), viewOf(shot)));
   if (size.width > 0) set({ size, framing, camera: framing === "sheet" ? fit(rect, size, 8, true) : fit(rect, size, 24) });
 }
 
