@@ -16,7 +16,7 @@ const block = (id, name, l, r, length, width, height, z = 0) => {
   };
 };
 
-/** A scene file of one shot. */
+/** A scene file. */
 const write = (file, scene) => writeFileSync(new URL(`${file}.zanvo.json`, import.meta.url), `${JSON.stringify({
   format: "zanvo-scene", version: 1, place: "Kestrel Quay",
   orientations: [{ id: "main", name: "Main streets", heading: LEFT + 90 }],
@@ -84,4 +84,25 @@ write("3-under-the-gantry", {
     lens: { law: "rectilinear", distance: 230, centre: { x: 150, y: 352 } },
     bundles: bundles(0.3, 0.3, 0.15),
   }],
+});
+
+write("4-over-the-clock-tower", {
+  title: "Over the clock tower",
+  elements: quarter,
+  shots: [
+    {
+      id: "s1", name: "From the kite balloon", ...a3,
+      eye: { x: 4, y: 12, z: 46 },
+      gaze: { heading: 14, pitch: -52, roll: 9 },
+      lens: { law: "stereographic", distance: 66.75, centre: { x: 210, y: 148.5 }, within: 180 },
+      bundles: bundles(0.35, 0.35, 0.25),
+    },
+    {
+      id: "s2", name: "All round, by the fish hall", ...a3,
+      eye: { x: 18, y: 28.8, z: 1.6 },
+      gaze: { heading: 2, pitch: 0, roll: 0 },
+      lens: { law: "equirectangular", distance: 62, centre: { x: 210, y: 148.5 } },
+      bundles: bundles(0.35, 0.35, 0.2),
+    },
+  ],
 });

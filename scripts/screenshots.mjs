@@ -118,6 +118,29 @@ try {
   await page.keyboard.press("2");
   await shoot("eye-level");
 
+  await board("Over the clock tower");
+  await page.keyboard.press("3");
+  await page.getByText("Lens and curved systems").click();
+  await shoot("six-points");
+  await page.getByLabel("Disc cut at").fill("360");
+  await page.getByLabel("Disc cut at").press("Enter");
+  await page.getByRole("button", { name: "Place six points by hand" }).click();
+  const disc = await page.getByRole("application", { name: "Desk" }).boundingBox();
+  await page.mouse.click(disc.x + 360, disc.y + 260);
+  await page.mouse.move(disc.x + 560, disc.y + 470, { steps: 4 });
+  await page.waitForTimeout(600);
+  await page.screenshot({ path: join(folder, "placing.png") });
+  await page.keyboard.press("Escape");
+  await page.getByRole("radio", { name: "Equidistant disc" }).click();
+  await page.getByLabel("Compass arcs over the curves").check();
+  for (let i = 0; i < 2; i++) await page.getByRole("button", { name: "Pick a line to draw by compass" }).click();
+  await page.getByLabel("Line 2 runs to").selectOption({ label: "Uprights" });
+  await shoot("compass");
+  await page.getByLabel("Compass arcs over the curves").uncheck();
+  await page.getByLabel("Curved system").selectOption({ label: "Six points: two discs, back to back" });
+  await page.getByRole("button", { name: "Set up this system" }).click();
+  await shoot("two-discs");
+
   await board("Under the coal gantry");
   await page.keyboard.press("1");
   await shoot("sheet");
