@@ -1,12 +1,12 @@
 import { Type } from "@sinclair/typebox";
 import { checker } from "@zanvo/core/document";
-import { LAWS } from "@zanvo/core/lens";
-import { solvePins } from "@zanvo/core/shot";
+import { LAWS, type LawId } from "@zanvo/core/lens";
+import { solvePinsThrough } from "@zanvo/core/shot";
 import { jsonIn, type Call } from "./io";
 
 const Point = Type.Object({ x: Type.Number(), y: Type.Number() }, { additionalProperties: false });
 const fitsPins = checker(Type.Object({
-  law: Type.Unsafe<"rectilinear">({ type: "string", enum: Object.keys(LAWS) }),
+  law: Type.Unsafe<LawId>({ type: "string", enum: Object.keys(LAWS) }),
   pins: Type.Array(Point, { minItems: 2, maxItems: 3 }),
   centre: Type.Optional(Point),
   horizonY: Type.Optional(Type.Number()),
@@ -14,6 +14,6 @@ const fitsPins = checker(Type.Object({
 
 /** `zanvo solve`: lens and gaze behind two or three vanishing points. */
 export async function solve(call: Call) {
-  const { pins, centre, horizonY } = fitsPins(await jsonIn(call.file, call.io));
-  return solvePins(pins.map(({ x, y }) => [x, y] as const), centre && [centre.x, centre.y], horizonY);
+  const { law, pins, centre, horizonY } = fitsPins(await jsonIn(call.file, call.io));
+  return solvePinsThrough(law, pins.map(({ x, y }) => [x, y] as const), centre && [centre.x, centre.y], horizonY);
 }

@@ -1,4 +1,5 @@
 import fc from "fast-check";
+import { cross, dot, norm, type Vec3 } from "./geometry";
 import { newScene, type Shot } from "./scene";
 import type { Block } from "./world";
 
@@ -36,3 +37,6 @@ export const anyBlocks = fc.array(
   fc.record({ x: between(-40, 40), y: between(-40, 40), z: fc.constantFrom(0, 0, 0, 3), length: between(1, 15), width: between(1, 15), height: between(1, 25), heading: between(0, 360) }),
   { minLength: 1, maxLength: 12 },
 ).map((list) => list.map(({ x, y, z, length, width, height, heading }, i) => block(`b${i}`, x, y, length, width, height, heading, z)));
+
+/** The angle between two directions, by atan2, so that small and right angles come out to rounding. */
+export const angleOf = (a: Vec3, b: Vec3): number => Math.atan2(norm(cross(a, b)), dot(a, b));

@@ -1,16 +1,13 @@
 import fc from "fast-check";
 import { cross, distance2, dot, norm, unit, type Vec3 } from "../geometry";
 import { NoAnswer } from "../problem";
-import { between, shotWith } from "../testing";
+import { angleOf, between, shotWith } from "../testing";
 import { firstPlaceTold, mirrored, namedDirection, nearestNames, projectDirection, renamed, SIX, sixOf, sixPoints, slidTo, thirdName, toEye, unproject, viewOf, withLaw, withSix, type SixNames } from ".";
 
 const main = { heading: 35 };
 const disc = (heading = 0, pitch = 0, roll = 0) => withLaw(shotWith({ gaze: { heading, pitch, roll }, distance: 60 }), "stereographic");
 const anyPlace = fc.tuple(between(-200, 600), between(-200, 500));
 const anyNames = fc.constantFrom(...SIX.flatMap((a) => SIX.map((b): SixNames => [a, b])).filter(([a, b]) => norm(cross(namedDirection(main, a), namedDirection(main, b))) > 0.5));
-
-/** Angle of two directions, by atan2 so that right angles come out to rounding. */
-const angle = (a: Vec3, b: Vec3) => Math.atan2(norm(cross(a, b)), dot(a, b));
 
 describe("six points by three gestures", () => {
   it("have the named points where they were put, 90 degrees apart on the sphere, whatever the gestures and the names", () => {
@@ -21,10 +18,10 @@ describe("six points by three gestures", () => {
       const b = slidTo(shot, a, second);
       const turned = viewOf(withSix(shot, main, names, [a, b]));
       const [x, y, z] = [...names, thirdName(names)].map((name) => toEye(turned, namedDirection(main, name)));
-      for (const [p, q] of [[x, y], [y, z], [x, z]]) expect(angle(p, q)).toBeCloseTo(Math.PI / 2, 9);
-      expect(angle(x, a)).toBeLessThan(1e-9);
-      expect(angle(y, b)).toBeLessThan(1e-9);
-      expect(angle(z, cross(b, a))).toBeLessThan(1e-9);
+      for (const [p, q] of [[x, y], [y, z], [x, z]]) expect(angleOf(p, q)).toBeCloseTo(Math.PI / 2, 9);
+      expect(angleOf(x, a)).toBeLessThan(1e-9);
+      expect(angleOf(y, b)).toBeLessThan(1e-9);
+      expect(angleOf(z, cross(b, a))).toBeLessThan(1e-9);
       const at = projectDirection(turned, namedDirection(main, names[0]));
       if (at) expect(distance2(at, first)).toBeLessThan(1e-6 * (1 + norm([...first, 0])));
     }));
@@ -50,7 +47,7 @@ describe("six points by three gestures", () => {
     fc.assert(fc.property(anyNames, anyNames, (before, after) => {
       const other = renamed(shot, main, before, after);
       expect(places(other)).toEqual(places(shot));
-      sixOf(other, main, after).forEach((p, i) => expect(angle(p, sixOf(shot, main, before)[i])).toBeLessThan(1e-9));
+      sixOf(other, main, after).forEach((p, i) => expect(angleOf(p, sixOf(shot, main, before)[i])).toBeLessThan(1e-9));
       const back = mirrored(mirrored(shot, main, before), main, before);
       expect(places(back)).toEqual(places(shot));
     }));

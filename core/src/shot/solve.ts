@@ -1,9 +1,10 @@
 import { cross, distance2, dot, middle, scale, unit, type Vec2, type Vec3 } from "../geometry";
+import type { LawId } from "../lens";
 import { NoAnswer } from "../problem";
 import type { Scene } from "../scene";
 import { gazeOf, type Gaze } from "./view";
 
-/** A view found from its vanishing points: the straight lens, and the gaze with the first point's direction as north. */
+/** A view found from its vanishing points: the lens, and the gaze with the first point's direction as north. */
 export interface Solved {
   readonly lens: Scene["shots"][number]["lens"];
   readonly gaze: Gaze;
@@ -49,6 +50,21 @@ export function nearestAcute(p: Vec2, q: Vec2, r: Vec2, margin = 1): Vec2 {
   return [p[0] + e[0] * along + n[0] * side * away, p[1] + e[1] * along + n[1] * side * away];
 }
 
+/** @throws NoAnswer where the first two pins do not lie on a level horizon */
+export function onLevel([v1, v2]: readonly Vec2[], horizonY: number): void {
+  for (const [i, pin] of [v1, v2].entries()) {
+    const off = pin[1] - horizonY;
+    if (Math.abs(off) > 0.01) throw new NoAnswer(`Point ${i + 1} lies ${mm(Math.abs(off))} ${off > 0 ? "below" : "above"} the horizon; both must lie on it.`);
+  }
+}
+
+/** @throws NoAnswer where two pins are one */
+export function apart(pins: readonly Vec2[]): void {
+  for (const [i, j] of pins.length === 3 ? [[0, 1], [0, 2], [1, 2]] : [[0, 1]]) {
+    if (distance2(pins[i], pins[j]) < APART) throw new NoAnswer(`Points ${i + 1} and ${j + 1} lie on top of each other.`);
+  }
+}
+
 /**
  * The straight view behind the vanishing points of two or three directions at right angles, the first two horizontal,
  * the third plumb. With C the centre of vision and d the picture distance, (V1 - C) . (V2 - C) = -d^2; with three
@@ -61,13 +77,8 @@ export function nearestAcute(p: Vec2, q: Vec2, r: Vec2, margin = 1): Vec2 {
  */
 export function solvePins(pins: readonly Vec2[], centre?: Vec2, horizonY?: number): Solved {
   const [v1, v2, v3] = pins;
-  for (const [i, pin] of [v1, v2].entries()) {
-    const off = horizonY === undefined ? 0 : pin[1] - horizonY;
-    if (Math.abs(off) > 0.01) throw new NoAnswer(`Point ${i + 1} lies ${mm(Math.abs(off))} ${off > 0 ? "below" : "above"} the horizon; both must lie on it.`);
-  }
-  for (const [i, j] of pins.length === 3 ? [[0, 1], [0, 2], [1, 2]] : [[0, 1]]) {
-    if (distance2(pins[i], pins[j]) < APART) throw new NoAnswer(`Points ${i + 1} and ${j + 1} lie on top of each other.`);
-  }
+  if (horizonY !== undefined) onLevel(pins, horizonY);
+  apart(pins);
   if (v3) return solveThree(v1, v2, v3, centre);
   const c = centre ?? middle({ x: v1[0], y: v1[1], width: v2[0] - v1[0], height: v2[1] - v1[1] });
   const square = -dot2(towards(c, v1), towards(c, v2));
@@ -97,7 +108,7 @@ function solveThree(v1: Vec2, v2: Vec2, v3: Vec2, centre?: Vec2): Solved {
 /** The direction of a sheet point in right-handed eye axes: right, up, backward. */
 const axis = ([x, y]: Vec2, [cx, cy]: Vec2, distance: number): Vec3 => unit([x - cx, cy - y, -distance]);
 /** A plumb axis turned so that it points up the sheet. */
-const upward = (v: Vec3): Vec3 => scale(unit(v), (v[1] || v[0]) < 0 ? -1 : 1);
+export const upward = (v: Vec3): Vec3 => scale(unit(v), (v[1] || v[0]) < 0 ? -1 : 1);
 
 /** Lens and gaze, from two horizontal points, the centre and the distance. */
 function solved(v1: Vec2, v2: Vec2, centre: Vec2, distance: number): Solved {
@@ -106,11 +117,11 @@ function solved(v1: Vec2, v2: Vec2, centre: Vec2, distance: number): Solved {
 }
 
 /** Lens and gaze, from the axes of north and up in eye axes. */
-function posed(north: Vec3, up: Vec3, [x, y]: Vec2, distance: number): Solved {
+export function posed(north: Vec3, up: Vec3, [x, y]: Vec2, distance: number, law: LawId = "rectilinear"): Solved {
   const east = cross(north, up);
   const world = (v: Vec3): Vec3 => [dot(v, east), dot(v, north), dot(v, up)];
   const gaze = gazeOf({ right: world([1, 0, 0]), up: world([0, 1, 0]), forward: world([0, 0, -1]) });
-  return { lens: { law: "rectilinear", distance, centre: { x, y } }, gaze };
+  return { lens: { law, distance, centre: { x, y } }, gaze };
 }
 
 /**
