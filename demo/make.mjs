@@ -86,12 +86,12 @@ write("3-under-the-gantry", {
   }],
 });
 
-write("4-over-the-clock-tower", {
-  title: "Over the clock tower",
+write("4-from-the-kite-balloon", {
+  title: "The quarter from a kite balloon",
   elements: quarter,
   shots: [
     {
-      id: "s1", name: "From the kite balloon", ...a3,
+      id: "s1", name: "Over the clock tower", ...a3,
       eye: { x: 4, y: 12, z: 46 },
       gaze: { heading: 14, pitch: -52, roll: 9 },
       lens: { law: "stereographic", distance: 66.75, centre: { x: 210, y: 148.5 }, within: 180 },

@@ -118,7 +118,7 @@ try {
   await page.keyboard.press("2");
   await shoot("eye-level");
 
-  await board("Over the clock tower");
+  await board("The quarter from a kite balloon");
   await page.keyboard.press("3");
   await page.getByText("Lens and curved systems").click();
   await shoot("six-points");
