@@ -2,12 +2,14 @@ import { dragging, firstLoad, gridded, street } from "./browser";
 import { curves, denseDisc } from "./curves";
 import { projecting, visibility } from "./core";
 import { tiling } from "./paper";
+import { recovering } from "./recover";
 import { row } from "./timing";
 
 row("what", "measured", "target");
 projecting();
 visibility();
 curves();
+recovering();
 await tiling();
 await firstLoad();
 await dragging("20 buildings", street(20));

@@ -82,6 +82,32 @@ describe("zanvo solve", () => {
   });
 });
 
+describe("zanvo recover", () => {
+  const fan = ([vx, vy]: readonly [number, number]) => [[1500, 1100], [2300, 1900], [2600, 900], [1900, 2300]].map(([x, y]) => [x, y, x + 0.2 * (vx - x), y + 0.2 * (vy - y)]);
+  const image = { width: 4000, height: 3000 };
+
+  it("gives points, focal length and horizon of two level families", async () => {
+    // 1,200 and 2,700 px off the middle, on its level: f = sqrt(1200 * 2700) = 1,800 px.
+    const { code, answer } = await run(["recover", "-"], JSON.stringify({ image, families: [{ name: "left", role: "horizontal", lines: fan([800, 1500]) }, { name: "right", role: "horizontal", lines: fan([4700, 1500]) }] }));
+    expect([code, answer]).toMatchObject([0, {
+      vanishingPoints: [{ name: "left", x: expect.closeTo(800, 3), y: expect.closeTo(1500, 3), atInfinity: false, strays: [] }, { name: "right", x: expect.closeTo(4700, 3) }],
+      focalLength: { px: expect.closeTo(1800, 2) }, centre: { x: 2000, y: 1500 }, pitch: expect.closeTo(0, 6), roll: expect.closeTo(0, 6),
+    }]);
+    const { horizon } = answer as { horizon: { a: number; b: number; c: number } };
+    expect(Math.abs(horizon.a * 123 + horizon.b * 1500 + horizon.c)).toBeLessThan(1e-3);
+  });
+
+  it("says what one family cannot tell, and what is wrong with an order", async () => {
+    const one = await run(["recover", "-"], JSON.stringify({ image, families: [{ name: "left", role: "horizontal", lines: fan([800, 1500]) }] }));
+    expect([one.code, one.answer]).toMatchObject([0, { focalLength: null, pitch: null }]);
+    expect(one.err).toContain("No two families at right angles are known");
+    const single = await run(["recover", "-"], JSON.stringify({ image, families: [{ name: "left", role: "horizontal", lines: [[0, 0, 5, 5]] }] }));
+    expect([single.code, single.err]).toEqual([1, "left: There is one edge with a length: two at least are needed to meet in a point.\n"]);
+    const wrong = await run(["recover", "-"], JSON.stringify({ image, families: [{ name: "left", role: "level", lines: [] }] }));
+    expect([wrong.code, wrong.err]).toEqual([2, "families/0/role: must be one of: horizontal, upright, free.\n"]);
+  });
+});
+
 describe("zanvo check", () => {
   it("gives findings without their mends", async () => {
     const scene = newScene("Test");

@@ -6,19 +6,21 @@ import type { Call } from "./io";
 import { pins } from "./pins";
 import { print } from "./print";
 import { project } from "./project";
+import { recover } from "./recover";
 import { slip } from "./slip";
 import { solve } from "./solve";
 
 /** What a command does with its call; what it returns is printed as JSON, unless it is nothing. */
 type Command = (call: Call) => Promise<unknown>;
 
-const COMMANDS: Readonly<Record<string, Command>> = { pins, project, solve, check, export: exportScene, slip, print };
+const COMMANDS: Readonly<Record<string, Command>> = { pins, project, solve, recover, check, export: exportScene, slip, print };
 
 const HELP = `zanvo: perspective from a shell. FILE may be - for standard input.
 
   zanvo pins SCENE [--shot ID]                     horizon, centre of vision, distance and pins
   zanvo project SCENE --points FILE [--shot ID]    world points [[x,y,z], ...] in m as sheet points in mm
   zanvo solve PINS                                 the view behind two or three vanishing points
+  zanvo recover LINES                              vanishing points and view behind edges traced in a picture
   zanvo check SCENE [--shot ID]                    findings, the most serious first
   zanvo export SCENE --format svg|png|pdf --out FILE [--shot ID] [--dpi N] [--without KIND,...] [--page]
                                                    a shot, or with --page all panels of its page

@@ -1,2 +1,3 @@
 export { ellipseOf, recoverPoint, type RecoveredPoint } from "./point";
 export { normOf, type Norm, type Segment } from "./segments";
+export { recoverView, type Asked, type Family, type RecoveredView } from "./view";

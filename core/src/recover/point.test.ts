@@ -2,21 +2,10 @@ import fc from "fast-check";
 import { distance2, type Vec2 } from "../geometry";
 import { NoAnswer } from "../problem";
 import { between } from "../testing";
+import { gauss } from "./simulated";
 import { ellipseOf, normOf, recoverPoint, type Segment } from ".";
 
 const picture = normOf({ width: 4000, height: 3000 });
-
-/** Gaussian numbers from a seed: Box and Muller (from memory) over mulberry32 (public domain, from memory). */
-function gauss(seed: number): () => number {
-  let a = seed | 0;
-  const even = () => {
-    a = (a + 0x6d2b79f5) | 0;
-    let t = Math.imul(a ^ (a >>> 15), 1 | a);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
-  return () => Math.sqrt(-2 * Math.log(1 - even())) * Math.cos(2 * Math.PI * even());
-}
 
 /** Edges that run to a point (or along a direction), of a length, with noise across at both ends. */
 function edges(point: { at: Vec2 } | { along: Vec2 }, n: number, sigma: number, noise: () => number, seed = 1): Segment[] {

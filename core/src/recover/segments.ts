@@ -48,14 +48,17 @@ export function linesOf(segments: readonly Segment[], { x, y, size }: Norm): Lin
  * eigenvalue of their scatter, (S - sqrt(S^2 - 4 X^2)) / 2 with S = q1^2 + q2^2 and X = q1 x q2, written so that it holds
  * for points at infinity, too (w = 0). Its standard deviation is that of an end's distance from the true line.
  */
-export function miss({ data }: Lines, i: number, [vx, vy, vw]: Vec3): number {
+export function miss({ data }: Lines, i: number, v: Vec3): number {
   const o = WIDE * i;
+  const vx = v[0], vy = v[1], vw = v[2];
   const e = data[o + 4] * vx + data[o + 5] * vy + data[o + 6] * vw;
-  const [ax, ay] = [data[o] * vw - vx, data[o + 1] * vw - vy];
-  const [bx, by] = [data[o + 2] * vw - vx, data[o + 3] * vw - vy];
+  const ax = data[o] * vw - vx, ay = data[o + 1] * vw - vy;
+  const bx = data[o + 2] * vw - vx, by = data[o + 3] * vw - vy;
   const s = ax * ax + ay * ay + bx * bx + by * by;
-  const root = Math.sqrt(Math.max(0, s * s - 4 * e * e * vw * vw));
-  return s > 0 ? (Math.SQRT2 * e) / Math.sqrt(s + root) : 0;
+  if (s === 0) return 0;
+  const x = 2 * e * vw;
+  const rest = s * s - x * x;
+  return (Math.SQRT2 * e) / Math.sqrt(s + (rest > 0 ? Math.sqrt(rest) : 0));
 }
 
 /** Half the length of a segment, in the unit of the norm. */
