@@ -6,7 +6,7 @@ import { pino } from "pino";
 import { putDemo } from "./demo";
 import { createApp } from "./http";
 import { Prints } from "./prints";
-import { openStore } from "./store";
+import { openPictures, openStore } from "./store";
 
 /** How long open answers may take once the server is told to stop, in ms. */
 const GRACE = 5000;
@@ -18,9 +18,11 @@ const file = process.env.ZANVO_DATA ?? join(root, "data/zanvo.sqlite");
 const log = pino({ level: process.env.LOG_LEVEL ?? "warn" }, pino.destination(2));
 
 const store = await openStore(file);
+const pictures = openPictures(join(dirname(file), "pictures"));
+await pictures.keepOnly(store.names);
 await putDemo(store, join(root, "demo"));
 const prints = new Prints(join(dirname(fileURLToPath(import.meta.url)), "worker.js"));
-const server = createServer(createApp({ store, prints, log, web: join(root, "web/dist"), names: [host] }));
+const server = createServer(createApp({ store, prints, pictures, log, web: join(root, "web/dist"), names: [host] }));
 
 server.on("error", (error: NodeJS.ErrnoException) => {
   const why = error.code === "EADDRINUSE" ? `Port ${port} is taken. Set PORT to another one, or stop what runs there.` : error.message;

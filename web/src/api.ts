@@ -112,6 +112,20 @@ export const fetchExport = async (path: string, signal: AbortSignal): Promise<Bl
 /** The address of a shot's set-up sheet as PDF, with an edge tick every so many mm, in the units one reads. */
 export const slipPath = (id: string, shot: string, every: number, units: System): string => `/api/scenes/${id}/slips/${encodeURIComponent(shot)}.pdf?every=${every}&units=${units}`;
 
+/** A picture as the server took it in. */
+export interface TakenIn {
+  readonly picture: string;
+  readonly width: number;
+  readonly height: number;
+  readonly focal35: number | null;
+}
+
+export const takeIn = async (id: string, file: Blob, signal?: AbortSignal): Promise<TakenIn> =>
+  (await send(`/api/scenes/${id}/references`, { method: "POST", headers: { "Content-Type": "application/octet-stream" }, body: file, signal })).json() as Promise<TakenIn>;
+
+/** The address of a reference's picture, whole or as a small preview. */
+export const referencePath = (id: string, picture: string, preview = false): string => `/api/scenes/${id}/references/${picture}${preview ? "?preview" : ""}`;
+
 /** How a print stands. */
 export interface PrintStatus {
   readonly id: string;

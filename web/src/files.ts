@@ -7,18 +7,20 @@ export function download(content: Blob, name: string): void {
   setTimeout(() => URL.revokeObjectURL(link.href), 10_000);
 }
 
-/** Asks for files and hands back the text of the first, or null. */
-export function pickText(accept: string): Promise<{ name: string; text: string } | null> {
+/** Asks for a file; null where none was chosen. */
+export function pickFile(accept: string): Promise<File | null> {
   return new Promise((resolve) => {
     const input = document.createElement("input");
     input.type = "file";
     input.accept = accept;
-    input.addEventListener("change", () => {
-      const file = input.files?.[0];
-      if (file) void file.text().then((text) => resolve({ name: file.name, text }));
-      else resolve(null);
-    });
+    input.addEventListener("change", () => resolve(input.files?.[0] ?? null));
     input.addEventListener("cancel", () => resolve(null));
     input.click();
   });
+}
+
+/** Asks for a file and hands back its text; null where none was chosen. */
+export async function pickText(accept: string): Promise<{ name: string; text: string } | null> {
+  const file = await pickFile(accept);
+  return file && { name: file.name, text: await file.text() };
 }

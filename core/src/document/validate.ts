@@ -45,9 +45,9 @@ const fitsScene = checker(SceneSchema);
 /** A value checked against the schema of the current version, ids unique in each list, no panel off its sheet. */
 export function checkScene(value: unknown): Scene {
   const scene = fitsScene(value);
-  for (const list of ["orientations", "elements", "shots"] as const) {
+  for (const list of ["orientations", "elements", "shots", "references"] as const) {
     const seen = new Set<string>();
-    scene[list].forEach(({ id }, i) => {
+    scene[list]?.forEach(({ id }, i) => {
       if (seen.has(id)) throw new BadInput([{ path: `${list}/${i}/id`, message: `"${id}" is taken by an earlier one.` }]);
       seen.add(id);
     });

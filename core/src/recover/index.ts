@@ -1,3 +1,4 @@
 export { ellipseOf, recoverPoint, type RecoveredPoint } from "./point";
 export { normOf, type Norm, type Segment } from "./segments";
 export { recoverView, type Asked, type Family, type RecoveredView } from "./view";
+export { as35, edgesOf, HAND, onPaperAt, pointOf, shotFrom, viewOfReference } from "./reference";

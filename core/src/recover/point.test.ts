@@ -77,6 +77,17 @@ describe("a vanishing point from edges", () => {
     expect(distance2(at!, clean.at!)).toBeLessThan(1e-3);
   });
 
+  it("trusts edges that were traced in a small picture less", () => {
+    const sharp = edges({ at: [7000, 1000] }, 10, 1, gauss(7));
+    const loose = edges({ at: [7000, 1000] }, 10, 6, gauss(8), 2).map((edge) => ({ ...edge, looser: 6 }));
+    const error = (segments: readonly Segment[]) => distance2(recoverPoint(segments, picture).at!, [7000, 1000]);
+    const axes = (segments: readonly Segment[]) => ellipseOf(recoverPoint(segments, picture).covariance!).major;
+    expect(axes(loose)).toBeGreaterThan(4 * axes(sharp));
+    expect(axes([...sharp, ...loose])).toBeLessThan(axes(sharp));
+    expect(error([...sharp, ...loose])).toBeLessThan(axes([...sharp, ...loose]));
+    expect(recoverPoint(loose, picture).strays).toEqual([]);
+  });
+
   it("gets surer with more edges", () => {
     const major = (n: number) => ellipseOf(recoverPoint(edges({ at: [7000, 1000] }, n, 1, gauss(7)), picture).covariance!).major;
     expect(major(40)).toBeLessThan(major(10) / 1.5);

@@ -1,6 +1,6 @@
 import { add, cross, degrees, scale, unit, type Vec2, type Vec3 } from "../geometry";
 import { NoAnswer } from "../problem";
-import { crossing, halfLength, linesOf, miss, type Lines, type Norm, type Segment } from "./segments";
+import { crossing, halfLength, linesOf, miss, weightOf, type Lines, type Norm, type Segment } from "./segments";
 
 /** Where the edges of one family meet, and how sure that is. */
 export interface RecoveredPoint {
@@ -171,7 +171,7 @@ export function recoverPoint(segments: readonly Segment[], picture: Norm, sigma 
   }
   const { v, plane, covariance } = found;
   const placed = inPixels(v, plane, covariance, picture);
-  const misses = segments.map((_, i) => (halfLength(lines, i) > 1e-9 ? miss(lines, i, v) : 0));
+  const misses = segments.map((_, i) => (halfLength(lines, i) > 1e-9 ? miss(lines, i, v) / weightOf(lines, i) : 0));
   return {
     direction: v,
     ...placed,

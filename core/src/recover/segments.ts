@@ -4,6 +4,8 @@ import { cross, middle, type Vec2, type Vec3 } from "../geometry";
 export interface Segment {
   readonly a: Vec2;
   readonly b: Vec2;
+  /** How many times less sure its ends are than the hand is said to be: a small picture is traced less exactly. */
+  readonly looser?: number;
 }
 
 /** Picture px around the middle, in units of half the longer side: what everything is fitted in. */
@@ -18,18 +20,18 @@ export const normOf = ({ width, height }: { readonly width: number; readonly hei
   return { x, y, size: Math.max(width, height) / 2 };
 };
 
-/** Segments as they are fitted: seven numbers each: both ends (x y) and the line through them (a b c). */
+/** Segments as they are fitted: eight numbers each: both ends (x y), the line through them (a b c), and the weight of their misses. */
 export interface Lines {
   readonly count: number;
   readonly data: Float64Array;
 }
 
 /** The numbers of one segment. */
-const WIDE = 7;
+const WIDE = 8;
 
 export function linesOf(segments: readonly Segment[], { x, y, size }: Norm): Lines {
   const data = new Float64Array(WIDE * segments.length);
-  segments.forEach(({ a, b }, i) => {
+  segments.forEach(({ a, b, looser = 1 }, i) => {
     const [ax, ay, bx, by, o] = [(a[0] - x) / size, (a[1] - y) / size, (b[0] - x) / size, (b[1] - y) / size, WIDE * i];
     data[o] = ax;
     data[o + 1] = ay;
@@ -38,6 +40,7 @@ export function linesOf(segments: readonly Segment[], { x, y, size }: Norm): Lin
     data[o + 4] = ay - by;
     data[o + 5] = bx - ax;
     data[o + 6] = ax * by - ay * bx;
+    data[o + 7] = 1 / looser;
   });
   return { count: segments.length, data };
 }
@@ -46,7 +49,8 @@ export function linesOf(segments: readonly Segment[], { x, y, size }: Norm): Lin
  * How far a segment misses a homogeneous point v: the square root of the sum of the squared distances of both ends to the
  * line through v that fits them best, signed, in the unit of the norm. With q1, q2 the ends seen from v it is the smaller
  * eigenvalue of their scatter, (S - sqrt(S^2 - 4 X^2)) / 2 with S = q1^2 + q2^2 and X = q1 x q2, written so that it holds
- * for points at infinity, too (w = 0). Its standard deviation is that of an end's distance from the true line.
+ * for points at infinity, too (w = 0). Weighted, its
+ * standard deviation is that of the hand.
  */
 export function miss({ data }: Lines, i: number, v: Vec3): number {
   const o = WIDE * i;
@@ -58,8 +62,11 @@ export function miss({ data }: Lines, i: number, v: Vec3): number {
   if (s === 0) return 0;
   const x = 2 * e * vw;
   const rest = s * s - x * x;
-  return (Math.SQRT2 * e) / Math.sqrt(s + (rest > 0 ? Math.sqrt(rest) : 0));
+  return (data[o + 7] * Math.SQRT2 * e) / Math.sqrt(s + (rest > 0 ? Math.sqrt(rest) : 0));
 }
+
+/** The weight of a segment's misses. */
+export const weightOf = ({ data }: Lines, i: number): number => data[WIDE * i + 7];
 
 /** Half the length of a segment, in the unit of the norm. */
 export function halfLength({ data }: Lines, i: number): number {

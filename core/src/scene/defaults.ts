@@ -49,18 +49,16 @@ export function newScene(title: string): Scene {
 export function onSheet(shot: Shot, sheet: Sheet, frame = frameOn(sheet)): Shot {
   const k = frame.width / shot.frame.width;
   const { centre, distance } = shot.lens;
+  const { under } = shot;
+  const x = frame.x + (centre.x - shot.frame.x) * k;
+  const y = frame.y + (centre.y - shot.frame.y) * (frame.height / shot.frame.height);
   return {
     ...shot,
     sheet,
     frame,
-    lens: {
-      ...shot.lens,
-      distance: distance * k,
-      centre: {
-        x: frame.x + (centre.x - shot.frame.x) * k,
-        y: frame.y + (centre.y - shot.frame.y) * (frame.height / shot.frame.height),
-      },
-    },
+    lens: { ...shot.lens, distance: distance * k, centre: { x, y } },
+    // A picture under the drawing stays with the picture's own centre.
+    ...(under ? { under: { ...under, at: { x: x + (under.at.x - centre.x) * k, y: y + (under.at.y - centre.y) * k, width: under.at.width * k, height: under.at.height * k } } } : {}),
   };
 }
 

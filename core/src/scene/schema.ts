@@ -78,6 +78,40 @@ const SketchSchema = strict({ left: Point2(Millimetres), right: Point2(Millimetr
 /** A line to a point, picked to be drawn by compass: the pin it runs to, and a place of the sheet it passes. */
 const PickedArcSchema = strict({ pin: Id, through: Point2(Millimetres) });
 
+const Px = Type.Number({ minimum: -1e6, maximum: 1e6 });
+const PxSide = Type.Integer({ minimum: 1, maximum: 100_000 });
+
+/** An edge traced in a picture, px; `hand`: how many of them the hand may be off, as it saw the picture; `out` leaves it aside. */
+const EdgeSchema = strict({ x1: Px, y1: Px, x2: Px, y2: Px, hand: Type.Optional(Type.Number({ minimum: 0.01, maximum: 1000 })), out: Type.Optional(Type.Boolean()) });
+
+/**
+ * Edges that run one way in the world: to the left or right point of the scene's first directions, plumb, level in some
+ * other direction, or any way.
+ */
+const TracedSetSchema = strict({ id: Id, name: Name, role: OneOf("left", "right", "upright", "level", "free"), edges: Type.Array(EdgeSchema, { maxItems: 5000 }) });
+
+/** A picture that is drawn after: where its file is kept, what was traced in it, and what may be taken for granted of it. */
+const ReferenceSchema = strict({
+  id: Id,
+  name: Name,
+  /** SHA-256 of the picture's file. */
+  picture: Type.String({ pattern: "^[0-9a-f]{64}$" }),
+  width: PxSide,
+  height: PxSide,
+  /** The lens that the camera noted, as on full frame, mm. */
+  focal35: Type.Optional(Type.Number({ minimum: 1, maximum: 10_000 })),
+  sets: Type.Array(TracedSetSchema, { maxItems: 50 }),
+  /** The camera was level. */
+  level: Type.Optional(Type.Boolean()),
+  /** The picture was cropped: its middle is not the centre of vision. */
+  cropped: Type.Optional(Type.Boolean()),
+  /** Left and right are not at right angles. */
+  oblique: Type.Optional(Type.Boolean()),
+});
+
+/** A picture under a drawing: which one, how strongly, and where it lies on the sheet. */
+const UnderSchema = strict({ reference: Id, strength: Strength, at: RectSchema });
+
 /** How strongly each kind of line is shown; 0 leaves it out. */
 const ShowSchema = strict({
   live: Strength, frame: Strength, horizon: Strength, bundles: Strength, buildings: Strength, hidden: Strength,
@@ -119,6 +153,7 @@ const ShotSchema = strict({
   room: Type.Optional(RoomSchema),
   aids: Type.Optional(AidsSchema),
   sketch: Type.Optional(SketchSchema),
+  under: Type.Optional(UnderSchema),
   arcs: Type.Optional(Type.Array(PickedArcSchema, { maxItems: 200 })),
   show: Type.Optional(ShowSchema),
 });
@@ -133,6 +168,7 @@ export const SceneSchema = strict({
   orientations: Type.Array(OrientationSchema, { maxItems: 200 }),
   elements: Type.Array(ElementSchema, { maxItems: 20000 }),
   shots: Type.Array(ShotSchema, { minItems: 1, maxItems: 500 }),
+  references: Type.Optional(Type.Array(ReferenceSchema, { maxItems: 200 })),
 });
 
 export type Scene = Static<typeof SceneSchema>;
@@ -142,6 +178,9 @@ export type Orientation = Static<typeof OrientationSchema>;
 export type Slope = Static<typeof SlopeSchema>;
 export type Room = Static<typeof RoomSchema>;
 export type Aids = Static<typeof AidsSchema>;
+export type Reference = Static<typeof ReferenceSchema>;
+export type TracedSet = Reference["sets"][number];
+export type Edge = TracedSet["edges"][number];
 export type PickedArc = Static<typeof PickedArcSchema>;
 export type Sketch = Static<typeof SketchSchema>;
 export type Bundle = Static<typeof BundleSchema>;

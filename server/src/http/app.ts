@@ -2,16 +2,18 @@ import express, { type Express } from "express";
 import type { Logger } from "pino";
 import { pinoHttp } from "pino-http";
 import type { Prints } from "../prints";
-import type { Store } from "../store";
+import type { Pictures, Store } from "../store";
 import { headers, hostCheck } from "./guard";
 import { page } from "./page";
 import { prints as printsBelow } from "./prints";
 import { onError, Refused } from "./problem";
+import { references } from "./references";
 import { scenes } from "./scenes";
 
 export interface AppOptions {
   readonly store: Store;
   readonly prints: Prints;
+  readonly pictures: Pictures;
   readonly log: Logger;
   /** The folder of the built web app. */
   readonly web: string;
@@ -20,7 +22,7 @@ export interface AppOptions {
 }
 
 /** The whole of what is served. */
-export function createApp({ store, prints, log, web, names = [] }: AppOptions): Express {
+export function createApp({ store, prints, pictures, log, web, names = [] }: AppOptions): Express {
   const app = express();
   app.disable("x-powered-by");
   app.set("etag", false);
@@ -32,6 +34,7 @@ export function createApp({ store, prints, log, web, names = [] }: AppOptions): 
   });
   app.use("/api/scenes", scenes(store));
   app.use("/api/scenes/:id/prints", printsBelow(store, prints));
+  app.use("/api/scenes/:id/references", references(store, pictures));
   app.use("/api", () => {
     throw new Refused(404, "There is nothing at this address.");
   });

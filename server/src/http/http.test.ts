@@ -1,15 +1,17 @@
-import { mkdtempSync, writeFileSync } from "node:fs";
+import { existsSync, mkdtempSync, readdirSync, utimesSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { newScene, type Scene } from "@zanvo/core/scene";
 import { pino } from "pino";
-import sharp from "sharp";
 import request from "supertest";
 import { Prints } from "../prints";
-import { openStore, type Store } from "../store";
+import sharp from "sharp";
+import { openPictures, openStore, type Pictures, type Store } from "../store";
 import { createApp } from ".";
 
 let store: Store;
+let pictures: Pictures;
+let pictureFolder: string;
 const prints = new Prints(join(process.cwd(), "server/dist/worker.js"));
 let app: ReturnType<typeof createApp>;
 const titled = (title: string): Scene => newScene(title);
@@ -19,7 +21,9 @@ beforeEach(async () => {
   const folder = mkdtempSync(join(tmpdir(), "zanvo-"));
   writeFileSync(join(folder, "index.html"), '<meta name="nonce" content="__NONCE__">');
   store = await openStore(join(folder, "db/zanvo.sqlite"));
-  app = createApp({ store, prints, log: pino({ level: "silent" }), web: folder });
+  pictureFolder = join(folder, "pictures");
+  pictures = openPictures(pictureFolder);
+  app = createApp({ store, prints, pictures, log: pino({ level: "silent" }), web: folder });
 });
 afterEach(() => store.close());
 afterAll(() => prints.close());
@@ -221,5 +225,60 @@ describe("prints over HTTP", () => {
       expect([status, type, body.subarray(0, 5).toString()]).toEqual([200, "application/pdf", "%PDF-"]);
     }
     expect((await request(app).get(`${address}/slips/s1.pdf?every=0`)).body.detail).toBe("every: must be from 1 to 500 mm.");
+  });
+});
+
+describe("references over HTTP", () => {
+  const bring = (address: string, bytes: Buffer) => request(app).post(`${address}/references`).type("application/octet-stream").send(bytes);
+  const photo = (width: number, height: number) => sharp({ create: { width, height, channels: 3, background: "#a85" } });
+
+  it("are taken in upright, told the lens they note, and served as one fixed type that is never run", async () => {
+    const address = (await create()).headers.location;
+    // Orientation 6: the camera was turned, so the picture stands upright with its sides changed (Exif 2.32, tag 0x0112).
+    const turned = await photo(90, 60).withExif({ IFD0: { Orientation: "6" }, IFD2: { FocalLengthIn35mmFilm: "28" } }).withMetadata({ orientation: 6 }).jpeg().toBuffer();
+    const { status, body } = await bring(address, turned);
+    expect([status, body.width, body.height, body.focal35]).toEqual([201, 60, 90, 28]);
+    expect((await bring(address, turned)).body.picture).toBe(body.picture);
+    for (const query of ["", "?preview"]) {
+      const answer = await request(app).get(`${address}/references/${body.picture}${query}`).buffer();
+      expect([answer.status, answer.type, answer.headers["x-content-type-options"], answer.headers["content-security-policy"]]).toEqual([200, "image/webp", "nosniff", "default-src 'none'; sandbox"]);
+    }
+    expect((await request(app).get(`${address}/references/${"0".repeat(64)}`)).body.detail).toBe("This picture is not on this machine: bring it in again.");
+    expect((await request(app).get(`${address}/references/..%2F..%2Fdb%2Fzanvo.sqlite`)).status).toBe(404);
+  });
+
+  it("that are none are refused with a sentence, and nothing is kept", async () => {
+    const address = (await create()).headers.location;
+    const whole = await photo(800, 600).jpeg().toBuffer();
+    const heic = Buffer.concat([Buffer.from([0, 0, 0, 24]), Buffer.from("ftypheic0000"), Buffer.alloc(64)]);
+    for (const [bytes, said] of [
+      [Buffer.from("<html>no picture</html>"), "picture: is no picture that can be read: JPEG, PNG and WebP are."],
+      [Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"/>'), "picture: is SVG; JPEG, PNG and WebP can be read."],
+      [heic, "picture: is HEIC, which browsers do not show. Save or share it as JPEG first."],
+      [whole.subarray(0, whole.length / 2), "picture: is cut off: a part of the file is missing."],
+      [await photo(17_000, 20).png().toBuffer(), "picture: is 17,000 px long; up to 16,383 can be taken."],
+    ] as const) {
+      const { status, body } = await bring(address, bytes);
+      expect([status, body.detail]).toEqual([400, said]);
+    }
+    const bomb = await bring(address, await photo(9000, 6000).png({ compressionLevel: 9 }).toBuffer());
+    expect([bomb.status, bomb.body.detail]).toEqual([400, "picture: has 54 megapixels; up to 40 can be taken."]);
+    expect(existsSync(pictureFolder)).toBe(false);
+    expect((await bring("/api/scenes/none", whole)).status).toBe(404);
+  });
+
+  it("are kept while a document or a version of one speaks of them", async () => {
+    const address = (await create()).headers.location;
+    const { picture } = (await bring(address, await photo(60, 40).jpeg().toBuffer())).body as { picture: string };
+    const old = new Date(Date.now() - 2 * 86_400_000);
+    const age = () => readdirSync(pictureFolder).forEach((file) => utimesSync(join(pictureFolder, file), old, old));
+    age();
+    const named = { ...titled("Lock"), "x-notes": picture };
+    await request(app).put(address).set("If-Match", "*").type("json").send(JSON.stringify(named));
+    await request(app).put(address).set("If-Match", "*").type("json").send(JSON.stringify(titled("Lock")));
+    await pictures.keepOnly(store.names);
+    expect(readdirSync(pictureFolder)).toHaveLength(2);
+    await pictures.keepOnly(() => Promise.resolve(false));
+    expect(readdirSync(pictureFolder)).toEqual([]);
   });
 });

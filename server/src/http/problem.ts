@@ -28,7 +28,7 @@ const codeOf = (error: unknown): string => {
 };
 
 /** Turns everything that is thrown in a handler into one sentence with the right status. */
-export const onError: ErrorRequestHandler = (error: Error & { status?: number; type?: string }, req, res, next) => {
+export const onError: ErrorRequestHandler = (error: Error & { status?: number; type?: string; limit?: number }, req, res, next) => {
   if (res.headersSent) return next(error);
   if (error instanceof BadInput) return sendProblem(res, 400, error.message, { errors: error.faults });
   if (error instanceof NoAnswer) return sendProblem(res, 409, error.message);
@@ -40,7 +40,7 @@ export const onError: ErrorRequestHandler = (error: Error & { status?: number; t
     res.set("ETag", `"${card.revision}"`);
     return sendProblem(res, 412, error.message, { current: { ...card, document: scene } });
   }
-  if (error.type === "entity.too.large") return sendProblem(res, 413, "The document is larger than 16 MB; nothing was saved.");
+  if (error.type === "entity.too.large") return sendProblem(res, 413, `This is larger than ${Math.round((error.limit ?? 0) / 2 ** 20)} MB, the most that is taken here; nothing was saved.`);
   if (/SQLITE_FULL|SQLITE_IOERR|ENOSPC/.test(codeOf(error))) return sendProblem(res, 507, "The disk is full: nothing was saved, and what was stored before is unharmed. Make room and try again.");
   if (error.status && error.status < 500) return sendProblem(res, error.status, error.status === 404 ? "There is nothing at this address." : "The request could not be read.");
   req.log.error(error);

@@ -1,1 +1,2 @@
 export * from "./store";
+export { isPictureName, openPictures, type Picture, type Pictures } from "./pictures";

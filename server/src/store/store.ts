@@ -130,6 +130,11 @@ export async function openStore(file: string, now: () => Date = () => new Date()
       if (!row) throw new NotFound("This version is no longer kept.");
       return readScene(row.document);
     }),
+    /** Whether any document, or any earlier version of one, speaks of something by its unique name. */
+    names: (name: string): Promise<boolean> => inTurn(async (db) => {
+      const [{ found }] = (await db.query("SELECT EXISTS (SELECT 1 FROM scene WHERE instr(document, ?)) OR EXISTS (SELECT 1 FROM version WHERE instr(document, ?)) AS found", [name, name])) as [{ found: number }];
+      return found === 1;
+    }),
     close: (): Promise<void> => last.then(() => source.destroy()),
   };
 }

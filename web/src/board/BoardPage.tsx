@@ -1,16 +1,14 @@
 import { BookOpen } from "lucide-react";
 import { Suspense, useEffect, useState } from "react";
 import { Link, useParams } from "react-router";
-import useSWR from "swr";
-import { openScene, type Opened } from "../api";
-import { Button, Modal } from "../ui";
+import { Modal } from "../ui";
 import { useBoard } from "./board";
 import { Conflict } from "./Conflict";
 import { Desk } from "./desk/Desk";
 import { Findings } from "./Findings";
 import { KEYS, useKeys } from "./keys";
+import { OnBoard } from "./OnBoard";
 import { Rail } from "./Rail";
-import { startSaving } from "./saving";
 import { Slip } from "./Slip";
 import { Strip } from "./Strip";
 import { STAGES } from "./stages";
@@ -20,30 +18,7 @@ import { Versions } from "./Versions";
 /** The drawing table of one scene. */
 export function BoardPage() {
   const { id = "" } = useParams();
-  return <Loaded key={id} id={id} />;
-}
-
-/** Reads the scene afresh at each visit: what an earlier visit saw may have been changed elsewhere. */
-function Loaded({ id }: { readonly id: string }) {
-  const [visit] = useState(() => crypto.randomUUID());
-  const ready = useBoard((board) => board.id) === id;
-  const { data, error, mutate } = useSWR<Opened, Error>([id, visit], () => openScene(id), { revalidateOnFocus: false, revalidateOnReconnect: false, revalidateIfStale: false });
-  useEffect(() => {
-    if (!data) return undefined;
-    return startSaving(data);
-  }, [data]);
-  if (error) {
-    return (
-      <main role="alert" className="flex h-full flex-col items-center justify-center gap-3">
-        <p>{error.message}</p>
-        <span className="flex gap-2">
-          <Button onClick={() => void mutate()}>Try again</Button>
-          <Link className="inline-flex h-7 items-center rounded border border-hair px-2.5" to="/">Back to the shelf</Link>
-        </span>
-      </main>
-    );
-  }
-  return ready ? <Board /> : <p className="flex h-full items-center justify-center text-pencil">Laying the sheet out…</p>;
+  return <OnBoard key={id} id={id}><Board /></OnBoard>;
 }
 
 function Board() {

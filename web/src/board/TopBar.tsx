@@ -36,23 +36,38 @@ function Title({ title }: { readonly title: string }) {
   );
 }
 
-/** Where one is, how it is saved, and what works everywhere. */
-export function TopBar({ onVersions, onKeys }: { readonly onVersions: () => void; readonly onKeys: () => void }) {
+/** How the document stands to what the server has. */
+export function SavingStatus() {
+  const { state, reason } = useSaving();
+  return (
+    <span role="status" aria-label="Saving" className={state === "saved" || state === "saving" || state === "waiting" ? "text-pencil" : "text-accent"}>
+      {SAYS[state]}{state === "refused" && reason ? `: ${reason}` : ""}
+    </span>
+  );
+}
+
+export function UndoRedo() {
   const canUndo = useBoard((board) => board.past.length > 0);
   const canRedo = useBoard((board) => board.future.length > 0);
+  return (
+    <>
+      <IconButton label="Undo" hint="Ctrl+Z" disabled={!canUndo} onClick={undo}><Undo2 size={16} /></IconButton>
+      <IconButton label="Redo" hint="Ctrl+Shift+Z" disabled={!canRedo} onClick={redo}><Redo2 size={16} /></IconButton>
+    </>
+  );
+}
+
+/** Where one is, how it is saved, and what works everywhere. */
+export function TopBar({ onVersions, onKeys }: { readonly onVersions: () => void; readonly onKeys: () => void }) {
   const title = useBoard((board) => board.scene.title);
-  const { state, reason } = useSaving();
   return (
     <header className="flex h-10 shrink-0 items-center gap-1 border-b border-hair px-2">
       <Link to="/" className="flex items-center gap-1.5 rounded px-1.5 py-1 hover:bg-wash"><img src="/zanvo.svg" alt="" className="size-5" />Shelf</Link>
       <span aria-hidden className="text-pencil">/</span>
       <Title key={title} title={title} />
-      <span role="status" aria-label="Saving" className={state === "saved" || state === "saving" || state === "waiting" ? "text-pencil" : "text-accent"}>
-        {SAYS[state]}{state === "refused" && reason ? `: ${reason}` : ""}
-      </span>
+      <SavingStatus />
       <span className="grow" />
-      <IconButton label="Undo" hint="Ctrl+Z" disabled={!canUndo} onClick={undo}><Undo2 size={16} /></IconButton>
-      <IconButton label="Redo" hint="Ctrl+Shift+Z" disabled={!canRedo} onClick={redo}><Redo2 size={16} /></IconButton>
+      <UndoRedo />
       <IconButton label="Whole sheet" hint="S" onClick={() => frame("sheet")}><Minimize size={16} /></IconButton>
       <IconButton label="Whole desk" hint="D" onClick={() => frame("desk")}><Maximize size={16} /></IconButton>
       <IconButton label="Earlier versions" onClick={onVersions}><History size={16} /></IconButton>

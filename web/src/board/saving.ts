@@ -55,6 +55,12 @@ interface Session {
 }
 let session: Session | null = null;
 
+/** What was still being saved when a scene was last taken off the board. */
+let leaving: Promise<unknown> = Promise.resolve();
+
+/** Waits for it: whoever opens the scene again at once must not get it as it was before. */
+export const leftSaved = (): Promise<unknown> => leaving;
+
 let timer: ReturnType<typeof setTimeout> | undefined;
 let running: Promise<void> | null = null;
 
@@ -99,7 +105,7 @@ export function startSaving(opened: Opened): () => void {
     session = null;
     close();
     if (undecided || scene === mine.stored) return;
-    void (running ?? Promise.resolve())
+    leaving = (running ?? Promise.resolve())
       .then(() => (scene === mine.stored ? undefined : saveScene(id, scene, mine.revision)))
       .then(() => localStorage.removeItem(draftKey(id)), () => undefined);
   };

@@ -26,7 +26,9 @@ import { useShownPins } from "./sets";
 import { SixPoints, useSixLayers } from "./SixPoints";
 import { SketchHandles } from "./SketchHandles";
 import { Stretch } from "./Stretch";
+import { UnderPicture } from "./UnderPicture";
 import { useHand } from "./useHand";
+import { usePictureDrop } from "./usePictureDrop";
 import { useSeen } from "./useSeen";
 
 /** Compass feet are drawn this far around the sheet, mm. */
@@ -47,6 +49,7 @@ export function Desk() {
   const holder = useRef<HTMLDivElement>(null);
   const seen = useSeen(scene.elements, shot.eye.x, shot.eye.y, shot.eye.z);
   const { cursor, ...hand } = useHand(holder);
+  const dropping = usePictureDrop(id);
 
   useEffect(() => {
     const element = holder.current;
@@ -117,10 +120,12 @@ export function Desk() {
         className="absolute bottom-0 right-0 touch-none overflow-hidden select-none"
         style={{ left: RULER, top: RULER, cursor }}
         {...hand}
+        {...dropping}
       >
         <Stage width={size.width} height={size.height} listening={false} className="pointer-events-none">
           <KonvaLayer x={x} y={y} scaleX={scale} scaleY={scale} listening={false}>
             <Rect width={width} height={height} fill="#fbf9f3" shadowColor="#000" shadowOpacity={0.28} shadowBlur={10} shadowOffsetY={3} />
+            <UnderPicture sceneId={id} shot={shot} />
             {others.map((other) => <OtherPanel key={other.id} shot={other} elements={scene.elements} scale={scale} />)}
             {[live, ...grids, eyeLevel, ...buildings, panel, ...aids].map((layer) => <Lines key={layer.id} layer={layer} scale={scale} />)}
           </KonvaLayer>

@@ -13,6 +13,7 @@ import { PinHead } from "../desk/PinHead";
 import { nearestBlock } from "../desk/blocks";
 import { DirectionFields } from "./DirectionFields";
 import { LensFields } from "./LensFields";
+import { ReferenceFields } from "./ReferenceFields";
 import { SituationFields } from "./SituationFields";
 import { SketchFields } from "./SketchFields";
 import { ViewFields } from "./ViewFields";
@@ -117,6 +118,7 @@ export function PointsPanel() {
       <DirectionFields orientations={orientations} />
       {straight && <SituationFields main={main} />}
       {straight && <SketchFields main={main} shot={shot} />}
+      <ReferenceFields shot={shot} />
       <ViewFields shot={shot} />
     </div>
   );

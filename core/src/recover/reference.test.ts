@@ -1,0 +1,68 @@
+import fc from "fast-check";
+import { distance2, headingDirection, type Vec3 } from "../geometry";
+import { readScene, writeScene } from "../document";
+import { newScene, onSheet, PAPERS, sheetOf, type Reference } from "../scene";
+import { viewOf } from "../shot";
+import { between } from "../testing";
+import { pinsOf } from "../vanishing";
+import { as35, onPaperAt, pointOf, shotFrom, viewOfReference } from ".";
+import { tracedEdges, type Camera } from "./simulated";
+
+const SIZE = { width: 4000, height: 3000 };
+const camera = (f: number, gaze: Camera["gaze"]): Camera => ({ f, centre: [2000, 1500], gaze });
+
+/** A reference with edges of the streets (headings -55 and 35) and of uprights, traced without an error. */
+function traced(of: Camera, roles: readonly ("left" | "right" | "upright")[] = ["left", "right", "upright"]): Reference {
+  const along: Readonly<Record<string, Vec3>> = { left: headingDirection(-55), right: headingDirection(35), upright: [0, 0, 1] };
+  return {
+    id: "r", name: "Quay", picture: "0".repeat(64), ...SIZE,
+    sets: roles.map((role, k) => ({ id: role, name: role, role, edges: tracedEdges(of, along[role], 9, 0, () => 0, 50 + k).map(({ a, b }) => ({ x1: a[0], y1: a[1], x2: b[0], y2: b[1] })) })),
+  };
+}
+
+describe("a shot from a reference", () => {
+  it("has its pins where the traced edges meet, whatever the camera", () => {
+    fc.assert(fc.property(between(2000, 7000), between(-20, 20), between(5, 30), between(-10, 10), fc.boolean(), (f, heading, pitch, roll, down) => {
+      const reference = traced(camera(f, { heading, pitch: down ? -pitch : pitch, roll }));
+      const scene = newScene("Test");
+      const shot = shotFrom(scene.shots[0], scene.orientations[0], reference);
+      const points = reference.sets.map((set) => pointOf(reference, set)!);
+      const seen = pinsOf(scene.orientations, shot);
+      for (const [i, id] of ["main-left", "main-right", "upright"].entries()) {
+        const [at, meets] = [seen.find((pin) => pin.id === id)!.point.at, points[i].at];
+        if (!at || !meets) continue;
+        const paper = onPaperAt(shot.under!.at, reference, meets);
+        expect(distance2(at, paper)).toBeLessThan(0.01 * (1 + distance2(paper, [210, 148]) / 100));
+      }
+      expect(viewOf(shot).distance / shot.under!.at.width).toBeCloseTo(f / 4000, 4);
+      expect(shot.gaze.heading).toBeCloseTo(heading, 2);
+    }), { numRuns: 40, endOnFailure: true });
+  });
+
+  it("lies on any sheet with its picture, and comes back from a file as it was", () => {
+    const reference = traced(camera(3600, { heading: 4, pitch: 12, roll: 2 }));
+    const scene = newScene("Test");
+    const shot = shotFrom(scene.shots[0], scene.orientations[0], reference);
+    const a4 = onSheet(shot, sheetOf(PAPERS[0], true));
+    // What lay under C still does.
+    const px = (of: typeof shot) => [(of.lens.centre.x - of.under!.at.x) / of.under!.at.width, (of.lens.centre.y - of.under!.at.y) / of.under!.at.height];
+    px(a4).forEach((share, i) => expect(share).toBeCloseTo(px(shot)[i], 9));
+    const whole = { ...scene, shots: [shot], references: [reference] };
+    expect(readScene(writeScene(whole))).toEqual(JSON.parse(JSON.stringify(whole)));
+    expect(() => readScene(JSON.stringify({ ...whole, references: [reference, reference] }))).toThrow('references/1/id: "r" is taken by an earlier one.');
+    expect(() => readScene(JSON.stringify({ ...whole, references: [{ ...reference, picture: "../../etc" }] }))).toThrow("references/0/picture");
+  });
+
+  it("takes edges that were put aside for none, and says what it lacks", () => {
+    const reference = traced(camera(3600, { heading: 4, pitch: 0, roll: 0 }), ["left", "right"]);
+    const [left, right] = reference.sets;
+    const stray = { x1: 100, y1: 100, x2: 700, y2: 2500 };
+    const dirty = { ...left, edges: [...left.edges.slice(0, 2), stray] };
+    expect(pointOf(reference, { ...dirty, edges: dirty.edges.map((edge) => (edge === stray ? { ...stray, out: true } : edge)) })!.at![0]).toBeCloseTo(pointOf(reference, left)!.at![0], 1);
+    expect(pointOf(reference, { ...left, edges: [left.edges[0]] })).toBeNull();
+    expect(() => viewOfReference({ ...reference, sets: [] })).toThrow("Trace two edges at least of each of two sets");
+    expect(viewOfReference({ ...reference, sets: [right] }).lacking).toContain("No two families at right angles");
+    // A 24 x 36 mm picture's diagonal is 43.27 mm; on 4,000 x 3,000 px that is 5,000 px.
+    expect(as35(SIZE, 3236)).toBeCloseTo(28, 1);
+  });
+});

@@ -1,0 +1,91 @@
+import { cross, degrees, dot, unit, wrap, type Vec2, type Vec3 } from "../geometry";
+import { NoAnswer } from "../problem";
+import { frameOn, type Orientation, type Reference, type Shot, type TracedSet } from "../scene";
+import { recoverPoint, type RecoveredPoint } from "./point";
+import { normOf, type Segment } from "./segments";
+import { recoverView, type RecoveredView } from "./view";
+
+/** The hand's standard deviation at an end of an edge, px of the picture: about 1 (common practice). */
+export const HAND = 1;
+
+const LEVEL = ["left", "right", "level"] as const;
+
+/** The edges of a set that count, as segments, each with its place in the set. */
+export const edgesOf = ({ edges }: Pick<TracedSet, "edges">): readonly { readonly at: number; readonly segment: Segment }[] =>
+  edges.flatMap(({ x1, y1, x2, y2, hand, out }, at) => (out ? [] : [{ at, segment: { a: [x1, y1], b: [x2, y2], looser: hand } as const }]));
+
+/** Where the edges of one set meet; null while fewer than two of them can. */
+export function pointOf(reference: Reference, set: TracedSet): RecoveredPoint | null {
+  try {
+    return recoverPoint(edgesOf(set).map(({ segment }) => segment), normOf(reference), HAND);
+  } catch (error) {
+    if (error instanceof NoAnswer) return null;
+    throw error;
+  }
+}
+
+/** The sets that a view is fitted to, first those at right angles. */
+function fitted({ sets }: Reference): TracedSet[] {
+  const order = ["left", "right", "level", "upright"];
+  return sets.filter((set) => set.role !== "free" && edgesOf(set).length >= 2).sort((a, b) => order.indexOf(a.role) - order.indexOf(b.role));
+}
+
+/**
+ * The view behind a reference, from all its sets at once.
+ * @throws NoAnswer where nothing can be had yet, with what to trace
+ */
+export function viewOfReference(reference: Reference): RecoveredView & { readonly sets: readonly TracedSet[] } {
+  const sets = fitted(reference);
+  if (sets.length === 0) throw new NoAnswer("Trace two edges at least of each of two sets: they meet in the points that tell the view.");
+  const { width, height, level, cropped, oblique } = reference;
+  const families = sets.map((set) => ({
+    name: set.name, role: (LEVEL as readonly string[]).includes(set.role) ? "horizontal" as const : "upright" as const, segments: edgesOf(set).map(({ segment }) => segment),
+  }));
+  const view = recoverView(families, { width, height, sigma: HAND, level, centre: cropped ? undefined : [width / 2, height / 2], square: !oblique });
+  return { ...view, sets };
+}
+
+/** A focal length in px as that of a lens on full frame, mm: by the diagonal, 43.27 mm there. */
+export const as35 = ({ width, height }: { readonly width: number; readonly height: number }, px: number): number => (px * Math.hypot(36, 24)) / Math.hypot(width, height);
+
+/** How far to the right of the gaze a camera direction (right, down, forward) runs in the level plane, degrees. */
+function azimuth(direction: Vec3, up: Vec3): number {
+  const ahead = unit([-up[2] * up[0], -up[2] * up[1], 1 - up[2] * up[2]]);
+  return degrees(Math.atan2(dot(direction, cross(ahead, up)), dot(direction, ahead)));
+}
+
+/**
+ * A shot whose view is a reference's: the picture fills a panel of its own shape on the sheet and lies under it, the eye
+ * stands where it stood, and the gaze is turned so that the left and right sets run along an orientation.
+ * @throws NoAnswer where the picture does not tell its lens
+ */
+export function shotFrom(base: Shot, { heading }: Pick<Orientation, "heading">, reference: Reference): Shot {
+  const { sets, focalLength, centre, horizon, pitch, roll, directions, lacking } = viewOfReference(reference);
+  if (!focalLength || !horizon || pitch === null || roll === null) throw new NoAnswer(lacking ?? "The picture does not tell its view.");
+  const room = frameOn(base.sheet);
+  const k = Math.min(room.width / reference.width, room.height / reference.height);
+  const [width, height] = [reference.width * k, reference.height * k];
+  const frame = { x: room.x + (room.width - width) / 2, y: room.y + (room.height - height) / 2, width, height };
+  const [p, q] = [(pitch * Math.PI) / 180, (roll * Math.PI) / 180];
+  const up: Vec3 = [-Math.sin(q) * Math.cos(p), -Math.cos(q) * Math.cos(p), Math.sin(p)];
+  /** Degrees that the left set runs to the left of the gaze, as a turn in (-90, 0]. */
+  const turns = sets.flatMap(({ role }, i) => {
+    const d = directions[i];
+    if (!d || (role !== "left" && role !== "right")) return [];
+    return [wrap(azimuth(d, up) - (role === "right" ? 90 : 0), -180, 180)];
+  });
+  const left = turns.length ? wrap(turns[0], -90, 90) : null;
+  const turned = left === null ? base.gaze.heading : [0, 90, 180, 270].map((more) => base.gaze.heading + wrap(heading - left + more - base.gaze.heading, -180, 360)).reduce((near, one) => (Math.abs(one - base.gaze.heading) < Math.abs(near - base.gaze.heading) ? one : near));
+  return {
+    ...base, page: undefined, backOf: undefined, sketch: undefined, arcs: undefined, frame,
+    gaze: { heading: wrap(turned, -180, 360), pitch, roll },
+    lens: { law: "rectilinear", distance: focalLength.px * k, centre: { x: frame.x + centre[0] * k, y: frame.y + centre[1] * k } },
+    under: { reference: reference.id, strength: 0.6, at: frame },
+  };
+}
+
+/** A place of a picture, px, on the sheet of a shot that it lies under, mm. */
+export const onPaperAt = ({ x, y, width }: NonNullable<Shot["under"]>["at"], reference: Pick<Reference, "width">, [px, py]: Vec2): Vec2 => {
+  const k = width / reference.width;
+  return [x + px * k, y + py * k];
+};

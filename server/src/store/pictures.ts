@@ -1,0 +1,87 @@
+import { createHash } from "node:crypto";
+import { mkdir, readdir, rename, rm, stat, writeFile } from "node:fs/promises";
+import { join } from "node:path";
+import exifr from "exifr";
+import sharp, { type Sharp } from "sharp";
+import { BadInput } from "@zanvo/core/problem";
+
+/** The most px a picture may have. */
+const MOST = 40_000_000;
+/** The longest side it may have: that of the format in which pictures are kept. */
+const MOST_SIDE = 16_383;
+/** The longest side of a preview, px. */
+const PREVIEW = 1600;
+/** A day, in ms. */
+const FRESH = 86_400_000;
+const TYPES = ["jpeg", "png", "webp"];
+/** What a file begins with (from byte 4) that a telephone made in a format browsers do not show. */
+const HEIC = /^ftyp(heic|heix|hevc|mif1|msf1|heim|heis)/;
+
+/** A picture that was taken in: called by what is in it. */
+export interface Picture {
+  readonly picture: string;
+  readonly width: number;
+  readonly height: number;
+  /** The lens that the camera noted, as on full frame, mm; null where it noted none. */
+  readonly focal35: number | null;
+}
+
+/** Whether a text could be a picture's name: nothing else ever becomes a path. */
+export const isPictureName = (name: string): boolean => /^[0-9a-f]{64}$/.test(name);
+
+const refuse = (message: string): never => {
+  throw new BadInput([{ path: "picture", message }]);
+};
+
+/** What is in the file, upright, and nothing but the picture itself. */
+async function opened(bytes: Buffer): Promise<Sharp> {
+  if (HEIC.test(bytes.subarray(4, 12).toString("latin1"))) refuse("is HEIC, which browsers do not show. Save or share it as JPEG first.");
+  // Only the head of the file is read for its size, however large it says to be.
+  const { format, width, height, pages = 1 } = await sharp(bytes, { limitInputPixels: false }).metadata().catch(() => refuse("is no picture that can be read: JPEG, PNG and WebP are."));
+  if (!TYPES.includes(format)) refuse(`is ${format.toUpperCase()}; JPEG, PNG and WebP can be read.`);
+  if (Math.max(width, height) > MOST_SIDE) refuse(`is ${Math.max(width, height).toLocaleString("en")} px long; up to ${MOST_SIDE.toLocaleString("en")} can be taken.`);
+  if (width * height > MOST) refuse(`has ${((width * height) / 1e6).toFixed(0)} megapixels; up to ${MOST / 1e6} can be taken.`);
+  if (pages > 1) refuse("moves: save one still of it.");
+  return sharp(bytes, { limitInputPixels: MOST, failOn: "truncated" }).rotate();
+}
+
+/** What the camera wrote into the file of its lens; it may be missing, or wrong. */
+async function focalOf(bytes: Buffer): Promise<number | null> {
+  const noted = (await exifr.parse(bytes, ["FocalLengthIn35mmFormat"]).catch(() => undefined)) as { FocalLengthIn35mmFormat?: unknown } | undefined;
+  const focal = noted?.FocalLengthIn35mmFormat;
+  return typeof focal === "number" && focal >= 4 && focal <= 3000 ? focal : null;
+}
+
+export type Pictures = ReturnType<typeof openPictures>;
+
+/** Pictures in a folder of their own, each kept once, however often it is brought in. */
+export function openPictures(folder: string) {
+  const path = (name: string, preview = false) => join(folder, `${name}${preview ? ".preview" : ""}.webp`);
+  const write = async (to: string, bytes: Buffer): Promise<void> => {
+    await writeFile(`${to}.part`, bytes);
+    await rename(`${to}.part`, to);
+  };
+  return {
+    /** Takes a picture in, turned upright and without what else was in the file. @throws BadInput for what is no such picture */
+    async add(bytes: Buffer): Promise<Picture> {
+      const image = await opened(bytes);
+      const { data, info } = await image.webp({ quality: 90, effort: 2 }).toBuffer({ resolveWithObject: true })
+        .catch((error: Error) => refuse(/truncat|premature|end of/i.test(error.message) ? "is cut off: a part of the file is missing." : "is damaged and cannot be read."));
+      const picture = createHash("sha256").update(data).digest("hex");
+      await mkdir(folder, { recursive: true });
+      await write(path(picture), data);
+      await write(path(picture, true), await sharp(data).resize(PREVIEW, PREVIEW, { fit: "inside", withoutEnlargement: true }).webp({ quality: 80 }).toBuffer());
+      return { picture, width: info.width, height: info.height, focal35: await focalOf(bytes) };
+    },
+    /** The file of a picture; whether it is there is not looked at. */
+    file: (name: string, preview: boolean): string => path(name, preview),
+    /** Removes what no document speaks of any more; what was brought in less than a day ago may still be on its way into one. */
+    async keepOnly(named: (picture: string) => Promise<boolean>): Promise<void> {
+      for (const file of await readdir(folder).catch(() => [] as string[])) {
+        const [name] = file.split(".");
+        const { mtimeMs } = await stat(join(folder, file));
+        if (Date.now() - mtimeMs > FRESH && (!isPictureName(name) || !(await named(name)))) await rm(join(folder, file), { force: true });
+      }
+    },
+  };
+}

@@ -1,0 +1,25 @@
+import { useEffect, type DragEvent } from "react";
+import { useNavigate } from "react-router";
+import { bringIn, pictureIn } from "../../references/bring";
+
+/** A picture dropped on the desk or pasted becomes a reference, and its bench is opened. */
+export function usePictureDrop(sceneId: string) {
+  const navigate = useNavigate();
+  const take = async (files: Iterable<File>) => {
+    const file = pictureIn(files);
+    const id = file && (await bringIn(sceneId, file));
+    if (id) void navigate(`/scenes/${sceneId}/references/${id}`);
+  };
+  useEffect(() => {
+    const onPaste = ({ clipboardData }: ClipboardEvent) => void take(clipboardData?.files ?? []);
+    addEventListener("paste", onPaste);
+    return () => removeEventListener("paste", onPaste);
+  });
+  return {
+    onDragOver: (event: DragEvent) => event.preventDefault(),
+    onDrop: (event: DragEvent) => {
+      event.preventDefault();
+      void take(event.dataTransfer.files);
+    },
+  };
+}

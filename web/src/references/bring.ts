@@ -1,0 +1,30 @@
+import type { Reference } from "@zanvo/core/scene";
+import { takeIn } from "../api";
+import { edit } from "../board/board";
+import { say } from "../ui";
+
+/** The sets that a fresh reference has: the streets to both sides, and uprights. */
+const SETS: Reference["sets"] = [
+  { id: "left", name: "Left", role: "left", edges: [] },
+  { id: "right", name: "Right", role: "right", edges: [] },
+  { id: "upright", name: "Uprights", role: "upright", edges: [] },
+];
+
+/** The first picture among some files, if there is one. */
+export const pictureIn = (files: Iterable<File>): File | undefined => [...files].find(({ type }) => type.startsWith("image/"));
+
+/** Takes a picture in and lays it among the scene's references. @returns its id, or null where it could not be taken */
+export async function bringIn(sceneId: string, file: File): Promise<string | null> {
+  try {
+    const { picture, width, height, focal35 } = await takeIn(sceneId, file);
+    const id = crypto.randomUUID();
+    const name = file.name.replace(/\.[a-z]+$/i, "").slice(0, 200) || "Photo";
+    edit((scene) => {
+      scene.references = [...(scene.references ?? []), { id, name, picture, width, height, ...(focal35 === null ? {} : { focal35 }), sets: structuredClone(SETS) as never }];
+    });
+    return id;
+  } catch (error) {
+    say((error as Error).message);
+    return null;
+  }
+}
