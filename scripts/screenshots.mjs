@@ -65,9 +65,6 @@ try {
   await shoot("slopes-and-aids");
   for (let i = 0; i < 6; i++) await page.keyboard.press("Control+z");
   await page.keyboard.press("3");
-  await page.getByRole("button", { name: "Stretch across the panel" }).click();
-  await shoot("stretch");
-  await page.keyboard.press("Escape");
   await page.getByRole("link", { name: "Set-up sheet to print" }).click();
   await page.getByRole("heading", { name: "Quay street" }).waitFor();
   await shoot("set-up-sheet");

@@ -5,6 +5,8 @@ import type { Edge, Reference } from "@zanvo/core/scene";
 import { referencePath } from "../api";
 import { beginGesture, cancelGesture, endGesture } from "../board/board";
 import { fit, pan, toDesk, toWindow, zoom, type Camera, type Size } from "../board/desk/camera";
+import { Button } from "../ui";
+import { bringAgain } from "./bring";
 import { addEdge, lookOf, moveEdge, removeEdge, type Tracing } from "./tracing";
 
 interface PhotoProps {
@@ -29,6 +31,7 @@ export function Photo({ sceneId, reference, tracing, onTracing, fade }: PhotoPro
   const [camera, setCamera] = useState<Camera | null>(null);
   const [hand, setHand] = useState<Hand | null>(null);
   const [pointer, setPointer] = useState<Vec2 | null>(null);
+  const [missing, setMissing] = useState(false);
   const { width, height, sets } = reference;
 
   useEffect(() => {
@@ -157,6 +160,8 @@ export function Photo({ sceneId, reference, tracing, onTracing, fade }: PhotoPro
             src={referencePath(sceneId, reference.picture, camera.scale * Math.max(width, height) < 1400)}
             alt={reference.name}
             draggable={false}
+            onLoad={() => setMissing(false)}
+            onError={() => setMissing(true)}
             className="pointer-events-none absolute max-w-none origin-top-left"
             style={{ left: camera.x, top: camera.y, width: width * camera.scale, height: height * camera.scale, opacity: fade, imageRendering: camera.scale > 3 ? "pixelated" : "auto" }}
           />
@@ -191,6 +196,12 @@ export function Photo({ sceneId, reference, tracing, onTracing, fade }: PhotoPro
             })}
             {hand?.what === "trace" && <line x1={toWindow(camera, hand.from)[0]} y1={toWindow(camera, hand.from)[1]} x2={toWindow(camera, hand.to)[0]} y2={toWindow(camera, hand.to)[1]} stroke="#c8401f" strokeWidth={2} />}
           </svg>
+          {missing && (
+            <div role="alert" className="absolute left-1/2 top-1/3 -translate-x-1/2 rounded bg-slip p-3" onPointerDown={(event) => event.stopPropagation()}>
+              <p className="mb-2">The picture itself is not on this machine; what was traced in it is.</p>
+              <Button onClick={() => void bringAgain(sceneId, reference)}>Bring it in again</Button>
+            </div>
+          )}
           {pointer && hand && hand.what !== "pan" && <Loupe url={referencePath(sceneId, reference.picture)} reference={reference} at={pointer} right={toWindow(camera, pointer)[0] < size.width / 2} />}
         </>
       )}

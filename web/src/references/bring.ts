@@ -1,6 +1,7 @@
 import type { Reference } from "@zanvo/core/scene";
 import { takeIn } from "../api";
 import { edit } from "../board/board";
+import { pickFile } from "../files";
 import { say } from "../ui";
 
 /** The sets that a fresh reference has: the streets to both sides, and uprights. */
@@ -9,6 +10,9 @@ const SETS: Reference["sets"] = [
   { id: "right", name: "Right", role: "right", edges: [] },
   { id: "upright", name: "Uprights", role: "upright", edges: [] },
 ];
+
+/** What the file dialog offers. */
+export const PICTURES = "image/jpeg,image/png,image/webp";
 
 /** The first picture among some files, if there is one. */
 export const pictureIn = (files: Iterable<File>): File | undefined => [...files].find(({ type }) => type.startsWith("image/"));
@@ -26,5 +30,21 @@ export async function bringIn(sceneId: string, file: File): Promise<string | nul
   } catch (error) {
     say((error as Error).message);
     return null;
+  }
+}
+
+/** Takes in again a picture that a scene speaks of but this machine has not; it must have the size of what was traced. */
+export async function bringAgain(sceneId: string, { id, width, height }: Reference): Promise<void> {
+  const file = await pickFile(PICTURES);
+  if (!file) return;
+  try {
+    const taken = await takeIn(sceneId, file);
+    if (taken.width !== width || taken.height !== height) return say(`This picture has ${taken.width} × ${taken.height} px; the one that was traced has ${width} × ${height}.`);
+    edit((scene) => {
+      const one = scene.references?.find((reference) => reference.id === id);
+      if (one) one.picture = taken.picture;
+    });
+  } catch (error) {
+    say((error as Error).message);
   }
 }

@@ -2,7 +2,7 @@ import { ImagePlus, Trash2 } from "lucide-react";
 import { useState } from "react";
 import { Link, useNavigate } from "react-router";
 import type { Reference, Shot } from "@zanvo/core/scene";
-import { bringIn } from "../../references/bring";
+import { bringIn, PICTURES } from "../../references/bring";
 import { pickFile } from "../../files";
 import { Button, Fold, IconButton, say, Strength } from "../../ui";
 import { beginGesture, drag, edit, endGesture, onShot, useBoard } from "../board";
@@ -14,7 +14,7 @@ export function ReferenceFields({ shot }: { readonly shot: Shot }) {
   const [busy, setBusy] = useState(false);
   const navigate = useNavigate();
   const bring = async () => {
-    const file = await pickFile("image/jpeg,image/png,image/webp");
+    const file = await pickFile(PICTURES);
     if (!file) return;
     setBusy(true);
     const id = await bringIn(sceneId, file);

@@ -1,0 +1,193 @@
+import { expect, test, type Locator, type Page } from "@playwright/test";
+import { drawShot, toSvg } from "@zanvo/core/drawing";
+import { newScene, type Scene } from "@zanvo/core/scene";
+import { project, viewOf } from "@zanvo/core/shot";
+import { blockCorner, type Block } from "@zanvo/core/world";
+import sharp from "sharp";
+import AxeBuilder from "@axe-core/playwright";
+import { lay, onSheet, saved } from "./table";
+
+/** The camera that the picture is made with: 1,600 x 1,200 px, 4 px for a mm of paper. */
+const TRUTH = { gaze: { heading: -3, pitch: 8, roll: 3 }, distance: 380, centre: { x: 200, y: 150 } };
+const BLOCKS: readonly Block[] = [
+  { id: "hall", kind: "block", name: "Fish hall", origin: { x: -1, y: 14, z: 0 }, heading: -55, length: 12, width: 12, height: 6 },
+  { id: "loft", kind: "block", name: "Net loft", origin: { x: 8, y: 21, z: 0 }, heading: -55, length: 4, width: 9, height: 9 },
+];
+
+function pictured(): Scene {
+  const scene = newScene("Picture");
+  const [shot] = scene.shots;
+  const frame = { x: 0, y: 0, width: 400, height: 300 };
+  return {
+    ...scene, elements: [...BLOCKS],
+    shots: [{ ...shot, sheet: { width: 400, height: 300 }, frame, gaze: TRUTH.gaze, lens: { law: "rectilinear", distance: TRUTH.distance, centre: TRUTH.centre }, show: { live: 0, frame: 0, horizon: 0, bundles: 0, buildings: 1, hidden: 1 } }],
+  };
+}
+
+/** The picture of two houses through that camera, as a JPEG, and where edges of them are in it, px. */
+async function photo() {
+  const scene = pictured();
+  const bytes = await sharp(Buffer.from(toSvg(drawShot(scene)))).resize(1600, 1200).flatten({ background: "#d8d2c4" }).jpeg().toBuffer();
+  const view = viewOf(scene.shots[0]);
+  const px = (block: Block, u: number, v: number, up: number): [number, number] => {
+    const [x, y, z] = blockCorner(block, u, v);
+    const [a, b] = project(view, [x, y, z + up * block.height])!;
+    return [4 * a, 4 * b];
+  };
+  const edge = (block: Block, from: readonly [number, number, number], to: readonly [number, number, number]) => [px(block, ...from), px(block, ...to)] as const;
+  const of = (from: readonly [number, number, number], to: readonly [number, number, number]) => BLOCKS.map((block) => edge(block, from, to));
+  return {
+    bytes,
+    edges: {
+      Left: [...of([0, 0, 0], [1, 0, 0]), ...of([0, 0, 1], [1, 0, 1])],
+      Right: [...of([0, 0, 0], [0, 1, 0]), ...of([0, 0, 1], [0, 1, 1])],
+      Uprights: [...of([0, 0, 0], [0, 0, 1]), ...of([0, 1, 0], [0, 1, 1]), ...of([1, 0, 0], [1, 0, 1])],
+    },
+  };
+}
+
+const references = (page: Page) => page.getByText("References", { exact: true }).click();
+const bench = (page: Page): Locator => page.getByRole("application", { name: "Photo" });
+async function bringIn(page: Page, bytes: Buffer, name = "Corner.jpg"): Promise<void> {
+  const [chooser] = await Promise.all([page.waitForEvent("filechooser"), page.getByRole("button", { name: "Bring in a photo" }).click()]);
+  await chooser.setFiles({ name, mimeType: "image/jpeg", buffer: bytes });
+}
+/** Draws an edge on the photo, px of it. */
+async function trace(page: Page, [from, to]: readonly (readonly [number, number])[]): Promise<void> {
+  const box = (await page.getByRole("img", { name: "Corner" }).boundingBox())!;
+  const at = ([x, y]: readonly [number, number]) => [box.x + (x * box.width) / 1600, box.y + (y * box.height) / 1200] as const;
+  await page.mouse.move(...at(from));
+  await page.mouse.down();
+  await page.mouse.move(...at(to), { steps: 3 });
+  await page.mouse.up();
+}
+const set = (page: Page, name: string) => page.getByRole("region", { name: `Set ${name}` });
+
+test("a photo is taken in, its edges traced, its view found and drawn into", async ({ page }) => {
+  const { bytes, edges } = await photo();
+  const id = await lay(page);
+  await references(page);
+  await bringIn(page, bytes);
+  await expect(bench(page)).toBeVisible();
+  await expect(page.getByText("Trace two edges at least of each of two sets")).toBeVisible();
+  for (const [name, lines] of Object.entries(edges)) {
+    await set(page, name).getByRole("button").first().click();
+    for (const line of lines) await trace(page, line);
+    await expect(set(page, name).getByText(`${lines.length} edges`)).toBeVisible();
+    await expect(set(page, name).getByText(/sure to [\d,]+ px along, [\d,]+ px across/)).toBeVisible();
+  }
+  // 380 mm of 500 mm across the corners: 380 / 500 * 43.27 = 32.9 mm on full frame.
+  const view = page.getByRole("region", { name: "View" });
+  const lens = Number.parseFloat((await view.getByText(/^[\d.]+ mm ± [\d.]+$/).textContent())!);
+  expect(Math.abs(lens - 32.9)).toBeLessThan(1.5);
+  await expect(page.getByTestId("horizon")).toBeVisible();
+
+  // A stray is named, left out with one press, taken again and deleted.
+  await set(page, "Left").getByRole("button").first().click();
+  await trace(page, [[300, 200], [500, 700]]);
+  await expect(set(page, "Left").getByText("probably not parallel to the others")).toBeVisible();
+  await page.getByRole("button", { name: "Leave edge 5 of Left out" }).click();
+  await expect(set(page, "Left").getByText("probably not parallel to the others")).toHaveCount(0);
+  await page.getByRole("button", { name: "Delete edge 5 of Left" }).click();
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(set(page, "Left").getByText("left out")).toBeVisible();
+  await page.reload();
+  await expect(set(page, "Left").getByText("4 edges")).toBeVisible();
+
+  await page.getByRole("button", { name: "Make a shot of this view" }).click();
+  await expect(page.getByRole("application", { name: "Desk" })).toBeVisible();
+  const { shots } = await saved(page, id);
+  const shot = shots[1];
+  expect(shot.gaze.pitch).toBeCloseTo(TRUTH.gaze.pitch, 0);
+  expect(shot.gaze.roll).toBeCloseTo(TRUTH.gaze.roll, 0);
+  expect(shot.gaze.heading).toBeCloseTo(TRUTH.gaze.heading, 0);
+  expect(shot.under?.at.width).toBeCloseTo(356, 6);
+  // A building raised along the picture's own near corner comes out as the one that was pictured.
+  const k = shot.under!.at.width / 1600;
+  const paper = ([x, y]: readonly [number, number]): [number, number] => [shot.under!.at.x + k * x, shot.under!.at.y + k * y];
+  const [foot, top] = edges.Uprights[0];
+  await page.mouse.move(...(await onSheet(page, ...paper(foot))));
+  await page.mouse.down();
+  await page.mouse.move(...(await onSheet(page, ...paper(top))), { steps: 4 });
+  await page.mouse.up();
+  for (const metres of ["12", "12"]) {
+    await page.keyboard.type(metres);
+    await page.keyboard.press("Enter");
+  }
+  const [raised] = (await saved(page, id)).elements;
+  expect(Math.abs(raised.height - 6)).toBeLessThan(0.5);
+  expect(Math.abs(raised.origin.y - 14)).toBeLessThan(1.5);
+
+  await page.getByRole("button", { name: "Points", exact: true }).click();
+  await references(page);
+  await page.getByRole("slider", { name: "Photo under the drawing" }).press("Home");
+  expect((await saved(page, id)).shots[1].under?.strength).toBe(0);
+  await page.getByRole("button", { name: "Take Corner away" }).click();
+  expect((await saved(page, id)).references).toEqual([]);
+  await page.getByRole("button", { name: "Put it back" }).click();
+  const back = await saved(page, id);
+  expect([back.references?.length, back.shots[1].under?.reference]).toEqual([1, back.references?.[0].id]);
+});
+
+test("an edge's ends are dragged and nudged; what is taken for granted changes the view", async ({ page }) => {
+  const { bytes, edges } = await photo();
+  const id = await lay(page);
+  await references(page);
+  await bringIn(page, bytes);
+  await expect(bench(page)).toBeVisible();
+  for (const name of ["Left", "Right"] as const) {
+    await set(page, name).getByRole("button").first().click();
+    for (const line of edges[name]) await trace(page, line);
+  }
+  const [reference] = (await saved(page, id)).references!;
+  const last = reference.sets[1].edges[3];
+  await trace(page, [[last.x2, last.y2], [last.x2 + 40, last.y2 + 60]]);
+  const moved = (await saved(page, id)).references![0].sets[1].edges;
+  expect(moved).toHaveLength(4);
+  expect(moved[3]).toMatchObject({ x1: last.x1, y1: last.y1, x2: expect.closeTo(last.x2 + 40, 0), y2: expect.closeTo(last.y2 + 60, 0) });
+  await page.keyboard.press("Shift+ArrowLeft");
+  expect((await saved(page, id)).references![0].sets[1].edges[3].x1).toBeCloseTo(last.x1 - 10, 6);
+  await page.keyboard.press("Delete");
+  expect((await saved(page, id)).references![0].sets[1].edges).toHaveLength(3);
+  await page.getByRole("checkbox", { name: "The camera was level" }).check();
+  await expect(page.getByRole("region", { name: "View" }).getByText("0°").first()).toBeVisible();
+  await page.getByRole("checkbox", { name: "Left and right are not square" }).check();
+  await expect(page.getByText(/No two families at right angles are known/)).toBeVisible();
+  await page.getByLabel("Right runs").selectOption("upright");
+  const { violations } = await new AxeBuilder({ page }).withTags(["wcag2a", "wcag2aa", "wcag21aa", "wcag22aa"]).analyze();
+  expect(violations.map(({ id: rule, nodes }) => `${rule}: ${nodes.map((node) => node.html).join(" | ")}`)).toEqual([]);
+});
+
+test("what is no photo is refused with a sentence; one that is not on this machine is asked for", async ({ page }) => {
+  const { bytes } = await photo();
+  const id = await lay(page, (scene) => {
+    scene.references = [{ id: "r", name: "Corner", picture: "0".repeat(64), width: 1600, height: 1200, sets: [{ id: "left", name: "Left", role: "left", edges: [] }] }];
+  });
+  await references(page);
+  await bringIn(page, Buffer.from("not a picture at all"));
+  await expect(page.getByText("picture: is no picture that can be read: JPEG, PNG and WebP are.").first()).toBeVisible();
+  await expect(page.getByRole("button", { name: "Bring in a photo" })).toBeEnabled();
+  await page.getByRole("link", { name: "Corner" }).click();
+  await expect(page.getByText("The picture itself is not on this machine")).toBeVisible();
+  const again = async (buffer: Buffer) => {
+    const [chooser] = await Promise.all([page.waitForEvent("filechooser"), page.getByRole("button", { name: "Bring it in again" }).click()]);
+    await chooser.setFiles({ name: "Corner.jpg", mimeType: "image/jpeg", buffer });
+  };
+  await again(await sharp(bytes).resize(800).jpeg().toBuffer());
+  await expect(page.getByText("This picture has 800 × 600 px; the one that was traced has 1600 × 1200.").first()).toBeVisible();
+  await again(bytes);
+  await expect(page.getByText("The picture itself is not on this machine")).toHaveCount(0);
+  expect((await saved(page, id)).references![0].picture).not.toBe("0".repeat(64));
+});
+
+test("a photo is dropped on the desk", async ({ page }) => {
+  const { bytes } = await photo();
+  await lay(page);
+  const data = await page.evaluateHandle((base64) => {
+    const transfer = new DataTransfer();
+    transfer.items.add(new File([Uint8Array.from(atob(base64), (c) => c.charCodeAt(0))], "Corner.jpg", { type: "image/jpeg" }));
+    return transfer;
+  }, bytes.toString("base64"));
+  await page.getByRole("application", { name: "Desk" }).dispatchEvent("drop", { dataTransfer: data });
+  await expect(bench(page)).toBeVisible();
+});
