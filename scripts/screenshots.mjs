@@ -115,6 +115,13 @@ try {
   await page.keyboard.press("2");
   await shoot("eye-level");
 
+  await board("Quay street, the corner");
+  await page.keyboard.press("3");
+  await page.getByText("References", { exact: true }).click();
+  await page.getByRole("link", { name: "The corner" }).click();
+  await page.getByRole("application", { name: "Photo" }).waitFor();
+  await shoot("reference");
+
   await board("The quarter from a kite balloon");
   await page.keyboard.press("3");
   await page.getByText("Lens and curved systems").click();

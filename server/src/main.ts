@@ -20,7 +20,7 @@ const log = pino({ level: process.env.LOG_LEVEL ?? "warn" }, pino.destination(2)
 const store = await openStore(file);
 const pictures = openPictures(join(dirname(file), "pictures"));
 await pictures.keepOnly(store.names);
-await putDemo(store, join(root, "demo"));
+await putDemo(store, pictures, join(root, "demo"));
 const prints = new Prints(join(dirname(fileURLToPath(import.meta.url)), "worker.js"));
 const server = createServer(createApp({ store, prints, pictures, log, web: join(root, "web/dist"), names: [host] }));
 

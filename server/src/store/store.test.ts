@@ -1,9 +1,9 @@
-import { mkdtempSync, readFileSync } from "node:fs";
+import { existsSync, mkdtempSync, readFileSync } from "node:fs";
 import { tmpdir } from "node:os";
-import { join } from "node:path";
+import { dirname, join } from "node:path";
 import { newScene } from "@zanvo/core/scene";
 import { putDemo } from "../demo";
-import { openStore } from ".";
+import { openPictures, openStore } from ".";
 import { toThin } from "./thin";
 
 const file = () => join(mkdtempSync(join(tmpdir(), "zanvo-")), "zanvo.sqlite");
@@ -24,12 +24,17 @@ describe("the store", () => {
   });
 
   it("puts the demo on an empty shelf once, also when it was taken off since", async () => {
-    const store = await openStore(file());
-    await putDemo(store, demo);
+    const path = file();
+    const store = await openStore(path);
+    const pictures = openPictures(join(dirname(path), "pictures"));
+    await putDemo(store, pictures, demo);
     const cards = await store.list();
     expect(cards[0]).toMatchObject({ title: "Quay street, the corner", place: "Kestrel Quay" });
+    // The photo of its reference was taken in with it, and is kept while the scene may come back.
+    const [reference] = (await store.read(cards[0].id)).scene.references!;
+    expect(existsSync(pictures.file(reference.picture, false))).toBe(true);
     for (const { id, revision } of cards) await store.remove(id, revision);
-    await putDemo(store, demo);
+    await putDemo(store, pictures, demo);
     expect(await store.list()).toEqual([]);
     await store.close();
   });

@@ -192,6 +192,8 @@ export function Photo({ sceneId, reference, tracing, onTracing, fade }: PhotoPro
               if (!point?.at || !point.covariance) return null;
               const { major, minor, slant } = ellipseOf(point.covariance);
               const [x, y] = toWindow(camera, point.at);
+              // One as large as the window says only that the point is far; the panel says it in words.
+              if (major * camera.scale > size.width / 2) return null;
               return <ellipse key={sets[i].id} cx={x} cy={y} rx={Math.max(3, major * camera.scale)} ry={Math.max(3, minor * camera.scale)} transform={`rotate(${slant} ${x} ${y})`} fill={lookOf(sets[i], i).stroke} fillOpacity={0.25} stroke={lookOf(sets[i], i).stroke} />;
             })}
             {hand?.what === "trace" && <line x1={toWindow(camera, hand.from)[0]} y1={toWindow(camera, hand.from)[1]} x2={toWindow(camera, hand.to)[0]} y2={toWindow(camera, hand.to)[1]} stroke="#c8401f" strokeWidth={2} />}

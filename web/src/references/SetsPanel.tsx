@@ -24,6 +24,7 @@ function SetRow({ reference, set, at, tracing, onTracing }: { readonly reference
   const { stroke, head } = lookOf(set, at);
   const chosen = tracing.set === set.id;
   const sure = point?.covariance ? ellipseOf(point.covariance) : null;
+  const far = point?.at && sure && sure.major > Math.hypot(point.at[0] - reference.width / 2, point.at[1] - reference.height / 2);
   return (
     <section aria-label={`Set ${set.name}`} className={`space-y-1 rounded border p-1.5 ${chosen ? "border-accent" : "border-hair"}`}>
       <button type="button" aria-pressed={chosen} className="flex min-h-6 w-full items-center gap-1.5 text-left font-medium" onClick={() => onTracing({ set: set.id, edge: null })}>
@@ -35,7 +36,8 @@ function SetRow({ reference, set, at, tracing, onTracing }: { readonly reference
           {Object.entries(ROLES).map(([role, name]) => <option key={role} value={role}>{name}</option>)}
         </select>
       )}
-      {point?.at && <p className="measure text-[11px] text-pencil">{placed(reference, point.at)}{sure ? `; sure to ${px(sure.major)} along, ${px(sure.minor)} across (95 %)` : ""}</p>}
+      {far && <p className="measure text-[11px] text-pencil">as good as parallel in the picture: the point is too far to be told</p>}
+      {point?.at && !far && <p className="measure text-[11px] text-pencil">{placed(reference, point.at)}{sure ? `; sure to ${px(sure.major)} along, ${px(sure.minor)} across (95 %)` : ""}</p>}
       {point?.at === null && <p className="measure text-[11px] text-pencil">parallel in the picture, at {point.angle?.toFixed(1)}°: no point</p>}
       {!point && <p className="text-pencil">{used.length === 0 ? "Trace edges that run this way." : "One more edge, and they meet."}</p>}
       {(chosen || (point?.strays.length ?? 0) > 0) && (
