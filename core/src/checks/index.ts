@@ -7,6 +7,7 @@ import { crowding } from "./crowding";
 import type { Check, Finding } from "./finding";
 import { outOfReach } from "./reach";
 import { stretchedRound } from "./round";
+import { contradicting } from "./sighted";
 import { impossibleTriangle, offHorizon } from "./sketched";
 import { missingThird } from "./third";
 import { tilted } from "./tilted";
@@ -15,7 +16,7 @@ import { wide } from "./wide";
 export type { Finding } from "./finding";
 
 /** Every check. A new finding is one file and one line here. */
-const CHECKS: readonly Check[] = [wide, crowding, missingThird, offHorizon, tilted, impossibleTriangle, clotting, outOfReach, stretchedRound, compassOff];
+const CHECKS: readonly Check[] = [wide, crowding, missingThird, offHorizon, tilted, impossibleTriangle, contradicting, clotting, outOfReach, stretchedRound, compassOff];
 
 const ORDER = { error: 0, warning: 1, note: 2 } as const;
 

@@ -75,6 +75,19 @@ const AidsSchema = strict({
 /** Vanishing points as a sketch has them, not yet the points of any view. */
 const SketchSchema = strict({ left: Point2(Millimetres), right: Point2(Millimetres), third: Type.Optional(Point2(Millimetres)) });
 
+const Tilt = Type.Number({ minimum: 0, maximum: 89.9 });
+const SightedSideSchema = strict({ upper: Tilt, lower: Type.Optional(Tilt) });
+
+/**
+ * What was read off a pencil at arm's length: the near corner's upright (mm of the sheet), tilts of the edges that leave
+ * it towards the horizon (degrees), height against width, and the left part against the right one.
+ */
+const SightingsSchema = strict({
+  x: Millimetres, top: Millimetres, bottom: Millimetres,
+  left: SightedSideSchema, right: SightedSideSchema,
+  parts: Type.Optional(strict({ heightToWidth: Type.Number({ minimum: 0.001, maximum: 1000 }), leftToRight: Type.Number({ minimum: 0.001, maximum: 1000 }) })),
+});
+
 /** A line to a point, picked to be drawn by compass: the pin it runs to, and a place of the sheet it passes. */
 const PickedArcSchema = strict({ pin: Id, through: Point2(Millimetres) });
 
@@ -153,6 +166,7 @@ const ShotSchema = strict({
   room: Type.Optional(RoomSchema),
   aids: Type.Optional(AidsSchema),
   sketch: Type.Optional(SketchSchema),
+  sightings: Type.Optional(SightingsSchema),
   under: Type.Optional(UnderSchema),
   arcs: Type.Optional(Type.Array(PickedArcSchema, { maxItems: 200 })),
   show: Type.Optional(ShowSchema),
@@ -178,6 +192,7 @@ export type Orientation = Static<typeof OrientationSchema>;
 export type Slope = Static<typeof SlopeSchema>;
 export type Room = Static<typeof RoomSchema>;
 export type Aids = Static<typeof AidsSchema>;
+export type Sightings = Static<typeof SightingsSchema>;
 export type Reference = Static<typeof ReferenceSchema>;
 export type TracedSet = Reference["sets"][number];
 export type Edge = TracedSet["edges"][number];

@@ -5,4 +5,5 @@ export * from "./horizon";
 export * from "./measuring";
 export * from "./pins";
 export * from "./point";
+export * from "./sightings";
 export * from "./sketch";

@@ -13,6 +13,7 @@ import { PinHead } from "../desk/PinHead";
 import { nearestBlock } from "../desk/blocks";
 import { DirectionFields } from "./DirectionFields";
 import { LensFields } from "./LensFields";
+import { LifeFields } from "./LifeFields";
 import { ReferenceFields } from "./ReferenceFields";
 import { SituationFields } from "./SituationFields";
 import { SketchFields } from "./SketchFields";
@@ -118,6 +119,7 @@ export function PointsPanel() {
       <DirectionFields orientations={orientations} />
       {straight && <SituationFields main={main} />}
       {straight && <SketchFields main={main} shot={shot} />}
+      {straight && <LifeFields main={main} shot={shot} />}
       <ReferenceFields shot={shot} />
       <ViewFields shot={shot} />
     </div>
