@@ -5,7 +5,7 @@ import { project, viewOf } from "@zanvo/core/shot";
 import { blockCorner, type Block } from "@zanvo/core/world";
 import sharp from "sharp";
 import AxeBuilder from "@axe-core/playwright";
-import { lay, onSheet, saved } from "./table";
+import { lay, onSheet, saved, type } from "./table";
 
 /** The camera that the picture is made with: 1,600 x 1,200 px, 4 px for a mm of paper. */
 const TRUTH = { gaze: { heading: -3, pitch: 8, roll: 3 }, distance: 380, centre: { x: 200, y: 150 } };
@@ -94,10 +94,25 @@ test("a photo is taken in, its edges traced, its view found and drawn into", asy
   await page.reload();
   await expect(set(page, "Left").getByText("4 edges")).toBeVisible();
 
+  // One known height, that of the fish hall's near corner, gives that of the net loft, 9 m, and of the eye, 1.6 m.
+  await page.getByRole("button", { name: "Measure heights" }).click();
+  for (const line of edges.Uprights.slice(0, 2)) await trace(page, line);
+  await type(page, "Height 1", "6");
+  const heights = page.getByRole("region", { name: "Heights" });
+  expect(Math.abs(Number(await heights.getByLabel("Height 2", { exact: true }).inputValue()) - 9)).toBeLessThan(0.3);
+  const eye = Number.parseFloat((await heights.getByText(/^Eye [\d.]+ m over the ground$/).textContent())!.slice(4));
+  expect(Math.abs(eye - 1.6)).toBeLessThan(0.08);
+  await type(page, "Height 2", "12");
+  await expect(heights.getByText(/% off each other/)).toBeVisible();
+  await heights.getByRole("button", { name: "Measure height 2 again" }).click();
+  await expect(heights.getByText(/% off each other/)).toHaveCount(0);
+  expect((await saved(page, id)).references![0].heights).toMatchObject([{ metres: 6 }, {}]);
+
   await page.getByRole("button", { name: "Make a shot of this view" }).click();
   await expect(page.getByRole("application", { name: "Desk" })).toBeVisible();
   const { shots } = await saved(page, id);
   const shot = shots[1];
+  expect(shot.eye.z).toBeCloseTo(eye, 1);
   expect(shot.gaze.pitch).toBeCloseTo(TRUTH.gaze.pitch, 0);
   expect(shot.gaze.roll).toBeCloseTo(TRUTH.gaze.roll, 0);
   expect(shot.gaze.heading).toBeCloseTo(TRUTH.gaze.heading, 0);

@@ -1,4 +1,5 @@
 export { ellipseOf, recoverPoint, type RecoveredPoint } from "./point";
 export { normOf, type Norm, type Segment } from "./segments";
 export { recoverView, type Asked, type Family, type RecoveredView } from "./view";
+export { measureHeights, type Measured, type Standing } from "./heights";
 export { as35, edgesOf, HAND, onPaperAt, pointOf, shotFrom, viewOfReference } from "./reference";

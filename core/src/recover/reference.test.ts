@@ -1,11 +1,11 @@
 import fc from "fast-check";
-import { distance2, headingDirection, type Vec3 } from "../geometry";
+import { distance2, dot, headingDirection, unit, type Vec3 } from "../geometry";
 import { readScene, writeScene } from "../document";
 import { newScene, onSheet, PAPERS, sheetOf, type Reference } from "../scene";
-import { viewOf } from "../shot";
+import { eyeAxes, viewOf } from "../shot";
 import { between } from "../testing";
 import { pinsOf } from "../vanishing";
-import { as35, onPaperAt, pointOf, shotFrom, viewOfReference } from ".";
+import { as35, measureHeights, onPaperAt, pointOf, shotFrom, viewOfReference } from ".";
 import { tracedEdges, type Camera } from "./simulated";
 
 const SIZE = { width: 4000, height: 3000 };
@@ -51,6 +51,36 @@ describe("a shot from a reference", () => {
     expect(readScene(writeScene(whole))).toEqual(JSON.parse(JSON.stringify(whole)));
     expect(() => readScene(JSON.stringify({ ...whole, references: [reference, reference] }))).toThrow('references/1/id: "r" is taken by an earlier one.');
     expect(() => readScene(JSON.stringify({ ...whole, references: [{ ...reference, picture: "../../etc" }] }))).toThrow("references/0/picture");
+  });
+
+  it("has the eye as high as known heights tell, and measures what else stands on the ground", () => {
+    fc.assert(fc.property(between(2000, 7000), between(5, 25), between(-8, 8), between(1.2, 12), fc.boolean(), (f, pitch, roll, eye, down) => {
+      const gaze = { heading: 3, pitch: down ? -pitch : pitch, roll };
+      const of = camera(f, gaze);
+      const { right, up, forward } = eyeAxes(gaze);
+      /** Something of a height, so many metres ahead and to the right, as the camera sees it from its height over the ground. */
+      const standing = (ahead: number, aside: number, height: number) => {
+        const flat = unit([forward[0], forward[1], 0]);
+        const at = (z: number) => {
+          const p: Vec3 = [ahead * flat[0] + aside * flat[1], ahead * flat[1] - aside * flat[0], z - eye];
+          return [2000 + (f * dot(p, right)) / dot(p, forward), 1500 - (f * dot(p, up)) / dot(p, forward)] as const;
+        };
+        const [[x1, y1], [x2, y2]] = [at(0), at(height)];
+        return { x1, y1, x2, y2 };
+      };
+      const heights = [{ ...standing(14, -1, 1.75), metres: 1.75 }, standing(22, 3, 9), standing(9, 1, 0.4)];
+      const reference: Reference = { ...traced(of), heights };
+      const measured = measureHeights(heights, viewOfReference(reference));
+      expect(measured.eye! / eye).toBeCloseTo(1, 4);
+      expect(measured.heights.map((height, i) => height! / [1.75, 9, 0.4][i])).toEqual([expect.closeTo(1, 4), expect.closeTo(1, 4), expect.closeTo(1, 4)]);
+      const scene = newScene("Test");
+      expect(shotFrom(scene.shots[0], scene.orientations[0], reference).eye.z / eye).toBeCloseTo(1, 4);
+      // A second known height that is a tenth too large is a twentieth off their mean, to either side.
+      const wrong = measureHeights([heights[0], { ...heights[1], metres: 9.9 }], viewOfReference(reference));
+      expect(wrong.apart).toBeCloseTo(0.1 / 2.1, 3);
+    }), { numRuns: 30, endOnFailure: true });
+    const reference = traced(camera(3600, { heading: 4, pitch: 6, roll: 0 }));
+    expect(measureHeights([{ x1: 2000, y1: 100, x2: 2000, y2: 50, metres: 2 }], viewOfReference(reference))).toEqual({ eye: null, heights: [null], apart: 0 });
   });
 
   it("takes edges that were put aside for none, and says what it lacks", () => {

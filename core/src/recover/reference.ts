@@ -1,6 +1,7 @@
 import { cross, degrees, dot, unit, wrap, type Vec2, type Vec3 } from "../geometry";
 import { NoAnswer } from "../problem";
 import { frameOn, type Orientation, type Reference, type Shot, type TracedSet } from "../scene";
+import { measureHeights, upOf } from "./heights";
 import { recoverPoint, type RecoveredPoint } from "./point";
 import { normOf, type Segment } from "./segments";
 import { recoverView, type RecoveredView } from "./view";
@@ -56,18 +57,19 @@ function azimuth(direction: Vec3, up: Vec3): number {
 
 /**
  * A shot whose view is a reference's: the picture fills a panel of its own shape on the sheet and lies under it, the eye
- * stands where it stood, and the gaze is turned so that the left and right sets run along an orientation.
+ * stands where it stood, as high as a known height tells, and the gaze is turned so that the left and right sets run along an orientation.
  * @throws NoAnswer where the picture does not tell its lens
  */
 export function shotFrom(base: Shot, { heading }: Pick<Orientation, "heading">, reference: Reference): Shot {
-  const { sets, focalLength, centre, horizon, pitch, roll, directions, lacking } = viewOfReference(reference);
+  const view = viewOfReference(reference);
+  const { sets, focalLength, centre, horizon, pitch, roll, directions, lacking } = view;
   if (!focalLength || !horizon || pitch === null || roll === null) throw new NoAnswer(lacking ?? "The picture does not tell its view.");
   const room = frameOn(base.sheet);
   const k = Math.min(room.width / reference.width, room.height / reference.height);
   const [width, height] = [reference.width * k, reference.height * k];
   const frame = { x: room.x + (room.width - width) / 2, y: room.y + (room.height - height) / 2, width, height };
-  const [p, q] = [(pitch * Math.PI) / 180, (roll * Math.PI) / 180];
-  const up: Vec3 = [-Math.sin(q) * Math.cos(p), -Math.cos(q) * Math.cos(p), Math.sin(p)];
+  const up = upOf({ pitch, roll });
+  const { eye } = measureHeights(reference.heights ?? [], view);
   /** Degrees that the left set runs to the left of the gaze, as a turn in (-90, 0]. */
   const turns = sets.flatMap(({ role }, i) => {
     const d = directions[i];
@@ -79,6 +81,7 @@ export function shotFrom(base: Shot, { heading }: Pick<Orientation, "heading">, 
   return {
     ...base, page: undefined, backOf: undefined, sketch: undefined, arcs: undefined, frame,
     gaze: { heading: wrap(turned, -180, 360), pitch, roll },
+    eye: eye === null ? base.eye : { ...base.eye, z: eye },
     lens: { law: "rectilinear", distance: focalLength.px * k, centre: { x: frame.x + centre[0] * k, y: frame.y + centre[1] * k } },
     under: { reference: reference.id, strength: 0.6, at: frame },
   };

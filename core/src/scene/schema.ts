@@ -114,6 +114,8 @@ const ReferenceSchema = strict({
   /** The lens that the camera noted, as on full frame, mm. */
   focal35: Type.Optional(Type.Number({ minimum: 1, maximum: 10_000 })),
   sets: Type.Array(TracedSetSchema, { maxItems: 50 }),
+  /** Things that stand on the ground, from foot (x1 y1) to top (x2 y2), px; `metres` where the height is known. */
+  heights: Type.Optional(Type.Array(strict({ x1: Px, y1: Px, x2: Px, y2: Px, metres: Type.Optional(Type.Number({ minimum: 0.01, maximum: 10_000 })) }), { maxItems: 500 })),
   /** The camera was level. */
   level: Type.Optional(Type.Boolean()),
   /** The picture was cropped: its middle is not the centre of vision. */

@@ -6,8 +6,10 @@ import { referencePath } from "../api";
 import { beginGesture, cancelGesture, endGesture } from "../board/board";
 import { fit, pan, toDesk, toWindow, zoom, type Camera, type Size } from "../board/desk/camera";
 import { Button } from "../ui";
+import { useMeasures } from "../units";
 import { bringAgain } from "./bring";
-import { addEdge, lookOf, moveEdge, removeEdge, type Tracing } from "./tracing";
+import { useHeights } from "./HeightsPanel";
+import { addEdge, HEIGHTS, linesOf, lookOf, moveEdge, removeEdge, type Tracing } from "./tracing";
 
 interface PhotoProps {
   readonly sceneId: string;
@@ -65,12 +67,15 @@ export function Photo({ sceneId, reference, tracing, onTracing, fade }: PhotoPro
     }
   }, [reference]);
 
+  const heights = useHeights(reference)?.heights ?? [];
+  const measures = useMeasures();
   const windowAt = (event: PointerEvent): Vec2 => {
     const box = holder.current!.getBoundingClientRect();
     return [event.clientX - box.left, event.clientY - box.top];
   };
-  const set = sets.find(({ id }) => id === tracing.set);
-  const chosen = set && tracing.edge !== null ? set.edges[tracing.edge] : undefined;
+  const { set } = tracing;
+  const lines = linesOf(reference, set);
+  const chosen = tracing.edge === null ? undefined : lines[tracing.edge];
 
   const onPointerDown = (event: PointerEvent) => {
     if (!camera) return;
@@ -78,7 +83,7 @@ export function Photo({ sceneId, reference, tracing, onTracing, fade }: PhotoPro
     event.currentTarget.setPointerCapture(event.pointerId);
     (event.currentTarget as HTMLElement).focus();
     if (event.button === 1 || event.altKey) return setHand({ what: "pan", last: at });
-    if (event.button !== 0 || !set) return;
+    if (event.button !== 0) return;
     // An end of the chosen edge is taken up where it is pressed.
     if (chosen) {
       const near = ([[chosen.x1, chosen.y1, 1], [chosen.x2, chosen.y2, 2]] as const).find(([x, y]) => {
@@ -102,15 +107,15 @@ export function Photo({ sceneId, reference, tracing, onTracing, fade }: PhotoPro
       setCamera(pan(camera, at[0] - hand.last[0], at[1] - hand.last[1]));
       setHand({ what: "pan", last: at });
     } else if (hand?.what === "trace") setHand({ ...hand, to: px });
-    else if (hand?.what === "end" && set && tracing.edge !== null) moveEdge(reference.id, set.id, tracing.edge, { ...(hand.end === 1 ? { x1: px[0], y1: px[1] } : { x2: px[0], y2: px[1] }), hand: handAt(camera) });
+    else if (hand?.what === "end" && tracing.edge !== null) moveEdge(reference.id, set, tracing.edge, { ...(hand.end === 1 ? { x1: px[0], y1: px[1] } : { x2: px[0], y2: px[1] }), hand: handAt(camera) });
   };
   const onPointerUp = () => {
     if (hand?.what === "end") endGesture();
-    if (hand?.what === "trace" && set && camera) {
+    if (hand?.what === "trace" && camera) {
       const [[x1, y1], [x2, y2]] = [hand.from, hand.to];
       if (Math.hypot(x2 - x1, y2 - y1) * camera.scale >= LEAST) {
-        addEdge(reference.id, set.id, { x1, y1, x2, y2, hand: handAt(camera) });
-        onTracing({ set: set.id, edge: set.edges.length });
+        addEdge(reference.id, set, { x1, y1, x2, y2, hand: handAt(camera) });
+        onTracing({ set, edge: lines.length });
       } else choose([x1, y1]);
     }
     setHand(null);
@@ -118,25 +123,26 @@ export function Photo({ sceneId, reference, tracing, onTracing, fade }: PhotoPro
   /** The edge that a mere press meant, in whatever set. */
   const choose = ([x, y]: Vec2) => {
     if (!camera) return;
-    const near = sets.flatMap(({ id, edges }) => edges.map((edge, at) => ({ id, at, off: away(edge, x, y) * camera.scale }))).filter(({ off }) => off < 8).sort((a, b) => a.off - b.off)[0];
-    onTracing(near ? { set: near.id, edge: near.at } : { set: tracing.set, edge: null });
+    const all = [...sets.map(({ id, edges }) => [id, edges] as const), [HEIGHTS, linesOf(reference, HEIGHTS)] as const];
+    const near = all.flatMap(([id, edges]) => edges.map((edge, at) => ({ id, at, off: away(edge, x, y) * camera.scale }))).filter(({ off }) => off < 8).sort((a, b) => a.off - b.off)[0];
+    onTracing(near ? { set: near.id, edge: near.at } : { set, edge: null });
   };
   const onKeyDown = (event: KeyboardEvent) => {
     if (event.key === "Escape") {
       if (hand?.what === "end") cancelGesture();
       setHand(null);
-      return onTracing({ set: tracing.set, edge: null });
+      return onTracing({ set, edge: null });
     }
-    if (!set || !chosen || tracing.edge === null) return;
+    if (!chosen || tracing.edge === null) return;
     if (event.key === "Delete" || event.key === "Backspace") {
-      removeEdge(reference.id, set.id, tracing.edge);
-      return onTracing({ set: set.id, edge: null });
+      removeEdge(reference.id, set, tracing.edge);
+      return onTracing({ set, edge: null });
     }
     const way = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[event.key];
     if (!way) return;
     event.preventDefault();
     const [dx, dy] = way.map((v) => v * (event.shiftKey ? 10 : 1));
-    moveEdge(reference.id, set.id, tracing.edge, { x1: chosen.x1 + dx, y1: chosen.y1 + dy, x2: chosen.x2 + dx, y2: chosen.y2 + dy }, true);
+    moveEdge(reference.id, set, tracing.edge, { x1: chosen.x1 + dx, y1: chosen.y1 + dy, x2: chosen.x2 + dx, y2: chosen.y2 + dy }, true);
   };
 
   const line = camera && horizon ? horizonEnds(horizon, camera, size) : null;
@@ -187,6 +193,18 @@ export function Photo({ sceneId, reference, tracing, onTracing, fade }: PhotoPro
                   </g>
                 );
               });
+            })}
+            {linesOf(reference, HEIGHTS).map(({ x1, y1, x2, y2 }, k) => {
+              const [[ax, ay], [bx, by]] = [toWindow(camera, [x1, y1]), toWindow(camera, [x2, y2])];
+              const picked = set === HEIGHTS && k === tracing.edge;
+              const metres = heights[k];
+              return (
+                <g key={k}>
+                  <line x1={ax} y1={ay} x2={bx} y2={by} stroke="#fffdf8" strokeWidth={picked ? 6 : 4} strokeOpacity={0.8} />
+                  <path d={`M${ax} ${ay}L${bx} ${by}M${ax - 7} ${ay}h14M${bx - 7} ${by}h14`} stroke="#26251f" strokeWidth={picked ? 3 : 2} fill="none" />
+                  {metres !== null && metres !== undefined && <text x={bx + 10} y={by + 4} className="measure" fontSize={12} stroke="#fffdf8" strokeWidth={3} paintOrder="stroke" fill="#26251f">{measures(`${metres.toFixed(2)} m`)}</text>}
+                </g>
+              );
             })}
             {points.map((point, i) => {
               if (!point?.at || !point.covariance) return null;

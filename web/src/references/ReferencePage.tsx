@@ -5,6 +5,7 @@ import { redo, undo, useBoard } from "../board/board";
 import { Conflict } from "../board/Conflict";
 import { OnBoard } from "../board/OnBoard";
 import { SavingStatus, UndoRedo } from "../board/TopBar";
+import { HeightsPanel } from "./HeightsPanel";
 import { Photo } from "./Photo";
 import { SetsPanel } from "./SetsPanel";
 import { ViewPanel } from "./ViewPanel";
@@ -53,6 +54,7 @@ function Bench({ id, referenceId }: { readonly id: string; readonly referenceId:
         <Photo sceneId={id} reference={reference} tracing={tracing} onTracing={setTracing} fade={fade} />
         <aside className="flex w-[260px] shrink-0 flex-col gap-3 overflow-y-auto border-l border-hair p-3">
           <SetsPanel reference={reference} tracing={tracing} onTracing={setTracing} />
+          <HeightsPanel reference={reference} tracing={tracing} onTracing={setTracing} />
           <ViewPanel sceneId={id} reference={reference} />
         </aside>
       </div>
