@@ -173,6 +173,37 @@ test("an edge's ends are dragged and nudged; what is taken for granted changes t
   expect(violations.map(({ id: rule, nodes }) => `${rule}: ${nodes.map((node) => node.html).join(" | ")}`)).toEqual([]);
 });
 
+test("a tilted photo is straightened into a reference of its own, with what was traced in it", async ({ page }) => {
+  const { bytes, edges } = await photo();
+  const id = await lay(page);
+  await references(page);
+  await bringIn(page, bytes);
+  await expect(bench(page)).toBeVisible();
+  for (const [name, lines] of Object.entries(edges)) {
+    await set(page, name).getByRole("button").first().click();
+    for (const line of lines) await trace(page, line);
+  }
+  await page.getByRole("button", { name: "Straighten the photo" }).click();
+  await expect(page.getByRole("heading", { name: "Corner, straight" })).toBeVisible();
+  const view = page.getByRole("region", { name: "View" });
+  for (const angle of ["Look up", "Roll"]) await expect(view.locator(`dt:text-is("${angle}") + dd`)).toHaveText(/^-?0(\.[01])?°$/);
+  const [old, straight] = (await saved(page, id)).references!;
+  expect(straight.picture).not.toBe(old.picture);
+  expect(straight.width / straight.height).toBeCloseTo(4 / 3, 2);
+  for (const { x1, x2, y1, y2 } of straight.sets[2].edges) expect(Math.abs(x1 - x2) / Math.abs(y1 - y2)).toBeLessThan(0.02);
+  // The picture itself has the upright where it is traced: darker there than beside it.
+  const file = await page.request.get(`/api/scenes/${id}/references/${straight.picture}`);
+  const { data, info } = await sharp(await file.body()).greyscale().raw().toBuffer({ resolveWithObject: true });
+  const edge = straight.sets[2].edges[0];
+  const grey = (x: number, y: number) => data[Math.round(y - 0.5) * info.width + Math.round(x - 0.5)];
+  const shares = [0.3, 0.5, 0.7].map((t) => [edge.x1 + t * (edge.x2 - edge.x1), edge.y1 + t * (edge.y2 - edge.y1)] as const);
+  const on = shares.map(([x, y]) => Math.min(...[-2, -1, 0, 1, 2].map((dx) => grey(x + dx, y))));
+  const beside = shares.map(([x, y]) => grey(x + 9, y));
+  on.forEach((dark, i) => expect(dark).toBeLessThan(beside[i] - 30));
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(page.getByText("There is no such reference in this scene.")).toBeVisible();
+});
+
 test("what is no photo is refused with a sentence; one that is not on this machine is asked for", async ({ page }) => {
   const { bytes } = await photo();
   const id = await lay(page, (scene) => {

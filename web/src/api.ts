@@ -126,6 +126,8 @@ export const takeIn = async (id: string, file: Blob, signal?: AbortSignal): Prom
 /** The address of a reference's picture, whole or as a small preview. */
 export const referencePath = (id: string, picture: string, preview = false): string => `/api/scenes/${id}/references/${picture}${preview ? "?preview" : ""}`;
 
+export const fetchReference = async (id: string, picture: string, signal: AbortSignal): Promise<Blob> => (await send(referencePath(id, picture), { signal })).blob();
+
 /** How a print stands. */
 export interface PrintStatus {
   readonly id: string;

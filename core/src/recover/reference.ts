@@ -38,11 +38,12 @@ function fitted({ sets }: Reference): TracedSet[] {
 export function viewOfReference(reference: Reference): RecoveredView & { readonly sets: readonly TracedSet[] } {
   const sets = fitted(reference);
   if (sets.length === 0) throw new NoAnswer("Trace two edges at least of each of two sets: they meet in the points that tell the view.");
-  const { width, height, level, cropped, oblique } = reference;
+  const { width, height, level, cropped, oblique, centre } = reference;
+  const known: Vec2 | undefined = centre ? [centre.x, centre.y] : cropped ? undefined : [width / 2, height / 2];
   const families = sets.map((set) => ({
     name: set.name, role: (LEVEL as readonly string[]).includes(set.role) ? "horizontal" as const : "upright" as const, segments: edgesOf(set).map(({ segment }) => segment),
   }));
-  const view = recoverView(families, { width, height, sigma: HAND, level, centre: cropped ? undefined : [width / 2, height / 2], square: !oblique });
+  const view = recoverView(families, { width, height, sigma: HAND, level, centre: known, square: !oblique });
   return { ...view, sets };
 }
 

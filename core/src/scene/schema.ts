@@ -118,6 +118,8 @@ const ReferenceSchema = strict({
   heights: Type.Optional(Type.Array(strict({ x1: Px, y1: Px, x2: Px, y2: Px, metres: Type.Optional(Type.Number({ minimum: 0.01, maximum: 10_000 })) }), { maxItems: 500 })),
   /** The camera was level. */
   level: Type.Optional(Type.Boolean()),
+  /** The centre of vision, px, where it is known and is not the middle. */
+  centre: Type.Optional(Point2(Px)),
   /** The picture was cropped: its middle is not the centre of vision. */
   cropped: Type.Optional(Type.Boolean()),
   /** Left and right are not at right angles. */

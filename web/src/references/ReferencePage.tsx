@@ -14,7 +14,7 @@ import type { Tracing } from "./tracing";
 /** The bench where a picture's edges are traced, and its view is taken. */
 export function ReferencePage() {
   const { id = "", reference = "" } = useParams();
-  return <OnBoard key={id} id={id}><Bench id={id} referenceId={reference} /></OnBoard>;
+  return <OnBoard key={id} id={id}><Bench key={reference} id={id} referenceId={reference} /></OnBoard>;
 }
 
 function Bench({ id, referenceId }: { readonly id: string; readonly referenceId: string }) {

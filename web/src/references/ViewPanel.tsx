@@ -1,10 +1,11 @@
-import { useMemo } from "react";
+import { useEffect, useMemo, useRef, useState } from "react";
 import { useNavigate } from "react-router";
 import { as35, shotFrom, viewOfReference } from "@zanvo/core/recover";
 import type { Reference } from "@zanvo/core/scene";
 import { degree } from "@zanvo/core/slip";
 import { Button, Check, say } from "../ui";
 import { currentShot, edit, go, useBoard } from "../board/board";
+import { straightenReference } from "./bring";
 import { onReference } from "./tracing";
 
 /** Lenses that differ by more than this (ratio) from what the camera noted are worth a word. */
@@ -14,6 +15,9 @@ const APART = 1.15;
 export function ViewPanel({ sceneId, reference }: { readonly sceneId: string; readonly reference: Reference }) {
   const orientations = useBoard((board) => board.scene.orientations);
   const navigate = useNavigate();
+  const [busy, setBusy] = useState(false);
+  const stop = useRef<AbortController | null>(null);
+  useEffect(() => () => stop.current?.abort(), []);
   const found = useMemo(() => {
     try {
       return viewOfReference(reference);
@@ -29,6 +33,13 @@ export function ViewPanel({ sceneId, reference }: { readonly sceneId: string; re
   const [main] = orientations;
   const lens = view?.focalLength ? as35(reference, view.focalLength.px) : null;
   const noted = reference.focal35;
+  const straighten = async () => {
+    stop.current = new AbortController();
+    setBusy(true);
+    const id = await straightenReference(sceneId, reference, stop.current.signal);
+    setBusy(false);
+    if (id) void navigate(`/scenes/${sceneId}/references/${id}`);
+  };
   const make = () => {
     const board = useBoard.getState();
     try {
@@ -57,6 +68,9 @@ export function ViewPanel({ sceneId, reference }: { readonly sceneId: string; re
         </dl>
       )}
       {lens !== null && noted !== undefined && Math.max(lens / noted, noted / lens) > APART && <p className="text-accent">The edges tell another lens than the camera noted: an edge may be in the wrong set, or the photo was cropped.</p>}
+      {busy
+        ? <p className="flex items-center justify-between text-pencil">Straightening… <Button onClick={() => stop.current?.abort()}>Stop</Button></p>
+        : <Button className="w-full" disabled={!view?.focalLength} onClick={() => void straighten()}>Straighten the photo</Button>}
       <Button primary className="w-full" disabled={!view?.focalLength || !main} onClick={make}>Make a shot of this view</Button>
     </section>
   );
