@@ -22,7 +22,7 @@ const POLE = 1e-5;
  * A drum around the eye, unrolled: x = lambda around the axis, y = height(phi) along it (Snyder, USGS PP 1395, 1987,
  * chapters 10 and 12). Along a great circle lambda'' = 2 tan phi lambda' phi', at most tan phi / cos phi.
  */
-function drum({ id, limit: degrees, height, latitude, slope, rise, lying = false }: Height): LensLaw {
+export function drum({ id, limit: degrees, height, latitude, slope, rise, lying = false }: Height): LensLaw {
   const limit = radians(degrees);
   /** Across, along the axis, ahead; and back. */
   const sorted = ([a, b, c]: Vec3): Vec3 => (lying ? [b, a, c] : [a, b, c]);
@@ -63,16 +63,3 @@ function drum({ id, limit: degrees, height, latitude, slope, rise, lying = false
     },
   };
 }
-
-// With phi' = sin alpha, phi'' = -sin phi cos phi lambda'^2 and lambda' = cos alpha / cos phi.
-const TANGENT = {
-  limit: 85, height: Math.tan, latitude: Math.atan, slope: (phi: number) => 1 / Math.cos(phi) ** 2,
-  rise: (phi: number) => (2 * Math.tan(phi)) / Math.cos(phi) ** 2,
-};
-
-/** x = lambda, y = tan phi: the horizon all round, uprights straight. */
-export const cylindrical = drum({ id: "cylindrical", ...TANGENT });
-/** The same with its axis along `right`: ahead, zenith, behind and nadir one above the other; lines along the axis straight. */
-export const lyingCylindrical = drum({ id: "cylindrical-lying", ...TANGENT, lying: true });
-/** x = lambda, y = phi: everything, on a sheet twice as wide as high. */
-export const equirectangular = drum({ id: "equirectangular", limit: 90, height: (phi) => phi, latitude: (y) => y, slope: () => 1, rise: Math.tan });

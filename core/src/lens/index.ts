@@ -1,7 +1,12 @@
 import type { LensLaw } from "./law";
-import { cylindrical, equirectangular, lyingCylindrical } from "./drum";
+import { cylindrical } from "./cylindrical";
+import { equidistant } from "./equidistant";
+import { equirectangular } from "./equirectangular";
+import { equisolid } from "./equisolid";
+import { lyingCylindrical } from "./lyingCylindrical";
+import { orthographic } from "./orthographic";
 import { rectilinear } from "./rectilinear";
-import { equidistant, equisolid, orthographic, stereographic } from "./round";
+import { stereographic } from "./stereographic";
 
 export type { LensLaw } from "./law";
 
