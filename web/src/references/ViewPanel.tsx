@@ -5,7 +5,7 @@ import type { Reference } from "@zanvo/core/scene";
 import { degree } from "@zanvo/core/slip";
 import { Button, Check, say } from "../ui";
 import { currentShot, edit, go, useBoard } from "../board/board";
-import { straightenReference } from "./bring";
+import { straightenReference } from "./straighten";
 import { onReference } from "./tracing";
 
 /** Lenses that differ by more than this (ratio) from what the camera noted are worth a word. */
