@@ -9,7 +9,8 @@ export async function lay(page: Page, change: (scene: Scene) => void = () => und
   expect(answer.status()).toBe(201);
   const id = answer.headers()["x-scene-id"];
   await page.goto(`/scenes/${id}`);
-  await expect(page.getByRole("application", { name: "Desk" })).toBeVisible();
+  // A busy machine may take its time over the first page.
+  await expect(page.getByRole("application", { name: "Desk" })).toBeVisible({ timeout: 40_000 });
   await expect.poll(async () => (await page.getByRole("application").boundingBox())?.width ?? 0).toBeGreaterThan(500);
   return id;
 }
