@@ -21,7 +21,7 @@ function gapsAt(lines: number[][], [px, py]: readonly [number, number], r: numbe
 
 describe("a loose bundle", () => {
   it("runs to its pin, stays in the panel, never clots and leaves no gap wider than asked", () => {
-    fc.assert(fc.property(between(-3000, 3000), between(-2000, 2000), between(1, 40), fc.constantFrom("angle" as const, "edge" as const), (x, y, spacing, even) => {
+    const law = fc.property(between(-3000, 3000), between(-2000, 2000), between(1, 40), fc.constantFrom("angle" as const, "edge" as const), (x, y, spacing, even) => {
       const lines = linesOf(bundle({ at: [x, y] }, frame, { spacing, even }, [210, y]));
       expect(lines.length).toBeGreaterThan(0);
       for (const [x1, y1, x2, y2] of lines) {
@@ -41,9 +41,11 @@ describe("a loose bundle", () => {
       for (const { gap, at } of gapsAt(lines, [x, y], r)) {
         // Where the circle leaves the panel between two lines there is nothing to space.
         const inside = contains(frame, [x + r * Math.cos(at), y + r * Math.sin(at)]);
-        if (inside) expect(gap).toBeLessThan(spacing + 1e-6);
+        // Where lines would come nearer than the least gap every second one is left out.
+        if (inside) expect(gap).toBeLessThan(Math.max(spacing, 2 * DEFAULT_ROOM.gap) + 1e-6);
       }
-    }));
+    });
+    fc.assert(law, { examples: [[-3000, -2000, 1, "edge"]] });
   });
 
   it("holds the line through the horizon", () => {
