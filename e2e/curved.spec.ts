@@ -143,6 +143,9 @@ test("two discs back to back show all six points, and turn together", async ({ p
   await expect(page.getByRole("list", { name: "Shots" }).getByRole("listitem")).toHaveCount(2);
   const [front, back] = (await saved(page, id)).shots;
   expect(back.backOf).toBe(front.id);
+  // What lies off this disc is on the other one, and not beside it.
+  await expect(pin(page, "Main streets, right")).toHaveCount(1);
+  await expect(page.getByRole("button", { name: /^vanishing point .*, opposite, / })).toHaveCount(0);
   await dragHandle(page, pin(page, "Main streets, right"), -40, 30);
   const [turned, followed] = (await saved(page, id)).shots;
   expect(turned.gaze.heading).not.toBeCloseTo(front.gaze.heading, 1);

@@ -63,16 +63,27 @@ async function trace(page: Page, [from, to]: readonly (readonly [number, number]
 }
 const set = (page: Page, name: string) => page.getByRole("region", { name: `Set ${name}` });
 
-test("a photo is taken in, its edges traced, its view found and drawn into", async ({ page }) => {
+/** Chooses a set and traces edges into it. */
+async function traceSet(page: Page, name: string, lines: readonly Parameters<typeof trace>[1][]): Promise<void> {
+  await set(page, name).getByRole("button").first().click();
+  for (const line of lines) await trace(page, line);
+}
+
+/** The photo of the two houses on its bench, in a scene of its own. */
+async function onBench(page: Page) {
   const { bytes, edges } = await photo();
   const id = await lay(page);
   await references(page);
   await bringIn(page, bytes);
   await expect(bench(page)).toBeVisible();
+  return { id, edges };
+}
+
+test("a photo is taken in, its edges traced, its view found and drawn into", async ({ page }) => {
+  const { id, edges } = await onBench(page);
   await expect(page.getByText("Trace two edges at least of each of two sets")).toBeVisible();
   for (const [name, lines] of Object.entries(edges)) {
-    await set(page, name).getByRole("button").first().click();
-    for (const line of lines) await trace(page, line);
+    await traceSet(page, name, lines);
     await expect(set(page, name).getByText(`${lines.length} edges`)).toBeVisible();
     await expect(set(page, name).getByText(/sure to [\d,]+ px along, [\d,]+ px across/)).toBeVisible();
   }
@@ -145,14 +156,9 @@ test("a photo is taken in, its edges traced, its view found and drawn into", asy
 });
 
 test("an edge's ends are dragged and nudged; what is taken for granted changes the view", async ({ page }) => {
-  const { bytes, edges } = await photo();
-  const id = await lay(page);
-  await references(page);
-  await bringIn(page, bytes);
-  await expect(bench(page)).toBeVisible();
+  const { id, edges } = await onBench(page);
   for (const name of ["Left", "Right"] as const) {
-    await set(page, name).getByRole("button").first().click();
-    for (const line of edges[name]) await trace(page, line);
+    await traceSet(page, name, edges[name]);
   }
   const [reference] = (await saved(page, id)).references!;
   const last = reference.sets[1].edges[3];
@@ -174,14 +180,9 @@ test("an edge's ends are dragged and nudged; what is taken for granted changes t
 });
 
 test("a tilted photo is straightened into a reference of its own, with what was traced in it", async ({ page }) => {
-  const { bytes, edges } = await photo();
-  const id = await lay(page);
-  await references(page);
-  await bringIn(page, bytes);
-  await expect(bench(page)).toBeVisible();
+  const { id, edges } = await onBench(page);
   for (const [name, lines] of Object.entries(edges)) {
-    await set(page, name).getByRole("button").first().click();
-    for (const line of lines) await trace(page, line);
+    await traceSet(page, name, lines);
   }
   await page.getByRole("button", { name: "Straighten the photo" }).click();
   await expect(page.getByRole("heading", { name: "Corner, straight" })).toBeVisible();
@@ -226,14 +227,19 @@ test("what is no photo is refused with a sentence; one that is not on this machi
   expect((await saved(page, id)).references![0].picture).not.toBe("0".repeat(64));
 });
 
-test("a photo is dropped on the desk", async ({ page }) => {
+test("a photo is dropped on the desk, or pasted", async ({ page }) => {
   const { bytes } = await photo();
-  await lay(page);
-  const data = await page.evaluateHandle((base64) => {
+  const id = await lay(page);
+  const held = () => page.evaluateHandle((base64) => {
     const transfer = new DataTransfer();
     transfer.items.add(new File([Uint8Array.from(atob(base64), (c) => c.charCodeAt(0))], "Corner.jpg", { type: "image/jpeg" }));
     return transfer;
   }, bytes.toString("base64"));
-  await page.getByRole("application", { name: "Desk" }).dispatchEvent("drop", { dataTransfer: data });
+  await page.getByRole("application", { name: "Desk" }).dispatchEvent("drop", { dataTransfer: await held() });
   await expect(bench(page)).toBeVisible();
+  await page.getByRole("link", { name: "Back to the board" }).click();
+  await expect(page.getByRole("application", { name: "Desk" })).toBeVisible();
+  await page.evaluate((clipboardData) => window.dispatchEvent(new ClipboardEvent("paste", { clipboardData })), await held());
+  await expect(bench(page)).toBeVisible();
+  expect((await saved(page, id)).references).toHaveLength(2);
 });

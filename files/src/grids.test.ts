@@ -12,7 +12,7 @@ import { blankGridFiles, writerOf } from ".";
 const [shot] = newScene("Test").shots;
 
 describe("blank grids", () => {
-  it("are a scene as good as any, on whatever sheet", () => {
+  it("can be read back as a scene, on whatever sheet", () => {
     for (const paper of PAPERS) {
       const sheet = sheetOf(paper, false);
       const scene = blankGrids({ sheet, frame: frameOn(sheet) });

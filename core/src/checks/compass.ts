@@ -1,5 +1,4 @@
-import { showOf } from "../scene";
-import { byCompass, compassArc, horizonPlanes, pickedArcs } from "../vanishing";
+import { compassArcs } from "../vanishing";
 import { tenth, type Check, type Finding } from "./finding";
 
 /** What a pencil can keep, mm (common practice). */
@@ -7,10 +6,7 @@ const HAND = 0.3;
 
 /** Compass arcs that depart from the true curve by more than a pencil would show. */
 export const compassOff: Check = ({ shot, view, pins }) =>
-  (byCompass(view) && showOf(shot).compass > 0
-    ? [...horizonPlanes(pins).map(({ id, name, normal }) => compassArc(view, normal, id, name)), ...pickedArcs(view, pins, shot.arcs).map(({ arc }) => arc)]
-    : []
-  ).flatMap(({ id, name, departure, foot }): Finding[] => {
+  compassArcs(shot, pins, view).flatMap(({ arc: { id, name, departure, foot } }): Finding[] => {
     if (departure <= HAND) return [];
     return [{
       id: `compass-off-${id}`, severity: "note", where: name, at: foot, value: tenth(departure), unit: "mm",

@@ -1,5 +1,5 @@
-import { contains, corners, distance2, type Vec2, type Vec3 } from "../geometry";
-import { projectDirection, toEye, unproject, type View } from "../shot";
+import { contains, corners, degrees, distance2, type Vec2, type Vec3 } from "../geometry";
+import { projectDirection, ringRadius, toEye, unproject, type View } from "../shot";
 import { blockCorner } from "../world";
 import { tenth, type Check, type Finding } from "./finding";
 
@@ -15,10 +15,9 @@ function egg({ law }: View, direction: Vec3): number {
 
 /** The place at a corner, or on the edge of a disc that ends before it. */
 function drawnAt(view: View, corner: Vec2): Vec2 {
-  const { law, centre, distance } = view;
+  const { law, centre } = view;
   if (law.shape !== "round") return corner;
-  const edge = law.picture([Math.sin(law.limit - 1e-9), 0, Math.cos(law.limit - 1e-9)]);
-  const [far, rim] = [distance2(corner, centre), distance * (edge?.[0] ?? 0)];
+  const [far, rim] = [distance2(corner, centre), ringRadius(view, degrees(law.limit) - 1e-6)];
   return far <= rim ? corner : [centre[0] + ((corner[0] - centre[0]) * rim) / far, centre[1] + ((corner[1] - centre[1]) * rim) / far];
 }
 

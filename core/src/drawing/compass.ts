@@ -1,8 +1,7 @@
-import { clipToRect, degrees, type Rect, type Vec2, type Vec3 } from "../geometry";
+import { clipToRect, degrees, type Rect, type Vec2 } from "../geometry";
 import { showOf, type Shot } from "../scene";
-import type { View } from "../shot";
-import { byCompass, compassArc, exactPlaces, footLine, horizonPlanes, pickedArcs, type CompassArc, type Pin } from "../vanishing";
-import { ringRadius } from "./grids";
+import { ringRadius, type View } from "../shot";
+import { byCompass, compassArcs, exactPlaces, footLine, type CompassArc, type Pin } from "../vanishing";
 import type { Layer } from "./layer";
 import { STYLES } from "./style";
 
@@ -38,14 +37,8 @@ function arcLines({ foot, radius, slant }: CompassArc, { centre, frame }: View, 
   return lines;
 }
 
-/** What the compass draws: the horizons of the first orientation, and the lines that were picked. */
-const drawnBy = (shot: Shot, pins: readonly Pin[], view: View): readonly { readonly normal: Vec3; readonly arc: CompassArc }[] =>
-  showOf(shot).compass === 0 || !byCompass(view)
-    ? []
-    : [...horizonPlanes(pins).map(({ id, name, normal }) => ({ normal, arc: compassArc(view, normal, id, name) })), ...pickedArcs(view, pins, shot.arcs)];
-
 /** Where the compass stands for what it draws, sheet mm. */
-export const compassFeet = (shot: Shot, pins: readonly Pin[], view: View): Vec2[] => drawnBy(shot, pins, view).flatMap(({ arc: { foot } }) => (foot ? [foot] : []));
+export const compassFeet = (shot: Shot, pins: readonly Pin[], view: View): Vec2[] => compassArcs(shot, pins, view).flatMap(({ arc: { foot } }) => (foot ? [foot] : []));
 
 /**
  * The compass's work over the exact curves: the arc of each horizon and of each line that was picked, their feet and the
@@ -57,7 +50,7 @@ export function compassLayers(shot: Shot, pins: readonly Pin[], view: View, with
   if (compass === 0 || !byCompass(view)) return [];
   const rim = ringRadius(view, Math.min(90, degrees(view.law.limit)));
   const [arcs, feet, off]: [number[], number[], number[]] = [[], [], []];
-  for (const { normal, arc } of drawnBy(shot, pins, view)) {
+  for (const { normal, arc } of compassArcs(shot, pins, view)) {
     arcs.push(...arcLines(arc, view, rim));
     const { foot, radius } = arc;
     if (!foot) continue;

@@ -1,7 +1,7 @@
 import { clipToRect, contains, cross, degrees, radians, type Rect, type Vec2 } from "../geometry";
 import { bundle, circleLines, coneRadius, CONES, curvedBundle, curvedMeasured, FADES, fadeSteps, measuredGrid, planeOf, type MeasuredLines, type Spread } from "../grid";
 import { bundleOf, roomOf, showOf, type Measured, type Orientation, type Shot } from "../scene";
-import type { View } from "../shot";
+import { ringRadius, type View } from "../shot";
 import { footOn, horizon, isLevel, lineFrame, measuringPoints, type Line, type Pin } from "../vanishing";
 import type { Layer, Strokes } from "./layer";
 import { lettering, letteringWidth } from "./lettering";
@@ -122,9 +122,6 @@ export function coneLayer(shot: Shot, view: View): Layer {
   }
   return { id: "cone", name: law.straight ? "Cone of vision: 30, 60, 90 degrees" : "Rings and spokes of the disc", style: { ...STYLES.cone, opacity: cone }, lines: Float64Array.from(lines) };
 }
-
-/** How far from the centre of vision a round lens draws what is so many degrees off the gaze, mm. */
-export const ringRadius = ({ law, distance }: View, angle: number): number => distance * Math.hypot(...(law.picture([Math.sin(radians(angle)), 0, Math.cos(radians(angle))]) ?? [0, 0]));
 
 /** The rim of a disc in the panel: where the world is cut into before and behind, and where the lens ends. */
 export function rimLines(view: View): number[] {

@@ -171,7 +171,7 @@ export function recoverView(families: readonly Family[], asked: Asked): Recovere
   const sure = variance !== undefined && Math.sqrt(variance) < 1;
   const [la, lb, lc] = [up[0] / f, up[1] / f, up[2] - (up[0] * c[0] + up[1] * c[1]) / f];
   const length = Math.hypot(la, lb);
-    return {
+  return {
     points,
     focalLength: sure ? { px: f * norm.size, sd: f * Math.sqrt(variance) * norm.size } : null,
     centre: [norm.x + norm.size * c[0], norm.y + norm.size * c[1]],
@@ -182,4 +182,3 @@ export function recoverView(families: readonly Family[], asked: Asked): Recovere
     lacking: sure ? null : "The picture cannot tell its lens: its points are parallel or as good as. Trace edges of another direction at right angles, or give the lens.",
   };
 }
-

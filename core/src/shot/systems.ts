@@ -2,7 +2,7 @@ import { degrees, radians, type Vec3 } from "../geometry";
 import { LAWS, type LawId } from "../lens";
 import { NoAnswer } from "../problem";
 import type { Orientation, Shot } from "../scene";
-import { toEye, unproject, viewOf } from "./view";
+import { toEye, unproject, viewOf, type View } from "./view";
 
 /** A curved system to start from, called by what it shows. */
 export interface CurvedSystem {
@@ -99,3 +99,6 @@ export function turnedTo(shot: Shot, direction: Vec3, to: readonly [number, numb
   const heading = degrees(Math.atan2(direction[0], direction[1])) - degrees(Math.atan2(right, ahead));
   return { ...shot, gaze: { ...shot.gaze, heading: wrapped(heading), pitch } };
 }
+
+/** How far from the centre of vision a round lens draws what is so many degrees off the gaze, mm. */
+export const ringRadius = ({ law, distance }: View, angle: number): number => distance * Math.hypot(...(law.picture([Math.sin(radians(angle)), 0, Math.cos(radians(angle))]) ?? [0, 0]));

@@ -1,5 +1,5 @@
 import { cross, norm, unit, type Vec2, type Vec3 } from "../geometry";
-import type { PickedArc } from "../scene";
+import { showOf, type PickedArc, type Shot } from "../scene";
 import { toEye, unproject, type View } from "../shot";
 import { isLevel, type Pin } from "./pins";
 
@@ -104,6 +104,12 @@ export function pickedArcs(view: View, pins: readonly Pin[], arcs: readonly Pick
     if (!pin || !normal || norm(normal) < 1e-9) return [];
     return [{ at, normal, arc: compassArc(view, normal, `picked-${at + 1}`, `Line ${at + 1}, to ${pin.name}`) }];
   });
+}
+
+/** All that is drawn by compass in a shot: the horizons of the first orientation, and the lines that were picked; nothing where that is not shown. */
+export function compassArcs(shot: Shot, pins: readonly Pin[], view: View): readonly { readonly normal: Vec3; readonly arc: CompassArc }[] {
+  if (showOf(shot).compass === 0 || !byCompass(view)) return [];
+  return [...horizonPlanes(pins).map(({ id, name, normal }) => ({ normal, arc: compassArc(view, normal, id, name) })), ...pickedArcs(view, pins, shot.arcs)];
 }
 
 /** Lines to a point that stand on a compass sheet, in steps of so many degrees about it from the horizon or the upright. */

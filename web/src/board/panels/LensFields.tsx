@@ -2,7 +2,8 @@ import { ToggleGroup } from "radix-ui";
 import { useState } from "react";
 import { LAWS, type LawId } from "@zanvo/core/lens";
 import { showOf, type Orientation, type Shot } from "@zanvo/core/scene";
-import { covered, CURVED_SYSTEMS, inCurvedSystem, rimRadius, twoDiscs, withCovered, withLaw, type CurvedSystem } from "@zanvo/core/shot";
+import { covered, CURVED_SYSTEMS, inCurvedSystem, rimRadius, twoDiscs, viewOf, withCovered, withLaw, type CurvedSystem } from "@zanvo/core/shot";
+import { byCompass } from "@zanvo/core/vanishing";
 import { Button, Check, Fold, NumberField } from "../../ui";
 import { currentShot, edit, onShot, useBoard } from "../board";
 import { LensPicture } from "./LensPicture";
@@ -49,10 +50,10 @@ export function LensFields({ main, shot }: { readonly main: Orientation; readonl
         ))}
       </ToggleGroup.Root>
       <p className="text-pencil"><span className="font-medium text-ink">{LENSES[law][0]}.</span> {LENSES[law][1]}</p>
-      {["stereographic", "equidistant"].includes(law) && (
+      {byCompass(viewOf(shot)) && (
         <Check label="Compass arcs over the curves" checked={showOf(shot).compass > 0} onChange={(on) => edit(onShot((before) => ({ ...before, show: { ...showOf(before), compass: on ? 1 : 0 } })))} />
       )}
-      {showOf(shot).compass > 0 && ["stereographic", "equidistant"].includes(law) && <ArcFields shot={shot} />}
+      {showOf(shot).compass > 0 && byCompass(viewOf(shot)) && <ArcFields shot={shot} />}
       {!straight && (
         <>
           <NumberField label={shape === "round" ? "Across the disc" : "Around"} unit="°" value={covered(shot)} onChange={(angle) => edit(onShot((before) => withCovered(before, angle)), "covered")} />
