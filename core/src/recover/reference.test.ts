@@ -112,7 +112,7 @@ describe("a shot from a reference", () => {
     expect(pointOf(reference, { ...dirty, edges: dirty.edges.map((edge) => (edge === stray ? { ...stray, out: true } : edge)) })!.at![0]).toBeCloseTo(pointOf(reference, left)!.at![0], 1);
     expect(pointOf(reference, { ...left, edges: [left.edges[0]] })).toBeNull();
     expect(() => viewOfReference({ ...reference, sets: [] })).toThrow("Trace two edges at least of each of two sets");
-    expect(viewOfReference({ ...reference, sets: [right] }).lacking).toContain("No two families at right angles");
+    expect(viewOfReference({ ...reference, sets: [right] }).lacking).toContain("One set only");
     // A 24 x 36 mm picture's diagonal is 43.27 mm; on 4,000 x 3,000 px that is 5,000 px.
     expect(as35(SIZE, 3236)).toBeCloseTo(28, 1);
   });

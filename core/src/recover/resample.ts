@@ -1,4 +1,5 @@
-import type { Straightening } from "./straighten";
+import { bowedAt, type Unbowing } from "./bow";
+import type { Homography } from "./straighten";
 
 /** A picture's px, four bytes each: red, green, blue, alpha. */
 export interface Pixels {
@@ -7,16 +8,33 @@ export interface Pixels {
   readonly data: Uint8ClampedArray<ArrayBuffer>;
 }
 
-/** A picture taken over by a homography, each new px mixed from the four old ones around it. Places are px centres at .5. */
-export function resample({ width: w, height: h, data }: Pixels, { from, width, height }: Pick<Straightening, "from" | "width" | "height">): Pixels {
+/** How a new picture is had from an old one: its size, px, and where each of its places is found in the old one. */
+export type Warp = { readonly width: number; readonly height: number; readonly from: Homography } | Unbowing;
+
+/** Where a warp finds a place of the new picture in the old one. */
+function finder(warp: Warp): (x: number, y: number) => readonly [number, number] {
+  if ("bow" in warp) {
+    const { bow, scale } = warp;
+    const [cx, cy] = bow.centre;
+    return (x, y) => bowedAt(bow, [cx + scale * (x - cx), cy + scale * (y - cy)]);
+  }
+  const [a, b, c, d, e, f, g, i, j] = warp.from;
+  return (x, y) => {
+    const k = 1 / (g * x + i * y + j);
+    return [(a * x + b * y + c) * k, (d * x + e * y + f) * k];
+  };
+}
+
+/** A picture taken over by a warp, each new px mixed from the four old ones around it. Places are px centres at .5. */
+export function resample({ width: w, height: h, data }: Pixels, warp: Warp): Pixels {
+  const { width, height } = warp;
   const out = new Uint8ClampedArray(4 * width * height);
-  const [a, b, c, d, e, f, g, i, j] = from;
+  const find = finder(warp);
   for (let y = 0, o = 0; y < height; y++) {
     for (let x = 0; x < width; x++, o += 4) {
-      const [px, py] = [x + 0.5, y + 0.5];
-      const k = 1 / (g * px + i * py + j);
-      const u = Math.min(w - 1, Math.max(0, (a * px + b * py + c) * k - 0.5));
-      const v = Math.min(h - 1, Math.max(0, (d * px + e * py + f) * k - 0.5));
+      const [px, py] = find(x + 0.5, y + 0.5);
+      const u = Math.min(w - 1, Math.max(0, px - 0.5));
+      const v = Math.min(h - 1, Math.max(0, py - 0.5));
       const [x0, y0] = [Math.floor(u), Math.floor(v)];
       const [s, t] = [u - x0, v - y0];
       const p = 4 * (y0 * w + x0);

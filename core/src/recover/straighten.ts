@@ -2,6 +2,7 @@ import { inverse, Matrix } from "ml-matrix";
 import { cross, dot, scale, sub, unit, type Vec2, type Vec3 } from "../geometry";
 import { NoAnswer } from "../problem";
 import type { Reference } from "../scene";
+import { carried, type Called } from "./carry";
 import { upOf } from "./heights";
 import type { RecoveredView } from "./view";
 
@@ -68,14 +69,7 @@ export function straightening({ width, height }: Pick<Reference, "width" | "heig
 }
 
 /** A reference with all that was traced in it taken over to its straightened picture; what falls behind the camera is left out. */
-export function straightened(reference: Reference, { to, width, height, centre }: Straightening, next: Pick<Reference, "id" | "name" | "picture">): Reference {
-  const ends = <T extends { readonly x1: number; readonly y1: number; readonly x2: number; readonly y2: number }>(line: T): T[] => {
-    const [a, b] = [sent(to, [line.x1, line.y1]), sent(to, [line.x2, line.y2])];
-    return a && b ? [{ ...line, x1: a[0], y1: a[1], x2: b[0], y2: b[1] }] : [];
-  };
-  return {
-    ...reference, ...next, width, height, centre: { x: centre[0], y: centre[1] }, cropped: undefined, focal35: undefined,
-    sets: reference.sets.map((set) => ({ ...set, edges: set.edges.flatMap(ends) })),
-    heights: reference.heights?.flatMap(ends),
-  };
+export function straightened(reference: Reference, { to, width, height, centre }: Straightening, next: Called): Reference {
+  const { level } = reference;
+  return { ...carried(reference, (p) => sent(to, p), { width, height, centre }, next), ...(level === undefined ? {} : { level }) };
 }

@@ -71,12 +71,33 @@ describe("a view from a picture's edges", () => {
     expect(flat.focalLength!.px / 3600).toBeCloseTo(1, 1);
   });
 
+  it("takes a known horizon and a known lens for granted: one set then tells the whole view, however the camera was held", () => {
+    fc.assert(fc.property(between(2000, 7000), between(-20, 20), between(4, 18), between(-12, 12), fc.boolean(), (f, heading, up, roll, down) => {
+      const gaze = { heading, pitch: down ? -up : up, roll };
+      const [left, right, uprights] = traced(camera({ f, gaze }), 0, 1);
+      const { horizon } = recoverView([left, right, uprights], { ...size, centre: [2000, 1500] });
+      const one = recoverView([left], { ...size, centre: [2000, 1500], horizon: horizon!, focalLength: f });
+      expect([one.pitch, one.roll, one.lacking]).toEqual([expect.closeTo(gaze.pitch, 2), expect.closeTo(gaze.roll, 2), null]);
+      expect(one.focalLength).toEqual({ px: expect.closeTo(f, 6), sd: 0 });
+      // Without the lens, two sets and the horizon tell it.
+      const two = recoverView([left, right], { ...size, centre: [2000, 1500], horizon: horizon! });
+      expect(two.focalLength!.px / f).toBeCloseTo(1, 3);
+      expect(two.pitch).toBeCloseTo(gaze.pitch, 2);
+    }), { numRuns: 30, endOnFailure: true });
+    // A wall that is faced, through a known level lens: one point tells the gaze.
+    const [facing] = traced(camera({ gaze: { heading: -40, pitch: 0, roll: 0 } }), 0, 1);
+    expect(recoverView([facing], { ...size, level: true, focalLength: 3600 })).toMatchObject({ pitch: expect.closeTo(0, 6), directions: [[expect.closeTo(0, 5), expect.closeTo(0, 5), expect.closeTo(1, 6)]] });
+    // The horizon pulls a hand that trembles to it.
+    const held = recoverView(traced(camera(), 3, 8).slice(0, 2), { ...size, horizon: { a: 0, b: 1, c: -1500 } });
+    expect([held.pitch, held.roll]).toEqual([expect.closeTo(0, 3), expect.closeTo(0, 3)]);
+  });
+
   it("says what the picture cannot tell", () => {
     const [left] = traced(camera(), 0, 1);
-    expect(recoverView([left], size)).toMatchObject({ focalLength: null, horizon: null, pitch: null, lacking: expect.stringContaining("No two families at right angles are known") });
+    expect(recoverView([left], size)).toMatchObject({ focalLength: null, horizon: null, pitch: null, lacking: expect.stringContaining("One set only") });
     const facing = traced(camera({ gaze: { heading: 50, pitch: 0, roll: 0 } }), 0, 1);
     // One point: the wall's own edges run parallel to the picture, and tell no lens.
-    expect(recoverView(facing.slice(0, 2), size)).toMatchObject({ focalLength: null, lacking: expect.stringContaining("cannot tell its lens") });
+    expect(recoverView(facing.slice(0, 2), size)).toMatchObject({ focalLength: null, lacking: expect.stringContaining("One point only") });
     const mixed = recoverView([left, { ...left, name: "right" }], size);
     expect(mixed.focalLength).toBeNull();
     expect(mixed.lacking).toContain("cannot be at right angles");

@@ -23,6 +23,10 @@ export interface Asked {
   readonly square?: boolean;
   /** The camera was level: no look up or down, and no roll. */
   readonly level?: boolean;
+  /** The horizon, where it is known: a x + b y + c = 0, px. */
+  readonly horizon?: { readonly a: number; readonly b: number; readonly c: number };
+  /** The focal length, px, where it is known. */
+  readonly focalLength?: number;
 }
 
 /** A camera behind a picture: what it saw, and how sure that is. */
@@ -42,6 +46,11 @@ export interface RecoveredView {
   /** What the picture cannot tell, and what would help; null where it told all. */
   readonly lacking: string | null;
 }
+
+/** What to add where no two families at right angles are there. */
+const lackingOne = (levels: number, square: boolean): string => levels === 1
+  ? "One set only: it tells one point. Trace a second level set at right angles to it, or uprights; or give the lens and say that the camera was level or where the horizon is."
+  : square ? "No level set yet: trace edges that run to the left or right point." : "No two families at right angles are known: trace a second level one, or uprights, and say which they are.";
 
 type Axes = readonly [Vec3, Vec3, Vec3];
 
@@ -100,25 +109,35 @@ export function recoverView(families: readonly Family[], asked: Asked): Recovere
   const nothing = (lacking: string): RecoveredView => ({
     points, focalLength: null, centre: asked.centre ?? [norm.x, norm.y], horizon: null, pitch: null, roll: null, directions: families.map(() => null), lacking,
   });
-  // The pair that spans the axes: two level families at right angles, or one and the uprights.
+  const known = asked.focalLength === undefined ? null : asked.focalLength / norm.size;
+  /** What is up, told by something else than uprights: a level camera, or the horizon's plane through the eye. */
+  const upright = (f: number, [cx, cy]: Vec2): Vec3 | null => {
+    if (!asked.horizon) return level ? [0, -1, 0] : null;
+    const { a, b, c } = asked.horizon;
+    const n = unit([f * a, f * b, (a * norm.x + b * norm.y + c) / norm.size + a * cx + b * cy]);
+    return n[1] > 0 ? scale(n, -1) : n;
+  };
+  // The pair that spans the axes: two level families at right angles, one and the uprights, or one and what is known to be up.
   const pair = square && levels.length >= 2 ? [levels[0], levels[1]] : levels.length && plumb !== undefined ? [levels[0], plumb] : null;
-  if (!pair) return nothing("No two families at right angles are known: trace a second level one, or uprights, and say which they are.");
-  const fixed = pair.includes(plumb ?? -1) ? pair : [...pair, ...(plumb === undefined ? [] : [plumb])];
+  const single = !pair && levels.length > 0 && known !== null ? upright(known, given) : null;
+  if (!pair && !single) return nothing(lackingOne(levels.length, square));
+  const spans = pair ?? [levels[0]];
+  const fixed = spans.includes(plumb ?? -1) || plumb === undefined ? spans : [...spans, plumb];
   const finite = fixed.filter((i) => points[i].at !== null);
   const free = asked.centre === undefined && fixed.length === 3 && finite.length === 3;
 
   // A start: the focal length that the surest pair tells, and axes from it.
-  let f0: number | null = null;
+  let f0: number | null = known;
   for (const [k, i] of fixed.entries()) for (const j of fixed.slice(k + 1)) f0 ??= focalFrom(points[i].direction, points[j].direction, given);
-  const told = f0 !== null;
-  if (!told && finite.length >= 2 && !free) return nothing("These points cannot be at right angles about this centre: either an edge is in the wrong family, or the picture was cropped. Leave the centre free, or trace uprights too.");
+  const told = known === null && f0 !== null;
+  if (known === null && !told && finite.length >= 2 && !free) return nothing("These points cannot be at right angles about this centre: either an edge is in the wrong family, or the picture was cropped. Leave the centre free, or trace uprights too.");
   f0 ??= 1.6;
   const towards = (i: number) => ray(points[i].direction, f0 ?? 1.6, given);
-  const base = axesFrom(towards(pair[0]), towards(pair[1]));
+  const base = axesFrom(towards(spans[0]), spans.length > 1 ? towards(spans[1]) : cross(single ?? [0, -1, 0], towards(spans[0])));
   /** The axis of each fixed family: the pair's own, and their cross product. */
-  const axisOf = new Map<number, 0 | 1 | 2>([[pair[0], 0], [pair[1], 1]]);
+  const axisOf = new Map<number, 0 | 1 | 2>(spans.slice(0, 2).map((i, axis) => [i, axis as 0 | 1]));
   if (fixed.length === 3) axisOf.set(fixed[2], 2);
-  const upAxis: 0 | 1 | 2 = plumb !== undefined && pair[1] === plumb ? 1 : 2;
+  const upAxis: 0 | 1 | 2 = plumb !== undefined && spans[1] === plumb ? 1 : 2;
   const levelOf = (axes: Axes): readonly [Vec3, Vec3] => [axes[0], axes[upAxis === 2 ? 1 : 2]];
   const others = levels.filter((i) => !axisOf.has(i));
 
@@ -127,10 +146,10 @@ export function recoverView(families: readonly Family[], asked: Asked): Recovere
   const lines = kept.map((segments) => linesOf(segments, norm));
   const count = kept.reduce((sum, { length }) => sum + length, 0);
   const unitSigma = sigma / norm.size;
-  const tellsFocal = told || free;
+  const tellsFocal = known === null && (told || free);
   // Parameters: rotation, then log f and the centre where they are fitted, then the turn of each further level family.
   const fAt = tellsFocal ? 3 : -1;
-  const cAt = free ? 4 : -1;
+  const cAt = free ? 3 + (tellsFocal ? 1 : 0) : -1;
   const otherAt = 3 + (tellsFocal ? 1 : 0) + (free ? 2 : 0);
   const turnOf = (axes: Axes, i: number) => {
     const [p, q] = levelOf(axes);
@@ -150,8 +169,8 @@ export function recoverView(families: readonly Family[], asked: Asked): Recovere
     };
     return { axes, f, c, direction };
   };
-  // A level camera: the upright axis is the picture's own, held by two strong pulls.
-  const pulls = level ? 2 : 0;
+  // What is known to be up holds the upright axis by strong pulls.
+  const pulls = level || asked.horizon ? 3 : 0;
   const found = fit((at, out) => {
     const { axes, f, c, direction } = read(at);
     let n = 0;
@@ -159,26 +178,26 @@ export function recoverView(families: readonly Family[], asked: Asked): Recovere
       const v = unit(seen(direction(i), f, c));
       for (let s = 0; s < lines[k].count; s++) out[n++] = miss(lines[k], s, v) / unitSigma;
     });
-    if (level) {
-      out[n++] = axes[upAxis][0] * 1e6;
-      out[n++] = axes[upAxis][2] * 1e6;
-    }
+    const held = pulls ? upright(f, c) : null;
+    if (held) for (const off of cross(axes[upAxis], held)) out[n++] = off * 1e6;
   }, count + pulls, [0, 0, 0, ...(tellsFocal ? [Math.log(f0)] : []), ...(free ? given : []), ...others.map((i) => turnOf(base, i))]);
 
   const { axes, f, c, direction } = read(found.at);
   const up = axes[upAxis][1] > 0 ? scale(axes[upAxis], -1) : axes[upAxis];
   const variance = fAt >= 0 ? found.covariance?.[fAt][fAt] : undefined;
-  const sure = variance !== undefined && Math.sqrt(variance) < 1;
+  const sure = known !== null || (variance !== undefined && Math.sqrt(variance) < 1);
   const [la, lb, lc] = [up[0] / f, up[1] / f, up[2] - (up[0] * c[0] + up[1] * c[1]) / f];
   const length = Math.hypot(la, lb);
   return {
     points,
-    focalLength: sure ? { px: f * norm.size, sd: f * Math.sqrt(variance) * norm.size } : null,
+    focalLength: sure ? { px: f * norm.size, sd: f * Math.sqrt(variance ?? 0) * norm.size } : null,
     centre: [norm.x + norm.size * c[0], norm.y + norm.size * c[1]],
     horizon: length > 1e-9 && (sure || level) ? { a: la / length, b: lb / length, c: (norm.size * lc - la * norm.x - lb * norm.y) / length } : null,
     pitch: sure || level ? degrees(Math.asin(Math.max(-1, Math.min(1, up[2])))) : null,
     roll: sure || level ? degrees(Math.atan2(-up[0], -up[1])) : null,
     directions: families.map((_, i) => (used.includes(i) ? direction(i) : null)),
-    lacking: sure ? null : "The picture cannot tell its lens: its points are parallel or as good as. Trace edges of another direction at right angles, or give the lens.",
+    lacking: sure ? null : finite.length === 1
+      ? "One point only: the picture tells where you look, but not with which lens. Trace edges that run slantwise to the wall, as a side street's or the diagonal of square paving, or give the lens."
+      : "The picture cannot tell its lens: its points are parallel or as good as. Trace edges of another direction at right angles, or give the lens.",
   };
 }

@@ -1,6 +1,6 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { LAWS, type LawId } from "../lens";
-import { Heading, Id, KINDS, Metres, Point2, Point3, strict, type Element } from "../world";
+import { Heading, Id, KINDS, Metres, Point2, Point3, Size, strict, type Element } from "../world";
 
 export const FORMAT = "zanvo-scene";
 export const VERSION = 1;
@@ -103,6 +103,13 @@ const EdgeSchema = strict({ x1: Px, y1: Px, x2: Px, y2: Px, hand: Type.Optional(
  */
 const TracedSetSchema = strict({ id: Id, name: Name, role: OneOf("left", "right", "upright", "level", "free"), edges: Type.Array(EdgeSchema, { maxItems: 5000 }) });
 
+/** An upright wall of a picture; `length` and `height` in m where they are known, `marks` as shares of its length from the left. */
+const WallSchema = strict({
+  id: Id, name: Name, along: Id, x1: Px, y1: Px, x2: Px, y2: Px,
+  length: Type.Optional(Size), height: Type.Optional(Size),
+  marks: Type.Optional(Type.Array(Type.Number({ minimum: 0, maximum: 1 }), { maxItems: 500 })),
+});
+
 /** A picture that is drawn after: where its file is kept, what was traced in it, and what may be taken for granted of it. */
 const ReferenceSchema = strict({
   id: Id,
@@ -116,6 +123,16 @@ const ReferenceSchema = strict({
   sets: Type.Array(TracedSetSchema, { maxItems: 50 }),
   /** Things that stand on the ground, from foot (x1 y1) to top (x2 y2), px; `metres` where the height is known. */
   heights: Type.Optional(Type.Array(strict({ x1: Px, y1: Px, x2: Px, y2: Px, metres: Type.Optional(Type.Number({ minimum: 0.01, maximum: 10_000 })) }), { maxItems: 500 })),
+  /** Walls that stand upright along a set, from a lower corner (x1 y1) to the opposite upper one (x2 y2), px. */
+  walls: Type.Optional(Type.Array(WallSchema, { maxItems: 200 })),
+  /** Edges that are straight in the world and bowed by the lens: places along each, px. */
+  bowed: Type.Optional(Type.Array(strict({ points: Type.Array(Point2(Px), { minItems: 3, maxItems: 500 }) }), { maxItems: 100 })),
+  /** The horizon, where it is known: two places on it, px. */
+  horizon: Type.Optional(strict({ x1: Px, y1: Px, x2: Px, y2: Px })),
+  /** The lens, where it is known: as on full frame, mm. */
+  lens35: Type.Optional(Type.Number({ minimum: 4, maximum: 3000 })),
+  /** A scan of one's own drawing, so many mm wide. */
+  drawing: Type.Optional(strict({ width: Side })),
   /** The camera was level. */
   level: Type.Optional(Type.Boolean()),
   /** The centre of vision, px, where it is known and is not the middle. */
@@ -198,6 +215,7 @@ export type Room = Static<typeof RoomSchema>;
 export type Aids = Static<typeof AidsSchema>;
 export type Sightings = Static<typeof SightingsSchema>;
 export type Reference = Static<typeof ReferenceSchema>;
+export type Wall = NonNullable<Reference["walls"]>[number];
 export type TracedSet = Reference["sets"][number];
 export type Edge = TracedSet["edges"][number];
 export type PickedArc = Static<typeof PickedArcSchema>;

@@ -1,0 +1,116 @@
+import { readFileSync } from "node:fs";
+import { join } from "node:path";
+import cv from "@techstark/opencv-js";
+import sharp from "sharp";
+import { distance2, type Vec2 } from "../geometry";
+import { detect, greyOf, groupEdges, recoverView, settle, type Detected, type Grey, type Grouped } from ".";
+import { cvLoaded } from "./opencv";
+import { gauss } from "./simulated";
+
+/** A dark polygon on light ground, drawn with the share of each px that it covers (8 x 8 places a px), with grain. */
+function polygon(corners: readonly Vec2[], width: number, height: number, grain = 4): Grey {
+  const noise = gauss(5);
+  const inside = (x: number, y: number) => corners.every(([ax, ay], i) => {
+    const [bx, by] = corners[(i + 1) % corners.length];
+    return (bx - ax) * (y - ay) - (by - ay) * (x - ax) >= 0;
+  });
+  const data = new Uint8Array(width * height).map((_, p) => {
+    let covered = 0;
+    for (let j = 0; j < 8; j++) for (let i = 0; i < 8; i++) covered += inside((p % width) + (i + 0.5) / 8, Math.floor(p / width) + (j + 0.5) / 8) ? 1 : 0;
+    return 190 - (120 * covered) / 64 + grain * noise();
+  });
+  return { width, height, data };
+}
+
+/** How far a place is from the line through two others. */
+const off = ([px, py]: Vec2, [ax, ay]: Vec2, [bx, by]: Vec2) => Math.abs((bx - ax) * (py - ay) - (by - ay) * (px - ax)) / Math.hypot(bx - ax, by - ay);
+
+const CORNERS: readonly Vec2[] = [[60.3, 40.7], [331.2, 71.4], [300.8, 231.9], [81.6, 260.2]];
+const PICTURE = polygon(CORNERS, 400, 300);
+
+describe("edges found in a picture", () => {
+  it("are those of a known polygon, within a tenth of a px, and no others", () => {
+    const told: number[] = [];
+    const found = detect(PICTURE, (share) => told.push(share));
+    expect(found).toHaveLength(4);
+    for (const [i, corner] of CORNERS.entries()) {
+      const next = CORNERS[(i + 1) % 4];
+      const edge = found.find(({ a, b }) => Math.max(off(a, corner, next), off(b, corner, next)) < 0.1);
+      expect(edge && distance2(edge.a, edge.b) / distance2(corner, next)).toBeGreaterThan(0.9);
+    }
+    expect([...told].sort((a, b) => a - b)).toEqual(told);
+    expect(told.length).toBeGreaterThan(5);
+  });
+
+  it("are none in mere grain, and a picture of next to no px is refused", () => {
+    expect(detect(polygon([[-9, -9], [900, -9], [900, 900], [-9, 900]], 300, 200, 6))).toEqual([]);
+    expect(() => detect({ width: 20, height: 400, data: new Uint8Array(8000) })).toThrow("too small");
+  });
+
+  it("are where a line that is drawn near one settles, softly: not beyond the reach, and on the nearest of two alike", () => {
+    const [a, b] = [CORNERS[0], CORNERS[1]];
+    const near = settle(PICTURE, [a[0] + 20, a[1] + 7], [b[0] - 20, b[1] - 8], 9)!;
+    expect(Math.max(off(near.a, a, b), off(near.b, a, b))).toBeLessThan(0.1);
+    expect(near.off).toBeLessThan(0.3);
+    expect(settle(PICTURE, [120, 130], [260, 140], 9)).toBeNull();
+    expect(settle(PICTURE, [-50, 10], [-20, 290], 9)).toBeNull();
+    expect(settle(PICTURE, [10, 10], [10, 10], 9)).toBeNull();
+    // Two edges 14 px apart: a line between them, nearer to one.
+    const bar = polygon([[0, 80], [300, 80], [300, 94], [0, 94]], 300, 200, 0);
+    expect(settle(bar, [20, 84], [280, 84], 12)!.a[1]).toBeCloseTo(80, 1);
+    expect(settle(bar, [20, 90], [280, 90], 12)!.a[1]).toBeCloseTo(94, 1);
+  });
+
+  it("come from colours by their brightness", () => {
+    expect([...greyOf({ width: 3, height: 1, data: Uint8ClampedArray.from([255, 255, 255, 255, 0, 0, 0, 255, 255, 0, 0, 255]) }).data]).toEqual([255, 0, 76]);
+  });
+});
+
+// The demo's rendered photos, whose cameras are known; and OpenCV's own way to find edges (Canny, then HoughLinesP).
+const photos = join(__dirname, "../../../demo/photos");
+interface Truth {
+  readonly focalLength: number;
+  readonly pitch: number;
+  readonly roll: number;
+}
+async function photo(name: string): Promise<{ readonly grey: Grey; readonly truth: Truth }> {
+  const { data, info } = await sharp(join(photos, `${name}.jpg`)).greyscale().raw().toBuffer({ resolveWithObject: true });
+  return { grey: { width: info.width, height: info.height, data: new Uint8Array(data) }, truth: JSON.parse(readFileSync(join(photos, `${name}.json`), "utf8")) as Truth };
+}
+const ORDER = ["left", "right", "level", "upright"];
+function viewFrom(edges: readonly Detected[], groups: readonly Grouped[], { width, height }: Grey) {
+  const families = groups.filter(({ role }) => role !== "free").sort((p, q) => ORDER.indexOf(p.role) - ORDER.indexOf(q.role));
+  return recoverView(families.map(({ role, members }) => ({ name: role, role: role === "upright" ? "upright" as const : "horizontal" as const, segments: members.map((i) => edges[i]) })), { width, height, centre: [width / 2, height / 2] });
+}
+async function byOpenCv({ width, height, data }: Grey): Promise<Detected[]> {
+  await cvLoaded();
+  const [source, edges, lines] = [cv.matFromArray(height, width, cv.CV_8UC1, [...data]), new cv.Mat(), new cv.Mat()];
+  cv.Canny(source, edges, 50, 150, 3, false);
+  cv.HoughLinesP(edges, lines, 1, Math.PI / 720, 60, 0.02 * width, 4);
+  const found = Array.from({ length: lines.rows }, (_, i) => [...lines.data32S.slice(4 * i, 4 * i + 4)]).map(([ax, ay, bx, by]): Detected => ({ a: [ax + 0.5, ay + 0.5], b: [bx + 0.5, by + 0.5], strength: 1 }));
+  for (const mat of [source, edges, lines]) mat.delete();
+  return found.sort((p, q) => distance2(q.a, q.b) - distance2(p.a, p.b)).slice(0, 4000);
+}
+
+describe("a photo's own edges", () => {
+  it.each(["the-corner", "up-the-tower"])("tell the camera of %s, nearer than those that OpenCV finds", async (name) => {
+    const { grey, truth } = await photo(name);
+    const off2 = (edges: readonly Detected[]) => {
+      const { focalLength, pitch, roll } = viewFrom(edges, groupEdges(edges, grey), grey);
+      return { lens: Math.abs(focalLength!.px / truth.focalLength - 1), turn: Math.hypot(pitch! - truth.pitch, roll! - truth.roll) };
+    };
+    const edges = detect(grey);
+    expect(groupEdges(edges, grey)).toEqual(groupEdges(edges, grey));
+    const ours = off2(edges);
+    expect(ours.lens).toBeLessThan(0.004);
+    expect(ours.turn).toBeLessThan(0.06);
+    const theirs = off2(await byOpenCv(grey));
+    expect([ours.lens < theirs.lens, ours.turn < theirs.turn]).toEqual([true, true]);
+  });
+
+  it("are not grouped where they go nowhere together", () => {
+    const noise = gauss(3);
+    const stray = Array.from({ length: 6 }, (_, i) => ({ a: [200 + 300 * i, 200 + 40 * noise()] as const, b: [260 + 300 * i + 90 * noise(), 700 + 200 * noise()] as const }));
+    expect(() => groupEdges(stray, { width: 2400, height: 1600 })).toThrow("No edges stand out");
+  });
+});

@@ -1,0 +1,126 @@
+import type { Vec3 } from "../geometry";
+import { NoAnswer } from "../problem";
+import type { TracedSet } from "../scene";
+import { dice, recoverPoint } from "./point";
+import { crossing, halfLength, linesOf, miss, normOf, type Lines, type Norm, type Segment } from "./segments";
+
+/** Edges that meet in one point, and which way they most likely run in the world. */
+export interface Grouped {
+  readonly role: TracedSet["role"];
+  /** Places among the edges that were given. */
+  readonly members: readonly number[];
+}
+
+/** An edge belongs to a point that its ends miss by less than this part of the picture's longer side, and it turns less than so far to it. */
+const MISS = 0.0012;
+const TURN = Math.tan((2.5 * Math.PI) / 180);
+/** Pairs that are tried for one point, drawn from so many of the longest edges. */
+const PAIRS = 600;
+const LONGEST = 300;
+/** No more families than these, each of so many edges at least, that come to so many of the picture's longer sides together. */
+const FAMILIES = 5;
+const LEAST = 5;
+const LONG = 0.5;
+/** Uprights lean less than this from the picture's own. */
+const LEAN = Math.tan((30 * Math.PI) / 180);
+/** A level family's point may be so far from the line through two others, in half longer sides per unit of distance. */
+const LEVEL = 0.03;
+
+const length = (lines: Lines, i: number): number => 2 * halfLength(lines, i);
+
+/** How well an edge agrees with a point, 0 to 1: by its misses, and not at all where the point would lie within it. */
+function agrees(lines: Lines, i: number, v: Vec3): number {
+  const off = Math.abs(miss(lines, i, v));
+  if (off > 2 * MISS || off > Math.SQRT2 * halfLength(lines, i) * TURN) return 0;
+  const { data } = lines;
+  const o = 8 * i;
+  const [dx, dy] = [data[o + 2] - data[o], data[o + 3] - data[o + 1]];
+  const from = (x: number, y: number) => (v[0] - x * v[2]) * dx + (v[1] - y * v[2]) * dy;
+  if (from(data[o], data[o + 1]) * from(data[o + 2], data[o + 3]) <= 0) return 0;
+  return 1 - (off / (2 * MISS)) ** 2;
+}
+
+/** The point that most length of some edges agrees with, among crossings of pairs; null where none is worth it. */
+function best(lines: Lines, left: readonly number[], roll: (n: number) => number): Vec3 | null {
+  const long = left.slice(0, LONGEST);
+  let [found, most] = [null as Vec3 | null, 0];
+  for (let n = 0; n < PAIRS; n++) {
+    const [i, k] = [long[roll(long.length)], long[roll(long.length)]];
+    const v = i === k ? null : crossing(lines, i, k);
+    if (!v) continue;
+    let score = 0;
+    for (const j of long) score += length(lines, j) * agrees(lines, j, v);
+    if (score > most) [found, most] = [v, score];
+  }
+  return found;
+}
+
+/** Which way each family runs: uprights, the two that stand at right angles best, others on their horizon, and the rest. */
+function roles(points: readonly Vec3[]): TracedSet["role"][] {
+  const out = points.map((): TracedSet["role"] => "free");
+  const upright = points.findIndex(([x, y, w]) => Math.abs(x) < LEAN * Math.abs(y) && Math.hypot(x, y) > 1.2 * Math.abs(w));
+  if (upright >= 0) out[upright] = "upright";
+  const rest = points.flatMap((_, i) => (i === upright ? [] : [i]));
+  // About the middle, points at right angles lie on opposite sides of it: -(p . q) is the squared focal length.
+  const square = (p: Vec3, q: Vec3) => {
+    const far = Math.abs(p[2] * q[2]);
+    const dots = p[0] * q[0] + p[1] * q[1];
+    return far < 1e-6 ? Math.abs(dots) < 0.1 * Math.hypot(p[0], p[1]) * Math.hypot(q[0], q[1]) + 1e-3 : -dots / (p[2] * q[2]) > 0.16;
+  };
+  const pair = rest.flatMap((i, n) => rest.slice(n + 1).map((k) => [i, k] as const)).find(([i, k]) => square(points[i], points[k])) ?? (rest.length === 1 ? [rest[0]] : []);
+  const x = (i: number) => (Math.abs(points[i][2]) < 1e-9 ? Infinity : points[i][0] / points[i][2]);
+  [...pair].sort((i, k) => x(i) - x(k)).forEach((i, n) => {
+    out[i] = n === 0 ? "left" : "right";
+  });
+  if (pair.length === 2) {
+    const [p, q] = [points[pair[0]], points[pair[1]]];
+    const line: Vec3 = [p[1] * q[2] - p[2] * q[1], p[2] * q[0] - p[0] * q[2], p[0] * q[1] - p[1] * q[0]];
+    const size = Math.hypot(line[0], line[1]);
+    for (const i of rest) {
+      if (pair.includes(i)) continue;
+      const v = points[i];
+      if (Math.abs(line[0] * v[0] + line[1] * v[1] + line[2] * v[2]) < LEVEL * size * Math.hypot(v[0], v[1], v[2])) out[i] = "level";
+    }
+  }
+  return out;
+}
+
+/** One family among some edges: those of the point most of their length agrees with. */
+function family(segments: readonly Segment[], lines: Lines, left: readonly number[], norm: Norm, roll: (n: number) => number): { readonly v: Vec3; readonly members: readonly number[] } | null {
+  let v = best(lines, left, roll);
+  for (let round = 0; v && round < 2; round++) {
+    const at: Vec3 = v;
+    const members = left.filter((i) => agrees(lines, i, at) > 0);
+    if (members.length < LEAST) return null;
+    v = recoverPoint(members.map((i) => segments[i]), norm, (MISS * norm.size) / 2).direction;
+  }
+  if (!v) return null;
+  const at = v;
+  const members = left.filter((i) => agrees(lines, i, at) > 0);
+  const sum = members.reduce((all, i) => all + length(lines, i), 0);
+  return members.length >= LEAST && sum > 2 * LONG ? { v, members } : null;
+}
+
+/**
+ * Families of edges that meet, the ones with most length first: again and again the point that most of what is left agrees
+ * with, out of crossings of seeded pairs, settled by all that agree (random samples: Fischler and Bolles, CACM 24, 1981 (from memory)).
+ * @param segments the longest first
+ * @throws NoAnswer where no family stands out
+ */
+export function groupEdges(segments: readonly Segment[], size: { readonly width: number; readonly height: number }, seed = 1): Grouped[] {
+  const norm = normOf(size);
+  const lines = linesOf(segments, norm);
+  const roll = dice(seed);
+  const found: { readonly v: Vec3; readonly members: readonly number[] }[] = [];
+  let left = [...segments.keys()];
+  while (found.length < FAMILIES && left.length >= LEAST) {
+    const next = family(segments, lines, left, norm, roll);
+    if (!next) break;
+    found.push(next);
+    const gone = new Set(next.members);
+    left = left.filter((i) => !gone.has(i));
+  }
+  if (found.length === 0) throw new NoAnswer("No edges stand out that run to one point: trace some by hand.");
+  const role = roles(found.map(({ v }) => v));
+  return found.map(({ members }, i) => ({ role: role[i], members }));
+}
