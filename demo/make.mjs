@@ -48,17 +48,17 @@ const quarter = [
 
 const a3 = { sheet: { width: 420, height: 297, paper: "A3" }, frame: { x: 15, y: 15, width: 390, height: 267 } };
 
-/** A photo that `photos.mjs` made, with its traced edges; the server takes the file itself in when it puts the demo up. */
+/** A photo that `photos.mjs` made, with the edges that were traced in it, if any; the server takes the file itself in when it puts the demo up. */
 const photo = (name, file) => {
-  const { width, height, lens, edges } = JSON.parse(readFileSync(new URL(`photos/${file}.json`, import.meta.url), "utf8"));
-  const set = (id, title) => ({ id, name: title, role: id, edges: edges[id] });
+  const { width, height, lens, edges = {} } = JSON.parse(readFileSync(new URL(`photos/${file}.json`, import.meta.url), "utf8"));
+  const set = (id, title) => ({ id, name: title, role: id, edges: edges[id] ?? [] });
   return { id: file, name, picture: "0".repeat(64), width, height, focal35: lens, sets: [set("left", "Left"), set("right", "Right"), set("upright", "Uprights")], "x-photo": `${file}.jpg` };
 };
 
 write("1-quay-street", {
   title: "Quay street, the corner",
   elements: quarter,
-  references: [photo("The corner", "the-corner")],
+  references: [photo("The corner", "the-corner"), photo("Up the clock tower", "up-the-tower"), photo("Facing the gantry house", "facing-the-house"), photo("Tilted, through an old lens", "tilted-and-bowed")],
   shots: [{
     id: "s1", name: "Morning at the corner", ...a3,
     eye: { x: 0, y: 0, z: 1.6 },

@@ -1,4 +1,4 @@
-// Renders the demo's photos from its own geometry with three in headless Chromium, once: node demo/photos.mjs
+// Renders the demo's photos from its own geometry with three in headless Chromium, once: node demo/photos.mjs [name ...]
 // Each has a known camera, grain, and the lens noted in its EXIF; their true cameras stand beside them as JSON.
 import { Buffer } from "node:buffer";
 import { readFileSync, writeFileSync } from "node:fs";
@@ -10,11 +10,15 @@ import sharp from "sharp";
 
 const here = dirname(fileURLToPath(import.meta.url));
 const SIZE = { width: 2400, height: 1600 };
-/** Name, eye in m, gaze in degrees, and lens in mm on full frame. */
+/** Name, eye in m, gaze in degrees, and lens in mm on full frame; k1 of a lens that bows; and whether its edges are left to trace. */
 const PHOTOS = [
   { name: "the-corner", eye: [1.5, -1, 1.7], heading: 2, pitch: 0, roll: 0, lens: 28 },
   { name: "up-the-tower", eye: [-4, 3, 1.6], heading: -6, pitch: 22, roll: 1.5, lens: 24 },
+  { name: "facing-the-house", eye: [2.6, -2.5, 1.65], heading: 32, pitch: 0, roll: 0, lens: 26, plain: true },
+  { name: "tilted-and-bowed", eye: [0.5, -3, 1.7], heading: -2, pitch: 9, roll: -4, lens: 18, bow: -0.14, plain: true },
 ];
+/** A bowed photo is made of a straight one that takes in so many times more. */
+const WIDER = 1.5;
 
 /** What is traced in the demo. */
 const TRACED = ["fish-hall", "kiosk"];
@@ -117,18 +121,51 @@ function traced(blocks, eye, axes, f) {
   };
 }
 
+/**
+ * A straight picture as a lens sees it that bows by k1: what lies r half diagonals from the middle is seen at r (1 + k1 r^2).
+ * @param straight raw px of a picture WIDER times as large each way, at the same focal length
+ */
+function bowed(straight, k1) {
+  const { width, height } = SIZE;
+  const [w, h] = [width * WIDER, height * WIDER];
+  const out = Buffer.alloc(3 * width * height);
+  const half = Math.hypot(width, height) / 2;
+  for (let y = 0; y < height; y++) {
+    for (let x = 0; x < width; x++) {
+      const [dx, dy] = [(x + 0.5 - width / 2) / half, (y + 0.5 - height / 2) / half];
+      const seen = Math.hypot(dx, dy);
+      let r = seen;
+      for (let i = 0; i < 12; i++) r -= (r * (1 + k1 * r * r) - seen) / (1 + 3 * k1 * r * r);
+      const k = seen > 0 ? r / seen : 1;
+      const [u, v] = [w / 2 + k * dx * half - 0.5, h / 2 + k * dy * half - 0.5];
+      const [i, j] = [Math.floor(u), Math.floor(v)];
+      const [s, t] = [u - i, v - j];
+      for (let c = 0; c < 3; c++) {
+        const at = (p, q) => straight[3 * (q * w + p) + c];
+        out[3 * (y * width + x) + c] = (at(i, j) * (1 - s) + at(i + 1, j) * s) * (1 - t) + (at(i, j + 1) * (1 - s) + at(i + 1, j + 1) * s) * t;
+      }
+    }
+  }
+  return out;
+}
+
 const { outputFiles: [script] } = await build({ stdin: { contents: PAGE, resolveDir: here }, bundle: true, write: false, format: "iife", logLevel: "error" });
 const { elements } = JSON.parse(readFileSync(join(here, "1-quay-street.zanvo.json"), "utf8"));
 const browser = await chromium.launch({ executablePath: "/usr/bin/chromium", args: ["--no-sandbox", "--use-angle=swiftshader", "--enable-unsafe-swiftshader"] });
 const page = await browser.newPage();
 await page.addScriptTag({ content: script.text });
-for (const { name, eye, lens, ...gaze } of PHOTOS) {
+const only = process.argv.slice(2);
+for (const { name, eye, lens, bow, plain, ...gaze } of PHOTOS.filter(({ name }) => only.length === 0 || only.includes(name))) {
   const f = (lens * Math.hypot(SIZE.width, SIZE.height)) / Math.hypot(36, 24);
-  const fov = (2 * Math.atan(SIZE.height / 2 / f) * 180) / Math.PI;
-  const url = await page.evaluate((what) => globalThis.render(what), { blocks: elements, eye, axes: axesOf(gaze), fov, ...SIZE });
+  const taken = bow ? { width: SIZE.width * WIDER, height: SIZE.height * WIDER } : SIZE;
+  const fov = (2 * Math.atan(taken.height / 2 / f) * 180) / Math.PI;
+  const url = await page.evaluate((what) => globalThis.render(what), { blocks: elements, eye, axes: axesOf(gaze), fov, ...taken });
+  const straight = sharp(Buffer.from(url.split(",")[1], "base64")).removeAlpha();
+  const picture = bow ? sharp(bowed(await straight.raw().toBuffer(), bow), { raw: { ...SIZE, channels: 3 } }) : straight;
   const grain = await sharp({ create: { ...SIZE, channels: 3, background: "#808080", noise: { type: "gaussian", mean: 128, sigma: 9 } } }).png().toBuffer();
-  await sharp(Buffer.from(url.split(",")[1], "base64")).removeAlpha().composite([{ input: grain, blend: "soft-light" }])
+  await picture.composite([{ input: grain, blend: "soft-light" }])
     .withExif({ IFD2: { FocalLengthIn35mmFilm: String(lens) } }).jpeg({ quality: 86 }).toFile(join(here, "photos", `${name}.jpg`));
-  writeFileSync(join(here, "photos", `${name}.json`), `${JSON.stringify({ ...SIZE, focalLength: f, centre: [SIZE.width / 2, SIZE.height / 2], eye, ...gaze, lens, edges: traced(elements.filter(({ id }) => TRACED.includes(id)), eye, axesOf(gaze), f) }, null, 2)}\n`);
+  const edges = plain ? {} : { edges: traced(elements.filter(({ id }) => TRACED.includes(id)), eye, axesOf(gaze), f) };
+  writeFileSync(join(here, "photos", `${name}.json`), `${JSON.stringify({ ...SIZE, focalLength: f, centre: [SIZE.width / 2, SIZE.height / 2], eye, ...gaze, lens, ...(bow ? { bow } : {}), ...edges }, null, 2)}\n`);
 }
 await browser.close();

@@ -1,8 +1,8 @@
-// Debian's Chromium, librsvg and poppler, which the journeys and the checks of SVG and PDF need. As root on Debian they are installed.
+// Debian's Chromium, librsvg, poppler and exiftool, which the journeys and the checks of SVG, PDF and EXIF need. As root on Debian they are installed.
 import { spawnSync } from "node:child_process";
 import { existsSync } from "node:fs";
 
-const NEEDED = { chromium: "/usr/bin/chromium", "librsvg2-bin": "/usr/bin/rsvg-convert", "poppler-utils": "/usr/bin/pdftocairo" };
+const NEEDED = { chromium: "/usr/bin/chromium", "librsvg2-bin": "/usr/bin/rsvg-convert", "poppler-utils": "/usr/bin/pdftocairo", "libimage-exiftool-perl": "/usr/bin/exiftool" };
 
 export function debianPackages() {
   const missing = Object.entries(NEEDED).filter(([, path]) => !existsSync(path)).map(([name]) => name);

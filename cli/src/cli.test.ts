@@ -108,6 +108,27 @@ describe("zanvo recover", () => {
   });
 });
 
+describe("zanvo detect", () => {
+  it("finds the edges of a photo, their families, and the camera that it was rendered with", async () => {
+    const truth = JSON.parse(readFileSync(join(__dirname, "../../demo/photos/the-corner.json"), "utf8")) as { focalLength: number };
+    const { code, answer } = await run(["detect", join(__dirname, "../../demo/photos/the-corner.jpg")]);
+    const { segments, families, focalLength, pitch, vanishingPoints } = answer as { segments: number[][]; families: { role: string; segments: number[] }[]; focalLength: { px: number }; pitch: number; vanishingPoints: unknown[] };
+    expect(code).toBe(0);
+    expect(segments.length).toBeGreaterThan(100);
+    expect(families.map(({ role }) => role)).toEqual(expect.arrayContaining(["left", "right", "upright"]));
+    expect(vanishingPoints).toHaveLength(families.filter(({ role }) => role !== "free").length);
+    expect(Math.abs(focalLength.px / truth.focalLength - 1)).toBeLessThan(0.005);
+    expect(Math.abs(pitch)).toBeLessThan(0.05);
+  });
+
+  it("says what is no photo, and where no edges are", async () => {
+    expect(await run(["detect", fileOf("no.jpg", "no picture")])).toMatchObject({ code: 2, err: expect.stringContaining("picture: is no picture that can be read") });
+    const blank = join(folder, "blank.png");
+    await sharp({ create: { width: 300, height: 200, channels: 3, background: "#ccc" } }).png().toFile(blank);
+    expect(await run(["detect", blank])).toMatchObject({ code: 1, err: expect.stringContaining("No edges stand out") });
+  });
+});
+
 describe("zanvo check", () => {
   it("gives findings without their mends", async () => {
     const scene = newScene("Test");

@@ -1,5 +1,5 @@
 import { readFile, writeFile } from "node:fs/promises";
-import { text } from "node:stream/consumers";
+import { buffer } from "node:stream/consumers";
 import { readJson, readScene } from "@zanvo/core/document";
 import { BadInput } from "@zanvo/core/problem";
 import type { Scene } from "@zanvo/core/scene";
@@ -15,18 +15,19 @@ export interface Call {
   readonly options: Readonly<{ page?: boolean; blank?: boolean } & Partial<Record<"shot" | "points" | "format" | "out" | "dpi" | "without" | "paper" | "overlap" | "margin" | "every", string>>>;
 }
 
-/** The text of a file, or of standard input for `-`. @throws BadInput when it cannot be read */
-async function readText(file: string, { stdin }: Call["io"]): Promise<string> {
+/** All bytes of a file, or of standard input for `-`. @throws BadInput when it cannot be read */
+async function read(file: string, { stdin }: Call["io"]): Promise<Buffer> {
   try {
-    return file === "-" ? await text(stdin) : await readFile(file, "utf8");
+    return file === "-" ? await buffer(stdin) : await readFile(file);
   } catch (error) {
     const { code, message } = error as NodeJS.ErrnoException;
     throw new BadInput([{ path: file, message: code === "ENOENT" ? "there is no such file." : `cannot be read: ${message}.` }]);
   }
 }
 
-export const sceneIn = async ({ file, io }: Call): Promise<Scene> => readScene(await readText(file, io));
-export const jsonIn = async (file: string, io: Call["io"]): Promise<unknown> => readJson(await readText(file, io));
+export const bytesIn = ({ file, io }: Call): Promise<Buffer> => read(file, io);
+export const sceneIn = async (call: Call): Promise<Scene> => readScene((await bytesIn(call)).toString("utf8"));
+export const jsonIn = async (file: string, io: Call["io"]): Promise<unknown> => readJson((await read(file, io)).toString("utf8"));
 
 /** An option that the call cannot do without. */
 export function needed(call: Call, option: Exclude<keyof Call["options"], "page" | "blank">): string {

@@ -1,6 +1,7 @@
 import { parseArgs } from "node:util";
 import { BadInput, NoAnswer } from "@zanvo/core/problem";
 import { check } from "./check";
+import { detectIn } from "./detect";
 import { exportScene } from "./export";
 import type { Call } from "./io";
 import { pins } from "./pins";
@@ -13,7 +14,7 @@ import { solve } from "./solve";
 /** What a command does with its call; what it returns is printed as JSON, unless it is nothing. */
 type Command = (call: Call) => Promise<unknown>;
 
-const COMMANDS: Readonly<Record<string, Command>> = { pins, project, solve, recover, check, export: exportScene, slip, print };
+const COMMANDS: Readonly<Record<string, Command>> = { pins, project, solve, recover, detect: detectIn, check, export: exportScene, slip, print };
 
 const HELP = `zanvo: perspective from a shell. FILE may be - for standard input.
 
@@ -21,6 +22,7 @@ const HELP = `zanvo: perspective from a shell. FILE may be - for standard input.
   zanvo project SCENE --points FILE [--shot ID]    world points [[x,y,z], ...] in m as sheet points in mm
   zanvo solve PINS                                 the view behind two or three vanishing points
   zanvo recover LINES                              vanishing points and view behind edges traced in a picture
+  zanvo detect PHOTO                               edges found in a photo, their families, and the view behind them
   zanvo check SCENE [--shot ID]                    findings, the most serious first
   zanvo export SCENE --format svg|png|pdf --out FILE [--shot ID] [--dpi N] [--without KIND,...] [--page]
                                                    a shot, or with --page all panels of its page

@@ -1,6 +1,6 @@
 import { Type } from "@sinclair/typebox";
 import { checker } from "@zanvo/core/document";
-import { recoverView } from "@zanvo/core/recover";
+import { recoverView, type RecoveredView } from "@zanvo/core/recover";
 import { jsonIn, type Call } from "./io";
 
 const strict = { additionalProperties: false };
@@ -24,7 +24,12 @@ export async function recover(call: Call) {
     families.map(({ name, role, lines }) => ({ name, role, segments: lines.map(([x1, y1, x2, y2]) => ({ a: [x1, y1], b: [x2, y2] } as const)) })),
     { ...image, sigma, centre: centre && [centre.x, centre.y] },
   );
-  if (view.lacking) call.io.err(`${view.lacking}\n`);
+  return told(view, call.io);
+}
+
+/** A view as it is answered; what it lacks is said besides. */
+export function told(view: RecoveredView, { err }: Call["io"]) {
+  if (view.lacking) err(`${view.lacking}\n`);
   return {
     vanishingPoints: view.points.map(({ name, at, angle, covariance, residuals, strays }) => ({
       name, x: at?.[0] ?? null, y: at?.[1] ?? null, atInfinity: at === null, ...(angle === null ? {} : { angle }), covariance, residuals, strays,

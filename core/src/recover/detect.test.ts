@@ -3,7 +3,7 @@ import { join } from "node:path";
 import cv from "@techstark/opencv-js";
 import sharp from "sharp";
 import { distance2, type Vec2 } from "../geometry";
-import { detect, greyOf, groupEdges, recoverView, settle, type Detected, type Grey, type Grouped } from ".";
+import { detect, familiesOf, greyOf, groupEdges, recoverView, settle, type Detected, type Grey, type Grouped } from ".";
 import { cvLoaded } from "./opencv";
 import { gauss } from "./simulated";
 
@@ -77,11 +77,7 @@ async function photo(name: string): Promise<{ readonly grey: Grey; readonly trut
   const { data, info } = await sharp(join(photos, `${name}.jpg`)).greyscale().raw().toBuffer({ resolveWithObject: true });
   return { grey: { width: info.width, height: info.height, data: new Uint8Array(data) }, truth: JSON.parse(readFileSync(join(photos, `${name}.json`), "utf8")) as Truth };
 }
-const ORDER = ["left", "right", "level", "upright"];
-function viewFrom(edges: readonly Detected[], groups: readonly Grouped[], { width, height }: Grey) {
-  const families = groups.filter(({ role }) => role !== "free").sort((p, q) => ORDER.indexOf(p.role) - ORDER.indexOf(q.role));
-  return recoverView(families.map(({ role, members }) => ({ name: role, role: role === "upright" ? "upright" as const : "horizontal" as const, segments: members.map((i) => edges[i]) })), { width, height, centre: [width / 2, height / 2] });
-}
+const viewFrom = (edges: readonly Detected[], groups: readonly Grouped[], { width, height }: Grey) => recoverView(familiesOf(edges, groups), { width, height, centre: [width / 2, height / 2] });
 async function byOpenCv({ width, height, data }: Grey): Promise<Detected[]> {
   await cvLoaded();
   const [source, edges, lines] = [cv.matFromArray(height, width, cv.CV_8UC1, [...data]), new cv.Mat(), new cv.Mat()];
@@ -106,6 +102,20 @@ describe("a photo's own edges", () => {
     expect(ours.turn).toBeLessThan(0.06);
     const theirs = off2(await byOpenCv(grey));
     expect([ours.lens < theirs.lens, ours.turn < theirs.turn]).toEqual([true, true]);
+  });
+
+  it("tell nothing of the lens where the photo faces a wall: its gaze, once the lens is given", async () => {
+    const { grey, truth } = await photo("facing-the-house");
+    const edges = detect(grey);
+    const groups = groupEdges(edges, grey);
+    const ahead = groups.find(({ role, members }) => (role === "left" || role === "right") && members.length > 5)!;
+    expect(ahead).toBeDefined();
+    const { focalLength, lacking } = viewFrom(edges, groups, grey);
+    expect([focalLength, lacking]).toEqual([null, expect.stringContaining("One point only")]);
+    const held = recoverView(familiesOf(edges, groups.filter(({ role }) => role !== "upright")), { width: grey.width, height: grey.height, level: true, focalLength: truth.focalLength });
+    expect(held.lacking).toBeNull();
+    // It looks along the level set that runs away from it.
+    expect(Math.max(...held.directions.map((d) => d![2]))).toBeGreaterThan(Math.cos((0.3 * Math.PI) / 180));
   });
 
   it("are not grouped where they go nowhere together", () => {

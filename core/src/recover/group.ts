@@ -2,6 +2,7 @@ import type { Vec3 } from "../geometry";
 import { NoAnswer } from "../problem";
 import type { TracedSet } from "../scene";
 import { dice, recoverPoint } from "./point";
+import type { Family } from "./view";
 import { crossing, halfLength, linesOf, miss, normOf, type Lines, type Norm, type Segment } from "./segments";
 
 /** Edges that meet in one point, and which way they most likely run in the world. */
@@ -25,6 +26,10 @@ const LONG = 0.5;
 const LEAN = Math.tan((30 * Math.PI) / 180);
 /** A level family's point may be so far from the line through two others, in half longer sides per unit of distance. */
 const LEVEL = 0.03;
+
+/** Two families may be at right angles where they are, to this cosine, through one of these focal lengths (half longer sides) about the middle. */
+const LENSES = [0.6, 0.8, 1, 1.3, 1.7, 2.2, 3, 4.5, 7, 12];
+const SQUARE = 0.12;
 
 const length = (lines: Lines, i: number): number => 2 * halfLength(lines, i);
 
@@ -61,12 +66,7 @@ function roles(points: readonly Vec3[]): TracedSet["role"][] {
   const upright = points.findIndex(([x, y, w]) => Math.abs(x) < LEAN * Math.abs(y) && Math.hypot(x, y) > 1.2 * Math.abs(w));
   if (upright >= 0) out[upright] = "upright";
   const rest = points.flatMap((_, i) => (i === upright ? [] : [i]));
-  // About the middle, points at right angles lie on opposite sides of it: -(p . q) is the squared focal length.
-  const square = (p: Vec3, q: Vec3) => {
-    const far = Math.abs(p[2] * q[2]);
-    const dots = p[0] * q[0] + p[1] * q[1];
-    return far < 1e-6 ? Math.abs(dots) < 0.1 * Math.hypot(p[0], p[1]) * Math.hypot(q[0], q[1]) + 1e-3 : -dots / (p[2] * q[2]) > 0.16;
-  };
+  const square = (p: Vec3, q: Vec3) => LENSES.some((f) => Math.abs(p[0] * q[0] + p[1] * q[1] + f * f * p[2] * q[2]) < SQUARE * Math.hypot(p[0], p[1], f * p[2]) * Math.hypot(q[0], q[1], f * q[2]));
   const pair = rest.flatMap((i, n) => rest.slice(n + 1).map((k) => [i, k] as const)).find(([i, k]) => square(points[i], points[k])) ?? (rest.length === 1 ? [rest[0]] : []);
   const x = (i: number) => (Math.abs(points[i][2]) < 1e-9 ? Infinity : points[i][0] / points[i][2]);
   [...pair].sort((i, k) => x(i) - x(k)).forEach((i, n) => {
@@ -123,4 +123,12 @@ export function groupEdges(segments: readonly Segment[], size: { readonly width:
   if (found.length === 0) throw new NoAnswer("No edges stand out that run to one point: trace some by hand.");
   const role = roles(found.map(({ v }) => v));
   return found.map(({ members }, i) => ({ role: role[i], members }));
+}
+
+const ORDER = ["left", "right", "level", "upright"];
+
+/** The families among found edges that a view can be fitted to, those at right angles first. */
+export function familiesOf(segments: readonly Segment[], groups: readonly Grouped[]): Family[] {
+  return groups.filter(({ role }) => role !== "free").sort((p, q) => ORDER.indexOf(p.role) - ORDER.indexOf(q.role))
+    .map(({ role, members }) => ({ name: role, role: role === "upright" ? "upright" : "horizontal", segments: members.map((i) => segments[i]) }));
 }

@@ -9,6 +9,6 @@ export { recoverBow, unbowed, unbowing, type Bowed, type RecoveredBow, type Unbo
 export { checkDrawn, type Misdrawn } from "./drawn";
 export { detect, type Detected } from "./detect";
 export { greyOf, type Grey } from "./grey";
-export { groupEdges, type Grouped } from "./group";
+export { familiesOf, groupEdges, type Grouped } from "./group";
 export { settle, type Settled } from "./settle";
 export { blocksOf, elevation, measureWall, shareAt, type MeasuredWall } from "./walls";

@@ -47,6 +47,9 @@ export interface RecoveredView {
   readonly lacking: string | null;
 }
 
+/** A point farther off than this many half longer sides does not count as one in words. */
+const NEAR = 50;
+
 /** What to add where no two families at right angles are there. */
 const lackingOne = (levels: number, square: boolean): string => levels === 1
   ? "One set only: it tells one point. Trace a second level set at right angles to it, or uprights; or give the lens and say that the camera was level or where the horizon is."
@@ -196,7 +199,7 @@ export function recoverView(families: readonly Family[], asked: Asked): Recovere
     pitch: sure || level ? degrees(Math.asin(Math.max(-1, Math.min(1, up[2])))) : null,
     roll: sure || level ? degrees(Math.atan2(-up[0], -up[1])) : null,
     directions: families.map((_, i) => (used.includes(i) ? direction(i) : null)),
-    lacking: sure ? null : finite.length === 1
+    lacking: sure ? null : fixed.filter((i) => Math.hypot(points[i].direction[0], points[i].direction[1]) < NEAR * Math.abs(points[i].direction[2])).length === 1
       ? "One point only: the picture tells where you look, but not with which lens. Trace edges that run slantwise to the wall, as a side street's or the diagonal of square paving, or give the lens."
       : "The picture cannot tell its lens: its points are parallel or as good as. Trace edges of another direction at right angles, or give the lens.",
   };

@@ -2,20 +2,13 @@ import { createHash } from "node:crypto";
 import { mkdir, readdir, rename, rm, stat, writeFile } from "node:fs/promises";
 import { join } from "node:path";
 import exifr from "exifr";
-import sharp, { type Sharp } from "sharp";
-import { BadInput } from "@zanvo/core/problem";
+import sharp from "sharp";
+import { damaged, openPhoto } from "@zanvo/raster";
 
-/** The most px a picture may have. */
-const MOST = 40_000_000;
-/** The longest side it may have: that of the format in which pictures are kept. */
-const MOST_SIDE = 16_383;
 /** The longest side of a preview, px. */
 const PREVIEW = 1600;
 /** A day, in ms. */
 const FRESH = 86_400_000;
-const TYPES = ["jpeg", "png", "webp"];
-/** What a file begins with (from byte 4) that a telephone made in a format browsers do not show. */
-const HEIC = /^ftyp(heic|heix|hevc|mif1|msf1|heim|heis)/;
 
 /** A picture that was taken in: called by what is in it. */
 export interface Picture {
@@ -28,22 +21,6 @@ export interface Picture {
 
 /** Whether a text could be a picture's name: nothing else ever becomes a path. */
 export const isPictureName = (name: string): boolean => /^[0-9a-f]{64}$/.test(name);
-
-const refuse = (message: string): never => {
-  throw new BadInput([{ path: "picture", message }]);
-};
-
-/** What is in the file, upright, and nothing but the picture itself. */
-async function opened(bytes: Buffer): Promise<Sharp> {
-  if (HEIC.test(bytes.subarray(4, 12).toString("latin1"))) refuse("is HEIC, which browsers do not show. Save or share it as JPEG first.");
-  // Only the head of the file is read for its size, however large it says to be.
-  const { format, width, height, pages = 1 } = await sharp(bytes, { limitInputPixels: false }).metadata().catch(() => refuse("is no picture that can be read: JPEG, PNG and WebP are."));
-  if (!TYPES.includes(format)) refuse(`is ${format.toUpperCase()}; JPEG, PNG and WebP can be read.`);
-  if (Math.max(width, height) > MOST_SIDE) refuse(`is ${Math.max(width, height).toLocaleString("en")} px long; up to ${MOST_SIDE.toLocaleString("en")} can be taken.`);
-  if (width * height > MOST) refuse(`has ${((width * height) / 1e6).toFixed(0)} megapixels; up to ${MOST / 1e6} can be taken.`);
-  if (pages > 1) refuse("moves: save one still of it.");
-  return sharp(bytes, { limitInputPixels: MOST, failOn: "truncated" }).rotate();
-}
 
 /** What the camera wrote into the file of its lens; it may be missing, or wrong. */
 async function focalOf(bytes: Buffer): Promise<number | null> {
@@ -64,9 +41,8 @@ export function openPictures(folder: string) {
   return {
     /** Takes a picture in, turned upright and without what else was in the file. @throws BadInput for what is no such picture */
     async add(bytes: Buffer): Promise<Picture> {
-      const image = await opened(bytes);
-      const { data, info } = await image.webp({ quality: 90, effort: 2 }).toBuffer({ resolveWithObject: true })
-        .catch((error: Error) => refuse(/truncat|premature|end of/i.test(error.message) ? "is cut off: a part of the file is missing." : "is damaged and cannot be read."));
+      const image = await openPhoto(bytes);
+      const { data, info } = await image.webp({ quality: 90, effort: 2 }).toBuffer({ resolveWithObject: true }).catch(damaged);
       const picture = createHash("sha256").update(data).digest("hex");
       await mkdir(folder, { recursive: true });
       await write(path(picture), data);

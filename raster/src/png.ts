@@ -1,0 +1,42 @@
+import sharp from "sharp";
+import { toSvg, type Drawing } from "@zanvo/core/drawing";
+import { BadInput } from "@zanvo/core/problem";
+
+/** The longest side a picture may have, in px: the limit of the rasteriser. */
+const MOST_SIDE = 32_767;
+/** The most px a picture may have. */
+const MOST_AREA = 150_000_000;
+const LEAST_DPI = 36;
+
+/** The size of a sheet in px at a resolution. */
+const pixels = (drawing: Pick<Drawing, "width" | "height">, dpi: number): readonly [number, number] => {
+  const [w, h] = [drawing.width, drawing.height].map((mm) => Math.max(1, Math.round((mm / 25.4) * dpi)));
+  return [w, h];
+};
+
+/** The finest resolution, in whole dpi, at which a sheet still makes a picture. */
+function mostDpi({ width, height }: Pick<Drawing, "width" | "height">): number {
+  const bySide = (MOST_SIDE * 25.4) / Math.max(width, height);
+  const byArea = 25.4 * Math.sqrt(MOST_AREA / (width * height));
+  return Math.floor(Math.min(bySide, byArea));
+}
+
+/**
+ * A drawing as a PNG on white, its resolution written into the file.
+ * @param dpi dots per inch of paper
+ * @throws BadInput when the picture would be too large, or the resolution is no sensible number
+ */
+export async function toPng(drawing: Drawing, dpi: number): Promise<Buffer> {
+  const [width, height] = pixels(drawing, dpi);
+  const most = mostDpi(drawing);
+  if (!(dpi >= LEAST_DPI && dpi <= most)) {
+    const size = Number.isFinite(dpi) ? `would make a picture of ${width.toLocaleString("en")} x ${height.toLocaleString("en")} px` : "is no number";
+    throw new BadInput([{ path: "dpi", message: `${size}; this sheet takes ${LEAST_DPI} to ${most} dpi.` }]);
+  }
+  return sharp(Buffer.from(toSvg(drawing)), { density: dpi, limitInputPixels: false })
+    .resize(width, height, { fit: "fill" })
+    .flatten({ background: "#ffffff" })
+    .withMetadata({ density: dpi })
+    .png()
+    .toBuffer();
+}
