@@ -69,6 +69,17 @@ function azimuth(direction: Vec3, up: Vec3): number {
   return degrees(Math.atan2(dot(direction, cross(ahead, up)), dot(direction, ahead)));
 }
 
+/** The heading of the left set's lines off the gaze, degrees in [-90, 0): right ones run a quarter turn farther; null where neither left nor right lines tell it. */
+export function leftTurn({ sets, directions, pitch, roll }: ReturnType<typeof viewOfReference>): number | null {
+  if (pitch === null || roll === null) return null;
+  const up = upOf({ pitch, roll });
+  const turns = sets.flatMap(({ role }, i) => {
+    const d = directions[i];
+    return d && (role === "left" || role === "right") ? [azimuth(d, up) - (role === "right" ? 90 : 0)] : [];
+  });
+  return turns.length ? wrap(turns[0], -90, 90) : null;
+}
+
 /**
  * A shot whose view is a reference's: the picture fills a panel of its own shape on the sheet and lies under it, the eye
  * stands where it stood, as high as a known height tells, and the gaze is turned so that the left and right sets run along an orientation.
@@ -76,21 +87,14 @@ function azimuth(direction: Vec3, up: Vec3): number {
  */
 export function shotFrom(base: Shot, { heading }: Pick<Orientation, "heading">, reference: Reference): Shot {
   const view = viewOfReference(reference);
-  const { sets, focalLength, centre, horizon, pitch, roll, directions, lacking } = view;
+  const { focalLength, centre, horizon, pitch, roll, lacking } = view;
   if (!focalLength || !horizon || pitch === null || roll === null) throw new NoAnswer(lacking ?? "The picture does not tell its view.");
   const room = frameOn(base.sheet);
   const k = Math.min(room.width / reference.width, room.height / reference.height);
   const [width, height] = [reference.width * k, reference.height * k];
   const frame = { x: room.x + (room.width - width) / 2, y: room.y + (room.height - height) / 2, width, height };
-  const up = upOf({ pitch, roll });
   const { eye } = measureHeights(reference.heights ?? [], view);
-  /** Degrees that the left set runs to the left of the gaze, as a turn in (-90, 0]. */
-  const turns = sets.flatMap(({ role }, i) => {
-    const d = directions[i];
-    if (!d || (role !== "left" && role !== "right")) return [];
-    return [wrap(azimuth(d, up) - (role === "right" ? 90 : 0), -180, 180)];
-  });
-  const left = turns.length ? wrap(turns[0], -90, 90) : null;
+  const left = leftTurn(view);
   const turned = left === null ? base.gaze.heading : [0, 90, 180, 270].map((more) => base.gaze.heading + wrap(heading - left + more - base.gaze.heading, -180, 360)).reduce((near, one) => (Math.abs(one - base.gaze.heading) < Math.abs(near - base.gaze.heading) ? one : near));
   return {
     ...base, page: undefined, backOf: undefined, sketch: undefined, arcs: undefined, frame,

@@ -85,11 +85,7 @@ export function measureWall(reference: Reference, wall: Wall, view: View = viewO
   const seen = ([x, y, z]: Vec3): Vec3 => [f * x + cx * z, f * y + cy * z, z];
   const [a, b, c] = columns.map(seen);
   const flat: Homography = [a[0], b[0], c[0], a[1], b[1], c[1], a[2], b[2], c[2]];
-  const at = (u: number, v: number): Vec2 => {
-    const place = sent(flat, [u, v]);
-    if (!place) throw new NoAnswer(`${wall.name}: it runs behind the camera.`);
-    return place;
-  };
+  const at = (u: number, v: number): Vec2 => placeOn({ flat, name: wall.name }, [u, v]);
   const stops = [0, ...[...(wall.marks ?? [])].sort((p, q) => p - q), 1];
   const whole = unit === null ? length / height : length * unit;
   return {
@@ -102,6 +98,13 @@ export function measureWall(reference: Reference, wall: Wall, view: View = viewO
     flat,
     bays: stops.slice(1).map((share, i) => (share - stops[i]) * whole),
   };
+}
+
+/** Where a place of a wall, as shares of its length from the left and of its height from the top, is in the picture. @throws NoAnswer behind the camera */
+export function placeOn({ flat, name }: Pick<MeasuredWall, "flat" | "name">, share: Vec2): Vec2 {
+  const place = sent(flat, share);
+  if (!place) throw new NoAnswer(`${name}: it runs behind the camera.`);
+  return place;
 }
 
 /** The share of a wall's length, from the left, at which a place of the picture lies; null beside the wall. */

@@ -1,14 +1,22 @@
-import { useEffect, useState } from "react";
+import { useEffect, useMemo, useState } from "react";
 import { Link, useParams } from "react-router";
 import { useHotkeys } from "react-hotkeys-hook";
 import { redo, undo, useBoard } from "../board/board";
 import { Conflict } from "../board/Conflict";
 import { OnBoard } from "../board/OnBoard";
 import { SavingStatus, UndoRedo } from "../board/TopBar";
+import { checkDrawn } from "@zanvo/core/recover";
+import { Check } from "../ui";
+import { BowPanel } from "./BowPanel";
+import { DrawnPanel } from "./DrawnPanel";
+import { useFinding } from "./edges";
+import { FarMap } from "./FarMap";
+import { FindPanel } from "./FindPanel";
 import { HeightsPanel } from "./HeightsPanel";
 import { Photo } from "./Photo";
 import { SetsPanel } from "./SetsPanel";
 import { ViewPanel } from "./ViewPanel";
+import { WallsPanel } from "./WallsPanel";
 import type { Tracing } from "./tracing";
 
 /** The bench where a picture's edges are traced, and its view is taken. */
@@ -21,6 +29,12 @@ function Bench({ id, referenceId }: { readonly id: string; readonly referenceId:
   const reference = useBoard((board) => board.scene.references?.find((one) => one.id === referenceId));
   const [tracing, setTracing] = useState<Tracing>({ set: reference?.sets[0]?.id ?? "", edge: null });
   const [fade, setFade] = useState(1);
+  const [snap, setSnap] = useState(true);
+  const [loupe, setLoupe] = useState(false);
+  const [brush, setBrush] = useState<"use" | "ignore">("ignore");
+  const [looked, setLooked] = useState<number | null>(null);
+  const finding = useFinding(id, reference);
+  const wrong = useMemo(() => (reference?.drawing ? checkDrawn(reference) : []), [reference]);
   const keys = { enableOnFormTags: true, preventDefault: true } as const;
   useHotkeys("mod+z", undo, keys);
   useHotkeys("mod+shift+z, mod+y", redo, keys);
@@ -46,16 +60,23 @@ function Bench({ id, referenceId }: { readonly id: string; readonly referenceId:
         <span className="measure text-pencil">{reference.width.toLocaleString("en")} × {reference.height.toLocaleString("en")} px</span>
         <SavingStatus />
         <span className="grow" />
+        <span className="text-pencil" title="Off while Shift is held"><Check label="Settle on edges" checked={snap} onChange={setSnap} /></span>
+        <span className="text-pencil"><Check label="Loupe" checked={loupe} onChange={setLoupe} /></span>
         <label className="flex items-center gap-2 text-pencil">Photo<input type="range" aria-label="Strength of the photo" className="h-6 w-24 accent-[var(--accent)]" min={0.1} max={1} step={0.05} value={fade} onChange={(event) => setFade(Number(event.target.value))} /></label>
         <UndoRedo />
       </header>
       <Conflict />
       <div className="flex min-h-0 grow">
-        <Photo sceneId={id} reference={reference} tracing={tracing} onTracing={setTracing} fade={fade} />
+        <Photo sceneId={id} reference={reference} tracing={tracing} onTracing={setTracing} finding={finding} brush={brush} wrong={looked === null ? wrong : wrong.slice(looked, looked + 1)} fade={fade} snap={snap} loupe={loupe} />
         <aside className="flex w-[260px] shrink-0 flex-col gap-3 overflow-y-auto border-l border-hair p-3">
+          <FindPanel finding={finding} tracing={tracing} onTracing={setTracing} brush={brush} onBrush={setBrush} />
           <SetsPanel reference={reference} tracing={tracing} onTracing={setTracing} />
+          <FarMap reference={reference} />
+          <ViewPanel sceneId={id} reference={reference} tracing={tracing} onTracing={setTracing} />
           <HeightsPanel reference={reference} tracing={tracing} onTracing={setTracing} />
-          <ViewPanel sceneId={id} reference={reference} />
+          <WallsPanel sceneId={id} reference={reference} tracing={tracing} onTracing={setTracing} />
+          <BowPanel sceneId={id} reference={reference} tracing={tracing} onTracing={setTracing} />
+          <DrawnPanel reference={reference} wrong={wrong} onLook={setLooked} />
         </aside>
       </div>
     </div>

@@ -41,7 +41,7 @@ function SetRow({ reference, set, at, tracing, onTracing }: { readonly reference
       {point?.at === null && <p className="measure text-[11px] text-pencil">parallel in the picture, at {point.angle?.toFixed(1)}°: no point</p>}
       {!point && <p className="text-pencil">{used.length === 0 ? "Trace edges that run this way." : "One more edge, and they meet."}</p>}
       {(chosen || (point?.strays.length ?? 0) > 0) && (
-        <ol className="space-y-0.5">
+        <ol className="max-h-56 space-y-0.5 overflow-y-auto">
           {set.edges.map((edge, i) => {
             const k = used.findIndex((one) => one.at === i);
             const stray = k >= 0 && point?.strays.includes(k);

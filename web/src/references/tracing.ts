@@ -1,8 +1,9 @@
 import type { Draft } from "immer";
 import { setStyle } from "@zanvo/core/drawing";
+import type { Vec2 } from "@zanvo/core/geometry";
 import type { Standing } from "@zanvo/core/recover";
-import type { Edge, Reference, TracedSet } from "@zanvo/core/scene";
-import { drag, edit, type Recipe } from "../board/board";
+import type { Edge, Reference, TracedSet, Wall } from "@zanvo/core/scene";
+import { drag, edit, freeName, type Recipe } from "../board/board";
 
 /** Which set is traced into, and which of its edges is chosen. */
 export interface Tracing {
@@ -10,45 +11,82 @@ export interface Tracing {
   readonly edge: number | null;
 }
 
-/** What is traced into where heights are measured: no set of parallels, but things that stand on the ground. */
+/** What is traced into where it is no set of parallels: things that stand on the ground, walls, bowed edges, the horizon, found edges. */
 export const HEIGHTS = "heights";
+export const WALLS = "walls";
+export const BOWED = "bowed";
+export const HORIZON = "horizon";
+export const BRUSH = "brush";
 
-/** A line drawn on the picture: an edge of a set, or a height from its foot to its top. */
-type Drawn = Pick<Edge, "x1" | "y1" | "x2" | "y2">;
+/** A line drawn on the picture: an edge of a set, a height from its foot to its top, a wall from corner to corner. */
+export type Drawn = Pick<Edge, "x1" | "y1" | "x2" | "y2">;
 
 /** What is traced into. */
-export const linesOf = ({ sets, heights = [] }: Reference, set: string): readonly Drawn[] => (set === HEIGHTS ? heights : sets.find(({ id }) => id === set)?.edges ?? []);
+export function linesOf({ sets, heights = [], walls = [], horizon }: Reference, set: string): readonly Drawn[] {
+  if (set === HEIGHTS) return heights;
+  if (set === WALLS) return walls;
+  if (set === HORIZON) return horizon ? [horizon] : [];
+  return sets.find(({ id }) => id === set)?.edges ?? [];
+}
 
-/** A change to the lines of one set of a reference, or to its heights. */
-const onLines = <T extends Drawn>(referenceId: string, setId: string, change: (lines: Draft<T>[]) => void): Recipe => (scene) => {
-  const reference = scene.references?.find(({ id }) => id === referenceId);
-  if (reference && setId === HEIGHTS) change((reference.heights ??= []) as unknown as Draft<T>[]);
-  const set = reference?.sets.find(({ id }) => id === setId);
-  if (set) change(set.edges as unknown as Draft<T>[]);
+/** A change to what is taken for granted of a reference, or to what its sets are. */
+export const onReference = (reference: string, change: (one: Draft<Reference>) => void): Recipe => (scene) => {
+  const one = scene.references?.find(({ id }) => id === reference);
+  if (one) change(one);
 };
 
-export const addEdge = (reference: string, set: string, { hand, ...ends }: Edge): void => edit(onLines<Edge>(reference, set, (lines) => void lines.push(set === HEIGHTS ? ends : { ...ends, hand })));
-export const removeEdge = (reference: string, set: string, at: number): void => edit(onLines(reference, set, (lines) => void lines.splice(at, 1)));
+/** A change to the lines of one set of a reference, or to its heights or walls. */
+const onLines = <T extends Drawn>(referenceId: string, setId: string, change: (lines: Draft<T>[]) => void): Recipe => onReference(referenceId, (reference) => {
+  const lines = setId === HEIGHTS ? (reference.heights ??= []) : setId === WALLS ? (reference.walls ??= []) : reference.sets.find(({ id }) => id === setId)?.edges;
+  if (lines) change(lines as unknown as Draft<T>[]);
+});
+
+/** The level set that a wall drawn from one place to another most likely runs along: that of the side it is drawn to. */
+function levelSet({ sets }: Reference, { x1, x2 }: Drawn): string {
+  const role = x2 < x1 ? "left" : "right";
+  return (sets.find((set) => set.role === role) ?? sets.find((set) => set.role !== "upright" && set.role !== "free") ?? sets[0])?.id ?? "";
+}
+
+/** Adds what was drawn to what is traced into. */
+export function addEdge(reference: Reference, set: string, { hand, ...ends }: Edge): void {
+  if (set === HORIZON) return edit(onReference(reference.id, (one) => {
+    one.horizon = ends;
+  }));
+  if (set === WALLS) return edit(onReference(reference.id, (one) => {
+    const walls = (one.walls ??= []);
+    walls.push({ id: crypto.randomUUID(), name: freeName("Wall", walls), along: levelSet(reference, ends), ...ends });
+  }));
+  edit(onLines<Edge>(reference.id, set, (lines) => void lines.push(set === HEIGHTS ? ends : { ...ends, hand })));
+}
+export const removeEdge = (reference: string, set: string, at: number): void => edit(set === HORIZON ? onReference(reference, (one) => void delete one.horizon) : onLines(reference, set, (lines) => void lines.splice(at, 1)));
 /** Says how high a thing is, or that it is to be measured again. */
 export const sayHeight = (reference: string, at: number, metres: number | undefined): void => edit(onLines<Standing>(reference, HEIGHTS, (lines) => {
   lines[at].metres = metres;
 }));
+export const onWall = (reference: string, at: number, change: (wall: Draft<Wall>) => void): void => edit(onLines<Wall>(reference, WALLS, (walls) => change(walls[at])));
 export const putAside = (reference: string, set: string, at: number, out: boolean): void => edit(onLines<Edge>(reference, set, (edges) => {
   if (out) edges[at].out = true;
   else delete edges[at].out;
 }));
 /** Moves an edge's ends, as part of a drag or as a nudge of its own. */
 export const moveEdge = (reference: string, set: string, at: number, { hand, ...to }: Partial<Edge>, nudge = false): void => {
-  const recipe = onLines(reference, set, (lines) => void Object.assign(lines[at], to, hand === undefined || set === HEIGHTS ? {} : { hand }));
+  const own = hand === undefined || set === HEIGHTS || set === WALLS ? {} : { hand };
+  const recipe = set === HORIZON ? onReference(reference, (one) => void Object.assign(one.horizon ?? {}, to)) : onLines(reference, set, (lines) => void Object.assign(lines[at], to, own));
   if (nudge) edit(recipe, `edge ${set} ${at}`);
   else drag(recipe);
 };
 
-/** Changes what is taken for granted of a reference, or what its sets are. */
-export const onReference = (reference: string, change: (one: Draft<Reference>) => void): Recipe => (scene) => {
-  const one = scene.references?.find(({ id }) => id === reference);
-  if (one) change(one);
-};
+/** Adds an edge that ought to be straight, as it was drawn along. */
+export const addBowed = (reference: string, places: readonly Vec2[]): void => edit(onReference(reference, (one) => {
+  one.bowed = [...(one.bowed ?? []), { points: places.map(([x, y]) => ({ x, y })) }];
+}));
+
+/** How far a place is from a line, px of the photo. */
+export function away({ x1, y1, x2, y2 }: Drawn, [x, y]: Vec2): number {
+  const [dx, dy] = [x2 - x1, y2 - y1];
+  const t = Math.min(1, Math.max(0, ((x - x1) * dx + (y - y1) * dy) / (dx * dx + dy * dy || 1)));
+  return Math.hypot(x - x1 - t * dx, y - y1 - t * dy);
+}
 
 /** The look of a set: that of the points its edges go to. */
 export const lookOf = ({ role }: Pick<TracedSet, "role">, at: number) => setStyle({ set: role === "upright" ? null : role === "left" ? 0 : role === "right" ? 1 : 2 + (at % 4) });

@@ -1,0 +1,69 @@
+import { wrap, type Remote } from "comlink";
+import { elevation, recoverBow, straightened, straightening, unbowed, unbowing, viewOfReference, type MeasuredWall, type Warp } from "@zanvo/core/recover";
+import type { Reference } from "@zanvo/core/scene";
+import { fetchReference, takeIn } from "../api";
+import { edit } from "../board/board";
+import { say } from "../ui";
+import type { WarpWorker } from "./warp.worker";
+
+/** Works on a reference's picture in a worker of its own, which a signal ends. */
+async function worked<T>(sceneId: string, { picture }: Reference, signal: AbortSignal, work: (worker: Remote<WarpWorker>, picture: Blob) => Promise<T>): Promise<T> {
+  const worker = new Worker(new URL("./warp.worker.ts", import.meta.url), { type: "module" });
+  const stopped = new Promise<never>((_, reject) => signal.addEventListener("abort", () => reject(signal.reason as Error)));
+  try {
+    return await Promise.race([work(wrap<WarpWorker>(worker), await fetchReference(sceneId, picture, signal)), stopped]);
+  } finally {
+    worker.terminate();
+  }
+}
+
+/** Says what kept a piece of work from its end, or that one stopped it oneself. @returns null */
+function stoppedBy(error: unknown, signal: AbortSignal, what: string): null {
+  say(signal.aborted ? `${what} was stopped.` : (error as Error).message);
+  return null;
+}
+
+/** Lays a picture made of a reference's own among the references. @returns its id */
+async function lay(sceneId: string, reference: Reference, word: string, plan: Warp, carry: (called: Pick<Reference, "id" | "name" | "picture">) => Reference, signal: AbortSignal): Promise<string> {
+  const made = await worked(sceneId, reference, signal, (worker, picture) => worker.warp(picture, plan));
+  const { picture } = await takeIn(sceneId, made, signal);
+  const id = crypto.randomUUID();
+  const next = carry({ id, name: `${reference.name}, ${word}`.slice(0, 200), picture });
+  edit((scene) => {
+    scene.references = [...(scene.references ?? []), next as never];
+  });
+  return id;
+}
+
+/**
+ * Makes a reference of a picture with its uprights upright and its horizon level, and all that was traced in it.
+ * @returns its id, or null where it could not be made
+ */
+export async function straightenReference(sceneId: string, reference: Reference, signal: AbortSignal): Promise<string | null> {
+  try {
+    const plan = straightening(reference, viewOfReference(reference));
+    return await lay(sceneId, reference, "straight", plan, (called) => straightened(reference, plan, called), signal);
+  } catch (error) {
+    return stoppedBy(error, signal, "Straightening");
+  }
+}
+
+/** Makes a reference of a picture as a lens that does not bow would have taken it. @returns its id, or null where it could not be made */
+export async function unbowReference(sceneId: string, reference: Reference, signal: AbortSignal): Promise<string | null> {
+  try {
+    const plan = unbowing(reference, recoverBow(reference));
+    return await lay(sceneId, reference, "unbowed", plan, (called) => unbowed(reference, plan, called), signal);
+  } catch (error) {
+    return stoppedBy(error, signal, "Unbowing");
+  }
+}
+
+/** A wall seen flat, as a PNG with a scale bar where its size is known; null where it could not be made. */
+export async function flatWall(sceneId: string, reference: Reference, wall: MeasuredWall, signal: AbortSignal): Promise<Blob | null> {
+  try {
+    const plan = elevation(wall);
+    return await worked(sceneId, reference, signal, (worker, picture) => worker.elevation(picture, plan, wall.length === null ? null : plan.width / wall.length));
+  } catch (error) {
+    return stoppedBy(error, signal, "The elevation");
+  }
+}
