@@ -15,7 +15,7 @@ const PHOTOS = [
   { name: "the-corner", eye: [1.5, -1, 1.7], heading: 2, pitch: 0, roll: 0, lens: 28 },
   { name: "up-the-tower", eye: [-4, 3, 1.6], heading: -6, pitch: 22, roll: 1.5, lens: 24 },
   { name: "facing-the-house", eye: [2.6, -2.5, 1.65], heading: 32, pitch: 0, roll: 0, lens: 26, plain: true },
-  { name: "tilted-and-bowed", eye: [0.5, -3, 1.7], heading: -2, pitch: 9, roll: -4, lens: 18, bow: -0.14, plain: true },
+  { name: "tilted-and-bowed", eye: [14.4, 15.6, 1.7], heading: -56, pitch: 9, roll: -4, lens: 18, bow: -0.14, plain: true },
 ];
 /** A bowed photo is made of a straight one that takes in so many times more. */
 const WIDER = 1.5;

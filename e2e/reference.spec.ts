@@ -1,83 +1,8 @@
-import { expect, test, type Locator, type Page } from "@playwright/test";
-import { drawShot, toSvg } from "@zanvo/core/drawing";
-import { newScene, type Scene } from "@zanvo/core/scene";
-import { project, viewOf } from "@zanvo/core/shot";
-import { blockCorner, type Block } from "@zanvo/core/world";
+import { expect, test } from "@playwright/test";
 import sharp from "sharp";
 import AxeBuilder from "@axe-core/playwright";
+import { bench, bringIn, onBench, photo, references, set, trace, traceSet, TRUTH } from "./bench";
 import { lay, onSheet, saved, type } from "./table";
-
-/** The camera that the picture is made with: 1,600 x 1,200 px, 4 px for a mm of paper. */
-const TRUTH = { gaze: { heading: -3, pitch: 8, roll: 3 }, distance: 380, centre: { x: 200, y: 150 } };
-const BLOCKS: readonly Block[] = [
-  { id: "hall", kind: "block", name: "Fish hall", origin: { x: -1, y: 14, z: 0 }, heading: -55, length: 12, width: 12, height: 6 },
-  { id: "loft", kind: "block", name: "Net loft", origin: { x: 8, y: 21, z: 0 }, heading: -55, length: 4, width: 9, height: 9 },
-];
-
-function pictured(): Scene {
-  const scene = newScene("Picture");
-  const [shot] = scene.shots;
-  const frame = { x: 0, y: 0, width: 400, height: 300 };
-  return {
-    ...scene, elements: [...BLOCKS],
-    shots: [{ ...shot, sheet: { width: 400, height: 300 }, frame, gaze: TRUTH.gaze, lens: { law: "rectilinear", distance: TRUTH.distance, centre: TRUTH.centre }, show: { live: 0, frame: 0, horizon: 0, bundles: 0, buildings: 1, hidden: 1 } }],
-  };
-}
-
-/** The picture of two houses through that camera, as a JPEG, and where edges of them are in it, px. */
-async function photo() {
-  const scene = pictured();
-  const bytes = await sharp(Buffer.from(toSvg(drawShot(scene)))).resize(1600, 1200).flatten({ background: "#d8d2c4" }).jpeg().toBuffer();
-  const view = viewOf(scene.shots[0]);
-  const px = (block: Block, u: number, v: number, up: number): [number, number] => {
-    const [x, y, z] = blockCorner(block, u, v);
-    const [a, b] = project(view, [x, y, z + up * block.height])!;
-    return [4 * a, 4 * b];
-  };
-  const edge = (block: Block, from: readonly [number, number, number], to: readonly [number, number, number]) => [px(block, ...from), px(block, ...to)] as const;
-  const of = (from: readonly [number, number, number], to: readonly [number, number, number]) => BLOCKS.map((block) => edge(block, from, to));
-  return {
-    bytes,
-    edges: {
-      Left: [...of([0, 0, 0], [1, 0, 0]), ...of([0, 0, 1], [1, 0, 1])],
-      Right: [...of([0, 0, 0], [0, 1, 0]), ...of([0, 0, 1], [0, 1, 1])],
-      Uprights: [...of([0, 0, 0], [0, 0, 1]), ...of([0, 1, 0], [0, 1, 1]), ...of([1, 0, 0], [1, 0, 1])],
-    },
-  };
-}
-
-const references = (page: Page) => page.getByText("References", { exact: true }).click();
-const bench = (page: Page): Locator => page.getByRole("application", { name: "Photo" });
-async function bringIn(page: Page, bytes: Buffer, name = "Corner.jpg"): Promise<void> {
-  const [chooser] = await Promise.all([page.waitForEvent("filechooser"), page.getByRole("button", { name: "Bring in a photo" }).click()]);
-  await chooser.setFiles({ name, mimeType: "image/jpeg", buffer: bytes });
-}
-/** Draws an edge on the photo, px of it. */
-async function trace(page: Page, [from, to]: readonly (readonly [number, number])[]): Promise<void> {
-  const box = (await page.getByRole("img", { name: "Corner" }).boundingBox())!;
-  const at = ([x, y]: readonly [number, number]) => [box.x + (x * box.width) / 1600, box.y + (y * box.height) / 1200] as const;
-  await page.mouse.move(...at(from));
-  await page.mouse.down();
-  await page.mouse.move(...at(to), { steps: 3 });
-  await page.mouse.up();
-}
-const set = (page: Page, name: string) => page.getByRole("region", { name: `Set ${name}` });
-
-/** Chooses a set and traces edges into it. */
-async function traceSet(page: Page, name: string, lines: readonly Parameters<typeof trace>[1][]): Promise<void> {
-  await set(page, name).getByRole("button").first().click();
-  for (const line of lines) await trace(page, line);
-}
-
-/** The photo of the two houses on its bench, in a scene of its own. */
-async function onBench(page: Page) {
-  const { bytes, edges } = await photo();
-  const id = await lay(page);
-  await references(page);
-  await bringIn(page, bytes);
-  await expect(bench(page)).toBeVisible();
-  return { id, edges };
-}
 
 test("a photo is taken in, its edges traced, its view found and drawn into", async ({ page }) => {
   const { id, edges } = await onBench(page);

@@ -2,7 +2,7 @@ import { dragging, firstLoad, gridded, street } from "./browser";
 import { curves, denseDisc } from "./curves";
 import { projecting, visibility } from "./core";
 import { tiling } from "./paper";
-import { recovering } from "./recover";
+import { detecting, recovering } from "./recover";
 import { row } from "./timing";
 
 row("what", "measured", "target");
@@ -10,6 +10,7 @@ projecting();
 visibility();
 curves();
 recovering();
+await detecting();
 await tiling();
 await firstLoad();
 await dragging("20 buildings", street(20));

@@ -1,9 +1,13 @@
 import { findings } from "@zanvo/core/checks";
+import { checkDrawn } from "@zanvo/core/recover";
 import { shotOf } from "@zanvo/core/scene";
 import { sceneIn, type Call } from "./io";
 
-/** `zanvo check`: all that is to be said about a shot, the most serious first. */
+/** `zanvo check`: all that is to be said about a shot, the most serious first, and about scanned drawings among the references. */
 export async function check(call: Call) {
   const scene = await sceneIn(call);
-  return findings(scene, shotOf(scene, call.options.shot)).map(({ id, severity, where, value, unit, message }) => ({ id, severity, where, value, unit, message }));
+  const found = findings(scene, shotOf(scene, call.options.shot)).map(({ id, severity, where, value, unit, message }) => ({ id, severity, where, value, unit, message }));
+  const drawn = (scene.references ?? []).filter(({ drawing }) => drawing).flatMap((reference) => checkDrawn(reference)
+    .map(({ kind, where, value, unit, message }) => ({ id: `drawn-${kind}`, severity: "warning", where: `${reference.name}: ${where}`, value, unit, message })));
+  return [...found, ...drawn];
 }

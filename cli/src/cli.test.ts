@@ -100,13 +100,45 @@ describe("zanvo recover", () => {
   it("says what one family cannot tell, and what is wrong with an order", async () => {
     const one = await run(["recover", "-"], JSON.stringify({ image, families: [{ name: "left", role: "horizontal", lines: fan([800, 1500]) }] }));
     expect([one.code, one.answer]).toMatchObject([0, { focalLength: null, pitch: null }]);
-    expect(one.err).toContain("No two families at right angles are known");
+    expect(one.err).toContain("One set only");
     const single = await run(["recover", "-"], JSON.stringify({ image, families: [{ name: "left", role: "horizontal", lines: [[0, 0, 5, 5]] }] }));
     expect([single.code, single.err]).toEqual([1, "left: There is one edge with a length: two at least are needed to meet in a point.\n"]);
     const wrong = await run(["recover", "-"], JSON.stringify({ image, families: [{ name: "left", role: "level", lines: [] }] }));
     expect([wrong.code, wrong.err]).toEqual([2, "families/0/role: must be one of: horizontal, upright, free.\n"]);
   });
 });
+
+describe("zanvo export with a photo", () => {
+  const under = { reference: "r", strength: 0.6, at: { x: 15, y: 15, width: 390, height: 267 } };
+  const scene = () => {
+    const plain = newScene("Test");
+    return { ...plain, shots: [{ ...plain.shots[0], under }], references: [{ id: "r", name: "Quay", picture: "0".repeat(64), width: 1200, height: 800, sets: [] }] };
+  };
+  const photo = join(__dirname, "../../demo/photos/the-corner.jpg");
+
+  it("lays it under the drawing in SVG, PNG and PDF, as strong as it is; without it, says so", async () => {
+    const file = fileOf("under.json", scene());
+    const out = (kind: string) => join(folder, `under.${kind}`);
+    for (const kind of ["svg", "png", "pdf"]) expect((await run(["export", file, "--format", kind, "--out", out(kind), "--dpi", "50", "--photo", photo])).code).toBe(0);
+    expect(readFileSync(out("svg"), "utf8")).toMatch(/<image x="15" y="15" width="390" height="267" [^>]*opacity="0.6" [^>]*href="data:image\/jpeg;base64,/);
+    // The photo's pavement near its foot, mixed with white: read from the PNG, and from the PDF by poppler.
+    const [r, g, b] = await pixelOf(photo, 0.5, 0.9);
+    const want = [r, g, b].map((v) => 0.6 * v + 0.4 * 255);
+    execFileSync("pdftocairo", ["-png", "-singlefile", "-r", "50", out("pdf"), join(folder, "page")]);
+    for (const made of [out("png"), join(folder, "page.png")]) (await pixelOf(made, 210 / 420, (15 + 0.9 * 267) / 297)).forEach((v, i) => expect(Math.abs(v - want[i])).toBeLessThan(14));
+    const bare = await run(["export", file, "--format", "svg", "--out", out("svg")]);
+    expect([bare.code, bare.err, readFileSync(out("svg"), "utf8").includes("<image")]).toEqual([0, "The photo under the drawing is left out; give it with --photo FILE.\n", false]);
+    expect((await run(["export", file, "--format", "svg", "--out", out("svg"), "--without", "photo"])).err).toBe("");
+    expect(await run(["export", demo, "--format", "svg", "--out", out("svg"), "--photo", photo])).toMatchObject({ code: 2, err: expect.stringContaining("no photo lies under this drawing") });
+  });
+});
+
+/** The mean colour around a place of a picture, as shares of its size. */
+async function pixelOf(file: string, x: number, y: number): Promise<readonly number[]> {
+  const { width = 0, height = 0 } = await sharp(file).metadata();
+  const { channels } = await sharp(await sharp(file).removeAlpha().extract({ left: Math.round(x * width) - 6, top: Math.round(y * height) - 3, width: 12, height: 6 }).png().toBuffer()).stats();
+  return channels.slice(0, 3).map(({ mean }) => mean);
+}
 
 describe("zanvo detect", () => {
   it("finds the edges of a photo, their families, and the camera that it was rendered with", async () => {
@@ -130,6 +162,14 @@ describe("zanvo detect", () => {
 });
 
 describe("zanvo check", () => {
+  it("checks scanned drawings among the references", async () => {
+    const scene = newScene("Test");
+    const upright = { id: "u", name: "Uprights", role: "upright" as const, edges: [{ x1: 400, y1: 900, x2: 400, y2: 500 }, { x1: 800, y1: 900, x2: 816, y2: 500 }] };
+    const references = [{ id: "r", name: "Page 3", picture: "0".repeat(64), width: 1600, height: 1200, level: true, drawing: { width: 400 }, sets: [upright] }];
+    const { answer } = await run(["check", fileOf("drawn.json", { ...scene, references })]);
+    expect(answer).toEqual(expect.arrayContaining([{ id: "drawn-lean", severity: "warning", where: "Page 3: edge 2 of Uprights", value: 4, unit: "mm", message: expect.stringContaining("leans 2.29°") }]));
+  });
+
   it("gives findings without their mends", async () => {
     const scene = newScene("Test");
     scene.shots[0].lens.distance = 200;

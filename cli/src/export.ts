@@ -1,9 +1,10 @@
 import { checker } from "@zanvo/core/document";
-import { drawPage, drawShot } from "@zanvo/core/drawing";
+import { drawPage, drawShot, type Drawing } from "@zanvo/core/drawing";
 import { BadInput } from "@zanvo/core/problem";
 import { frameOn, PAPERS, sheetOf, shotOf, type Shot } from "@zanvo/core/scene";
 import { blankGridFiles, GridsSchema, writerOf } from "@zanvo/files";
-import { needed, sceneIn, writeOut, type Call } from "./io";
+import { jpegOf, type Jpegs } from "@zanvo/raster";
+import { bytesIn, needed, sceneIn, writeOut, type Call } from "./io";
 
 const fits = checker(GridsSchema);
 
@@ -14,6 +15,18 @@ function blank(shot: Shot, id?: string): Pick<Shot, "sheet" | "frame"> {
   if (!paper) throw new BadInput([{ path: "--paper", message: `must be one of: ${PAPERS.map((one) => one.id).join(", ")}.` }]);
   const sheet = sheetOf(paper, true);
   return { sheet, frame: frameOn(sheet) };
+}
+
+/** The picture that lies under a drawing, from the file that the call names; a scene's own file does not hold it. */
+async function photosFor(call: Call, { photos = [] }: Drawing): Promise<Jpegs> {
+  const { photo } = call.options;
+  if (photo === undefined) {
+    if (photos.length) call.io.err("The photo under the drawing is left out; give it with --photo FILE.\n");
+    return new Map();
+  }
+  if (photos.length === 0) throw new BadInput([{ path: "--photo", message: "is given, but no photo lies under this drawing." }]);
+  const jpeg = await jpegOf(await bytesIn({ ...call, file: photo }));
+  return new Map(photos.map(({ picture }) => [picture, jpeg]));
 }
 
 /** `zanvo export`: a shot as a file, or as a ZIP of blank grids to trace on its sheet. */
@@ -30,6 +43,6 @@ export async function exportScene(call: Call): Promise<undefined> {
   const write = writerOf(format, "--format");
   const draw = call.options.page ? drawPage : drawShot;
   const drawing = draw(await sceneIn(call), shot, call.options.without?.split(",").filter(Boolean));
-  await writeOut(out, await write(drawing, Number(dpi)));
+  await writeOut(out, await write(drawing, Number(dpi), await photosFor(call, drawing)));
   return undefined;
 }

@@ -12,7 +12,7 @@ export interface Call {
     readonly err: (text: string) => void;
   };
   readonly file: string;
-  readonly options: Readonly<{ page?: boolean; blank?: boolean } & Partial<Record<"shot" | "points" | "format" | "out" | "dpi" | "without" | "paper" | "overlap" | "margin" | "every", string>>>;
+  readonly options: Readonly<{ page?: boolean; blank?: boolean } & Partial<Record<"shot" | "points" | "format" | "out" | "dpi" | "without" | "paper" | "overlap" | "margin" | "every" | "photo", string>>>;
 }
 
 /** All bytes of a file, or of standard input for `-`. @throws BadInput when it cannot be read */

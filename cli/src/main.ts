@@ -24,8 +24,9 @@ const HELP = `zanvo: perspective from a shell. FILE may be - for standard input.
   zanvo recover LINES                              vanishing points and view behind edges traced in a picture
   zanvo detect PHOTO                               edges found in a photo, their families, and the view behind them
   zanvo check SCENE [--shot ID]                    findings, the most serious first
-  zanvo export SCENE --format svg|png|pdf --out FILE [--shot ID] [--dpi N] [--without KIND,...] [--page]
-                                                   a shot, or with --page all panels of its page
+  zanvo export SCENE --format svg|png|pdf --out FILE [--shot ID] [--dpi N] [--without KIND,...] [--page] [--photo FILE]
+                                                   a shot, or with --page all panels of its page,
+                                                   and with --photo the picture that lies under it
   zanvo export SCENE --blank --format zip --out FILE [--shot ID] [--paper NAME] [--dpi N]
                                                    blank curved grids to trace, on the shot's sheet or a paper,
                                                    each as SVG, PDF and PNG
@@ -38,7 +39,7 @@ Exit: 0 done, 1 understood but without an answer, 2 wrong input or call.
 
 const OPTIONS = {
   shot: { type: "string" }, points: { type: "string" }, format: { type: "string" }, out: { type: "string" },
-  dpi: { type: "string" }, without: { type: "string" }, paper: { type: "string" }, overlap: { type: "string" }, margin: { type: "string" }, every: { type: "string" }, page: { type: "boolean" }, blank: { type: "boolean" }, help: { type: "boolean", short: "h" },
+  dpi: { type: "string" }, without: { type: "string" }, paper: { type: "string" }, overlap: { type: "string" }, margin: { type: "string" }, every: { type: "string" }, photo: { type: "string" }, page: { type: "boolean" }, blank: { type: "boolean" }, help: { type: "boolean", short: "h" },
 } as const;
 
 /** Runs one call of the command line. @returns the exit code */

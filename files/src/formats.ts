@@ -1,12 +1,13 @@
-import { toSvg, type Drawing } from "@zanvo/core/drawing";
+import type { Drawing } from "@zanvo/core/drawing";
 import { BadInput } from "@zanvo/core/problem";
 import { toPdf } from "@zanvo/pdf";
-import { toPng } from "@zanvo/raster";
+import { toPng, toSvgWith, type Jpegs } from "@zanvo/raster";
 
-type Writer = (drawing: Drawing, dpi: number) => string | Promise<Buffer>;
+/** Writes a drawing, with those of the pictures under it that are there. */
+type Writer = (drawing: Drawing, dpi: number, jpegs?: Jpegs) => string | Promise<Buffer>;
 
 /** What a drawing can be written as; only a PNG asks for its dots per inch. */
-export const FORMATS: Readonly<Record<string, Writer>> = { svg: (drawing) => toSvg(drawing), png: toPng, pdf: toPdf };
+export const FORMATS: Readonly<Record<string, Writer>> = { svg: (drawing, _, jpegs) => toSvgWith(drawing, jpegs), png: toPng, pdf: (drawing, _, jpegs) => toPdf(drawing, jpegs) };
 
 /** The writer of a format. @throws BadInput for any other, under the path of what asked for it */
 export function writerOf(format: string, path: string): Writer {

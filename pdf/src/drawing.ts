@@ -1,18 +1,29 @@
-import type { Drawing } from "@zanvo/core/drawing";
+import type { Drawing, Photo } from "@zanvo/core/drawing";
 import { BadInput } from "@zanvo/core/problem";
-import { addPage, MOST_PAGE, newDocument, written } from "./page";
+import { addPage, MM, MOST_PAGE, newDocument, written, type Doc } from "./page";
 import { strokeLayer } from "./strokes";
 
+/** A picture under the drawing, cut at its panel. */
+function layPhoto(doc: Doc, { at, clip, opacity }: Photo, jpeg: Buffer): void {
+  doc.save().rect(clip.x * MM, clip.y * MM, clip.width * MM, clip.height * MM).clip().opacity(opacity);
+  doc.image(jpeg, at.x * MM, at.y * MM, { width: at.width * MM, height: at.height * MM }).restore();
+}
+
 /**
- * A drawing as a PDF of one page in true millimetres, all of it lines.
+ * A drawing as a PDF of one page in true millimetres, all of it lines, but for pictures under it.
+ * @param jpegs the pictures under the drawing, by what they are called; one that is not there is left out
  * @throws BadInput for a sheet larger than a PDF's page can be
  */
-export async function toPdf(drawing: Drawing): Promise<Buffer> {
-  const { title, width, height, layers } = drawing;
+export async function toPdf(drawing: Drawing, jpegs: ReadonlyMap<string, Buffer> = new Map()): Promise<Buffer> {
+  const { title, width, height, layers, photos = [] } = drawing;
   if (Math.max(width, height) > MOST_PAGE) throw new BadInput([{ path: "sheet", message: `is larger than a PDF's page can be, which is ${MOST_PAGE} mm; save it as SVG.` }]);
   const doc = newDocument(title);
   return written(doc, () => {
     addPage(doc, width, height);
+    for (const photo of photos) {
+      const jpeg = jpegs.get(photo.picture);
+      if (jpeg) layPhoto(doc, photo, jpeg);
+    }
     for (const layer of layers) strokeLayer(doc, layer);
   });
 }

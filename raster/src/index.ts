@@ -1,2 +1,2 @@
-export { damaged, greyPhoto, openPhoto } from "./photo";
-export { toPng } from "./png";
+export { damaged, greyPhoto, jpegOf, openPhoto } from "./photo";
+export { toPng, toSvgWith, type Jpegs } from "./png";

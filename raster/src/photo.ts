@@ -34,3 +34,6 @@ export async function greyPhoto(bytes: Buffer): Promise<Grey> {
   const { data, info } = await (await openPhoto(bytes)).greyscale().raw().toBuffer({ resolveWithObject: true }).catch(damaged);
   return { width: info.width, height: info.height, data: new Uint8Array(data) };
 }
+
+/** A photo as a JPEG, turned upright: what goes into SVG and PDF. @throws BadInput */
+export const jpegOf = async (bytes: Buffer): Promise<Buffer> => (await openPhoto(bytes)).jpeg({ quality: 90 }).toBuffer().catch(damaged);

@@ -21,19 +21,26 @@ function mostDpi({ width, height }: Pick<Drawing, "width" | "height">): number {
   return Math.floor(Math.min(bySide, byArea));
 }
 
+/** JPEGs of the pictures under a drawing, by what they are called. */
+export type Jpegs = ReadonlyMap<string, Buffer>;
+
+/** A drawing as an SVG with the pictures under it in the file itself. */
+export const toSvgWith = (drawing: Drawing, jpegs: Jpegs = new Map()): string =>
+  toSvg(drawing, 1, new Map([...jpegs].map(([name, bytes]) => [name, `data:image/jpeg;base64,${bytes.toString("base64")}`])));
+
 /**
  * A drawing as a PNG on white, its resolution written into the file.
  * @param dpi dots per inch of paper
  * @throws BadInput when the picture would be too large, or the resolution is no sensible number
  */
-export async function toPng(drawing: Drawing, dpi: number): Promise<Buffer> {
+export async function toPng(drawing: Drawing, dpi: number, jpegs?: Jpegs): Promise<Buffer> {
   const [width, height] = pixels(drawing, dpi);
   const most = mostDpi(drawing);
   if (!(dpi >= LEAST_DPI && dpi <= most)) {
     const size = Number.isFinite(dpi) ? `would make a picture of ${width.toLocaleString("en")} x ${height.toLocaleString("en")} px` : "is no number";
     throw new BadInput([{ path: "dpi", message: `${size}; this sheet takes ${LEAST_DPI} to ${most} dpi.` }]);
   }
-  return sharp(Buffer.from(toSvg(drawing)), { density: dpi, limitInputPixels: false })
+  return sharp(Buffer.from(toSvgWith(drawing, jpegs)), { density: dpi, limitInputPixels: false, unlimited: true })
     .resize(width, height, { fit: "fill" })
     .flatten({ background: "#ffffff" })
     .withMetadata({ density: dpi })

@@ -6,7 +6,7 @@ import { CREASE, HIDDEN, OUTLINE, type Seen, type Sight } from "../visibility";
 import { aidLayers } from "./aids";
 import { compassLayers } from "./compass";
 import { bundleLayers, coneLayer, measuredLayers, measuringLayer, rimLines } from "./grids";
-import { drawnOn, type Drawing, type Layer, type Strokes } from "./layer";
+import { drawnOn, type Drawing, type Layer, type Photo, type Strokes } from "./layer";
 import { STYLES, type Style } from "./style";
 
 /** The sides of an upright rectangle. */
@@ -86,6 +86,12 @@ export function sheetLayers(shot: Shot, view: View): Record<"live" | "horizon" |
   };
 }
 
+/** The picture under a shot's drawing, where there is one and it is shown. */
+function photosOf({ references }: Scene, { under, frame }: Shot): Photo[] {
+  const picture = references?.find(({ id }) => id === under?.reference)?.picture;
+  return under && picture && under.strength > 0 ? [{ picture, at: under.at, clip: frame, opacity: under.strength }] : [];
+}
+
 /** The drawing of one shot, from its stretches as its eye sees them; layers with nothing in them are left out. */
 export function draw(scene: Scene, shot: Shot, seen: Seen): Drawing {
   const view = viewOf(shot);
@@ -108,5 +114,6 @@ export function draw(scene: Scene, shot: Shot, seen: Seen): Drawing {
     width: shot.sheet.width,
     height: shot.sheet.height,
     layers: layers.filter(drawnOn),
+    photos: photosOf(scene, shot),
   };
 }

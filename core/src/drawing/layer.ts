@@ -1,3 +1,4 @@
+import type { Rect } from "../geometry";
 import type { Curves } from "../shot";
 import type { Style } from "./style";
 
@@ -29,10 +30,20 @@ export function chordsOf({ lines, curves }: Strokes): Float64Array {
   return Float64Array.from(chords);
 }
 
+/** A picture that lies under a drawing: what its file is called by, where it lies and is cut, mm, and how strong it is. */
+export interface Photo {
+  readonly picture: string;
+  readonly at: Rect;
+  readonly clip: Rect;
+  readonly opacity: number;
+}
+
 /** A sheet with its layers from the bottom up: what every output shows. */
 export interface Drawing {
   readonly title: string;
   readonly width: number;
   readonly height: number;
   readonly layers: readonly Layer[];
+  /** What lies under all lines. */
+  readonly photos?: readonly Photo[];
 }

@@ -6,8 +6,8 @@ import { build } from "../world";
 import { draw } from "./draw";
 import type { Drawing } from "./layer";
 
-/** Kinds of line that can be left out of a drawing. */
-export const KINDS_OF_LINE = Object.keys(DEFAULT_SHOW) as (keyof Show)[];
+/** Kinds of line that can be left out of a drawing, and the photo under it. */
+export const KINDS_OF_LINE = [...(Object.keys(DEFAULT_SHOW) as (keyof Show)[]), "photo"] as const;
 
 /**
  * A shot of a scene as a drawing, from nothing: solids built, hidden lines found, everything laid on the sheet.
@@ -21,7 +21,8 @@ export function drawShot(scene: Scene, shotId?: string, without: readonly string
   }
   const shot = shotOf(scene, shotId);
   const show = { ...showOf(shot), ...Object.fromEntries(without.map((kind) => [kind, 0])) };
-  return draw(scene, { ...shot, show }, see(build(scene.elements), viewOf(shot).eye));
+  const under = without.includes("photo") ? undefined : shot.under;
+  return draw(scene, { ...shot, show, under }, see(build(scene.elements), viewOf(shot).eye));
 }
 
 /**
@@ -32,8 +33,9 @@ export function drawPage(scene: Scene, shotId?: string, without: readonly string
   const panels = pageOf(scene, shotOf(scene, shotId));
   const [first, ...rest] = panels.map(({ id }) => drawShot(scene, id, without));
   if (rest.length === 0) return first;
+  const photos = [first, ...rest].flatMap((drawing) => drawing.photos ?? []);
   const layers = [first, ...rest].flatMap((drawing, i) => drawing.layers
     .filter(({ id }) => i === 0 || id !== "live")
     .map((layer) => ({ ...layer, id: `panel-${i + 1}-${layer.id}`, name: `${panels[i].name}: ${layer.name}` })));
-  return { ...first, title: `${scene.title}: page with ${panels.map(({ name }) => name).join(", ")}`.slice(0, 300), layers };
+  return { ...first, title: `${scene.title}: page with ${panels.map(({ name }) => name).join(", ")}`.slice(0, 300), layers, photos };
 }

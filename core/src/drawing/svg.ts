@@ -1,6 +1,6 @@
 import type { Curves } from "../shot";
 import { cubicsOf, curveCount } from "./bezier";
-import type { Drawing, Layer } from "./layer";
+import type { Drawing, Layer, Photo } from "./layer";
 
 const ESCAPES: Readonly<Record<string, string>> = { "&": "&amp;", "<": "&lt;", ">": "&gt;", '"': "&quot;" };
 /** Text that is safe in XML: markup escaped, control characters left out. */
@@ -34,15 +34,28 @@ function group({ id, name, style, lines, curves }: Layer, weight: number): strin
   ].join("\n");
 }
 
+/** A picture under the drawing, cut at its panel. */
+function photo({ at, clip, opacity }: Photo, href: string, id: string): string {
+  return [
+    `<clipPath id="${id}"><rect x="${mm(clip.x)}" y="${mm(clip.y)}" width="${mm(clip.width)}" height="${mm(clip.height)}"/></clipPath>`,
+    `<image x="${mm(at.x)}" y="${mm(at.y)}" width="${mm(at.width)}" height="${mm(at.height)}" preserveAspectRatio="none" opacity="${Number(opacity.toFixed(3))}" clip-path="url(#${id})" href="${xml(href)}"/>`,
+  ].join("\n");
+}
+
 /**
  * A drawing as an SVG document in true millimetres, one named group per layer.
  * @param weight makes all lines heavier, for a drawing that will be shown small
+ * @param hrefs addresses of the pictures under the drawing, by what they are called; one that has none is left out
  */
-export function toSvg({ title, width, height, layers }: Drawing, weight = 1): string {
+export function toSvg({ title, width, height, layers, photos = [] }: Drawing, weight = 1, hrefs: ReadonlyMap<string, string> = new Map()): string {
   return [
     '<?xml version="1.0" encoding="UTF-8"?>',
     `<svg xmlns="http://www.w3.org/2000/svg" width="${mm(width)}mm" height="${mm(height)}mm" viewBox="0 0 ${mm(width)} ${mm(height)}">`,
     `<title>${xml(title)}</title>`,
+    ...photos.flatMap((one, i) => {
+      const href = hrefs.get(one.picture);
+      return href === undefined ? [] : [photo(one, href, `photo-${i + 1}`)];
+    }),
     ...layers.map((layer) => group(layer, weight)),
     "</svg>",
     "",

@@ -3,7 +3,7 @@ export { sent, straightened, straightening, type Homography, type Straightening 
 export { normOf, type Norm, type Segment } from "./segments";
 export { recoverView, type Asked, type Family, type RecoveredView } from "./view";
 export { measureHeights, type Measured, type Standing } from "./heights";
-export { as35, edgesOf, HAND, leftTurn, onPaperAt, pointOf, pxOf, shotFrom, viewOfReference } from "./reference";
+export { as35, edgesOf, HAND, leftTurn, onPaperAt, pointOf, pxOf, viewOfReference } from "./reference";
 export { resample, type Pixels, type Warp } from "./resample";
 export { recoverBow, unbowed, unbowing, type Bowed, type RecoveredBow, type Unbowing } from "./bow";
 export { checkDrawn, type Misdrawn } from "./drawn";
@@ -12,3 +12,4 @@ export { greyOf, type Grey } from "./grey";
 export { familiesOf, groupEdges, type Grouped } from "./group";
 export { settle, type Settled } from "./settle";
 export { blocksOf, elevation, measureWall, placeOn, shareAt, type MeasuredWall } from "./walls";
+export { shotFrom } from "./shot";

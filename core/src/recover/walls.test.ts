@@ -45,6 +45,11 @@ describe("a wall of a picture", () => {
       const [foot, top] = [corner(0, 1, 0), corner(0, 1, 6)];
       const known = { ...reference, heights: [{ x1: foot[0], y1: foot[1], x2: top[0], y2: top[1], metres: 6 }] };
       expect(measureWall(known, long(reference)).length).toBeCloseTo(11, 2);
+      // A wall on the ground that is known tells the eye's height, and so the size of the other one.
+      const one = { ...reference, walls: [{ ...long(reference), height: 6 }, short(reference)] };
+      expect(measureWall(one, short(one)).length).toBeCloseTo(7, 2);
+      const scene = newScene("Test");
+      expect(shotFrom(scene.shots[0], scene.orientations[0], one).eye.z).toBeCloseTo(eye, 2);
       // Said to be 5.5 m long and 6 m high, it reads twice as long.
       expect(measureWall(reference, { ...long(reference), height: 6, length: 5.5 }).reads).toBeCloseTo(2, 2);
     }), { numRuns: 25, endOnFailure: true });

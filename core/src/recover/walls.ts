@@ -67,7 +67,24 @@ function unitOf({ length, height }: Wall, wall: Standing, eye: number | null): n
   return eye !== null && fall > 1e-9 ? eye / fall : null;
 }
 
-const eyeOf = (reference: Reference, view: View): number | null => measureHeights(reference.heights ?? [], view).eye;
+/** The eye's height over the ground, m, by what is known of things that stand on it: heights, else walls; null where nothing is. */
+export function eyeOf({ heights = [], walls = [] }: Reference, view: View): number | null {
+  const { eye } = measureHeights(heights, view);
+  if (eye !== null) return eye;
+  const told = walls.flatMap((wall) => {
+    if (wall.height === undefined && wall.length === undefined) return [];
+    try {
+      const stands = standing(wall, view);
+      const fall = -dot(stands.foot, stands.up);
+      return fall > 1e-9 ? [fall * (unitOf(wall, stands, null) ?? 0)] : [];
+    } catch (error) {
+      // A wall that is none tells nothing; it is told of where it is listed.
+      if (error instanceof NoAnswer) return [];
+      throw error;
+    }
+  });
+  return told.length ? told.reduce((sum, one) => sum + one, 0) / told.length : null;
+}
 
 /**
  * A wall of a reference: true proportions from its corners and the view, sizes where something known tells them.

@@ -32,7 +32,7 @@ export function createApp({ store, prints, pictures, log, web, names = [] }: App
   app.get("/api/health", (_req, res) => {
     res.json({ status: "ok" });
   });
-  app.use("/api/scenes", scenes(store));
+  app.use("/api/scenes", scenes(store, pictures));
   app.use("/api/scenes/:id/prints", printsBelow(store, prints));
   app.use("/api/scenes/:id/references", references(store, pictures));
   app.use("/api", () => {

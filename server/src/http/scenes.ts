@@ -5,7 +5,7 @@ import { fileName, shotOf } from "@zanvo/core/scene";
 import { writerOf } from "@zanvo/files";
 import { slipPdf } from "@zanvo/pdf";
 import { Router, text, type Request, type Response } from "express";
-import type { Expected, Store, Stored } from "../store";
+import type { Expected, Pictures, Store, Stored } from "../store";
 import { Refused } from "./problem";
 
 /** The largest document that is taken. */
@@ -34,7 +34,7 @@ function send(res: Response, stored: Stored, status = 200): void {
 }
 
 /** `/api/scenes`: the shelf, its documents, their versions and their exports. */
-export function scenes(store: Store): Router {
+export function scenes(store: Store, pictures: Pictures): Router {
   const router = Router();
   const body = text({ type: ["application/json", "application/*+json"], limit: MOST });
 
@@ -78,7 +78,7 @@ export function scenes(store: Store): Router {
     const { scene } = await store.read(req.params.id);
     const draw = req.query.page === undefined ? drawShot : drawPage;
     const drawing = draw(scene, shot, one(req.query.without)?.split(",").filter(Boolean));
-    const content = await write(drawing, Number(one(req.query.dpi) ?? 300));
+    const content = await write(drawing, Number(one(req.query.dpi) ?? 300), await pictures.jpegs((drawing.photos ?? []).map(({ picture }) => picture)));
     res.set("Cache-Control", "no-cache");
     if (req.query.download !== undefined) res.attachment(`${fileName(drawing.title)}.${format}`);
     res.type(format).send(content);

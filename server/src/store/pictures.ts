@@ -1,9 +1,9 @@
 import { createHash } from "node:crypto";
-import { mkdir, readdir, rename, rm, stat, writeFile } from "node:fs/promises";
+import { mkdir, readdir, readFile, rename, rm, stat, writeFile } from "node:fs/promises";
 import { join } from "node:path";
 import exifr from "exifr";
 import sharp from "sharp";
-import { damaged, openPhoto } from "@zanvo/raster";
+import { damaged, jpegOf, openPhoto } from "@zanvo/raster";
 
 /** The longest side of a preview, px. */
 const PREVIEW = 1600;
@@ -51,6 +51,14 @@ export function openPictures(folder: string) {
     },
     /** The file of a picture; whether it is there is not looked at. */
     file: (name: string, preview: boolean): string => path(name, preview),
+    /** Pictures as JPEGs, by what they are called; those that are not there are left out. */
+    async jpegs(names: readonly string[]): Promise<ReadonlyMap<string, Buffer>> {
+      const kept = await Promise.all([...new Set(names)].map(async (name) => {
+        const bytes = await readFile(path(name)).catch(() => null);
+        return bytes ? [[name, await jpegOf(bytes)] as const] : [];
+      }));
+      return new Map(kept.flat());
+    },
     /** Removes what no document speaks of any more; what was brought in less than a day ago may still be on its way into one. */
     async keepOnly(named: (picture: string) => Promise<boolean>): Promise<void> {
       for (const file of await readdir(folder).catch(() => [] as string[])) {

@@ -153,7 +153,8 @@ export function Photo({ sceneId, reference, tracing, onTracing, finding, brush, 
       const { from, to, free } = hand;
       if (Math.hypot(to[0] - from[0], to[1] - from[1]) * camera.scale >= LEAST) {
         queue.current = queue.current.then(() => lay(from, to, free, camera));
-        onTracing({ set, edge: set === HORIZON ? 0 : lines.length });
+        // Walls share corners: the next one may well begin at an end of this one.
+        onTracing({ set, edge: set === HORIZON ? 0 : set === WALLS ? null : lines.length });
       } else press(from);
     }
     if (hand?.what === "follow" && camera && hand.places.length >= 3) {

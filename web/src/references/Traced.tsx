@@ -126,7 +126,7 @@ export function Traced({ reference, tracing, finding, wrong, camera, size }: Tra
       <FoundLines finding={finding} camera={camera} />
       {(reference.walls ?? []).map((wall, k) => {
         const stands = walls[k];
-        const [x, y] = toWindow(camera, [wall.x1, wall.y1]);
+        const [x, y] = toWindow(camera, [(wall.x1 + wall.x2) / 2, (wall.y1 + wall.y2) / 2]);
         return (
           <g key={wall.id} data-testid={wall.name}>
             {stands
@@ -138,7 +138,7 @@ export function Traced({ reference, tracing, finding, wrong, camera, size }: Tra
               const [cx, cy] = toWindow(camera, [px, py]);
               return <circle key={n} cx={cx} cy={cy} r={6} fill="none" stroke={INK} strokeWidth={2} />;
             })}
-            <Word x={x + 8} y={y - 8}>{wall.name}</Word>
+            <Word x={x - 20} y={y + 4}>{wall.name}</Word>
           </g>
         );
       })}

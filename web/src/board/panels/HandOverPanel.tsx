@@ -51,6 +51,7 @@ export function HandOverPanel() {
             onChange={(checked) => setWithout(checked ? without.filter((one) => one !== kind) : [...without, kind])}
           />
         ))}
+        {shot.under && <Check label="The photo under it" checked={!without.includes("photo")} onChange={(checked) => setWithout(checked ? without.filter((one) => one !== "photo") : [...without, "photo"])} />}
         {panels > 1 && <Check label={`All ${panels} panels of the page`} checked={page} onChange={setWhole} />}
       </fieldset>
       <Button primary className="w-full" disabled={busy} onClick={() => void save("svg")}>Save SVG in true millimetres</Button>
