@@ -120,6 +120,9 @@ try {
   await page.getByText("References", { exact: true }).click();
   await page.getByRole("link", { name: "The corner" }).click();
   await page.getByRole("application", { name: "Photo" }).waitFor();
+  await page.waitForTimeout(1500);
+  await page.getByRole("button", { name: "Find the edges in the photo" }).click();
+  await page.getByText(/edges found/).waitFor({ timeout: 60_000 });
   await shoot("reference");
 
   await board("The quarter from a kite balloon");
