@@ -14,6 +14,6 @@ export default {
     "^@zanvo/core/(.*)$": "<rootDir>/core/src/$1/index.ts",
   },
   transform: { "\\.(m?[jt]sx?)$": swc },
-  transformIgnorePatterns: ["/node_modules/(?!(d3-geo|d3-array|internmap|flatbush|flatqueue|fast-check|immer|zustand|three)/)"],
+  transformIgnorePatterns: ["/node_modules/(?!(d3-geo|d3-array|internmap|earcut|flatbush|flatqueue|fast-check|immer|zustand|three)/)"],
   testTimeout: 120000,
 };

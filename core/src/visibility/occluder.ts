@@ -1,5 +1,5 @@
 import { cross, dot, norm, scale, sub, type Vec3 } from "../geometry";
-import type { Face, Solid } from "../world";
+import type { Solid } from "../world";
 
 /** Nearer than this to a plane counts as on it, in m. */
 export const TOUCH = 1e-6;
@@ -11,24 +11,31 @@ export const TOUCH = 1e-6;
 const RIM = 1e-9;
 
 /**
- * A face as it stands in the way of the eye: hidden is what lies beyond its plane, inside every side plane through the
- * eye and one edge of the face. All planes are rows nx ny nz k with n . p - k; the first is negative beyond the face,
+ * A convex piece of a face as it stands in the way of the eye: hidden is what lies beyond its plane, inside every side plane through the
+ * eye and one edge of the piece. All planes are rows nx ny nz k with n . p - k; the first is negative beyond the face,
  * the others positive inside.
  */
 export interface Occluder {
   readonly solid: number;
   readonly face: number;
+  /** Its corners, vertex numbers of its solid. */
+  readonly loop: readonly number[];
   readonly planes: Float64Array;
   /** How near it comes to the eye, in m, by its corners. */
   readonly near: number;
 }
 
-/** The occluder of a face, or null where the eye looks along it. */
-export function occluderOf(solids: readonly Solid[], solid: number, face: number, eye: Vec3): Occluder | null {
-  const { vertices, faces } = solids[solid];
-  const { loop, normal, offset }: Face = faces[face];
+/** The occluders of a face; none where the eye looks along it. */
+export function occludersOf(solids: readonly Solid[], solid: number, face: number, eye: Vec3): Occluder[] {
+  const { faces } = solids[solid];
+  const { pieces, normal, offset } = faces[face];
   const height = dot(normal, eye) - offset;
-  if (Math.abs(height) <= TOUCH) return null;
+  return Math.abs(height) <= TOUCH ? [] : pieces.map((loop) => pieceOf(solids, solid, face, loop, height, eye));
+}
+
+function pieceOf(solids: readonly Solid[], solid: number, face: number, loop: readonly number[], height: number, eye: Vec3): Occluder {
+  const { vertices, faces } = solids[solid];
+  const { normal, offset } = faces[face];
   const planes = new Float64Array(4 * (loop.length + 1));
   const put = (row: number, n: Vec3, k: number, sign: number) => planes.set([n[0] * sign, n[1] * sign, n[2] * sign, k * sign], 4 * row);
   // Seen from the front the loop turns left about the line of sight, seen from behind it turns right.
@@ -42,7 +49,7 @@ export function occluderOf(solids: readonly Solid[], solid: number, face: number
     put(i + 1, n, dot(n, eye), -side);
   });
   const near = Math.min(...loop.map((number) => norm(sub(vertices[number], eye))));
-  return { solid, face, planes, near };
+  return { solid, face, loop, planes, near };
 }
 
 /**

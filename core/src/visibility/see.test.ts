@@ -4,6 +4,9 @@ import { distance2, dot, sub, type Vec3 } from "../geometry";
 import { anyBlocks, between, block } from "../testing";
 import { build, type Block } from "../world";
 import { CREASE, HIDDEN, OUTLINE, see, type Seen } from ".";
+import { meetings } from "./meetings";
+import { occludersOf } from "./occluder";
+import { hiddenWhole } from "./skyline";
 
 /** A block as a mesh of `three`, built from its own numbers. */
 function mesh({ origin, heading, length, width, height }: Block): Mesh {
@@ -68,12 +71,13 @@ describe("which stretches are seen", () => {
     expect(doubtful / checked).toBeLessThan(0.001);
   });
 
-  it("covers every edge exactly once, and answers the same twice", () => {
+  it("covers every edge and every line of meeting exactly once, and answers the same twice", () => {
     fc.assert(fc.property(anyBlocks, between(-60, 60), between(-60, 60), between(0, 40), (blocks, x, y, z) => {
       const solids = build(blocks);
       const seen = see(solids, [x, y, z]);
       const drawn = stretchesOf(seen, () => true).reduce((sum, [a, b]) => sum + Math.hypot(...sub(b, a)), 0);
-      const built = solids.flatMap((s) => s.edges.map((e) => Math.hypot(...sub(s.vertices[e.b], s.vertices[e.a])))).reduce((a, b) => a + b, 0);
+      const lines = [...solids.flatMap((s) => s.edges.map((e) => [s.vertices[e.a], s.vertices[e.b]] as const)), ...meetings(solids).map(({ a, b }) => [a, b] as const)];
+      const built = lines.map(([a, b]) => Math.hypot(...sub(b, a))).reduce((a, b) => a + b, 0);
       expect(Math.abs(drawn / built - 1)).toBeLessThan(1e-6);
       expect(see(solids, [x, y, z])).toEqual(seen);
     }));
@@ -119,6 +123,45 @@ describe("which stretches are seen", () => {
     const seen = see(build([block("b", 0, 10, 5, 5, 5, 45)]), [0, 0, 9]);
     const count = (sight: number) => seen.sight.filter((s) => s === sight).length;
     expect([count(OUTLINE), count(CREASE), count(HIDDEN)]).toEqual([6, 3, 3]);
+  });
+
+  it("sets aside whole solids behind a skyline only where three's Raycaster sees none of their edges", () => {
+    let lost = 0;
+    fc.assert(fc.property(fc.integer({ min: 1, max: 1e6 }), between(-20, 20), between(1, 30), (seed, x, z) => {
+      const spread = (k: number) => Math.abs(Math.sin(seed * 12.9898 + k * 78.233) * 43758.5453) % 1;
+      const blocks = Array.from({ length: 60 }, (_, i) => block(`b${i}`, ((i % 8) - 4) * 14 + 5 * spread(i), 12 + Math.floor(i / 8) * 13 + 4 * spread(i + 100), 5 + 7 * spread(i + 200), 5 + 7 * spread(i + 300), 4 + 14 * spread(i + 400), 360 * spread(i + 500)));
+      const solids = build(blocks);
+      const eye: Vec3 = [x, -5, z];
+      const occluders = solids.flatMap(({ faces }, s) => faces.flatMap((face, f) => (dot(face.normal, eye) > face.offset ? occludersOf(solids, s, f, eye) : [])));
+      const flags = hiddenWhole(solids, occluders, eye);
+      const meshes = blocks.map(mesh);
+      flags.forEach((flag, s) => {
+        if (!flag) return;
+        lost++;
+        for (const { a, b } of solids[s].edges) for (const t of [0, 0.31, 0.77]) {
+          const [p, q] = [solids[s].vertices[a], solids[s].vertices[b]];
+          expect(stopped(meshes.filter((_, n) => n !== s), new Vector3(...eye), new Vector3(p[0] + t * (q[0] - p[0]), p[1] + t * (q[1] - p[1]), p[2] + t * (q[2] - p[2])))).toBe(true);
+        }
+      });
+    }), { numRuns: 12, seed: 5, endOnFailure: true });
+    expect(lost).toBeGreaterThan(100);
+  });
+
+  it("draws the line in which two solids meet, where it is seen, and what is inside the other as hidden", () => {
+    // A bar 4 m long runs 2 m into a house from the south, 1 m wide, from 0 to 2 m up.
+    const [house, bar] = [block("house", -4, 10, 6, 8, 6), block("bar", -0.5, 8, 4, 1, 2)];
+    const solids = build([house, bar]);
+    const found = meetings(solids);
+    const all = found.map(({ a, b }) => [a, b].map(([x, y, z]) => `${x} ${y} ${z}`).sort().join(" to ")).sort();
+    expect(all).toEqual(["-0.5 10 0 to -0.5 10 2", "-0.5 10 2 to 0.5 10 2", "0.5 10 0 to 0.5 10 2"]);
+    const seen = see(solids, [6, 0, 5]);
+    const at = (y: number) => stretchesOf(seen, (i) => seen.sight[i] !== HIDDEN && seen.solid[i] === 0).filter(([a, b]) => a[1] === y && b[1] === y && Math.max(a[2], b[2]) <= 2 && Math.abs(a[0]) <= 0.5 && Math.abs(b[0]) <= 0.5);
+    // From the right and above: along the top, and up its right side.
+    expect(at(10)).toHaveLength(2);
+    // The bar's edges end at the wall.
+    for (const [a, b] of stretchesOf(seen, (i) => seen.sight[i] !== HIDDEN && seen.solid[i] === 1)) expect(Math.max(a[1], b[1])).toBeLessThan(10 + 1e-5);
+    // Houses that touch do not meet in a line of its own.
+    expect(meetings(build([block("a", 0, 10, 6, 8, 9, 90), block("b", 6, 10, 6, 8, 9, 90)]))).toEqual([]);
   });
 
   it("answers an empty world with nothing", () => {

@@ -1,8 +1,10 @@
 import Flatbush from "flatbush";
 import { dot, gaps, norm, sub, union, type Interval, type Vec3 } from "../geometry";
-import type { Solid } from "../world";
+import { encloses, type Solid } from "../world";
 import { loopBoxes, segmentBoxes } from "./bearing";
-import { hides, occluderOf, TOUCH, type Occluder } from "./occluder";
+import { meetings } from "./meetings";
+import { hides, occludersOf, TOUCH, type Occluder } from "./occluder";
+import { hiddenWhole } from "./skyline";
 
 /** What a stretch of an edge is to the eye. */
 export const OUTLINE = 0;
@@ -17,8 +19,8 @@ export interface Seen {
   readonly sight: Uint8Array;
 }
 
-/** Stretches shorter than this part of a metre are rounding, in m. */
-const SLIVER = 1e-7;
+/** Stretches shorter than this are rounding, or what `TOUCH` leaves at a corner, in m. */
+const SLIVER = 3 * TOUCH;
 
 interface Standing {
   /** Height of the eye over each face's plane, in m: positive sees its outer side. */
@@ -27,29 +29,26 @@ interface Standing {
   readonly inside: boolean;
 }
 
-function standing({ faces }: Solid, eye: Vec3): Standing {
-  const heights = faces.map((face) => dot(face.normal, eye) - face.offset);
-  return { heights, inside: heights.every((height) => height <= TOUCH) };
+function standing(solid: Solid, eye: Vec3): Standing {
+  const heights = solid.faces.map((face) => dot(face.normal, eye) - face.offset);
+  return { heights, inside: solid.convex ? heights.every((height) => height <= TOUCH) : encloses(solid, eye) };
 }
 
 /**
- * Which stretches of the edges of closed convex solids an eye sees. It depends on the eye's place alone, not on gaze, lens or
- * paper. Each face hides, of each edge, what lies beyond its plane and inside the pyramid from the eye through its
- * sides: a product of half-spaces, so an interval of the edge that is exact to rounding. An index of what stands in
- * which direction keeps far-apart edges and faces from being compared.
- * Touching faces do not hide one another's edges; edges that lie on a face are seen.
+ * Which stretches of the edges of closed solids an eye sees, and of the lines in which they meet. It depends on the eye's
+ * place alone, not on gaze, lens or paper. Each convex piece of a face hides, of each edge, what lies beyond its plane and
+ * inside the pyramid from the eye through its sides: a product of half-spaces, so an interval of the edge that is exact to
+ * rounding. Solids that a skyline before them hides whole are set aside first; an index of what stands in which direction
+ * keeps far-apart edges and faces from being compared. Touching faces do not hide one another's edges; edges that lie on a
+ * face are seen. Joins of a round surface are stretches only where the surface turns away.
  */
 export function see(solids: readonly Solid[], eye: Vec3): Seen {
   const stands = solids.map((solid) => standing(solid, eye));
-  const occluders = solids.flatMap((solid, s) =>
-    solid.faces.flatMap((_, f) => {
-      const wanted = stands[s].inside || stands[s].heights[f] > TOUCH;
-      const occluder = wanted ? occluderOf(solids, s, f, eye) : null;
-      return occluder ? [occluder] : [];
-    }),
-  );
-  // The nearest first: what hides most is asked first.
-  occluders.sort((a, b) => a.near - b.near);
+  const front = (s: number, f: number) => stands[s].heights[f] > TOUCH;
+  const wanted = solids.flatMap((solid, s) => solid.faces.flatMap((_, f) => (stands[s].inside || front(s, f) ? occludersOf(solids, s, f, eye) : [])));
+  const lost = hiddenWhole(solids, wanted, eye);
+  // What is hidden whole hides nothing that is not hidden already. The nearest first: what hides most is asked first.
+  const occluders = wanted.filter(({ solid }) => !lost[solid]).sort((a, b) => a.near - b.near);
   const near = indexOf(solids, occluders, eye);
   const ends: number[] = [];
   const solid: number[] = [];
@@ -61,31 +60,39 @@ export function see(solids: readonly Solid[], eye: Vec3): Seen {
       sight.push(as);
     }
   };
+  const lay = (s: number, a: Vec3, b: Vec3, passed: (occluder: Occluder) => boolean, as: Sight) => {
+    const least = SLIVER / norm(sub(b, a));
+    const hidden = union(hiddenBy(near(a, b), passed, a, b)).filter(([t0, t1]) => t1 - t0 > least);
+    push(s, a, b, gaps(hidden, least), as);
+    push(s, a, b, hidden, HIDDEN);
+  };
   solids.forEach((thing, s) => {
-    for (const edge of thing.edges) {
-      const [a, b] = [thing.vertices[edge.a], thing.vertices[edge.b]];
-      const fronts = edge.faces.filter((face) => stands[s].heights[face] > TOUCH).length;
-      // From outside, an edge between two faces that look away lies behind the solid itself, and no face of a convex
-      // solid hides any other edge of it. From inside all edges are seen.
-      if (fronts === 0 && !stands[s].inside) {
-        push(s, a, b, [[0, 1]], HIDDEN);
-        continue;
-      }
-      const least = SLIVER / norm(sub(b, a));
-      const hidden = union(hiddenBy(near(a, b), s, a, b)).filter(([t0, t1]) => t1 - t0 > least);
-      push(s, a, b, gaps(hidden, least), fronts === 1 ? OUTLINE : CREASE);
-      push(s, a, b, hidden, HIDDEN);
+    const { inside } = stands[s];
+    for (const { a: from, b: to, faces, concave, smooth } of thing.edges) {
+      const fronts = faces.filter((face) => front(s, face)).length;
+      if (smooth && fronts !== 1) continue;
+      const [a, b] = [thing.vertices[from], thing.vertices[to]];
+      // From outside, an edge between two faces that look away lies behind the solid itself, and so does one that folds
+      // inwards beside a face that does. From inside all edges are seen.
+      if (lost[s] || (!inside && (fronts === 0 || (concave && fronts === 1)))) push(s, a, b, [[0, 1]], HIDDEN);
+      // No face of a convex solid hides any other edge of it; of any solid, the edge's own faces do not.
+      else lay(s, a, b, ({ solid: other, face }) => other === s && (thing.convex || faces.includes(face)), fronts === 1 ? OUTLINE : CREASE);
     }
   });
+  for (const { a, b, of: [p, q] } of meetings(solids)) {
+    const seen = [p, q].some(({ solid: s, face }) => stands[s].inside || front(s, face));
+    if (!seen || (lost[p.solid] && lost[q.solid])) push(p.solid, a, b, [[0, 1]], HIDDEN);
+    else lay(p.solid, a, b, (one) => [p, q].some((own) => own.solid === one.solid && own.face === one.face), CREASE);
+  }
   return { ends: Float64Array.from(ends), solid: Uint32Array.from(solid), sight: Uint8Array.from(sight) };
 }
 
-/** The intervals of an edge of solid `s` that other solids hide; no more are looked for once one hides it whole. */
-function hiddenBy(occluders: Iterable<Occluder>, s: number, a: Vec3, b: Vec3): Interval[] {
+/** The intervals of an edge that what it does not pass hides; no more are looked for once one hides it whole. */
+function hiddenBy(occluders: Iterable<Occluder>, passed: (occluder: Occluder) => boolean, a: Vec3, b: Vec3): Interval[] {
   const found: Interval[] = [];
   const out: [number, number] = [0, 0];
-  for (const { solid, planes } of occluders) {
-    if (solid === s || !hides(planes, a, b, out)) continue;
+  for (const occluder of occluders) {
+    if (passed(occluder) || !hides(occluder.planes, a, b, out)) continue;
     if (out[0] === 0 && out[1] === 1) return [[0, 1]];
     found.push([out[0], out[1]]);
   }
@@ -94,10 +101,7 @@ function hiddenBy(occluders: Iterable<Occluder>, s: number, a: Vec3, b: Vec3): I
 
 /** A look-up of the occluders that stand in the directions of a segment, in their order. */
 function indexOf(solids: readonly Solid[], occluders: readonly Occluder[], eye: Vec3): (a: Vec3, b: Vec3) => Iterable<Occluder> {
-  const boxes = occluders.flatMap(({ solid, face }, n) => {
-    const { faces, vertices } = solids[solid];
-    return loopBoxes(faces[face].loop.map((v) => sub(vertices[v], eye))).map((box) => ({ n, box }));
-  });
+  const boxes = occluders.flatMap(({ solid, loop }, n) => loopBoxes(loop.map((v) => sub(solids[solid].vertices[v], eye))).map((box) => ({ n, box })));
   if (boxes.length === 0) return () => [];
   const index = new Flatbush(boxes.length);
   for (const { box } of boxes) index.add(...box);

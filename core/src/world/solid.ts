@@ -1,9 +1,12 @@
-import { cross, dot, sub, unit, type Vec3 } from "../geometry";
+import earcut from "earcut";
+import { cross, dot, norm, scale, sub, type Vec3 } from "../geometry";
 
-/** A flat convex face; `normal` points out of the solid and normal . p = offset on it. */
+/** A flat face; `normal` points out of the solid and normal . p = offset on it. */
 export interface Face {
-  /** Vertex numbers, counter-clockwise seen from outside. */
+  /** Vertex numbers around it, counter-clockwise seen from outside. */
   readonly loop: readonly number[];
+  /** Convex parts that cover it, as loops of their own: the loop itself where it is convex. */
+  readonly pieces: readonly (readonly number[])[];
   readonly normal: Vec3;
   readonly offset: number;
 }
@@ -13,23 +16,66 @@ export interface Edge {
   readonly a: number;
   readonly b: number;
   readonly faces: readonly [number, number];
+  /** The solid folds inwards along it. */
+  readonly concave: boolean;
+  /** A join within a round surface: drawn only where the surface turns away from the eye. */
+  readonly smooth: boolean;
 }
 
-/** A closed convex solid with shared vertices, in world metres. */
+/** A closed solid with shared vertices, in world metres. */
 export interface Solid {
   /** The element it was built from. */
   readonly id: string;
   readonly vertices: readonly Vec3[];
   readonly faces: readonly Face[];
   readonly edges: readonly Edge[];
+  /** Whether no face of it can hide another part of it from an eye outside. */
+  readonly convex: boolean;
 }
 
-/** A solid from vertices and outward loops; the edges follow from the loops. Each edge must lie on two loops. */
-export function solidOf(id: string, vertices: readonly Vec3[], loops: readonly (readonly number[])[]): Solid {
+/** Nearer than this to a plane counts as on it, m. */
+const FLAT = 1e-7;
+
+/** A loop's normal by Newell's method, which holds for concave loops, too (Sutherland, Sproull and Schumacker, 1974 (from memory)). */
+function normalOf(loop: readonly number[], vertices: readonly Vec3[]): Vec3 {
+  let [x, y, z] = [0, 0, 0];
+  loop.forEach((n, i) => {
+    const [p, q] = [vertices[n], vertices[loop[(i + 1) % loop.length]]];
+    x += (p[1] - q[1]) * (p[2] + q[2]);
+    y += (p[2] - q[2]) * (p[0] + q[0]);
+    z += (p[0] - q[0]) * (p[1] + q[1]);
+  });
+  return scale([x, y, z], 1 / norm([x, y, z]));
+}
+
+/** Whether a loop turns one way only. */
+const turnsOneWay = (loop: readonly number[], vertices: readonly Vec3[], normal: Vec3): boolean => loop.every((_, i) => {
+  const [p, q, r] = [0, 1, 2].map((k) => vertices[loop[(i + k) % loop.length]]);
+  const [u, v] = [sub(q, p), sub(r, q)];
+  return dot(cross(u, v), normal) >= -1e-9 * norm(u) * norm(v);
+});
+
+/** Convex parts of a loop: itself, or triangles. */
+function piecesOf(loop: readonly number[], vertices: readonly Vec3[], normal: Vec3): readonly (readonly number[])[] {
+  if (turnsOneWay(loop, vertices, normal)) return [loop];
+  // Seen along the axis that the normal runs nearest to, turned so that the loop stays counter-clockwise.
+  const [ax, ay, az] = normal.map(Math.abs);
+  const [i, k] = az >= ax && az >= ay ? [0, 1] : ax >= ay ? [1, 2] : [2, 0];
+  const triangles = earcut(loop.flatMap((n) => [vertices[n][i], vertices[n][k]]));
+  return Array.from({ length: triangles.length / 3 }, (_, t) => {
+    const three = [0, 1, 2].map((n) => loop[triangles[3 * t + n]]);
+    return dot(normalOf(three, vertices), normal) > 0 ? three : three.reverse();
+  });
+}
+
+/**
+ * A solid from vertices and outward loops; the edges follow from the loops. Each edge must lie on two loops, once each way.
+ * @param round the round surface that each loop is a facet of, if any: joins between two facets of one are smooth
+ */
+export function solidOf(id: string, vertices: readonly Vec3[], loops: readonly (readonly number[])[], round: readonly (number | undefined)[] = []): Solid {
   const faces = loops.map((loop): Face => {
-    const [p, q, r] = loop.map((n) => vertices[n]);
-    const normal = unit(cross(sub(q, p), sub(r, p)));
-    return { loop, normal, offset: dot(normal, p) };
+    const normal = normalOf(loop, vertices);
+    return { loop, pieces: piecesOf(loop, vertices, normal), normal, offset: dot(normal, vertices[loop[0]]) };
   });
   const open = new Map<string, number>();
   const edges: Edge[] = [];
@@ -38,8 +84,32 @@ export function solidOf(id: string, vertices: readonly Vec3[], loops: readonly (
       const b = loop[(i + 1) % loop.length];
       const other = open.get(`${b} ${a}`);
       if (other === undefined) open.set(`${a} ${b}`, face);
-      else edges.push({ a: b, b: a, faces: [other, face] });
+      else edges.push({ a: b, b: a, faces: [other, face], concave: folds(faces[other], faces[face], vertices[b], vertices[a]), smooth: round[face] !== undefined && round[face] === round[other] });
     });
   });
-  return { id, vertices, faces, edges };
+  const convex = faces.every(({ normal, offset }) => vertices.every((p) => dot(normal, p) - offset <= FLAT));
+  return { id, vertices, faces, edges, convex };
+}
+
+/** Whether two faces fold inwards along their edge, which runs from a to b in the first one's loop. */
+const folds = (first: Face, second: Face, a: Vec3, b: Vec3): boolean => dot(cross(first.normal, second.normal), sub(b, a)) < -1e-9 * norm(sub(b, a));
+
+/** The volume that a closed solid encloses, m^3. */
+export function volumeOf({ vertices, faces }: Solid): number {
+  let six = 0;
+  for (const { pieces } of faces) for (const piece of pieces) for (let i = 1; i + 1 < piece.length; i++) six += dot(vertices[piece[0]], cross(vertices[piece[i]], vertices[piece[i + 1]]));
+  return six / 6;
+}
+
+/** Whether a place is inside a closed solid: whether its faces turn all the way around it (solid angles: Van Oosterom and Strackee, 1983 (from memory)). */
+export function encloses({ vertices, faces }: Solid, p: Vec3): boolean {
+  let turn = 0;
+  for (const { pieces } of faces) for (const piece of pieces) {
+    for (let i = 1; i + 1 < piece.length; i++) {
+      const [a, b, c] = [piece[0], piece[i], piece[i + 1]].map((n) => sub(vertices[n], p));
+      const [la, lb, lc] = [norm(a), norm(b), norm(c)];
+      turn += 2 * Math.atan2(dot(a, cross(b, c)), la * lb * lc + dot(a, b) * lc + dot(b, c) * la + dot(c, a) * lb);
+    }
+  }
+  return Math.abs(turn) > 2 * Math.PI;
 }
