@@ -1,5 +1,6 @@
 import { expect, type Locator, type Page } from "@playwright/test";
 import { newScene, type Scene } from "@zanvo/core/scene";
+import type { Block, Element } from "@zanvo/core/world";
 
 /** Puts a scene on the shelf and opens its board. @returns its id */
 export async function lay(page: Page, change: (scene: Scene) => void = () => undefined): Promise<string> {
@@ -15,10 +16,10 @@ export async function lay(page: Page, change: (scene: Scene) => void = () => und
   return id;
 }
 
-/** The scene as the server has it, once the board says that it is saved. */
-export async function saved(page: Page, id: string): Promise<Scene> {
+/** The scene, of one kind of element, as the server has it, once the board says that it is saved. */
+export async function saved<E extends Element = Block>(page: Page, id: string): Promise<Omit<Scene, "elements"> & { readonly elements: E[] }> {
   await expect(page.getByRole("status", { name: "Saving" })).toHaveText("Saved");
-  return (await page.request.get(`/api/scenes/${id}`)).json() as Promise<Scene>;
+  return (await page.request.get(`/api/scenes/${id}`)).json() as Promise<Omit<Scene, "elements"> & { readonly elements: E[] }>;
 }
 
 /** Window px of a place on the default A3 sheet, while the whole sheet is shown. */

@@ -2,7 +2,7 @@ import { readFileSync } from "node:fs";
 import { expect, test, type Page } from "@playwright/test";
 import AxeBuilder from "@axe-core/playwright";
 import sharp from "sharp";
-import { fill, laid, photo, set, trace } from "./bench";
+import { bench, fill, laid, photo, set, trace } from "./bench";
 import { saved, type } from "./table";
 
 const demo = (name: string) => readFileSync(new URL(`../demo/photos/${name}`, import.meta.url));
@@ -107,7 +107,7 @@ test("walls have their true proportions and bays, are saved flat, and are raised
   expect(data[(info.height - 18) * info.width + 40]).toBeLessThan(80);
   expect(data[(info.height - 18) * info.width + info.width - 40]).toBeGreaterThan(200);
 
-  await page.keyboard.press("Escape");
+  await bench(page).press("Escape");
   await trace(page, [edges.Right[0][0], edges.Right[2][1]]);
   await type(page, "Height", "6", page.getByRole("region", { name: "Wall 2" }));
   const { violations } = await new AxeBuilder({ page }).withTags(["wcag2a", "wcag2aa", "wcag21aa", "wcag22aa"]).analyze();

@@ -2,6 +2,7 @@ import { Ajv, type ErrorObject } from "ajv";
 import type { TSchema, Static } from "@sinclair/typebox";
 import { BadInput, type Fault } from "../problem";
 import { SceneSchema, type Scene } from "../scene";
+import { faultOf } from "../world";
 
 const ajv = new Ajv({ allErrors: false, discriminator: true, strict: true, strictTypes: false, strictRequired: false });
 
@@ -52,6 +53,10 @@ export function checkScene(value: unknown): Scene {
       seen.add(id);
     });
   }
+  scene.elements.forEach((element, i) => {
+    const fault = element.kind === "building" ? faultOf(element) : null;
+    if (fault) throw new BadInput([{ path: `elements/${i}/${fault.field}`, message: fault.message }]);
+  });
   scene.shots.forEach(({ frame, sheet }, i) => {
     if (frame.x >= sheet.width || frame.y >= sheet.height || frame.x + frame.width <= 0 || frame.y + frame.height <= 0) {
       throw new BadInput([{ path: `shots/${i}/frame`, message: "lies beyond its sheet: nothing of it could be drawn." }]);

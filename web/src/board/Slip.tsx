@@ -4,7 +4,7 @@ import { slipOf, type SlipRow, type SlipSection } from "@zanvo/core/slip";
 import { say } from "../ui";
 import { useMeasures } from "../units";
 import { useBoard, useShot, type StageId } from "./board";
-import { useChosen } from "./desk/blocks";
+import { useChosenBox } from "./desk/blocks";
 
 function Row({ row: { label, value: metric, fixed } }: { readonly row: SlipRow }) {
   const measures = useMeasures();
@@ -29,7 +29,7 @@ export function Slip() {
   const scene = useBoard((board) => board.scene);
   const shot = useShot();
   const stage = useBoard((board) => board.stage);
-  const chosen = useChosen();
+  const chosen = useChosenBox();
   const lead = ({ title }: SlipSection) => (LEADS[stage]?.includes(title) ? 0 : 1);
   const sections = [...slipOf(scene, shot, chosen)].sort((a, b) => lead(a) - lead(b));
   return (

@@ -1,7 +1,7 @@
 import { useHotkeys } from "react-hotkeys-hook";
 import { viewOf } from "@zanvo/core/shot";
 import { currentShot, edit, go, redo, undo, useBoard } from "./board";
-import { deleteBlock, duplicateBlock, moveBlock, replaceElement } from "./desk/blocks";
+import { deleteElement, duplicateElement, moveElement, replaceElement } from "./desk/blocks";
 import { zoom } from "./desk/camera";
 import { frame, look, setRaising, setSix, toggleFraming, useDesk } from "./desk/desk";
 import { STAGES } from "./stages";
@@ -22,9 +22,9 @@ const chosen = () => {
 
 /** Moves the chosen building over the ground, by mm on paper. */
 function nudge(dx: number, dy: number): void {
-  const block = chosen();
-  const moved = block && moveBlock(viewOf(currentShot(useBoard.getState())), block, [], [dx, dy], 0);
-  if (moved) edit(replaceElement(moved.block), `move ${block.id}`);
+  const element = chosen();
+  const moved = element && moveElement(viewOf(currentShot(useBoard.getState())), element, [], [dx, dy], 0);
+  if (moved) edit(replaceElement(moved.element), `move ${element.id}`);
 }
 
 function nearer(factor: number): void {
@@ -63,11 +63,11 @@ export function useKeys(showKeys: () => void): void {
   useHotkeys("escape", giveUp, ANYWHERE);
   useHotkeys("mod+d", () => {
     const block = chosen();
-    if (block) duplicateBlock(block);
+    if (block) duplicateElement(block);
   }, once);
   useHotkeys("delete, backspace", () => {
     const block = chosen();
-    if (block && !useDesk.getState().raising) deleteBlock(block.id);
+    if (block && !useDesk.getState().raising) deleteElement(block.id);
   }, ANYWHERE);
   const arrows = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] } as Readonly<Record<string, readonly [number, number]>>;
   useHotkeys("left, right, up, down, shift+left, shift+right, shift+up, shift+down", (event) => {

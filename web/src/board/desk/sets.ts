@@ -3,7 +3,7 @@ import { bundleOf, type Orientation, type Shot } from "@zanvo/core/scene";
 import { alongside, pinsOf, type Pin } from "@zanvo/core/vanishing";
 import type { Block } from "@zanvo/core/world";
 import { useBoard, useShot } from "../board";
-import { useChosen } from "./blocks";
+import { useChosenBox } from "./blocks";
 
 /** The pins that are shown: none that was put aside, and, where it is wished, only those of one building and the uprights. */
 export function shownPins(orientations: readonly Orientation[], shot: Shot, only?: Block): Pin[] {
@@ -16,7 +16,7 @@ export function useShownPins(): readonly Pin[] {
   const orientations = useBoard((board) => board.scene.orientations);
   const sets = useBoard((board) => board.sets);
   const shot = useShot();
-  const chosen = useChosen();
+  const chosen = useChosenBox();
   const only = sets === "chosen" ? chosen : undefined;
   return useMemo(() => shownPins(orientations, shot, only), [orientations, shot, only]);
 }

@@ -2,9 +2,9 @@ import { useEffect, useRef, useState, type PointerEvent, type RefObject } from "
 import { footAt, pickSolid } from "@zanvo/core/construct";
 import { contains, type Vec2 } from "@zanvo/core/geometry";
 import { metres, mm } from "@zanvo/core/slip";
-import { build } from "@zanvo/core/world";
+import { boxOf, build } from "@zanvo/core/world";
 import { beginGesture, cancelGesture, currentShot, drag, endGesture, go, useBoard } from "../board";
-import { moveBlock, replaceElement } from "./blocks";
+import { moveElement, replaceElement } from "./blocks";
 import { pan, zoom } from "./camera";
 import { currentView, deskPoint, look, setRaising, showTag, takeMeasure, useDesk, windowPoint } from "./desk";
 import { begin, onPaper, reach } from "./raise";
@@ -107,7 +107,7 @@ function begun({ at, window, alt }: DragPoint, panning: boolean): Doing {
       return { what: "raise" };
     }
     if (!contains(shot.frame, at)) return { what: "pan", last: window };
-    const foot = footAt(view, scene.elements, at, reachMm(alt));
+    const foot = footAt(view, scene.elements.map(boxOf), at, reachMm(alt));
     if (!foot) {
       showTag({ at: window, text: "Press on the ground, below the horizon.", wrong: true });
       return { what: "nothing" };
@@ -136,13 +136,12 @@ function drawOut({ at, window }: DragPoint): void {
 function moveChosen(id: string, { at, from, window, alt }: DragPoint): void {
   const { gesture, scene } = useBoard.getState();
   const before = (gesture?.base ?? scene).elements;
-  const block = before.find((one) => one.id === id);
-  const moved = block && moveBlock(currentView(), block, before.filter((one) => one.id !== id), [at[0] - from[0], at[1] - from[1]], reachMm(alt));
+  const element = before.find((one) => one.id === id);
+  const moved = element && moveElement(currentView(), element, before.filter((one) => one.id !== id), [at[0] - from[0], at[1] - from[1]], reachMm(alt));
   if (!moved) return showTag({ at: window, text: "There is no ground above the horizon.", wrong: true });
-  drag(replaceElement(moved.block));
+  drag(replaceElement(moved.element));
   useDesk.setState({ foot: moved.foot });
-  const { x, y } = moved.block.origin;
-  showTag({ at: window, text: `${metres(Math.hypot(x - block.origin.x, y - block.origin.y))} over the ground${moved.foot.on ? `, to the ${moved.foot.on.what} of ${moved.foot.on.block.name}` : ""}` });
+  showTag({ at: window, text: `${metres(moved.far)} over the ground${moved.foot.on ? `, to the ${moved.foot.on.what} of ${moved.foot.on.block.name}` : ""}` });
 }
 
 /** What is shown before a press: where a foot would be drawn to, or how far the next measure has come. */
@@ -153,7 +152,7 @@ function hover(event: PointerEvent): void {
   const at = deskPoint(event);
   if (raising) drawOut({ at, from: at, window: windowPoint(event), alt: event.altKey });
   else {
-    const foot = contains(currentShot(useBoard.getState()).frame, at) ? footAt(currentView(), scene.elements, at, reachMm(event.altKey)) : null;
+    const foot = contains(currentShot(useBoard.getState()).frame, at) ? footAt(currentView(), scene.elements.map(boxOf), at, reachMm(event.altKey)) : null;
     useDesk.setState({ foot, tag: foot?.on ? { at: windowPoint(event), text: `${foot.on.what} of ${foot.on.block.name}` } : null });
   }
 }

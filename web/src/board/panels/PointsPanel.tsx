@@ -6,7 +6,7 @@ import { holding, nearCorner } from "@zanvo/core/construct";
 import { showOf, type Orientation, type Shot, type Show } from "@zanvo/core/scene";
 import { levelled, pitched, viewOf } from "@zanvo/core/shot";
 import { isLevel, movePin, pinsOf, type Keep, type Pin } from "@zanvo/core/vanishing";
-import { blockCorner } from "@zanvo/core/world";
+import { blockCorner, boxOf } from "@zanvo/core/world";
 import { Button, Check, Choice, Modal, NumberField, say } from "../../ui";
 import { edit, go, onShot, useBoard, useShot } from "../board";
 import { PinHead } from "../desk/PinHead";
@@ -63,7 +63,8 @@ function ThirdPin({ pin, main, shot, keep }: { readonly pin: Pin; readonly main:
     try {
       edit(onShot((before) => {
         const after = how === "parallel" ? levelled(before) : pitched(before, y);
-        const block = elements.find((one) => one.id === selected) ?? nearestBlock(elements, before);
+        const own = elements.find((one) => one.id === selected);
+        const block = own ? boxOf(own) : nearestBlock(elements, before);
         return block ? holding(before, after, blockCorner(block, ...nearCorner(block, viewOf(before).eye))) : after;
       }));
     } catch (wrong) {

@@ -4,7 +4,7 @@ import { alongside, pinsOf, type Pin } from "@zanvo/core/vanishing";
 import type { Block } from "@zanvo/core/world";
 import { Button, Check, Choice, NumberField, Strength } from "../../ui";
 import { beginGesture, drag, edit, endGesture, go, onShot, useBoard, useShot } from "../board";
-import { useChosen } from "../desk/blocks";
+import { useChosenBox } from "../desk/blocks";
 import { PinHead } from "../desk/PinHead";
 
 const EVEN = { angle: "In angle", edge: "At the edge" } as const;
@@ -41,7 +41,7 @@ export function SetFields() {
   const orientations = useBoard((board) => board.scene.orientations);
   const sets = useBoard((board) => board.sets);
   const shot = useShot();
-  const chosen = useChosen();
+  const chosen = useChosenBox();
   const own = chosen && orientations.filter((one) => alongside(one, chosen));
   const listed = pinsOf(sets === "chosen" && own ? own : orientations, shot).filter(({ opposite }) => !opposite);
   // A pin keeps the look of its place among all sets.

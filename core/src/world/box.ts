@@ -1,0 +1,42 @@
+import { degrees } from "../geometry";
+import type { Block } from "./block";
+import { cornersOf, type Building } from "./building";
+
+/** How high a building stands over its foot, without its roof, m. */
+const wallsOf = ({ height, setbacks = [] }: Building): number => setbacks.reduce((sum, tier) => sum + tier.height, height);
+
+/** The block that stands for an element where only its place, its way and its size count: around a building, along its longest side. */
+export function boxOf(element: Block | Building): Block {
+  if (element.kind === "block") return element;
+  const points = cornersOf(element);
+  const corners = points.length >= 3 ? points : element.footprint.map(({ x, y }) => [x, y] as const);
+  const sides = corners.map((p, i) => {
+    const q = corners[(i + 1) % corners.length];
+    return [q[0] - p[0], q[1] - p[1]] as const;
+  });
+  const [dx, dy] = sides.reduce((long, side) => (Math.hypot(...side) > Math.hypot(...long) + 1e-9 ? side : long));
+  const size = Math.hypot(dx, dy) || 1;
+  // Along the side, and to its right: the axes of a block with that heading.
+  const [l, w] = [[dx / size, dy / size], [dy / size, -dx / size]] as const;
+  const spread = ([ax, ay]: readonly [number, number]) => {
+    const along = corners.map(([x, y]) => ax * x + ay * y);
+    return [Math.min(...along), Math.max(...along)] as const;
+  };
+  const [[l0, l1], [w0, w1]] = [spread(l), spread(w)];
+  return {
+    id: element.id, kind: "block", name: element.name, heading: degrees(Math.atan2(l[0], l[1])),
+    origin: { x: l0 * l[0] + w0 * w[0], y: l0 * l[1] + w0 * w[1], z: element.base }, length: Math.max(1e-3, l1 - l0), width: Math.max(1e-3, w1 - w0), height: wallsOf(element),
+  };
+}
+
+/** The building that a block is, to be given a roof or another footprint. */
+export function asBuilding(block: Block, corners: readonly (readonly [number, number, number])[]): Building {
+  const { id, name, height, origin } = block;
+  return { id, kind: "building", name, footprint: corners.map(([x, y]) => ({ x, y })), base: origin.z, height, roof: { kind: "flat" } };
+}
+
+/** An element moved over the ground, m. */
+export function moved<T extends Block | Building>(element: T, dx: number, dy: number): T {
+  if (element.kind === "block") return { ...element, origin: { ...element.origin, x: element.origin.x + dx, y: element.origin.y + dy } };
+  return { ...element, footprint: element.footprint.map(({ x, y }) => ({ x: x + dx, y: y + dy })) };
+}

@@ -1,0 +1,90 @@
+import fc from "fast-check";
+import type { Vec2 } from "../geometry";
+import { between } from "../testing";
+import { buildBuilding, circle, encloses, faultOf, ROOFS, volumeOf, type Building, type RoofKind } from ".";
+
+const building = (points: readonly Vec2[], change: Partial<Building> = {}): Building => ({
+  id: "b", kind: "building", name: "B", footprint: points.map(([x, y]) => ({ x, y })), base: 0, height: 6, roof: { kind: "flat" }, ...change,
+});
+const turned = (points: readonly Vec2[], degrees: number): Vec2[] => {
+  const [c, s] = [Math.cos((degrees * Math.PI) / 180), Math.sin((degrees * Math.PI) / 180)];
+  return points.map(([x, y]) => [c * x - s * y, s * x + c * y]);
+};
+const rectangle = (l: number, w: number): Vec2[] => [[0, 0], [l, 0], [l, w], [0, w]];
+const ELL: Vec2[] = [[0, 0], [12, 0], [12, 5], [5, 5], [5, 11], [0, 11]];
+
+/** The volume of a roof over a rectangle l long and w wide, with rise r, by the school's formulas. */
+const ROOM: Readonly<Record<Exclude<RoofKind, "mansard" | "dome" | "cone" | "spire" | "barrel">, (l: number, w: number, r: number) => number>> = {
+  // A parapet of 0.3 m stands on the rim.
+  flat: (l, w, r) => (l * w - (l - 0.6) * (w - 0.6)) * r,
+  shed: (l, w, r) => (l * w * r) / 2, gable: (l, w, r) => (l * w * r) / 2,
+  // A ridge prism and two half pyramids.
+  hip: (l, w, r) => ((l - w) * w * r) / 2 + (w * w * r) / 3,
+  pyramid: (l, w, r) => (l * w * r) / 3,
+  "saw-tooth": (l, w, r) => (l * w * r) / 2,
+};
+
+describe("a building", () => {
+  it("is a closed solid whatever its roof: every edge on two faces, Euler's sum 2, outward, with the volume that geometry gives", () => {
+    fc.assert(fc.property(between(8, 30), between(3, 7.9), between(1, 5), between(0, 360), between(-2, 9), fc.constantFrom(...(Object.keys(ROOFS) as RoofKind[])), fc.boolean(), (l, w, rise, turn, base, kind, reversed) => {
+      const corners = turned(rectangle(l, w), turn);
+      const one = building(reversed ? [...corners].reverse() : corners, { base, roof: { kind, rise: Math.min(rise, w / 2) } });
+      expect(faultOf(one)).toBeNull();
+      const [solid, ...more] = buildBuilding(one);
+      expect(more).toEqual([]);
+      const { vertices, faces, edges } = solid;
+      const sides = faces.reduce((sum, { loop }) => sum + loop.length, 0);
+      expect(edges).toHaveLength(sides / 2);
+      // A parapet's inner court makes no hole through the solid: it is a sphere, too.
+      expect(vertices.length - edges.length + faces.length).toBe(2);
+      const r = Math.min(rise, w / 2);
+      const over = volumeOf(solid) - l * w * 6;
+      if (kind in ROOM) expect(over).toBeCloseTo(ROOM[kind as keyof typeof ROOM](l, w, r), 6);
+      else expect(over).toBeGreaterThan(0);
+      // Cones and spires over a rectangle are pyramids; an arc of 16 pieces has 16 / pi sin(pi / 16) of a half ellipse's area (by its triangles).
+      if (kind === "cone" || kind === "spire") expect(over).toBeCloseTo((l * w * r) / 3, 6);
+      if (kind === "barrel") expect(over).toBeCloseTo((l * w * r * 16 * Math.sin(Math.PI / 16)) / 4, 6);
+      const inside = (z: number) => encloses(solid, [(corners[0][0] + corners[2][0]) / 2 + 0.011, (corners[0][1] + corners[2][1]) / 2 + 0.007, z]);
+      expect([inside(base + 3), inside(base - 0.1), inside(base + 6 + r + 0.01)]).toEqual([true, false, false]);
+    }), { numRuns: 150 });
+  });
+
+  it("stands on any footprint; its top is one face, in convex pieces that cover it", () => {
+    const [solid] = buildBuilding(building(ELL));
+    expect(volumeOf(solid)).toBeCloseTo((12 * 5 + 5 * 6) * 6, 9);
+    expect([solid.convex, solid.edges.filter(({ concave }) => concave).length]).toEqual([false, 1]);
+    const top = solid.faces.find(({ normal }) => normal[2] > 0.99)!;
+    expect(top.loop).toHaveLength(6);
+    const area = (loop: readonly number[]) => Math.abs(loop.reduce((sum, n, i) => sum + solid.vertices[n][0] * solid.vertices[loop[(i + 1) % loop.length]][1] - solid.vertices[loop[(i + 1) % loop.length]][0] * solid.vertices[n][1], 0)) / 2;
+    expect(top.pieces.reduce((sum, piece) => sum + area(piece), 0)).toBeCloseTo(90, 9);
+    const drum = buildBuilding(building(circle([3, 4], 5, 48), { round: true, roof: { kind: "dome", rise: 5 } }))[0];
+    // Half a ball on a drum, of 48 and 8 pieces: a little less than the round one.
+    const round = Math.PI * 25 * 6 + (2 / 3) * Math.PI * 125;
+    expect(volumeOf(drum) / round).toBeGreaterThan(0.97);
+    expect(volumeOf(drum)).toBeLessThan(round);
+    expect(drum.edges.filter(({ smooth }) => !smooth)).toHaveLength(48);
+  });
+
+  it("is set back tier by tier, each on the one below", () => {
+    const tiers = buildBuilding(building(rectangle(20, 16), { setbacks: [{ inset: 2, height: 5 }, { inset: 3, height: 9 }], roof: { kind: "pyramid", rise: 4 } }));
+    expect(tiers.map(volumeOf)).toEqual([expect.closeTo(20 * 16 * 6, 6), expect.closeTo(16 * 12 * 5, 6), expect.closeTo(10 * 6 * 9 + (10 * 6 * 4) / 3, 6)]);
+    const feet = tiers.map(({ vertices }) => Math.min(...vertices.map(([, , z]) => z)));
+    expect(feet).toEqual([0, 6, 11]);
+  });
+
+  it("says why it cannot stand: crossed, without area, set back to nothing, a roof that does not fit", () => {
+    const why = (points: readonly Vec2[], change: Partial<Building> = {}) => faultOf(building(points, change));
+    expect(why([[0, 0], [10, 10], [10, 0], [0, 10]])).toEqual({ field: "footprint", message: "crosses itself: its sides 1 and 3 cut each other." });
+    expect(why([[0, 0], [5, 5], [9, 9]])).toMatchObject({ field: "footprint", message: expect.stringContaining("no area") });
+    expect(why(rectangle(10, 6), { setbacks: [{ inset: 2, height: 3 }, { inset: 2, height: 3 }] })).toMatchObject({ field: "setbacks/1/inset" });
+    expect(why(ELL, { roof: { kind: "gable" } })).toMatchObject({ field: "roof/kind", message: expect.stringContaining("four square corners") });
+    expect(why(ELL, { roof: { kind: "dome" } })).toMatchObject({ field: "roof/kind", message: expect.stringContaining("all bend outwards") });
+    expect(why(rectangle(8, 0.5), { roof: { kind: "flat", rise: 1 } })).toMatchObject({ field: "roof/rise" });
+    expect(buildBuilding(building(ELL, { roof: { kind: "gable" } }))).toEqual([]);
+    // Ten thousand corners are looked through in no time, and stand.
+    const wavy = Array.from({ length: 10_000 }, (_, i): Vec2 => { const t = (2 * Math.PI * i) / 10_000; const r = 50 + 5 * Math.sin(40 * t); return [r * Math.cos(t), r * Math.sin(t)]; });
+    expect(why(wavy)).toBeNull();
+    const longest = buildBuilding(building(wavy))[0].edges.map(({ a, b }) => [a, b]);
+    expect(longest.length).toBeGreaterThan(29_000);
+  });
+});

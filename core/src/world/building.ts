@@ -1,0 +1,176 @@
+import { Type, type Static } from "@sinclair/typebox";
+import type { Vec2, Vec3 } from "../geometry";
+import { Id, Metres, Point2, Size, strict } from "./fields";
+import { centroid, crossingOf, inset, isConvex, isRectangle, tidy } from "./polygon";
+import { drawnOut, loft, type Ring } from "./shapes";
+import { solidOf, type Solid } from "./solid";
+
+/** Every roof: what it is called, and whether it needs a rectangle, or corners that all bend outwards. */
+export const ROOFS = {
+  flat: { name: "Flat", needs: null }, shed: { name: "Shed", needs: "rectangle" }, gable: { name: "Gable", needs: "rectangle" }, hip: { name: "Hip", needs: "rectangle" },
+  pyramid: { name: "Pyramid", needs: "convex" }, mansard: { name: "Mansard", needs: null }, "saw-tooth": { name: "Saw-tooth", needs: "rectangle" },
+  barrel: { name: "Barrel", needs: "rectangle" }, dome: { name: "Dome", needs: "convex" }, cone: { name: "Cone", needs: "convex" }, spire: { name: "Spire", needs: "convex" },
+} as const;
+export type RoofKind = keyof typeof ROOFS;
+
+/** A mass on any footprint: walls up to the eaves, set-backs above them, and a roof on the topmost. */
+export const BuildingSchema = strict({
+  id: Id,
+  kind: Type.Literal("building"),
+  name: Type.String({ maxLength: 200 }),
+  /** Corners on the plan, m. */
+  footprint: Type.Array(Point2(Metres), { minItems: 3, maxItems: 12_000 }),
+  /** Height of its foot, m. */
+  base: Metres,
+  /** From the foot to the eaves, m. */
+  height: Size,
+  storeys: Type.Optional(Type.Integer({ minimum: 1, maximum: 300 })),
+  /** Upper parts, each so far inside the one below and so high, m. */
+  setbacks: Type.Optional(Type.Array(strict({ inset: Size, height: Size }), { maxItems: 12 })),
+  /** `rise` is what the roof adds to the height, or the parapet of a flat one; `turned` runs its ridge across. */
+  roof: strict({ kind: Type.Unsafe<RoofKind>({ type: "string", enum: Object.keys(ROOFS) }), rise: Type.Optional(Size), turned: Type.Optional(Type.Boolean()) }),
+  /** Its wall is round: a drum, whatever number of corners stands for it. */
+  round: Type.Optional(Type.Boolean()),
+});
+export type Building = Static<typeof BuildingSchema>;
+
+/** What a roof adds where nothing is said, m. */
+const RISE = 2.5;
+/** Thickness of a parapet, m. */
+const PARAPET = 0.3;
+/** Teeth of a saw-tooth roof stand about so far apart, m; arcs and domes are drawn in so many pieces. */
+const TOOTH = 5;
+const ARC = 16;
+const DOME = 8;
+/** A mansard's steep part leans in by this part of its rise. */
+const MANSARD = 0.45;
+
+/** A building's corners, counter-clockwise, as they are built on. */
+export const cornersOf = ({ footprint }: Pick<Building, "footprint">): readonly Vec2[] => tidy(footprint.map(({ x, y }) => [x, y] as const));
+
+/** A circle's corners on the plan. */
+export const circle = ([x, y]: Vec2, radius: number, n = 32): Vec2[] => Array.from({ length: n }, (_, i) => [x + radius * Math.cos((2 * Math.PI * i) / n), y + radius * Math.sin((2 * Math.PI * i) / n)]);
+
+/** Why a building cannot stand as it is said to, and the field; null where it can. */
+export function faultOf(building: Building): { readonly field: string; readonly message: string } | null {
+  const points = cornersOf(building);
+  if (points.length < 3) return { field: "footprint", message: "has no area: its corners lie on one line." };
+  const crossed = crossingOf(points);
+  if (crossed) return { field: "footprint", message: `crosses itself: its sides ${crossed[0] + 1} and ${crossed[1] + 1} cut each other.` };
+  const tops = tiersOf(points, building);
+  if (typeof tops === "number") return { field: `setbacks/${tops}/inset`, message: "leaves nothing to stand on: set it back less." };
+  const top = tops[tops.length - 1];
+  const { kind } = building.roof;
+  const { needs, name } = ROOFS[kind];
+  if (needs === "rectangle" && !isRectangle(top)) return { field: "roof/kind", message: `cannot be "${kind}" here: a ${name.toLowerCase()} roof needs a footprint with four square corners.` };
+  if (needs === "convex" && !isConvex(top)) return { field: "roof/kind", message: `cannot be "${kind}" here: a ${name.toLowerCase()} needs a footprint whose corners all bend outwards.` };
+  if (kind === "flat" && building.roof.rise !== undefined && !inset(top, PARAPET)) return { field: "roof/rise", message: "does not fit: the roof is too narrow for a parapet." };
+  if (kind === "mansard" && !inset(top, MANSARD * (building.roof.rise ?? RISE))) return { field: "roof/rise", message: "does not fit: its steep sides would meet below the top." };
+  return null;
+}
+
+/** Footprints of all tiers from the ground up, or the number of the set-back that leaves nothing. */
+function tiersOf(points: readonly Vec2[], { setbacks = [] }: Building): readonly (readonly Vec2[])[] | number {
+  const tiers = [points];
+  for (const [i, { inset: by }] of setbacks.entries()) {
+    const next = inset(tiers[i], by);
+    if (!next) return i;
+    tiers.push(next);
+  }
+  return tiers;
+}
+
+const ring = (points: readonly Vec2[], z: number): Ring => ({ points, z });
+const scaled = (points: readonly Vec2[], [cx, cy]: Vec2, k: number): Vec2[] => points.map(([x, y]) => [cx + k * (x - cx), cy + k * (y - cy)]);
+
+/** A rectangle's own measure: a corner, the ways along and across it, and its size; along its longer side unless turned. */
+function frameOf(points: readonly Vec2[], turned: boolean) {
+  const side = (i: number) => Math.hypot(points[(i + 1) % 4][0] - points[i][0], points[(i + 1) % 4][1] - points[i][1]);
+  const first = side(0) >= side(1) !== turned ? 0 : 1;
+  const [o, p, q] = [points[first], points[first + 1], points[(first + 2) % 4]];
+  const [length, width] = [side(first), side(first + 1)];
+  const [u, v]: Vec2[] = [[(p[0] - o[0]) / length, (p[1] - o[1]) / length], [(q[0] - p[0]) / width, (q[1] - p[1]) / width]];
+  return { length, width, at: (along: number, across: number): Vec2 => [o[0] + along * u[0] + across * v[0], o[1] + along * u[1] + across * v[1]] };
+}
+
+/** A profile across a rectangle, drawn out along it; or along it, drawn out across. */
+function profiled(id: string, points: readonly Vec2[], turned: boolean, z: number, profile: readonly Vec2[], along: boolean, arc?: readonly [number, number]): Solid {
+  const { length, width, at } = frameOf(points, turned);
+  const place = ([s, up]: Vec2, out: 0 | 1): Vec3 => {
+    // Across the profile runs against the way it is drawn out where that is along, so that it turns left seen from there.
+    const [x, y] = along ? at(s, (1 - out) * width) : at(out * length, s);
+    return [x, y, z + up];
+  };
+  return drawnOut(id, profile, place, arc);
+}
+
+/** The topmost part of a building with its roof. */
+function topOf({ id, roof, round }: Building, points: readonly Vec2[], z: number, height: number): Solid {
+  const { kind, turned = false } = roof;
+  const rise = roof.rise ?? RISE;
+  const eaves = z + height;
+  const middle = centroid(points);
+  const walls = [ring(points, z), ring(points, eaves)];
+  const { length, width } = points.length === 4 ? frameOf(points, turned) : { length: 0, width: 0 };
+  switch (kind) {
+    case "shed": return profiled(id, points, turned, z, [[0, 0], [width, 0], [width, height], [0, height + rise]], false);
+    case "gable": return profiled(id, points, turned, z, [[0, 0], [width, 0], [width, height], [width / 2, height + rise], [0, height]], false);
+    case "barrel": {
+      const arc = Array.from({ length: ARC + 1 }, (_, i): Vec2 => [width / 2 + (width / 2) * Math.cos((Math.PI * i) / ARC), height + rise * Math.sin((Math.PI * i) / ARC)]);
+      return profiled(id, points, turned, z, [[0, 0], [width, 0], ...arc], false, [2, 2 + ARC]);
+    }
+    case "saw-tooth": {
+      const teeth = Math.max(1, Math.round(length / TOOTH));
+      const tooth = length / teeth;
+      // From the far end back: up the glass of each tooth, and down its slope.
+      const edge = Array.from({ length: teeth }, (_, i): Vec2[] => [[length - i * tooth, height], [length - i * tooth, height + rise]]).flat();
+      return profiled(id, points, turned, z, [[0, 0], [length, 0], ...edge, [0, height]], true);
+    }
+    case "hip": return hip(id, points, turned, z, height, rise);
+    case "pyramid": case "spire": return loft(id, walls, [...middle, eaves + rise], round ? "all" : undefined);
+    case "cone": return loft(id, walls, [...middle, eaves + rise], round ? "sides" : undefined);
+    case "dome": {
+      const rings = Array.from({ length: DOME - 1 }, (_, i) => ((i + 1) * Math.PI) / 2 / DOME).map((t) => ring(scaled(points, middle, Math.cos(t)), eaves + rise * Math.sin(t)));
+      return loft(id, [...walls, ...rings], [...middle, eaves + rise], round ? "all" : "sides");
+    }
+    case "mansard": return loft(id, [...walls, ring(inset(points, MANSARD * rise) ?? points, eaves + rise)], null);
+    case "flat": return roof.rise === undefined ? loft(id, walls, null, round ? "all" : undefined) : parapet(id, points, z, eaves, roof.rise);
+  }
+}
+
+/** A hip roof: slopes of one pitch on all four sides, meeting in a ridge. */
+function hip(id: string, points: readonly Vec2[], turned: boolean, z: number, height: number, rise: number): Solid {
+  const { length, width, at } = frameOf(points, turned);
+  const run = Math.min(width, length) / 2;
+  if (length - 2 * run < 1e-3) return loft(id, [ring(points, z), ring(points, z + height)], [...centroid(points), z + height + rise]);
+  const low = [at(0, 0), at(length, 0), at(length, width), at(0, width)];
+  const up = (p: Vec2, at3: number): Vec3 => [...p, at3];
+  const vertices = [...low.map((p) => up(p, z)), ...low.map((p) => up(p, z + height)), up(at(run, width / 2), z + height + rise), up(at(length - run, width / 2), z + height + rise)];
+  const walls = [0, 1, 2, 3].map((i) => [i, (i + 1) % 4, 4 + ((i + 1) % 4), 4 + i]);
+  return solidOf(id, vertices, [[3, 2, 1, 0], ...walls, [4, 5, 9, 8], [5, 6, 9], [6, 7, 8, 9], [7, 4, 8]]);
+}
+
+/** A flat roof behind a parapet. */
+function parapet(id: string, points: readonly Vec2[], z: number, roof: number, rise: number): Solid {
+  const within = inset(points, PARAPET) ?? points;
+  const n = points.length;
+  const vertices = [ring(points, z), ring(points, roof + rise), ring(within, roof + rise), ring(within, roof)].flatMap(({ points: at, z: height }) => at.map(([x, y]): Vec3 => [x, y, height]));
+  const band = (from: number, to: number) => points.map((_, i) => [from * n + i, from * n + ((i + 1) % n), to * n + ((i + 1) % n), to * n + i]);
+  // The rim's joins at the corners lie in one plane: no edges.
+  const loops = [points.map((_, i) => n - 1 - i), points.map((_, i) => 3 * n + i), ...band(0, 1), ...band(1, 2), ...band(2, 3)];
+  return solidOf(id, vertices, loops, [undefined, undefined, ...points.map(() => undefined), ...points.map(() => 0)]);
+}
+
+/** The solids of a building, from the ground up; none where it cannot stand. */
+export function buildBuilding(building: Building): Solid[] {
+  if (faultOf(building)) return [];
+  const tiers = tiersOf(cornersOf(building), building);
+  if (typeof tiers === "number") return [];
+  const heights = [building.height, ...(building.setbacks ?? []).map(({ height }) => height)];
+  let z = building.base;
+  return tiers.map((points, i) => {
+    const solid = i === tiers.length - 1 ? topOf(building, points, z, heights[i]) : loft(building.id, [ring(points, z), ring(points, z + heights[i])], null, building.round ? "all" : undefined);
+    z += heights[i];
+    return solid;
+  });
+}

@@ -1,0 +1,88 @@
+import type { Vec2 } from "../geometry";
+
+/** Twice the signed area of a polygon, positive counter-clockwise. */
+export const areaTwice = (points: readonly Vec2[]): number => points.reduce((sum, [x, y], i) => {
+  const [u, v] = points[(i + 1) % points.length];
+  return sum + x * v - u * y;
+}, 0);
+
+/** The same polygon, counter-clockwise, without corners that lie on one another or on the line between their neighbours. */
+export function tidy(points: readonly Vec2[]): readonly Vec2[] {
+  const apart = points.filter(([x, y], i) => {
+    const [u, v] = points[(i + points.length - 1) % points.length];
+    return Math.hypot(x - u, y - v) > 1e-4;
+  });
+  const bent = apart.filter(([x, y], i) => {
+    const [[ax, ay], [bx, by]] = [apart[(i + apart.length - 1) % apart.length], apart[(i + 1) % apart.length]];
+    return Math.abs((x - ax) * (by - ay) - (y - ay) * (bx - ax)) > 1e-6 * Math.hypot(bx - ax, by - ay);
+  });
+  return areaTwice(bent) < 0 ? [...bent].reverse() : bent;
+}
+
+/** Whether two stretches cross each other away from their ends. */
+function cross([a, b]: readonly [Vec2, Vec2], [c, d]: readonly [Vec2, Vec2]): boolean {
+  const side = (p: Vec2, q: Vec2, r: Vec2) => Math.sign((q[0] - p[0]) * (r[1] - p[1]) - (q[1] - p[1]) * (r[0] - p[0]));
+  return side(a, b, c) * side(a, b, d) < 0 && side(c, d, a) * side(c, d, b) < 0;
+}
+
+/** Where a polygon crosses itself, as the numbers of two of its sides; null where it does not. */
+export function crossingOf(points: readonly Vec2[]): readonly [number, number] | null {
+  const side = (i: number) => [points[i], points[(i + 1) % points.length]] as const;
+  // Sides in order of where they begin from the left: only those that overlap there are compared.
+  const order = [...points.keys()].sort((i, k) => Math.min(side(i)[0][0], side(i)[1][0]) - Math.min(side(k)[0][0], side(k)[1][0]));
+  for (let n = 0; n < order.length; n++) {
+    const one = side(order[n]);
+    const end = Math.max(one[0][0], one[1][0]);
+    for (let m = n + 1; m < order.length; m++) {
+      const other = side(order[m]);
+      if (Math.min(other[0][0], other[1][0]) > end) break;
+      if (cross(one, other)) return [order[n], order[m]];
+    }
+  }
+  return null;
+}
+
+/** A polygon with each side moved inwards, m; null where it would turn itself inside out. */
+export function inset(points: readonly Vec2[], by: number): readonly Vec2[] | null {
+  const n = points.length;
+  const out = points.map((p, i): Vec2 => {
+    const [a, b] = [points[(i + n - 1) % n], points[(i + 1) % n]];
+    const [u, v] = [[p[0] - a[0], p[1] - a[1]], [b[0] - p[0], b[1] - p[1]]].map(([x, y]) => [x / Math.hypot(x, y), y / Math.hypot(x, y)]);
+    // Both sides' inward normals, and the mitre where the moved sides cross.
+    const turn = 1 + u[0] * v[0] + u[1] * v[1];
+    const k = by / Math.max(turn, 1e-6);
+    return [p[0] + k * (-u[1] - v[1]), p[1] + k * (u[0] + v[0])];
+  });
+  const kept = out.every((p, i) => {
+    const [q, a, b] = [out[(i + 1) % n], points[i], points[(i + 1) % n]];
+    return (q[0] - p[0]) * (b[0] - a[0]) + (q[1] - p[1]) * (b[1] - a[1]) > 0;
+  });
+  return kept && areaTwice(out) > 0 && !crossingOf(out) ? out : null;
+}
+
+/** The middle of a polygon's area. */
+export function centroid(points: readonly Vec2[]): Vec2 {
+  const twice = areaTwice(points);
+  const [ox, oy] = points[0];
+  let [x, y] = [0, 0];
+  points.forEach(([px, py], i) => {
+    const [qx, qy] = points[(i + 1) % points.length];
+    const k = (px - ox) * (qy - oy) - (qx - ox) * (py - oy);
+    x += k * (px + qx - 2 * ox);
+    y += k * (py + qy - 2 * oy);
+  });
+  return [ox + x / (3 * twice), oy + y / (3 * twice)];
+}
+
+/** Whether a polygon turns one way only. */
+export const isConvex = (points: readonly Vec2[]): boolean => points.every(([x, y], i) => {
+  const [[u, v], [p, q]] = [points[(i + 1) % points.length], points[(i + 2) % points.length]];
+  return (u - x) * (q - v) - (v - y) * (p - u) >= -1e-9;
+});
+
+/** Whether a polygon is a rectangle, to a tenth of a degree. */
+export const isRectangle = (points: readonly Vec2[]): boolean => points.length === 4 && points.every((p, i) => {
+  const [a, b] = [points[(i + 3) % 4], points[(i + 1) % 4]];
+  const [ux, uy, vx, vy] = [a[0] - p[0], a[1] - p[1], b[0] - p[0], b[1] - p[1]];
+  return Math.abs(ux * vx + uy * vy) < 0.00175 * Math.hypot(ux, uy) * Math.hypot(vx, vy);
+});

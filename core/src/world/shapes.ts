@@ -1,0 +1,49 @@
+import type { Vec2, Vec3 } from "../geometry";
+import { solidOf, type Solid } from "./solid";
+
+/** A level ring of a shape: its corners counter-clockwise from above, and its height, m. */
+export interface Ring {
+  readonly points: readonly Vec2[];
+  readonly z: number;
+}
+
+/**
+ * A closed solid between rings of as many corners each, from the lowest up, closed by a last flat ring or an apex.
+ * @param apex the point that the last ring runs to, if it does
+ * @param round joins that are no edges: `all` of the surface, or each side's from ring to ring
+ */
+export function loft(id: string, rings: readonly Ring[], apex: Vec3 | null, round?: "all" | "sides"): Solid {
+  const n = rings[0].points.length;
+  const vertices: Vec3[] = rings.flatMap(({ points, z }) => points.map(([x, y]): Vec3 => [x, y, z]));
+  const sides: number[][] = [];
+  const groups: (number | undefined)[] = [];
+  const group = (side: number) => (round === "all" ? 0 : round === "sides" ? side : undefined);
+  for (let r = 0; r + 1 < rings.length; r++) for (let i = 0; i < n; i++) {
+    const [a, b] = [r * n + i, r * n + ((i + 1) % n)];
+    sides.push([a, b, b + n, a + n]);
+    groups.push(group(i));
+  }
+  const last = (rings.length - 1) * n;
+  const bottom = Array.from({ length: n }, (_, i) => n - 1 - i);
+  if (!apex) return solidOf(id, vertices, [bottom, Array.from({ length: n }, (_, i) => last + i), ...sides], [undefined, undefined, ...groups]);
+  for (let i = 0; i < n; i++) {
+    sides.push([last + i, last + ((i + 1) % n), vertices.length]);
+    groups.push(group(i));
+  }
+  return solidOf(id, [...vertices, apex], [bottom, ...sides], [undefined, ...groups]);
+}
+
+/**
+ * A closed solid from an upright profile that is drawn out level.
+ * @param profile corners counter-clockwise, as seen from where it is drawn out to: across and up, m
+ * @param at where a corner is in the world, so far drawn out (0 or 1)
+ * @param arc the corners between which the profile is round, from and to
+ */
+export function drawnOut(id: string, profile: readonly Vec2[], at: (corner: Vec2, out: 0 | 1) => Vec3, arc?: readonly [number, number]): Solid {
+  const n = profile.length;
+  const vertices = ([0, 1] as const).flatMap((out) => profile.map((corner) => at(corner, out)));
+  const near = Array.from({ length: n }, (_, i) => n - 1 - i);
+  const far = Array.from({ length: n }, (_, i) => n + i);
+  const sides = profile.map((_, i) => [i, (i + 1) % n, n + ((i + 1) % n), n + i]);
+  return solidOf(id, vertices, [near, far, ...sides], [undefined, undefined, ...profile.map((_, i) => (arc && i >= arc[0] && i < arc[1] ? 0 : undefined))]);
+}

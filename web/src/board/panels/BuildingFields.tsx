@@ -1,0 +1,80 @@
+import { Plus, X } from "lucide-react";
+import { asBuilding, blockCorner, faultOf, moved, boxOf, ROOFS, type Block, type Building, type Element, type RoofKind } from "@zanvo/core/world";
+import { Button, Check, IconButton, NumberField, say } from "../../ui";
+import { LEAST } from "../desk/raise";
+
+type Change = (next: Element, what: string) => void;
+
+/** The element as a building: a block becomes one with the same four corners. */
+const buildingOf = (element: Block | Building): Building => element.kind === "building" ? element : asBuilding(element, ([[0, 0], [0, 1], [1, 1], [1, 0]] as const).map(([u, v]) => blockCorner(element, u, v)));
+
+/** A change that is taken over only where the building can stand. @throws Error with why it cannot */
+function checked(next: Building): Building {
+  const fault = faultOf(next);
+  if (fault) throw new Error(`The ${fault.field.split("/")[0].replace("setbacks", "set-back")} ${fault.message}`);
+  return next;
+}
+
+/** The roof of a block or a building; a block that is given one becomes a building. */
+export function RoofFields({ element, change }: { readonly element: Block | Building; readonly change: Change }) {
+  const building = buildingOf(element);
+  const { kind, rise, turned } = building.roof;
+  const fits = (to: RoofKind) => faultOf({ ...building, roof: { kind: to, ...(to === "flat" ? {} : { rise: rise ?? 2.5 }) } }) === null;
+  const roof = (to: Building["roof"], what: string) => change(checked({ ...building, roof: to }), what);
+  return (
+    <>
+      <label className="flex items-center justify-between gap-2">
+        <span className="text-pencil">Roof</span>
+        <select className="h-7 rounded border border-hair bg-slip px-1" value={kind} onChange={(event) => {
+          const to = event.target.value as RoofKind;
+          try {
+            roof({ kind: to, ...(to === "flat" ? {} : { rise: rise ?? 2.5 }) }, "roof");
+          } catch (wrong) {
+            say((wrong as Error).message);
+          }
+        }}>
+          {(Object.keys(ROOFS) as RoofKind[]).map((one) => <option key={one} value={one} disabled={!fits(one)}>{ROOFS[one].name}</option>)}
+        </select>
+      </label>
+      {kind !== "flat" && <NumberField label="Rise of the roof" unit="m" digits={2} min={LEAST} max={1000} step={0.1} value={rise ?? 2.5} onChange={(to) => roof({ kind, rise: to, turned }, "rise")} />}
+      {kind === "flat" && element.kind === "building" && <Check label="Parapet" checked={rise !== undefined} onChange={(on) => { try { roof(on ? { kind, rise: 0.9 } : { kind }, "parapet"); } catch (wrong) { say((wrong as Error).message); } }} />}
+      {kind === "flat" && rise !== undefined && <NumberField label="Height of the parapet" unit="m" digits={2} min={LEAST} max={50} step={0.1} value={rise} onChange={(to) => roof({ kind, rise: to }, "rise")} />}
+      {ROOFS[kind].needs === "rectangle" && <Check label="Ridge across" checked={turned ?? false} onChange={(on) => roof({ kind, rise, turned: on || undefined }, "turned")} />}
+    </>
+  );
+}
+
+/** Measures of a building on any footprint: its foot, its walls, storeys, set-backs and roof, and where it stands. */
+export function BuildingFields({ building, change }: { readonly building: Building; readonly change: Change }) {
+  const { height, storeys, setbacks = [], base, footprint } = building;
+  const size = { unit: "m", digits: 2, min: LEAST, max: 10_000, step: 0.1 } as const;
+  const place = { unit: "m", digits: 2, min: -1e5, max: 1e5, step: 0.1 } as const;
+  const { x, y } = boxOf(building).origin;
+  const tier = (at: number, what: "inset" | "height") => (value: number) => change(checked({ ...building, setbacks: setbacks.map((one, i) => (i === at ? { ...one, [what]: value } : one)) }), `set-back ${at} ${what}`);
+  const add = () => {
+    try {
+      change(checked({ ...building, setbacks: [...setbacks, { inset: 1.5, height: 4 }] }), "set-backs");
+    } catch (wrong) {
+      say((wrong as Error).message);
+    }
+  };
+  return (
+    <>
+      <p className="measure text-pencil">{footprint.length} corners on the plan</p>
+      <NumberField label="Height to the eaves" {...size} value={height} onChange={(to) => change({ ...building, height: to }, "height")} />
+      <NumberField label="Storeys" unit="" digits={0} min={1} max={300} step={1} value={storeys ?? Math.max(1, Math.round(height / 3))} onChange={(to) => change({ ...building, storeys: Math.round(to), height: (height / (storeys ?? Math.max(1, Math.round(height / 3)))) * Math.round(to) }, "storeys")} />
+      <NumberField label="Foot over the ground" {...place} value={base} onChange={(to) => change({ ...building, base: to }, "base")} />
+      <NumberField label="East of the origin" {...place} value={x} onChange={(to) => change(moved(building, to - x, 0), "x")} />
+      <NumberField label="North of the origin" {...place} value={y} onChange={(to) => change(moved(building, 0, to - y), "y")} />
+      {setbacks.map((one, i) => (
+        <section key={i} aria-label={`Set-back ${i + 1}`} className="space-y-1 rounded border border-hair p-1.5">
+          <div className="flex items-center justify-between"><span className="font-medium">Set-back {i + 1}</span><IconButton label={`Delete set-back ${i + 1}`} onClick={() => change({ ...building, setbacks: setbacks.filter((_, k) => k !== i) }, "set-backs")}><X size={14} /></IconButton></div>
+          <NumberField label="Set back by" {...size} value={one.inset} onChange={tier(i, "inset")} />
+          <NumberField label="Height" {...size} value={one.height} onChange={tier(i, "height")} />
+        </section>
+      ))}
+      <Button className="w-full" onClick={add}><Plus size={14} aria-hidden />Set back another part</Button>
+      <RoofFields element={building} change={change} />
+    </>
+  );
+}
