@@ -108,6 +108,19 @@ describe("zanvo recover", () => {
   });
 });
 
+describe("zanvo export of masses", () => {
+  it("writes OBJ and GeoJSON, without any view", async () => {
+    const [obj, geo] = ["masses.obj", "masses.geojson"].map((name) => join(folder, name));
+    expect((await run(["export", demo, "--format", "obj", "--out", obj])).code).toBe(0);
+    expect((await run(["export", demo, "--format", "geojson", "--out", geo])).code).toBe(0);
+    const { elements } = JSON.parse(readFileSync(demo, "utf8")) as { elements: { name: string }[] };
+    expect(readFileSync(obj, "utf8").match(/^o .+$/gm)).toEqual(elements.map(({ name }) => `o ${name}`));
+    const { features } = JSON.parse(readFileSync(geo, "utf8")) as { features: { properties: { name: string }; geometry: { coordinates: number[][][] } }[] };
+    expect(features.map(({ properties }) => properties.name)).toEqual(elements.map(({ name }) => name));
+    for (const { geometry: { coordinates: [ring] } } of features) expect([ring.length, ring[0]]).toEqual([5, ring[4]]);
+  });
+});
+
 describe("zanvo export with a photo", () => {
   const under = { reference: "r", strength: 0.6, at: { x: 15, y: 15, width: 390, height: 267 } };
   const scene = () => {
@@ -235,7 +248,7 @@ describe("a wrong call", () => {
     [["export", demo, "--blank", "--format", "svg", "--out", "x"], "--format: must be zip for blank grids"],
     [["export", demo, "--blank", "--format", "zip", "--paper", "A0", "--out", "x"], "--paper: must be one of: A4, A3, A2, Comic board 11 x 17 in."],
     [["export", demo, "--blank", "--format", "zip", "--dpi", "7", "--out", "x"], "dpi: must be >= 36."],
-    [["export", demo, "--format", "gif", "--out", "x"], "--format: must be one of: svg, png, pdf."],
+    [["export", demo, "--format", "gif", "--out", "x"], "--format: must be one of: svg, png, pdf, obj, geojson."],
     [["export", demo, "--format", "svg", "--out", "/no/such/folder/x.svg"], "--out: cannot be written"],
     [["export", demo, "--format", "png", "--out", "x", "--dpi", "121000"], "dpi: would make a picture of 2,000,787 x"],
     [["fly", demo], 'There is no command "fly".'],

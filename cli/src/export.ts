@@ -2,7 +2,7 @@ import { checker } from "@zanvo/core/document";
 import { drawPage, drawShot, type Drawing } from "@zanvo/core/drawing";
 import { BadInput } from "@zanvo/core/problem";
 import { frameOn, PAPERS, sheetOf, shotOf, type Shot } from "@zanvo/core/scene";
-import { blankGridFiles, GridsSchema, writerOf } from "@zanvo/files";
+import { blankGridFiles, GridsSchema, MASSES, writerOf } from "@zanvo/files";
 import { jpegOf, type Jpegs } from "@zanvo/raster";
 import { bytesIn, needed, sceneIn, writeOut, type Call } from "./io";
 
@@ -38,6 +38,10 @@ export async function exportScene(call: Call): Promise<undefined> {
     if (format !== "zip") throw new BadInput([{ path: "--format", message: "must be zip for blank grids: each of them is in it as SVG, PDF and PNG." }]);
     const sheet = blank(shotOf(await sceneIn(call), shot), paper);
     await writeOut(out, await blankGridFiles(sheet, fits({ dpi: Number(dpi) }), (done, of) => (done === of ? call.io.err(`${of} files\n`) : undefined)));
+    return undefined;
+  }
+  if (Object.hasOwn(MASSES, format)) {
+    await writeOut(out, MASSES[format](await sceneIn(call)));
     return undefined;
   }
   const write = writerOf(format, "--format");

@@ -24,8 +24,8 @@ const HELP = `zanvo: perspective from a shell. FILE may be - for standard input.
   zanvo recover LINES                              vanishing points and view behind edges traced in a picture
   zanvo detect PHOTO                               edges found in a photo, their families, and the view behind them
   zanvo check SCENE [--shot ID]                    findings, the most serious first
-  zanvo export SCENE --format svg|png|pdf --out FILE [--shot ID] [--dpi N] [--without KIND,...] [--page] [--photo FILE]
-                                                   a shot, or with --page all panels of its page,
+  zanvo export SCENE --format svg|png|pdf|obj|geojson --out FILE [--shot ID] [--dpi N] [--without KIND,...] [--page] [--photo FILE]
+                                                   a shot (or all masses, as OBJ or GeoJSON), or with --page all panels of its page,
                                                    and with --photo the picture that lies under it
   zanvo export SCENE --blank --format zip --out FILE [--shot ID] [--paper NAME] [--dpi N]
                                                    blank curved grids to trace, on the shot's sheet or a paper,

@@ -45,6 +45,6 @@ describe("blank grids", () => {
   });
 
   it("know no other format", () => {
-    expect(() => writerOf("toString", "format")).toThrow("format: must be one of: svg, png, pdf.");
+    expect(() => writerOf("toString", "format")).toThrow("format: must be one of: svg, png, pdf, obj, geojson.");
   });
 });

@@ -1,2 +1,2 @@
 export { blankGridFiles, GridsSchema, type Grids } from "./grids";
-export { FORMATS, writerOf } from "./formats";
+export { FORMATS, MASSES, writerOf } from "./formats";

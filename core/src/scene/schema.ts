@@ -200,6 +200,8 @@ export const SceneSchema = strict({
   title: Name,
   /** Where the scene plays. */
   place: Type.Optional(Name),
+  /** Where the world's origin lies on the Earth, degrees, and the world's heading of true north. */
+  ground: Type.Optional(strict({ longitude: Type.Number({ minimum: -180, maximum: 180 }), latitude: Type.Number({ minimum: -85, maximum: 85 }), north: Heading })),
   orientations: Type.Array(OrientationSchema, { maxItems: 200 }),
   elements: Type.Array(ElementSchema, { maxItems: 20000 }),
   shots: Type.Array(ShotSchema, { minItems: 1, maxItems: 500 }),

@@ -2,7 +2,7 @@ import { readScene } from "@zanvo/core/document";
 import { drawPage, drawShot, toSvg } from "@zanvo/core/drawing";
 import { BadInput } from "@zanvo/core/problem";
 import { fileName, shotOf } from "@zanvo/core/scene";
-import { writerOf } from "@zanvo/files";
+import { MASSES, writerOf } from "@zanvo/files";
 import { slipPdf } from "@zanvo/pdf";
 import { Router, text, type Request, type Response } from "express";
 import type { Expected, Pictures, Store, Stored } from "../store";
@@ -74,8 +74,12 @@ export function scenes(store: Store, pictures: Pictures): Router {
   });
   router.get("/:id/exports/:file", async (req, res) => {
     const [, shot, format = ""] = /^(.+)\.([a-z]+)$/.exec(req.params.file) ?? [];
-    const write = writerOf(format, "format");
     const { scene } = await store.read(req.params.id);
+    if (Object.hasOwn(MASSES, format)) {
+      shotOf(scene, shot);
+      return void res.set("Cache-Control", "no-cache").type(format === "geojson" ? "application/geo+json" : "model/obj").send(MASSES[format](scene));
+    }
+    const write = writerOf(format, "format");
     const draw = req.query.page === undefined ? drawShot : drawPage;
     const drawing = draw(scene, shot, one(req.query.without)?.split(",").filter(Boolean));
     const content = await write(drawing, Number(one(req.query.dpi) ?? 300), await pictures.jpegs((drawing.photos ?? []).map(({ picture }) => picture)));

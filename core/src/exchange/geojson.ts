@@ -1,0 +1,162 @@
+import { around, type Vec2 } from "../geometry";
+import { BadInput } from "../problem";
+import type { Scene } from "../scene";
+import { boxOf, cornersOf, faultOf, tidy, asBuilding, blockCorner, type Building, type Element } from "../world";
+import { toEarth, toWorld, type Ground } from "./ground";
+
+/** What came of a file of real ground. */
+export interface BroughtIn {
+  readonly elements: readonly Building[];
+  readonly ground: Ground;
+  /** What was left, or taken otherwise than it stands in the file: a sentence each, with the feature's number. */
+  readonly notes: readonly string[];
+}
+
+/** Metres for a storey, and a height where the file says none (common practice). */
+const STOREY = 3;
+const HEIGHT = 9;
+/** Farther than this from the origin, a degree no longer stands for the same metres, m. */
+const FAR = 50_000;
+/** No more features than these are looked at. */
+const MOST = 20_000;
+/** Sentences that are kept; of more of them, the number is told. */
+const NOTES = 50;
+
+const isRecord = (value: unknown): value is Record<string, unknown> => typeof value === "object" && value !== null && !Array.isArray(value);
+
+/** A number in a property, with or without a unit: metres, or feet where it says so. */
+function measure(value: unknown): number | null {
+  if (typeof value === "number") return Number.isFinite(value) && value > 0 ? value : null;
+  const found = typeof value === "string" ? /^\s*(\d+(?:[.,]\d+)?)\s*(m|ft|')?\s*$/.exec(value) : null;
+  if (!found) return null;
+  const size = Number(found[1].replace(",", ".")) * (found[2] === "ft" || found[2] === "'" ? 0.3048 : 1);
+  return size > 0 ? size : null;
+}
+
+/** Heights by the usual keys (OpenStreetMap's Simple 3D Buildings (from memory)): foot, eaves and storeys. */
+function heightsOf(properties: Record<string, unknown>): { readonly base: number; readonly height: number; readonly storeys: number | undefined } {
+  const first = (...keys: string[]) => keys.map((key) => measure(properties[key])).find((size) => size !== null) ?? null;
+  const levels = first("building:levels", "levels", "num_floors");
+  const base = first("min_height", "building:min_height") ?? (first("building:min_level", "min_level") ?? 0) * STOREY;
+  const top = first("height", "building:height") ?? (levels === null ? HEIGHT + base : levels * STOREY);
+  return { base, height: Math.max(0.1, top - base), storeys: levels === null ? undefined : Math.min(300, Math.max(1, Math.round(levels))) };
+}
+
+type Position = readonly [number, number];
+
+/** A ring of positions, or why it is none. */
+function ringOf(value: unknown): readonly Position[] | string {
+  if (!Array.isArray(value) || value.length < 4) return "has a ring of fewer than four positions.";
+  const ring: Position[] = [];
+  for (const at of value as unknown[]) {
+    if (!Array.isArray(at) || typeof at[0] !== "number" || typeof at[1] !== "number" || !Number.isFinite(at[0]) || !Number.isFinite(at[1])) return "has a position that is no pair of numbers.";
+    const [lon, lat] = at as [number, number];
+    if (Math.abs(lon) > 180 || Math.abs(lat) > 90) {
+      return Math.abs(lat) <= 180 && Math.abs(lon) <= 90 && Math.abs(lat) > 90
+        ? "has latitude before longitude; RFC 7946 puts longitude first." : "is not in degrees: save it in WGS 84, as RFC 7946 wants.";
+    }
+    ring.push([lon, lat]);
+  }
+  return ring;
+}
+
+/** The outer rings of a feature's geometry with a word about holes, or why it has none. */
+function ringsOf(geometry: unknown): { readonly rings: readonly (readonly Position[])[]; readonly holes: boolean } | string {
+  if (!isRecord(geometry)) return "has no geometry.";
+  const polygons = geometry.type === "Polygon" ? [geometry.coordinates] : geometry.type === "MultiPolygon" ? geometry.coordinates : null;
+  if (!Array.isArray(polygons)) return `is a ${typeof geometry.type === "string" ? geometry.type : "thing without a type"}, not a polygon.`;
+  const rings: (readonly Position[])[] = [];
+  let holes = false;
+  for (const polygon of polygons as unknown[]) {
+    if (!Array.isArray(polygon) || polygon.length === 0) return "is a polygon without a ring.";
+    const ring = ringOf(polygon[0]);
+    if (typeof ring === "string") return ring;
+    rings.push(ring);
+    holes ||= polygon.length > 1;
+  }
+  return { rings, holes };
+}
+
+/** The features of a document. @throws BadInput for what is no GeoJSON, or in another coordinate system */
+function featuresOf(document: unknown): readonly unknown[] {
+  if (!isRecord(document)) throw new BadInput([{ path: "", message: "is no GeoJSON: it holds no object." }]);
+  const { type, crs } = document;
+  const system = isRecord(crs) && isRecord(crs.properties) ? crs.properties.name : undefined;
+  if (typeof system === "string" && !/CRS84|EPSG:+4326/.test(system)) throw new BadInput([{ path: "crs", message: `is ${system}; save the file in WGS 84 degrees, as RFC 7946 wants.` }]);
+  if (type === "FeatureCollection" && Array.isArray(document.features)) return document.features;
+  if (type === "Feature") return [document];
+  if (type === "Polygon" || type === "MultiPolygon") return [{ type: "Feature", geometry: document, properties: {} }];
+  throw new BadInput([{ path: "type", message: "must be FeatureCollection, Feature, Polygon or MultiPolygon." }]);
+}
+
+/**
+ * Buildings from GeoJSON polygons (RFC 7946) with their heights, laid out in metres around an origin.
+ * @param ground the scene's own origin and north; without one, the middle of all that is in the file, north up
+ * @param id a fresh name for each
+ * @throws BadInput for what is no GeoJSON at all; single features that cannot be used are left out and told of
+ */
+export function fromGeoJson(document: unknown, ground: Ground | undefined, id: (feature: number, part: number) => string): BroughtIn {
+  const features = featuresOf(document);
+  const notes: string[] = [];
+  const note = (feature: number, message: string) => notes.push(`Feature ${feature + 1} ${message}`);
+  if (features.length > MOST) notes.push(`Only the first ${MOST.toLocaleString("en")} of ${features.length.toLocaleString("en")} features were taken.`);
+  const read = features.slice(0, MOST).flatMap((feature, at) => {
+    const found = isRecord(feature) ? ringsOf(feature.geometry) : "is no feature.";
+    if (typeof found === "string") {
+      note(at, found);
+      return [];
+    }
+    if (found.holes) note(at, "has holes; its outline was taken without them.");
+    return [{ at, rings: found.rings, properties: isRecord(feature) && isRecord(feature.properties) ? feature.properties : {} }];
+  });
+  const places = read.flatMap(({ rings }) => rings.flat());
+  const box = places.length ? around(places) : null;
+  const own: Ground = ground ?? (box ? { longitude: box.x + box.width / 2, latitude: box.y + box.height / 2, north: 0 } : { longitude: 0, latitude: 0, north: 0 });
+  const elements = read.flatMap(({ at, rings, properties }) => rings.flatMap((ring, part): Building[] => {
+    const points = tidy(ring.slice(0, -1).map((place) => toWorld(own, place)));
+    if (points.some(([x, y]) => Math.hypot(x, y) > FAR)) {
+      note(at, `lies more than ${FAR / 1000} km from the origin; it was left out.`);
+      return [];
+    }
+    if (points.length > 12_000) {
+      note(at, `has ${points.length.toLocaleString("en")} corners; up to 12,000 can be taken.`);
+      return [];
+    }
+    const { base, height, storeys } = heightsOf(properties);
+    const name = [properties.name, properties["addr:housename"], properties.id].find((word) => typeof word === "string" && word.trim() !== "");
+    const building: Building = {
+      id: id(at, part), kind: "building", name: typeof name === "string" ? name.slice(0, 200) : `Building ${at + 1}`,
+      footprint: points.map(([x, y]) => ({ x, y })), base, height, ...(storeys === undefined ? {} : { storeys }), roof: { kind: "flat" },
+    };
+    const fault = faultOf(building);
+    if (fault) {
+      note(at, fault.message);
+      return [];
+    }
+    return [building];
+  }));
+  const more = notes.length - NOTES;
+  return { elements, ground: own, notes: more > 0 ? [...notes.slice(0, NOTES), `And ${more} more.`] : notes };
+}
+
+/** The outline of an element on the plan, counter-clockwise. */
+const outlineOf = (element: Element): readonly Vec2[] => cornersOf(element.kind === "building" ? element : asBuilding(element, ([[0, 0], [0, 1], [1, 1], [1, 0]] as const).map(([u, v]) => blockCorner(element, u, v))));
+
+/** To a hundredth of a millimetre or so. */
+const degree = (value: number): number => Number(value.toFixed(10));
+
+/** The masses of a scene as GeoJSON (RFC 7946): footprints with their heights, on the Earth where the scene's origin is. */
+export function toGeoJson({ elements, ground = { longitude: 0, latitude: 0, north: 0 } }: Scene): object {
+  return {
+    type: "FeatureCollection",
+    features: elements.map((element) => {
+      const ring = outlineOf(element).map((place) => toEarth(ground, place).map(degree));
+      const { origin: { z }, height } = boxOf(element);
+      return {
+        type: "Feature", id: element.id,
+        properties: { name: element.name, height: z + height, ...(z > 0 ? { min_height: z } : {}), ...(element.kind === "building" && element.storeys ? { "building:levels": element.storeys } : {}), ...(element.kind === "building" && element.roof.kind !== "flat" ? { "roof:shape": element.roof.kind, "roof:height": element.roof.rise } : {}) },
+        geometry: { type: "Polygon", coordinates: [[...ring, ring[0]]] },
+      };
+    }),
+  };
+}

@@ -1,0 +1,22 @@
+import type { Scene } from "../scene";
+import { build } from "../world";
+
+/** A length in m to the tenth of a millimetre. */
+const m = (value: number): string => String(Number(value.toFixed(4)));
+/** A name on one line. */
+const line = (text: string): string => text.replace(/\s+/g, " ").trim() || "nameless";
+
+/** The masses of a scene as a Wavefront OBJ: metres, x east, y north, z up; an object for each element, its faces in convex pieces, outward. */
+export function toObj({ title, elements }: Scene): string {
+  const rows = [`# ${line(title)}: metres, x east, y north, z up`];
+  let before = 1;
+  for (const element of elements) {
+    rows.push(`o ${line(element.name)}`);
+    for (const { vertices, faces } of build([element])) {
+      for (const p of vertices) rows.push(`v ${p.map(m).join(" ")}`);
+      for (const { pieces } of faces) for (const piece of pieces) rows.push(`f ${piece.map((n) => n + before).join(" ")}`);
+      before += vertices.length;
+    }
+  }
+  return `${rows.join("\n")}\n`;
+}
