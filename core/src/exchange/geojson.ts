@@ -1,7 +1,7 @@
-import { around, type Vec2 } from "../geometry";
+import { around } from "../geometry";
 import { BadInput } from "../problem";
 import type { Scene } from "../scene";
-import { boxOf, cornersOf, faultOf, tidy, asBuilding, blockCorner, type Building, type Element } from "../world";
+import { boxOf, faultOf, outlineOf, tidy, type Building } from "../world";
 import { toEarth, toWorld, type Ground } from "./ground";
 
 /** What came of a file of real ground. */
@@ -138,9 +138,6 @@ export function fromGeoJson(document: unknown, ground: Ground | undefined, id: (
   const more = notes.length - NOTES;
   return { elements, ground: own, notes: more > 0 ? [...notes.slice(0, NOTES), `And ${more} more.`] : notes };
 }
-
-/** The outline of an element on the plan, counter-clockwise. */
-const outlineOf = (element: Element): readonly Vec2[] => cornersOf(element.kind === "building" ? element : asBuilding(element, ([[0, 0], [0, 1], [1, 1], [1, 0]] as const).map(([u, v]) => blockCorner(element, u, v))));
 
 /** To a hundredth of a millimetre or so. */
 const degree = (value: number): number => Number(value.toFixed(10));

@@ -1,7 +1,7 @@
-import type { Vec3 } from "../geometry";
+import { dice, type Vec3 } from "../geometry";
 import { NoAnswer } from "../problem";
 import type { TracedSet } from "../scene";
-import { dice, recoverPoint } from "./point";
+import { recoverPoint } from "./point";
 import type { Family } from "./view";
 import { crossing, halfLength, linesOf, miss, normOf, type Lines, type Norm, type Segment } from "./segments";
 

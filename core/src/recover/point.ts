@@ -1,4 +1,4 @@
-import { add, cross, degrees, scale, unit, type Vec2, type Vec3 } from "../geometry";
+import { add, cross, degrees, dice, scale, unit, type Vec2, type Vec3 } from "../geometry";
 import { NoAnswer } from "../problem";
 import { crossing, halfLength, linesOf, miss, weightOf, type Lines, type Norm, type Segment } from "./segments";
 
@@ -27,15 +27,6 @@ const PAIRS = 300;
 const JUDGES = 400;
 /** Farther than this many picture widths, a point counts as at infinity. */
 const FAR = 1e5;
-
-/** Evenly spread whole numbers below n from a seed: a linear congruential generator (Numerical Recipes, 1992 (from memory)). */
-export function dice(seed: number): (n: number) => number {
-  let state = seed >>> 0;
-  return (n) => {
-    state = (Math.imul(state, 1664525) + 1013904223) >>> 0;
-    return Math.floor((state / 4294967296) * n);
-  };
-}
 
 /** The crossing of a pair of edges that most of the others agree with, each counting by how little it misses. */
 function start(lines: Lines, limit: number, seed: number): Vec3 | null {

@@ -1,6 +1,6 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { LAWS, type LawId } from "../lens";
-import { Heading, Id, KINDS, Metres, Point2, Point3, Size, strict, type Element } from "../world";
+import { Heading, Id, KINDS, Metres, Point2, Point3, RowSchema, Size, strict, type Element } from "../world";
 
 export const FORMAT = "zanvo-scene";
 export const VERSION = 1;
@@ -204,6 +204,8 @@ export const SceneSchema = strict({
   ground: Type.Optional(strict({ longitude: Type.Number({ minimum: -180, maximum: 180 }), latitude: Type.Number({ minimum: -85, maximum: 85 }), north: Heading })),
   orientations: Type.Array(OrientationSchema, { maxItems: 200 }),
   elements: Type.Array(ElementSchema, { maxItems: 20000 }),
+  /** Street sides that are built up by rule. */
+  rows: Type.Optional(Type.Array(RowSchema, { maxItems: 500 })),
   shots: Type.Array(ShotSchema, { minItems: 1, maxItems: 500 }),
   references: Type.Optional(Type.Array(ReferenceSchema, { maxItems: 200 })),
 });

@@ -1,5 +1,5 @@
-import { degrees } from "../geometry";
-import type { Block } from "./block";
+import { degrees, type Vec2 } from "../geometry";
+import { blockCorner, type Block } from "./block";
 import { cornersOf, type Building } from "./building";
 
 /** How high a building stands over its foot, without its roof, m. */
@@ -29,10 +29,17 @@ export function boxOf(element: Block | Building): Block {
   };
 }
 
+/** The outline of an element on the plan, counter-clockwise. */
+export const outlineOf = (element: Block | Building): readonly Vec2[] => element.kind === "building" ? cornersOf(element) : ([[0, 0], [0, 1], [1, 1], [1, 0]] as const).map(([u, v]): Vec2 => {
+  const [x, y] = blockCorner(element, u, v);
+  return [x, y];
+});
+
 /** The building that a block is, to be given a roof or another footprint. */
-export function asBuilding(block: Block, corners: readonly (readonly [number, number, number])[]): Building {
-  const { id, name, height, origin } = block;
-  return { id, kind: "building", name, footprint: corners.map(([x, y]) => ({ x, y })), base: origin.z, height, roof: { kind: "flat" } };
+export function asBuilding(element: Block | Building): Building {
+  if (element.kind === "building") return element;
+  const { id, name, height, origin } = element;
+  return { id, kind: "building", name, footprint: outlineOf(element).map(([x, y]) => ({ x, y })), base: origin.z, height, roof: { kind: "flat" } };
 }
 
 /** An element moved over the ground, m. */

@@ -29,6 +29,9 @@ export const BuildingSchema = strict({
   setbacks: Type.Optional(Type.Array(strict({ inset: Size, height: Size }), { maxItems: 12 })),
   /** `rise` is what the roof adds to the height, or the parapet of a flat one; `turned` runs its ridge across. */
   roof: strict({ kind: Type.Unsafe<RoofKind>({ type: "string", enum: Object.keys(ROOFS) }), rise: Type.Optional(Size), turned: Type.Optional(Type.Boolean()) }),
+  /** The row that it was laid in by rule, and whether it stays when the row is rolled again. */
+  row: Type.Optional(Id),
+  kept: Type.Optional(Type.Boolean()),
   /** Its wall is round: a drum, whatever number of corners stands for it. */
   round: Type.Optional(Type.Boolean()),
 });

@@ -7,6 +7,7 @@ export * from "./box";
 export * from "./building";
 export * from "./fields";
 export * from "./polygon";
+export * from "./row";
 export * from "./solid";
 
 export type Element = Block | Building;

@@ -1,12 +1,9 @@
 import { Plus, X } from "lucide-react";
-import { asBuilding, blockCorner, faultOf, moved, boxOf, ROOFS, type Block, type Building, type Element, type RoofKind } from "@zanvo/core/world";
+import { asBuilding, boxOf, faultOf, moved, ROOFS, type Block, type Building, type Element, type RoofKind } from "@zanvo/core/world";
 import { Button, Check, IconButton, NumberField, say } from "../../ui";
 import { LEAST } from "../desk/raise";
 
 type Change = (next: Element, what: string) => void;
-
-/** The element as a building: a block becomes one with the same four corners. */
-const buildingOf = (element: Block | Building): Building => element.kind === "building" ? element : asBuilding(element, ([[0, 0], [0, 1], [1, 1], [1, 0]] as const).map(([u, v]) => blockCorner(element, u, v)));
 
 /** A change that is taken over only where the building can stand. @throws Error with why it cannot */
 function checked(next: Building): Building {
@@ -17,7 +14,7 @@ function checked(next: Building): Building {
 
 /** The roof of a block or a building; a block that is given one becomes a building. */
 export function RoofFields({ element, change }: { readonly element: Block | Building; readonly change: Change }) {
-  const building = buildingOf(element);
+  const building = asBuilding(element);
   const { kind, rise, turned } = building.roof;
   const fits = (to: RoofKind) => faultOf({ ...building, roof: { kind: to, ...(to === "flat" ? {} : { rise: rise ?? 2.5 }) } }) === null;
   const roof = (to: Building["roof"], what: string) => change(checked({ ...building, roof: to }), what);

@@ -1,0 +1,74 @@
+import { add, scale, type Vec2 } from "@zanvo/core/geometry";
+import type { Shot } from "@zanvo/core/scene";
+import { unproject, viewOf } from "@zanvo/core/shot";
+import { asBuilding, blockAxes, blockCorner, faultOf, type Block, type Building, type Element } from "@zanvo/core/world";
+import { edit, freeName, go, useBoard } from "../board/board";
+import { toDesk, toWindow, type Camera } from "../board/desk/camera";
+
+/** What the hand does on the plan. */
+export type PlanTool = "choose" | "rectangle" | "ell" | "horseshoe" | "circle" | "polygon" | "row";
+
+/** Window px of a place of the world, north up; and back. */
+export const onWindow = (camera: Camera, [x, y]: Vec2): Vec2 => toWindow(camera, [x, -y]);
+export function onPlan(camera: Camera, at: Vec2): Vec2 {
+  const [x, y] = toDesk(camera, at);
+  return [x, -y];
+}
+
+/** What a fresh building is high, m. */
+const HIGH = 6;
+
+/** Lays a building on a footprint and chooses it. @returns why it cannot stand, or null */
+export function layBuilding(points: readonly Vec2[], round = false): string | null {
+  const { elements } = useBoard.getState().scene;
+  const building: Building = {
+    id: crypto.randomUUID(), kind: "building", name: freeName("Building", elements), footprint: points.map(([x, y]) => ({ x, y })), base: 0, height: HIGH, roof: { kind: "flat" }, ...(round ? { round } : {}),
+  };
+  const fault = faultOf(building);
+  if (fault) return `The footprint ${fault.message}`;
+  edit((scene) => void scene.elements.push(building as never));
+  go({ selected: building.id });
+  return null;
+}
+
+/** A block with one corner of its footprint drawn to a place, the opposite one staying; a building with that corner moved. */
+export function cornerMoved(element: Element, corner: number, [x, y]: Vec2): Element {
+  if (element.kind === "building") return { ...element, footprint: element.footprint.map((one, i) => (i === corner ? { x, y } : one)) };
+  return blockBetween(element, corner, [x, y]);
+}
+
+const CORNERS = [[0, 0], [0, 1], [1, 1], [1, 0]] as const;
+
+/** A block between one of its corners and a place, along its own heading. */
+function blockBetween(block: Block, corner: number, [x, y]: Vec2): Block {
+  const [u, v] = CORNERS[corner];
+  const fixed = blockCorner(block, 1 - u, 1 - v);
+  const [l, w] = blockAxes(block);
+  const [dx, dy] = [x - fixed[0], y - fixed[1]];
+  const [length, width] = [Math.abs(dx * l[0] + dy * l[1]), Math.abs(dx * w[0] + dy * w[1])];
+  const [signL, signW] = [Math.sign(dx * l[0] + dy * l[1]) || 1, Math.sign(dx * w[0] + dy * w[1]) || 1];
+  const origin = add(add(fixed, scale(l, signL > 0 ? 0 : -length)), scale(w, signW > 0 ? 0 : -width));
+  return { ...block, length: Math.max(0.1, length), width: Math.max(0.1, width), origin: { x: origin[0], y: origin[1], z: block.origin.z } };
+}
+
+/** The corners that can be dragged, in the order of `cornerMoved`. */
+export const cornersToDrag = (element: Element): readonly Vec2[] => element.kind === "block"
+  ? CORNERS.map(([u, v]) => { const [x, y] = blockCorner(element, u, v); return [x, y] as const; })
+  : element.footprint.length <= 40 ? asBuilding(element).footprint.map(({ x, y }) => [x, y] as const) : [];
+
+/** The directions on the plan of a panel's left and right sides, at its middle height; null where they look nowhere. */
+export function coneOf(shot: Shot): readonly [Vec2, Vec2] | null {
+  const view = viewOf(shot);
+  const { x, y, width, height } = shot.frame;
+  const way = (at: Vec2): Vec2 | null => {
+    try {
+      const [a, b] = unproject(view, at);
+      const long = Math.hypot(a, b);
+      return long > 1e-6 ? [a / long, b / long] : null;
+    } catch {
+      return null;
+    }
+  };
+  const [left, right] = [way([x, y + height / 2]), way([x + width, y + height / 2])];
+  return left && right ? [left, right] : null;
+}
