@@ -101,7 +101,7 @@ export const openVersion = async (id: string, revision: number): Promise<Scene> 
 /** The address of a scene's small drawing, as of its revision. */
 export const picturePath = ({ id, revision }: Card): string => `/api/scenes/${id}/picture.svg?revision=${revision}`;
 
-export type ExportFormat = "svg" | "png" | "pdf";
+export type ExportFormat = "svg" | "png" | "pdf" | "obj" | "geojson";
 
 /** The address of a shot's export. */
 export const exportPath = (id: string, shot: string, format: ExportFormat, query: Record<string, string> = {}): string =>

@@ -23,6 +23,7 @@ const router = createBrowserRouter([
   { HydrateFallback: () => null, children: [
   { path: "/", lazy: async () => ({ Component: (await import("./shelf/ShelfPage")).ShelfPage }) },
   { path: "/scenes/:id", lazy: async () => ({ Component: (await import("./board/BoardPage")).BoardPage }) },
+  { path: "/scenes/:id/plan", lazy: async () => ({ Component: (await import("./plan/PlanPage")).PlanPage }) },
   { path: "/scenes/:id/references/:reference", lazy: async () => ({ Component: (await import("./references/ReferencePage")).ReferencePage }) },
   { path: "/scenes/:id/slip/:shot", lazy: async () => ({ Component: (await import("./slip/SlipPage")).SlipPage }) },
   { path: "/guide/:page?", lazy: async () => ({ Component: (await import("./guide/GuidePage")).GuidePage }) },

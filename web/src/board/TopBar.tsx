@@ -1,4 +1,4 @@
-import { History, Keyboard, Lamp, Maximize, Minimize, Redo2, Undo2 } from "lucide-react";
+import { History, Keyboard, Lamp, Maximize, Minimize, Redo2, Undo2, Map as MapIcon } from "lucide-react";
 import { useState } from "react";
 import { Link } from "react-router";
 import { switchLamp } from "../lamp";
@@ -60,6 +60,7 @@ export function UndoRedo() {
 /** Where one is, how it is saved, and what works everywhere. */
 export function TopBar({ onVersions, onKeys }: { readonly onVersions: () => void; readonly onKeys: () => void }) {
   const title = useBoard((board) => board.scene.title);
+  const id = useBoard((board) => board.id);
   return (
     <header className="flex h-10 shrink-0 items-center gap-1 border-b border-hair px-2">
       <Link to="/" className="flex items-center gap-1.5 rounded px-1.5 py-1 hover:bg-wash"><img src="/zanvo.svg" alt="" className="size-5" />Shelf</Link>
@@ -67,6 +68,7 @@ export function TopBar({ onVersions, onKeys }: { readonly onVersions: () => void
       <Title key={title} title={title} />
       <SavingStatus />
       <span className="grow" />
+      <Link to={`/scenes/${id}/plan`} className="flex h-7 items-center gap-1.5 rounded px-1.5 hover:bg-wash"><MapIcon size={16} aria-hidden />Plan</Link>
       <UndoRedo />
       <IconButton label="Whole sheet" hint="S" onClick={() => frame("sheet")}><Minimize size={16} /></IconButton>
       <IconButton label="Whole desk" hint="D" onClick={() => frame("desk")}><Maximize size={16} /></IconButton>

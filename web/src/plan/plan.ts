@@ -54,7 +54,7 @@ function blockBetween(block: Block, corner: number, [x, y]: Vec2): Block {
 /** The corners that can be dragged, in the order of `cornerMoved`. */
 export const cornersToDrag = (element: Element): readonly Vec2[] => element.kind === "block"
   ? CORNERS.map(([u, v]) => { const [x, y] = blockCorner(element, u, v); return [x, y] as const; })
-  : element.footprint.length <= 40 ? asBuilding(element).footprint.map(({ x, y }) => [x, y] as const) : [];
+  : element.footprint.length <= 40 && !element.round ? asBuilding(element).footprint.map(({ x, y }) => [x, y] as const) : [];
 
 /** The directions on the plan of a panel's left and right sides, at its middle height; null where they look nowhere. */
 export function coneOf(shot: Shot): readonly [Vec2, Vec2] | null {

@@ -22,7 +22,7 @@ export function RoofFields({ element, change }: { readonly element: Block | Buil
     <>
       <label className="flex items-center justify-between gap-2">
         <span className="text-pencil">Roof</span>
-        <select className="h-7 rounded border border-hair bg-slip px-1" value={kind} onChange={(event) => {
+        <select aria-label="Roof" className="h-7 rounded border border-hair bg-slip px-1" value={kind} onChange={(event) => {
           const to = event.target.value as RoofKind;
           try {
             roof({ kind: to, ...(to === "flat" ? {} : { rise: rise ?? 2.5 }) }, "roof");

@@ -1,0 +1,151 @@
+import { readFileSync } from "node:fs";
+import AxeBuilder from "@axe-core/playwright";
+import { expect, test, type Page } from "@playwright/test";
+import type { Scene } from "@zanvo/core/scene";
+import type { Block, Building } from "@zanvo/core/world";
+import { lay, saved, type } from "./table";
+
+const loft: Block = { id: "loft", kind: "block", name: "Net loft", origin: { x: 10, y: 20, z: 0 }, heading: 0, length: 8, width: 6, height: 9 };
+const plan = (page: Page) => page.getByRole("application", { name: "Plan" });
+
+/** A scene on its plan, the main streets running north. */
+async function onPlan(page: Page, change: (scene: Scene) => void = () => undefined): Promise<string> {
+  const id = await lay(page, (scene) => {
+    scene.orientations[0].heading = 0;
+    scene.elements.push(loft);
+    change(scene);
+  });
+  await page.getByRole("link", { name: "Plan", exact: true }).click();
+  await expect(plan(page)).toBeVisible();
+  await expect(page.getByTestId("eye")).toBeVisible();
+  // From twice as far, there is room beside what stands.
+  const box = (await plan(page).boundingBox())!;
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.wheel(0, 380);
+  return id;
+}
+
+/** Window px of a place of the world, m, by where the loft's corners are drawn. */
+async function placer(page: Page) {
+  const box = (await plan(page).boundingBox())!;
+  const drawn = (await page.getByTestId("Net loft").getAttribute("d"))!.match(/-?[\d.]+/g)!.map(Number);
+  const [xs, ys] = [0, 1].map((k) => drawn.filter((_, i) => i % 2 === k));
+  // 6 m wide from 10 m east, 8 m deep from 20 m north.
+  const scale = (Math.max(...xs) - Math.min(...xs)) / 6;
+  return (x: number, y: number) => [box.x + Math.min(...xs) + scale * (x - 10), box.y + Math.max(...ys) - scale * (y - 20)] as const;
+}
+async function drag(page: Page, from: readonly [number, number], to: readonly [number, number]): Promise<void> {
+  await page.mouse.move(...from);
+  await page.mouse.down();
+  await page.mouse.move((from[0] + to[0]) / 2, (from[1] + to[1]) / 2, { steps: 3 });
+  await page.mouse.move(...to, { steps: 3 });
+  await page.mouse.up();
+}
+const corners = ({ footprint }: Building) => footprint.map(({ x, y }) => [Number(x.toFixed(1)), Number(y.toFixed(1))]);
+
+test("a footprint is drawn on the plan, given a roof, moved to another's corner, and stands in the picture", async ({ page }) => {
+  const id = await onPlan(page);
+  const at = await placer(page);
+  await page.getByRole("button", { name: "Rectangle" }).click();
+  await drag(page, at(-14, 12), at(-4, 18));
+  const buildings = async () => (await saved<Building | Block>(page, id)).elements.filter((one): one is Building => one.kind === "building");
+  const [drawn] = await buildings();
+  expect(corners(drawn).sort()).toEqual([[-14, 12], [-14, 18], [-4, 12], [-4, 18]].sort());
+  const chosen = page.getByRole("region", { name: "Chosen building" });
+  await type(page, "Height to the eaves", "5", chosen);
+  await chosen.getByLabel("Roof", { exact: true }).selectOption("gable");
+  await type(page, "Rise of the roof", "3", chosen);
+  expect((await buildings())[0]).toMatchObject({ height: 5, roof: { kind: "gable", rise: 3 } });
+  // Dragged so that its corner comes near the loft's, it meets it.
+  await drag(page, at(-9, 15), at(-9 + 13.8, 15 + 8.3));
+  const [moved] = await buildings();
+  expect(corners(moved).sort()).toEqual([[0, 20], [10, 20], [0, 26], [10, 26]].sort());
+  await plan(page).press("Shift+ArrowRight");
+  expect(corners((await buildings())[0])).toContainEqual([1, 20]);
+  await expect(page.getByRole("img", { name: /^Picture: / })).toBeVisible();
+  await page.reload();
+  await expect(page.getByTestId("Building 2")).toBeVisible();
+  await page.getByRole("searchbox", { name: "Find a thing" }).fill("loft");
+  await page.getByRole("button", { name: "Net loft" }).click();
+  await expect(chosen.getByLabel("Length", { exact: true })).toHaveValue("8");
+  const { violations } = await new AxeBuilder({ page }).withTags(["wcag2a", "wcag2aa", "wcag21aa", "wcag22aa"]).analyze();
+  expect(violations.map(({ id: rule, nodes }) => `${rule}: ${nodes.map((node) => node.html).join(" | ")}`)).toEqual([]);
+});
+
+test("Ls, Us, drums and polygons are drawn; one that crosses itself is refused and nothing is lost", async ({ page }) => {
+  const id = await onPlan(page);
+  const at = await placer(page);
+  for (const [tool, from, to] of [["L", [-20, 4], [-10, 12]], ["U", [-8, 4], [4, 12]], ["Circle", [12, 8], [15, 8]]] as const) {
+    await page.getByRole("button", { name: tool, exact: true }).click();
+    await drag(page, at(from[0], from[1]), at(to[0], to[1]));
+    // A roof that does not fit is not offered.
+    if (tool === "L") await expect(page.getByLabel("Roof", { exact: true }).locator("option[value=hip]")).toBeDisabled();
+  }
+  await page.getByRole("button", { name: "Polygon" }).click();
+  for (const place of [[-20, 22], [-12, 22], [-12, 30], [-16, 26]] as const) await page.mouse.click(...at(place[0], place[1]));
+  await plan(page).press("Enter");
+  const made = (await saved<Building | Block>(page, id)).elements.filter((one): one is Building => one.kind === "building");
+  expect(made.map(({ footprint, round }) => [footprint.length, round ?? false])).toEqual([[6, false], [8, false], [32, true], [4, false]]);
+  await page.getByRole("button", { name: "Polygon" }).click();
+  for (const place of [[-2, 32], [4, 40], [4, 32], [-2, 40]] as const) await page.mouse.click(...at(place[0], place[1]));
+  await plan(page).press("Enter");
+  await expect(page.getByText("The footprint crosses itself: its sides 1 and 3 cut each other.").first()).toBeVisible();
+  await plan(page).press("Escape");
+  expect((await saved(page, id)).elements).toHaveLength(5);
+});
+
+test("the eye and its gaze are dragged in metres and degrees", async ({ page }) => {
+  const id = await onPlan(page);
+  const at = await placer(page);
+  await drag(page, at(0, 0), at(-3, -2));
+  const [{ eye }] = (await saved(page, id)).shots;
+  expect([eye.x, eye.y]).toEqual([expect.closeTo(-3, 0), expect.closeTo(-2, 0)]);
+  const end = (await page.getByTestId("eye").locator("circle").nth(1).boundingBox())!;
+  // From straight north to the loft's lower left corner: 13 m east and 22 m north of the eye.
+  await drag(page, [end.x + end.width / 2, end.y + end.height / 2], at(10, 20));
+  expect((await saved(page, id)).shots[0].gaze.heading).toBeCloseTo((Math.atan2(13, 22) * 180) / Math.PI, -0.5);
+  await page.getByRole("button", { name: "Undo" }).click();
+  expect((await saved(page, id)).shots[0].gaze.heading).toBe(0);
+});
+
+test("a street side is built up by rule and rolled again around what is kept", async ({ page }) => {
+  const id = await onPlan(page);
+  const at = await placer(page);
+  await page.getByRole("button", { name: "Row of houses" }).click();
+  await drag(page, at(-30, 30), at(8, 30));
+  const houses = async () => (await saved<Building | Block>(page, id)).elements.filter((one): one is Building => one.kind === "building");
+  const first = await houses();
+  expect(first.length).toBeGreaterThan(2);
+  // Walked eastwards, the lots are to the south.
+  for (const house of first) expect(Math.max(...house.footprint.map(({ y }) => y))).toBeCloseTo(30, 0);
+  const row = page.getByRole("region", { name: "Row" });
+  await row.getByRole("checkbox", { name: "Keep this house when the row is rolled again" }).check();
+  await row.getByRole("button", { name: "Roll the others again" }).click();
+  const second = await houses();
+  expect(second.find(({ kept }) => kept)).toMatchObject({ id: first[0].id, footprint: first[0].footprint });
+  expect(second.filter(({ id: own }) => first.some((one) => one.id === own))).toHaveLength(1);
+  await type(page, "Storeys to", "2", row);
+  for (const house of (await houses()).filter(({ kept }) => !kept)) expect(house.storeys).toBe(2);
+});
+
+test("real ground is brought in, with a word on what could not be; masses are saved as OBJ", async ({ page }) => {
+  const id = await onPlan(page);
+  const square = (lon: number) => [[lon, 51.9], [lon + 0.0002, 51.9], [lon + 0.0002, 51.9001], [lon, 51.9001], [lon, 51.9]];
+  const feature = (geometry: object, properties = {}) => ({ type: "Feature", geometry, properties });
+  const file = JSON.stringify({ type: "FeatureCollection", features: [feature({ type: "Polygon", coordinates: [square(4.1)] }, { "building:levels": 3, name: "Ice house" }), feature({ type: "Point", coordinates: [4.1, 51.9] })] });
+  await page.getByText("Real ground and other programs").click();
+  const bring = async (buffer: Buffer) => {
+    const [chooser] = await Promise.all([page.waitForEvent("filechooser"), page.getByRole("button", { name: "Bring in GeoJSON" }).click()]);
+    await chooser.setFiles({ name: "quay.geojson", mimeType: "application/geo+json", buffer });
+  };
+  await bring(Buffer.from(file));
+  const told = page.getByRole("list", { name: "What came of it" });
+  await expect(told.getByRole("listitem")).toHaveText(["1 buildings were brought in.", "Feature 2 is a Point, not a polygon."]);
+  const scene = await saved<Building | Block>(page, id);
+  expect(scene.elements[1]).toMatchObject({ name: "Ice house", height: 9, storeys: 3 });
+  expect(scene.ground?.latitude).toBeCloseTo(51.90005, 5);
+  await bring(Buffer.from("{"));
+  await expect(page.getByText("This file is no JSON").first()).toBeVisible();
+  const [download] = await Promise.all([page.waitForEvent("download"), page.getByRole("button", { name: "Save as OBJ" }).click()]);
+  expect(readFileSync(await download.path(), "utf8").match(/^o .*$/gm)).toEqual(["o Net loft", "o Ice house"]);
+});

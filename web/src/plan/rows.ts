@@ -1,0 +1,46 @@
+import type { Vec2 } from "@zanvo/core/geometry";
+import type { Scene } from "@zanvo/core/scene";
+import { DEFAULT_ROW, fillRow, type Building, type Row } from "@zanvo/core/world";
+import { edit, freeName, go, useBoard } from "../board/board";
+import { say } from "../ui";
+
+const seed = (): number => crypto.getRandomValues(new Uint32Array(1))[0];
+const houseOf = (row: string) => (element: Scene["elements"][number]): element is Building => element.kind === "building" && element.row === row;
+
+/** Builds a row anew: what is kept of it stays, the rest is laid by its rule. */
+function rebuild(row: Row, elements: Scene["elements"]): Scene["elements"] {
+  const own = elements.filter(houseOf(row.id));
+  const kept = own.filter((house) => house.kept);
+  const houses = fillRow(row, kept, () => crypto.randomUUID());
+  return [...elements.filter((element) => !houseOf(row.id)(element) || element.kept), ...houses];
+}
+
+/** Builds up a street side from one place to another, on the right of who walks there, and chooses its first house. */
+export function layRow(from: Vec2, to: Vec2): void {
+  const { scene } = useBoard.getState();
+  const row: Row = { ...DEFAULT_ROW, id: crypto.randomUUID(), name: freeName("Row", scene.rows ?? []), from: { x: from[0], y: from[1] }, to: { x: to[0], y: to[1] }, seed: seed() };
+  const elements = rebuild(row, scene.elements);
+  const first = elements[scene.elements.length];
+  if (!first) return say(`Draw it longer: the narrowest house is ${DEFAULT_ROW.fronts.least} m wide.`);
+  edit((next) => {
+    next.rows = [...(next.rows ?? []), row as never];
+    next.elements = elements as never;
+  });
+  go({ selected: first.id });
+}
+
+/** Changes a row's rule, and builds it anew. */
+export function changeRow(id: string, change: Partial<Row>): void {
+  edit((scene) => {
+    const at = scene.rows?.findIndex((one) => one.id === id) ?? -1;
+    if (!scene.rows || at < 0) return;
+    const row = { ...(scene.rows[at] as Row), ...change };
+    scene.rows[at] = row as never;
+    scene.elements = rebuild(row, scene.elements as Scene["elements"]) as never;
+  }, `row ${id}`);
+  const { scene, selected } = useBoard.getState();
+  if (!scene.elements.some((element) => element.id === selected)) go({ selected: scene.elements.find(houseOf(id))?.id ?? null });
+}
+
+/** Rolls a row again: other houses by the same rule, around those that are kept. */
+export const reroll = (id: string): void => changeRow(id, { seed: seed() });
