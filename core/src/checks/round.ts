@@ -43,7 +43,7 @@ export const stretchedRound: Check = ({ scene, shot, view }) => {
       message: `Towards the ${name} corner round things are drawn up to ${times(ratio)} times as long as wide. The stereographic lens keeps them round.`,
     }));
   }
-  const worst = scene.elements.flatMap((element) => {
+  const worst = scene.elements.filter(({ kind }) => kind !== "street").flatMap((element) => {
     const box = boxOf(element);
     const [x, y, base] = blockCorner(box, 0.5, 0.5);
     const z = base + box.height / 2;

@@ -2,7 +2,7 @@ import { Ajv, type ErrorObject } from "ajv";
 import type { TSchema, Static } from "@sinclair/typebox";
 import { BadInput, type Fault } from "../problem";
 import { SceneSchema, type Scene } from "../scene";
-import { faultOf } from "../world";
+import { elementFault } from "../world";
 
 const ajv = new Ajv({ allErrors: false, discriminator: true, strict: true, strictTypes: false, strictRequired: false });
 
@@ -54,7 +54,7 @@ export function checkScene(value: unknown): Scene {
     });
   }
   scene.elements.forEach((element, i) => {
-    const fault = element.kind === "building" ? faultOf(element) : null;
+    const fault = elementFault(element);
     if (fault) throw new BadInput([{ path: `elements/${i}/${fault.field}`, message: fault.message }]);
   });
   scene.shots.forEach(({ frame, sheet }, i) => {

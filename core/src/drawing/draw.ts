@@ -2,7 +2,7 @@ import { corners, sub, type Rect, type Vec2, type Vec3 } from "../geometry";
 import { showOf, type Scene, type Shot, type Show } from "../scene";
 import { clipToSight, CurveBook, drawPlane, drawSegment, project, sightPlanes, viewOf, type View } from "../shot";
 import { horizon, lineIn, pinsOf } from "../vanishing";
-import { CREASE, HIDDEN, OUTLINE, type Seen, type Sight } from "../visibility";
+import { CREASE, DETAIL, HIDDEN, OUTLINE, type Seen, type Sight } from "../visibility";
 import { aidLayers } from "./aids";
 import { compassLayers } from "./compass";
 import { bundleLayers, coneLayer, measuredLayers, measuringLayer, rimLines } from "./grids";
@@ -50,13 +50,14 @@ function pushLine(lines: number[], view: View, planes: readonly Vec3[], a: Vec3,
   if (p && q) lines.push(p[0], p[1], q[0], q[1]);
 }
 
-/** Layers of the buildings: hidden lines, creases, outlines. A kind that is not shown is not worked out. */
+/** Layers of the buildings: hidden lines, details on surfaces, creases, outlines. A kind that is not shown is not worked out. */
 export function buildingLayers(view: View, seen: Seen, show: Required<Show>): Layer[] {
   const layer = (id: string, name: string, style: Style, sight: Sight, strength: number): Layer => ({
     id, name, style: { ...style, opacity: strength }, ...(strength > 0 ? stretchLines(view, seen, sight) : { lines: NO_LINES }),
   });
   return [
     layer("hidden", "Hidden lines", STYLES.hidden, HIDDEN, show.hidden * show.buildings),
+    layer("details", "Details", STYLES.detail, DETAIL, show.buildings),
     layer("creases", "Creases", STYLES.crease, CREASE, show.buildings),
     layer("outlines", "Outlines", STYLES.outline, OUTLINE, show.buildings),
   ];

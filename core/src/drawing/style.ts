@@ -60,6 +60,7 @@ export const STYLES = {
   cone: { stroke: "#8a5a2b", width: 0.2, dash: [6, 1.5, 1.2, 1.5], opacity: 1 },
   horizon: { stroke: "#46616f", width: 0.25, dash: [], opacity: 1 },
   hidden: { stroke: GRAPHITE, width: 0.15, dash: [1, 0.9], opacity: 1 },
+  detail: { stroke: GRAPHITE, width: 0.18, dash: [], opacity: 1 },
   crease: { stroke: GRAPHITE, width: 0.3, dash: [], opacity: 1 },
   outline: { stroke: GRAPHITE, width: 0.5, dash: [], opacity: 1 },
   frame: { stroke: GRAPHITE, width: 0.6, dash: [], opacity: 1 },

@@ -1,10 +1,11 @@
 import fc from "fast-check";
 import geodesic from "geographiclib-geodesic";
-import { BufferGeometry, Vector3, type Mesh } from "three";
+import type { BufferGeometry} from "three";
+import { Vector3, type Mesh } from "three";
 import { OBJLoader } from "three/examples/jsm/loaders/OBJLoader.js";
 import { newScene, type Scene } from "../scene";
 import { between, block } from "../testing";
-import { areaTwice, build, cornersOf, volumeOf, type Building, type Element } from "../world";
+import { areaTwice, build, cornersOf, DEFAULT_STREET, volumeOf, type Building, type Element, type Street } from "../world";
 import { fromGeoJson, toEarth, toGeoJson, toObj, toWorld } from ".";
 
 const scene = (elements: Element[], more: Partial<Scene> = {}): Scene => ({ ...newScene("Kestrel Quay"), elements, ...more });
@@ -57,7 +58,7 @@ describe("masses as GeoJSON", () => {
     const ground = { latitude: 51.9, longitude: 4.1, north: 12 };
     const back = fromGeoJson(toGeoJson(scene([shed, ell, block("Loft", -9, 20, 6, 8, 9, 30, 1)], { ground })), ground, id);
     expect(back.notes).toEqual([]);
-    const [one, other, loft] = back.elements;
+    const [one, other, loft] = back.elements as Building[];
     expect([one.height, one.base, one.storeys, other.base, loft.base, loft.height]).toEqual([6, 0.5, 2, 0, 1, 9]);
     const area = (points: readonly (readonly [number, number])[]) => areaTwice(points) / 2;
     expect([one, other, loft].map((element) => area(cornersOf(element)))).toEqual([expect.closeTo(216, 2), expect.closeTo(90, 2), expect.closeTo(48, 2)]);
@@ -68,9 +69,19 @@ describe("masses as GeoJSON", () => {
     const { elements, ground, notes } = fromGeoJson(collection(
       polygon(square(4.1, 51.9), { height: "12.5 m", name: "Ice house" }), polygon(square(4.101, 51.9), { "building:levels": "4" }), polygon(square(4.102, 51.9), { height: "30 ft", min_height: 3 }), polygon(square(4.103, 51.9)),
     ), undefined, id);
-    expect(elements.map(({ height, base, name }) => [Number(height.toFixed(3)), base, name])).toEqual([[12.5, 0, "Ice house"], [12, 0, "Building 2"], [6.144, 3, "Building 3"], [9, 0, "Building 4"]]);
+    expect((elements as Building[]).map(({ height, base, name }) => [Number(height.toFixed(3)), base, name])).toEqual([[12.5, 0, "Ice house"], [12, 0, "Building 2"], [6.144, 3, "Building 3"], [9, 0, "Building 4"]]);
     expect([ground.longitude, ground.latitude]).toEqual([expect.closeTo(4.1016, 6), expect.closeTo(51.9001, 6)]);
     expect(notes).toEqual([]);
+  });
+
+  it("bring lines in as streets, and hand them out again", () => {
+    const street: Element = { id: "q", kind: "street", name: "Quay street", path: [{ x: 0, y: 0 }, { x: 40, y: 5 }, { x: 70, y: 30 }], ...DEFAULT_STREET, carriageway: 7.5 };
+    const ground = { latitude: 51.9, longitude: 4.1, north: 0 };
+    const { elements: [back], notes } = fromGeoJson(toGeoJson(scene([street], { ground })), ground, id);
+    expect([notes, back]).toMatchObject([[], { kind: "street", name: "Quay street", carriageway: 7.5 }]);
+    (back as Street).path.forEach(({ x, y }, i) => expect(Math.hypot(x - (street as Street).path[i].x, y - (street as Street).path[i].y)).toBeLessThan(1e-3));
+    const hairpin = { type: "Feature", properties: {}, geometry: { type: "LineString", coordinates: [[4.1, 51.9], [4.1001, 51.9], [4.1, 51.90001]] } };
+    expect(fromGeoJson(collection(hairpin), ground, id).notes).toEqual(["Feature 1 bends too sharply for its width, or crosses itself."]);
   });
 
   it("leave out what cannot be used, with the feature's number and why, and take the rest", () => {

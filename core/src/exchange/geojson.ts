@@ -1,12 +1,12 @@
 import { around } from "../geometry";
 import { BadInput } from "../problem";
 import type { Scene } from "../scene";
-import { boxOf, faultOf, outlineOf, tidy, type Building } from "../world";
+import { boxOf, DEFAULT_STREET, faultOf, outlineOf, streetFault, tidy, type Building, type Street } from "../world";
 import { toEarth, toWorld, type Ground } from "./ground";
 
 /** What came of a file of real ground. */
 export interface BroughtIn {
-  readonly elements: readonly Building[];
+  readonly elements: readonly (Building | Street)[];
   readonly ground: Ground;
   /** What was left, or taken otherwise than it stands in the file: a sentence each, with the feature's number. */
   readonly notes: readonly string[];
@@ -44,9 +44,9 @@ function heightsOf(properties: Record<string, unknown>): { readonly base: number
 
 type Position = readonly [number, number];
 
-/** A ring of positions, or why it is none. */
-function ringOf(value: unknown): readonly Position[] | string {
-  if (!Array.isArray(value) || value.length < 4) return "has a ring of fewer than four positions.";
+/** Positions in a row, so many at least, or why they are none. */
+function positionsOf(value: unknown, least: 2 | 4): readonly Position[] | string {
+  if (!Array.isArray(value) || value.length < least) return least === 4 ? "has a ring of fewer than four positions." : "has a line of fewer than two positions.";
   const ring: Position[] = [];
   for (const at of value as unknown[]) {
     if (!Array.isArray(at) || typeof at[0] !== "number" || typeof at[1] !== "number" || !Number.isFinite(at[0]) || !Number.isFinite(at[1])) return "has a position that is no pair of numbers.";
@@ -69,7 +69,7 @@ function ringsOf(geometry: unknown): { readonly rings: readonly (readonly Positi
   let holes = false;
   for (const polygon of polygons as unknown[]) {
     if (!Array.isArray(polygon) || polygon.length === 0) return "is a polygon without a ring.";
-    const ring = ringOf(polygon[0]);
+    const ring = positionsOf(polygon[0], 4);
     if (typeof ring === "string") return ring;
     rings.push(ring);
     holes ||= polygon.length > 1;
@@ -90,7 +90,7 @@ function featuresOf(document: unknown): readonly unknown[] {
 }
 
 /**
- * Buildings from GeoJSON polygons (RFC 7946) with their heights, laid out in metres around an origin.
+ * Buildings from GeoJSON polygons (RFC 7946) with their heights, and streets from its lines, laid out in metres around an origin.
  * @param ground the scene's own origin and north; without one, the middle of all that is in the file, north up
  * @param id a fresh name for each
  * @throws BadInput for what is no GeoJSON at all; single features that cannot be used are left out and told of
@@ -100,7 +100,15 @@ export function fromGeoJson(document: unknown, ground: Ground | undefined, id: (
   const notes: string[] = [];
   const note = (feature: number, message: string) => notes.push(`Feature ${feature + 1} ${message}`);
   if (features.length > MOST) notes.push(`Only the first ${MOST.toLocaleString("en")} of ${features.length.toLocaleString("en")} features were taken.`);
+  const lines = features.slice(0, MOST).flatMap((feature, at) => {
+    const geometry = isRecord(feature) && isRecord(feature.geometry) ? feature.geometry : null;
+    if (geometry?.type !== "LineString") return [];
+    const path = positionsOf(geometry.coordinates, 2);
+    if (typeof path === "string") note(at, path);
+    return typeof path === "string" ? [] : [{ at, path, properties: isRecord(feature) && isRecord(feature.properties) ? feature.properties : {} }];
+  });
   const read = features.slice(0, MOST).flatMap((feature, at) => {
+    if (isRecord(feature) && isRecord(feature.geometry) && feature.geometry.type === "LineString") return [];
     const found = isRecord(feature) ? ringsOf(feature.geometry) : "is no feature.";
     if (typeof found === "string") {
       note(at, found);
@@ -109,10 +117,22 @@ export function fromGeoJson(document: unknown, ground: Ground | undefined, id: (
     if (found.holes) note(at, "has holes; its outline was taken without them.");
     return [{ at, rings: found.rings, properties: isRecord(feature) && isRecord(feature.properties) ? feature.properties : {} }];
   });
-  const places = read.flatMap(({ rings }) => rings.flat());
+  const places = [...read.flatMap(({ rings }) => rings.flat()), ...lines.flatMap(({ path }) => path)];
   const box = places.length ? around(places) : null;
   const own: Ground = ground ?? (box ? { longitude: box.x + box.width / 2, latitude: box.y + box.height / 2, north: 0 } : { longitude: 0, latitude: 0, north: 0 });
-  const elements = read.flatMap(({ at, rings, properties }) => rings.flatMap((ring, part): Building[] => {
+  const streets = lines.flatMap(({ at, path, properties }): Street[] => {
+    const points = path.map((place) => toWorld(own, place));
+    const { name } = properties;
+    const width = measure(properties.width);
+    const street: Street = {
+      id: id(at, 0), kind: "street", name: typeof name === "string" && name.trim() ? name.slice(0, 200) : `Street ${at + 1}`, path: points.slice(0, 2000).map(([x, y]) => ({ x, y })),
+      ...DEFAULT_STREET, ...(width === null ? {} : { carriageway: width }),
+    };
+    const fault = points.some(([x, y]) => Math.hypot(x, y) > FAR) ? { message: `lies more than ${FAR / 1000} km from the origin; it was left out.` } : streetFault(street);
+    if (fault) note(at, fault.message);
+    return fault ? [] : [street];
+  });
+  const buildings = read.flatMap(({ at, rings, properties }) => rings.flatMap((ring, part): Building[] => {
     const points = tidy(ring.slice(0, -1).map((place) => toWorld(own, place)));
     if (points.some(([x, y]) => Math.hypot(x, y) > FAR)) {
       note(at, `lies more than ${FAR / 1000} km from the origin; it was left out.`);
@@ -136,7 +156,7 @@ export function fromGeoJson(document: unknown, ground: Ground | undefined, id: (
     return [building];
   }));
   const more = notes.length - NOTES;
-  return { elements, ground: own, notes: more > 0 ? [...notes.slice(0, NOTES), `And ${more} more.`] : notes };
+  return { elements: [...buildings, ...streets], ground: own, notes: more > 0 ? [...notes.slice(0, NOTES), `And ${more} more.`] : notes };
 }
 
 /** To a hundredth of a millimetre or so. */
@@ -147,6 +167,9 @@ export function toGeoJson({ elements, ground = { longitude: 0, latitude: 0, nort
   return {
     type: "FeatureCollection",
     features: elements.map((element) => {
+      if (element.kind === "street") {
+        return { type: "Feature", id: element.id, properties: { name: element.name, width: element.carriageway }, geometry: { type: "LineString", coordinates: element.path.map(({ x, y }) => toEarth(ground, [x, y]).map(degree)) } };
+      }
       const ring = outlineOf(element).map((place) => toEarth(ground, place).map(degree));
       const { origin: { z }, height } = boxOf(element);
       return {

@@ -1,6 +1,6 @@
 import Flatbush from "flatbush";
 import { dot, gaps, norm, sub, union, type Interval, type Vec3 } from "../geometry";
-import { encloses, type Solid } from "../world";
+import { encloses, type Detail, type Solid } from "../world";
 import { loopBoxes, segmentBoxes } from "./bearing";
 import { meetings } from "./meetings";
 import { hides, occludersOf, TOUCH, type Occluder } from "./occluder";
@@ -10,9 +10,11 @@ import { hiddenWhole } from "./skyline";
 export const OUTLINE = 0;
 export const CREASE = 1;
 export const HIDDEN = 2;
-export type Sight = typeof OUTLINE | typeof CREASE | typeof HIDDEN;
+/** Drawn on a surface, where that is seen. */
+export const DETAIL = 3;
+export type Sight = typeof OUTLINE | typeof CREASE | typeof HIDDEN | typeof DETAIL;
 
-/** Stretches of edges, one after the other: ends (ax ay az bx by bz, in m), the number of the solid, and the sight. */
+/** Stretches of edges, one after the other: ends (ax ay az bx by bz, in m), the number of the solid (as many as there are for a detail), and the sight. */
 export interface Seen {
   readonly ends: Float64Array;
   readonly solid: Uint32Array;
@@ -41,8 +43,9 @@ function standing(solid: Solid, eye: Vec3): Standing {
  * rounding. Solids that a skyline before them hides whole are set aside first; an index of what stands in which direction
  * keeps far-apart edges and faces from being compared. Touching faces do not hide one another's edges; edges that lie on a
  * face are seen. Joins of a round surface are stretches only where the surface turns away.
+ * @param details what is drawn on surfaces; of it only what is seen is handed out
  */
-export function see(solids: readonly Solid[], eye: Vec3): Seen {
+export function see(solids: readonly Solid[], eye: Vec3, details: readonly Detail[] = []): Seen {
   const stands = solids.map((solid) => standing(solid, eye));
   const front = (s: number, f: number) => stands[s].heights[f] > TOUCH;
   const wanted = solids.flatMap((solid, s) => solid.faces.flatMap((_, f) => (stands[s].inside || front(s, f) ? occludersOf(solids, s, f, eye) : [])));
@@ -83,6 +86,10 @@ export function see(solids: readonly Solid[], eye: Vec3): Seen {
     const seen = [p, q].some(({ solid: s, face }) => stands[s].inside || front(s, face));
     if (!seen || (lost[p.solid] && lost[q.solid])) push(p.solid, a, b, [[0, 1]], HIDDEN);
     else lay(p.solid, a, b, (one) => [p, q].some((own) => own.solid === one.solid && own.face === one.face), CREASE);
+  }
+  for (const { a, b } of details) {
+    const least = SLIVER / norm(sub(b, a));
+    push(solids.length, a, b, gaps(union(hiddenBy(near(a, b), () => false, a, b)), least), DETAIL);
   }
   return { ends: Float64Array.from(ends), solid: Uint32Array.from(solid), sight: Uint8Array.from(sight) };
 }

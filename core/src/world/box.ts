@@ -1,15 +1,17 @@
 import { degrees, type Vec2 } from "../geometry";
 import { blockCorner, type Block } from "./block";
 import { cornersOf, type Building } from "./building";
+import { ribbonOf, type Street } from "./street";
 
 /** How high a building stands over its foot, without its roof, m. */
 const wallsOf = ({ height, setbacks = [] }: Building): number => setbacks.reduce((sum, tier) => sum + tier.height, height);
 
-/** The block that stands for an element where only its place, its way and its size count: around a building, along its longest side. */
-export function boxOf(element: Block | Building): Block {
+/** The block that stands for an element where only its place, its way and its size count: around a building or a street, along its longest side. */
+export function boxOf(element: Block | Building | Street): Block {
   if (element.kind === "block") return element;
-  const points = cornersOf(element);
-  const corners = points.length >= 3 ? points : element.footprint.map(({ x, y }) => [x, y] as const);
+  const points = outlineOf(element);
+  const corners = points.length >= 3 ? points : (element.kind === "street" ? element.path : element.footprint).map(({ x, y }) => [x, y] as const);
+  const [base, height] = element.kind === "street" ? [0, Math.max(1e-3, element.kerb)] : [element.base, wallsOf(element)];
   const sides = corners.map((p, i) => {
     const q = corners[(i + 1) % corners.length];
     return [q[0] - p[0], q[1] - p[1]] as const;
@@ -25,12 +27,12 @@ export function boxOf(element: Block | Building): Block {
   const [[l0, l1], [w0, w1]] = [spread(l), spread(w)];
   return {
     id: element.id, kind: "block", name: element.name, heading: degrees(Math.atan2(l[0], l[1])),
-    origin: { x: l0 * l[0] + w0 * w[0], y: l0 * l[1] + w0 * w[1], z: element.base }, length: Math.max(1e-3, l1 - l0), width: Math.max(1e-3, w1 - w0), height: wallsOf(element),
+    origin: { x: l0 * l[0] + w0 * w[0], y: l0 * l[1] + w0 * w[1], z: base }, length: Math.max(1e-3, l1 - l0), width: Math.max(1e-3, w1 - w0), height,
   };
 }
 
 /** The outline of an element on the plan, counter-clockwise. */
-export const outlineOf = (element: Block | Building): readonly Vec2[] => element.kind === "building" ? cornersOf(element) : ([[0, 0], [0, 1], [1, 1], [1, 0]] as const).map(([u, v]): Vec2 => {
+export const outlineOf = (element: Block | Building | Street): readonly Vec2[] => element.kind === "building" ? cornersOf(element) : element.kind === "street" ? ribbonOf(element) : ([[0, 0], [0, 1], [1, 1], [1, 0]] as const).map(([u, v]): Vec2 => {
   const [x, y] = blockCorner(element, u, v);
   return [x, y];
 });
@@ -43,7 +45,8 @@ export function asBuilding(element: Block | Building): Building {
 }
 
 /** An element moved over the ground, m. */
-export function moved<T extends Block | Building>(element: T, dx: number, dy: number): T {
+export function moved<T extends Block | Building | Street>(element: T, dx: number, dy: number): T {
+  if (element.kind === "street") return { ...element, path: element.path.map(({ x, y }) => ({ x: x + dx, y: y + dy })) };
   if (element.kind === "block") return { ...element, origin: { ...element.origin, x: element.origin.x + dx, y: element.origin.y + dy } };
   return { ...element, footprint: element.footprint.map(({ x, y }) => ({ x: x + dx, y: y + dy })) };
 }

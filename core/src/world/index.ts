@@ -1,6 +1,7 @@
 import { BlockSchema, buildBlock, type Block } from "./block";
-import { buildBuilding, BuildingSchema, type Building } from "./building";
+import { buildBuilding, BuildingSchema, faultOf, type Building } from "./building";
 import type { Solid } from "./solid";
+import { buildStreet, streetDetails, streetFault, StreetSchema, type Detail, type Street } from "./street";
 
 export * from "./block";
 export * from "./box";
@@ -9,19 +10,36 @@ export * from "./fields";
 export * from "./polygon";
 export * from "./row";
 export * from "./solid";
+export * from "./street";
 
-export type Element = Block | Building;
+export type Element = Block | Building | Street;
 
-/** Every kind of element: its schema, and how it is built to solids. A new kind is one file, a line here, and one in `Element`. */
-export const KINDS: { readonly [K in Element["kind"]]: { readonly schema: object; readonly build: (element: Extract<Element, { kind: K }>) => Solid[] } } = {
+/** A kind of element: its schema, what it is built to, what is drawn on it, and why one cannot be built, with the field. */
+interface Kind<E> {
+  readonly schema: object;
+  readonly build: (element: E) => Solid[];
+  readonly details?: (element: E) => Detail[];
+  readonly fault?: (element: E) => { readonly field: string; readonly message: string } | null;
+}
+
+/** Every kind of element. A new kind is one file, a line here, and one in `Element`. */
+export const KINDS: { readonly [K in Element["kind"]]: Kind<Extract<Element, { kind: K }>> } = {
   block: { schema: BlockSchema, build: (element) => [buildBlock(element)] },
-  building: { schema: BuildingSchema, build: buildBuilding },
+  building: { schema: BuildingSchema, build: buildBuilding, fault: faultOf },
+  street: { schema: StreetSchema, build: buildStreet, details: streetDetails, fault: streetFault },
 };
 
-/** The solids of one element. */
-const builtOf = <K extends Element["kind"]>(element: Extract<Element, { kind: K }>): Solid[] => KINDS[element.kind as K].build(element);
+const kindOf = <K extends Element["kind"]>(element: Extract<Element, { kind: K }>): Kind<Extract<Element, { kind: K }>> => KINDS[element.kind as K];
 
 /** The solids of elements, in their order. */
 export function build(elements: readonly Element[]): Solid[] {
-  return elements.flatMap((element) => builtOf(element));
+  return elements.flatMap((element) => kindOf(element).build(element));
 }
+
+/** What is drawn on the surfaces of elements. */
+export function detailsOf(elements: readonly Element[]): Detail[] {
+  return elements.flatMap((element) => kindOf(element).details?.(element) ?? []);
+}
+
+/** Why an element cannot be built, and the field; null where it can. */
+export const elementFault = (element: Element) => kindOf(element).fault?.(element) ?? null;

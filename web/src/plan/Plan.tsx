@@ -2,13 +2,13 @@ import { useEffect, useRef, useState, type PointerEvent } from "react";
 import { movedOnPlan, pickOnPlan, placeOnPlan, planBounds, shapeOnPlan, type Placed } from "@zanvo/core/construct";
 import { distance2, degrees, wrap, type Vec2 } from "@zanvo/core/geometry";
 import { metres } from "@zanvo/core/slip";
-import { faultOf, outlineOf, type Element } from "@zanvo/core/world";
+import { elementFault, outlineOf, type Element } from "@zanvo/core/world";
 import { beginGesture, cancelGesture, drag, endGesture, go, onShot, useBoard, useShot } from "../board/board";
 import { replaceElement } from "../board/desk/blocks";
 import { fit, pan, zoom, type Camera, type Size } from "../board/desk/camera";
 import { say } from "../ui";
 import { useMeasures } from "../units";
-import { coneOf, cornerMoved, cornersToDrag, layBuilding, onPlan, onWindow, type PlanTool } from "./plan";
+import { coneOf, cornerMoved, cornersToDrag, layBuilding, layStreet, onPlan, onWindow, type PlanTool } from "./plan";
 import { layRow } from "./rows";
 
 /** How near things are drawn to and taken up, window px; round measures, m. */
@@ -69,7 +69,9 @@ export function Plan({ tool, onTool }: PlanProps) {
       element.removeEventListener("wheel", onWheel);
     };
   }, []);
-  const corners = tool === "polygon" ? points : [];
+  /** What is pressed corner by corner, and not drawn in one go. */
+  const pressed = tool === "polygon" || tool === "street";
+  const corners = pressed ? points : [];
 
   const windowAt = (event: PointerEvent): Vec2 => {
     const box = holder.current!.getBoundingClientRect();
@@ -94,7 +96,7 @@ export function Plan({ tool, onTool }: PlanProps) {
     (event.currentTarget as HTMLElement).focus();
     if (event.button === 1) return setDoing({ what: "pan", last: at });
     if (event.button !== 0) return;
-    if (tool === "polygon") return;
+    if (pressed) return;
     if (tool !== "choose") {
       const from = placed(world, event.altKey).at;
       return setDoing({ what: "shape", from, to: from });
@@ -145,7 +147,7 @@ export function Plan({ tool, onTool }: PlanProps) {
       const { element, corner } = doing;
       const to = placed(world, event.altKey, elements.filter(({ id }) => id !== element.id));
       const next = cornerMoved(element, corner, to.at);
-      const fault = next.kind === "building" ? faultOf(next) : null;
+      const fault = elementFault(next);
       if (fault) return show(at, `The ${fault.field.split("/")[0]} ${fault.message}`, null);
       drag(replaceElement(next));
       show(at, `${to.at[0].toFixed(2)} m east, ${to.at[1].toFixed(2)} m north`, to.on);
@@ -168,12 +170,12 @@ export function Plan({ tool, onTool }: PlanProps) {
     setTag(null);
     if (doing && ["move", "corner", "eye", "gaze"].includes(doing.what)) endGesture();
     if (doing?.what === "shape") lay(doing.from, doing.to);
-    if (!doing && tool === "polygon" && camera && event.button === 0) addPoint(placed(onPlan(camera, windowAt(event)), event.altKey).at);
+    if (!doing && pressed && camera && event.button === 0) addPoint(placed(onPlan(camera, windowAt(event)), event.altKey).at);
     setDoing(null);
   };
   const lay = (from: Vec2, to: Vec2) => {
     if (tool === "row") return layRow(from, to);
-    if (tool === "choose" || tool === "polygon") return undefined;
+    if (tool === "choose" || tool === "polygon" || tool === "street") return undefined;
     const shape = shapeOnPlan(tool, from, to, heading);
     if (!shape) return say("Draw it larger: from one corner to the opposite one.");
     const fault = layBuilding(shape, tool === "circle");
@@ -181,11 +183,12 @@ export function Plan({ tool, onTool }: PlanProps) {
     onTool("choose");
   };
   const addPoint = (at: Vec2) => {
-    if (camera && corners.length >= 3 && near(onWindow(camera, corners[0]), onWindow(camera, at))) return close();
+    if (camera && tool === "polygon" && corners.length >= 3 && near(onWindow(camera, corners[0]), onWindow(camera, at))) return close();
+    if (camera && tool === "street" && corners.length >= 2 && near(onWindow(camera, corners[corners.length - 1]), onWindow(camera, at))) return close();
     setPoints([...corners, at]);
   };
   const close = () => {
-    const fault = layBuilding(corners);
+    const fault = tool === "street" ? layStreet(corners) : layBuilding(corners);
     if (fault) return say(fault);
     setPoints([]);
     onTool("choose");
@@ -199,7 +202,7 @@ export function Plan({ tool, onTool }: PlanProps) {
     else go({ selected: null });
   };
 
-  const drawn = camera && doing?.what === "shape" && tool !== "choose" && tool !== "polygon" && tool !== "row" ? shapeOnPlan(tool, doing.from, doing.to, heading) : null;
+  const drawn = camera && doing?.what === "shape" && tool !== "choose" && tool !== "polygon" && tool !== "row" && tool !== "street" ? shapeOnPlan(tool, doing.from, doing.to, heading) : null;
   const path = (places: readonly Vec2[], closed = true) => camera ? `M${places.map((p) => onWindow(camera, p).map((v) => v.toFixed(1)).join(" ")).join("L")}${closed ? "Z" : ""}` : "";
   const cone = coneOf(shot);
   return (
@@ -216,7 +219,7 @@ export function Plan({ tool, onTool }: PlanProps) {
       onPointerLeave={() => setHover(null)}
       onKeyDown={(event) => {
         if (event.key === "Escape") giveUp();
-        if (event.key === "Enter" && corners.length >= 3) close();
+        if (event.key === "Enter" && corners.length >= (tool === "street" ? 2 : 3)) close();
       }}
     >
       {camera && (

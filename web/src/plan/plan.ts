@@ -1,12 +1,12 @@
 import { add, scale, type Vec2 } from "@zanvo/core/geometry";
 import type { Shot } from "@zanvo/core/scene";
 import { unproject, viewOf } from "@zanvo/core/shot";
-import { asBuilding, blockAxes, blockCorner, faultOf, type Block, type Building, type Element } from "@zanvo/core/world";
+import { blockAxes, blockCorner, DEFAULT_STREET, elementFault, type Block, type Building, type Element, type Street } from "@zanvo/core/world";
 import { edit, freeName, go, useBoard } from "../board/board";
 import { toDesk, toWindow, type Camera } from "../board/desk/camera";
 
 /** What the hand does on the plan. */
-export type PlanTool = "choose" | "rectangle" | "ell" | "horseshoe" | "circle" | "polygon" | "row";
+export type PlanTool = "choose" | "rectangle" | "ell" | "horseshoe" | "circle" | "polygon" | "row" | "street";
 
 /** Window px of a place of the world, north up; and back. */
 export const onWindow = (camera: Camera, [x, y]: Vec2): Vec2 => toWindow(camera, [x, -y]);
@@ -24,16 +24,34 @@ export function layBuilding(points: readonly Vec2[], round = false): string | nu
   const building: Building = {
     id: crypto.randomUUID(), kind: "building", name: freeName("Building", elements), footprint: points.map(([x, y]) => ({ x, y })), base: 0, height: HIGH, roof: { kind: "flat" }, ...(round ? { round } : {}),
   };
-  const fault = faultOf(building);
-  if (fault) return `The footprint ${fault.message}`;
-  edit((scene) => void scene.elements.push(building as never));
-  go({ selected: building.id });
+  return lay(building, "footprint");
+}
+
+/** Lays a street along a path and chooses it. @returns why it cannot be laid, or null */
+export function layStreet(points: readonly Vec2[]): string | null {
+  const { elements } = useBoard.getState().scene;
+  const street: Street = { id: crypto.randomUUID(), kind: "street", name: freeName("Street", elements), path: points.map(([x, y]) => ({ x, y })), ...DEFAULT_STREET };
+  return lay(street, "path");
+}
+
+function lay(element: Element, what: string): string | null {
+  const fault = elementFault(element);
+  if (fault) return `The ${what} ${fault.message}`;
+  edit((scene) => void scene.elements.push(element as never));
+  go({ selected: element.id });
   return null;
+}
+
+interface Point {
+  readonly x: number;
+  readonly y: number;
 }
 
 /** A block with one corner of its footprint drawn to a place, the opposite one staying; a building with that corner moved. */
 export function cornerMoved(element: Element, corner: number, [x, y]: Vec2): Element {
-  if (element.kind === "building") return { ...element, footprint: element.footprint.map((one, i) => (i === corner ? { x, y } : one)) };
+  const turned = (one: Point, i: number): Point => (i === corner ? { x, y } : one);
+  if (element.kind === "building") return { ...element, footprint: element.footprint.map(turned) };
+  if (element.kind === "street") return { ...element, path: element.path.map(turned) };
   return blockBetween(element, corner, [x, y]);
 }
 
@@ -52,9 +70,11 @@ function blockBetween(block: Block, corner: number, [x, y]: Vec2): Block {
 }
 
 /** The corners that can be dragged, in the order of `cornerMoved`. */
-export const cornersToDrag = (element: Element): readonly Vec2[] => element.kind === "block"
-  ? CORNERS.map(([u, v]) => { const [x, y] = blockCorner(element, u, v); return [x, y] as const; })
-  : element.footprint.length <= 40 && !element.round ? asBuilding(element).footprint.map(({ x, y }) => [x, y] as const) : [];
+export function cornersToDrag(element: Element): readonly Vec2[] {
+  if (element.kind === "block") return CORNERS.map(([u, v]) => { const [x, y] = blockCorner(element, u, v); return [x, y] as const; });
+  const points = element.kind === "street" ? element.path : element.round ? [] : element.footprint;
+  return points.length <= 60 ? points.map(({ x, y }) => [x, y] as const) : [];
+}
 
 /** The directions on the plan of a panel's left and right sides, at its middle height; null where they look nowhere. */
 export function coneOf(shot: Shot): readonly [Vec2, Vec2] | null {

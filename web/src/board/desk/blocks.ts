@@ -12,6 +12,9 @@ export const replaceElement = (element: Element): Recipe => (scene) => {
   if (at >= 0) scene.elements[at] = element;
 };
 
+/** What a foot on the ground may be drawn to: the blocks that stand for what stands there. */
+export const standingOf = (elements: readonly Element[]): Block[] => elements.filter(({ kind }) => kind !== "street").map(boxOf);
+
 /**
  * The element moved over the ground so that the foot of its near corner is seen `by` mm away from where it was, drawn to
  * corners and street lines of the others within `reach` mm. Null where that would be above the horizon.
@@ -20,7 +23,7 @@ export function moveElement(view: View, element: Element, others: readonly Eleme
   const box = boxOf(element);
   const [x, y] = blockCorner(box, ...nearCorner(box, view.eye));
   const seen = project(view, [x, y, 0]);
-  const foot = seen && footAt(view, others.map(boxOf), [seen[0] + by[0], seen[1] + by[1]], reach);
+  const foot = seen && footAt(view, standingOf(others), [seen[0] + by[0], seen[1] + by[1]], reach);
   return foot && { element: moved(element, foot.at[0] - x, foot.at[1] - y), foot, far: Math.hypot(foot.at[0] - x, foot.at[1] - y) };
 }
 
@@ -44,7 +47,7 @@ export function deleteElement(id: string): void {
 export function nearestBlock(elements: readonly Element[], shot: Shot): Block | undefined {
   const view = viewOf(shot);
   const depth = (block: Block) => dot(sub(blockCorner(block, ...nearCorner(block, view.eye)), view.eye), view.forward);
-  const ahead = elements.map(boxOf).filter((block) => depth(block) > 0.1);
+  const ahead = standingOf(elements).filter((block) => depth(block) > 0.1);
   return ahead.length ? ahead.reduce((near, block) => (depth(block) < depth(near) ? block : near)) : undefined;
 }
 

@@ -2,9 +2,9 @@ import { useEffect, useRef, useState, type PointerEvent, type RefObject } from "
 import { footAt, pickSolid } from "@zanvo/core/construct";
 import { contains, type Vec2 } from "@zanvo/core/geometry";
 import { metres, mm } from "@zanvo/core/slip";
-import { boxOf, build } from "@zanvo/core/world";
+import { build } from "@zanvo/core/world";
 import { beginGesture, cancelGesture, currentShot, drag, endGesture, go, useBoard } from "../board";
-import { moveElement, replaceElement } from "./blocks";
+import { moveElement, replaceElement, standingOf } from "./blocks";
 import { pan, zoom } from "./camera";
 import { currentView, deskPoint, look, setRaising, showTag, takeMeasure, useDesk, windowPoint } from "./desk";
 import { begin, onPaper, reach } from "./raise";
@@ -107,7 +107,7 @@ function begun({ at, window, alt }: DragPoint, panning: boolean): Doing {
       return { what: "raise" };
     }
     if (!contains(shot.frame, at)) return { what: "pan", last: window };
-    const foot = footAt(view, scene.elements.map(boxOf), at, reachMm(alt));
+    const foot = footAt(view, standingOf(scene.elements), at, reachMm(alt));
     if (!foot) {
       showTag({ at: window, text: "Press on the ground, below the horizon.", wrong: true });
       return { what: "nothing" };
@@ -152,7 +152,7 @@ function hover(event: PointerEvent): void {
   const at = deskPoint(event);
   if (raising) drawOut({ at, from: at, window: windowPoint(event), alt: event.altKey });
   else {
-    const foot = contains(currentShot(useBoard.getState()).frame, at) ? footAt(currentView(), scene.elements.map(boxOf), at, reachMm(event.altKey)) : null;
+    const foot = contains(currentShot(useBoard.getState()).frame, at) ? footAt(currentView(), standingOf(scene.elements), at, reachMm(event.altKey)) : null;
     useDesk.setState({ foot, tag: foot?.on ? { at: windowPoint(event), text: `${foot.on.what} of ${foot.on.block.name}` } : null });
   }
 }
