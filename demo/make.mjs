@@ -1,5 +1,6 @@
 // Makes the demo scenes: a corner of Kestrel Quay, an invented harbour quarter. Run: node demo/make.mjs
 import { readFileSync, writeFileSync } from "node:fs";
+import { quarter as wholeQuarter } from "./quarter.mjs";
 
 const LEFT = -58;
 const CORNER = [2.2, 15];
@@ -21,7 +22,7 @@ const write = (file, scene) => writeFileSync(new URL(`${file}.zanvo.json`, impor
   format: "zanvo-scene", version: 1, place: "Kestrel Quay",
   orientations: [{ id: "main", name: "Main streets", heading: LEFT + 90 }],
   ...scene,
-}, null, 2)}\n`);
+}, null, file.startsWith("5") ? 0 : 2)}\n`);
 const bundles = (left, right, upright) => [
   { pin: "main-left", spacing: 14, strength: left }, { pin: "main-right", spacing: 14, strength: right }, { pin: "upright", spacing: 14, strength: upright },
 ];
@@ -114,3 +115,5 @@ write("4-from-the-kite-balloon", {
     },
   ],
 });
+
+write("5-the-whole-quarter", wholeQuarter(a3));

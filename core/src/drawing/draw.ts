@@ -1,5 +1,5 @@
-import { corners, sub, type Rect, type Vec2, type Vec3 } from "../geometry";
-import { showOf, type Scene, type Shot, type Show } from "../scene";
+import { corners, distance2, sub, type Rect, type Vec2, type Vec3 } from "../geometry";
+import { DEFAULT_ROOM, roomOf, showOf, type Scene, type Shot, type Show } from "../scene";
 import { clipToSight, CurveBook, drawPlane, drawSegment, project, sightPlanes, viewOf, type View } from "../shot";
 import { horizon, lineIn, pinsOf } from "../vanishing";
 import { CREASE, DETAIL, HIDDEN, OUTLINE, type Seen, type Sight } from "../visibility";
@@ -18,12 +18,36 @@ function outline(rect: Rect): Float64Array {
 const segment = (ends: readonly [Vec2, Vec2] | null): Float64Array => Float64Array.from(ends ? ends.flat() : []);
 
 /** The stretches of one sight on paper, cut at the panel. */
-export function stretchLines(view: View, { ends, sight: sights }: Seen, sight: Sight): Strokes {
+export const stretchLines = (view: View, seen: Seen, sight: Sight): Strokes => segmentLines(view, stretchesOf(seen, sight));
+
+/** The stretches of one sight, in the world. */
+function stretchesOf({ ends, sight: sights }: Seen, sight: Sight): (readonly [Vec3, Vec3])[] {
   const segments: (readonly [Vec3, Vec3])[] = [];
   for (let i = 0, o = 0; i < sights.length; i++, o += 6) {
     if (sights[i] === sight) segments.push([[ends[o], ends[o + 1], ends[o + 2]], [ends[o + 3], ends[o + 4], ends[o + 5]]]);
   }
-  return segmentLines(view, segments);
+  return segments;
+}
+
+/**
+ * Details that are drawn apart: none that is drawn nearer than a gap, mm, at both its ends and its middle, to one kept before it. Far away, where they would clot into a black ball, fewer are left, and none that is shorter than the gap.
+ */
+export function apart(view: View, details: readonly (readonly [Vec3, Vec3])[], gap: number): (readonly [Vec3, Vec3])[] {
+  const kept = new Map<string, (readonly [Vec2, Vec2])[]>();
+  return details.filter(([a, b]) => {
+    const [p, q] = [project(view, a), project(view, b)];
+    // What is seen in part only is near, or at the panel's edge.
+    if (!p || !q) return true;
+    const [x, y, long] = [(p[0] + q[0]) / 2, (p[1] + q[1]) / 2, Math.hypot(q[0] - p[0], q[1] - p[1])];
+    if (long < gap) return false;
+    const [i, k] = [Math.floor(x / gap), Math.floor(y / gap)];
+    for (let n = i - 1; n <= i + 1; n++) for (let m = k - 1; m <= k + 1; m++) {
+      if (kept.get(`${n} ${m}`)?.some(([u, v]) => Math.min(Math.max(distance2(p, u), distance2(q, v)), Math.max(distance2(p, v), distance2(q, u))) < gap)) return false;
+    }
+    const cell = `${i} ${k}`;
+    kept.set(cell, [...(kept.get(cell) ?? []), [p, q]]);
+    return true;
+  });
 }
 
 const NO_LINES = new Float64Array();
@@ -51,9 +75,10 @@ function pushLine(lines: number[], view: View, planes: readonly Vec3[], a: Vec3,
 }
 
 /** Layers of the buildings: hidden lines, details on surfaces, creases, outlines. A kind that is not shown is not worked out. */
-export function buildingLayers(view: View, seen: Seen, show: Required<Show>): Layer[] {
+export function buildingLayers(view: View, seen: Seen, show: Required<Show>, gap = DEFAULT_ROOM.gap): Layer[] {
   const layer = (id: string, name: string, style: Style, sight: Sight, strength: number): Layer => ({
-    id, name, style: { ...style, opacity: strength }, ...(strength > 0 ? stretchLines(view, seen, sight) : { lines: NO_LINES }),
+    id, name, style: { ...style, opacity: strength },
+    ...(strength > 0 ? segmentLines(view, sight === DETAIL ? apart(view, stretchesOf(seen, sight), gap) : stretchesOf(seen, sight)) : { lines: NO_LINES }),
   });
   return [
     layer("hidden", "Hidden lines", STYLES.hidden, HIDDEN, show.hidden * show.buildings),
@@ -105,7 +130,7 @@ export function draw(scene: Scene, shot: Shot, seen: Seen): Drawing {
     coneLayer(shot, view),
     eyeLevel,
     measuringLayer(shot, pins, view, { x: 0, y: 0, width: shot.sheet.width, height: shot.sheet.height }),
-    ...buildingLayers(view, seen, showOf(shot)),
+    ...buildingLayers(view, seen, showOf(shot), roomOf(shot).gap),
     frame,
     ...aidLayers(shot, pins),
     ...compassLayers(shot, pins, view),

@@ -63,6 +63,8 @@ describe("a building", () => {
     expect(volumeOf(drum) / round).toBeGreaterThan(0.97);
     expect(volumeOf(drum)).toBeLessThan(round);
     expect(drum.edges.filter(({ smooth }) => !smooth)).toHaveLength(48);
+    // Under a cone the eaves are an edge, too.
+    expect(buildBuilding(building(circle([3, 4], 5, 48), { round: true, roof: { kind: "cone", rise: 5 } }))[0].edges.filter(({ smooth }) => !smooth)).toHaveLength(96);
   });
 
   it("is set back tier by tier, each on the one below", () => {

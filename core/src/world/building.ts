@@ -130,8 +130,7 @@ function topOf({ id, roof, round }: Building, points: readonly Vec2[], z: number
       return profiled(id, points, turned, z, [[0, 0], [length, 0], ...edge, [0, height]], true);
     }
     case "hip": return hip(id, points, turned, z, height, rise);
-    case "pyramid": case "spire": return loft(id, walls, [...middle, eaves + rise], round ? "all" : undefined);
-    case "cone": return loft(id, walls, [...middle, eaves + rise], round ? "sides" : undefined);
+    case "pyramid": case "spire": case "cone": return loft(id, walls, [...middle, eaves + rise], round ? "apart" : undefined);
     case "dome": {
       const rings = Array.from({ length: DOME - 1 }, (_, i) => ((i + 1) * Math.PI) / 2 / DOME).map((t) => ring(scaled(points, middle, Math.cos(t)), eaves + rise * Math.sin(t)));
       return loft(id, [...walls, ...rings], [...middle, eaves + rise], round ? "all" : "sides");

@@ -10,14 +10,14 @@ export interface Ring {
 /**
  * A closed solid between rings of as many corners each, from the lowest up, closed by a last flat ring or an apex.
  * @param apex the point that the last ring runs to, if it does
- * @param round joins that are no edges: `all` of the surface, or each side's from ring to ring
+ * @param round joins that are no edges: `all` of the surface, each side's from ring to ring, or those of the wall and those of what runs to the apex, each by itself
  */
-export function loft(id: string, rings: readonly Ring[], apex: Vec3 | null, round?: "all" | "sides"): Solid {
+export function loft(id: string, rings: readonly Ring[], apex: Vec3 | null, round?: "all" | "sides" | "apart"): Solid {
   const n = rings[0].points.length;
   const vertices: Vec3[] = rings.flatMap(({ points, z }) => points.map(([x, y]): Vec3 => [x, y, z]));
   const sides: number[][] = [];
   const groups: (number | undefined)[] = [];
-  const group = (side: number) => (round === "all" ? 0 : round === "sides" ? side : undefined);
+  const group = (side: number, last = false) => (round === "all" ? 0 : round === "sides" ? side : round === "apart" ? Number(last) : undefined);
   for (let r = 0; r + 1 < rings.length; r++) for (let i = 0; i < n; i++) {
     const [a, b] = [r * n + i, r * n + ((i + 1) % n)];
     sides.push([a, b, b + n, a + n]);
@@ -28,7 +28,7 @@ export function loft(id: string, rings: readonly Ring[], apex: Vec3 | null, roun
   if (!apex) return solidOf(id, vertices, [bottom, Array.from({ length: n }, (_, i) => last + i), ...sides], [undefined, undefined, ...groups]);
   for (let i = 0; i < n; i++) {
     sides.push([last + i, last + ((i + 1) % n), vertices.length]);
-    groups.push(group(i));
+    groups.push(group(i, true));
   }
   return solidOf(id, [...vertices, apex], [bottom, ...sides], [undefined, ...groups]);
 }

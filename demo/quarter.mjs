@@ -1,0 +1,83 @@
+// The whole quarter of Kestrel Quay, laid out by rule: rows of houses around eight blocks, streets between them, and what stands out.
+import { mkdtempSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { dirname, join } from "node:path";
+import { fileURLToPath, pathToFileURL } from "node:url";
+import { build } from "esbuild";
+
+const root = join(dirname(fileURLToPath(import.meta.url)), "..");
+const outfile = join(mkdtempSync(join(tmpdir(), "zanvo-demo-")), "world.mjs");
+await build({ absWorkingDir: root, entryPoints: ["core/src/world/index.ts"], outfile, bundle: true, platform: "node", format: "esm", logLevel: "error" });
+const { circle, DEFAULT_ROW, DEFAULT_STREET, fillRow } = await import(pathToFileURL(outfile).href);
+
+const HEADING = 32;
+const radians = (d) => (d * Math.PI) / 180;
+const round = (v) => Math.round(v * 1e4) / 1e4;
+/** A place p metres along the tram street and q to the right of it. */
+const at = (p, q) => {
+  const [a, b] = [radians(HEADING), radians(HEADING + 90)];
+  return { x: round(p * Math.sin(a) + q * Math.sin(b)), y: round(p * Math.cos(a) + q * Math.cos(b)) };
+};
+const rectangle = (p, q, length, width) => [at(p, q), at(p + length, q), at(p + length, q + width), at(p, q + width)];
+const building = (id, name, footprint, height, roof, more = {}) => ({ id, kind: "building", name, footprint, base: 0, height, roof, ...more });
+const street = (id, name, path, more = {}) => ({ id, kind: "street", name, path: path.map(([p, q]) => at(p, q)), ...DEFAULT_STREET, ...more });
+const drum = (p, q, radius) => {
+  const { x, y } = at(p, q);
+  return circle([x, y], radius).map(([cx, cy]) => ({ x: round(cx), y: round(cy) }));
+};
+
+/** Blocks by their corners: p and q from and to; the fourth is the square. */
+const BLOCKS = [
+  ["Rope walk", 6, 54, 8, 56], ["Net yards", 66, 112, 8, 56], ["Coal wharf", -46, -6, 8, 56],
+  ["Chandlers", 66, 112, -56, -8], ["Sail lofts", -46, -6, -56, -8], ["Ferry steps", 6, 54, 68, 112], ["Lamp court", 66, 112, 68, 112], ["Tar alley", -46, -6, 68, 112],
+];
+const rows = [];
+BLOCKS.forEach(([name, p0, p1, q0, q1], b) => {
+  const deep = 10.5;
+  // Round the block with the lots to the right of the way; the sides along q keep clear of the corner lots.
+  [[[p0, q1], [p1, q1], "east"], [[p1, q1 - deep - 0.6], [p1, q0 + deep + 0.6], "north"], [[p1, q0], [p0, q0], "west"], [[p0, q0 + deep + 0.6], [p0, q1 - deep - 0.6], "south"]].forEach(([from, to, side], i) => {
+    rows.push({ ...DEFAULT_ROW, id: `row-${b + 1}-${i + 1}`, name: `${name}, ${side} side`, from: at(...to), to: at(...from), seed: 100 + 10 * b + i, depth: deep, alleys: 8, fronts: { least: 6, most: 10 }, storeys: { least: 2, most: b % 3 ? 4 : 5 } });
+  });
+});
+const houses = rows.flatMap((row) => fillRow(row, [], (n) => `${row.id}-${n + 1}`).map((house) => ({
+  ...house, height: round(house.height), footprint: house.footprint.map(({ x, y }) => ({ x: round(x), y: round(y) })), roof: { ...house.roof, rise: round(house.roof.rise) },
+})));
+
+/** What stands out. */
+const LANDMARKS = [
+  building("clock-tower", "Clock tower", rectangle(27, -35, 6, 6), 24, { kind: "spire", rise: 9 }, { setbacks: [{ inset: 0.6, height: 5 }] }),
+  building("fish-hall", "Fish hall", rectangle(-90, 14, 16, 42), 7, { kind: "saw-tooth", rise: 2.2 }),
+  building("observatory", "Observatory", drum(136, -30, 9), 11, { kind: "dome", rise: 9 }, { round: true }),
+  building("custom-house", "Customs house", rectangle(-92, -52, 18, 26), 9, { kind: "flat", rise: 1 }, { setbacks: [{ inset: 3, height: 5 }] }),
+  building("ice-house", "Ice house", rectangle(126, 10, 14, 30), 6.5, { kind: "barrel", rise: 4 }),
+  building("lock-house", "Lock keeper's house", rectangle(-50.5, -72, 5, 8), 3.2, { kind: "hip", rise: 2 }),
+  building("tram-shelter", "Tram shelter", rectangle(14, -16, 5, 2.4), 2.6, { kind: "shed", rise: 0.6 }),
+  building("water-tower", "Water tower", drum(128, 78, 4), 16, { kind: "cone", rise: 3 }, { round: true }),
+];
+const STREETS = [
+  street("tram-street", "Tram street", [[-49, 0], [150, 0]], { carriageway: 8, pavement: 3, rails: true, dashes: undefined }),
+  street("lamp-street", "Lamp street", [[-49, 62], [150, 62]], { crossings: [52, 108] }),
+  street("chandlers-lane", "Chandlers' lane", [[-49, -62], [60, -62], [150, -50]], { pavement: 1.6 }),
+  street("ferry-canal", "Ferry canal", [[-62, -150], [-62, 160]], { carriageway: 12, pavement: 5, kerb: 0.9, slabs: 2.5, dashes: undefined }),
+];
+
+/** The scene, without what every scene has. */
+export function quarter(a3) {
+  const shot = (id, name, eye, gaze, lens, more = {}) => ({ id, name, ...a3, eye, gaze: { pitch: 0, roll: 0, ...gaze }, lens: { law: "rectilinear", distance: 270, centre: { x: 210, y: 148.5 }, ...lens }, show: { live: 0.6, frame: 1, horizon: 1, bundles: 0, buildings: 1, hidden: 0 }, ...more });
+  const eyeAt = (p, q, z) => ({ ...at(p, q), z });
+  return {
+    title: "Kestrel Quay, the whole quarter",
+    elements: [...LANDMARKS, ...STREETS, ...houses],
+    rows,
+    shots: [
+      shot("s1", "The corner of the square", eyeAt(50, -5, 1.65), { heading: 62 }, { centre: { x: 210, y: 196 }, distance: 220 }),
+      shot("s2", "Along the canal", eyeAt(-62, 140, 4.5), { heading: HEADING - 90 }, { distance: 300 }),
+      shot("s3", "Up the clock tower", eyeAt(14, -22, 1.6), { heading: 2, pitch: 38 }, { distance: 230 }),
+      shot("s4", "Down from the crane", eyeAt(-100, 70, 46), { heading: 12, pitch: -18 }, { distance: 300 }),
+      shot("s5", "Running, rolled", eyeAt(60, 0, 1.5), { heading: HEADING + 180, pitch: 6, roll: 14 }, { distance: 200 }),
+      shot("s6", "Sweep from the roofs", eyeAt(52, 0, 19), { heading: 20 }, { law: "cylindrical", distance: 110 }),
+      shot("s7", "Disc over the square", eyeAt(30, -20, 42), { heading: 40, pitch: -60, roll: 8 }, { law: "stereographic", distance: 66.75, within: 180 }),
+      shot("s8", "The whole world, tram stop", eyeAt(20, -1, 1.65), { heading: 0 }, { law: "equirectangular", distance: 62 }),
+    ],
+  };
+}
