@@ -1,4 +1,4 @@
-import { findings } from "@zanvo/core/checks";
+import { findings, tangents } from "@zanvo/core/checks";
 import { checkDrawn } from "@zanvo/core/recover";
 import { shotOf } from "@zanvo/core/scene";
 import { sceneIn, type Call } from "./io";
@@ -6,7 +6,8 @@ import { sceneIn, type Call } from "./io";
 /** `zanvo check`: all that is to be said about a shot, the most serious first, and about scanned drawings among the references. */
 export async function check(call: Call) {
   const scene = await sceneIn(call);
-  const found = findings(scene, shotOf(scene, call.options.shot)).map(({ id, severity, where, value, unit, message }) => ({ id, severity, where, value, unit, message }));
+  const shot = shotOf(scene, call.options.shot);
+  const found = [...findings(scene, shot), ...tangents(scene, shot)].map(({ id, severity, where, value, unit, message }) => ({ id, severity, where, value, unit, message }));
   const drawn = (scene.references ?? []).filter(({ drawing }) => drawing).flatMap((reference) => checkDrawn(reference)
     .map(({ kind, where, value, unit, message }) => ({ id: `drawn-${kind}`, severity: "warning", where: `${reference.name}: ${where}`, value, unit, message })));
   return [...found, ...drawn];

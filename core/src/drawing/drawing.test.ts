@@ -1,13 +1,13 @@
 import fc from "fast-check";
+import { distance2 } from "../geometry";
 import type { LawId } from "../lens";
 import { newScene, type Scene, type Shot } from "../scene";
-import { rimRadius, viewOf } from "../shot";
+import { project, rimRadius, viewOf } from "../shot";
 import { anyShot, anyBlocks, block, shotWith } from "../testing";
-import { build } from "../world";
+import { blockAxes, build, DEFAULT_STREET, detailsOf, type Street } from "../world";
 import { see } from "../visibility";
 import { compassArc, horizonPlanes, pickedArcs, pinsOf, vanishingPoint } from "../vanishing";
-import { blockAxes } from "../world";
-import { compassFeet, draw, drawDesk, segmentLines, toSvg } from ".";
+import { apart, compassFeet, draw, drawDesk, segmentLines, toSvg } from ".";
 
 const sceneOf = (shot = shotWith(), elements: Scene["elements"] = []): Scene => ({ ...newScene("Quay & <lock>"), elements, shots: [shot] });
 const drawn = (scene: Scene) => draw(scene, scene.shots[0], see(build(scene.elements), viewOf(scene.shots[0]).eye));
@@ -54,6 +54,20 @@ describe("a drawing", () => {
     // right are 2 * 133.5 / 1.6 = 166.875 mm right of C.
     const foot = lines.findIndex((y, i) => i % 2 === 1 && Math.abs(y - 282) < 1e-6);
     expect(lines[foot - 1]).toBeCloseTo(210 + 166.875, 6);
+  });
+});
+
+describe("details", () => {
+  it("are thinned where they would clot: none nearer than the gap at both ends to one that is kept, the near ones all there", () => {
+    const street: Street = { id: "s", kind: "street", name: "Quay", path: [{ x: 4, y: 3 }, { x: 4, y: 160 }], ...DEFAULT_STREET, dashes: undefined, slabs: 1 };
+    const view = viewOf(shotWith({ gaze: { heading: 0 } }));
+    const all = detailsOf([street]).map(({ a, b }) => [a, b] as const);
+    const kept = apart(view, all, 0.8);
+    expect(all.length).toBe(2 * 156);
+    expect(kept.length).toBeLessThan(150);
+    expect(kept.slice(0, 10)).toEqual(all.slice(0, 10));
+    const drawnAt = kept.map(([a, b]) => [project(view, a)!, project(view, b)!] as const);
+    drawnAt.forEach(([a, b], i) => drawnAt.slice(i + 1).forEach(([c, d]) => expect(Math.max(distance2(a, c), distance2(b, d))).toBeGreaterThan(0.8 - 1e-9)));
   });
 });
 

@@ -1,9 +1,10 @@
-import { useMemo } from "react";
+import { useMemo, useState } from "react";
 import { findings } from "@zanvo/core/checks";
-import { Button } from "../ui";
+import { Button, say } from "../ui";
 import { useMeasures } from "../units";
 import { edit, onShot, useBoard, useShot } from "./board";
 import { useDesk } from "./desk/desk";
+import { tangentsThread, useTangents } from "./useTangents";
 
 const MARKS = { error: "!!", warning: "!", note: "·" } as const;
 
@@ -12,7 +13,19 @@ export function Findings() {
   const scene = useBoard((board) => board.scene);
   const shot = useShot();
   const measures = useMeasures();
-  const found = useMemo(() => findings(scene, shot), [scene, shot]);
+  const told = useMemo(() => findings(scene, shot), [scene, shot]);
+  const touching = useTangents(scene, shot);
+  const found = [...told, ...touching];
+  const [searching, setSearching] = useState(false);
+  /** Looks for a small move of the eye that frees the shot of tangents, and makes it. */
+  const free = async () => {
+    setSearching(true);
+    const nudged = await tangentsThread().nudgedEye(scene, shot);
+    setSearching(false);
+    if (!nudged) return say("No move of the eye by half a metre or less leaves fewer tangents. Move one of the buildings.");
+    edit(onShot((before) => ({ ...before, eye: nudged.shot.eye })));
+    say(`The eye is moved by ${nudged.far.toFixed(2)} m; ${nudged.left} tangents are left.`);
+  };
   const point = (at: (typeof found)[number]["at"]) => useDesk.setState({ place: at });
   return (
     <section aria-label="Findings" className="max-h-[20%] shrink-0 overflow-y-auto border-t border-hair px-3 py-2">
@@ -31,6 +44,7 @@ export function Findings() {
             <span aria-label={severity} role="img" className={`measure w-3 shrink-0 text-center font-semibold ${severity === "note" ? "text-pencil" : "text-accent"}`}>{MARKS[severity]}</span>
             <div className="min-w-0">
               <p className="leading-snug"><span className="font-medium">{where[0].toUpperCase() + where.slice(1)}.</span> {measures(message)}</p>
+              {id === touching[0]?.id && <Button className="mt-1 w-full" disabled={searching} onClick={() => void free()}>{searching ? "Looking…" : "Nudge the eye free"}</Button>}
               {mend && <Button className="mt-1 h-auto min-h-7 w-full !whitespace-normal py-0.5" onClick={() => { point(null); edit(onShot(() => mend.shot)); }}>{measures(mend.label)}</Button>}
             </div>
           </li>

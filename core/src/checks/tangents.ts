@@ -1,0 +1,170 @@
+import Flatbush from "flatbush";
+import { distance2, type Vec2, type Vec3 } from "../geometry";
+import type { Scene, Shot } from "../scene";
+import { project, viewOf, type View } from "../shot";
+import { OUTLINE, see, type Seen } from "../visibility";
+import { build, type Element, type Solid } from "../world";
+import { tenth, type Finding } from "./finding";
+
+/** A corner this near to another thing's outline touches it; outlines this near and so long side by side run together, mm. */
+const TOUCHES = 1.5;
+const TOGETHER = 1;
+const LONG = 8;
+/** Outlines run alike within this, as a sine. */
+const ALIKE = 0.035;
+/** Things nearer than this on the plan belong together: their edges are meant to meet, m. */
+const NEIGHBOURS = 0.4;
+/** No more findings than these, the nearest first. */
+const MOST = 6;
+
+/** A visible outline on paper. */
+interface Line {
+  readonly element: string;
+  readonly a: Vec2;
+  readonly b: Vec2;
+}
+
+/** A place where two things just touch or line up, and flatten the picture. */
+export interface Tangent {
+  readonly kind: "corner" | "edges";
+  readonly at: Vec2;
+  /** How near, mm. */
+  readonly off: number;
+  readonly of: readonly [string, string];
+}
+
+const inFrame = (view: View, [x, y]: Vec2): boolean => x >= view.frame.x && y >= view.frame.y && x <= view.frame.x + view.frame.width && y <= view.frame.y + view.frame.height;
+
+/** Whether two boxes on the plan come near each other. */
+function neighbours(solids: readonly Solid[]): (a: string, b: string) => boolean {
+  const boxes = new Map<string, readonly [number, number, number, number]>();
+  for (const { id, vertices } of solids) {
+    const [x0, y0, x1, y1] = boxes.get(id) ?? [Infinity, Infinity, -Infinity, -Infinity];
+    boxes.set(id, [Math.min(x0, ...vertices.map(([x]) => x)), Math.min(y0, ...vertices.map(([, y]) => y)), Math.max(x1, ...vertices.map(([x]) => x)), Math.max(y1, ...vertices.map(([, y]) => y))]);
+  }
+  return (a, b) => {
+    const [p, q] = [boxes.get(a), boxes.get(b)];
+    return p !== undefined && q !== undefined && p[0] - NEIGHBOURS < q[2] && q[0] - NEIGHBOURS < p[2] && p[1] - NEIGHBOURS < q[3] && q[1] - NEIGHBOURS < p[3];
+  };
+}
+
+/** How far a place is from a line between its ends. */
+function away([px, py]: Vec2, { a, b }: Pick<Line, "a" | "b">): number {
+  const [dx, dy] = [b[0] - a[0], b[1] - a[1]];
+  const t = Math.min(1, Math.max(0, ((px - a[0]) * dx + (py - a[1]) * dy) / (dx * dx + dy * dy || 1)));
+  return Math.hypot(px - a[0] - t * dx, py - a[1] - t * dy);
+}
+
+/** How long two lines run side by side within a distance; 0 where they do not. */
+function together(p: Line, q: Line): { readonly long: number; readonly off: number; readonly at: Vec2 } | null {
+  const long = distance2(p.a, p.b);
+  const [ux, uy] = [(p.b[0] - p.a[0]) / long, (p.b[1] - p.a[1]) / long];
+  const place = ([x, y]: Vec2) => [(x - p.a[0]) * ux + (y - p.a[1]) * uy, ux * (y - p.a[1]) - uy * (x - p.a[0])] as const;
+  const [m, n] = [place(q.a), place(q.b)];
+  if (Math.abs(n[1] - m[1]) > ALIKE * distance2(q.a, q.b)) return null;
+  const [from, to] = [Math.max(0, Math.min(m[0], n[0])), Math.min(long, Math.max(m[0], n[0]))];
+  const off = (Math.abs(m[1]) + Math.abs(n[1])) / 2;
+  return to - from >= LONG && off <= TOGETHER ? { long: to - from, off, at: [p.a[0] + ((from + to) / 2) * ux, p.a[1] + ((from + to) / 2) * uy] } : null;
+}
+
+/** What is seen of outlines on paper, and the true corners among their ends. */
+function outlines(view: View, solids: readonly Solid[], { ends, solid, sight }: Seen): { readonly lines: Line[]; readonly corners: { readonly element: string; readonly at: Vec2 }[] } {
+  const own = new Map<number, Set<string>>();
+  const key = ([x, y, z]: Vec3) => `${x.toFixed(5)} ${y.toFixed(5)} ${z.toFixed(5)}`;
+  const isCorner = (s: number, p: Vec3) => {
+    let keys = own.get(s);
+    if (!keys) own.set(s, (keys = new Set(solids[s].vertices.map(key))));
+    return keys.has(key(p));
+  };
+  const lines: Line[] = [];
+  const corners: { element: string; at: Vec2 }[] = [];
+  sight.forEach((as, i) => {
+    if (as !== OUTLINE || solid[i] >= solids.length) return;
+    const e = ends.subarray(6 * i, 6 * i + 6);
+    const world: readonly Vec3[] = [[e[0], e[1], e[2]], [e[3], e[4], e[5]]];
+    const [a, b] = world.map((p) => project(view, p));
+    if (!a || !b || !(inFrame(view, a) || inFrame(view, b)) || distance2(a, b) < 0.5) return;
+    const element = solids[solid[i]].id;
+    lines.push({ element, a, b });
+    [a, b].forEach((at, k) => {
+      if (inFrame(view, at) && isCorner(solid[i], world[k])) corners.push({ element, at });
+    });
+  });
+  return { lines, corners };
+}
+
+/**
+ * Tangents of a picture: corners of one thing that just touch the outline of another, and outlines of two that run together.
+ * Things that stand against each other are left out; so is an edge that ends because the other hides it.
+ */
+export function tangentsOf(view: View, solids: readonly Solid[], seen: Seen): Tangent[] {
+  const { lines, corners } = outlines(view, solids, seen);
+  if (lines.length < 2) return [];
+  const beside = neighbours(solids);
+  const index = new Flatbush(lines.length);
+  for (const { a, b } of lines) index.add(Math.min(a[0], b[0]), Math.min(a[1], b[1]), Math.max(a[0], b[0]), Math.max(a[1], b[1]));
+  index.finish();
+  const best = new Map<string, Tangent>();
+  const offer = (one: Tangent) => {
+    const name = [...one.of].sort().join(" ");
+    const now = best.get(name);
+    // Outlines that run together say more than the corners they end in.
+    if (!now || (one.kind === now.kind ? one.off < now.off : one.kind === "edges")) best.set(name, one);
+  };
+  const others = (element: string, x0: number, y0: number, x1: number, y1: number, pad: number) =>
+    index.search(x0 - pad, y0 - pad, x1 + pad, y1 + pad).map((i) => lines[i]).filter((line) => line.element !== element && !beside(line.element, element));
+  for (const { element, at } of corners) for (const line of others(element, ...at, ...at, TOUCHES)) {
+    const off = away(at, line);
+    if (off <= TOUCHES) offer({ kind: "corner", at, off, of: [element, line.element] });
+  }
+  for (const line of lines) {
+    if (distance2(line.a, line.b) < LONG) continue;
+    const [x0, x1, y0, y1] = [Math.min(line.a[0], line.b[0]), Math.max(line.a[0], line.b[0]), Math.min(line.a[1], line.b[1]), Math.max(line.a[1], line.b[1])];
+    for (const other of others(line.element, x0, y0, x1, y1, TOGETHER)) {
+      const run = distance2(other.a, other.b) < LONG ? null : together(line, other);
+      if (run) offer({ kind: "edges", at: run.at, off: run.off, of: [line.element, other.element] });
+    }
+  }
+  return [...best.values()].sort((a, b) => a.off - b.off);
+}
+
+const tangentsFrom = (elements: readonly Element[], solids: readonly Solid[], shot: Shot): Tangent[] => {
+  const view = viewOf(shot);
+  return elements.length < 2 ? [] : tangentsOf(view, solids, see(solids, view.eye));
+};
+
+/** Ways and lengths, m, by which an eye is moved to be free of tangents: aside, up and down, ahead and back. */
+const NUDGES = [0.1, 0.25, 0.5].flatMap((far) => [[1, 0, 0], [-1, 0, 0], [0, 1, 0], [0, -1, 0], [0, 0, 1], [0, 0, -1], [1, 0, 1], [-1, 0, 1], [1, 0, -1], [-1, 0, -1]].map(([a, b, c]) => [far * a, far * b, far * c] as const));
+
+/** The shot with its eye moved as little as frees it of most tangents; null where no small move does. */
+export function nudgedEye(scene: Scene, shot: Shot): { readonly shot: Shot; readonly left: number; readonly far: number } | null {
+  const solids = build(scene.elements);
+  const view = viewOf(shot);
+  const now = tangentsFrom(scene.elements, solids, shot).length;
+  let best: { shot: Shot; left: number; far: number } | null = null;
+  for (const [aside, ahead, up] of NUDGES) {
+    const { x, y, z } = shot.eye;
+    const flat = Math.hypot(view.right[0], view.right[1]) || 1;
+    const [rx, ry] = [view.right[0] / flat, view.right[1] / flat];
+    const eye = { x: x + aside * rx - ahead * ry, y: y + aside * ry + ahead * rx, z: z + up };
+    const next = { ...shot, eye };
+    const left = tangentsFrom(scene.elements, solids, next).length;
+    const far = Math.hypot(aside, ahead, up);
+    if (left < (best?.left ?? now) || (best && left === best.left && far < best.far)) best = { shot: next, left, far };
+    if (best?.left === 0) break;
+  }
+  return best;
+}
+
+/** The tangents of a shot as findings, the nearest first. What is seen is worked out for it: in a worker, or from a shell. */
+export function tangents(scene: Scene, shot: Shot): Finding[] {
+  const names = new Map(scene.elements.map(({ id, name }) => [id, name]));
+  return tangentsFrom(scene.elements, build(scene.elements), shot).slice(0, MOST).map(({ kind, at, off, of: [p, q] }) => {
+    const [one, other] = [names.get(p) ?? p, names.get(q) ?? q];
+    return {
+      id: `tangent-${p}-${q}`, severity: "note", where: `${one}, ${other}`, at, value: tenth(off), unit: "mm",
+      message: kind === "corner" ? `A corner of ${one} just touches the outline of ${other}, ${tenth(off)} mm from it: they seem to lie in one plane. Let one overlap the other, or stand clear.` : `The outlines of ${one} and ${other} run together, ${tenth(off)} mm apart: they seem to lie in one plane.`,
+    };
+  });
+}
+
