@@ -25,7 +25,7 @@ export async function bundle(entry, outfile) {
   const names = ["raster", "pdf", "files", house].flatMap((name) => Object.keys(JSON.parse(readFileSync(join(root, name, "package.json"), "utf8")).dependencies ?? {}));
   await build({
     absWorkingDir: root, entryPoints: [entry], outfile, bundle: true, platform: "node", format: "esm", target: "node20", mainFields: ["module", "main"], sourcemap: "inline",
-    external: [...new Set(names)].filter((name) => !name.startsWith("@zanvo/")).concat("@playwright/test", "three", "d3-geo", "sharp", "@techstark/opencv-js"), logLevel: "error",
+    external: [...new Set(names)].filter((name) => !name.startsWith("@zanvo/")).concat("@playwright/test", "three", "d3-geo", "sharp", "@techstark/opencv-js", "three-mesh-bvh"), logLevel: "error",
   });
 }
 

@@ -1,3 +1,4 @@
+import { towns } from "./city";
 import { dragging, firstLoad, gridded, street } from "./browser";
 import { curves, denseDisc } from "./curves";
 import { projecting, visibility } from "./core";
@@ -8,6 +9,7 @@ import { row } from "./timing";
 row("what", "measured", "target");
 projecting();
 visibility();
+towns();
 curves();
 recovering();
 await detecting();

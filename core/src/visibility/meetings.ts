@@ -33,9 +33,27 @@ function within(solid: Solid, piece: readonly number[], normal: Vec3, p: Vec3, d
   return [t0, t1];
 }
 
+/** A stretch in which a face of one solid cuts a face of another. */
+interface Cut {
+  readonly a: Vec3;
+  readonly b: Vec3;
+  readonly faces: readonly [number, number];
+}
+
+/** Cuts that were found before, by the two solids themselves: they depend on nothing else. */
+const known = new WeakMap<Solid, WeakMap<Solid, readonly Cut[]>>();
+
+function cutsOf(one: Solid, other: Solid): readonly Cut[] {
+  let of = known.get(one);
+  if (!of) known.set(one, (of = new WeakMap()));
+  let cuts = of.get(other);
+  if (!cuts) of.set(other, (cuts = between(one, other)));
+  return cuts;
+}
+
 /** The stretches in which faces of two solids cut each other; faces that only touch along an edge of either do not. */
-function between(solids: readonly Solid[], s: number, o: number, out: Meeting[]): void {
-  const [one, other] = [solids[s], solids[o]];
+function between(one: Solid, other: Solid): Cut[] {
+  const out: Cut[] = [];
   one.faces.forEach((f, face) => {
     const heights = other.vertices.map((p) => dot(f.normal, p) - f.offset);
     other.faces.forEach((g, beside) => {
@@ -56,19 +74,15 @@ function between(solids: readonly Solid[], s: number, o: number, out: Meeting[])
         const [t0, t1] = [Math.max(m[0], n[0]), Math.min(m[1], n[1])];
         if (t1 - t0 < LEAST) continue;
         const at = (t: number): Vec3 => [p[0] + t * d[0], p[1] + t * d[1], p[2] + t * d[2]];
-        out.push({ a: at(t0), b: at(t1), of: [{ solid: s, face }, { solid: o, face: beside }] });
+        out.push({ a: at(t0), b: at(t1), faces: [face, beside] });
       }
     });
   });
+  return out;
 }
-
-/** What was found before, by the solids themselves: it does not depend on the eye. */
-const known = new WeakMap<readonly Solid[], readonly Meeting[]>();
 
 /** The lines in which solids cut each other: what an edge would be if they were one. */
 export function meetings(solids: readonly Solid[]): readonly Meeting[] {
-  const found = known.get(solids);
-  if (found) return found;
   const out: Meeting[] = [];
   if (solids.length > 1) {
     const boxes = solids.map(bounds);
@@ -77,10 +91,11 @@ export function meetings(solids: readonly Solid[]): readonly Meeting[] {
     index.finish();
     boxes.forEach(([x0, y0, z0, x1, y1, z1], s) => {
       for (const o of index.search(x0, y0, x1, y1).sort((p, q) => p - q)) {
-        if (o > s && boxes[o][2] < z1 - TOUCH && boxes[o][5] > z0 + TOUCH) between(solids, s, o, out);
+        if (o > s && boxes[o][2] < z1 - TOUCH && boxes[o][5] > z0 + TOUCH) {
+          for (const { a, b, faces } of cutsOf(solids[s], solids[o])) out.push({ a, b, of: [{ solid: s, face: faces[0] }, { solid: o, face: faces[1] }] });
+        }
       }
     });
   }
-  known.set(solids, out);
   return out;
 }

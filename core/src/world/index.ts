@@ -36,6 +36,26 @@ export function build(elements: readonly Element[]): Solid[] {
   return elements.flatMap((element) => kindOf(element).build(element));
 }
 
+/**
+ * A builder that keeps what it built: elements that come again as they were have the same solids again, so that what is known
+ * of them still holds.
+ */
+export function keptBuild(): (elements: readonly Element[]) => Solid[] {
+  let kept = new Map<string, { readonly as: string; readonly solids: readonly Solid[] }>();
+  return (elements) => {
+    const next: typeof kept = new Map();
+    const solids = elements.flatMap((element) => {
+      const as = JSON.stringify(element);
+      const before = kept.get(element.id);
+      const one = before?.as === as ? before : { as, solids: build([element]) };
+      next.set(element.id, one);
+      return one.solids;
+    });
+    kept = next;
+    return solids;
+  };
+}
+
 /** What is drawn on the surfaces of elements. */
 export function detailsOf(elements: readonly Element[]): Detail[] {
   return elements.flatMap((element) => kindOf(element).details?.(element) ?? []);

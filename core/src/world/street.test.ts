@@ -1,8 +1,7 @@
 import fc from "fast-check";
-import { between } from "../testing";
+import { between, block } from "../testing";
 import { see } from "../visibility";
-import { block } from "../testing";
-import { areaTwice, build, DEFAULT_STREET, detailsOf, ribbonOf, streetFault, volumeOf, type Street } from ".";
+import { areaTwice, build, DEFAULT_STREET, detailsOf, keptBuild, ribbonOf, streetFault, volumeOf, type Street } from ".";
 
 const street = (path: readonly (readonly [number, number])[], change: Partial<Street> = {}): Street => ({ id: "s", kind: "street", name: "Quay street", path: path.map(([x, y]) => ({ x, y })), ...DEFAULT_STREET, ...change });
 const length = ({ a, b }: { readonly a: readonly number[]; readonly b: readonly number[] }) => Math.hypot(b[0] - a[0], b[1] - a[1]);
@@ -34,6 +33,15 @@ describe("a street", () => {
     const [left, right] = of({ rails: true });
     expect(Math.abs(left.a[1] - right.a[1])).toBeCloseTo(1.435, 9);
     expect(of({ pavement: 0 })).toHaveLength(2);
+  });
+
+  it("is built once for as long as it stays as it is", () => {
+    const kept = keptBuild();
+    const [one, other] = [street([[0, 0], [60, 0]]), block("b", 0, 20, 5, 5, 5)];
+    const first = kept([one, other]);
+    const second = kept([structuredClone(one), { ...other, height: 6 }]);
+    expect([second[0] === first[0], second[1] === first[1], second[2] === first[2]]).toEqual([true, true, false]);
+    expect(second).toEqual(build([one, { ...other, height: 6 }]));
   });
 
   it("says why it cannot be laid", () => {

@@ -1,7 +1,9 @@
 import { expose, transfer } from "comlink";
 import type { Vec3 } from "@zanvo/core/geometry";
 import { see, type Seen } from "@zanvo/core/visibility";
-import { build, detailsOf, type Element } from "@zanvo/core/world";
+import { detailsOf, keptBuild, type Element } from "@zanvo/core/world";
+
+const build = keptBuild();
 
 const api = {
   /** The stretches of the elements' edges that an eye sees. */
