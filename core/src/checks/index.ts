@@ -8,6 +8,7 @@ import type { Check, Finding } from "./finding";
 import { outOfReach } from "./reach";
 import { stretchedRound } from "./round";
 import { contradicting } from "./sighted";
+import { offScale } from "./scale";
 import { impossibleTriangle, offHorizon } from "./sketched";
 import { missingThird } from "./third";
 import { tilted } from "./tilted";
@@ -17,7 +18,7 @@ export type { Finding } from "./finding";
 export { nudgedEye, tangents, tangentsOf } from "./tangents";
 
 /** Every check. A new finding is one file and one line here. */
-const CHECKS: readonly Check[] = [wide, crowding, missingThird, offHorizon, tilted, impossibleTriangle, contradicting, clotting, outOfReach, stretchedRound, compassOff];
+const CHECKS: readonly Check[] = [wide, crowding, missingThird, offHorizon, tilted, impossibleTriangle, contradicting, clotting, outOfReach, stretchedRound, compassOff, offScale];
 
 const ORDER = { error: 0, warning: 1, note: 2 } as const;
 

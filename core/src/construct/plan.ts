@@ -98,5 +98,5 @@ export function standsAt(element: Element, [px, py]: Vec2): boolean {
 /** The smallest element at a place of the plan: what stands within another's outline can be taken up, too. */
 export function pickOnPlan(elements: readonly Element[], at: Vec2): Element | undefined {
   const size = (element: Element) => boxOf(element).length * boxOf(element).width;
-  return elements.filter((element) => standsAt(element, at)).sort((a, b) => size(a) - size(b))[0];
+  return elements.filter((element) => !element.hidden && standsAt(element, at)).sort((a, b) => size(a) - size(b))[0];
 }

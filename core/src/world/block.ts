@@ -1,6 +1,6 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { along, headingDirection, type Vec3 } from "../geometry";
-import { Heading, Id, Metres, Point3, Size, strict } from "./fields";
+import { Flags, Heading, Id, Metres, Point3, Size, strict } from "./fields";
 import { solidOf, type Solid } from "./solid";
 
 /** A box of a building: footprint from `origin` by `length` along the heading and `width` along heading + 90. */
@@ -13,6 +13,7 @@ export const BlockSchema = strict({
   length: Size,
   width: Size,
   height: Size,
+  ...Flags,
 });
 
 export type Block = Static<typeof BlockSchema>;

@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import type { Vec2 } from "../geometry";
 import { between } from "../testing";
-import { buildBuilding, circle, encloses, faultOf, ROOFS, volumeOf, type Building, type RoofKind } from ".";
+import { buildBuilding, circle, encloses, faultOf, ROOFS, slopeOf, volumeOf, type Building, type RoofKind } from ".";
 
 const building = (points: readonly Vec2[], change: Partial<Building> = {}): Building => ({
   id: "b", kind: "building", name: "B", footprint: points.map(([x, y]) => ({ x, y })), base: 0, height: 6, roof: { kind: "flat" }, ...change,
@@ -72,6 +72,15 @@ describe("a building", () => {
     expect(tiers.map(volumeOf)).toEqual([expect.closeTo(20 * 16 * 6, 6), expect.closeTo(16 * 12 * 5, 6), expect.closeTo(10 * 6 * 9 + (10 * 6 * 4) / 3, 6)]);
     const feet = tiers.map(({ vertices }) => Math.min(...vertices.map(([, , z]) => z)));
     expect(feet).toEqual([0, 6, 11]);
+  });
+
+  it("slopes across its ridge as steeply as its rise and run say", () => {
+    const roofed = (kind: RoofKind, turned?: boolean) => slopeOf(building(rectangle(12, 8), { roof: { kind, rise: 4, turned } }));
+    // A ridge along 12 m, eastwards: 4 m up over 4 m, to the north; turned, over 6 m, across the other way.
+    expect(roofed("gable")).toEqual({ heading: expect.closeTo(0, 6), rise: expect.closeTo(45, 9) });
+    expect(roofed("gable", true)).toEqual({ heading: expect.closeTo(-90, 6), rise: expect.closeTo((Math.atan2(4, 6) * 180) / Math.PI, 9) });
+    expect(roofed("shed")!.rise).toBeCloseTo((Math.atan2(4, 8) * 180) / Math.PI, 9);
+    expect([roofed("flat"), roofed("dome"), slopeOf(building(ELL))]).toEqual([null, null, null]);
   });
 
   it("says why it cannot stand: crossed, without area, set back to nothing, a roof that does not fit", () => {

@@ -1,6 +1,6 @@
 import { Type, type Static } from "@sinclair/typebox";
-import type { Vec2, Vec3 } from "../geometry";
-import { Id, Metres, Point2, Size, strict } from "./fields";
+import { degrees, wrap, type Vec2, type Vec3 } from "../geometry";
+import { Flags, Id, Metres, Point2, Size, strict } from "./fields";
 import { centroid, crossingOf, inset, isConvex, isRectangle, tidy } from "./polygon";
 import { drawnOut, loft, type Ring } from "./shapes";
 import { solidOf, type Solid } from "./solid";
@@ -34,6 +34,7 @@ export const BuildingSchema = strict({
   kept: Type.Optional(Type.Boolean()),
   /** Its wall is round: a drum, whatever number of corners stands for it. */
   round: Type.Optional(Type.Boolean()),
+  ...Flags,
 });
 export type Building = Static<typeof BuildingSchema>;
 
@@ -175,4 +176,17 @@ export function buildBuilding(building: Building): Solid[] {
     z += heights[i];
     return solid;
   });
+}
+
+/** Which way a building's roof slopes, as a heading, and how steeply, degrees; null for a roof without one slope of its own. */
+export function slopeOf(building: Building): { readonly heading: number; readonly rise: number } | null {
+  const tiers = faultOf(building) ? 0 : tiersOf(cornersOf(building), building);
+  if (typeof tiers === "number") return null;
+  const { kind, rise = RISE, turned = false } = building.roof;
+  const top = tiers[tiers.length - 1];
+  if (top.length !== 4 || !["gable", "hip", "shed", "saw-tooth"].includes(kind)) return null;
+  const { length, width, at } = frameOf(top, turned);
+  const run = kind === "shed" ? width : kind === "saw-tooth" ? length / Math.max(1, Math.round(length / TOOTH)) : kind === "hip" ? Math.min(width, length) / 2 : width / 2;
+  const [from, to] = kind === "saw-tooth" ? [at(0, 0), at(1, 0)] : [at(0, 0), at(0, 1)];
+  return { heading: wrap(degrees(Math.atan2(to[0] - from[0], to[1] - from[1])), -180, 360), rise: degrees(Math.atan2(rise, run)) };
 }

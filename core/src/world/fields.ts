@@ -18,3 +18,6 @@ export const Heading = Type.Number({ minimum: -36000, maximum: 36000 });
 
 export const Point2 = <T extends TSchema>(of: T) => strict({ x: of, y: of });
 export const Point3 = <T extends TSchema>(of: T) => strict({ x: of, y: of, z: of });
+
+/** What every element may carry: left out of all pictures for now, or kept from being moved. */
+export const Flags = { hidden: Type.Optional(Type.Boolean()), locked: Type.Optional(Type.Boolean()) };

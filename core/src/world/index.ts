@@ -31,9 +31,9 @@ export const KINDS: { readonly [K in Element["kind"]]: Kind<Extract<Element, { k
 
 const kindOf = <K extends Element["kind"]>(element: Extract<Element, { kind: K }>): Kind<Extract<Element, { kind: K }>> => KINDS[element.kind as K];
 
-/** The solids of elements, in their order. */
+/** The solids of elements, in their order; of those that are hidden, none. */
 export function build(elements: readonly Element[]): Solid[] {
-  return elements.flatMap((element) => kindOf(element).build(element));
+  return elements.flatMap((element) => (element.hidden ? [] : kindOf(element).build(element)));
 }
 
 /**
@@ -58,7 +58,7 @@ export function keptBuild(): (elements: readonly Element[]) => Solid[] {
 
 /** What is drawn on the surfaces of elements. */
 export function detailsOf(elements: readonly Element[]): Detail[] {
-  return elements.flatMap((element) => kindOf(element).details?.(element) ?? []);
+  return elements.flatMap((element) => (element.hidden ? [] : kindOf(element).details?.(element) ?? []));
 }
 
 /** Why an element cannot be built, and the field; null where it can. */

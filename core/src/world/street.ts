@@ -1,6 +1,6 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { distance2, type Vec2, type Vec3 } from "../geometry";
-import { Id, Metres, Point2, Size, strict } from "./fields";
+import { Flags, Id, Metres, Point2, Size, strict } from "./fields";
 import { crossingOf } from "./polygon";
 import { loft } from "./shapes";
 import type { Solid } from "./solid";
@@ -25,6 +25,7 @@ export const StreetSchema = strict({
   rails: Type.Optional(Type.Boolean()),
   /** Where people cross, m along the path: stripes, which stop the dashes. */
   crossings: Type.Optional(Type.Array(Type.Number({ minimum: 0, maximum: 1e6 }), { maxItems: 200 })),
+  ...Flags,
 });
 export type Street = Static<typeof StreetSchema>;
 

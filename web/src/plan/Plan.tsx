@@ -111,14 +111,14 @@ export function Plan({ tool, onTool }: PlanProps) {
     }
     const other = shots.find(({ id, eye: { x, y } }) => id !== shot.id && near(at, onWindow(camera, [x, y])));
     if (other) return go({ shotId: other.id });
-    const corner = chosen ? cornersToDrag(chosen).findIndex((one) => near(at, onWindow(camera, one))) : -1;
+    const corner = chosen && !chosen.locked ? cornersToDrag(chosen).findIndex((one) => near(at, onWindow(camera, one))) : -1;
     if (chosen && corner >= 0) {
       beginGesture();
       return setDoing({ what: "corner", element: chosen, corner });
     }
     const element = pickOnPlan(elements, world);
     go({ selected: element?.id ?? null });
-    if (!element) return setDoing({ what: "pan", last: at });
+    if (!element || element.locked) return setDoing({ what: "pan", last: at });
     beginGesture();
     setDoing({ what: "move", element, from: world });
   };
@@ -224,11 +224,11 @@ export function Plan({ tool, onTool }: PlanProps) {
     >
       {camera && (
         <svg width={size.width} height={size.height} className="pointer-events-none absolute inset-0">
-          {elements.map((element) => {
+          {elements.filter(({ hidden }) => !hidden).map((element) => {
             const on = element.id === selected;
             return <path key={element.id} data-testid={element.name} d={path(outlineOf(element))} fill={on ? "#c8401f" : "#26251f"} fillOpacity={on ? 0.22 : 0.1} stroke={on ? "#c8401f" : "#26251f"} strokeWidth={on ? 2 : 1.1} />;
           })}
-          {chosen && cornersToDrag(chosen).map((corner, i) => {
+          {chosen && !chosen.locked && cornersToDrag(chosen).map((corner, i) => {
             const [x, y] = onWindow(camera, corner);
             return <rect key={i} x={x - 4} y={y - 4} width={8} height={8} fill="#fbf9f3" stroke="#c8401f" strokeWidth={1.5} />;
           })}

@@ -13,6 +13,7 @@ import { Button } from "../ui";
 import { GroundFields } from "./GroundFields";
 import { Picture } from "./Picture";
 import { Plan } from "./Plan";
+import { RepeatFields } from "./RepeatFields";
 import { RowFields } from "./RowFields";
 import { Things } from "./Things";
 import type { PlanTool } from "./plan";
@@ -77,6 +78,7 @@ function World({ id }: { readonly id: string }) {
           <Picture />
           <Things />
           {chosen && <ChosenFields key={chosen.id} element={chosen} />}
+          {chosen && <RepeatFields key={`repeat ${chosen.id}`} element={chosen} />}
           {row && chosen?.kind === "building" && <RowFields row={row} house={chosen} />}
           <GroundFields />
         </aside>

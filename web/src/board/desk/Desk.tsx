@@ -142,7 +142,7 @@ export function Desk() {
         {(stage === "eye-level" || stage === "points") && <HorizonHandles />}
         {(stage === "points" || stage === "grid") && <SketchHandles />}
         <PinHandles movable={stage === "eye-level" || stage === "points" || stage === "grid"} />
-        {stage === "masses" && chosen?.kind === "block" && !raising && <BlockHandles block={chosen} />}
+        {stage === "masses" && chosen?.kind === "block" && !chosen.locked && !raising && <BlockHandles block={chosen} />}
         {stage === "points" && <ArcHandles />}
         <SixPoints />
         {Number.isFinite(fx) && <span className="pointer-events-none absolute rounded bg-slip/90 px-1 text-accent" style={{ left: fx, top: fy }}>street line</span>}

@@ -13,7 +13,7 @@ export const replaceElement = (element: Element): Recipe => (scene) => {
 };
 
 /** What a foot on the ground may be drawn to: the blocks that stand for what stands there. */
-export const standingOf = (elements: readonly Element[]): Block[] => elements.filter(({ kind }) => kind !== "street").map(boxOf);
+export const standingOf = (elements: readonly Element[]): Block[] => elements.filter(({ kind, hidden }) => kind !== "street" && !hidden).map(boxOf);
 
 /**
  * The element moved over the ground so that the foot of its near corner is seen `by` mm away from where it was, drawn to

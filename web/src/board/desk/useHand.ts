@@ -117,7 +117,7 @@ function begun({ at, window, alt }: DragPoint, panning: boolean): Doing {
   }
   const id = contains(shot.frame, at) ? pickSolid(view, build(scene.elements), at) : null;
   go({ selected: id });
-  if (!id) return { what: "pan", last: window };
+  if (!id || scene.elements.find((one) => one.id === id)?.locked) return { what: "pan", last: window };
   beginGesture();
   return { what: "move", id };
 }

@@ -1,6 +1,8 @@
 import { Plus, X } from "lucide-react";
-import { asBuilding, boxOf, faultOf, moved, ROOFS, type Block, type Building, type Element, type RoofKind } from "@zanvo/core/world";
+import { wrap } from "@zanvo/core/geometry";
+import { asBuilding, boxOf, faultOf, moved, ROOFS, slopeOf, type Block, type Building, type Element, type RoofKind } from "@zanvo/core/world";
 import { Button, Check, IconButton, NumberField, say } from "../../ui";
+import { edit } from "../board";
 import { LEAST } from "../desk/raise";
 
 type Change = (next: Element, what: string) => void;
@@ -10,6 +12,21 @@ function checked(next: Building): Building {
   const fault = faultOf(next);
   if (fault) throw new Error(`The ${fault.field.split("/")[0].replace("setbacks", "set-back")} ${fault.message}`);
   return next;
+}
+
+/** Adds the slope of a roof to the directions that run with it, so that it has points of its own; directions are added where none do. */
+function addSlope(building: Building): void {
+  const slope = slopeOf(building);
+  if (!slope) return;
+  edit((scene) => {
+    const off = (heading: number) => Math.abs(wrap(slope.heading - heading, -90, 180));
+    const own = scene.orientations.find(({ heading }) => Math.min(off(heading), off(heading + 90)) < 0.5);
+    const orientation = own ?? { id: `o${crypto.randomUUID().slice(0, 8)}`, name: `As ${building.name}`.slice(0, 200), heading: slope.heading };
+    if (!own) scene.orientations.push(orientation);
+    const axis = off(orientation.heading) < 0.5 ? "along" : "across";
+    orientation.slopes = [...(orientation.slopes ?? []), { id: crypto.randomUUID(), name: `Roof of ${building.name}`.slice(0, 200), axis, rise: Number(slope.rise.toFixed(3)) }];
+  });
+  say(`The roof’s slope of ${slope.rise.toFixed(1)}° has points of its own now: see Points.`);
 }
 
 /** The roof of a block or a building; a block that is given one becomes a building. */
@@ -37,6 +54,7 @@ export function RoofFields({ element, change }: { readonly element: Block | Buil
       {kind === "flat" && element.kind === "building" && <Check label="Parapet" checked={rise !== undefined} onChange={(on) => { try { roof(on ? { kind, rise: 0.9 } : { kind }, "parapet"); } catch (wrong) { say((wrong as Error).message); } }} />}
       {kind === "flat" && rise !== undefined && <NumberField label="Height of the parapet" unit="m" digits={2} min={LEAST} max={50} step={0.1} value={rise} onChange={(to) => roof({ kind, rise: to }, "rise")} />}
       {ROOFS[kind].needs === "rectangle" && <Check label="Ridge across" checked={turned ?? false} onChange={(on) => roof({ kind, rise, turned: on || undefined }, "turned")} />}
+      {slopeOf(building) && <Button className="w-full" onClick={() => addSlope(building)}>Give its slope points of its own</Button>}
     </>
   );
 }
