@@ -1,9 +1,7 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { LAWS, type LawId } from "../lens";
-import { Heading, Id, KINDS, Metres, Point2, Point3, RowSchema, Size, strict, type Element } from "../world";
-
-export const FORMAT = "zanvo-scene";
-export const VERSION = 1;
+import { Heading, Id, Metres, Point2, Point3, RowSchema, SCHEMAS, Size, strict, type Element } from "../world";
+import { FORMAT, VERSION } from "./format";
 
 /** A place on the desk, in mm: pins may lie far off the sheet. */
 const Millimetres = Type.Number({ minimum: -1e7, maximum: 1e7 });
@@ -50,7 +48,7 @@ const ElementSchema = Type.Unsafe<Element>({
   type: "object",
   discriminator: { propertyName: "kind" },
   required: ["kind"],
-  oneOf: Object.values(KINDS).map((kind) => kind.schema),
+  oneOf: Object.values(SCHEMAS),
 });
 
 /** A plane measured out in squares of `every` metres, every `heavy`th line heavier. */

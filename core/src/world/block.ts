@@ -1,22 +1,6 @@
-import { Type, type Static } from "@sinclair/typebox";
 import { along, headingDirection, type Vec3 } from "../geometry";
-import { Flags, Heading, Id, Metres, Point3, Size, strict } from "./fields";
+import type { Block } from "./schemas";
 import { solidOf, type Solid } from "./solid";
-
-/** A box of a building: footprint from `origin` by `length` along the heading and `width` along heading + 90. */
-export const BlockSchema = strict({
-  id: Id,
-  kind: Type.Literal("block"),
-  name: Type.String({ maxLength: 200 }),
-  origin: Point3(Metres),
-  heading: Heading,
-  length: Size,
-  width: Size,
-  height: Size,
-  ...Flags,
-});
-
-export type Block = Static<typeof BlockSchema>;
 
 /** The two level unit directions of a block: along its length, and along its width. */
 export function blockAxes(block: Pick<Block, "heading">): readonly [Vec3, Vec3] {

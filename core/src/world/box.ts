@@ -1,7 +1,8 @@
 import { degrees, type Vec2 } from "../geometry";
-import { blockCorner, type Block } from "./block";
-import { cornersOf, type Building } from "./building";
-import { ribbonOf, type Street } from "./street";
+import { blockCorner } from "./block";
+import { cornersOf } from "./building";
+import type { Block, Building, Street } from "./schemas";
+import { ribbonOf } from "./street";
 
 /** How high a building stands over its foot, without its roof, m. */
 const wallsOf = ({ height, setbacks = [] }: Building): number => setbacks.reduce((sum, tier) => sum + tier.height, height);

@@ -1,42 +1,9 @@
-import { Type, type Static } from "@sinclair/typebox";
 import { degrees, wrap, type Vec2, type Vec3 } from "../geometry";
-import { Flags, Id, Metres, Point2, Size, strict } from "./fields";
 import { centroid, crossingOf, inset, isConvex, isRectangle, tidy } from "./polygon";
+import { ROOFS } from "./roofs";
+import type { Building } from "./schemas";
 import { drawnOut, loft, type Ring } from "./shapes";
 import { solidOf, type Solid } from "./solid";
-
-/** Every roof: what it is called, and whether it needs a rectangle, or corners that all bend outwards. */
-export const ROOFS = {
-  flat: { name: "Flat", needs: null }, shed: { name: "Shed", needs: "rectangle" }, gable: { name: "Gable", needs: "rectangle" }, hip: { name: "Hip", needs: "rectangle" },
-  pyramid: { name: "Pyramid", needs: "convex" }, mansard: { name: "Mansard", needs: null }, "saw-tooth": { name: "Saw-tooth", needs: "rectangle" },
-  barrel: { name: "Barrel", needs: "rectangle" }, dome: { name: "Dome", needs: "convex" }, cone: { name: "Cone", needs: "convex" }, spire: { name: "Spire", needs: "convex" },
-} as const;
-export type RoofKind = keyof typeof ROOFS;
-
-/** A mass on any footprint: walls up to the eaves, set-backs above them, and a roof on the topmost. */
-export const BuildingSchema = strict({
-  id: Id,
-  kind: Type.Literal("building"),
-  name: Type.String({ maxLength: 200 }),
-  /** Corners on the plan, m. */
-  footprint: Type.Array(Point2(Metres), { minItems: 3, maxItems: 12_000 }),
-  /** Height of its foot, m. */
-  base: Metres,
-  /** From the foot to the eaves, m. */
-  height: Size,
-  storeys: Type.Optional(Type.Integer({ minimum: 1, maximum: 300 })),
-  /** Upper parts, each so far inside the one below and so high, m. */
-  setbacks: Type.Optional(Type.Array(strict({ inset: Size, height: Size }), { maxItems: 12 })),
-  /** `rise` is what the roof adds to the height, or the parapet of a flat one; `turned` runs its ridge across. */
-  roof: strict({ kind: Type.Unsafe<RoofKind>({ type: "string", enum: Object.keys(ROOFS) }), rise: Type.Optional(Size), turned: Type.Optional(Type.Boolean()) }),
-  /** The row that it was laid in by rule, and whether it stays when the row is rolled again. */
-  row: Type.Optional(Id),
-  kept: Type.Optional(Type.Boolean()),
-  /** Its wall is round: a drum, whatever number of corners stands for it. */
-  round: Type.Optional(Type.Boolean()),
-  ...Flags,
-});
-export type Building = Static<typeof BuildingSchema>;
 
 /** What a roof adds where nothing is said, m. */
 const RISE = 2.5;

@@ -1,32 +1,32 @@
-import { BlockSchema, buildBlock, type Block } from "./block";
-import { buildBuilding, BuildingSchema, faultOf, type Building } from "./building";
+import { buildBlock } from "./block";
+import { buildBuilding, faultOf } from "./building";
+import type { Element } from "./schemas";
 import type { Solid } from "./solid";
-import { buildStreet, streetDetails, streetFault, StreetSchema, type Detail, type Street } from "./street";
+import { buildStreet, streetDetails, streetFault, type Detail } from "./street";
 
 export * from "./block";
 export * from "./box";
 export * from "./building";
 export * from "./fields";
 export * from "./polygon";
+export * from "./roofs";
 export * from "./row";
+export * from "./schemas";
 export * from "./solid";
 export * from "./street";
 
-export type Element = Block | Building | Street;
-
-/** A kind of element: its schema, what it is built to, what is drawn on it, and why one cannot be built, with the field. */
+/** A kind of element: what it is built to, what is drawn on it, and why one cannot be built, with the field. */
 interface Kind<E> {
-  readonly schema: object;
   readonly build: (element: E) => Solid[];
   readonly details?: (element: E) => Detail[];
   readonly fault?: (element: E) => { readonly field: string; readonly message: string } | null;
 }
 
-/** Every kind of element. A new kind is one file, a line here, and one in `Element`. */
+/** Every kind of element. A new kind is one file, a line here, and a schema among `SCHEMAS` and `Element`. */
 export const KINDS: { readonly [K in Element["kind"]]: Kind<Extract<Element, { kind: K }>> } = {
-  block: { schema: BlockSchema, build: (element) => [buildBlock(element)] },
-  building: { schema: BuildingSchema, build: buildBuilding, fault: faultOf },
-  street: { schema: StreetSchema, build: buildStreet, details: streetDetails, fault: streetFault },
+  block: { build: (element) => [buildBlock(element)] },
+  building: { build: buildBuilding, fault: faultOf },
+  street: { build: buildStreet, details: streetDetails, fault: streetFault },
 };
 
 const kindOf = <K extends Element["kind"]>(element: Extract<Element, { kind: K }>): Kind<Extract<Element, { kind: K }>> => KINDS[element.kind as K];

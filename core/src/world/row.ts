@@ -1,26 +1,5 @@
-import { Type, type Static } from "@sinclair/typebox";
 import { dice, type Vec2 } from "../geometry";
-import { ROOFS, type Building, type RoofKind } from "./building";
-import { Id, Metres, Point2, Size, strict } from "./fields";
-
-const Storeys = Type.Integer({ minimum: 1, maximum: 100 });
-
-/** A street side that is built up by rule: to the right of who walks from its one end to the other. */
-export const RowSchema = strict({
-  id: Id,
-  name: Type.String({ maxLength: 200 }),
-  from: Point2(Metres),
-  to: Point2(Metres),
-  seed: Type.Integer({ minimum: 0, maximum: 4294967295 }),
-  /** Fronts are so wide and lots so deep, m; houses have so many storeys of so many m; so many of a hundred gaps are alleys. */
-  fronts: strict({ least: Size, most: Size }),
-  depth: Size,
-  storeys: strict({ least: Storeys, most: Storeys }),
-  storey: Size,
-  alleys: Type.Number({ minimum: 0, maximum: 100 }),
-  roofs: Type.Array(Type.Unsafe<RoofKind>({ type: "string", enum: Object.keys(ROOFS) }), { minItems: 1, maxItems: 30 }),
-});
-export type Row = Static<typeof RowSchema>;
+import type { Building, Row } from "./schemas";
 
 /** What a row is built by where nothing else is said: a quarter's plain houses (common practice). */
 export const DEFAULT_ROW: Omit<Row, "id" | "name" | "from" | "to" | "seed"> = {

@@ -1,33 +1,8 @@
-import { Type, type Static } from "@sinclair/typebox";
 import { distance2, type Vec2, type Vec3 } from "../geometry";
-import { Flags, Id, Metres, Point2, Size, strict } from "./fields";
 import { crossingOf } from "./polygon";
+import type { Street } from "./schemas";
 import { loft } from "./shapes";
 import type { Solid } from "./solid";
-
-/** A street along a path: a carriageway between two raised pavements, and what is drawn on them. */
-export const StreetSchema = strict({
-  id: Id,
-  kind: Type.Literal("street"),
-  name: Type.String({ maxLength: 200 }),
-  /** Corners of its middle line, m. */
-  path: Type.Array(Point2(Metres), { minItems: 2, maxItems: 2000 }),
-  /** Width of the carriageway, and of each pavement, m. */
-  carriageway: Size,
-  pavement: Type.Number({ minimum: 0, maximum: 1000 }),
-  /** Height of the kerb, m. */
-  kerb: Type.Number({ minimum: 0, maximum: 10 }),
-  /** Joints of the pavement's slabs stand so far apart, m. */
-  slabs: Type.Optional(Size),
-  /** Dashes of the middle line and the gaps between them, m. */
-  dashes: Type.Optional(strict({ line: Size, gap: Size })),
-  /** Tram rails along the middle. */
-  rails: Type.Optional(Type.Boolean()),
-  /** Where people cross, m along the path: stripes, which stop the dashes. */
-  crossings: Type.Optional(Type.Array(Type.Number({ minimum: 0, maximum: 1e6 }), { maxItems: 200 })),
-  ...Flags,
-});
-export type Street = Static<typeof StreetSchema>;
 
 /** Measures of a street where nothing is said: two lanes of 3 m, pavements and kerb as they are usual (common practice); dashes of 10 ft with gaps of 30 ft (US MUTCD (from memory)). */
 export const DEFAULT_STREET: Omit<Street, "id" | "kind" | "name" | "path"> = { carriageway: 6, pavement: 2.2, kerb: 0.12, slabs: 1.2, dashes: { line: 3.05, gap: 9.14 } };
