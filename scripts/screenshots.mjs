@@ -112,8 +112,6 @@ try {
   await page.waitForTimeout(300);
   await page.screenshot({ path: join(folder, "raise-a-corner.png") });
   await page.keyboard.press("Escape");
-  await page.keyboard.press("2");
-  await shoot("eye-level");
 
   await board("Quay street, the corner");
   await page.keyboard.press("3");
@@ -125,6 +123,13 @@ try {
   await page.getByText(/edges found/).waitFor({ timeout: 60_000 });
   await shoot("reference");
 
+  await board("Kestrel Quay, the whole quarter");
+  await page.getByRole("link", { name: "Plan", exact: true }).click();
+  await page.getByRole("application", { name: "Plan" }).waitFor();
+  await page.getByLabel("Shot in the picture").selectOption({ label: "Down from the crane" });
+  await page.getByRole("searchbox", { name: "Find a thing" }).fill("clock");
+  await page.getByRole("button", { name: "Clock tower", exact: true }).click();
+  await shoot("plan");
   await board("The quarter from a kite balloon");
   await page.keyboard.press("3");
   await page.getByText("Lens and curved systems").click();

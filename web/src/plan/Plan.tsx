@@ -232,9 +232,10 @@ export function Plan({ tool, onTool }: PlanProps) {
             const [x, y] = onWindow(camera, corner);
             return <rect key={i} x={x - 4} y={y - 4} width={8} height={8} fill="#fbf9f3" stroke="#c8401f" strokeWidth={1.5} />;
           })}
-          {shots.filter(({ id }) => id !== shot.id).map(({ id, name, eye: { x, y } }) => {
+          {shots.map(({ id, eye: { x, y } }, i) => {
+            if (id === shot.id) return null;
             const [wx, wy] = onWindow(camera, [x, y]);
-            return <g key={id}><circle cx={wx} cy={wy} r={4} fill="#6d6a60" /><text x={wx + 7} y={wy + 4} fontSize={11} fill="#6d6a60">{name}</text></g>;
+            return <g key={id}><circle cx={wx} cy={wy} r={7} fill="#6d6a60" /><text x={wx} y={wy + 3.5} textAnchor="middle" fontSize={10} fill="#fbf9f3">{i + 1}</text></g>;
           })}
           {cone && <path d={`${path([eye, [eye[0] + cone[0][0] * 4000, eye[1] + cone[0][1] * 4000]], false)}${path([eye, [eye[0] + cone[1][0] * 4000, eye[1] + cone[1][1] * 4000]], false)}`} stroke="#2f6f8f" strokeWidth={1} strokeDasharray="6 4" fill="none" />}
           <g data-testid="eye">
