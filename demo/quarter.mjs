@@ -39,8 +39,10 @@ BLOCKS.forEach(([name, p0, p1, q0, q1], b) => {
     rows.push({ ...DEFAULT_ROW, id: `row-${b + 1}-${i + 1}`, name: `${name}, ${side} side`, from: at(...to), to: at(...from), seed: 100 + 10 * b + i, depth: deep, alleys: 8, fronts: { least: 6, most: 10 }, storeys: { least: 2, most: b % 3 ? 4 : 5 } });
   });
 });
+/** A stack a third along the ridge of a house. */
+const chimney = ({ footprint: [a, b, c, d], roof }) => ({ x: round((3 * (a.x + d.x) + 2 * (b.x + c.x)) / 10), y: round((3 * (a.y + d.y) + 2 * (b.y + c.y)) / 10), side: 0.9, rise: round(roof.rise + 1) });
 const houses = rows.flatMap((row) => fillRow(row, [], (n) => `${row.id}-${n + 1}`).map((house) => ({
-  ...house, height: round(house.height), footprint: house.footprint.map(({ x, y }) => ({ x: round(x), y: round(y) })), roof: { ...house.roof, rise: round(house.roof.rise) },
+  ...house, ...(["gable", "hip"].includes(house.roof.kind) && Number(house.id.split("-").at(-1)) % 2 ? { chimneys: [chimney(house)] } : {}), height: round(house.height), footprint: house.footprint.map(({ x, y }) => ({ x: round(x), y: round(y) })), roof: { ...house.roof, rise: round(house.roof.rise) },
 })));
 
 /** What stands out. */
@@ -61,13 +63,19 @@ const STREETS = [
   street("ferry-canal", "Ferry canal", [[-62, -150], [-62, 160]], { carriageway: 12, pavement: 5, kerb: 0.9, slabs: 2.5, dashes: undefined }),
 ];
 
+/** Down to the canal by the square, and up to the observatory. */
+const STEPS = [
+  { id: "ferry-steps", kind: "steps", name: "Ferry steps", foot: { ...at(-70, -20), z: -1.32 }, heading: HEADING, width: 6, count: 8, riser: 0.165, tread: 0.32 },
+  { id: "observatory-steps", kind: "steps", name: "Observatory steps", foot: { ...at(121.4, -30), z: 0 }, heading: HEADING, width: 4, count: 6, riser: 0.165, tread: 0.32 },
+];
+
 /** The scene, without what every scene has. */
 export function quarter(a3) {
   const shot = (id, name, eye, gaze, lens, more = {}) => ({ id, name, ...a3, eye, gaze: { pitch: 0, roll: 0, ...gaze }, lens: { law: "rectilinear", distance: 270, centre: { x: 210, y: 148.5 }, ...lens }, show: { live: 0.6, frame: 1, horizon: 1, bundles: 0, buildings: 1, hidden: 0 }, ...more });
   const eyeAt = (p, q, z) => ({ ...at(p, q), z });
   return {
     title: "Kestrel Quay, the whole quarter",
-    elements: [...LANDMARKS, ...STREETS, ...houses],
+    elements: [...LANDMARKS, ...STREETS, ...STEPS, ...houses],
     rows,
     shots: [
       shot("s1", "The corner of the square", eyeAt(50, -5, 1.65), { heading: 62 }, { centre: { x: 210, y: 196 }, distance: 220 }),

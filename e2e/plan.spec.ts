@@ -185,6 +185,13 @@ test("a street is drawn bend by bend and changed by number; things are hidden, k
   await chosen.getByLabel("Roof", { exact: true }).selectOption("gable");
   await chosen.getByRole("button", { name: "Give its slope points of its own" }).click();
   const { orientations } = await saved(page, id);
+  await chosen.getByRole("button", { name: "A chimney" }).click();
+  expect((await all()).find(({ id: own }) => own === "loft")).toMatchObject({ kind: "building", chimneys: [{ x: 13, y: 25, side: 0.9, rise: 3.7 }] });
+  // Three metres of treads of 0.3 m; a ramp instead, with a press.
+  await page.getByRole("button", { name: "Steps" }).click();
+  await drag(page, at(-10, 2), at(-10, 5));
+  await chosen.getByRole("checkbox", { name: "A ramp" }).check();
+  expect((await all()).at(-1)).toMatchObject({ kind: "steps", count: 10, heading: 0, foot: { x: -10, y: 2, z: 0 }, ramp: true });
   // 2.5 m up over half of 6 m: 39.8 degrees, across the ridge that runs north.
   expect(orientations[0].slopes).toMatchObject([{ axis: "across", rise: 39.806, name: "Roof of Net loft" }]);
 });

@@ -1,5 +1,5 @@
 import { newScene, type Scene } from "../scene";
-import { DEFAULT_STREET, type Building, type Element } from "../world";
+import { DEFAULT_STEPS, DEFAULT_STREET, type Building, type Element } from "../world";
 import { findings } from ".";
 
 const house: Building = { id: "h", kind: "building", name: "Ferry office", footprint: [[-4, 18], [4, 18], [4, 26], [-4, 26]].map(([x, y]) => ({ x, y })), base: 0, height: 6, storeys: 2, roof: { kind: "flat" } };
@@ -15,6 +15,13 @@ describe("scale", () => {
     expect(told({ ...house, height: 15, storeys: 2 })).toMatchObject([{ value: 7.5, message: expect.stringContaining("look small") }]);
     expect(told({ ...house, storeys: 4, hidden: true })).toEqual([]);
     expect(told({ ...house, storeys: 4, footprint: house.footprint.map(({ x, y }) => ({ x, y: y - 60 })) })).toEqual([]);
+  });
+
+  it("is told of stairs off Blondel's rule", () => {
+    const steps = { id: "f", kind: "steps" as const, name: "Ferry steps", foot: { x: 0, y: 18, z: 0 }, heading: 0, count: 8, ...DEFAULT_STEPS };
+    expect(told(steps)).toEqual([]);
+    expect(told({ ...steps, riser: 0.25, tread: 0.4 })).toMatchObject([{ value: 0.9, message: "Two risers and a tread of Ferry steps come to 0.90 m. Comfortable stairs have 0.60 to 0.65 m: people will look small on it." }]);
+    expect(told({ ...steps, riser: 0.25, tread: 0.4, ramp: true })).toEqual([]);
   });
 
   it("is told of kerbs, but not of quays", () => {

@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import type { Vec2 } from "../geometry";
 import { between } from "../testing";
+import { meetings } from "../visibility/meetings";
 import { buildBuilding, circle, encloses, faultOf, ROOFS, slopeOf, volumeOf, type Building, type RoofKind } from ".";
 
 const building = (points: readonly Vec2[], change: Partial<Building> = {}): Building => ({
@@ -72,6 +73,16 @@ describe("a building", () => {
     expect(tiers.map(volumeOf)).toEqual([expect.closeTo(20 * 16 * 6, 6), expect.closeTo(16 * 12 * 5, 6), expect.closeTo(10 * 6 * 9 + (10 * 6 * 4) / 3, 6)]);
     const feet = tiers.map(({ vertices }) => Math.min(...vertices.map(([, , z]) => z)));
     expect(feet).toEqual([0, 6, 11]);
+  });
+
+  it("has chimneys through its roof, whose lines of meeting are those of the slopes", () => {
+    const house = building(rectangle(12, 8), { roof: { kind: "gable", rise: 4 }, chimneys: [{ x: 6, y: 2, side: 0.8, rise: 5 }] });
+    const solids = buildBuilding(house);
+    expect(solids.map(volumeOf)).toEqual([expect.closeTo(12 * 8 * 6 + (12 * 8 * 4) / 2, 6), expect.closeTo(0.64 * 6, 6)]);
+    // The south slope rises 1 m a metre: the stack leaves it from 7.6 to 8.4 m, level along its two sides and slanting up the others.
+    const found = meetings(solids).map(({ a, b }) => [a[2], b[2]].sort());
+    expect(found).toHaveLength(4);
+    expect(found.map(([low, high]) => [Number(low.toFixed(6)), Number(high.toFixed(6))]).sort()).toEqual([[7.6, 7.6], [7.6, 8.4], [7.6, 8.4], [8.4, 8.4]]);
   });
 
   it("slopes across its ridge as steeply as its rise and run say", () => {

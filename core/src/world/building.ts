@@ -138,10 +138,23 @@ export function buildBuilding(building: Building): Solid[] {
   if (typeof tiers === "number") return [];
   const heights = [building.height, ...(building.setbacks ?? []).map(({ height }) => height)];
   let z = building.base;
-  return tiers.map((points, i) => {
+  const masses = tiers.map((points, i) => {
     const solid = i === tiers.length - 1 ? topOf(building, points, z, heights[i]) : loft(building.id, [ring(points, z), ring(points, z + heights[i])], null, building.round ? "all" : undefined);
     z += heights[i];
     return solid;
+  });
+  return [...masses, ...chimneys(building, z)];
+}
+
+/** Stacks along a building's longest side, from a metre under the eaves up through the roof. */
+function chimneys({ id, footprint, chimneys: stacks = [] }: Building, eaves: number): Solid[] {
+  const side = footprint.map((p, i) => [footprint[(i + 1) % footprint.length].x - p.x, footprint[(i + 1) % footprint.length].y - p.y] as const).reduce((long, one) => (Math.hypot(...one) > Math.hypot(...long) ? one : long));
+  const long = Math.hypot(...side) || 1;
+  const [ux, uy] = [side[0] / long, side[1] / long];
+  return stacks.map(({ x, y, side: wide, rise }) => {
+    const h = wide / 2;
+    const points = ([[-h, -h], [h, -h], [h, h], [-h, h]] as const).map(([a, b]): Vec2 => [x + a * ux - b * uy, y + a * uy + b * ux]);
+    return loft(id, [ring(points, eaves - 1), ring(points, eaves + rise)], null);
   });
 }
 

@@ -2,6 +2,7 @@ import { buildBlock } from "./block";
 import { buildBuilding, faultOf } from "./building";
 import type { Element } from "./schemas";
 import type { Solid } from "./solid";
+import { buildSteps } from "./steps";
 import { buildStreet, streetDetails, streetFault, type Detail } from "./street";
 
 export * from "./block";
@@ -13,6 +14,7 @@ export * from "./roofs";
 export * from "./row";
 export * from "./schemas";
 export * from "./solid";
+export * from "./steps";
 export * from "./street";
 
 /** A kind of element: what it is built to, what is drawn on it, and why one cannot be built, with the field. */
@@ -26,6 +28,7 @@ interface Kind<E> {
 export const KINDS: { readonly [K in Element["kind"]]: Kind<Extract<Element, { kind: K }>> } = {
   block: { build: (element) => [buildBlock(element)] },
   building: { build: buildBuilding, fault: faultOf },
+  steps: { build: buildSteps },
   street: { build: buildStreet, details: streetDetails, fault: streetFault },
 };
 

@@ -33,6 +33,8 @@ export const BuildingSchema = strict({
   setbacks: Type.Optional(Type.Array(strict({ inset: Size, height: Size }), { maxItems: 12 })),
   /** `rise` is what the roof adds to the height, or the parapet of a flat one; `turned` runs its ridge across. */
   roof: strict({ kind: Type.Unsafe<RoofKind>({ type: "string", enum: Object.keys(ROOFS) }), rise: Type.Optional(Size), turned: Type.Optional(Type.Boolean()) }),
+  /** Stacks through the roof: their middle on the plan, their side, and how far they rise over the eaves, m. */
+  chimneys: Type.Optional(Type.Array(strict({ x: Metres, y: Metres, side: Size, rise: Size }), { maxItems: 40 })),
   /** The row that it was laid in by rule, and whether it stays when the row is rolled again. */
   row: Type.Optional(Id),
   kept: Type.Optional(Type.Boolean()),
@@ -85,7 +87,23 @@ export const RowSchema = strict({
 });
 export type Row = Static<typeof RowSchema>;
 
-/** The schema of every kind of element; what is built of them is in `KINDS`. Apart, so that a page that only draws need not load them. */
-export const SCHEMAS = { block: BlockSchema, building: BuildingSchema, street: StreetSchema } as const;
+/** A flight of steps, or with `ramp` a ramp: from the middle of its foot up along a heading, `count` risers of `riser` m over treads of `tread` m. */
+export const StepsSchema = strict({
+  id: Id,
+  kind: Type.Literal("steps"),
+  name: Type.String({ maxLength: 200 }),
+  foot: Point3(Metres),
+  heading: Heading,
+  width: Size,
+  count: Type.Integer({ minimum: 1, maximum: 500 }),
+  riser: Size,
+  tread: Size,
+  ramp: Type.Optional(Type.Boolean()),
+  ...Flags,
+});
+export type Steps = Static<typeof StepsSchema>;
 
-export type Element = Block | Building | Street;
+/** The schema of every kind of element; what is built of them is in `KINDS`. Apart, so that a page that only draws need not load them. */
+export const SCHEMAS = { block: BlockSchema, building: BuildingSchema, street: StreetSchema, steps: StepsSchema } as const;
+
+export type Element = Block | Building | Street | Steps;

@@ -8,7 +8,7 @@ import { replaceElement } from "../board/desk/blocks";
 import { fit, pan, zoom, type Camera, type Size } from "../board/desk/camera";
 import { say } from "../ui";
 import { useMeasures } from "../units";
-import { coneOf, cornerMoved, cornersToDrag, layBuilding, layStreet, onPlan, onWindow, type PlanTool } from "./plan";
+import { coneOf, cornerMoved, cornersToDrag, layBuilding, laySteps, layStreet, onPlan, onWindow, type PlanTool } from "./plan";
 import { layRow } from "./rows";
 
 /** How near things are drawn to and taken up, window px; round measures, m. */
@@ -175,6 +175,10 @@ export function Plan({ tool, onTool }: PlanProps) {
   };
   const lay = (from: Vec2, to: Vec2) => {
     if (tool === "row") return layRow(from, to);
+    if (tool === "steps") {
+      const lack = laySteps(from, to);
+      return lack ? say(lack) : onTool("choose");
+    }
     if (tool === "choose" || tool === "polygon" || tool === "street") return undefined;
     const shape = shapeOnPlan(tool, from, to, heading);
     if (!shape) return say("Draw it larger: from one corner to the opposite one.");
@@ -202,7 +206,7 @@ export function Plan({ tool, onTool }: PlanProps) {
     else go({ selected: null });
   };
 
-  const drawn = camera && doing?.what === "shape" && tool !== "choose" && tool !== "polygon" && tool !== "row" && tool !== "street" ? shapeOnPlan(tool, doing.from, doing.to, heading) : null;
+  const drawn = camera && doing?.what === "shape" && tool !== "choose" && tool !== "polygon" && tool !== "row" && tool !== "street" && tool !== "steps" ? shapeOnPlan(tool, doing.from, doing.to, heading) : null;
   const path = (places: readonly Vec2[], closed = true) => camera ? `M${places.map((p) => onWindow(camera, p).map((v) => v.toFixed(1)).join(" ")).join("L")}${closed ? "Z" : ""}` : "";
   const cone = coneOf(shot);
   return (
@@ -245,7 +249,7 @@ export function Plan({ tool, onTool }: PlanProps) {
             <text x={onWindow(camera, eye)[0] + 10} y={onWindow(camera, eye)[1] + 14} fontSize={12} fill="#235a75">{shot.name}</text>
           </g>
           {drawn && <path d={path(drawn)} fill="#c8401f" fillOpacity={0.15} stroke="#c8401f" strokeWidth={1.5} />}
-          {doing?.what === "shape" && tool === "row" && <path d={path([doing.from, doing.to], false)} stroke="#c8401f" strokeWidth={2.5} fill="none" />}
+          {doing?.what === "shape" && (tool === "row" || tool === "steps") && <path d={path([doing.from, doing.to], false)} stroke="#c8401f" strokeWidth={2.5} fill="none" />}
           {corners.length > 0 && <path d={path(hover ? [...corners, hover.at] : corners, false)} stroke="#c8401f" strokeWidth={1.5} fill="none" />}
           {corners.length > 0 && <circle cx={onWindow(camera, corners[0])[0]} cy={onWindow(camera, corners[0])[1]} r={5} fill="none" stroke="#c8401f" strokeWidth={2} />}
           {hover && <circle cx={onWindow(camera, hover.at)[0]} cy={onWindow(camera, hover.at)[1]} r={3.5} fill={hover.on ? "#c8401f" : "#6d6a60"} />}

@@ -1,4 +1,4 @@
-import { Circle, MousePointer2, Pentagon, RectangleHorizontal, Route, Rows3 } from "lucide-react";
+import { ChartNoAxesColumnIncreasing, Circle, MousePointer2, Pentagon, RectangleHorizontal, Route, Rows3 } from "lucide-react";
 import { useState, type ReactNode } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
 import { Link, useParams } from "react-router";
@@ -32,6 +32,7 @@ const TOOLS: readonly (readonly [PlanTool, string, ReactNode, string])[] = [
   ["circle", "Circle", <Circle key="o" size={14} aria-hidden />, "Draw from the middle to the rim."],
   ["polygon", "Polygon", <Pentagon key="p" size={14} aria-hidden />, "Press for each corner; press the first again, or Enter, to close."],
   ["street", "Street", <Route key="s" size={14} aria-hidden />, "Press for each bend of its middle line; press the last again, or Enter, to end it."],
+  ["steps", "Steps", <ChartNoAxesColumnIncreasing key="t" size={14} aria-hidden />, "Draw from the middle of the foot up to the head."],
   ["row", "Row of houses", <Rows3 key="h" size={14} aria-hidden />, "Draw along a street side: houses are laid to the right of your way."],
 ];
 

@@ -1,12 +1,12 @@
-import { add, scale, type Vec2 } from "@zanvo/core/geometry";
+import { add, degrees, scale, type Vec2 } from "@zanvo/core/geometry";
 import type { Shot } from "@zanvo/core/scene";
 import { unproject, viewOf } from "@zanvo/core/shot";
-import { blockAxes, blockCorner, DEFAULT_STREET, elementFault, type Block, type Building, type Element, type Street } from "@zanvo/core/world";
+import { blockAxes, blockCorner, DEFAULT_STEPS, DEFAULT_STREET, elementFault, type Block, type Building, type Element, type Street } from "@zanvo/core/world";
 import { edit, freeName, go, useBoard } from "../board/board";
 import { toDesk, toWindow, type Camera } from "../board/desk/camera";
 
 /** What the hand does on the plan. */
-export type PlanTool = "choose" | "rectangle" | "ell" | "horseshoe" | "circle" | "polygon" | "row" | "street";
+export type PlanTool = "choose" | "rectangle" | "ell" | "horseshoe" | "circle" | "polygon" | "row" | "street" | "steps";
 
 /** Window px of a place of the world, north up; and back. */
 export const onWindow = (camera: Camera, [x, y]: Vec2): Vec2 => toWindow(camera, [x, -y]);
@@ -34,6 +34,15 @@ export function layStreet(points: readonly Vec2[]): string | null {
   return lay(street, "path");
 }
 
+/** Lays a flight of steps from its foot to its head and chooses it. @returns why it cannot be laid, or null */
+export function laySteps([x, y]: Vec2, [u, v]: Vec2): string | null {
+  const count = Math.round(Math.hypot(u - x, v - y) / DEFAULT_STEPS.tread);
+  if (count < 1) return "The flight is too short: draw it from its foot to its head.";
+  const { elements } = useBoard.getState().scene;
+  const heading = Number(degrees(Math.atan2(u - x, v - y)).toFixed(2));
+  return lay({ id: crypto.randomUUID(), kind: "steps", name: freeName("Steps", elements), foot: { x, y, z: 0 }, heading, count: Math.min(500, count), ...DEFAULT_STEPS }, "flight");
+}
+
 function lay(element: Element, what: string): string | null {
   const fault = elementFault(element);
   if (fault) return `The ${what} ${fault.message}`;
@@ -52,7 +61,7 @@ export function cornerMoved(element: Element, corner: number, [x, y]: Vec2): Ele
   const turned = (one: Point, i: number): Point => (i === corner ? { x, y } : one);
   if (element.kind === "building") return { ...element, footprint: element.footprint.map(turned) };
   if (element.kind === "street") return { ...element, path: element.path.map(turned) };
-  return blockBetween(element, corner, [x, y]);
+  return element.kind === "steps" ? element : blockBetween(element, corner, [x, y]);
 }
 
 const CORNERS = [[0, 0], [0, 1], [1, 1], [1, 0]] as const;
@@ -72,6 +81,7 @@ function blockBetween(block: Block, corner: number, [x, y]: Vec2): Block {
 /** The corners that can be dragged, in the order of `cornerMoved`. */
 export function cornersToDrag(element: Element): readonly Vec2[] {
   if (element.kind === "block") return CORNERS.map(([u, v]) => { const [x, y] = blockCorner(element, u, v); return [x, y] as const; });
+  if (element.kind === "steps") return [];
   const points = element.kind === "street" ? element.path : element.round ? [] : element.footprint;
   return points.length <= 60 ? points.map(({ x, y }) => [x, y] as const) : [];
 }

@@ -1,6 +1,6 @@
 import { Plus, X } from "lucide-react";
 import { wrap } from "@zanvo/core/geometry";
-import { asBuilding, boxOf, faultOf, moved, ROOFS, slopeOf, type Block, type Building, type Element, type RoofKind } from "@zanvo/core/world";
+import { asBuilding, boxOf, centroid, cornersOf, faultOf, moved, ROOFS, slopeOf, type Block, type Building, type Element, type RoofKind } from "@zanvo/core/world";
 import { Button, Check, IconButton, NumberField, say } from "../../ui";
 import { edit } from "../board";
 import { LEAST } from "../desk/raise";
@@ -61,11 +61,16 @@ export function RoofFields({ element, change }: { readonly element: Block | Buil
 
 /** Measures of a building on any footprint: its foot, its walls, storeys, set-backs and roof, and where it stands. */
 export function BuildingFields({ building, change }: { readonly building: Building; readonly change: Change }) {
-  const { height, storeys, setbacks = [], base, footprint } = building;
+  const { height, storeys, setbacks = [], chimneys = [], base, footprint } = building;
   const size = { unit: "m", digits: 2, min: LEAST, max: 10_000, step: 0.1 } as const;
   const place = { unit: "m", digits: 2, min: -1e5, max: 1e5, step: 0.1 } as const;
   const { x, y } = boxOf(building).origin;
   const tier = (at: number, what: "inset" | "height") => (value: number) => change(checked({ ...building, setbacks: setbacks.map((one, i) => (i === at ? { ...one, [what]: value } : one)) }), `set-back ${at} ${what}`);
+  const stack = (at: number, what: "x" | "y" | "side" | "rise") => (value: number) => change({ ...building, chimneys: chimneys.map((one, i) => (i === at ? { ...one, [what]: value } : one)) }, `chimney ${at} ${what}`);
+  const smoke = () => {
+    const [cx, cy] = centroid(cornersOf(building));
+    change({ ...building, chimneys: [...chimneys, { x: Number(cx.toFixed(2)), y: Number((cy + 1).toFixed(2)), side: 0.9, rise: (building.roof.rise ?? 0) + 1.2 }] }, "chimneys");
+  };
   const add = () => {
     try {
       change(checked({ ...building, setbacks: [...setbacks, { inset: 1.5, height: 4 }] }), "set-backs");
@@ -89,6 +94,16 @@ export function BuildingFields({ building, change }: { readonly building: Buildi
         </section>
       ))}
       <Button className="w-full" onClick={add}><Plus size={14} aria-hidden />Set back another part</Button>
+      {chimneys.map((one, i) => (
+        <section key={i} aria-label={`Chimney ${i + 1}`} className="space-y-1 rounded border border-hair p-1.5">
+          <div className="flex items-center justify-between"><span className="font-medium">Chimney {i + 1}</span><IconButton label={`Delete chimney ${i + 1}`} onClick={() => change({ ...building, chimneys: chimneys.filter((_, k) => k !== i) }, "chimneys")}><X size={14} /></IconButton></div>
+          <NumberField label="Side" {...size} value={one.side} onChange={stack(i, "side")} />
+          <NumberField label="Over the eaves" {...size} value={one.rise} onChange={stack(i, "rise")} />
+          <NumberField label="East" {...place} value={one.x} onChange={stack(i, "x")} />
+          <NumberField label="North" {...place} value={one.y} onChange={stack(i, "y")} />
+        </section>
+      ))}
+      <Button className="w-full" onClick={smoke}><Plus size={14} aria-hidden />A chimney</Button>
       <RoofFields element={building} change={change} />
     </>
   );

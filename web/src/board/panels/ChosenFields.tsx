@@ -6,6 +6,7 @@ import { edit, useShot } from "../board";
 import { deleteElement, duplicateElement, replaceElement } from "../desk/blocks";
 import { LEAST } from "../desk/raise";
 import { BuildingFields, RoofFields } from "./BuildingFields";
+import { StepsFields } from "./StepsFields";
 import { StreetFields } from "./StreetFields";
 
 type Change = (next: Element, what: string) => void;
@@ -45,7 +46,7 @@ export function ChosenFields({ element }: { readonly element: Element }) {
         onChange={(event) => change({ ...element, name: event.target.value }, "name")}
         onKeyDown={(event) => event.stopPropagation()}
       />
-      {element.kind === "block" ? <BlockFields block={element} change={change} /> : element.kind === "street" ? <StreetFields street={element} change={change} /> : <BuildingFields building={element} change={change} />}
+      {element.kind === "block" ? <BlockFields block={element} change={change} /> : element.kind === "steps" ? <StepsFields steps={element} change={change} /> : element.kind === "street" ? <StreetFields street={element} change={change} /> : <BuildingFields building={element} change={change} />}
       <div className="flex gap-2 pt-1">
         <Button className="grow" title="Ctrl+D" onClick={() => duplicateElement(element)}><Copy size={14} aria-hidden />Duplicate</Button>
         <Button className="grow" title="Delete" onClick={() => deleteElement(element.id)}><Trash2 size={14} aria-hidden />Delete</Button>
