@@ -66,7 +66,7 @@ test("a footprint is drawn on the plan, given a roof, moved to another's corner,
   await page.reload();
   await expect(page.getByTestId("Building 2")).toBeVisible();
   await page.getByRole("searchbox", { name: "Find a thing" }).fill("loft");
-  await page.getByRole("button", { name: "Net loft" }).click();
+  await page.getByRole("button", { name: "Net loft", exact: true }).click();
   await expect(chosen.getByLabel("Length", { exact: true })).toHaveValue("8");
   const { violations } = await new AxeBuilder({ page }).withTags(["wcag2a", "wcag2aa", "wcag21aa", "wcag22aa"]).analyze();
   expect(violations.map(({ id: rule, nodes }) => `${rule}: ${nodes.map((node) => node.html).join(" | ")}`)).toEqual([]);
