@@ -20,9 +20,9 @@ export function Things() {
       <input type="search" aria-label="Find a thing" placeholder={`Find one of ${elements.length}`} className="h-7 w-full rounded border border-hair bg-transparent px-1.5" value={word} onChange={(event) => setWord(event.target.value)} onKeyDown={(event) => event.stopPropagation()} />
       <ul className="max-h-40 overflow-y-auto">
         {found.map(({ id, name, hidden, locked }) => (
-          <li key={id} className="flex items-center"><button type="button" aria-pressed={id === selected} className={`min-h-6 w-full truncate rounded px-1 text-left hover:bg-wash ${id === selected ? "bg-wash font-medium" : ""}`} onClick={() => go({ selected: id })}>{name || "Nameless"}</button>
-            <IconButton className="!size-6" label={hidden ? `Show ${name}` : `Hide ${name}`} onClick={() => flag(id, "hidden", !hidden)}>{hidden ? <EyeOff size={13} /> : <Eye size={13} className="opacity-45" />}</IconButton>
-            <IconButton className="!size-6" label={locked ? `Let ${name} be moved` : `Keep ${name} from being moved`} onClick={() => flag(id, "locked", !locked)}>{locked ? <Lock size={13} /> : <LockOpen size={13} className="opacity-45" />}</IconButton>
+          <li key={id} className="flex items-center"><button type="button" aria-pressed={id === selected} className={`min-h-7 min-w-0 grow truncate rounded px-1 text-left hover:bg-wash ${id === selected ? "bg-wash font-medium" : ""}`} onClick={() => go({ selected: id })}>{name || "Nameless"}</button>
+            <IconButton className="shrink-0" label={hidden ? `Show ${name}` : `Hide ${name}`} onClick={() => flag(id, "hidden", !hidden)}>{hidden ? <EyeOff size={13} /> : <Eye size={13} className="opacity-45" />}</IconButton>
+            <IconButton className="shrink-0" label={locked ? `Let ${name} be moved` : `Keep ${name} from being moved`} onClick={() => flag(id, "locked", !locked)}>{locked ? <Lock size={13} /> : <LockOpen size={13} className="opacity-45" />}</IconButton>
           </li>
         ))}
       </ul>
