@@ -63,5 +63,6 @@ export function moved<T extends Element>(element: T, dx: number, dy: number): T 
   if (element.kind === "steps") return { ...element, foot: { ...element.foot, x: element.foot.x + dx, y: element.foot.y + dy } };
   if (element.kind === "street") return { ...element, path: element.path.map(({ x, y }) => ({ x: x + dx, y: y + dy })) };
   if (element.kind === "block") return { ...element, origin: { ...element.origin, x: element.origin.x + dx, y: element.origin.y + dy } };
-  return { ...element, footprint: element.footprint.map(({ x, y }) => ({ x: x + dx, y: y + dy })) };
+  const by = <P extends { readonly x: number; readonly y: number }>(one: P): P => ({ ...one, x: one.x + dx, y: one.y + dy });
+  return { ...element, footprint: element.footprint.map(by), ...(element.chimneys ? { chimneys: element.chimneys.map(by) } : {}) };
 }

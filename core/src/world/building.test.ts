@@ -2,7 +2,7 @@ import fc from "fast-check";
 import type { Vec2 } from "../geometry";
 import { between } from "../testing";
 import { meetings } from "../visibility/meetings";
-import { buildBuilding, circle, encloses, faultOf, ROOFS, slopeOf, volumeOf, type Building, type RoofKind } from ".";
+import { buildBuilding, circle, encloses, faultOf, moved, ROOFS, slopeOf, volumeOf, type Building, type RoofKind } from ".";
 
 const building = (points: readonly Vec2[], change: Partial<Building> = {}): Building => ({
   id: "b", kind: "building", name: "B", footprint: points.map(([x, y]) => ({ x, y })), base: 0, height: 6, roof: { kind: "flat" }, ...change,
@@ -81,6 +81,8 @@ describe("a building", () => {
     expect(solids.map(volumeOf)).toEqual([expect.closeTo(12 * 8 * 6 + (12 * 8 * 4) / 2, 6), expect.closeTo(0.64 * 6, 6)]);
     // The south slope rises 1 m a metre: the stack leaves it from 7.6 to 8.4 m, level along its two sides and slanting up the others.
     const found = meetings(solids).map(({ a, b }) => [a[2], b[2]].sort());
+    // Moved, the stacks go along.
+    expect(moved(house, 3, -2)).toMatchObject({ footprint: [{ x: 3, y: -2 }, {}, {}, {}], chimneys: [{ x: 9, y: 0, side: 0.8 }] });
     expect(found).toHaveLength(4);
     expect(found.map(([low, high]) => [Number(low.toFixed(6)), Number(high.toFixed(6))]).sort()).toEqual([[7.6, 7.6], [7.6, 8.4], [7.6, 8.4], [8.4, 8.4]]);
   });
