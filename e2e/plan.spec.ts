@@ -56,6 +56,14 @@ test("a footprint is drawn on the plan, given a roof, moved to another's corner,
   await chosen.getByLabel("Roof", { exact: true }).selectOption("gable");
   await type(page, "Rise of the roof", "3", chosen);
   expect((await buildings())[0]).toMatchObject({ height: 5, roof: { kind: "gable", rise: 3 } });
+  // A part set back is added, too large a step refused, and taken away again.
+  await chosen.getByRole("button", { name: "Set back another part" }).click();
+  const setback = chosen.getByRole("region", { name: "Set-back 1" });
+  await type(page, "Set back by", "4", setback);
+  await expect(setback.getByText("leaves nothing to stand on")).toBeVisible();
+  expect((await buildings())[0].setbacks).toEqual([{ inset: 1.5, height: 4 }]);
+  await chosen.getByRole("button", { name: "Delete set-back 1" }).click();
+  expect((await buildings())[0].setbacks).toEqual([]);
   // Dragged so that its corner comes near the loft's, it meets it.
   await drag(page, at(-9, 15), at(-9 + 13.8, 15 + 8.3));
   const [moved] = await buildings();

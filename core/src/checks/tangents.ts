@@ -1,9 +1,9 @@
 import Flatbush from "flatbush";
-import { distance2, type Vec2, type Vec3 } from "../geometry";
+import { contains, distance2, fromStretch, type Vec2, type Vec3 } from "../geometry";
 import type { Scene, Shot } from "../scene";
 import { project, viewOf, type View } from "../shot";
 import { OUTLINE, see, type Seen } from "../visibility";
-import { build, type Element, type Solid } from "../world";
+import { build, type Solid } from "../world";
 import { tenth, type Finding } from "./finding";
 
 /** A corner this near to another thing's outline touches it; outlines this near and so long side by side run together, mm. */
@@ -33,8 +33,6 @@ export interface Tangent {
   readonly of: readonly [string, string];
 }
 
-const inFrame = (view: View, [x, y]: Vec2): boolean => x >= view.frame.x && y >= view.frame.y && x <= view.frame.x + view.frame.width && y <= view.frame.y + view.frame.height;
-
 /** Whether two boxes on the plan come near each other. */
 function neighbours(solids: readonly Solid[]): (a: string, b: string) => boolean {
   const boxes = new Map<string, readonly [number, number, number, number]>();
@@ -46,13 +44,6 @@ function neighbours(solids: readonly Solid[]): (a: string, b: string) => boolean
     const [p, q] = [boxes.get(a), boxes.get(b)];
     return p !== undefined && q !== undefined && p[0] - NEIGHBOURS < q[2] && q[0] - NEIGHBOURS < p[2] && p[1] - NEIGHBOURS < q[3] && q[1] - NEIGHBOURS < p[3];
   };
-}
-
-/** How far a place is from a line between its ends. */
-function away([px, py]: Vec2, { a, b }: Pick<Line, "a" | "b">): number {
-  const [dx, dy] = [b[0] - a[0], b[1] - a[1]];
-  const t = Math.min(1, Math.max(0, ((px - a[0]) * dx + (py - a[1]) * dy) / (dx * dx + dy * dy || 1)));
-  return Math.hypot(px - a[0] - t * dx, py - a[1] - t * dy);
 }
 
 /** How long two lines run side by side within a distance; 0 where they do not. */
@@ -83,11 +74,11 @@ function outlines(view: View, solids: readonly Solid[], { ends, solid, sight }: 
     const e = ends.subarray(6 * i, 6 * i + 6);
     const world: readonly Vec3[] = [[e[0], e[1], e[2]], [e[3], e[4], e[5]]];
     const [a, b] = world.map((p) => project(view, p));
-    if (!a || !b || !(inFrame(view, a) || inFrame(view, b)) || distance2(a, b) < 0.5) return;
+    if (!a || !b || !(contains(view.frame, a) || contains(view.frame, b)) || distance2(a, b) < 0.5) return;
     const element = solids[solid[i]].id;
     lines.push({ element, a, b });
     [a, b].forEach((at, k) => {
-      if (inFrame(view, at) && isCorner(solid[i], world[k])) corners.push({ element, at });
+      if (contains(view.frame, at) && isCorner(solid[i], world[k])) corners.push({ element, at });
     });
   });
   return { lines, corners };
@@ -114,7 +105,7 @@ export function tangentsOf(view: View, solids: readonly Solid[], seen: Seen): Ta
   const others = (element: string, x0: number, y0: number, x1: number, y1: number, pad: number) =>
     index.search(x0 - pad, y0 - pad, x1 + pad, y1 + pad).map((i) => lines[i]).filter((line) => line.element !== element && !beside(line.element, element));
   for (const { element, at } of corners) for (const line of others(element, ...at, ...at, TOUCHES)) {
-    const off = away(at, line);
+    const off = fromStretch(at, line.a, line.b);
     if (off <= TOUCHES) offer({ kind: "corner", at, off, of: [element, line.element] });
   }
   for (const line of lines) {
@@ -128,9 +119,9 @@ export function tangentsOf(view: View, solids: readonly Solid[], seen: Seen): Ta
   return [...best.values()].sort((a, b) => a.off - b.off);
 }
 
-const tangentsFrom = (elements: readonly Element[], solids: readonly Solid[], shot: Shot): Tangent[] => {
+const tangentsFrom = (solids: readonly Solid[], shot: Shot): Tangent[] => {
   const view = viewOf(shot);
-  return elements.length < 2 ? [] : tangentsOf(view, solids, see(solids, view.eye));
+  return tangentsOf(view, solids, see(solids, view.eye));
 };
 
 /** Ways and lengths, m, by which an eye is moved to be free of tangents: aside, up and down, ahead and back. */
@@ -140,7 +131,7 @@ const NUDGES = [0.1, 0.25, 0.5].flatMap((far) => [[1, 0, 0], [-1, 0, 0], [0, 1, 
 export function nudgedEye(scene: Scene, shot: Shot): { readonly shot: Shot; readonly left: number; readonly far: number } | null {
   const solids = build(scene.elements);
   const view = viewOf(shot);
-  const now = tangentsFrom(scene.elements, solids, shot).length;
+  const now = tangentsFrom(solids, shot).length;
   let best: { shot: Shot; left: number; far: number } | null = null;
   for (const [aside, ahead, up] of NUDGES) {
     const { x, y, z } = shot.eye;
@@ -148,7 +139,7 @@ export function nudgedEye(scene: Scene, shot: Shot): { readonly shot: Shot; read
     const [rx, ry] = [view.right[0] / flat, view.right[1] / flat];
     const eye = { x: x + aside * rx - ahead * ry, y: y + aside * ry + ahead * rx, z: z + up };
     const next = { ...shot, eye };
-    const left = tangentsFrom(scene.elements, solids, next).length;
+    const left = tangentsFrom(solids, next).length;
     const far = Math.hypot(aside, ahead, up);
     if (left < (best?.left ?? now) || (best && left === best.left && far < best.far)) best = { shot: next, left, far };
     if (best?.left === 0) break;
@@ -159,7 +150,7 @@ export function nudgedEye(scene: Scene, shot: Shot): { readonly shot: Shot; read
 /** The tangents of a shot as findings, the nearest first. What is seen is worked out for it: in a worker, or from a shell. */
 export function tangents(scene: Scene, shot: Shot): Finding[] {
   const names = new Map(scene.elements.map(({ id, name }) => [id, name]));
-  return tangentsFrom(scene.elements, build(scene.elements), shot).slice(0, MOST).map(({ kind, at, off, of: [p, q] }) => {
+  return tangentsFrom(build(scene.elements), shot).slice(0, MOST).map(({ kind, at, off, of: [p, q] }) => {
     const [one, other] = [names.get(p) ?? p, names.get(q) ?? q];
     return {
       id: `tangent-${p}-${q}`, severity: "note", where: `${one}, ${other}`, at, value: tenth(off), unit: "mm",

@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { along, headingDirection, type Vec3 } from "../geometry";
 import { project, viewOf } from "../shot";
 import { anyShot, between, block, shotWith } from "../testing";
-import { blockCorner, build, resizeBlock } from "../world";
+import { blockCorner, build, resizeBlock, type Building } from "../world";
 import { footAt, measureAlong, nearCorner, paperLength, pickSolid } from ".";
 
 const view = viewOf(shotWith());
@@ -66,6 +66,16 @@ describe("blocks under the hand", () => {
     expect(pickSolid(view, solids, project(view, [0, 10, 1])!)).toBe("near");
     expect(pickSolid(view, solids, project(view, [0, 30, 12])!)).toBe("far");
     expect(pickSolid(view, solids, [20, 20])).toBeNull();
+  });
+
+  it("are picked through the notch of an L: what stands behind it is seen there, not the L", () => {
+    // Its corner at (2, 12) is cut out, from x 2 and y 12 on.
+    const ell: Building = { id: "ell", kind: "building", name: "Ell", footprint: [[-4, 10], [8, 10], [8, 12], [2, 12], [2, 18], [-4, 18]].map(([x, y]) => ({ x, y })), base: 0, height: 6, roof: { kind: "flat" } };
+    const solids = build([ell, block("kiosk", 4, 14, 2, 2, 9)]);
+    // From straight above: over the notch the ground, over the kiosk the kiosk, over each wing the L.
+    const above = viewOf(shotWith({ eye: { x: 2, y: 14, z: 40 }, gaze: { pitch: -90, heading: 0 } }));
+    const at = (x: number, y: number) => pickSolid(above, solids, project(above, [x, y, 6])!);
+    expect([at(6, 17), at(5, 15), at(-1, 16), at(6, 11)]).toEqual([null, "kiosk", "ell", "ell"]);
   });
 
   it("are resized with the near corner kept where it is", () => {

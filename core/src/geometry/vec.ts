@@ -17,4 +17,10 @@ export const cross = (a: Vec3, b: Vec3): Vec3 => [
 ];
 export const norm = (a: Vec3): number => Math.hypot(a[0], a[1], a[2]);
 export const unit = (a: Vec3): Vec3 => scale(a, 1 / norm(a));
+/** How far a place is from the stretch between two others. */
+export function fromStretch([px, py]: Vec2, [ax, ay]: Vec2, [bx, by]: Vec2): number {
+  const [dx, dy] = [bx - ax, by - ay];
+  const t = Math.min(1, Math.max(0, ((px - ax) * dx + (py - ay) * dy) / (dx * dx + dy * dy || 1)));
+  return Math.hypot(px - ax - t * dx, py - ay - t * dy);
+}
 export const distance2 = (a: Vec2, b: Vec2): number => Math.hypot(a[0] - b[0], a[1] - b[1]);

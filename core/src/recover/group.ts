@@ -2,6 +2,7 @@ import { dice, type Vec3 } from "../geometry";
 import { NoAnswer } from "../problem";
 import type { TracedSet } from "../scene";
 import { recoverPoint } from "./point";
+import { byRole, familyRole } from "./roles";
 import type { Family } from "./view";
 import { crossing, halfLength, linesOf, miss, normOf, type Lines, type Norm, type Segment } from "./segments";
 
@@ -125,10 +126,7 @@ export function groupEdges(segments: readonly Segment[], size: { readonly width:
   return found.map(({ members }, i) => ({ role: role[i], members }));
 }
 
-const ORDER = ["left", "right", "level", "upright"];
-
 /** The families among found edges that a view can be fitted to, those at right angles first. */
 export function familiesOf(segments: readonly Segment[], groups: readonly Grouped[]): Family[] {
-  return groups.filter(({ role }) => role !== "free").sort((p, q) => ORDER.indexOf(p.role) - ORDER.indexOf(q.role))
-    .map(({ role, members }) => ({ name: role, role: role === "upright" ? "upright" : "horizontal", segments: members.map((i) => segments[i]) }));
+  return byRole(groups).map(({ role, members }) => ({ name: role, role: familyRole(role), segments: members.map((i) => segments[i]) }));
 }

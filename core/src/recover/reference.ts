@@ -3,13 +3,12 @@ import { NoAnswer } from "../problem";
 import type { Reference, Shot, TracedSet } from "../scene";
 import { upOf } from "./heights";
 import { recoverPoint, type RecoveredPoint } from "./point";
+import { byRole, familyRole } from "./roles";
 import { normOf, type Segment } from "./segments";
 import { recoverView, type RecoveredView } from "./view";
 
 /** The hand's standard deviation at an end of an edge, px of the picture: about 1 (common practice). */
 export const HAND = 1;
-
-const LEVEL = ["left", "right", "level"] as const;
 
 /** The edges of a set that count, as segments, each with its place in the set. */
 export const edgesOf = ({ edges }: Pick<TracedSet, "edges">): readonly { readonly at: number; readonly segment: Segment }[] =>
@@ -32,23 +31,17 @@ export function pointOf(reference: Reference, set: TracedSet): RecoveredPoint | 
   }
 }
 
-/** The sets that a view is fitted to, first those at right angles. */
-function fitted({ sets }: Reference): TracedSet[] {
-  const order = ["left", "right", "level", "upright"];
-  return sets.filter((set) => set.role !== "free" && edgesOf(set).length >= 2).sort((a, b) => order.indexOf(a.role) - order.indexOf(b.role));
-}
-
 /**
  * The view behind a reference, from all its sets at once.
  * @throws NoAnswer where nothing can be had yet, with what to trace
  */
 export function viewOfReference(reference: Reference): RecoveredView & { readonly sets: readonly TracedSet[] } {
-  const sets = fitted(reference);
+  const sets = byRole(reference.sets.filter((set) => edgesOf(set).length >= 2));
   if (sets.length === 0) throw new NoAnswer("Trace two edges at least of each of two sets: they meet in the points that tell the view.");
   const { width, height, level, cropped, oblique, centre, lens35 } = reference;
   const known: Vec2 | undefined = centre ? [centre.x, centre.y] : cropped ? undefined : [width / 2, height / 2];
   const families = sets.map((set) => ({
-    name: set.name, role: (LEVEL as readonly string[]).includes(set.role) ? "horizontal" as const : "upright" as const, segments: edgesOf(set).map(({ segment }) => segment),
+    name: set.name, role: familyRole(set.role), segments: edgesOf(set).map(({ segment }) => segment),
   }));
   const view = recoverView(families, {
     width, height, sigma: HAND, level, centre: known, square: !oblique, horizon: reference.horizon && lineThrough(reference.horizon),

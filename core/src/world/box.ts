@@ -1,6 +1,7 @@
 import { degrees, type Vec2 } from "../geometry";
 import { blockCorner } from "./block";
 import { cornersOf } from "./building";
+import { longestSide } from "./polygon";
 import type { Block, Building, Element, Steps } from "./schemas";
 import { cornerOf as footCorner, sizeOf } from "./steps";
 import { ribbonOf } from "./street";
@@ -15,14 +16,9 @@ export function boxOf(element: Element): Block {
   const points = outlineOf(element);
   const corners = points.length >= 3 ? points : (element.kind === "street" ? element.path : element.footprint).map(({ x, y }) => [x, y] as const);
   const [base, height] = element.kind === "street" ? [0, Math.max(1e-3, element.kerb)] : [element.base, wallsOf(element)];
-  const sides = corners.map((p, i) => {
-    const q = corners[(i + 1) % corners.length];
-    return [q[0] - p[0], q[1] - p[1]] as const;
-  });
-  const [dx, dy] = sides.reduce((long, side) => (Math.hypot(...side) > Math.hypot(...long) + 1e-9 ? side : long));
-  const size = Math.hypot(dx, dy) || 1;
+  const [ux, uy] = longestSide(corners);
   // Along the side, and to its right: the axes of a block with that heading.
-  const [l, w] = [[dx / size, dy / size], [dy / size, -dx / size]] as const;
+  const [l, w] = [[ux, uy], [uy, -ux]] as const;
   const spread = ([ax, ay]: readonly [number, number]) => {
     const along = corners.map(([x, y]) => ax * x + ay * y);
     return [Math.min(...along), Math.max(...along)] as const;

@@ -1,5 +1,5 @@
 import { degrees, wrap, type Vec2, type Vec3 } from "../geometry";
-import { centroid, crossingOf, inset, isConvex, isRectangle, tidy } from "./polygon";
+import { centroid, crossingOf, inset, isConvex, isRectangle, longestSide, tidy } from "./polygon";
 import { ROOFS } from "./roofs";
 import type { Building } from "./schemas";
 import { drawnOut, loft, type Ring } from "./shapes";
@@ -148,9 +148,7 @@ export function buildBuilding(building: Building): Solid[] {
 
 /** Stacks along a building's longest side, from a metre under the eaves up through the roof. */
 function chimneys({ id, footprint, chimneys: stacks = [] }: Building, eaves: number): Solid[] {
-  const side = footprint.map((p, i) => [footprint[(i + 1) % footprint.length].x - p.x, footprint[(i + 1) % footprint.length].y - p.y] as const).reduce((long, one) => (Math.hypot(...one) > Math.hypot(...long) ? one : long));
-  const long = Math.hypot(...side) || 1;
-  const [ux, uy] = [side[0] / long, side[1] / long];
+  const [ux, uy] = longestSide(footprint.map(({ x, y }) => [x, y] as const));
   return stacks.map(({ x, y, side: wide, rise }) => {
     const h = wide / 2;
     const points = ([[-h, -h], [h, -h], [h, h], [-h, h]] as const).map(([a, b]): Vec2 => [x + a * ux - b * uy, y + a * uy + b * ux]);

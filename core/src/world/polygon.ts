@@ -86,3 +86,11 @@ export const isRectangle = (points: readonly Vec2[]): boolean => points.length =
   const [ux, uy, vx, vy] = [a[0] - p[0], a[1] - p[1], b[0] - p[0], b[1] - p[1]];
   return Math.abs(ux * vx + uy * vy) < 0.00175 * Math.hypot(ux, uy) * Math.hypot(vx, vy);
 });
+
+/** The way of a polygon's longest side, of length 1; of sides as long, the first's. */
+export function longestSide(points: readonly Vec2[]): Vec2 {
+  const sides = points.map(([x, y], i): Vec2 => [points[(i + 1) % points.length][0] - x, points[(i + 1) % points.length][1] - y]);
+  const [dx, dy] = sides.reduce((long, side) => (Math.hypot(...side) > Math.hypot(...long) + 1e-9 ? side : long));
+  const size = Math.hypot(dx, dy) || 1;
+  return [dx / size, dy / size];
+}

@@ -4,7 +4,7 @@ import { useNavigate } from "react-router";
 import { recoverBow, type RecoveredBow } from "@zanvo/core/recover";
 import type { Reference } from "@zanvo/core/scene";
 import { edit } from "../board/board";
-import { Button, Fold, IconButton } from "../ui";
+import { Button, Fold, IconButton, Working } from "../ui";
 import { BOWED, onReference, type Tracing } from "./tracing";
 import { useWork } from "./useWork";
 import { unbowReference } from "./warp";
@@ -39,14 +39,14 @@ export function BowPanel({ sceneId, reference, tracing, onTracing }: { readonly 
     <Fold title="A lens that bows">
       <Button className="w-full" on={tracing.set === BOWED} onClick={() => onTracing({ set: BOWED, edge: null })}>Draw along bowed edges</Button>
       {bowed.map(({ points }, at) => (
-        <div key={at} className="flex items-center justify-between"><span>Bowed edge {at + 1} <span className="measure text-pencil">{points.length} places</span></span><IconButton label={`Delete bowed edge ${at + 1}`} onClick={() => drop(at)}><X size={14} /></IconButton></div>
+        <div key={at} className="flex items-center justify-between"><span>Bowed edge {at + 1}<span className="measure ml-2 text-pencil">{points.length} places</span></span><IconButton label={`Delete bowed edge ${at + 1}`} onClick={() => drop(at)}><X size={14} /></IconButton></div>
       ))}
       {typeof bow === "string"
         ? <p className="text-pencil">{bow}</p>
         : <>
             <p>{bow.k1 < 0 ? "A barrel" : "A pincushion"}: what is straight bows by up to <span className="measure">{px(bow.before)}</span>; unbowed, <span className="measure">{px(bow.after)}</span> are left.</p>
             <p className="measure text-[11px] text-pencil">k1 {bow.k1.toFixed(4)} ± {bow.sd.toFixed(4)}{bow.k2 ? `, k2 ${bow.k2.toFixed(4)}` : ""}</p>
-            {busy ? <p className="flex items-center justify-between text-pencil">Unbowing… <Button onClick={stop}>Stop</Button></p> : <Button className="w-full" onClick={() => void unbow()}>Unbow the photo</Button>}
+            {busy ? <Working onStop={stop}>Unbowing…</Working> : <Button className="w-full" onClick={() => void unbow()}>Unbow the photo</Button>}
           </>}
     </Fold>
   );

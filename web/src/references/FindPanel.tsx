@@ -1,5 +1,5 @@
 import { Brush, Eraser, ScanSearch } from "lucide-react";
-import { Button } from "../ui";
+import { Button, Progress, Working } from "../ui";
 import { nameOf, type Finding } from "./edges";
 import { BRUSH, type Tracing } from "./tracing";
 
@@ -17,8 +17,8 @@ export function FindPanel({ finding, tracing, onTracing, brush, onBrush }: FindP
   if (share !== null) {
     return (
       <section aria-label="Edges of the photo" className="space-y-1">
-        <div role="progressbar" aria-label="Edges looked for" aria-valuemin={0} aria-valuemax={100} aria-valuenow={Math.round(100 * share)} className="h-1.5 overflow-hidden rounded bg-wash"><div className="h-full bg-accent" style={{ width: `${100 * share}%` }} /></div>
-        <p className="flex items-center justify-between text-pencil">Looking for edges… <Button onClick={finding.stop}>Stop</Button></p>
+        <Progress label="Edges looked for" done={Math.round(100 * share)} of={100} />
+        <Working onStop={finding.stop}>Looking for edges…</Working>
       </section>
     );
   }

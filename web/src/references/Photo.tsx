@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
 import { shareAt, type Misdrawn } from "@zanvo/core/recover";
-import type { Vec2 } from "@zanvo/core/geometry";
+import { fromStretch, type Vec2 } from "@zanvo/core/geometry";
 import type { Reference } from "@zanvo/core/scene";
 import { referencePath } from "../api";
 import { beginGesture, cancelGesture, endGesture } from "../board/board";
@@ -94,7 +94,7 @@ export function Photo({ sceneId, reference, tracing, onTracing, finding, brush, 
   const brushAt = (px: Vec2) => {
     const { found } = finding;
     if (!found || !camera) return;
-    const under = found.edges.flatMap(({ a, b }, i) => (away({ x1: a[0], y1: a[1], x2: b[0], y2: b[1] }, px) * camera.scale < BRUSH_WIDE ? [i] : []));
+    const under = found.edges.flatMap(({ a, b }, i) => (fromStretch(px, a, b) * camera.scale < BRUSH_WIDE ? [i] : []));
     if (under.length) finding.put(under, brush === "use");
   };
   const onPointerDown = (event: PointerEvent) => {

@@ -3,7 +3,7 @@ import { useNavigate } from "react-router";
 import { as35, blocksOf, leftTurn, shotFrom, viewOfReference } from "@zanvo/core/recover";
 import type { Reference } from "@zanvo/core/scene";
 import { degree } from "@zanvo/core/slip";
-import { Button, Check, NumberField, say } from "../ui";
+import { Button, Check, NumberField, say, Working } from "../ui";
 import { currentShot, edit, go, useBoard } from "../board/board";
 import { HORIZON, onReference, type Tracing } from "./tracing";
 import { useWork } from "./useWork";
@@ -82,7 +82,7 @@ export function ViewPanel({ sceneId, reference, tracing, onTracing }: { readonly
       )}
       {lens !== null && noted !== undefined && Math.max(lens / noted, noted / lens) > APART && <p className="text-accent">The edges tell another lens than the camera noted: an edge may be in the wrong set, or the photo was cropped.</p>}
       {busy
-        ? <p className="flex items-center justify-between text-pencil">Straightening… <Button onClick={stop}>Stop</Button></p>
+        ? <Working onStop={stop}>Straightening…</Working>
         : <Button className="w-full" disabled={!view?.focalLength} onClick={() => void straighten()}>Straighten the photo</Button>}
       <Button primary className="w-full" disabled={!view?.focalLength || !main} onClick={make}>{raised ? `Make a shot, with ${raised === 1 ? "the wall" : `${raised} walls`} raised` : "Make a shot of this view"}</Button>
     </section>

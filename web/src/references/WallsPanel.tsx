@@ -3,7 +3,7 @@ import type { Reference, Wall } from "@zanvo/core/scene";
 import { fileName } from "@zanvo/core/scene";
 import type { MeasuredWall } from "@zanvo/core/recover";
 import { download } from "../files";
-import { Button, Fold, IconButton, NumberField } from "../ui";
+import { Button, Fold, IconButton, NumberField, Working } from "../ui";
 import { useMeasures } from "../units";
 import { useWalls } from "./Traced";
 import { onWall, removeEdge, WALLS, type Tracing } from "./tracing";
@@ -54,7 +54,7 @@ function WallRow({ sceneId, reference, wall, at, measured, tracing, onTracing }:
             <Side reference={reference} at={at} side="height" known={wall.height} told={measured.height} />
             {measured.bays.length > 1 && <p className="measure" aria-label={`Bays of ${wall.name}`}>{measures(`${measured.bays.map((bay) => bay.toFixed(2)).join(" · ")}${unit}`)}</p>}
             {chosen && <p className="text-pencil">Press on the wall to mark a bay; press on a mark to take it away.</p>}
-            {busy ? <p className="flex items-center justify-between text-pencil">Unrolling… <Button onClick={stop}>Stop</Button></p> : <Button className="w-full" onClick={() => void save()}>Save it flat, as PNG</Button>}
+            {busy ? <Working onStop={stop}>Unrolling…</Working> : <Button className="w-full" onClick={() => void save()}>Save it flat, as PNG</Button>}
           </>
         : <p className="text-accent">These corners are of no wall that the view knows. Draw it from a lower corner to the opposite upper one, or say which set it runs along.</p>}
     </section>

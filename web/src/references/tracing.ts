@@ -1,6 +1,6 @@
 import type { Draft } from "immer";
 import { setStyle } from "@zanvo/core/drawing";
-import type { Vec2 } from "@zanvo/core/geometry";
+import { fromStretch, type Vec2 } from "@zanvo/core/geometry";
 import type { Standing } from "@zanvo/core/recover";
 import type { Edge, Reference, TracedSet, Wall } from "@zanvo/core/scene";
 import { drag, edit, freeName, type Recipe } from "../board/board";
@@ -82,11 +82,7 @@ export const addBowed = (reference: string, places: readonly Vec2[]): void => ed
 }));
 
 /** How far a place is from a line, px of the photo. */
-export function away({ x1, y1, x2, y2 }: Drawn, [x, y]: Vec2): number {
-  const [dx, dy] = [x2 - x1, y2 - y1];
-  const t = Math.min(1, Math.max(0, ((x - x1) * dx + (y - y1) * dy) / (dx * dx + dy * dy || 1)));
-  return Math.hypot(x - x1 - t * dx, y - y1 - t * dy);
-}
+export const away = ({ x1, y1, x2, y2 }: Drawn, at: Vec2): number => fromStretch(at, [x1, y1], [x2, y2]);
 
 /** The look of a set: that of the points its edges go to. */
 export const lookOf = ({ role }: Pick<TracedSet, "role">, at: number) => setStyle({ set: role === "upright" ? null : role === "left" ? 0 : role === "right" ? 1 : 2 + (at % 4) });

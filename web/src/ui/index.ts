@@ -6,3 +6,4 @@ export * from "./Modal";
 export * from "./NumberField";
 export * from "./Strength";
 export * from "./Toasts";
+export * from "./Working";

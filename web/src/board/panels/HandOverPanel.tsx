@@ -2,7 +2,7 @@ import { useRef, useState } from "react";
 import { exportPath, fetchExport, type ExportFormat } from "../../api";
 import { fileName, pageOf } from "@zanvo/core/scene";
 import { download } from "../../files";
-import { Button, Check, NumberField, say } from "../../ui";
+import { Button, Check, NumberField, say, Working } from "../../ui";
 import { useBoard, useShot } from "../board";
 import { savedFirst } from "../saving";
 import { BlankGrids } from "./BlankGrids";
@@ -61,7 +61,7 @@ export function HandOverPanel() {
         <p className="measure text-pencil">{pixels.join(" × ")} px</p>
         <Button className="w-full" disabled={busy} onClick={() => void save("png")}>Save PNG</Button>
       </div>
-      {busy && <p className="flex items-center justify-between text-pencil">Drawing… <Button onClick={() => stop.current?.abort()}>Stop</Button></p>}
+      {busy && <Working onStop={() => stop.current?.abort()}>Drawing…</Working>}
       <PrintFields />
       <BlankGrids />
       <Button className="w-full" onClick={() => download(new Blob([`${JSON.stringify(scene, null, 2)}\n`], { type: "application/json" }), `${fileName(scene.title)}.zanvo.json`)}>

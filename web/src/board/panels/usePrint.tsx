@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from "react";
 import { fetchPrint, orderPrint, printStatus, stopPrint, type PrintOrder, type PrintStatus } from "../../api";
 import { download } from "../../files";
-import { Button, say } from "../../ui";
+import { Progress, say, Working } from "../../ui";
 import { useBoard } from "../board";
 import { savedFirst } from "../saving";
 
@@ -55,10 +55,8 @@ export function usePrint() {
 export function PrintProgress({ working, of: what, laying, onStop }: { readonly working: Working; readonly of: string; readonly laying: string; readonly onStop: () => void }) {
   return (
     <div className="space-y-1">
-      <div role="progressbar" aria-label={`${what}s drawn`} aria-valuemin={0} aria-valuemax={working.of} aria-valuenow={working.done} className="h-1.5 overflow-hidden rounded bg-wash">
-        <div className="h-full bg-accent" style={{ width: `${working.of ? (100 * working.done) / working.of : 0}%` }} />
-      </div>
-      <p className="flex items-center justify-between text-pencil">{working.of ? `${what} ${working.done} of ${working.of}` : laying} <Button onClick={onStop}>Stop</Button></p>
+      <Progress label={`${what}s drawn`} {...working} />
+      <Working onStop={onStop}>{working.of ? `${what} ${working.done} of ${working.of}` : laying}</Working>
     </div>
   );
 }
