@@ -2,7 +2,7 @@ import { corners, distance2, sub, type Rect, type Vec2, type Vec3 } from "../geo
 import { DEFAULT_ROOM, roomOf, showOf, type Scene, type Shot, type Show } from "../scene";
 import { clipToSight, CurveBook, drawPlane, drawSegment, project, sightPlanes, viewOf, type View } from "../shot";
 import { horizon, lineIn, pinsOf } from "../vanishing";
-import { CREASE, DETAIL, HIDDEN, OUTLINE, type Seen, type Sight } from "../visibility";
+import { CREASE, DETAIL, HIDDEN, MEETING, OUTLINE, type Seen, type Sight } from "../visibility";
 import { aidLayers } from "./aids";
 import { compassLayers } from "./compass";
 import { bundleLayers, coneLayer, measuredLayers, measuringLayer, rimLines } from "./grids";
@@ -20,11 +20,11 @@ const segment = (ends: readonly [Vec2, Vec2] | null): Float64Array => Float64Arr
 /** The stretches of one sight on paper, cut at the panel. */
 export const stretchLines = (view: View, seen: Seen, sight: Sight): Strokes => segmentLines(view, stretchesOf(seen, sight));
 
-/** The stretches of one sight, in the world. */
-function stretchesOf({ ends, sight: sights }: Seen, sight: Sight): (readonly [Vec3, Vec3])[] {
+/** The stretches of one sight, in the world, but for those of solids that are left out. */
+function stretchesOf({ ends, sight: sights, solid }: Seen, sight: Sight, out?: Uint8Array): (readonly [Vec3, Vec3])[] {
   const segments: (readonly [Vec3, Vec3])[] = [];
   for (let i = 0, o = 0; i < sights.length; i++, o += 6) {
-    if (sights[i] === sight) segments.push([[ends[o], ends[o + 1], ends[o + 2]], [ends[o + 3], ends[o + 4], ends[o + 5]]]);
+    if (sights[i] === sight && !out?.[solid[i]]) segments.push([[ends[o], ends[o + 1], ends[o + 2]], [ends[o + 3], ends[o + 4], ends[o + 5]]]);
   }
   return segments;
 }
@@ -33,7 +33,8 @@ function stretchesOf({ ends, sight: sights }: Seen, sight: Sight): (readonly [Ve
  * Details that are drawn apart: none that is drawn nearer than a gap, mm, at both its ends and its middle, to one kept before it. Far away, where they would clot into a black ball, fewer are left, and none that is shorter than the gap.
  */
 export function apart(view: View, details: readonly (readonly [Vec3, Vec3])[], gap: number): (readonly [Vec3, Vec3])[] {
-  const kept = new Map<string, (readonly [Vec2, Vec2])[]>();
+  const kept = new Map<number, (readonly [Vec2, Vec2])[]>();
+  const cellAt = (i: number, k: number) => i * 4_194_304 + k;
   return details.filter(([a, b]) => {
     const [p, q] = [project(view, a), project(view, b)];
     // What is seen in part only is near, or at the panel's edge.
@@ -42,15 +43,36 @@ export function apart(view: View, details: readonly (readonly [Vec3, Vec3])[], g
     if (long < gap) return false;
     const [i, k] = [Math.floor(x / gap), Math.floor(y / gap)];
     for (let n = i - 1; n <= i + 1; n++) for (let m = k - 1; m <= k + 1; m++) {
-      if (kept.get(`${n} ${m}`)?.some(([u, v]) => Math.min(Math.max(distance2(p, u), distance2(q, v)), Math.max(distance2(p, v), distance2(q, u))) < gap)) return false;
+      if (kept.get(cellAt(n, m))?.some(([u, v]) => Math.min(Math.max(distance2(p, u), distance2(q, v)), Math.max(distance2(p, v), distance2(q, u))) < gap)) return false;
     }
-    const cell = `${i} ${k}`;
+    const cell = cellAt(i, k);
     kept.set(cell, [...(kept.get(cell) ?? []), [p, q]]);
     return true;
   });
 }
 
 const NO_LINES = new Float64Array();
+
+/** Drawn smaller than so many gaps, a thing is left with its outline only. */
+const FAR = 5;
+
+/** Which solids are drawn so small that what is within their outline would clot: by number. */
+function small(view: View, { ends, sight, solid }: Seen, gap: number): Uint8Array {
+  const boxes = new Map<number, [number, number, number, number]>();
+  sight.forEach((as, i) => {
+    if (as !== OUTLINE) return;
+    for (const o of [6 * i, 6 * i + 3]) {
+      const [x, y] = project(view, [ends[o], ends[o + 1], ends[o + 2]]) ?? [NaN, NaN];
+      const box = boxes.get(solid[i]);
+      if (box) boxes.set(solid[i], [Math.min(box[0], x), Math.min(box[1], y), Math.max(box[2], x), Math.max(box[3], y)]);
+      else boxes.set(solid[i], [x, y, x, y]);
+    }
+  });
+  const out = new Uint8Array(solid.reduce((most, s) => Math.max(most, s + 1), 0));
+  // What is partly behind the eye has no size that could be compared.
+  for (const [s, [x0, y0, x1, y1]] of boxes) if (Math.max(x1 - x0, y1 - y0) < FAR * gap) out[s] = 1;
+  return out;
+}
 
 /** World segments on paper, cut at the panel: straight in a straight lens, curved in any other. */
 export function segmentLines(view: View, segments: readonly (readonly [Vec3, Vec3])[]): Strokes {
@@ -74,16 +96,19 @@ function pushLine(lines: number[], view: View, planes: readonly Vec3[], a: Vec3,
   if (p && q) lines.push(p[0], p[1], q[0], q[1]);
 }
 
-/** Layers of the buildings: hidden lines, details on surfaces, creases, outlines. A kind that is not shown is not worked out. */
+/** Layers of the buildings: hidden lines, details on surfaces, creases, lines of meeting, outlines. A kind that is not shown is not worked out; far things are thinned to their outline. */
 export function buildingLayers(view: View, seen: Seen, show: Required<Show>, gap = DEFAULT_ROOM.gap): Layer[] {
-  const layer = (id: string, name: string, style: Style, sight: Sight, strength: number): Layer => ({
-    id, name, style: { ...style, opacity: strength },
-    ...(strength > 0 ? segmentLines(view, sight === DETAIL ? apart(view, stretchesOf(seen, sight), gap) : stretchesOf(seen, sight)) : { lines: NO_LINES }),
-  });
+  const far = show.buildings > 0 ? small(view, seen, gap) : undefined;
+  const layer = (id: string, name: string, style: Style, sight: Sight, strength: number): Layer => {
+    if (strength === 0) return { id, name, style, lines: NO_LINES };
+    const stretches = stretchesOf(seen, sight, sight === OUTLINE ? undefined : far);
+    return { id, name, style: { ...style, opacity: strength }, ...segmentLines(view, sight === DETAIL ? apart(view, stretches, gap) : stretches) };
+  };
   return [
     layer("hidden", "Hidden lines", STYLES.hidden, HIDDEN, show.hidden * show.buildings),
     layer("details", "Details", STYLES.detail, DETAIL, show.buildings),
     layer("creases", "Creases", STYLES.crease, CREASE, show.buildings),
+    layer("meetings", "Lines of meeting", STYLES.meeting, MEETING, show.buildings),
     layer("outlines", "Outlines", STYLES.outline, OUTLINE, show.buildings),
   ];
 }

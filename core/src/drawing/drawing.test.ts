@@ -4,7 +4,7 @@ import type { LawId } from "../lens";
 import { newScene, type Scene, type Shot } from "../scene";
 import { project, rimRadius, viewOf } from "../shot";
 import { anyShot, anyBlocks, block, shotWith } from "../testing";
-import { blockAxes, build, DEFAULT_STREET, detailsOf, type Street } from "../world";
+import { blockAxes, build, DEFAULT_STREET, built, type Street } from "../world";
 import { see } from "../visibility";
 import { compassArc, horizonPlanes, pickedArcs, pinsOf, vanishingPoint } from "../vanishing";
 import { apart, compassFeet, draw, drawDesk, segmentLines, toSvg } from ".";
@@ -61,7 +61,7 @@ describe("details", () => {
   it("are thinned where they would clot: none nearer than the gap at both ends to one that is kept, the near ones all there", () => {
     const street: Street = { id: "s", kind: "street", name: "Quay", path: [{ x: 4, y: 3 }, { x: 4, y: 160 }], ...DEFAULT_STREET, dashes: undefined, slabs: 1 };
     const view = viewOf(shotWith({ gaze: { heading: 0 } }));
-    const all = detailsOf([street]).map(({ a, b }) => [a, b] as const);
+    const all = built([street]).details.map(({ a, b }) => [a, b] as const);
     const kept = apart(view, all, 0.8);
     expect(all.length).toBe(2 * 156);
     expect(kept.length).toBeLessThan(150);

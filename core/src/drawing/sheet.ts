@@ -2,7 +2,7 @@ import { BadInput } from "../problem";
 import { DEFAULT_SHOW, pageOf, shotOf, showOf, type Scene, type Show } from "../scene";
 import { viewOf } from "../shot";
 import { see } from "../visibility";
-import { build, detailsOf } from "../world";
+import { built } from "../world";
 import { draw } from "./draw";
 import type { Drawing } from "./layer";
 
@@ -22,7 +22,8 @@ export function drawShot(scene: Scene, shotId?: string, without: readonly string
   const shot = shotOf(scene, shotId);
   const show = { ...showOf(shot), ...Object.fromEntries(without.map((kind) => [kind, 0])) };
   const under = without.includes("photo") ? undefined : shot.under;
-  return draw(scene, { ...shot, show, under }, see(build(scene.elements), viewOf(shot).eye, detailsOf(scene.elements)));
+  const { solids, details } = built(scene.elements);
+  return draw(scene, { ...shot, show, under }, see(solids, viewOf(shot).eye, details));
 }
 
 /**

@@ -62,6 +62,7 @@ export const STYLES = {
   hidden: { stroke: GRAPHITE, width: 0.15, dash: [1, 0.9], opacity: 1 },
   detail: { stroke: GRAPHITE, width: 0.18, dash: [], opacity: 1 },
   crease: { stroke: GRAPHITE, width: 0.3, dash: [], opacity: 1 },
+  meeting: { stroke: GRAPHITE, width: 0.4, dash: [], opacity: 1 },
   outline: { stroke: GRAPHITE, width: 0.5, dash: [], opacity: 1 },
   frame: { stroke: GRAPHITE, width: 0.6, dash: [], opacity: 1 },
 } as const satisfies Record<string, Style>;

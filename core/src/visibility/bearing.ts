@@ -39,11 +39,6 @@ function turn(from: number, to: number): number {
   return d > Math.PI ? d - TURN : d <= -Math.PI ? d + TURN : d;
 }
 
-/** The boxes of a segment, its ends given from the eye. */
-export function segmentBoxes(a: Vec3, b: Vec3): Box[] {
-  return loopBoxes([a, b]);
-}
-
 /** The boxes of a convex polygon (or a segment), its corners given from the eye. */
 export function loopBoxes(loop: readonly Vec3[]): Box[] {
   const closed = loop.length > 2;

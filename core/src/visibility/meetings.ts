@@ -51,12 +51,13 @@ function cutsOf(one: Solid, other: Solid): readonly Cut[] {
   return cuts;
 }
 
-/** The stretches in which faces of two solids cut each other; faces that only touch along an edge of either do not. */
+/** The stretches in which faces of two solids cut each other; faces that only touch along an edge of either do not, and of a sheet without edges one side stands for both. */
 function between(one: Solid, other: Solid): Cut[] {
   const out: Cut[] = [];
-  one.faces.forEach((f, face) => {
+  const sides = ({ faces, edges }: Solid) => (edges.length ? faces : faces.slice(0, 1));
+  sides(one).forEach((f, face) => {
     const heights = other.vertices.map((p) => dot(f.normal, p) - f.offset);
-    other.faces.forEach((g, beside) => {
+    sides(other).forEach((g, beside) => {
       const over = g.loop.map((n) => heights[n]);
       // A face that ends on this one's plane touches it; only one that passes through it cuts it.
       if (Math.min(...over) > -TOUCH || Math.max(...over) < TOUCH) return;

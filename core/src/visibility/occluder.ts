@@ -73,3 +73,18 @@ export function hides(planes: Float64Array, a: Vec3, b: Vec3, out: [number, numb
   out[1] = t1;
   return true;
 }
+
+/** Whether an occluder hides all of the corners of a face, none of what is between them, or some. */
+export function covers(planes: Float64Array, corners: readonly Vec3[]): "all" | "none" | "some" {
+  let all = true;
+  for (let i = 0; i < planes.length; i += 4) {
+    let inside = 0;
+    for (const [x, y, z] of corners) {
+      const off = planes[i] * x + planes[i + 1] * y + planes[i + 2] * z - planes[i + 3];
+      if (i === 0 ? off < -TOUCH : off > -RIM) inside++;
+    }
+    if (inside === 0) return "none";
+    if (inside < corners.length) all = false;
+  }
+  return all ? "all" : "some";
+}

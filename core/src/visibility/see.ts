@@ -1,9 +1,9 @@
 import Flatbush from "flatbush";
 import { dot, gaps, norm, sub, union, type Interval, type Vec3 } from "../geometry";
 import { encloses, type Detail, type Solid } from "../world";
-import { loopBoxes, segmentBoxes } from "./bearing";
-import { meetings } from "./meetings";
-import { hides, occludersOf, TOUCH, type Occluder } from "./occluder";
+import { loopBoxes } from "./bearing";
+import { meetings, type Meeting } from "./meetings";
+import { covers, hides, occludersOf, TOUCH, type Occluder } from "./occluder";
 import { hiddenWhole } from "./skyline";
 
 /** What a stretch of an edge is to the eye. */
@@ -12,9 +12,11 @@ export const CREASE = 1;
 export const HIDDEN = 2;
 /** Drawn on a surface, where that is seen. */
 export const DETAIL = 3;
-export type Sight = typeof OUTLINE | typeof CREASE | typeof HIDDEN | typeof DETAIL;
+/** Where two things meet or cut each other. */
+export const MEETING = 4;
+export type Sight = typeof OUTLINE | typeof CREASE | typeof HIDDEN | typeof DETAIL | typeof MEETING;
 
-/** Stretches of edges, one after the other: ends (ax ay az bx by bz, in m), the number of the solid (as many as there are for a detail), and the sight. */
+/** Stretches of edges, one after the other: ends (ax ay az bx by bz, in m), the number of the solid (as many as there are for what is drawn on open ground), and the sight. */
 export interface Seen {
   readonly ends: Float64Array;
   readonly solid: Uint32Array;
@@ -36,16 +38,43 @@ function standing(solid: Solid, eye: Vec3): Standing {
   return { heights, inside: solid.convex ? heights.every((height) => height <= TOUCH) : encloses(solid, eye) };
 }
 
+/** Edges are looked at so many at a time before what is known is handed out. */
+const BATCH = 2000;
+
+/** Stretches that are gathered, until they are handed out. */
+class Gathered {
+  private ends: number[] = [];
+  private solid: number[] = [];
+  private sight: number[] = [];
+  /** Edges and details looked at since the last time. */
+  looked = 0;
+
+  push(s: number, a: Vec3, b: Vec3, stretches: readonly Interval[], as: Sight): void {
+    for (const [t0, t1] of stretches) {
+      for (const t of [t0, t1]) for (const axis of [0, 1, 2]) this.ends.push(t === 1 ? b[axis] : a[axis] + t * (b[axis] - a[axis]));
+      this.solid.push(s);
+      this.sight.push(as);
+    }
+  }
+
+  handOut(): Seen {
+    const seen = { ends: Float64Array.from(this.ends), solid: Uint32Array.from(this.solid), sight: Uint8Array.from(this.sight) };
+    [this.ends, this.solid, this.sight, this.looked] = [[], [], [], 0];
+    return seen;
+  }
+}
+
 /**
- * Which stretches of the edges of closed solids an eye sees, and of the lines in which they meet. It depends on the eye's
- * place alone, not on gaze, lens or paper. Each convex piece of a face hides, of each edge, what lies beyond its plane and
- * inside the pyramid from the eye through its sides: a product of half-spaces, so an interval of the edge that is exact to
- * rounding. Solids that a skyline before them hides whole are set aside first; an index of what stands in which direction
- * keeps far-apart edges and faces from being compared. Touching faces do not hide one another's edges; edges that lie on a
- * face are seen. Joins of a round surface are stretches only where the surface turns away.
+ * Which stretches of the edges of closed solids an eye sees, and of the lines in which they meet, in parts: the solids that
+ * stand nearest first. It depends on the eye's place alone, not on gaze, lens or paper. Each convex piece of a face hides,
+ * of each edge, what lies beyond its plane and inside the pyramid from the eye through its sides: a product of half-spaces,
+ * so an interval of the edge that is exact to rounding. Solids that a skyline before them hides whole are set aside first;
+ * an index of what stands in which direction keeps far-apart edges and faces from being compared. Touching faces do not
+ * hide one another's edges; edges that lie on a face are seen. Joins of a round surface are stretches only where the
+ * surface turns away. Details are asked of what stands before their own face, and of nothing else.
  * @param details what is drawn on surfaces; of it only what is seen is handed out
  */
-export function see(solids: readonly Solid[], eye: Vec3, details: readonly Detail[] = []): Seen {
+export function* seeing(solids: readonly Solid[], eye: Vec3, details: readonly Detail[] = []): Generator<Seen, void> {
   const stands = solids.map((solid) => standing(solid, eye));
   const front = (s: number, f: number) => stands[s].heights[f] > TOUCH;
   const wanted = solids.flatMap((solid, s) => solid.faces.flatMap((_, f) => (stands[s].inside || front(s, f) ? occludersOf(solids, s, f, eye) : [])));
@@ -53,23 +82,14 @@ export function see(solids: readonly Solid[], eye: Vec3, details: readonly Detai
   // What is hidden whole hides nothing that is not hidden already. The nearest first: what hides most is asked first.
   const occluders = wanted.filter(({ solid }) => !lost[solid]).sort((a, b) => a.near - b.near);
   const near = indexOf(solids, occluders, eye);
-  const ends: number[] = [];
-  const solid: number[] = [];
-  const sight: number[] = [];
-  const push = (s: number, a: Vec3, b: Vec3, stretches: readonly Interval[], as: Sight) => {
-    for (const [t0, t1] of stretches) {
-      for (const t of [t0, t1]) for (const axis of [0, 1, 2]) ends.push(t === 1 ? b[axis] : a[axis] + t * (b[axis] - a[axis]));
-      solid.push(s);
-      sight.push(as);
-    }
-  };
+  const out = new Gathered();
   const lay = (s: number, a: Vec3, b: Vec3, passed: (occluder: Occluder) => boolean, as: Sight) => {
     const least = SLIVER / norm(sub(b, a));
-    const hidden = union(hiddenBy(near(a, b), passed, a, b)).filter(([t0, t1]) => t1 - t0 > least);
-    push(s, a, b, gaps(hidden, least), as);
-    push(s, a, b, hidden, HIDDEN);
+    const hidden = union(hiddenBy(near([a, b]), passed, a, b)).filter(([t0, t1]) => t1 - t0 > least);
+    out.push(s, a, b, gaps(hidden, least), as);
+    out.push(s, a, b, hidden, HIDDEN);
   };
-  solids.forEach((thing, s) => {
+  const edgesOf = (thing: Solid, s: number) => {
     const { inside } = stands[s];
     for (const { a: from, b: to, faces, concave, smooth } of thing.edges) {
       const fronts = faces.filter((face) => front(s, face)).length;
@@ -77,21 +97,80 @@ export function see(solids: readonly Solid[], eye: Vec3, details: readonly Detai
       const [a, b] = [thing.vertices[from], thing.vertices[to]];
       // From outside, an edge between two faces that look away lies behind the solid itself, and so does one that folds
       // inwards beside a face that does. From inside all edges are seen.
-      if (lost[s] || (!inside && (fronts === 0 || (concave && fronts === 1)))) push(s, a, b, [[0, 1]], HIDDEN);
+      if (lost[s] || (!inside && (fronts === 0 || (concave && fronts === 1)))) out.push(s, a, b, [[0, 1]], HIDDEN);
       // No face of a convex solid hides any other edge of it; of any solid, the edge's own faces do not.
       else lay(s, a, b, ({ solid: other, face }) => other === s && (thing.convex || faces.includes(face)), fronts === 1 ? OUTLINE : CREASE);
     }
-  });
-  for (const { a, b, of: [p, q] } of meetings(solids)) {
+  };
+  const meetingOf = ({ a, b, of: [p, q] }: Meeting) => {
     const seen = [p, q].some(({ solid: s, face }) => stands[s].inside || front(s, face));
-    if (!seen || (lost[p.solid] && lost[q.solid])) push(p.solid, a, b, [[0, 1]], HIDDEN);
-    else lay(p.solid, a, b, (one) => [p, q].some((own) => own.solid === one.solid && own.face === one.face), CREASE);
+    if (!seen || (lost[p.solid] && lost[q.solid])) out.push(p.solid, a, b, [[0, 1]], HIDDEN);
+    else lay(p.solid, a, b, (one) => [p, q].some((own) => own.solid === one.solid && own.face === one.face), MEETING);
+  };
+  const detailOf = (s: number, { a, b }: Detail, before: Iterable<Occluder>) => out.push(s, a, b, gaps(union(hiddenBy(before, () => false, a, b)), SLIVER / norm(sub(b, a))), DETAIL);
+
+  const meeting = grouped(meetings(solids), ({ of: [{ solid }] }) => solid);
+  const drawn = grouped(details, ({ on }) => on?.solid);
+  const reach = solids.map(({ vertices }) => Math.min(Infinity, ...vertices.map((p) => norm(sub(p, eye)))));
+  for (const s of [...solids.keys()].sort((p, q) => reach[p] - reach[q] || p - q)) {
+    const solid = solids[s];
+    const [met, on] = [meeting.get(s) ?? [], drawn.get(solid) ?? []];
+    edgesOf(solid, s);
+    met.forEach(meetingOf);
+    if (!lost[s]) for (const [face, own] of grouped(on, ({ on: at }) => at!.face)) {
+      // A face that looks away shows nothing that is drawn on it.
+      if (!stands[s].inside && !front(s, face)) continue;
+      const before = beforeFace(solid, s, face, near);
+      if (before) for (const detail of own) detailOf(s, detail, before);
+    }
+    out.looked += solid.edges.length + met.length + on.length;
+    if (out.looked >= BATCH) yield out.handOut();
   }
-  for (const { a, b } of details) {
-    const least = SLIVER / norm(sub(b, a));
-    push(solids.length, a, b, gaps(union(hiddenBy(near(a, b), () => false, a, b)), least), DETAIL);
+  for (const detail of drawn.get(undefined) ?? []) {
+    detailOf(solids.length, detail, near([detail.a, detail.b]));
+    if (++out.looked >= BATCH) yield out.handOut();
   }
-  return { ends: Float64Array.from(ends), solid: Uint32Array.from(solid), sight: Uint8Array.from(sight) };
+  yield out.handOut();
+}
+
+/** All that an eye sees, at once: the parts of `seeing` together. */
+export const see = (solids: readonly Solid[], eye: Vec3, details: readonly Detail[] = []): Seen => joined([...seeing(solids, eye, details)]);
+
+/** Parts of what is seen, one after the other. */
+export function joined(parts: readonly Seen[]): Seen {
+  const size = parts.reduce((sum, { sight }) => sum + sight.length, 0);
+  const whole = { ends: new Float64Array(6 * size), solid: new Uint32Array(size), sight: new Uint8Array(size) };
+  let at = 0;
+  for (const { ends, solid, sight } of parts) {
+    whole.ends.set(ends, 6 * at);
+    whole.solid.set(solid, at);
+    whole.sight.set(sight, at);
+    at += sight.length;
+  }
+  return whole;
+}
+
+/** Things by what they have in common, in their order. */
+function grouped<T, K>(things: readonly T[], of: (thing: T) => K): Map<K, T[]> {
+  const groups = new Map<K, T[]>();
+  for (const thing of things) {
+    const key = of(thing);
+    const group = groups.get(key);
+    if (group) group.push(thing);
+    else groups.set(key, [thing]);
+  }
+  return groups;
+}
+
+/** What hides some of a face, and so of what is drawn on it; null where one piece hides all of it. */
+function beforeFace({ vertices, faces }: Solid, s: number, face: number, near: (places: readonly Vec3[]) => Iterable<Occluder>): readonly Occluder[] | null {
+  const found = new Set<Occluder>();
+  for (const piece of faces[face].pieces) {
+    const places = piece.map((n) => vertices[n]);
+    for (const occluder of near(places)) if (!(occluder.solid === s && occluder.face === face) && !found.has(occluder) && covers(occluder.planes, places) !== "none") found.add(occluder);
+  }
+  const corners = faces[face].loop.map((n) => vertices[n]);
+  return [...found].some(({ planes }) => covers(planes, corners) === "all") ? null : [...found];
 }
 
 /** The intervals of an edge that what it does not pass hides; no more are looked for once one hides it whole. */
@@ -106,15 +185,15 @@ function hiddenBy(occluders: Iterable<Occluder>, passed: (occluder: Occluder) =>
   return found;
 }
 
-/** A look-up of the occluders that stand in the directions of a segment, in their order. */
-function indexOf(solids: readonly Solid[], occluders: readonly Occluder[], eye: Vec3): (a: Vec3, b: Vec3) => Iterable<Occluder> {
+/** A look-up of the occluders that stand in the directions of a segment or a convex polygon, in their order. */
+function indexOf(solids: readonly Solid[], occluders: readonly Occluder[], eye: Vec3): (places: readonly Vec3[]) => Iterable<Occluder> {
   const boxes = occluders.flatMap(({ solid, loop }, n) => loopBoxes(loop.map((v) => sub(solids[solid].vertices[v], eye))).map((box) => ({ n, box })));
   if (boxes.length === 0) return () => [];
   const index = new Flatbush(boxes.length);
   for (const { box } of boxes) index.add(...box);
   index.finish();
-  return function* (a, b) {
-    const hits = segmentBoxes(sub(a, eye), sub(b, eye)).flatMap((box) => index.search(...box));
+  return function* (places) {
+    const hits = loopBoxes(places.map((p) => sub(p, eye))).flatMap((box) => index.search(...box));
     let last = -1;
     // Boxes were added in the order of their occluders; one with two boxes is handed out once.
     for (const hit of Int32Array.from(hits).sort()) {

@@ -1,21 +1,32 @@
 import { degrees, type Vec2 } from "../geometry";
 import { blockCorner } from "./block";
 import { cornersOf } from "./building";
+import { canalRibbon } from "./canal";
+import { pathOf, ribbon } from "./path";
 import { longestSide } from "./polygon";
 import type { Block, Building, Element, Steps } from "./schemas";
+import { skylineRibbon } from "./skyline";
 import { cornerOf as footCorner, sizeOf } from "./steps";
 import { ribbonOf } from "./street";
 
-/** How high a building stands over its foot, without its roof, m. */
-const wallsOf = ({ height, setbacks = [] }: Building): number => setbacks.reduce((sum, tier) => sum + tier.height, height);
+/** From what height an element reaches, and how far up, m: for a building, to its eaves. */
+function spanOf(element: Exclude<Element, Block | Steps>): readonly [number, number] {
+  switch (element.kind) {
+    case "building": return [element.base, (element.setbacks ?? []).reduce((sum, tier) => sum + tier.height, element.height)];
+    case "street": case "square": return [0, element.kerb];
+    case "canal": return [-element.depth, element.depth + element.coping];
+    case "bridge": return [element.level - element.thickness, element.thickness + (element.parapet?.height ?? 0)];
+    case "skyline": return [0, Math.max(element.heights.least, element.heights.most)];
+  }
+}
 
-/** The block that stands for an element where only its place, its way and its size count: around a building or a street, along its longest side. */
+/** The block that stands for an element where only its place, its way and its size count: around all but a block along its longest side. */
 export function boxOf(element: Element): Block {
   if (element.kind === "block") return element;
   if (element.kind === "steps") return stepsBox(element);
   const points = outlineOf(element);
-  const corners = points.length >= 3 ? points : (element.kind === "street" ? element.path : element.footprint).map(({ x, y }) => [x, y] as const);
-  const [base, height] = element.kind === "street" ? [0, Math.max(1e-3, element.kerb)] : [element.base, wallsOf(element)];
+  const corners = points.length >= 3 ? points : placesOf(element);
+  const [base, height] = spanOf(element);
   const [ux, uy] = longestSide(corners);
   // Along the side, and to its right: the axes of a block with that heading.
   const [l, w] = [[ux, uy], [uy, -ux]] as const;
@@ -26,19 +37,39 @@ export function boxOf(element: Element): Block {
   const [[l0, l1], [w0, w1]] = [spread(l), spread(w)];
   return {
     id: element.id, kind: "block", name: element.name, heading: degrees(Math.atan2(l[0], l[1])),
-    origin: { x: l0 * l[0] + w0 * w[0], y: l0 * l[1] + w0 * w[1], z: base }, length: Math.max(1e-3, l1 - l0), width: Math.max(1e-3, w1 - w0), height,
+    origin: { x: l0 * l[0] + w0 * w[0], y: l0 * l[1] + w0 * w[1], z: base }, length: Math.max(1e-3, l1 - l0), width: Math.max(1e-3, w1 - w0), height: Math.max(1e-3, height),
   };
 }
 
 /** The outline of an element on the plan, counter-clockwise. */
 export function outlineOf(element: Element): readonly Vec2[] {
-  if (element.kind === "building") return cornersOf(element);
-  if (element.kind === "street") return ribbonOf(element);
-  const box = element.kind === "steps" ? stepsBox(element) : element;
-  return ([[0, 0], [0, 1], [1, 1], [1, 0]] as const).map(([u, v]): Vec2 => {
-    const [x, y] = blockCorner(box, u, v);
-    return [x, y];
-  });
+  switch (element.kind) {
+    case "building": case "square": return cornersOf(element);
+    case "street": return ribbonOf(element);
+    case "canal": return canalRibbon(element);
+    case "bridge": return ribbon(pathOf(element), element.width / 2, -element.width / 2);
+    case "skyline": return skylineRibbon(element);
+    case "block": case "steps": {
+      const box = boxOf(element);
+      return ([[0, 0], [0, 1], [1, 1], [1, 0]] as const).map(([u, v]): Vec2 => {
+        const [x, y] = blockCorner(box, u, v);
+        return [x, y];
+      });
+    }
+  }
+}
+
+/** The places that an element is drawn by: corners of its footprint, or bends of its path; of a block and a flight of steps, none. */
+export function placesOf(element: Element): readonly Vec2[] {
+  const places = "footprint" in element ? element.footprint : "path" in element ? element.path : [];
+  return places.map(({ x, y }) => [x, y] as const);
+}
+
+/** An element with one of the places that it is drawn by put elsewhere. */
+export function placed<T extends Element>(element: T, place: number, [x, y]: Vec2): T {
+  const turned = (one: Point, i: number): Point => (i === place ? { x, y } : one);
+  if ("footprint" in element) return { ...element, footprint: element.footprint.map(turned) };
+  return "path" in element ? { ...element, path: element.path.map(turned) } : element;
 }
 
 /** The block around a flight of steps. */
@@ -54,11 +85,22 @@ export function asBuilding(element: Block | Building): Building {
   return { id, kind: "building", name, footprint: outlineOf(element).map(([x, y]) => ({ x, y })), base: origin.z, height, roof: { kind: "flat" } };
 }
 
+interface Point {
+  readonly x: number;
+  readonly y: number;
+}
+
+/** The parts of a building that have a place of their own on the plan. */
+const PARTS = ["chimneys", "boxes", "passages", "doors"] as const;
+
 /** An element moved over the ground, m. */
 export function moved<T extends Element>(element: T, dx: number, dy: number): T {
-  if (element.kind === "steps") return { ...element, foot: { ...element.foot, x: element.foot.x + dx, y: element.foot.y + dy } };
-  if (element.kind === "street") return { ...element, path: element.path.map(({ x, y }) => ({ x: x + dx, y: y + dy })) };
-  if (element.kind === "block") return { ...element, origin: { ...element.origin, x: element.origin.x + dx, y: element.origin.y + dy } };
-  const by = <P extends { readonly x: number; readonly y: number }>(one: P): P => ({ ...one, x: one.x + dx, y: one.y + dy });
-  return { ...element, footprint: element.footprint.map(by), ...(element.chimneys ? { chimneys: element.chimneys.map(by) } : {}) };
+  const by = <P extends Point>(one: P): P => ({ ...one, x: one.x + dx, y: one.y + dy });
+  if (element.kind === "steps") return { ...element, foot: by(element.foot) };
+  if (element.kind === "block") return { ...element, origin: by(element.origin) };
+  if ("path" in element) return { ...element, path: element.path.map(by) };
+  if (!("footprint" in element)) return element;
+  const next = { ...element, footprint: element.footprint.map(by) };
+  if (next.kind === "building") for (const part of PARTS) if (next[part]) Object.assign(next, { [part]: next[part].map(by) });
+  return next;
 }

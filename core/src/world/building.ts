@@ -1,4 +1,5 @@
 import { degrees, wrap, type Vec2, type Vec3 } from "../geometry";
+import { footed, riseUnder } from "./foot";
 import { centroid, crossingOf, inset, isConvex, isRectangle, longestSide, tidy } from "./polygon";
 import { ROOFS } from "./roofs";
 import type { Building } from "./schemas";
@@ -13,6 +14,8 @@ const PARAPET = 0.3;
 const TOOTH = 5;
 const ARC = 16;
 const DOME = 8;
+/** So much wall stays over a passage and over the ground, m. */
+const LOW = 0.2;
 /** A mansard's steep part leans in by this part of its rise. */
 const MANSARD = 0.45;
 
@@ -36,8 +39,17 @@ export function faultOf(building: Building): { readonly field: string; readonly 
   if (needs === "rectangle" && !isRectangle(top)) return { field: "roof/kind", message: `cannot be "${kind}" here: a ${name.toLowerCase()} roof needs a footprint with four square corners.` };
   if (needs === "convex" && !isConvex(top)) return { field: "roof/kind", message: `cannot be "${kind}" here: a ${name.toLowerCase()} needs a footprint whose corners all bend outwards.` };
   if (kind === "flat" && building.roof.rise !== undefined && !inset(top, PARAPET)) return { field: "roof/rise", message: "does not fit: the roof is too narrow for a parapet." };
+  const under = building.slope ? riseUnder(points, building.slope) : 0;
+  if (under > building.height - LOW) return { field: "slope/grade", message: `rises ${under.toFixed(2)} m under it, nearly as high as its walls.` };
+  if (building.slope?.steps && !isConvex(points)) return { field: "slope/steps", message: "need a footprint whose corners all bend outwards." };
+  if (building.slope?.steps && building.passages?.length) return { field: "slope/steps", message: "do not go with a passage: let the foot follow the slope." };
+  for (const [i, { width, height, arch }] of (building.passages ?? []).entries()) {
+    if (height > building.height - LOW) return { field: `passages/${i}/height`, message: "reaches the eaves." };
+    if (height - (arch ? width / 2 : 0) < under + LOW) return { field: `passages/${i}/height`, message: arch ? "leaves no room under its arch." : "is lower than the ground under it." };
+  }
   if (kind === "mansard" && !inset(top, MANSARD * (building.roof.rise ?? RISE))) return { field: "roof/rise", message: "does not fit: its steep sides would meet below the top." };
-  return null;
+  const foot = building.passages?.length ? footed(loft(building.id, [ring(points, building.base), ring(points, building.base + building.height)], null), points, building) : null;
+  return foot && "passage" in foot ? { field: `passages/${foot.passage}`, message: foot.message } : null;
 }
 
 /** Footprints of all tiers from the ground up, or the number of the set-back that leaves nothing. */
@@ -131,27 +143,34 @@ function parapet(id: string, points: readonly Vec2[], z: number, roof: number, r
   return solidOf(id, vertices, loops, [undefined, undefined, ...points.map(() => undefined), ...points.map(() => 0)]);
 }
 
-/** The solids of a building, from the ground up; none where it cannot stand. */
-export function buildBuilding(building: Building): Solid[] {
-  if (faultOf(building)) return [];
-  const tiers = tiersOf(cornersOf(building), building);
+/** The parts of a building from the ground up: their footprint, and from where to where they reach; none where it cannot stand. */
+export function tiersUp(building: Building): readonly { readonly points: readonly Vec2[]; readonly z: number; readonly height: number }[] {
+  const tiers = faultOf(building) ? 0 : tiersOf(cornersOf(building), building);
   if (typeof tiers === "number") return [];
   const heights = [building.height, ...(building.setbacks ?? []).map(({ height }) => height)];
-  let z = building.base;
-  const masses = tiers.map((points, i) => {
-    const solid = i === tiers.length - 1 ? topOf(building, points, z, heights[i]) : loft(building.id, [ring(points, z), ring(points, z + heights[i])], null, building.round ? "all" : undefined);
-    z += heights[i];
-    return solid;
-  });
-  return [...masses, ...chimneys(building, z)];
+  return tiers.map((points, i) => ({ points, z: heights.slice(0, i).reduce((sum, height) => sum + height, building.base), height: heights[i] }));
 }
 
-/** Stacks along a building's longest side, from a metre under the eaves up through the roof. */
-function chimneys({ id, footprint, chimneys: stacks = [] }: Building, eaves: number): Solid[] {
+/** The solids of a building: its parts from the ground up, and what stands on its roof; none where it cannot stand. */
+export function buildBuilding(building: Building): Solid[] {
+  const tiers = tiersUp(building);
+  if (tiers.length === 0) return [];
+  const masses = tiers.map(({ points, z, height }, i) => {
+    const solid = i === tiers.length - 1 ? topOf(building, points, z, height) : loft(building.id, [ring(points, z), ring(points, z + height)], null, building.round ? "all" : undefined);
+    if (i > 0) return solid;
+    const foot = footed(solid, points, building);
+    return "passage" in foot ? solid : foot;
+  });
+  const { z, height } = tiers[tiers.length - 1];
+  return [...masses, ...onRoof(building, z + height)];
+}
+
+/** Chimneys and boxes along a building's longest side, from a metre under the eaves up through the roof. */
+function onRoof({ id, footprint, chimneys = [], boxes = [] }: Building, eaves: number): Solid[] {
   const [ux, uy] = longestSide(footprint.map(({ x, y }) => [x, y] as const));
-  return stacks.map(({ x, y, side: wide, rise }) => {
-    const h = wide / 2;
-    const points = ([[-h, -h], [h, -h], [h, h], [-h, h]] as const).map(([a, b]): Vec2 => [x + a * ux - b * uy, y + a * uy + b * ux]);
+  return [...chimneys.map(({ side, ...at }) => ({ ...at, length: side, width: side })), ...boxes].map(({ x, y, length, width, rise }) => {
+    const [l, w] = [length / 2, width / 2];
+    const points = ([[-l, -w], [l, -w], [l, w], [-l, w]] as const).map(([a, b]): Vec2 => [x + a * ux - b * uy, y + a * uy + b * ux]);
     return loft(id, [ring(points, eaves - 1), ring(points, eaves + rise)], null);
   });
 }

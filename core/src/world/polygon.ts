@@ -94,3 +94,10 @@ export function longestSide(points: readonly Vec2[]): Vec2 {
   const size = Math.hypot(dx, dy) || 1;
   return [dx / size, dy / size];
 }
+
+/** A side of a polygon: where it begins, how long it is, and its way, of length 1. */
+export function sideOf(points: readonly Vec2[], i: number): { readonly p: Vec2; readonly long: number; readonly u: Vec2 } {
+  const [p, q] = [points[i], points[(i + 1) % points.length]];
+  const long = Math.hypot(q[0] - p[0], q[1] - p[1]);
+  return { p, long, u: [(q[0] - p[0]) / long, (q[1] - p[1]) / long] };
+}

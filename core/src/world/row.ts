@@ -1,8 +1,11 @@
-import { dice, type Vec2 } from "../geometry";
+import { dice, distance2, type Vec2 } from "../geometry";
+import { faultOf } from "./building";
+import { DEFAULT_DOOR, DEFAULT_WINDOWS } from "./openings";
+import { centroid, inset, sideOf, tidy } from "./polygon";
 import type { Building, Row } from "./schemas";
 
 /** What a row is built by where nothing else is said: a quarter's plain houses (common practice). */
-export const DEFAULT_ROW: Omit<Row, "id" | "name" | "from" | "to" | "seed"> = {
+export const DEFAULT_ROW: Omit<Row, "id" | "name" | "from" | "to" | "lot" | "seed"> = {
   fronts: { least: 6, most: 12 }, depth: 11, storeys: { least: 2, most: 5 }, storey: 3, alleys: 15, roofs: ["gable", "gable", "flat", "hip", "mansard"],
 };
 
@@ -11,20 +14,73 @@ const ALLEY = 2.5;
 /** A row never holds more houses than this. */
 const MOST = 2000;
 
-/** The line that a row stands on: its way and the way into its lots, both of length 1, and how long it is. */
-function lineOf({ from, to }: Row) {
-  const [dx, dy] = [to.x - from.x, to.y - from.y];
-  const length = Math.hypot(dx, dy) || 1;
-  const [ux, uy] = [dx / length, dy / length];
-  return { length, at: (s: number, t: number): Vec2 => [from.x + s * ux + t * uy, from.y + s * uy - t * ux], along: ({ x, y }: { readonly x: number; readonly y: number }) => (x - from.x) * ux + (y - from.y) * uy };
+/** A straight front to be built up: where it begins, its way, how long it is, and whether a tower stands at its ends. */
+interface Front {
+  readonly at: (s: number, t: number) => Vec2;
+  readonly along: (place: { readonly x: number; readonly y: number }) => number;
+  /** How far into the lots a place lies. */
+  readonly into: (place: { readonly x: number; readonly y: number }) => number;
+  readonly length: number;
+  readonly towers: boolean;
 }
 
-/** The free stretches of a row between what is kept of it. */
+function frontOf([x, y]: Vec2, [u, v]: Vec2, length: number, towers: boolean): Front {
+  return {
+    length, towers,
+    at: (s, t) => [x + s * u + t * v, y + s * v - t * u],
+    along: (place) => (place.x - x) * u + (place.y - y) * v,
+    into: (place) => (place.x - x) * v - (place.y - y) * u,
+  };
+}
+
+/** The fronts of a row: its one side, or the sides of its lot, with the footprint of a house at each corner that bends outwards. */
+function layoutOf({ from, to, lot, depth, towers }: Row): { readonly fronts: readonly Front[]; readonly corners: readonly (readonly Vec2[])[] } {
+  if (!lot) {
+    if (!from || !to) return { fronts: [], corners: [] };
+    const [dx, dy] = [to.x - from.x, to.y - from.y];
+    const length = Math.hypot(dx, dy) || 1;
+    return { fronts: [frontOf([from.x, from.y], [dx / length, dy / length], length, towers !== undefined)], corners: [] };
+  }
+  // Clockwise, the inside lies to the right of the way.
+  const points = [...tidy(lot.map(({ x, y }): Vec2 => [x, y]))].reverse();
+  const court = inset([...points].reverse(), depth);
+  if (!court) return { fronts: [], corners: [] };
+  const inner = [...court].reverse();
+  const n = points.length;
+  const sides = points.map((_, i) => sideOf(points, i));
+  /** How much of both its sides a corner takes; of one that bends inwards, nothing. */
+  const taken = points.map((p, i) => {
+    const [u, v] = [sides[(i + n - 1) % n].u, sides[i].u];
+    const along = (inner[i][0] - p[0]) * v[0] + (inner[i][1] - p[1]) * v[1];
+    return u[0] * v[1] - u[1] * v[0] < -1e-9 ? Math.max(0, along) : 0;
+  });
+  const fronts = sides.map(({ p, u, long }, i) => {
+    const [a, b] = [taken[i], taken[(i + 1) % n]];
+    return frontOf([p[0] + a * u[0], p[1] + a * u[1]], u, long - a - b, false);
+  });
+  if (fronts.some(({ length }) => length < 0)) return { fronts: [], corners: [] };
+  const corners = points.flatMap((p, i): (readonly Vec2[])[] => {
+    if (taken[i] <= 1e-6) return [];
+    const [u, v] = [sides[(i + n - 1) % n].u, sides[i].u];
+    return [[p, [p[0] + taken[i] * v[0], p[1] + taken[i] * v[1]], inner[i], [p[0] - taken[i] * u[0], p[1] - taken[i] * u[1]]]];
+  });
+  return { fronts, corners };
+}
+
+/** Why a row cannot be built up, and the field; null where it can. */
+export function rowFault(row: Row): { readonly field: string; readonly message: string } | null {
+  if (!row.lot && !(row.from && row.to)) return { field: "from", message: "is missing, and so is a lot: a row needs a street side or a lot." };
+  const { fronts } = layoutOf(row);
+  if (fronts.length === 0) return { field: "lot", message: `is too small for lots ${row.depth} m deep on all its sides.` };
+  return null;
+}
+
+/** The free stretches of a front between what is kept of it. */
 function free(length: number, taken: readonly (readonly [number, number])[]): (readonly [number, number])[] {
   const out: (readonly [number, number])[] = [];
   let at = 0;
   for (const [from, to] of [...taken].sort((a, b) => a[0] - b[0])) {
-    if (from > at) out.push([at, from]);
+    if (from > at) out.push([at, Math.min(length, from)]);
     at = Math.max(at, to);
   }
   if (at < length) out.push([at, length]);
@@ -32,37 +88,54 @@ function free(length: number, taken: readonly (readonly [number, number])[]): (r
 }
 
 /**
- * The houses of a row, from its seed: fronts along its line, wall to wall but for alleys, around those that are kept.
+ * The houses of a row, from its seed: fronts along its line or around its lot, wall to wall but for alleys, around those that are kept.
  * @param kept houses of the row that stay as they are
  * @param id a fresh name for each house
  */
 export function fillRow(row: Row, kept: readonly Building[], id: (at: number) => string): Building[] {
-  const { fronts, depth, storeys, storey, alleys, roofs } = row;
+  const { fronts: widths, depth, storeys, storey, alleys, roofs, towers, blind } = row;
   const roll = dice(row.seed);
   const between = (least: number, most: number) => least + (roll(1001) / 1000) * (most - least);
-  const { length, at, along } = lineOf(row);
-  const [least, most] = [Math.min(fronts.least, fronts.most), Math.max(fronts.least, fronts.most)];
-  const taken = kept.map(({ footprint }) => {
-    const places = footprint.map(along);
-    return [Math.min(...places), Math.max(...places)] as const;
-  });
+  const [least, most] = [Math.min(widths.least, widths.most), Math.max(widths.least, widths.most)];
   const houses: Building[] = [];
-  for (const [start, end] of free(length, taken)) {
-    for (let s = start; end - s >= least && houses.length < MOST;) {
-      // The last front takes what is left, rather than leaving a gap too narrow for a house.
-      const rest = end - s;
-      const width = rest < least + most ? Math.min(rest, most) : between(least, most);
-      const floors = Math.min(storeys.least, storeys.most) + roll(Math.abs(storeys.most - storeys.least) + 1);
-      const deep = depth * between(0.9, 1);
-      const kind = roofs[roll(roofs.length)];
-      const corners = [at(s, 0), at(s + width, 0), at(s + width, deep), at(s, deep)];
-      houses.push({
-        id: id(houses.length), kind: "building", name: `${row.name}, house ${houses.length + 1}`.slice(0, 200), row: row.id,
-        footprint: corners.map(([x, y]) => ({ x, y })), base: 0, height: floors * storey, storeys: floors,
-        roof: kind === "flat" ? { kind, rise: 0.8 } : { kind, rise: Math.min(width, deep) * between(0.25, 0.4) },
-      });
-      s += width + (roll(100) < alleys ? ALLEY : 0);
+  const build = (corners: readonly Vec2[], size: number, tower: boolean, party: boolean) => {
+    const floors = Math.min(storeys.least, storeys.most) + roll(Math.abs(storeys.most - storeys.least) + 1) + (tower ? towers?.storeys ?? 0 : 0);
+    const chance = roofs[roll(roofs.length)];
+    const kind = tower && towers ? towers.roof : chance;
+    const steep = between(0.25, 0.4);
+    const [[ax, ay], [bx, by]] = corners;
+    const house: Building = {
+      id: id(houses.length), kind: "building", name: `${row.name}, ${tower && towers ? "tower" : "house"} ${houses.length + 1}`.slice(0, 200), row: row.id,
+      footprint: corners.map(([x, y]) => ({ x, y })), base: 0, height: floors * storey, storeys: floors,
+      roof: kind === "flat" ? { kind, rise: 0.8 } : { kind, rise: size * (kind === "spire" ? 1.5 : steep) },
+      ...(blind ? {} : { windows: { ...DEFAULT_WINDOWS, ...(party ? { party } : {}) }, doors: [{ x: (ax + bx) / 2, y: (ay + by) / 2, ...DEFAULT_DOOR }] }),
+    };
+    // A corner that is not square takes no roof that needs it to be.
+    houses.push(faultOf(house) ? { ...house, roof: { kind: "flat", rise: 0.8 } } : house);
+  };
+  const { fronts, corners } = layoutOf(row);
+  const standing = kept.map(({ footprint }) => ({ footprint, middle: centroid(footprint.map(({ x, y }): Vec2 => [x, y])) }));
+  for (const { length, at, along, into, towers: ends } of fronts) {
+    const taken = standing.flatMap(({ footprint, middle: [x, y] }) => {
+      const places = footprint.map(along);
+      const span = [Math.min(...places), Math.max(...places)] as const;
+      return into({ x, y }) > 0 && into({ x, y }) < depth && span[1] > 0 && span[0] < length ? [span] : [];
+    });
+    for (const [start, end] of free(length, taken)) {
+      for (let s = start; end - s >= least && houses.length < MOST;) {
+        // The last front takes what is left, rather than leaving a gap too narrow for a house.
+        const rest = end - s;
+        const width = rest < least + most ? Math.min(rest, most) : between(least, most);
+        const deep = depth * between(0.9, 1);
+        const tower = ends && (s === 0 || s + width > length - 1e-6);
+        build([at(s, 0), at(s + width, 0), at(s + width, deep), at(s, deep)], Math.min(width, deep), tower, true);
+        s += width + (roll(100) < alleys ? ALLEY : 0);
+      }
     }
+  }
+  for (const corner of corners) {
+    const place = centroid(corner);
+    if (!standing.some(({ middle }) => distance2(middle, place) < depth / 2)) build(corner, depth, true, false);
   }
   return houses;
 }

@@ -9,6 +9,8 @@ export interface Face {
   readonly pieces: readonly (readonly number[])[];
   readonly normal: Vec3;
   readonly offset: number;
+  /** The round surface that it is a facet of, if any. */
+  readonly round?: number;
 }
 
 /** An edge from vertex a to vertex b, between two faces. */
@@ -73,9 +75,9 @@ function piecesOf(loop: readonly number[], vertices: readonly Vec3[], normal: Ve
  * @param round the round surface that each loop is a facet of, if any: joins between two facets of one are smooth
  */
 export function solidOf(id: string, vertices: readonly Vec3[], loops: readonly (readonly number[])[], round: readonly (number | undefined)[] = []): Solid {
-  const faces = loops.map((loop): Face => {
+  const faces = loops.map((loop, f): Face => {
     const normal = normalOf(loop, vertices);
-    return { loop, pieces: piecesOf(loop, vertices, normal), normal, offset: dot(normal, vertices[loop[0]]) };
+    return { loop, pieces: piecesOf(loop, vertices, normal), normal, offset: dot(normal, vertices[loop[0]]), round: round[f] };
   });
   const open = new Map<string, number>();
   const edges: Edge[] = [];
@@ -112,4 +114,11 @@ export function encloses({ vertices, faces }: Solid, p: Vec3): boolean {
     }
   }
   return Math.abs(turn) > 2 * Math.PI;
+}
+
+/** Something drawn on a surface: a straight stretch, m, and the face that it lies on; on the open ground, none. */
+export interface Detail {
+  readonly a: Vec3;
+  readonly b: Vec3;
+  readonly on?: { readonly solid: Solid; readonly face: number };
 }

@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { between, block } from "../testing";
 import { see } from "../visibility";
-import { areaTwice, build, DEFAULT_STREET, detailsOf, keptBuild, ribbonOf, streetFault, volumeOf, type Street } from ".";
+import { areaTwice, build, built, DEFAULT_STREET, keptBuild, ribbonOf, streetFault, volumeOf, type Street } from ".";
 
 const street = (path: readonly (readonly [number, number])[], change: Partial<Street> = {}): Street => ({ id: "s", kind: "street", name: "Quay street", path: path.map(([x, y]) => ({ x, y })), ...DEFAULT_STREET, ...change });
 const length = ({ a, b }: { readonly a: readonly number[]; readonly b: readonly number[] }) => Math.hypot(b[0] - a[0], b[1] - a[1]);
@@ -21,7 +21,7 @@ describe("a street", () => {
   });
 
   it("is drawn with slab joints, dashes that a crossing stops, or rails", () => {
-    const of = (change: Partial<Street>) => detailsOf([street([[0, 0], [60, 0]], { slabs: undefined, dashes: undefined, ...change })]);
+    const of = (change: Partial<Street>) => built([street([[0, 0], [60, 0]], { slabs: undefined, dashes: undefined, ...change })]).details;
     expect(of({ slabs: 1.2 })).toHaveLength(2 * 49);
     // 10 ft on, 30 ft off: at 0, 12.19, 24.38, 36.57, 48.76 m.
     const dashes = of({ dashes: DEFAULT_STREET.dashes });
@@ -38,8 +38,8 @@ describe("a street", () => {
   it("is built once for as long as it stays as it is", () => {
     const kept = keptBuild();
     const [one, other] = [street([[0, 0], [60, 0]]), block("b", 0, 20, 5, 5, 5)];
-    const first = kept([one, other]);
-    const second = kept([structuredClone(one), { ...other, height: 6 }]);
+    const first = kept([one, other]).solids;
+    const second = kept([structuredClone(one), { ...other, height: 6 }]).solids;
     expect([second[0] === first[0], second[1] === first[1], second[2] === first[2]]).toEqual([true, true, false]);
     expect(second).toEqual(build([one, { ...other, height: 6 }]));
   });
@@ -53,7 +53,8 @@ describe("a street", () => {
   it("hides what it is drawn with behind what stands before it, and a kerb behind its own pavement", () => {
     const quay = street([[-20, 10], [20, 10]], { slabs: undefined, dashes: undefined, rails: true });
     const drawn = (elements: Parameters<typeof build>[0]) => {
-      const seen = see(build(elements), [0, 0, 1.6], detailsOf(elements));
+      const { solids, details } = built(elements);
+      const seen = see(solids, [0, 0, 1.6], details);
       return [...seen.sight.keys()].filter((i) => seen.sight[i] === 3).reduce((sum, i) => sum + Math.abs(seen.ends[6 * i + 3] - seen.ends[6 * i]), 0);
     };
     expect(drawn([quay])).toBeCloseTo(80, 6);

@@ -1,116 +1,152 @@
-import { distance2, type Vec2, type Vec3 } from "../geometry";
+import { fromStretch, type Vec2 } from "../geometry";
+import { beside, lengthOf, pathOf, placeAlong, ribbon, stretch } from "./path";
 import { crossingOf } from "./polygon";
 import type { Street } from "./schemas";
 import { loft } from "./shapes";
-import type { Solid } from "./solid";
+import { solidOf, type Detail, type Solid } from "./solid";
 
 /** Measures of a street where nothing is said: two lanes of 3 m, pavements and kerb as they are usual (common practice); dashes of 10 ft with gaps of 30 ft (US MUTCD (from memory)). */
 export const DEFAULT_STREET: Omit<Street, "id" | "kind" | "name" | "path"> = { carriageway: 6, pavement: 2.2, kerb: 0.12, slabs: 1.2, dashes: { line: 3.05, gap: 9.14 } };
 
-/** Something drawn on a surface: a straight stretch, m. */
-export interface Detail {
-  readonly a: Vec3;
-  readonly b: Vec3;
-}
-
-/** Half of the standard gauge, m; a crossing's stripes are half a metre wide with gaps as wide, and reach over so much of the street's length. */
+/** Half of the standard gauge, m; sleepers and plates of a track: so wide across, one every so many m, a sleeper so wide along (common practice). */
 const GAUGE = 1.435;
+const SLEEPER = { across: 2.5, every: 0.65, along: 0.25 } as const;
+const PLATE = { across: 2.4, every: 2.5 } as const;
+/** A crossing's stripes are half a metre wide with gaps as wide, and reach over so much of the street's length. */
 const STRIPE = 0.5;
 const REACH = 3;
-/** A mitre never reaches farther than this many times the offset. */
-const SHARP = 4;
-/** No street has more slab joints or dashes than this. */
+/** The kerb of a driveway keeps so much of its height, and a driveway so far from the next and from the street's ends, m. */
+const LOWERED = 0.25;
+const APART = 0.1;
+/** No street has more slab joints, sleepers or dashes than this. */
 const MOST = 4000;
-
-/** A path moved to its right (to its left where negative), its corners mitred, m. */
-function beside(path: readonly Vec2[], by: number): Vec2[] {
-  const way = (i: number): Vec2 => {
-    const [p, q] = [path[i], path[i + 1]];
-    const long = distance2(p, q) || 1;
-    return [(q[0] - p[0]) / long, (q[1] - p[1]) / long];
-  };
-  return path.map(([x, y], i) => {
-    const [u, v] = [way(Math.max(0, i - 1)), way(Math.min(path.length - 2, i))];
-    const k = by / Math.max(1 / SHARP, (1 + u[0] * v[0] + u[1] * v[1]) / 2) / 2;
-    return [x + k * (u[1] + v[1]), y - k * (u[0] + v[0])];
-  });
-}
-
-/** A path's corners, none on the one before it. */
-export const pathOf = ({ path }: Pick<Street, "path">): readonly Vec2[] => path.map(({ x, y }): Vec2 => [x, y]).filter((p, i, all) => i === 0 || distance2(p, all[i - 1]) > 1e-3);
 
 /** The ground that a street takes: its carriageway and pavements. */
 export function ribbonOf(street: Street): readonly Vec2[] {
   const half = street.carriageway / 2 + street.pavement;
-  const path = pathOf(street);
-  return path.length < 2 ? path : [...beside(path, half), ...beside(path, -half).reverse()];
+  return ribbon(pathOf(street), half, -half);
 }
 
 /** Why a street cannot be laid, and the field; null where it can. */
 export function streetFault(street: Street): { readonly field: string; readonly message: string } | null {
-  if (pathOf(street).length < 2) return { field: "path", message: "has no length." };
-  return crossingOf(ribbonOf(street)) ? { field: "path", message: "bends too sharply for its width, or crosses itself." } : null;
-}
-
-/** The pavements of a street, as low solids. */
-export function buildStreet(street: Street): Solid[] {
-  const { carriageway, pavement, kerb } = street;
-  if (streetFault(street) || pavement === 0 || kerb === 0) return [];
   const path = pathOf(street);
-  return [1, -1].map((side) => {
-    const [near, far] = [beside(path, (side * carriageway) / 2), beside(path, side * (carriageway / 2 + pavement))];
-    const ring = side > 0 ? [...far, ...near.reverse()] : [...near, ...far.reverse()];
-    return loft(street.id, [{ points: ring, z: 0 }, { points: ring, z: kerb }], null);
-  });
-}
-
-/** A place so many m along a path and aside of it, to the right; null beyond its ends. */
-function along(path: readonly Vec2[], s: number, aside: number): Vec2 | null {
-  let left = s;
-  for (let i = 0; i + 1 < path.length; i++) {
-    const [p, q] = [path[i], path[i + 1]];
-    const long = distance2(p, q);
-    if (left <= long) {
-      const [ux, uy] = [(q[0] - p[0]) / long, (q[1] - p[1]) / long];
-      return [p[0] + left * ux + aside * uy, p[1] + left * uy - aside * ux];
-    }
-    left -= long;
+  if (path.length < 2) return { field: "path", message: "has no length." };
+  if (crossingOf(ribbonOf(street))) return { field: "path", message: "bends too sharply for its width, or crosses itself." };
+  const length = lengthOf(path);
+  for (const [i, { at, width }] of (street.driveways ?? []).entries()) {
+    if (at - width / 2 < APART || at + width / 2 > length - APART) return { field: `driveways/${i}`, message: "lies beyond the street’s ends." };
+  }
+  for (const side of ["left", "right"] as const) {
+    const own = drivewaysOn(street, side);
+    if (own.some(([from], i) => i > 0 && from - own[i - 1][1] < APART)) return { field: "driveways", message: `lie over one another on the ${side}.` };
   }
   return null;
 }
 
-/** What is drawn on a street: its sides where it has no kerb, slab joints, dashes, rails and crossings. */
-export function streetDetails(street: Street): Detail[] {
-  if (streetFault(street)) return [];
-  const { carriageway, pavement, kerb, slabs, dashes, rails, crossings = [] } = street;
+/** From where to where driveways lower the kerb of a side, in the order of the path. */
+const drivewaysOn = ({ driveways = [] }: Street, side: "left" | "right"): (readonly [number, number])[] =>
+  driveways.filter((one) => one.side === side).map(({ at, width }) => [at - width / 2, at + width / 2] as const).sort((a, b) => a[0] - b[0]);
+
+/** The pavements of a street, as low solids, which driveways lower towards the carriageway. */
+export function buildStreet(street: Street): Solid[] {
+  const { id, carriageway, pavement, kerb } = street;
+  if (streetFault(street) || pavement === 0 || kerb === 0) return [];
   const path = pathOf(street);
-  const length = path.slice(1).reduce((sum, p, i) => sum + distance2(p, path[i]), 0);
+  const length = lengthOf(path);
+  return (["right", "left"] as const).flatMap((side) => {
+    const sign = side === "right" ? 1 : -1;
+    const [near, far] = [(sign * carriageway) / 2, sign * (carriageway / 2 + pavement)];
+    const slab = (part: readonly Vec2[]) => {
+      const ring = ribbon(part, near, far);
+      return loft(id, [{ points: ring, z: 0 }, { points: ring, z: kerb }], null);
+    };
+    const ways = drivewaysOn(street, side);
+    if (ways.length === 0) return [slab(path)];
+    const ends = [0, ...ways.flat(), length];
+    return ends.slice(1).flatMap((to, i) => {
+      const part = stretch(path, ends[i], to);
+      return part.length < 2 ? [] : i % 2 === 0 ? [slab(part)] : ramps(id, part, near, far, kerb);
+    });
+  });
+}
+
+/** A driveway over a pavement, a piece for each straight part of it: it rises from the lowered kerb to the pavement's far side. */
+function ramps(id: string, part: readonly Vec2[], near: number, far: number, kerb: number): Solid[] {
+  const [low, high] = [beside(part, near), beside(part, far)];
+  return part.slice(1).map((_, i) => {
+    const [a, b, c, d] = [low[i], low[i + 1], high[i + 1], high[i]];
+    const vertices = [...[a, b, c, d].map(([x, y]) => [x, y, 0] as const), ...[a, b].map(([x, y]) => [x, y, LOWERED * kerb] as const), ...[c, d].map(([x, y]) => [x, y, kerb] as const)];
+    const walls = [0, 1, 2, 3].map((k) => [k, (k + 1) % 4, ((k + 1) % 4) + 4, k + 4]);
+    const loops = [[3, 2, 1, 0], [4, 5, 6, 7], ...walls];
+    // To the left of the path the corners run the other way round.
+    return solidOf(id, vertices, far > near ? loops.map((loop) => [...loop].reverse()) : loops);
+  });
+}
+
+/** What is drawn on a street: its sides where it has no kerb, slab joints, dashes between lanes, rails and their bed, and crossings. */
+export function streetDetails(street: Street, solids: readonly Solid[]): Detail[] {
+  if (streetFault(street)) return [];
+  const { carriageway, pavement, kerb, slabs, dashes, lanes = 2, rails, bed, crossings = [] } = street;
+  const path = pathOf(street);
+  const length = lengthOf(path);
   const out: Detail[] = [];
-  const lay = (a: Vec2 | null, b: Vec2 | null, z: number) => {
-    if (a && b) out.push({ a: [...a, z], b: [...b, z] });
+  const lay = (a: Vec2 | null, b: Vec2 | null, z: number, on?: Detail["on"]) => {
+    if (a && b) out.push({ a: [...a, z], b: [...b, z], on });
   };
   const line = (by: number, z: number) => {
     const moved = beside(path, by);
     moved.slice(1).forEach((p, i) => lay(moved[i], p, z));
   };
+  const box = (from: number, to: number, half: number, aside = 0) => {
+    const [a, b, c, d] = [placeAlong(path, from, aside - half), placeAlong(path, to, aside - half), placeAlong(path, to, aside + half), placeAlong(path, from, aside + half)];
+    for (const [p, q] of [[a, b], [b, c], [c, d], [d, a]] as const) lay(p, q, 0);
+  };
   if (pavement === 0 || kerb === 0) for (const by of [carriageway / 2, -carriageway / 2, ...(pavement > 0 ? [carriageway / 2 + pavement, -carriageway / 2 - pavement] : [])]) line(by, 0);
-  if (slabs && pavement > 0) {
-    const count = Math.min(MOST, Math.floor(length / slabs));
-    for (let i = 1; i < count; i++) for (const side of [1, -1]) lay(along(path, i * slabs, (side * carriageway) / 2), along(path, i * slabs, side * (carriageway / 2 + pavement)), kerb);
-  }
-  if (rails) for (const by of [GAUGE / 2, -GAUGE / 2]) line(by, 0);
+  if (slabs && pavement > 0) for (const side of ["right", "left"] as const) slabJoints(street, side, length, (s, near, far, on) => lay(placeAlong(path, s, near), placeAlong(path, s, far), kerb, on), solids);
   const crossed = (from: number, to: number) => crossings.some((at) => to > at - REACH / 2 - 0.5 && from < at + REACH / 2 + 0.5);
-  if (dashes && !rails) {
+  if (rails) {
+    for (const by of [GAUGE / 2, -GAUGE / 2]) line(by, 0);
+    const { every } = bed === "plates" ? PLATE : SLEEPER;
+    for (let i = 0; bed && i < Math.min(MOST, Math.floor(length / every)); i++) {
+      const s = (i + 0.5) * every;
+      if (bed === "sleepers") box(s - SLEEPER.along / 2, s + SLEEPER.along / 2, SLEEPER.across / 2);
+      else lay(placeAlong(path, s, -PLATE.across / 2), placeAlong(path, s, PLATE.across / 2), 0);
+    }
+    if (bed === "plates") for (const by of [PLATE.across / 2, -PLATE.across / 2]) line(by, 0);
+  }
+  if (dashes) for (let lane = 1; lane < lanes; lane++) {
+    const aside = carriageway * (lane / lanes - 0.5);
+    // Where the rails lie, nothing else is drawn.
+    if (rails && Math.abs(aside) < SLEEPER.across / 2) continue;
     for (let s = 0, n = 0; s < length && n < MOST; s += dashes.line + dashes.gap, n++) {
       const end = Math.min(length, s + dashes.line);
-      if (!crossed(s, end)) lay(along(path, s, 0), along(path, end, 0), 0);
+      if (!crossed(s, end)) lay(placeAlong(path, s, aside), placeAlong(path, end, aside), 0);
     }
   }
   for (const at of crossings) {
-    for (let t = -carriageway / 2 + STRIPE / 2; t + STRIPE <= carriageway / 2; t += 2 * STRIPE) {
-      const [a, b, c, d] = [along(path, at - REACH / 2, t), along(path, at + REACH / 2, t), along(path, at + REACH / 2, t + STRIPE), along(path, at - REACH / 2, t + STRIPE)];
-      for (const [p, q] of [[a, b], [b, c], [c, d], [d, a]] as const) lay(p, q, 0);
-    }
+    for (let t = -carriageway / 2 + STRIPE / 2; t + STRIPE <= carriageway / 2; t += 2 * STRIPE) box(at - REACH / 2, at + REACH / 2, STRIPE / 2, t + STRIPE / 2);
   }
   return out;
+}
+
+/** The joints between the slabs of a pavement, but for its driveways: how far along the path, and from where to where beside it. */
+function slabJoints(street: Street, side: "left" | "right", length: number, lay: (s: number, near: number, far: number, on: Detail["on"]) => void, solids: readonly Solid[]): void {
+  const { carriageway, pavement, slabs = 1 } = street;
+  const sign = side === "right" ? 1 : -1;
+  const ways = drivewaysOn(street, side);
+  // Of a side's pieces every other one is a pavement; with driveways, those of the right side come first.
+  const pieces = solids.filter(({ faces }) => faces[1].normal[2] > 1 - 1e-9);
+  const before = side === "right" ? 0 : street.kerb > 0 ? drivewaysOn(street, "right").length + 1 : 0;
+  for (let i = 1; i < Math.min(MOST, Math.floor(length / slabs)); i++) {
+    const s = i * slabs;
+    if (ways.some(([from, to]) => s > from && s < to)) continue;
+    const solid = pieces[before + ways.filter(([, to]) => to <= s).length];
+    lay(s, (sign * carriageway) / 2, sign * (carriageway / 2 + pavement), solid && { solid, face: 1 });
+  }
+}
+
+/** How far a place lies from a street's middle line, m. */
+export function offStreet(street: Street, at: Vec2): number {
+  const path = pathOf(street);
+  return path.slice(1).reduce((least, q, i) => Math.min(least, fromStretch(at, path[i], q)), Infinity);
 }

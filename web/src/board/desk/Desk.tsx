@@ -5,7 +5,7 @@ import { aidLayers, buildingLayers, bundleLayers, coneLayer, compassLayers, meas
 import { showOf } from "@zanvo/core/scene";
 import { viewOf } from "@zanvo/core/shot";
 import { horizon, isLevel, lineIn, pinsOf } from "@zanvo/core/vanishing";
-import { CREASE, HIDDEN, OUTLINE, see } from "@zanvo/core/visibility";
+import { CREASE, HIDDEN, MEETING, OUTLINE, see } from "@zanvo/core/visibility";
 import { build } from "@zanvo/core/world";
 import { useMeasures } from "../../units";
 import { useBoard, useShot } from "../board";
@@ -91,7 +91,7 @@ export function Desk() {
     const layers: Layer[] = [];
     if (chosen && stage === "masses") {
       const own = see(build([chosen]), view.eye);
-      layers.push(mark("chosen-far", stretchLines(view, own, HIDDEN), 0.2, [1, 1], 0.7), mark("chosen-crease", stretchLines(view, own, CREASE)), mark("chosen-outline", stretchLines(view, own, OUTLINE)));
+      layers.push(mark("chosen-far", stretchLines(view, own, HIDDEN), 0.2, [1, 1], 0.7), mark("chosen-crease", stretchLines(view, own, CREASE)), mark("chosen-meeting", stretchLines(view, own, MEETING)), mark("chosen-outline", stretchLines(view, own, OUTLINE)));
     }
     if (raising) layers.push(mark("raising", segmentLines(view, edges(raising)), 0.4));
     const guide = (raising?.foot ?? foot)?.guide;

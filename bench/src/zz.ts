@@ -1,0 +1,2 @@
+import { towns } from "./city";
+towns();

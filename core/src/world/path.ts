@@ -1,0 +1,59 @@
+import { distance2, type Vec2 } from "../geometry";
+
+/** A mitre never reaches farther than this many times the offset. */
+const SHARP = 4;
+
+/** A path's corners, none on the one before it. */
+export const pathOf = ({ path }: { readonly path: readonly { readonly x: number; readonly y: number }[] }): readonly Vec2[] =>
+  path.map(({ x, y }): Vec2 => [x, y]).filter((p, i, all) => i === 0 || distance2(p, all[i - 1]) > 1e-3);
+
+/** How long a path is, m. */
+export const lengthOf = (path: readonly Vec2[]): number => path.slice(1).reduce((sum, p, i) => sum + distance2(p, path[i]), 0);
+
+/** A path moved to its right (to its left where negative), its corners mitred, m. */
+export function beside(path: readonly Vec2[], by: number): Vec2[] {
+  const way = (i: number): Vec2 => {
+    const [p, q] = [path[i], path[i + 1]];
+    const long = distance2(p, q) || 1;
+    return [(q[0] - p[0]) / long, (q[1] - p[1]) / long];
+  };
+  return path.map(([x, y], i) => {
+    const [u, v] = [way(Math.max(0, i - 1)), way(Math.min(path.length - 2, i))];
+    const k = by / Math.max(1 / SHARP, (1 + u[0] * v[0] + u[1] * v[1]) / 2) / 2;
+    return [x + k * (u[1] + v[1]), y - k * (u[0] + v[0])];
+  });
+}
+
+/** The ground between two lines beside a path, m to its right, counter-clockwise; nothing for a path of one place. */
+export function ribbon(path: readonly Vec2[], from: number, to: number): Vec2[] {
+  return path.length < 2 ? [...path] : [...beside(path, Math.max(from, to)), ...beside(path, Math.min(from, to)).reverse()];
+}
+
+/** A place so many m along a path and aside of it, to the right; null beyond its ends. */
+export function placeAlong(path: readonly Vec2[], s: number, aside: number): Vec2 | null {
+  let left = s;
+  for (let i = 0; i + 1 < path.length; i++) {
+    const [p, q] = [path[i], path[i + 1]];
+    const long = distance2(p, q);
+    if (left <= long) {
+      const [ux, uy] = [(q[0] - p[0]) / long, (q[1] - p[1]) / long];
+      return [p[0] + left * ux + aside * uy, p[1] + left * uy - aside * ux];
+    }
+    left -= long;
+  }
+  return null;
+}
+
+/** The part of a path from so many m along it to so many m; nothing where it has none. */
+export function stretch(path: readonly Vec2[], from: number, to: number): Vec2[] {
+  const [a, b] = [Math.max(0, from), Math.min(lengthOf(path), to)];
+  const [first, last] = [placeAlong(path, a, 0), placeAlong(path, b, 0)];
+  if (!first || b - a < 1e-3) return [];
+  let s = 0;
+  const between = path.filter((p, i) => {
+    if (i > 0) s += distance2(p, path[i - 1]);
+    return s > a + 1e-6 && s < b - 1e-6;
+  });
+  // Rounding may take the end of the whole path beyond it.
+  return [first, ...between, last ?? path[path.length - 1]];
+}

@@ -1,0 +1,57 @@
+import { radians, type Vec2 } from "../geometry";
+import { areaTwice, crossingOf, tidy } from "./polygon";
+import type { Square } from "./schemas";
+import { loft } from "./shapes";
+import type { Detail, Solid } from "./solid";
+
+/** A paved square's measures where nothing is said, m (common practice). */
+export const DEFAULT_SQUARE: Pick<Square, "kerb" | "slabs"> = { kerb: 0.12, slabs: 2 };
+
+/** No square has more joints in one direction than this. */
+const MOST = 2000;
+
+const cornersOf = ({ footprint }: Square): readonly Vec2[] => tidy(footprint.map(({ x, y }): Vec2 => [x, y]));
+
+/** Why a square cannot be paved, and the field; null where it can. */
+export function squareFault(square: Square): { readonly field: string; readonly message: string } | null {
+  const points = cornersOf(square);
+  if (points.length < 3 || areaTwice(points) < 1e-6) return { field: "footprint", message: "has no area: its corners lie on one line." };
+  return crossingOf(points) ? { field: "footprint", message: "crosses itself." } : null;
+}
+
+/** The pavement of a square as a low solid; none where it lies level with the ground. */
+export function buildSquare(square: Square): Solid[] {
+  if (squareFault(square) || square.kerb === 0) return [];
+  const points = cornersOf(square);
+  return [loft(square.id, [{ points, z: 0 }, { points, z: square.kerb }], null)];
+}
+
+/** The joints of a square's slabs, cut at its rim, and the rim where it lies level with the ground. */
+export function squareDetails(square: Square, solids: readonly Solid[]): Detail[] {
+  if (squareFault(square)) return [];
+  const { kerb, slabs, heading } = square;
+  const points = cornersOf(square);
+  const on = solids[0] && { solid: solids[0], face: 1 };
+  const detail = ([ax, ay]: Vec2, [bx, by]: Vec2): Detail => ({ a: [ax, ay, kerb], b: [bx, by, kerb], on });
+  const rim = kerb === 0 ? points.map((p, i) => detail(p, points[(i + 1) % points.length])) : [];
+  if (!slabs) return rim;
+  const [s, c] = [Math.sin(radians(heading)), Math.cos(radians(heading))];
+  return [...rim, ...[[s, c], [c, -s]].flatMap(([ux, uy]) => hatched(points, [ux, uy], slabs)).map(([a, b]) => detail(a, b))];
+}
+
+/** Lines along a direction of length 1, one every so many m, where they lie within a polygon. */
+function hatched(points: readonly Vec2[], [ux, uy]: Vec2, every: number): (readonly [Vec2, Vec2])[] {
+  const turned = points.map(([x, y]): Vec2 => [x * ux + y * uy, y * ux - x * uy]);
+  const [low, high] = [Math.min(...turned.map(([, t]) => t)), Math.max(...turned.map(([, t]) => t))];
+  const back = (s: number, t: number): Vec2 => [s * ux - t * uy, s * uy + t * ux];
+  const out: (readonly [Vec2, Vec2])[] = [];
+  for (let k = Math.ceil((low + 1e-6) / every), n = 0; k * every < high - 1e-6 && n < MOST; k++, n++) {
+    const t = k * every;
+    const crossings = turned.flatMap(([s, at], i) => {
+      const [s2, at2] = turned[(i + 1) % turned.length];
+      return at <= t !== at2 <= t ? [s + ((t - at) / (at2 - at)) * (s2 - s)] : [];
+    }).sort((a, b) => a - b);
+    for (let i = 0; i + 1 < crossings.length; i += 2) if (crossings[i + 1] - crossings[i] > 1e-3) out.push([back(crossings[i], t), back(crossings[i + 1], t)]);
+  }
+  return out;
+}
