@@ -10,7 +10,7 @@ const card = (page: Page, title: string) => page.getByRole("listitem", { name: t
 
 test("the shelf opens with the demo and one button for a new scene", async ({ page }) => {
   await page.goto("/");
-  await expect(card(page, "Quay street, the corner")).toContainText("Kestrel Quay · 1 shot · 17 buildings");
+  await expect(card(page, "Quay street, the corner")).toContainText("Kestrel Quay · 1 shot · 17 things");
   const picture = card(page, "Quay street, the corner").locator("img");
   await expect.poll(() => picture.evaluate((img: HTMLImageElement) => img.naturalWidth)).toBeGreaterThan(100);
   await page.getByRole("button", { name: "Start a new scene" }).click();

@@ -39,7 +39,7 @@ export function placeOnPlan(elements: readonly Element[], point: Vec2, reach: nu
 }
 
 /** An element moved over the plan by a hand, m: one of its corners drawn to a corner or street line of the others, or by round measures. */
-export function movedOnPlan(element: Element, others: readonly Element[], by: Vec2, reach: number, round: number): { readonly element: Element; readonly on: Placed["on"] } {
+export function movedOnPlan(element: Element, others: readonly Element[], by: Vec2, reach: number, round: number): { readonly element: Element; readonly by: Vec2; readonly on: Placed["on"] } {
   let [near, best] = [Infinity, null as { readonly dx: number; readonly dy: number; readonly on: Placed["on"] } | null];
   for (const [x, y] of outlineOf(element).slice(0, 60)) {
     const goal: Vec2 = [x + by[0], y + by[1]];
@@ -47,9 +47,9 @@ export function movedOnPlan(element: Element, others: readonly Element[], by: Ve
     const off = distance2(at, goal) + (on?.what === "corner" ? 0 : reach);
     if (on && off < near) [near, best] = [off, { dx: at[0] - x, dy: at[1] - y, on }];
   }
-  if (best) return { element: moved(element, best.dx, best.dy), on: best.on };
+  if (best) return { element: moved(element, best.dx, best.dy), by: [best.dx, best.dy], on: best.on };
   const [dx, dy] = rounded(by, round);
-  return { element: moved(element, dx, dy), on: null };
+  return { element: moved(element, dx, dy), by: [dx, dy], on: null };
 }
 
 /** What is drawn from one place of the plan to another. */

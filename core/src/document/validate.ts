@@ -57,6 +57,9 @@ export function checkScene(value: unknown): Scene {
     const fault = elementFault(element);
     if (fault) throw new BadInput([{ path: `elements/${i}/${fault.field}`, message: fault.message }]);
   });
+  scene.rows?.forEach((row, i) => {
+    if (!row.lot && !(row.from && row.to)) throw new BadInput([{ path: `rows/${i}`, message: "needs a street side, with from and to, or a lot." }]);
+  });
   scene.shots.forEach(({ frame, sheet }, i) => {
     if (frame.x >= sheet.width || frame.y >= sheet.height || frame.x + frame.width <= 0 || frame.y + frame.height <= 0) {
       throw new BadInput([{ path: `shots/${i}/frame`, message: "lies beyond its sheet: nothing of it could be drawn." }]);

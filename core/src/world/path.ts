@@ -1,10 +1,14 @@
-import { distance2, type Vec2 } from "../geometry";
+import { distance2, fromStretch, type Vec2 } from "../geometry";
 
 /** A mitre never reaches farther than this many times the offset. */
 const SHARP = 4;
 
+interface Lined {
+  readonly path: readonly { readonly x: number; readonly y: number }[];
+}
+
 /** A path's corners, none on the one before it. */
-export const pathOf = ({ path }: { readonly path: readonly { readonly x: number; readonly y: number }[] }): readonly Vec2[] =>
+export const pathOf = ({ path }: Lined): readonly Vec2[] =>
   path.map(({ x, y }): Vec2 => [x, y]).filter((p, i, all) => i === 0 || distance2(p, all[i - 1]) > 1e-3);
 
 /** How long a path is, m. */
@@ -56,4 +60,10 @@ export function stretch(path: readonly Vec2[], from: number, to: number): Vec2[]
   });
   // Rounding may take the end of the whole path beyond it.
   return [first, ...between, last ?? path[path.length - 1]];
+}
+
+/** How far a place lies from something's path, m. */
+export function offPath(lined: Lined, at: Vec2): number {
+  const path = pathOf(lined);
+  return path.slice(1).reduce((least, q, i) => Math.min(least, fromStretch(at, path[i], q)), Infinity);
 }

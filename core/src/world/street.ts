@@ -1,4 +1,4 @@
-import { fromStretch, type Vec2 } from "../geometry";
+import type { Vec2 } from "../geometry";
 import { beside, lengthOf, pathOf, placeAlong, ribbon, stretch } from "./path";
 import { crossingOf } from "./polygon";
 import type { Street } from "./schemas";
@@ -143,10 +143,4 @@ function slabJoints(street: Street, side: "left" | "right", length: number, lay:
     const solid = pieces[before + ways.filter(([, to]) => to <= s).length];
     lay(s, (sign * carriageway) / 2, sign * (carriageway / 2 + pavement), solid && { solid, face: 1 });
   }
-}
-
-/** How far a place lies from a street's middle line, m. */
-export function offStreet(street: Street, at: Vec2): number {
-  const path = pathOf(street);
-  return path.slice(1).reduce((least, q, i) => Math.min(least, fromStretch(at, path[i], q)), Infinity);
 }

@@ -33,8 +33,10 @@ interface Board {
   readonly gesture: { readonly base: Scene; readonly step: Step | null } | null;
   readonly stage: StageId;
   readonly tool: Tool;
-  /** The chosen element's id. */
+  /** The chosen element's id; of several, that of the first. */
   readonly selected: string | null;
+  /** Ids of those that are chosen besides. */
+  readonly also: readonly string[];
   /** What stays while a pin is moved. */
   readonly keep: Keep;
   /** Whose sets are shown: all of them, or those of the chosen building. */
@@ -46,7 +48,7 @@ const TOGETHER = 1000;
 
 /** The document on the board, and where one is in it. */
 export const useBoard = create<Board>(() => ({
-  id: "", scene: undefined as unknown as Scene, shotId: "", past: [], future: [], gesture: null, stage: "points", tool: "raise", selected: null, keep: "centre", sets: "all",
+  id: "", scene: undefined as unknown as Scene, shotId: "", past: [], future: [], gesture: null, stage: "points", tool: "raise", selected: null, also: [], keep: "centre", sets: "all",
 }));
 
 const { getState: get, setState: set } = useBoard;
@@ -66,7 +68,7 @@ export interface Place {
 export function open({ id, scene }: Opened, place?: Partial<Place>): void {
   const shotId = scene.shots.some((shot) => shot.id === place?.shotId) ? place!.shotId! : scene.shots[0].id;
   const selected = scene.elements.some((element) => element.id === place?.selected) ? place!.selected! : null;
-  set({ id, scene, shotId, past: place?.past ?? [], future: place?.future ?? [], gesture: null, stage: place?.stage ?? "points", tool: place?.tool ?? "raise", keep: place?.keep ?? "centre", selected });
+  set({ id, scene, shotId, past: place?.past ?? [], future: place?.future ?? [], gesture: null, stage: place?.stage ?? "points", tool: place?.tool ?? "raise", keep: place?.keep ?? "centre", selected, also: [] });
 }
 
 /** Takes the scene off the board. */
@@ -127,16 +129,19 @@ export function redo(): void {
 
 /** A scene taken from elsewhere, with a choice and a shot that exist in it. */
 function settle(change: Pick<Board, "scene" | "past" | "future">): void {
-  const { selected, shotId } = get();
+  const { selected, also, shotId } = get();
   const { elements, shots } = change.scene;
+  const stands = new Set(elements.map(({ id }) => id));
   set({
     ...change,
-    selected: elements.some((element) => element.id === selected) ? selected : null,
+    selected: selected !== null && stands.has(selected) ? selected : null,
+    also: selected !== null && stands.has(selected) ? also.filter((id) => stands.has(id)) : [],
     shotId: shots.some((shot) => shot.id === shotId) ? shotId : shots[0].id,
   });
 }
 
-export const go = (change: Partial<Pick<Board, "stage" | "tool" | "selected" | "shotId" | "keep" | "sets">>): void => set(change);
+/** Goes somewhere, or chooses something: what was chosen besides is so no longer. */
+export const go = (change: Partial<Pick<Board, "stage" | "tool" | "selected" | "also" | "shotId" | "keep" | "sets">>): void => set("selected" in change ? { also: [], ...change } : change);
 
 /** The shot that is being drawn. */
 export const currentShot = ({ scene, shotId }: Pick<Board, "scene" | "shotId">): Shot => scene.shots.find((shot) => shot.id === shotId) ?? scene.shots[0];

@@ -1,28 +1,29 @@
-import { useEffect, useRef, useState, type PointerEvent } from "react";
+import { useEffect, useMemo, useRef, useState, type PointerEvent } from "react";
 import { movedOnPlan, pickOnPlan, placeOnPlan, planBounds, shapeOnPlan, type Placed } from "@zanvo/core/construct";
 import { distance2, degrees, wrap, type Vec2 } from "@zanvo/core/geometry";
 import { metres } from "@zanvo/core/slip";
-import { elementFault, outlineOf, type Element } from "@zanvo/core/world";
+import { elementFault, moved, outlineOf, type Element } from "@zanvo/core/world";
 import { beginGesture, cancelGesture, drag, endGesture, go, onShot, useBoard, useShot } from "../board/board";
 import { replaceElement } from "../board/desk/blocks";
 import { fit, pan, zoom, type Camera, type Size } from "../board/desk/camera";
+import { choose, replaceMany, toggle, useMany } from "../board/many";
 import { say } from "../ui";
 import { useMeasures } from "../units";
-import { coneOf, cornerMoved, cornersToDrag, layBuilding, laySteps, layStreet, onPlan, onWindow, type PlanTool } from "./plan";
-import { layRow } from "./rows";
+import { cornerMoved, cornersToDrag, isArea, isPath, isShape, layDrawn, onPlan, onWindow, type PlanTool } from "./plan";
+import { gazeEnd, PlanDrawing, type Sketched } from "./PlanDrawing";
+import { layLot, layRow } from "./rows";
 
 /** How near things are drawn to and taken up, window px; round measures, m. */
 const REACH = 9;
 const ROUND = 0.5;
-/** The gaze's arm on the plan, px. */
-const ARM = 64;
 
 type Doing =
   | { readonly what: "pan"; readonly last: Vec2 }
-  | { readonly what: "move"; readonly element: Element; readonly from: Vec2 }
+  | { readonly what: "move"; readonly element: Element; readonly all: readonly Element[]; readonly from: Vec2 }
   | { readonly what: "corner"; readonly element: Element; readonly corner: number }
   | { readonly what: "eye" }
   | { readonly what: "gaze" }
+  | { readonly what: "lasso"; readonly from: Vec2; readonly to: Vec2 }
   | { readonly what: "shape"; readonly from: Vec2; readonly to: Vec2 };
 
 interface PlanProps {
@@ -39,12 +40,12 @@ export function Plan({ tool, onTool }: PlanProps) {
   const [points, setPoints] = useState<readonly Vec2[]>([]);
   const [hover, setHover] = useState<Placed | null>(null);
   const [tag, setTag] = useState<{ readonly at: Vec2; readonly text: string } | null>(null);
-  const scene = useBoard((board) => board.scene);
-  const selected = useBoard((board) => board.selected);
+  const { elements, shots, orientations } = useBoard((board) => board.scene);
+  const many = useMany();
+  const chosen = many.length === 1 ? many[0] : undefined;
+  const chosenIds = useMemo(() => new Set(many.map(({ id }) => id)), [many]);
   const shot = useShot();
   const measures = useMeasures();
-  const { elements, shots, orientations } = scene;
-  const chosen = elements.find(({ id }) => id === selected);
   const heading = orientations[0]?.heading ?? 0;
 
   useEffect(() => {
@@ -54,7 +55,9 @@ export function Plan({ tool, onTool }: PlanProps) {
       const next = { width: element.clientWidth, height: element.clientHeight };
       setSize(next);
       const { scene: now } = useBoard.getState();
-      const { x, y, width, height } = planBounds(now.elements, now.shots.map(({ eye }) => [eye.x, eye.y]));
+      // Skylines lie far away: the plan begins with what is near.
+      const near = now.elements.filter(({ kind }) => kind !== "skyline");
+      const { x, y, width, height } = planBounds(near, now.shots.map(({ eye }) => [eye.x, eye.y]));
       setCamera((before) => before ?? fit({ x, y: -y - height, width, height }, next, 24));
     });
     watch.observe(element);
@@ -70,20 +73,15 @@ export function Plan({ tool, onTool }: PlanProps) {
     };
   }, []);
   /** What is pressed corner by corner, and not drawn in one go. */
-  const pressed = tool === "polygon" || tool === "street";
+  const pressed = isArea(tool) || isPath(tool);
   const corners = pressed ? points : [];
 
-  const windowAt = (event: PointerEvent): Vec2 => {
+  const windowAt = (event: { readonly clientX: number; readonly clientY: number }): Vec2 => {
     const box = holder.current!.getBoundingClientRect();
     return [event.clientX - box.left, event.clientY - box.top];
   };
   const reach = camera ? REACH / camera.scale : 0;
   const eye: Vec2 = [shot.eye.x, shot.eye.y];
-  const gazeEnd = (at: Camera): Vec2 => {
-    const [x, y] = onWindow(at, eye);
-    const h = (shot.gaze.heading * Math.PI) / 180;
-    return [x + ARM * Math.sin(h), y - ARM * Math.cos(h)];
-  };
   const near = (a: Vec2, b: Vec2) => distance2(a, b) <= REACH;
   /** A place as it is drawn to others, or free while Alt is held. */
   const placed = (at: Vec2, alt: boolean, others: readonly Element[] = elements): Placed => alt ? { at, on: null } : placeOnPlan(others, at, reach, ROUND);
@@ -101,7 +99,7 @@ export function Plan({ tool, onTool }: PlanProps) {
       const from = placed(world, event.altKey).at;
       return setDoing({ what: "shape", from, to: from });
     }
-    if (near(at, gazeEnd(camera))) {
+    if (near(at, gazeEnd(camera, eye, shot.gaze.heading))) {
       beginGesture();
       return setDoing({ what: "gaze" });
     }
@@ -116,11 +114,18 @@ export function Plan({ tool, onTool }: PlanProps) {
       beginGesture();
       return setDoing({ what: "corner", element: chosen, corner });
     }
-    const element = pickOnPlan(elements, world);
-    go({ selected: element?.id ?? null });
-    if (!element || element.locked) return setDoing({ what: "pan", last: at });
+    pick(pickOnPlan(elements, world), at, world, event.shiftKey);
+  };
+  /** Chooses what was pressed, with all of its group, and takes it up; with Shift it is added or taken out, and over open ground a rectangle is begun. */
+  const pick = (element: Element | undefined, at: Vec2, world: Vec2, shift: boolean) => {
+    if (shift) return element ? toggle(element.id) : setDoing({ what: "lasso", from: at, to: at });
+    const group = element?.group === undefined ? [] : elements.filter((one) => one.group === element.group && one.id !== element.id);
+    const all = element ? (chosenIds.has(element.id) ? many : [element, ...group]) : [];
+    if (!element || !chosenIds.has(element.id)) choose(all.map(({ id }) => id));
+    const free = all.filter(({ locked }) => !locked);
+    if (!element || element.locked || free.length === 0) return setDoing({ what: "pan", last: at });
     beginGesture();
-    setDoing({ what: "move", element, from: world });
+    setDoing({ what: "move", element, all: free, from: world });
   };
   const show = (at: Vec2, text: string, on: Placed["on"]) => setTag({ at, text: measures(`${text}${on ? `, to the ${on.what} of ${on.name}` : ""}`) });
   const onPointerMove = (event: PointerEvent) => {
@@ -131,71 +136,87 @@ export function Plan({ tool, onTool }: PlanProps) {
       setHover(tool === "choose" ? null : placed(world, event.altKey));
       return;
     }
-    if (doing.what === "pan") {
-      setCamera(pan(camera, at[0] - doing.last[0], at[1] - doing.last[1]));
-      return setDoing({ what: "pan", last: at });
-    }
-    if (doing.what === "move") {
-      const { element, from } = doing;
-      const by: Vec2 = [world[0] - from[0], world[1] - from[1]];
-      const others = elements.filter(({ id }) => id !== element.id);
-      const next = movedOnPlan(element, event.altKey ? [] : others, by, reach, event.altKey ? 0 : ROUND);
-      drag(replaceElement(next.element));
-      const [a, b] = [outlineOf(element)[0], outlineOf(next.element)[0]];
-      show(at, metres(distance2(a, b)), next.on);
-    } else if (doing.what === "corner") {
-      const { element, corner } = doing;
-      const to = placed(world, event.altKey, elements.filter(({ id }) => id !== element.id));
-      const next = cornerMoved(element, corner, to.at);
-      const fault = elementFault(next);
-      if (fault) return show(at, `The ${fault.field.split("/")[0]} ${fault.message}`, null);
-      drag(replaceElement(next));
-      show(at, `${to.at[0].toFixed(2)} m east, ${to.at[1].toFixed(2)} m north`, to.on);
-    } else if (doing.what === "eye") {
-      const to = event.altKey ? world : [Math.round(world[0] * 10) / 10, Math.round(world[1] * 10) / 10] as const;
-      drag(onShot((before) => ({ ...before, eye: { ...before.eye, x: to[0], y: to[1] } })));
-      show(at, `Eye ${to[0].toFixed(1)} m east, ${to[1].toFixed(1)} m north`, null);
-    } else if (doing.what === "gaze") {
-      const exact = degrees(Math.atan2(world[0] - eye[0], world[1] - eye[1]));
-      const to = wrap(event.altKey ? exact : Math.round(exact), -180, 360);
-      drag(onShot((before) => ({ ...before, gaze: { ...before.gaze, heading: to } })));
-      show(at, `Gaze ${to.toFixed(event.altKey ? 1 : 0)}°`, null);
-    } else {
-      const to = placed(world, event.altKey);
-      setDoing({ ...doing, to: to.at });
-      show(at, tool === "circle" ? `radius ${metres(distance2(doing.from, to.at))}` : metres(distance2(doing.from, to.at)), to.on);
+    switch (doing.what) {
+      case "pan":
+        setCamera(pan(camera, at[0] - doing.last[0], at[1] - doing.last[1]));
+        return setDoing({ what: "pan", last: at });
+      case "lasso":
+        return setDoing({ ...doing, to: at });
+      case "move": {
+        const { element, all, from } = doing;
+        const going = new Set(all.map(({ id }) => id));
+        const others = event.altKey ? [] : elements.filter(({ id }) => !going.has(id));
+        const { by, on } = movedOnPlan(element, others, [world[0] - from[0], world[1] - from[1]], reach, event.altKey ? 0 : ROUND);
+        drag(replaceMany(all.map((one) => moved(one, ...by))));
+        return show(at, metres(Math.hypot(...by)), on);
+      }
+      case "corner": {
+        const { element, corner } = doing;
+        const to = placed(world, event.altKey, elements.filter(({ id }) => id !== element.id));
+        const next = cornerMoved(element, corner, to.at);
+        const fault = elementFault(next);
+        if (fault) return show(at, `The ${fault.field.split("/")[0]} ${fault.message}`, null);
+        drag(replaceElement(next));
+        return show(at, `${to.at[0].toFixed(2)} m east, ${to.at[1].toFixed(2)} m north`, to.on);
+      }
+      case "eye": {
+        const to = event.altKey ? world : [Math.round(world[0] * 10) / 10, Math.round(world[1] * 10) / 10] as const;
+        drag(onShot((before) => ({ ...before, eye: { ...before.eye, x: to[0], y: to[1] } })));
+        return show(at, `Eye ${to[0].toFixed(1)} m east, ${to[1].toFixed(1)} m north`, null);
+      }
+      case "gaze": {
+        const exact = degrees(Math.atan2(world[0] - eye[0], world[1] - eye[1]));
+        const to = wrap(event.altKey ? exact : Math.round(exact), -180, 360);
+        drag(onShot((before) => ({ ...before, gaze: { ...before.gaze, heading: to } })));
+        return show(at, `Gaze ${to.toFixed(event.altKey ? 1 : 0)}°`, null);
+      }
+      case "shape": {
+        const to = placed(world, event.altKey);
+        setDoing({ ...doing, to: to.at });
+        return show(at, tool === "circle" ? `radius ${metres(distance2(doing.from, to.at))}` : metres(distance2(doing.from, to.at)), to.on);
+      }
     }
   };
   const onPointerUp = (event: PointerEvent) => {
     setTag(null);
     if (doing && ["move", "corner", "eye", "gaze"].includes(doing.what)) endGesture();
     if (doing?.what === "shape") lay(doing.from, doing.to);
+    if (doing?.what === "lasso" && camera) gather(doing.from, doing.to, camera);
     if (!doing && pressed && camera && event.button === 0) addPoint(placed(onPlan(camera, windowAt(event)), event.altKey).at);
     setDoing(null);
   };
+  /** Chooses all things that lie wholly in a rectangle of the window, beside what is chosen. */
+  const gather = (from: Vec2, to: Vec2, on: Camera) => {
+    const within = ([x, y]: Vec2) => x >= Math.min(from[0], to[0]) && x <= Math.max(from[0], to[0]) && y >= Math.min(from[1], to[1]) && y <= Math.max(from[1], to[1]);
+    const found = elements.filter((one) => !one.hidden && outlineOf(one).every((p) => within(onWindow(on, p)))).map(({ id }) => id);
+    choose([...new Set([...chosenIds, ...found])]);
+  };
+  /** Lays what is drawn, and goes back to choosing; what cannot be is told. */
+  const laid = (places: readonly Vec2[]): boolean => {
+    const lack = layDrawn(tool, places, heading);
+    if (lack) say(lack);
+    else onTool("choose");
+    return lack === null;
+  };
   const lay = (from: Vec2, to: Vec2) => {
     if (tool === "row") return layRow(from, to);
-    if (tool === "steps") {
-      const lack = laySteps(from, to);
-      return lack ? say(lack) : onTool("choose");
-    }
-    if (tool === "choose" || tool === "polygon" || tool === "street") return undefined;
+    if (!isShape(tool)) return void laid([from, to]);
     const shape = shapeOnPlan(tool, from, to, heading);
-    if (!shape) return say("Draw it larger: from one corner to the opposite one.");
-    const fault = layBuilding(shape, tool === "circle");
-    if (fault) return say(fault);
-    onTool("choose");
+    return shape ? void laid(shape) : say("Draw it larger: from one corner to the opposite one.");
   };
+  /** Corners that an area needs at least, or a line bends. */
+  const least = isPath(tool) ? 2 : 3;
   const addPoint = (at: Vec2) => {
-    if (camera && tool === "polygon" && corners.length >= 3 && near(onWindow(camera, corners[0]), onWindow(camera, at))) return close();
-    if (camera && tool === "street" && corners.length >= 2 && near(onWindow(camera, corners[corners.length - 1]), onWindow(camera, at))) return close();
+    const end = corners[isPath(tool) ? corners.length - 1 : 0];
+    if (camera && corners.length >= least && near(onWindow(camera, end), onWindow(camera, at))) return close();
     setPoints([...corners, at]);
   };
   const close = () => {
-    const fault = tool === "street" ? layStreet(corners) : layBuilding(corners);
-    if (fault) return say(fault);
+    if (tool === "lot") {
+      layLot(corners);
+      onTool("choose");
+    } else if (!laid(corners)) return;
     setPoints([]);
-    onTool("choose");
   };
   const giveUp = () => {
     if (doing && doing.what !== "shape" && doing.what !== "pan") cancelGesture();
@@ -203,12 +224,16 @@ export function Plan({ tool, onTool }: PlanProps) {
     setTag(null);
     if (corners.length) setPoints([]);
     else if (tool !== "choose") onTool("choose");
-    else go({ selected: null });
+    else choose([]);
   };
 
-  const drawn = camera && doing?.what === "shape" && tool !== "choose" && tool !== "polygon" && tool !== "row" && tool !== "street" && tool !== "steps" ? shapeOnPlan(tool, doing.from, doing.to, heading) : null;
-  const path = (places: readonly Vec2[], closed = true) => camera ? `M${places.map((p) => onWindow(camera, p).map((v) => v.toFixed(1)).join(" ")).join("L")}${closed ? "Z" : ""}` : "";
-  const cone = coneOf(shot);
+  const sketch = (): Sketched | null => {
+    if (doing?.what === "shape") {
+      const shape = isShape(tool) ? shapeOnPlan(tool, doing.from, doing.to, heading) : null;
+      return shape ? { places: shape, closed: true, filled: true } : isShape(tool) ? null : { places: [doing.from, doing.to], closed: false, filled: false };
+    }
+    return corners.length ? { places: hover ? [...corners, hover.at] : corners, closed: false, filled: false } : null;
+  };
   return (
     <div
       ref={holder}
@@ -221,60 +246,18 @@ export function Plan({ tool, onTool }: PlanProps) {
       onPointerUp={onPointerUp}
       onPointerCancel={() => { cancelGesture(); setDoing(null); setTag(null); }}
       onPointerLeave={() => setHover(null)}
+      onDoubleClick={(event) => {
+        // Of a group, the one that is pressed twice is chosen by itself.
+        const element = camera && tool === "choose" ? pickOnPlan(elements, onPlan(camera, windowAt(event))) : undefined;
+        if (element) choose([element.id]);
+      }}
       onKeyDown={(event) => {
         if (event.key === "Escape") giveUp();
-        if (event.key === "Enter" && corners.length >= (tool === "street" ? 2 : 3)) close();
+        if (event.key === "Enter" && pressed && corners.length >= least) close();
       }}
     >
-      {camera && (
-        <svg width={size.width} height={size.height} className="pointer-events-none absolute inset-0">
-          {elements.filter(({ hidden }) => !hidden).map((element) => {
-            const on = element.id === selected;
-            return <path key={element.id} data-testid={element.name} d={path(outlineOf(element))} fill={on ? "#c8401f" : "#26251f"} fillOpacity={on ? 0.22 : 0.1} stroke={on ? "#c8401f" : "#26251f"} strokeWidth={on ? 2 : 1.1} />;
-          })}
-          {chosen && !chosen.locked && cornersToDrag(chosen).map((corner, i) => {
-            const [x, y] = onWindow(camera, corner);
-            return <rect key={i} x={x - 4} y={y - 4} width={8} height={8} fill="#fbf9f3" stroke="#c8401f" strokeWidth={1.5} />;
-          })}
-          {shots.map(({ id, eye: { x, y } }, i) => {
-            if (id === shot.id) return null;
-            const [wx, wy] = onWindow(camera, [x, y]);
-            return <g key={id}><circle cx={wx} cy={wy} r={7} fill="#6d6a60" /><text x={wx} y={wy + 3.5} textAnchor="middle" fontSize={10} fill="#fbf9f3">{i + 1}</text></g>;
-          })}
-          {cone && <path d={`${path([eye, [eye[0] + cone[0][0] * 4000, eye[1] + cone[0][1] * 4000]], false)}${path([eye, [eye[0] + cone[1][0] * 4000, eye[1] + cone[1][1] * 4000]], false)}`} stroke="#2f6f8f" strokeWidth={1} strokeDasharray="6 4" fill="none" />}
-          <g data-testid="eye">
-            <line x1={onWindow(camera, eye)[0]} y1={onWindow(camera, eye)[1]} x2={gazeEnd(camera)[0]} y2={gazeEnd(camera)[1]} stroke="#2f6f8f" strokeWidth={2} />
-            <circle cx={onWindow(camera, eye)[0]} cy={onWindow(camera, eye)[1]} r={6.5} fill="#fbf9f3" stroke="#2f6f8f" strokeWidth={2.5} />
-            <circle cx={gazeEnd(camera)[0]} cy={gazeEnd(camera)[1]} r={5} fill="#2f6f8f" />
-            <text x={onWindow(camera, eye)[0] + 10} y={onWindow(camera, eye)[1] + 14} fontSize={12} fill="#235a75">{shot.name}</text>
-          </g>
-          {drawn && <path d={path(drawn)} fill="#c8401f" fillOpacity={0.15} stroke="#c8401f" strokeWidth={1.5} />}
-          {doing?.what === "shape" && (tool === "row" || tool === "steps") && <path d={path([doing.from, doing.to], false)} stroke="#c8401f" strokeWidth={2.5} fill="none" />}
-          {corners.length > 0 && <path d={path(hover ? [...corners, hover.at] : corners, false)} stroke="#c8401f" strokeWidth={1.5} fill="none" />}
-          {corners.length > 0 && <circle cx={onWindow(camera, corners[0])[0]} cy={onWindow(camera, corners[0])[1]} r={5} fill="none" stroke="#c8401f" strokeWidth={2} />}
-          {hover && <circle cx={onWindow(camera, hover.at)[0]} cy={onWindow(camera, hover.at)[1]} r={3.5} fill={hover.on ? "#c8401f" : "#6d6a60"} />}
-          <North size={size} />
-          <ScaleBar camera={camera} size={size} />
-        </svg>
-      )}
+      {camera && <PlanDrawing camera={camera} size={size} chosen={chosenIds} sketched={sketch()} hover={hover} lasso={doing?.what === "lasso" ? [doing.from, doing.to] : null} />}
       {tag && <span className="measure pointer-events-none absolute rounded bg-slip px-1.5 py-0.5 shadow-none" style={{ left: Math.min(tag.at[0] + 14, size.width - 220), top: tag.at[1] + 14 }}>{tag.text}</span>}
     </div>
-  );
-}
-
-function North({ size: { width } }: { readonly size: Size }) {
-  return <g transform={`translate(${width - 28} 34)`}><path d="M0 -18L6 10L0 5L-6 10Z" fill="#26251f" /><text y={24} textAnchor="middle" fontSize={11}>N</text></g>;
-}
-
-/** A bar of a round number of metres. */
-function ScaleBar({ camera: { scale }, size: { height } }: { readonly camera: Camera; readonly size: Size }) {
-  const power = 10 ** Math.floor(Math.log10(140 / scale));
-  const length = [5, 2, 1].map((k) => k * power).find((one) => one * scale <= 140) ?? power;
-  const measures = useMeasures();
-  return (
-    <g transform={`translate(16 ${height - 18})`}>
-      <path d={`M0 -6V0H${length * scale}V-6`} fill="none" stroke="#26251f" strokeWidth={1.5} />
-      <text x={length * scale + 6} y={0} className="measure" fontSize={11}>{measures(`${Number(length.toPrecision(3))} m`)}</text>
-    </g>
   );
 }

@@ -1,16 +1,18 @@
-import { ChartNoAxesColumnIncreasing, Circle, MousePointer2, Pentagon, RectangleHorizontal, Route, Rows3 } from "lucide-react";
+import { ChartNoAxesColumnIncreasing, Circle, Grid3x3, LandPlot, Mountain, MousePointer2, Pentagon, RectangleHorizontal, Route, Rows3, Spline, Waves } from "lucide-react";
 import { useState, type ReactNode } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
 import { Link, useParams } from "react-router";
-import { moved } from "@zanvo/core/world";
-import { edit, go, redo, undo, useBoard, useShot } from "../board/board";
+import { go, redo, undo, useBoard, useShot } from "../board/board";
+import { useCarrying } from "../board/carry";
 import { Conflict } from "../board/Conflict";
-import { deleteElement, duplicateElement, replaceElement, useChosen } from "../board/desk/blocks";
+import { deleteMany, duplicateMany, moveMany, useMany } from "../board/many";
 import { OnBoard } from "../board/OnBoard";
 import { ChosenFields } from "../board/panels/ChosenFields";
 import { SavingStatus, UndoRedo } from "../board/TopBar";
 import { Button } from "../ui";
+import { CarryFields } from "./CarryFields";
 import { GroundFields } from "./GroundFields";
+import { ManyFields } from "./ManyFields";
 import { Picture } from "./Picture";
 import { Plan } from "./Plan";
 import { RepeatFields } from "./RepeatFields";
@@ -25,15 +27,20 @@ export function PlanPage() {
 }
 
 const TOOLS: readonly (readonly [PlanTool, string, ReactNode, string])[] = [
-  ["choose", "Choose", <MousePointer2 key="c" size={14} aria-hidden />, "Press a thing to choose it, drag it, or its corners; drag an eye or the end of its gaze."],
+  ["choose", "Choose", <MousePointer2 key="c" size={14} aria-hidden />, "Press a thing to choose it, drag it, or its corners; Shift: several, or a rectangle of them. Drag an eye or the end of its gaze."],
   ["rectangle", "Rectangle", <RectangleHorizontal key="r" size={14} aria-hidden />, "Draw from one corner to the opposite one, along the main streets."],
   ["ell", "L", null, "Draw from the corner of the L to the opposite one."],
   ["horseshoe", "U", null, "Draw from a corner of the U’s back to the opposite one."],
   ["circle", "Circle", <Circle key="o" size={14} aria-hidden />, "Draw from the middle to the rim."],
   ["polygon", "Polygon", <Pentagon key="p" size={14} aria-hidden />, "Press for each corner; press the first again, or Enter, to close."],
+  ["row", "Row of houses", <Rows3 key="h" size={14} aria-hidden />, "Draw along a street side: houses are laid to the right of your way."],
+  ["lot", "Lot", <LandPlot key="l" size={14} aria-hidden />, "Press for each corner of a lot; closed, it is built up around its rim."],
+  ["skyline", "Skyline", <Mountain key="m" size={14} aria-hidden />, "Press for each bend of a line far away, its rows to the right of your way; press the last again, or Enter, to end it."],
   ["street", "Street", <Route key="s" size={14} aria-hidden />, "Press for each bend of its middle line; press the last again, or Enter, to end it."],
   ["steps", "Steps", <ChartNoAxesColumnIncreasing key="t" size={14} aria-hidden />, "Draw from the middle of the foot up to the head."],
-  ["row", "Row of houses", <Rows3 key="h" size={14} aria-hidden />, "Draw along a street side: houses are laid to the right of your way."],
+  ["square", "Square", <Grid3x3 key="q" size={14} aria-hidden />, "Press for each corner; press the first again, or Enter, to close."],
+  ["canal", "Canal", <Waves key="w" size={14} aria-hidden />, "Press for each bend of its middle line, the way the water falls; press the last again, or Enter, to end it."],
+  ["bridge", "Bridge", <Spline key="b" size={14} aria-hidden />, "Draw from one end of its deck to the other."],
 ];
 
 function World({ id }: { readonly id: string }) {
@@ -42,17 +49,19 @@ function World({ id }: { readonly id: string }) {
   const shots = useBoard((board) => board.scene.shots);
   const rows = useBoard((board) => board.scene.rows);
   const shot = useShot();
-  const chosen = useChosen();
+  const many = useMany();
+  const chosen = many.length === 1 ? many[0] : undefined;
   const row = chosen?.kind === "building" ? rows?.find((one) => one.id === chosen.row) : undefined;
   const keys = { preventDefault: true, enabled: true } as const;
   useHotkeys("mod+z", undo, keys);
   useHotkeys("mod+shift+z, mod+y", redo, keys);
-  useHotkeys("mod+d", () => chosen && duplicateElement(chosen), keys);
-  useHotkeys("delete, backspace", () => chosen && deleteElement(chosen.id));
+  useHotkeys("mod+d", () => many.length > 0 && duplicateMany(many), keys);
+  useHotkeys("delete, backspace", () => many.length > 0 && deleteMany(many));
+  useCarrying();
   useHotkeys("left, right, up, down, shift+left, shift+right, shift+up, shift+down", (event) => {
     const [dx, dy] = ({ ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] } as Readonly<Record<string, readonly [number, number]>>)[event.key] ?? [0, 0];
     const by = event.shiftKey ? 1 : 0.1;
-    if (chosen) edit(replaceElement(moved(chosen, dx * by, dy * by)), `move ${chosen.id}`);
+    moveMany(many, dx * by, dy * by);
   }, keys);
   return (
     <div className="flex h-full flex-col">
@@ -78,6 +87,8 @@ function World({ id }: { readonly id: string }) {
           </select>
           <Picture />
           <Things />
+          <CarryFields />
+          {many.length > 1 && <ManyFields key={many.map(({ id: one }) => one).join(" ")} things={many} />}
           {chosen && <ChosenFields key={chosen.id} element={chosen} />}
           {chosen && <RepeatFields key={`repeat ${chosen.id}`} element={chosen} />}
           {row && chosen?.kind === "building" && <RowFields row={row} house={chosen} />}

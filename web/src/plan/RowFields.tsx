@@ -1,5 +1,5 @@
 import { Dices } from "lucide-react";
-import type { Building, Row } from "@zanvo/core/world";
+import { ROOFS, type Building, type RoofKind, type Row } from "@zanvo/core/world";
 import { edit } from "../board/board";
 import { replaceElement } from "../board/desk/blocks";
 import { Button, Check, NumberField } from "../ui";
@@ -10,6 +10,11 @@ export function RowFields({ row, house }: { readonly row: Row; readonly house: B
   const size = { unit: "m", digits: 1, min: 0.5, max: 1000, step: 0.5 } as const;
   const storeys = { unit: "", digits: 0, min: 1, max: 100, step: 1 } as const;
   const { fronts, storeys: floors } = row;
+  /** Takes a kind of roof in among those that are rolled, or out, as long as one is left. */
+  const roofs = (kind: RoofKind, on: boolean) => {
+    const next = on ? [...row.roofs, kind] : row.roofs.filter((one) => one !== kind);
+    if (next.length) changeRow(row.id, { roofs: next });
+  };
   return (
     <section aria-label="Row" className="space-y-1.5 border-t border-hair pt-2">
       <h2 className="text-sm font-semibold">{row.name}</h2>
@@ -20,6 +25,21 @@ export function RowFields({ row, house }: { readonly row: Row; readonly house: B
       <NumberField label="Depth of the lots" {...size} value={row.depth} onChange={(depth) => changeRow(row.id, { depth })} />
       <NumberField label="Storeys from" {...storeys} value={floors.least} onChange={(least) => changeRow(row.id, { storeys: { ...floors, least: Math.round(least) } })} />
       <NumberField label="Storeys to" {...storeys} value={floors.most} onChange={(most) => changeRow(row.id, { storeys: { ...floors, most: Math.round(most) } })} />
+      <Check label={row.lot ? "Towers at its corners" : "Towers at its ends"} checked={row.towers !== undefined} onChange={(on) => changeRow(row.id, { towers: on ? { storeys: 1, roof: "pyramid" } : undefined })} />
+      {row.towers && <NumberField label="Storeys more" unit="" digits={0} min={0} max={50} step={1} value={row.towers.storeys} onChange={(more) => changeRow(row.id, { towers: { ...row.towers!, storeys: Math.round(more) } })} />}
+      {row.towers && (
+        <label className="flex items-center justify-between gap-2">
+          <span className="text-pencil">Roof of the towers</span>
+          <select aria-label="Roof of the towers" className="h-7 rounded border border-hair bg-slip px-1" value={row.towers.roof} onChange={(event) => changeRow(row.id, { towers: { ...row.towers!, roof: event.target.value as RoofKind } })}>
+            {(Object.keys(ROOFS) as RoofKind[]).map((one) => <option key={one} value={one}>{ROOFS[one].name}</option>)}
+          </select>
+        </label>
+      )}
+      <Check label="Windows and doors" checked={!row.blind} onChange={(on) => changeRow(row.id, { blind: !on || undefined })} />
+      <fieldset className="flex flex-wrap gap-x-3">
+        <legend className="text-pencil">Roofs among them</legend>
+        {(Object.keys(ROOFS) as RoofKind[]).map((one) => <Check key={one} label={ROOFS[one].name} checked={row.roofs.includes(one)} onChange={(on) => roofs(one, on)} />)}
+      </fieldset>
       <NumberField label="Alleys of 100 gaps" unit="" digits={0} min={0} max={100} step={5} value={row.alleys} onChange={(alleys) => changeRow(row.id, { alleys })} />
     </section>
   );

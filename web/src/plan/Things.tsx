@@ -1,31 +1,77 @@
-import { Eye, EyeOff, Lock, LockOpen } from "lucide-react";
-import { useState } from "react";
-import { edit, go, useBoard } from "../board/board";
+import { ChevronRight, Eye, EyeOff, Lock, LockOpen } from "lucide-react";
+import { useMemo, useState, type MouseEvent } from "react";
+import { byStreet, type Place, type Standing } from "@zanvo/core/construct";
+import type { Element } from "@zanvo/core/world";
+import { useBoard } from "../board/board";
+import { choose, flagMany, toggle, useMany } from "../board/many";
 import { IconButton } from "../ui";
 
-/** Leaves a thing out of all pictures or shows it again; keeps it from being moved or lets it be. */
-const flag = (id: string, what: "hidden" | "locked", on: boolean): void => edit((scene) => {
-  const element = scene.elements.find((one) => one.id === id);
-  if (element) element[what] = on || undefined;
-});
+/** What is left of places where only things whose name has a word in it count, or whose street's or row's name has. */
+function holding(places: readonly Place[], word: string): readonly Place[] {
+  const has = (name: string | null | undefined) => name?.toLowerCase().includes(word) ?? false;
+  return places.flatMap(({ street, standing }): Place[] => {
+    if (has(street?.name)) return [{ street, standing }];
+    const left = standing.flatMap(({ name, elements }): Standing[] => {
+      const found = has(name) ? elements : elements.filter((one) => has(one.name));
+      return found.length ? [{ name, elements: found }] : [];
+    });
+    return left.length ? [{ street, standing: left }] : [];
+  });
+}
 
-/** Everything that stands in the scene, to be found by its name and chosen. */
+/** One thing: pressed it is chosen, with Shift or Ctrl besides; left out of all pictures or shown; locked or let be. */
+function Thing({ element, on }: { readonly element: Element; readonly on: boolean }) {
+  const { id, name, hidden, locked } = element;
+  const press = (event: MouseEvent) => (event.shiftKey || event.ctrlKey || event.metaKey ? toggle(id) : choose([id]));
+  return (
+    <li className="flex items-center"><button type="button" aria-pressed={on} className={`min-h-7 min-w-0 grow truncate rounded px-1 text-left hover:bg-wash ${on ? "bg-wash font-medium" : ""}`} onClick={press}>{name || "Nameless"}</button>
+      <IconButton className="shrink-0" label={hidden ? `Show ${name}` : `Hide ${name}`} onClick={() => flagMany([element], { hidden: !hidden || undefined })}>{hidden ? <EyeOff size={13} /> : <Eye size={13} className="opacity-45" />}</IconButton>
+      <IconButton className="shrink-0" label={locked ? `Let ${name} be moved` : `Keep ${name} from being moved`} onClick={() => flagMany([element], { locked: !locked || undefined })}>{locked ? <Lock size={13} /> : <LockOpen size={13} className="opacity-45" />}</IconButton>
+    </li>
+  );
+}
+
+/** Things that stand together, folded away; all of them are chosen, left out or locked at once. */
+function Together({ name, elements, open, chosen }: { readonly name: string; readonly elements: readonly Element[]; readonly open: boolean; readonly chosen: ReadonlySet<string> }) {
+  const [hidden, locked] = [elements.every((one) => one.hidden), elements.every((one) => one.locked)];
+  return (
+    <details open={open || elements.some(({ id }) => chosen.has(id)) || undefined} className="group/row pl-2">
+      <summary className="flex min-h-7 cursor-pointer list-none items-center gap-1">
+        <ChevronRight size={12} aria-hidden className="shrink-0 transition-transform group-open/row:rotate-90" />
+        <span className="min-w-0 grow truncate">{name}</span>
+        <span className="measure shrink-0 text-pencil">{elements.length}</span>
+        <button type="button" className="shrink-0 rounded px-1 hover:bg-wash" aria-label={`Choose all of ${name}`} onClick={(event) => { event.preventDefault(); choose(elements.map(({ id }) => id)); }}>All</button>
+        <IconButton className="shrink-0" label={hidden ? `Show all of ${name}` : `Hide all of ${name}`} onClick={(event) => { event.preventDefault(); flagMany(elements, { hidden: !hidden || undefined }); }}>{hidden ? <EyeOff size={13} /> : <Eye size={13} className="opacity-45" />}</IconButton>
+        <IconButton className="shrink-0" label={locked ? `Let all of ${name} be moved` : `Keep all of ${name} from being moved`} onClick={(event) => { event.preventDefault(); flagMany(elements, { locked: !locked || undefined }); }}>{locked ? <Lock size={13} /> : <LockOpen size={13} className="opacity-45" />}</IconButton>
+      </summary>
+      <ul className="pl-3">{elements.map((element) => <Thing key={element.id} element={element} on={chosen.has(element.id)} />)}</ul>
+    </details>
+  );
+}
+
+/** Everything that stands in the scene, by street and row, to be found by its name and chosen. */
 export function Things() {
   const [word, setWord] = useState("");
   const elements = useBoard((board) => board.scene.elements);
-  const selected = useBoard((board) => board.selected);
-  const found = elements.filter(({ name }) => name.toLowerCase().includes(word.trim().toLowerCase()));
+  const rows = useBoard((board) => board.scene.rows);
+  const many = useMany();
+  const chosen = useMemo(() => new Set(many.map(({ id }) => id)), [many]);
+  const places = useMemo(() => byStreet(elements, rows), [elements, rows]);
+  const wanted = word.trim().toLowerCase();
+  const found = wanted ? holding(places, wanted) : places;
   return (
     <section aria-label="Things" className="space-y-1">
       <input type="search" aria-label="Find a thing" placeholder={`Find one of ${elements.length}`} className="h-7 w-full rounded border border-hair bg-transparent px-1.5" value={word} onChange={(event) => setWord(event.target.value)} onKeyDown={(event) => event.stopPropagation()} />
-      <ul className="max-h-40 overflow-y-auto">
-        {found.map(({ id, name, hidden, locked }) => (
-          <li key={id} className="flex items-center"><button type="button" aria-pressed={id === selected} className={`min-h-7 min-w-0 grow truncate rounded px-1 text-left hover:bg-wash ${id === selected ? "bg-wash font-medium" : ""}`} onClick={() => go({ selected: id })}>{name || "Nameless"}</button>
-            <IconButton className="shrink-0" label={hidden ? `Show ${name}` : `Hide ${name}`} onClick={() => flag(id, "hidden", !hidden)}>{hidden ? <EyeOff size={13} /> : <Eye size={13} className="opacity-45" />}</IconButton>
-            <IconButton className="shrink-0" label={locked ? `Let ${name} be moved` : `Keep ${name} from being moved`} onClick={() => flag(id, "locked", !locked)}>{locked ? <Lock size={13} /> : <LockOpen size={13} className="opacity-45" />}</IconButton>
-          </li>
+      <div className="max-h-60 overflow-y-auto">
+        {found.map(({ street, standing }) => (
+          <section key={street?.id ?? "elsewhere"} aria-label={street?.name ?? "Elsewhere"}>
+            {street ? <ul><Thing element={street} on={chosen.has(street.id)} /></ul> : found.length > 1 && <h3 className="px-1 pt-1 text-pencil">Elsewhere</h3>}
+            {standing.map(({ name, elements: own }) => (name === null
+              ? <ul key="single" className={street ? "pl-3" : ""}>{own.map((element) => <Thing key={element.id} element={element} on={chosen.has(element.id)} />)}</ul>
+              : <Together key={`${name} ${own[0].id}`} name={name} elements={own} open={wanted !== ""} chosen={chosen} />))}
+          </section>
         ))}
-      </ul>
+      </div>
       {found.length === 0 && <p className="text-pencil">{elements.length ? "Nothing here is called so." : "Nothing stands here yet: draw a footprint on the plan."}</p>}
     </section>
   );

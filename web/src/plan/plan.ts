@@ -1,12 +1,25 @@
-import { add, degrees, scale, type Vec2 } from "@zanvo/core/geometry";
+import { degrees, add, scale, type Vec2 } from "@zanvo/core/geometry";
 import type { Shot } from "@zanvo/core/scene";
 import { unproject, viewOf } from "@zanvo/core/shot";
-import { blockAxes, blockCorner, DEFAULT_STEPS, DEFAULT_STREET, elementFault, type Block, type Building, type Element, type Street } from "@zanvo/core/world";
+import { blockAxes, blockCorner, DEFAULT_BRIDGE, DEFAULT_CANAL, DEFAULT_SKYLINE, DEFAULT_SQUARE, DEFAULT_STEPS, DEFAULT_STREET, elementFault, placed, placesOf, type Block, type Element } from "@zanvo/core/world";
 import { edit, freeName, go, useBoard } from "../board/board";
 import { toDesk, toWindow, type Camera } from "../board/desk/camera";
+import { seed } from "./rows";
 
+/** What is drawn in one go from one place to another, corner by corner into an area, or bend by bend along a line. */
+export type DrawnTool = "rectangle" | "ell" | "horseshoe" | "circle" | "steps" | "bridge" | "row";
+const AREAS = ["polygon", "square", "lot"] as const;
+const PATHS = ["street", "canal", "skyline"] as const;
+export type AreaTool = (typeof AREAS)[number];
+export type PathTool = (typeof PATHS)[number];
 /** What the hand does on the plan. */
-export type PlanTool = "choose" | "rectangle" | "ell" | "horseshoe" | "circle" | "polygon" | "row" | "street" | "steps";
+export type PlanTool = "choose" | DrawnTool | AreaTool | PathTool;
+
+const among = <T extends string>(tools: readonly T[]) => (tool: PlanTool): tool is T & PlanTool => (tools as readonly string[]).includes(tool);
+export const isArea = among(AREAS);
+export const isPath = among(PATHS);
+/** Shapes of a building that are drawn in one go. */
+export const isShape = among(["rectangle", "ell", "horseshoe", "circle"] as const);
 
 /** Window px of a place of the world, north up; and back. */
 export const onWindow = (camera: Camera, [x, y]: Vec2): Vec2 => toWindow(camera, [x, -y]);
@@ -18,51 +31,44 @@ export function onPlan(camera: Camera, at: Vec2): Vec2 {
 /** What a fresh building is high, m. */
 const HIGH = 6;
 
-/** Lays a building on a footprint and chooses it. @returns why it cannot stand, or null */
-export function layBuilding(points: readonly Vec2[], round = false): string | null {
-  const { elements } = useBoard.getState().scene;
-  const building: Building = {
-    id: crypto.randomUUID(), kind: "building", name: freeName("Building", elements), footprint: points.map(([x, y]) => ({ x, y })), base: 0, height: HIGH, roof: { kind: "flat" }, ...(round ? { round } : {}),
-  };
-  return lay(building, "footprint");
+const points = (places: readonly Vec2[]) => places.map(([x, y]) => ({ x, y }));
+
+/** What is drawn with a tool through some places, all but its name. @returns a sentence where it is nothing yet */
+function drawn(tool: PlanTool, places: readonly Vec2[], heading: number): Element | string {
+  const base = { id: crypto.randomUUID(), name: "" };
+  const path = points(places);
+  switch (tool) {
+    case "street": return { ...base, kind: "street", path, ...DEFAULT_STREET };
+    case "canal": return { ...base, kind: "canal", path, ...DEFAULT_CANAL };
+    case "skyline": return { ...base, kind: "skyline", path, ...DEFAULT_SKYLINE, seed: seed() };
+    case "bridge": return { ...base, kind: "bridge", path, ...DEFAULT_BRIDGE };
+    case "square": return { ...base, kind: "square", footprint: path, heading, ...DEFAULT_SQUARE };
+    case "steps": {
+      const [[x, y], [u, v]] = places;
+      const count = Math.round(Math.hypot(u - x, v - y) / DEFAULT_STEPS.tread);
+      if (count < 1) return "The flight is too short: draw it from its foot to its head.";
+      return { ...base, kind: "steps", foot: { x, y, z: 0 }, heading: Number(degrees(Math.atan2(u - x, v - y)).toFixed(2)), count: Math.min(500, count), ...DEFAULT_STEPS };
+    }
+    default: return { ...base, kind: "building", footprint: path, base: 0, height: HIGH, roof: { kind: "flat" }, ...(tool === "circle" ? { round: true } : {}) };
+  }
 }
 
-/** Lays a street along a path and chooses it. @returns why it cannot be laid, or null */
-export function layStreet(points: readonly Vec2[]): string | null {
-  const { elements } = useBoard.getState().scene;
-  const street: Street = { id: crypto.randomUUID(), kind: "street", name: freeName("Street", elements), path: points.map(([x, y]) => ({ x, y })), ...DEFAULT_STREET };
-  return lay(street, "path");
-}
+const WORDS: Readonly<Record<Element["kind"], string>> = { block: "Block", building: "Building", street: "Street", steps: "Steps", canal: "Canal", bridge: "Bridge", square: "Square", skyline: "Skyline" };
 
-/** Lays a flight of steps from its foot to its head and chooses it. @returns why it cannot be laid, or null */
-export function laySteps([x, y]: Vec2, [u, v]: Vec2): string | null {
-  const count = Math.round(Math.hypot(u - x, v - y) / DEFAULT_STEPS.tread);
-  if (count < 1) return "The flight is too short: draw it from its foot to its head.";
+/** Lays what is drawn with a tool and chooses it. @returns why it cannot be, or null */
+export function layDrawn(tool: PlanTool, places: readonly Vec2[], heading: number): string | null {
   const { elements } = useBoard.getState().scene;
-  const heading = Number(degrees(Math.atan2(u - x, v - y)).toFixed(2));
-  return lay({ id: crypto.randomUUID(), kind: "steps", name: freeName("Steps", elements), foot: { x, y, z: 0 }, heading, count: Math.min(500, count), ...DEFAULT_STEPS }, "flight");
-}
-
-function lay(element: Element, what: string): string | null {
+  const element = drawn(tool, places, heading);
+  if (typeof element === "string") return element;
   const fault = elementFault(element);
-  if (fault) return `The ${what} ${fault.message}`;
-  edit((scene) => void scene.elements.push(element as never));
+  if (fault) return `The ${fault.field.split("/")[0]} ${fault.message}`;
+  edit((scene) => void scene.elements.push({ ...element, name: freeName(WORDS[element.kind], elements) } as never));
   go({ selected: element.id });
   return null;
 }
 
-interface Point {
-  readonly x: number;
-  readonly y: number;
-}
-
-/** A block with one corner of its footprint drawn to a place, the opposite one staying; a building with that corner moved. */
-export function cornerMoved(element: Element, corner: number, [x, y]: Vec2): Element {
-  const turned = (one: Point, i: number): Point => (i === corner ? { x, y } : one);
-  if (element.kind === "building") return { ...element, footprint: element.footprint.map(turned) };
-  if (element.kind === "street") return { ...element, path: element.path.map(turned) };
-  return element.kind === "steps" ? element : blockBetween(element, corner, [x, y]);
-}
+/** A block with one corner of its footprint drawn to a place, the opposite one staying; anything else with that corner or bend moved. */
+export const cornerMoved = (element: Element, corner: number, at: Vec2): Element => (element.kind === "block" ? blockBetween(element, corner, at) : placed(element, corner, at));
 
 const CORNERS = [[0, 0], [0, 1], [1, 1], [1, 0]] as const;
 
@@ -78,12 +84,14 @@ function blockBetween(block: Block, corner: number, [x, y]: Vec2): Block {
   return { ...block, length: Math.max(0.1, length), width: Math.max(0.1, width), origin: { x: origin[0], y: origin[1], z: block.origin.z } };
 }
 
+/** No more corners than these can be dragged: a drum's many are none. */
+const MOST = 60;
+
 /** The corners that can be dragged, in the order of `cornerMoved`. */
 export function cornersToDrag(element: Element): readonly Vec2[] {
   if (element.kind === "block") return CORNERS.map(([u, v]) => { const [x, y] = blockCorner(element, u, v); return [x, y] as const; });
-  if (element.kind === "steps") return [];
-  const points = element.kind === "street" ? element.path : element.round ? [] : element.footprint;
-  return points.length <= 60 ? points.map(({ x, y }) => [x, y] as const) : [];
+  const places = element.kind === "building" && element.round ? [] : placesOf(element);
+  return places.length <= MOST ? places : [];
 }
 
 /** The directions on the plan of a panel's left and right sides, at its middle height; null where they look nowhere. */

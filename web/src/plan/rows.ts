@@ -1,10 +1,11 @@
 import type { Vec2 } from "@zanvo/core/geometry";
 import type { Scene } from "@zanvo/core/scene";
-import { DEFAULT_ROW, fillRow, type Building, type Row } from "@zanvo/core/world";
+import { DEFAULT_ROW, fillRow, rowFault, type Building, type Row } from "@zanvo/core/world";
 import { edit, freeName, go, useBoard } from "../board/board";
 import { say } from "../ui";
 
-const seed = (): number => crypto.getRandomValues(new Uint32Array(1))[0];
+/** A fresh seed for anything that is rolled. */
+export const seed = (): number => crypto.getRandomValues(new Uint32Array(1))[0];
 const houseOf = (row: string) => (element: Scene["elements"][number]): element is Building => element.kind === "building" && element.row === row;
 
 /** Builds a row anew: what is kept of it stays, the rest is laid by its rule. */
@@ -15,10 +16,20 @@ function rebuild(row: Row, elements: Scene["elements"]): Scene["elements"] {
   return [...elements.filter((element) => !houseOf(row.id)(element) || element.kept), ...houses];
 }
 
-/** Builds up a street side from one place to another, on the right of who walks there, and chooses its first house. */
-export function layRow(from: Vec2, to: Vec2): void {
+const point = ([x, y]: Vec2) => ({ x, y });
+
+/** Builds up a street side from one place to another, on the right of who walks there. */
+export const layRow = (from: Vec2, to: Vec2): void => fill("Row", { from: point(from), to: point(to) });
+
+/** Builds up a lot around its rim. @returns whether it could be */
+export const layLot = (corners: readonly Vec2[]): void => fill("Lot", { lot: corners.map(point), towers: { storeys: 1, roof: "pyramid" } });
+
+/** Lays a row by rule, and chooses its first house. */
+function fill(word: string, where: Partial<Row>): void {
   const { scene } = useBoard.getState();
-  const row: Row = { ...DEFAULT_ROW, id: crypto.randomUUID(), name: freeName("Row", scene.rows ?? []), from: { x: from[0], y: from[1] }, to: { x: to[0], y: to[1] }, seed: seed() };
+  const row: Row = { ...DEFAULT_ROW, id: crypto.randomUUID(), name: freeName(word, scene.rows ?? []), seed: seed(), ...where };
+  const fault = rowFault(row);
+  if (fault) return say(`The ${fault.field} ${fault.message}`);
   const elements = rebuild(row, scene.elements);
   const first = elements[scene.elements.length];
   if (!first) return say(`Draw it longer: the narrowest house is ${DEFAULT_ROW.fronts.least} m wide.`);
@@ -35,6 +46,8 @@ export function changeRow(id: string, change: Partial<Row>): void {
     const at = scene.rows?.findIndex((one) => one.id === id) ?? -1;
     if (!scene.rows || at < 0) return;
     const row = { ...(scene.rows[at] as Row), ...change };
+    const fault = rowFault(row);
+    if (fault) throw new Error(`The ${fault.field} ${fault.message}`);
     scene.rows[at] = row as never;
     scene.elements = rebuild(row, scene.elements as Scene["elements"]) as never;
   }, `row ${id}`);

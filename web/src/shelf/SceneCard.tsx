@@ -46,7 +46,7 @@ export function SceneCard({ card, picture, onRename, onDuplicate, onSave, onDele
         ) : (
           <Link to={`/scenes/${card.id}`} className="block truncate font-medium hover:underline">{card.title}</Link>
         )}
-        <p className="truncate text-pencil">{[card.place, counted(card.shots, "shot", "shots"), counted(card.elements, "building", "buildings")].filter(Boolean).join(" · ")}</p>
+        <p className="truncate text-pencil">{[card.place, counted(card.shots, "shot", "shots"), counted(card.elements, "thing", "things")].filter(Boolean).join(" · ")}</p>
         <p className="text-pencil">{formatDistanceToNow(card.savedAt, { addSuffix: true })}</p>
         <div className="-ml-1.5 mt-1 flex">
           <IconButton label={`Rename ${card.title}`} onClick={() => setRenaming(true)}><PencilLine size={15} /></IconButton>

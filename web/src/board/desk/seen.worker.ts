@@ -1,15 +1,38 @@
-import { expose, transfer } from "comlink";
+import { expose } from "comlink";
 import type { Vec3 } from "@zanvo/core/geometry";
-import { see, type Seen } from "@zanvo/core/visibility";
-import { detailsOf, keptBuild, type Element } from "@zanvo/core/world";
+import { keptSight, type Seen } from "@zanvo/core/visibility";
+import type { Element } from "@zanvo/core/world";
 
-const build = keptBuild();
+/** So long is worked without listening whether it is still wanted, ms. */
+const DEAF = 25;
+
+const look = keptSight();
+/** What each asker wants now, by number: a run that is no longer it stops. */
+const wanted = new Map<string, number>();
+const listen = () => new Promise((resolve) => setTimeout(resolve, 0));
 
 const api = {
-  /** The stretches of the elements' edges that an eye sees. */
-  see(elements: readonly Element[], eye: Vec3): Seen {
-    const seen = see(build(elements), eye, detailsOf(elements));
-    return transfer(seen, [seen.ends.buffer, seen.solid.buffer, seen.sight.buffer]);
+  /**
+   * The stretches of the elements' edges that an eye sees; null where the asker gave it up meanwhile.
+   * @param onPart told each part as it comes, the nearest first
+   */
+  async see(asker: string, elements: readonly Element[], eye: Vec3, onPart?: (part: Seen) => void): Promise<Seen | null> {
+    const run = (wanted.get(asker) ?? 0) + 1;
+    wanted.set(asker, run);
+    const parts = look(elements, eye);
+    let heard = performance.now();
+    for (let next = parts.next(); ; next = parts.next()) {
+      if (next.done) return next.value;
+      if (onPart) onPart(next.value);
+      if (performance.now() - heard < DEAF) continue;
+      await listen();
+      if (wanted.get(asker) !== run) return null;
+      heard = performance.now();
+    }
+  },
+  /** Gives up what an asker asked for. */
+  giveUp(asker: string): void {
+    wanted.set(asker, (wanted.get(asker) ?? 0) + 1);
   },
 };
 

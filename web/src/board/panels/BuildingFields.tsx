@@ -1,9 +1,11 @@
-import { Plus, X } from "lucide-react";
 import { wrap } from "@zanvo/core/geometry";
-import { asBuilding, boxOf, centroid, cornersOf, faultOf, moved, ROOFS, slopeOf, type Block, type Building, type Element, type RoofKind } from "@zanvo/core/world";
-import { Button, Check, IconButton, NumberField, say } from "../../ui";
+import { asBuilding, boxOf, faultOf, moved, ROOFS, slopeOf, type Block, type Building, type Element, type RoofKind } from "@zanvo/core/world";
+import { Button, Check, NumberField, say } from "../../ui";
 import { edit } from "../board";
 import { LEAST } from "../desk/raise";
+import { FootFields, OnRoofFields, OpeningFields } from "./BuildingParts";
+import { PLACE, SIZE } from "./measures";
+import { Parts } from "./Parts";
 
 type Change = (next: Element, what: string) => void;
 
@@ -59,52 +61,24 @@ export function RoofFields({ element, change }: { readonly element: Block | Buil
   );
 }
 
-/** Measures of a building on any footprint: its foot, its walls, storeys, set-backs and roof, and where it stands. */
+/** Measures of a building on any footprint: its foot, its walls, storeys, set-backs and roof, openings, and where it stands. */
 export function BuildingFields({ building, change }: { readonly building: Building; readonly change: Change }) {
-  const { height, storeys, setbacks = [], chimneys = [], base, footprint } = building;
-  const size = { unit: "m", digits: 2, min: LEAST, max: 10_000, step: 0.1 } as const;
-  const place = { unit: "m", digits: 2, min: -1e5, max: 1e5, step: 0.1 } as const;
+  const { height, storeys, setbacks = [], base, footprint } = building;
   const { x, y } = boxOf(building).origin;
-  const tier = (at: number, what: "inset" | "height") => (value: number) => change(checked({ ...building, setbacks: setbacks.map((one, i) => (i === at ? { ...one, [what]: value } : one)) }), `set-back ${at} ${what}`);
-  const stack = (at: number, what: "x" | "y" | "side" | "rise") => (value: number) => change({ ...building, chimneys: chimneys.map((one, i) => (i === at ? { ...one, [what]: value } : one)) }, `chimney ${at} ${what}`);
-  const smoke = () => {
-    const [cx, cy] = centroid(cornersOf(building));
-    change({ ...building, chimneys: [...chimneys, { x: Number(cx.toFixed(2)), y: Number((cy + 1).toFixed(2)), side: 0.9, rise: (building.roof.rise ?? 0) + 1.2 }] }, "chimneys");
-  };
-  const add = () => {
-    try {
-      change(checked({ ...building, setbacks: [...setbacks, { inset: 1.5, height: 4 }] }), "set-backs");
-    } catch (wrong) {
-      say((wrong as Error).message);
-    }
-  };
+  const set = (part: Partial<Building>, what: string) => change(checked({ ...building, ...part }), what);
   return (
     <>
       <p className="measure text-pencil">{footprint.length} corners on the plan</p>
-      <NumberField label="Height to the eaves" {...size} value={height} onChange={(to) => change({ ...building, height: to }, "height")} />
-      <NumberField label="Storeys" unit="" digits={0} min={1} max={300} step={1} value={storeys ?? Math.max(1, Math.round(height / 3))} onChange={(to) => change({ ...building, storeys: Math.round(to), height: (height / (storeys ?? Math.max(1, Math.round(height / 3)))) * Math.round(to) }, "storeys")} />
-      <NumberField label="Foot over the ground" {...place} value={base} onChange={(to) => change({ ...building, base: to }, "base")} />
-      <NumberField label="East of the origin" {...place} value={x} onChange={(to) => change(moved(building, to - x, 0), "x")} />
-      <NumberField label="North of the origin" {...place} value={y} onChange={(to) => change(moved(building, 0, to - y), "y")} />
-      {setbacks.map((one, i) => (
-        <section key={i} aria-label={`Set-back ${i + 1}`} className="space-y-1 rounded border border-hair p-1.5">
-          <div className="flex items-center justify-between"><span className="font-medium">Set-back {i + 1}</span><IconButton label={`Delete set-back ${i + 1}`} onClick={() => change({ ...building, setbacks: setbacks.filter((_, k) => k !== i) }, "set-backs")}><X size={14} /></IconButton></div>
-          <NumberField label="Set back by" {...size} value={one.inset} onChange={tier(i, "inset")} />
-          <NumberField label="Height" {...size} value={one.height} onChange={tier(i, "height")} />
-        </section>
-      ))}
-      <Button className="w-full" onClick={add}><Plus size={14} aria-hidden />Set back another part</Button>
-      {chimneys.map((one, i) => (
-        <section key={i} aria-label={`Chimney ${i + 1}`} className="space-y-1 rounded border border-hair p-1.5">
-          <div className="flex items-center justify-between"><span className="font-medium">Chimney {i + 1}</span><IconButton label={`Delete chimney ${i + 1}`} onClick={() => change({ ...building, chimneys: chimneys.filter((_, k) => k !== i) }, "chimneys")}><X size={14} /></IconButton></div>
-          <NumberField label="Side" {...size} value={one.side} onChange={stack(i, "side")} />
-          <NumberField label="Over the eaves" {...size} value={one.rise} onChange={stack(i, "rise")} />
-          <NumberField label="East" {...place} value={one.x} onChange={stack(i, "x")} />
-          <NumberField label="North" {...place} value={one.y} onChange={stack(i, "y")} />
-        </section>
-      ))}
-      <Button className="w-full" onClick={smoke}><Plus size={14} aria-hidden />A chimney</Button>
+      <NumberField label="Height to the eaves" {...SIZE} value={height} onChange={(to) => set({ height: to }, "height")} />
+      <NumberField label="Storeys" unit="" digits={0} min={1} max={300} step={1} value={storeys ?? Math.max(1, Math.round(height / 3))} onChange={(to) => set({ storeys: Math.round(to), height: (height / (storeys ?? Math.max(1, Math.round(height / 3)))) * Math.round(to) }, "storeys")} />
+      <NumberField label="Foot over the ground" {...PLACE} value={base} onChange={(to) => set({ base: to }, "base")} />
+      <NumberField label="East of the origin" {...PLACE} value={x} onChange={(to) => change(moved(building, to - x, 0), "x")} />
+      <NumberField label="North of the origin" {...PLACE} value={y} onChange={(to) => change(moved(building, 0, to - y), "y")} />
+      <Parts name="Set-back" add="Set back another part" parts={setbacks} fields={[{ key: "inset", label: "Set back by", min: LEAST }, { key: "height", label: "Height", min: LEAST }]} fresh={() => ({ inset: 1.5, height: 4 })} onChange={(to, what) => set({ setbacks: [...to] }, what)} />
       <RoofFields element={building} change={change} />
+      <OnRoofFields building={building} set={set} />
+      <OpeningFields building={building} set={set} />
+      <FootFields building={building} set={set} />
     </>
   );
 }

@@ -6,6 +6,7 @@ import { edit, useShot } from "../board";
 import { deleteElement, duplicateElement, replaceElement } from "../desk/blocks";
 import { LEAST } from "../desk/raise";
 import { BuildingFields, RoofFields } from "./BuildingFields";
+import { BridgeFields, CanalFields, SkylineFields, SquareFields } from "./PlaceFields";
 import { StepsFields } from "./StepsFields";
 import { StreetFields } from "./StreetFields";
 
@@ -33,6 +34,20 @@ function BlockFields({ block, change }: { readonly block: Block; readonly change
   );
 }
 
+/** Measures of any kind of thing. */
+function FieldsOf({ element, change }: { readonly element: Element; readonly change: Change }) {
+  switch (element.kind) {
+    case "block": return <BlockFields block={element} change={change} />;
+    case "building": return <BuildingFields building={element} change={change} />;
+    case "steps": return <StepsFields steps={element} change={change} />;
+    case "street": return <StreetFields street={element} change={change} />;
+    case "canal": return <CanalFields canal={element} change={change} />;
+    case "bridge": return <BridgeFields bridge={element} change={change} />;
+    case "square": return <SquareFields square={element} change={change} />;
+    case "skyline": return <SkylineFields skyline={element} change={change} />;
+  }
+}
+
 /** Name and measures of the chosen building, whatever its kind. */
 export function ChosenFields({ element }: { readonly element: Element }) {
   const change: Change = (next, what) => edit(replaceElement(next), `${what} ${element.id}`);
@@ -46,7 +61,7 @@ export function ChosenFields({ element }: { readonly element: Element }) {
         onChange={(event) => change({ ...element, name: event.target.value }, "name")}
         onKeyDown={(event) => event.stopPropagation()}
       />
-      {element.kind === "block" ? <BlockFields block={element} change={change} /> : element.kind === "steps" ? <StepsFields steps={element} change={change} /> : element.kind === "street" ? <StreetFields street={element} change={change} /> : <BuildingFields building={element} change={change} />}
+      <FieldsOf element={element} change={change} />
       <div className="flex gap-2 pt-1">
         <Button className="grow" title="Ctrl+D" onClick={() => duplicateElement(element)}><Copy size={14} aria-hidden />Duplicate</Button>
         <Button className="grow" title="Delete" onClick={() => deleteElement(element.id)}><Trash2 size={14} aria-hidden />Delete</Button>

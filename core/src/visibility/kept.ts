@@ -1,0 +1,35 @@
+import type { Vec3 } from "../geometry";
+import { keptBuild, type Built, type Element } from "../world";
+import { joined, seeing, type Seen } from "./see";
+
+/** What is seen from so many places is kept. */
+const MOST = 12;
+
+const same = <T>(a: readonly T[], b: readonly T[]): boolean => a.length === b.length && a.every((one, i) => one === b[i]);
+
+/**
+ * A look at worlds that keeps what it saw: for as long as nothing in the world changes, a place is worked out once, whichever
+ * shots look from it. The parts of a fresh look are handed out as they come, the nearest first; a look that is not carried
+ * to its end leaves nothing.
+ */
+export function keptSight(): (elements: readonly Element[], eye: Vec3) => Generator<Seen, Seen> {
+  const build = keptBuild();
+  let world: Built = { solids: [], details: [] };
+  let known = new Map<string, Seen>();
+  return function* (elements, eye) {
+    const now = build(elements);
+    if (!same(now.solids, world.solids) || !same(now.details, world.details)) [world, known] = [now, new Map<string, Seen>()];
+    const [at, mine] = [eye.join(" "), known];
+    const before = mine.get(at);
+    if (before) return before;
+    const parts: Seen[] = [];
+    for (const part of seeing(now.solids, eye, now.details)) {
+      parts.push(part);
+      yield part;
+    }
+    const whole = joined(parts);
+    if (mine.size >= MOST) mine.delete(mine.keys().next().value!);
+    mine.set(at, whole);
+    return whole;
+  };
+}

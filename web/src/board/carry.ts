@@ -1,0 +1,79 @@
+import { useEffect } from "react";
+import { moved, type Element } from "@zanvo/core/world";
+import { say } from "../ui";
+import { useBoard } from "./board";
+import { chosenOf, deleteMany, fresh, lay } from "./many";
+
+/** What things are called that are carried from one scene to another, as plain text. */
+const FORMAT = "zanvo-things";
+/** Laid down in the scene that they came from, copies stand so far beside, m. */
+const BESIDE = 2;
+
+/** Things as text that another scene takes. */
+export const carried = (things: readonly Element[]): string => JSON.stringify({ format: FORMAT, elements: things });
+
+const counted = (n: number): string => (n === 1 ? "One thing is" : `${n} things are`);
+
+/**
+ * The things in a text that was copied from a scene.
+ * @throws Error with a sentence where they are none, or one of them cannot stand
+ */
+export async function readCarried(text: string): Promise<readonly Element[]> {
+  let value: unknown;
+  try {
+    value = JSON.parse(text);
+  } catch {
+    value = null;
+  }
+  if (typeof value !== "object" || value === null || (value as { format?: unknown }).format !== FORMAT) throw new Error("What was copied last are no things of a scene.");
+  const [{ readScene }, { newScene }] = await Promise.all([import("@zanvo/core/document"), import("@zanvo/core/scene")]);
+  return readScene(JSON.stringify({ ...newScene("Carried"), elements: (value as { elements?: unknown }).elements })).elements;
+}
+
+/** Lays things down that were copied, and chooses them. */
+export async function layCarried(text: string): Promise<void> {
+  try {
+    const things = await readCarried(text);
+    const known = new Set(useBoard.getState().scene.elements.map(({ id }) => id));
+    const here = things.some(({ id }) => known.has(id));
+    lay(fresh(things).map((one) => (here ? moved(one, BESIDE, -BESIDE) : one)));
+    say(`${counted(things.length)} laid down.`);
+  } catch (error) {
+    say((error as Error).message);
+  }
+}
+
+/** Copies things to the clipboard, by a button. */
+export const copyThings = (things: readonly Element[]): void => void navigator.clipboard.writeText(carried(things)).then(() => say(`${counted(things.length)} copied: paste here or in another scene.`), () => say("The browser does not allow copying here: use Ctrl+C."));
+
+/** Lays down what the clipboard holds, by a button. */
+export const pasteThings = (): void => void navigator.clipboard.readText().then(layCarried, () => say("The browser does not allow pasting here: use Ctrl+V."));
+
+/** Ctrl+C, Ctrl+X and Ctrl+V for things, wherever no text is edited. */
+export function useCarrying(): void {
+  useEffect(() => {
+    const inText = ({ target }: Event) => target instanceof HTMLElement && target.matches("input, textarea, [contenteditable]");
+    const onCopy = (event: ClipboardEvent) => {
+      const things = chosenOf(useBoard.getState());
+      if (inText(event) || things.length === 0 || !event.clipboardData || getSelection()?.toString()) return;
+      event.preventDefault();
+      event.clipboardData.setData("text/plain", carried(things));
+      if (event.type === "cut") deleteMany(things.filter(({ locked }) => !locked));
+      say(`${counted(things.length)} ${event.type === "cut" ? "cut" : "copied"}: paste here or in another scene.`);
+    };
+    const onPaste = (event: ClipboardEvent) => {
+      const text = event.clipboardData?.getData("text/plain") ?? "";
+      if (inText(event) || !text.includes(FORMAT)) return;
+      event.preventDefault();
+      void layCarried(text);
+    };
+    document.addEventListener("copy", onCopy);
+    document.addEventListener("cut", onCopy);
+    document.addEventListener("paste", onPaste);
+    return () => {
+      document.removeEventListener("copy", onCopy);
+      document.removeEventListener("cut", onCopy);
+      document.removeEventListener("paste", onPaste);
+    };
+  }, []);
+}

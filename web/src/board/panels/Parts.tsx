@@ -1,0 +1,60 @@
+import { Plus, X } from "lucide-react";
+import type { ReactNode } from "react";
+import type { Unit } from "@zanvo/core/units";
+import { Button, IconButton, NumberField, say } from "../../ui";
+
+/** A measure that each part has. */
+interface PartField<P> {
+  readonly key: { readonly [K in keyof P]: P[K] extends number | undefined ? K : never }[keyof P] & string;
+  readonly label: string;
+  readonly unit?: Unit;
+  readonly min?: number;
+  readonly max?: number;
+  readonly step?: number;
+}
+
+interface PartsProps<P> {
+  /** What one is called. */
+  readonly name: string;
+  /** What the button says that adds one. */
+  readonly add: string;
+  readonly parts: readonly P[];
+  readonly fields: readonly PartField<P>[];
+  readonly fresh: () => P;
+  /** What each part has besides its measures. */
+  readonly more?: (part: P, put: (change: Partial<P>) => void, name: string) => ReactNode;
+  /** Takes the parts over. @throws Error with why they cannot be */
+  readonly onChange: (parts: readonly P[], what: string) => void;
+}
+
+/** Parts of a thing that there may be several of, each with its measures; they are added and taken away. */
+export function Parts<P extends object>({ name, add, parts, fields, fresh, more, onChange }: PartsProps<P>) {
+  const spoken = (act: () => void) => {
+    try {
+      act();
+    } catch (wrong) {
+      say((wrong as Error).message);
+    }
+  };
+  const put = (at: number, change: Partial<P>, what: string) => onChange(parts.map((one, i) => (i === at ? { ...one, ...change } : one)), `${name} ${at} ${what}`);
+  return (
+    <>
+      {parts.map((part, i) => {
+        const called = `${name} ${i + 1}`;
+        return (
+          <section key={i} aria-label={called} className="space-y-1 rounded border border-hair p-1.5">
+            <div className="flex items-center justify-between">
+              <span className="font-medium">{called}</span>
+              <IconButton label={`Delete ${called.toLowerCase()}`} onClick={() => spoken(() => onChange(parts.filter((_, k) => k !== i), `${name}s`))}><X size={14} /></IconButton>
+            </div>
+            {fields.map(({ key, label, unit = "m", ...limits }) => (
+              <NumberField key={key} label={label} unit={unit} digits={2} min={0.01} max={10_000} step={0.1} {...limits} value={Number(part[key] ?? 0)} onChange={(value) => put(i, { [key]: value } as Partial<P>, key)} />
+            ))}
+            {more?.(part, (change) => spoken(() => put(i, change, "more")), called)}
+          </section>
+        );
+      })}
+      <Button className="w-full" onClick={() => spoken(() => onChange([...parts, fresh()], `${name}s`))}><Plus size={14} aria-hidden />{add}</Button>
+    </>
+  );
+}

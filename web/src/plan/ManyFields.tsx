@@ -1,0 +1,39 @@
+import { Copy, Trash2 } from "lucide-react";
+import { useState } from "react";
+import { aligned, LINES, spread, type Line } from "@zanvo/core/construct";
+import type { Element } from "@zanvo/core/world";
+import { edit } from "../board/board";
+import { deleteMany, duplicateMany, flagMany, replaceMany } from "../board/many";
+import { Button, Check } from "../ui";
+
+/** What can be done with several things at once: one group, one line, evenly spread, left out, locked. */
+export function ManyFields({ things }: { readonly things: readonly Element[] }) {
+  const [name, setName] = useState(things[0].group ?? "");
+  const [line, setLine] = useState<Line>("left-sides");
+  const grouped = things.some(({ group }) => group !== undefined);
+  const free = things.filter(({ locked }, i) => i === 0 || !locked);
+  return (
+    <section aria-label="Chosen things" className="space-y-1.5 border-t border-hair pt-2">
+      <h2 className="text-sm font-semibold">{things.length} things</h2>
+      <p className="truncate text-pencil">In line with {things[0].name}, which was chosen first.</p>
+      <div className="flex gap-1">
+        <select aria-label="What is brought in line" className="h-7 min-w-0 grow rounded border border-hair bg-slip px-1" value={line} onChange={(event) => setLine(event.target.value as Line)}>
+          {(Object.keys(LINES) as Line[]).map((one) => <option key={one} value={one}>{LINES[one]}</option>)}
+        </select>
+        <Button onClick={() => edit(replaceMany(aligned(free, line)))}>Bring in line</Button>
+      </div>
+      <Button className="w-full" disabled={things.length < 3} onClick={() => edit(replaceMany(spread(things)))}>Spread evenly</Button>
+      <div className="flex gap-1">
+        <input aria-label="Name of the group" placeholder="Name of the group" maxLength={200} className="h-7 min-w-0 grow rounded border border-hair bg-transparent px-1.5" value={name} onChange={(event) => setName(event.target.value)} onKeyDown={(event) => event.stopPropagation()} />
+        <Button disabled={name.trim() === ""} onClick={() => flagMany(things, { group: name.trim() })}>Group</Button>
+        <Button disabled={!grouped} onClick={() => flagMany(things, { group: undefined })}>Ungroup</Button>
+      </div>
+      <Check label="Left out of all pictures" checked={things.every(({ hidden }) => hidden)} onChange={(hidden) => flagMany(things, { hidden: hidden || undefined })} />
+      <Check label="Kept from being moved" checked={things.every(({ locked }) => locked)} onChange={(locked) => flagMany(things, { locked: locked || undefined })} />
+      <div className="flex gap-2 pt-1">
+        <Button className="grow" title="Ctrl+D" onClick={() => duplicateMany(things)}><Copy size={14} aria-hidden />Duplicate</Button>
+        <Button className="grow" title="Delete" onClick={() => deleteMany(things)}><Trash2 size={14} aria-hidden />Delete</Button>
+      </div>
+    </section>
+  );
+}
