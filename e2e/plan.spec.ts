@@ -148,7 +148,7 @@ test("real ground is brought in, with a word on what could not be; masses are sa
   };
   await bring(Buffer.from(file));
   const told = page.getByRole("list", { name: "What came of it" });
-  await expect(told.getByRole("listitem")).toHaveText(["1 buildings were brought in.", "Feature 2 is a Point, not a polygon."]);
+  await expect(told.getByRole("listitem")).toHaveText(["One thing was brought in.", "Feature 2 is a Point, not a polygon."]);
   const scene = await saved<Building | Block>(page, id);
   expect(scene.elements[1]).toMatchObject({ name: "Ice house", height: 9, storeys: 3 });
   expect(scene.ground?.latitude).toBeCloseTo(51.90005, 5);

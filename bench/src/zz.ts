@@ -1,2 +1,11 @@
-import { towns } from "./city";
-towns();
+import { fromGeoJson } from "@zanvo/core/exchange";
+import { see } from "@zanvo/core/visibility";
+import { built } from "@zanvo/core/world";
+import { byStreet } from "@zanvo/core/construct";
+const features = Array.from({ length: 20000 }, (_, i) => { const lon = 4.1 + (i % 400) * 0.0003, lat = 51.9 + Math.floor(i / 400) * 0.0002; return { type: "Feature", properties: { height: 6 + i % 9 }, geometry: { type: "Polygon", coordinates: [[[lon, lat], [lon + .0002, lat], [lon + .0002, lat + .0001], [lon, lat + .0001], [lon, lat]]] } }; });
+let t = Date.now();
+const found = fromGeoJson({ type: "FeatureCollection", features }, undefined, (a, b) => `${a} ${b}`);
+console.log("from", Date.now() - t, found.elements.length); t = Date.now();
+byStreet(found.elements); console.log("by street", Date.now() - t); t = Date.now();
+const w = built(found.elements); console.log("built", Date.now() - t); t = Date.now();
+const s = see(w.solids, [3, 0, 1.7], w.details); console.log("see", Date.now() - t, s.sight.length, process.memoryUsage().heapUsed / 1e6);

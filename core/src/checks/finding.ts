@@ -14,6 +14,8 @@ export interface Finding {
   readonly value: number;
   readonly unit: "°" | "mm" | "m" | ": 1";
   readonly message: string;
+  /** Ids of the two things that it is about, where it is about two. */
+  readonly between?: readonly [string, string];
   /** One thing to do about it, and the shot as it would be then. */
   readonly mend?: { readonly label: string; readonly shot: Shot };
 }

@@ -15,7 +15,7 @@ import { tilted } from "./tilted";
 import { wide } from "./wide";
 
 export type { Finding } from "./finding";
-export { nudgedEye, tangents, tangentsOf } from "./tangents";
+export { nudgedBlock, nudgedEye, tangents, tangentsOf } from "./tangents";
 
 /** Every check. A new finding is one file and one line here. */
 const CHECKS: readonly Check[] = [wide, crowding, missingThird, offHorizon, tilted, impossibleTriangle, contradicting, clotting, outOfReach, stretchedRound, compassOff, offScale];

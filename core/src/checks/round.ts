@@ -1,6 +1,6 @@
 import { contains, corners, degrees, distance2, type Vec2, type Vec3 } from "../geometry";
 import { projectDirection, ringRadius, toEye, unproject, type View } from "../shot";
-import { blockCorner, boxOf } from "../world";
+import { blockCorner, boxOf, stands } from "../world";
 import { tenth, type Check, type Finding } from "./finding";
 
 /** Beyond this a ball looks like an egg (common practice). */
@@ -43,7 +43,7 @@ export const stretchedRound: Check = ({ scene, shot, view }) => {
       message: `Towards the ${name} corner round things are drawn up to ${times(ratio)} times as long as wide. The stereographic lens keeps them round.`,
     }));
   }
-  const worst = scene.elements.filter(({ kind }) => kind !== "street").flatMap((element) => {
+  const worst = scene.elements.filter((element) => !element.hidden && stands(element)).flatMap((element) => {
     const box = boxOf(element);
     const [x, y, base] = blockCorner(box, 0.5, 0.5);
     const z = base + box.height / 2;

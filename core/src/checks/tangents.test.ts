@@ -1,7 +1,7 @@
 import { newScene, type Scene } from "../scene";
 import { block } from "../testing";
 import type { Element } from "../world";
-import { nudgedEye, tangents } from ".";
+import { nudgedBlock, nudgedEye, tangents } from ".";
 
 /** A level eye at 1.6 m, looking north through a lens of 300 mm: a metre 10 m ahead is 30 mm wide. */
 function sceneOf(...elements: Element[]): Scene {
@@ -43,5 +43,24 @@ describe("tangents", () => {
     expect(nudged.far).toBeLessThan(0.51);
     expect(tangents(scene, nudged.shot)).toEqual([]);
     expect(nudgedEye(sceneOf(near), shot)).toBeNull();
+  });
+
+  it("are freed by a small move of one of the two things, which runs into nothing", () => {
+    const far = block("far", -6, 20, 4, 5.96, 9);
+    const scene = sceneOf(near, far);
+    const [shot] = scene.shots;
+    const nudged = nudgedBlock(scene, shot, ["near", "far"])!;
+    // A quarter of a metre is more than enough: 10 m ahead it is 7.5 mm.
+    expect([nudged.far, nudged.left]).toEqual([expect.closeTo(0.25, 9), 0]);
+    const after = sceneOf(...scene.elements.map((one) => (one.id === nudged.element.id ? nudged.element : one)));
+    expect(tangents(after, shot)).toEqual([]);
+    // What is locked stays, and of two locked things neither moves.
+    const locked = sceneOf({ ...near, locked: true }, far);
+    expect(nudgedBlock(locked, shot, ["near", "far"])!.element.id).toBe("far");
+    expect(nudgedBlock(sceneOf({ ...near, locked: true }, { ...far, locked: true }), shot, ["near", "far"])).toBeNull();
+    // Walled in on all sides by what stands against it, it does not run into that.
+    const walls = [block("west", -9.1, 18, 8, 3, 2), block("east", 0.05, 18, 8, 3, 2), block("south", -6, 16.9, 3, 5.96, 2), block("north", -6, 24.1, 3, 5.96, 2)];
+    const walled = nudgedBlock(sceneOf({ ...near, locked: true }, far, ...walls), shot, ["near", "far"]);
+    expect(walled).toBeNull();
   });
 });

@@ -3,7 +3,7 @@ import { contains, distance2, fromStretch, type Vec2, type Vec3 } from "../geome
 import type { Scene, Shot } from "../scene";
 import { project, viewOf, type View } from "../shot";
 import { OUTLINE, see, type Seen } from "../visibility";
-import { build, type Solid } from "../world";
+import { built, keptBuild, moved, outlineOf, stands, type Element, type Solid } from "../world";
 import { tenth, type Finding } from "./finding";
 
 /** A corner this near to another thing's outline touches it; outlines this near and so long side by side run together, mm. */
@@ -129,7 +129,7 @@ const NUDGES = [0.1, 0.25, 0.5].flatMap((far) => [[1, 0, 0], [-1, 0, 0], [0, 1, 
 
 /** The shot with its eye moved as little as frees it of most tangents; null where no small move does. */
 export function nudgedEye(scene: Scene, shot: Shot): { readonly shot: Shot; readonly left: number; readonly far: number } | null {
-  const solids = build(scene.elements);
+  const { solids } = built(scene.elements);
   const view = viewOf(shot);
   const now = tangentsFrom(solids, shot).length;
   let best: { shot: Shot; left: number; far: number } | null = null;
@@ -147,13 +147,47 @@ export function nudgedEye(scene: Scene, shot: Shot): { readonly shot: Shot; read
   return best;
 }
 
+/** Ways on the plan, and lengths, m, by which a thing is moved. */
+const STEPS = [0.25, 0.5, 1, 2].flatMap((far) => Array.from({ length: 8 }, (_, i) => [far * Math.cos((i * Math.PI) / 4), far * Math.sin((i * Math.PI) / 4)] as const));
+
+/** Whether two things' boxes on the plan run into each other. */
+function intrudes(one: Element, other: Element): boolean {
+  const [p, q] = [outlineOf(one), outlineOf(other)];
+  // Two outlines are apart where some side of one of them has all of the other beyond it: exact for those that bend outwards.
+  const parted = (a: readonly Vec2[], b: readonly Vec2[]) => a.some(([x, y], i) => {
+    const [u, v] = a[(i + 1) % a.length];
+    return b.every(([s, t]) => (u - x) * (t - y) - (v - y) * (s - x) <= 1e-6);
+  });
+  return !parted(p, q) && !parted(q, p);
+}
+
+/**
+ * The scene with one of two things moved over the ground as little as frees them of their tangent and leaves fewer in the
+ * shot; null where no move by two metres or less does, or both stay where they are. What is moved runs into nothing that it
+ * stood clear of.
+ */
+export function nudgedBlock(scene: Scene, shot: Shot, pair: readonly [string, string]): { readonly element: Element; readonly left: number; readonly far: number } | null {
+  const build = keptBuild();
+  const tangentsWith = (elements: readonly Element[]) => tangentsFrom(build(elements).solids, shot);
+  const { length: now } = tangentsWith(scene.elements);
+  const loose = scene.elements.filter((one) => pair.includes(one.id) && !one.locked && stands(one));
+  for (const [dx, dy] of STEPS) for (const element of loose) {
+    const next = moved(element, dx, dy);
+    const others = scene.elements.filter((other) => other.id !== element.id && !other.hidden && stands(other));
+    if (others.some((other) => intrudes(next, other) && !intrudes(element, other))) continue;
+    const left = tangentsWith(scene.elements.map((one) => (one.id === element.id ? next : one)));
+    if (left.length < now && !left.some(({ of }) => pair.every((id) => of.includes(id)))) return { element: next, left: left.length, far: Math.hypot(dx, dy) };
+  }
+  return null;
+}
+
 /** The tangents of a shot as findings, the nearest first. What is seen is worked out for it: in a worker, or from a shell. */
 export function tangents(scene: Scene, shot: Shot): Finding[] {
   const names = new Map(scene.elements.map(({ id, name }) => [id, name]));
-  return tangentsFrom(build(scene.elements), shot).slice(0, MOST).map(({ kind, at, off, of: [p, q] }) => {
+  return tangentsFrom(built(scene.elements).solids, shot).slice(0, MOST).map(({ kind, at, off, of: [p, q] }) => {
     const [one, other] = [names.get(p) ?? p, names.get(q) ?? q];
     return {
-      id: `tangent-${p}-${q}`, severity: "note", where: `${one}, ${other}`, at, value: tenth(off), unit: "mm",
+      id: `tangent-${p}-${q}`, severity: "note", between: [p, q], where: `${one}, ${other}`, at, value: tenth(off), unit: "mm",
       message: kind === "corner" ? `A corner of ${one} just touches the outline of ${other}, ${tenth(off)} mm from it: they seem to lie in one plane. Let one overlap the other, or stand clear.` : `The outlines of ${one} and ${other} run together, ${tenth(off)} mm apart: they seem to lie in one plane.`,
     };
   });

@@ -1,4 +1,4 @@
-import { distance2, radians, type Vec2 } from "../geometry";
+import { around, distance2, radians, type Rect, type Vec2 } from "../geometry";
 import { boxOf, circle, moved, outlineOf, type Element } from "../world";
 
 /** A place on the plan, m, and what it was drawn to. */
@@ -77,12 +77,7 @@ export function shapeOnPlan(shape: PlanShape, from: Vec2, to: Vec2, heading: num
 }
 
 /** How far and how wide a plan must be to hold everything, m. */
-export function planBounds(elements: readonly Element[], eyes: readonly Vec2[]): { readonly x: number; readonly y: number; readonly width: number; readonly height: number } {
-  const places = [...elements.flatMap((element) => outlineOf(element)), ...eyes];
-  const [xs, ys] = [places.map(([x]) => x), places.map(([, y]) => y)];
-  const [x, y] = [Math.min(...xs, 0) - 5, Math.min(...ys, 0) - 5];
-  return { x, y, width: Math.max(...xs, 10) + 5 - x, height: Math.max(...ys, 10) + 5 - y };
-}
+export const planBounds = (elements: readonly Element[], eyes: readonly Vec2[]): Rect => around([...elements.flatMap((element) => outlineOf(element)), ...eyes, [0, 0], [10, 10]], 5);
 
 /** Whether an element is at a place of the plan. */
 export function standsAt(element: Element, [px, py]: Vec2): boolean {

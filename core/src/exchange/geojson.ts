@@ -1,4 +1,4 @@
-import { around } from "../geometry";
+import { around, type Vec2 } from "../geometry";
 import { BadInput } from "../problem";
 import type { Scene } from "../scene";
 import { boxOf, DEFAULT_STREET, faultOf, outlineOf, streetFault, tidy, type Building, type Street } from "../world";
@@ -18,7 +18,7 @@ const HEIGHT = 9;
 /** Farther than this from the origin, a degree no longer stands for the same metres, m. */
 const FAR = 50_000;
 /** No more features than these are looked at. */
-const MOST = 20_000;
+export const MOST_FEATURES = 20_000;
 /** Sentences that are kept; of more of them, the number is told. */
 const NOTES = 50;
 
@@ -42,7 +42,13 @@ function heightsOf(properties: Record<string, unknown>): { readonly base: number
   return { base, height: Math.max(0.1, top - base), storeys: levels === null ? undefined : Math.min(300, Math.max(1, Math.round(levels))) };
 }
 
+/** A place to the tenth of a millimetre: no more of it is true, and it is shorter to keep. */
+const tenthOfMm = ([x, y]: Vec2) => ({ x: Number(x.toFixed(4)), y: Number(y.toFixed(4)) });
+
 type Position = readonly [number, number];
+
+/** Whether positions have a third number, a height. */
+const isHigh = (value: unknown): boolean => Array.isArray(value) && (typeof value[0] === "number" ? value.length > 2 : value.some(isHigh));
 
 /** Positions in a row, so many at least, or why they are none. */
 function positionsOf(value: unknown, least: 2 | 4): readonly Position[] | string {
@@ -93,21 +99,27 @@ function featuresOf(document: unknown): readonly unknown[] {
  * Buildings from GeoJSON polygons (RFC 7946) with their heights, and streets from its lines, laid out in metres around an origin.
  * @param ground the scene's own origin and north; without one, the middle of all that is in the file, north up
  * @param id a fresh name for each
+ * @param most how many features are looked at
+ * @param count how many there are, where the document holds only the first of them
  * @throws BadInput for what is no GeoJSON at all; single features that cannot be used are left out and told of
  */
-export function fromGeoJson(document: unknown, ground: Ground | undefined, id: (feature: number, part: number) => string): BroughtIn {
-  const features = featuresOf(document);
+export function fromGeoJson(document: unknown, ground: Ground | undefined, id: (feature: number, part: number) => string, most = MOST_FEATURES, count?: number): BroughtIn {
+  const all = featuresOf(document);
+  const features = all.slice(0, most);
   const notes: string[] = [];
   const note = (feature: number, message: string) => notes.push(`Feature ${feature + 1} ${message}`);
-  if (features.length > MOST) notes.push(`Only the first ${MOST.toLocaleString("en")} of ${features.length.toLocaleString("en")} features were taken.`);
-  const lines = features.slice(0, MOST).flatMap((feature, at) => {
+  if (Math.max(all.length, count ?? 0) > most) notes.push(`Only the first ${most.toLocaleString("en")} of ${(count ?? all.length).toLocaleString("en")} features were taken.`);
+  features.forEach((feature, at) => {
+    if (isRecord(feature) && isRecord(feature.geometry) && isHigh(feature.geometry.coordinates)) note(at, "has heights in its positions; they were left out, since its foot and eaves come from its properties.");
+  });
+  const lines = features.flatMap((feature, at) => {
     const geometry = isRecord(feature) && isRecord(feature.geometry) ? feature.geometry : null;
     if (geometry?.type !== "LineString") return [];
     const path = positionsOf(geometry.coordinates, 2);
     if (typeof path === "string") note(at, path);
     return typeof path === "string" ? [] : [{ at, path, properties: isRecord(feature) && isRecord(feature.properties) ? feature.properties : {} }];
   });
-  const read = features.slice(0, MOST).flatMap((feature, at) => {
+  const read = features.flatMap((feature, at) => {
     if (isRecord(feature) && isRecord(feature.geometry) && feature.geometry.type === "LineString") return [];
     const found = isRecord(feature) ? ringsOf(feature.geometry) : "is no feature.";
     if (typeof found === "string") {
@@ -125,7 +137,7 @@ export function fromGeoJson(document: unknown, ground: Ground | undefined, id: (
     const { name } = properties;
     const width = measure(properties.width);
     const street: Street = {
-      id: id(at, 0), kind: "street", name: typeof name === "string" && name.trim() ? name.slice(0, 200) : `Street ${at + 1}`, path: points.slice(0, 2000).map(([x, y]) => ({ x, y })),
+      id: id(at, 0), kind: "street", name: typeof name === "string" && name.trim() ? name.slice(0, 200) : `Street ${at + 1}`, path: points.slice(0, 2000).map(tenthOfMm),
       ...DEFAULT_STREET, ...(width === null ? {} : { carriageway: width }),
     };
     const fault = points.some(([x, y]) => Math.hypot(x, y) > FAR) ? { message: `lies more than ${FAR / 1000} km from the origin; it was left out.` } : streetFault(street);
@@ -146,7 +158,7 @@ export function fromGeoJson(document: unknown, ground: Ground | undefined, id: (
     const name = [properties.name, properties["addr:housename"], properties.id].find((word) => typeof word === "string" && word.trim() !== "");
     const building: Building = {
       id: id(at, part), kind: "building", name: typeof name === "string" ? name.slice(0, 200) : `Building ${at + 1}`,
-      footprint: points.map(([x, y]) => ({ x, y })), base, height, ...(storeys === undefined ? {} : { storeys }), roof: { kind: "flat" },
+      footprint: points.map(tenthOfMm), base, height, ...(storeys === undefined ? {} : { storeys }), roof: { kind: "flat" },
     };
     const fault = faultOf(building);
     if (fault) {

@@ -23,11 +23,9 @@ export const corners = (r: Rect): readonly [Vec2, Vec2, Vec2, Vec2] => [
 
 /** The rectangle that holds both, grown by `pad` on every side. */
 export function around(points: readonly Vec2[], pad = 0): Rect {
-  const xs = points.map((p) => p[0]);
-  const ys = points.map((p) => p[1]);
-  const x = Math.min(...xs) - pad;
-  const y = Math.min(...ys) - pad;
-  return { x, y, width: Math.max(...xs) + pad - x, height: Math.max(...ys) + pad - y };
+  let [x0, y0, x1, y1] = [Infinity, Infinity, -Infinity, -Infinity];
+  for (const [x, y] of points) [x0, y0, x1, y1] = [Math.min(x0, x), Math.min(y0, y), Math.max(x1, x), Math.max(y1, y)];
+  return { x: x0 - pad, y: y0 - pad, width: x1 - x0 + 2 * pad, height: y1 - y0 + 2 * pad };
 }
 
 /**

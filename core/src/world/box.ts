@@ -20,6 +20,9 @@ function spanOf(element: Exclude<Element, Block | Steps>): readonly [number, num
   }
 }
 
+/** Whether an element is a thing that stands by itself; what lies on the ground, or closes the view, does not. */
+export const stands = ({ kind }: Element): boolean => kind === "block" || kind === "building" || kind === "steps";
+
 /** The block that stands for an element where only its place, its way and its size count: around all but a block along its longest side. */
 export function boxOf(element: Element): Block {
   if (element.kind === "block") return element;

@@ -77,7 +77,7 @@ describe("scenes over HTTP", () => {
     ["a newer version", JSON.stringify({ ...titled("x"), version: 2 }), 400, "version: is 2, from a newer Zanvo"],
     ["a negative size", JSON.stringify(titled("x")).replace('"width":420', '"width":-420'), 400, "shots/0/sheet/width: must be > 0."],
     ["an infinite number", JSON.stringify(titled("x")).replace('"distance":300', '"distance":1e999'), 400, "shots/0/lens/distance: must be a finite number."],
-    ["a body of 50 MB", JSON.stringify({ ...titled("x"), "x-pad": "p".repeat(50_000_000) }), 413, "larger than 16 MB"],
+    ["a body of 50 MB", JSON.stringify({ ...titled("x"), "x-pad": "p".repeat(50_000_000) }), 413, "larger than 40 MB"],
   ])("answer %s with one sentence and keep what is stored", async (_, body, status, detail) => {
     const address = (await create()).headers.location;
     const answer = await request(app).put(address).set("If-Match", '"1"').type("json").send(body);

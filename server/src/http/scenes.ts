@@ -9,7 +9,7 @@ import type { Expected, Pictures, Store, Stored } from "../store";
 import { Refused } from "./problem";
 
 /** The largest document that is taken. */
-const MOST = "16mb";
+const MOST = "40mb";
 
 /** The document in a request. */
 function documentOf(req: Request) {

@@ -3,6 +3,7 @@ import { findings } from "@zanvo/core/checks";
 import { Button, say } from "../ui";
 import { useMeasures } from "../units";
 import { edit, onShot, useBoard, useShot } from "./board";
+import { replaceElement } from "./desk/blocks";
 import { useDesk } from "./desk/desk";
 import { tangentsThread, useTangents } from "./useTangents";
 
@@ -26,13 +27,22 @@ export function Findings() {
     edit(onShot((before) => ({ ...before, eye: nudged.shot.eye })));
     say(`The eye is moved by ${nudged.far.toFixed(2)} m; ${nudged.left} tangents are left.`);
   };
+  /** Moves one of two things as little as parts them, and makes the move. */
+  const part = async (pair: readonly [string, string]) => {
+    setSearching(true);
+    const nudged = await tangentsThread().nudgedBlock(scene, shot, pair);
+    setSearching(false);
+    if (!nudged) return say("No move of either by two metres or less parts them and leaves fewer tangents. Move the eye.");
+    edit(replaceElement(nudged.element));
+    say(`${nudged.element.name} is moved by ${nudged.far.toFixed(2)} m; ${nudged.left} tangents are left.`);
+  };
   const point = (at: (typeof found)[number]["at"]) => useDesk.setState({ place: at });
   return (
     <section aria-label="Findings" className="max-h-[20%] shrink-0 overflow-y-auto border-t border-hair px-3 py-2">
       <h2 className="text-[11px] font-semibold uppercase tracking-wide text-pencil">Findings</h2>
       {found.length === 0 && <p className="text-pencil">Nothing to point out.</p>}
       <ul>
-        {found.map(({ id, severity, where, at, message, mend }) => (
+        {found.map(({ id, severity, where, at, message, mend, between }) => (
           <li
             key={id}
             className="flex gap-1.5 py-1"
@@ -45,6 +55,7 @@ export function Findings() {
             <div className="min-w-0">
               <p className="leading-snug"><span className="font-medium">{where[0].toUpperCase() + where.slice(1)}.</span> {measures(message)}</p>
               {id === touching[0]?.id && <Button className="mt-1 w-full" disabled={searching} onClick={() => void free()}>{searching ? "Looking…" : "Nudge the eye free"}</Button>}
+              {between && <Button className="mt-1 w-full" disabled={searching} onClick={() => void part(between)}>{searching ? "Looking…" : "Nudge the block"}</Button>}
               {mend && <Button className="mt-1 h-auto min-h-7 w-full !whitespace-normal py-0.5" onClick={() => { point(null); edit(onShot(() => mend.shot)); }}>{measures(mend.label)}</Button>}
             </div>
           </li>

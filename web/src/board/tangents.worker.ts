@@ -1,7 +1,7 @@
 import { expose } from "comlink";
-import { nudgedEye, tangents } from "@zanvo/core/checks";
+import { nudgedBlock, nudgedEye, tangents } from "@zanvo/core/checks";
 
-const api = { tangents, nudgedEye };
+const api = { tangents, nudgedEye, nudgedBlock };
 
 export type TangentsWorker = typeof api;
 expose(api);

@@ -1,14 +1,16 @@
+import { proxy, wrap } from "comlink";
 import { useState } from "react";
-import { fromGeoJson } from "@zanvo/core/exchange";
+import { MOST_FEATURES } from "@zanvo/core/exchange";
 import { exportPath, fetchExport } from "../api";
 import { fileName } from "@zanvo/core/scene";
 import { edit, useBoard, useShot } from "../board/board";
 import { savedFirst } from "../board/saving";
 import { download, pickFile } from "../files";
-import { Button, Fold, NumberField, say } from "../ui";
+import { Button, Fold, NumberField, Progress, say, Working, useWork } from "../ui";
+import type { GroundWorker } from "./ground.worker";
 
-/** The largest file that is read, bytes. */
-const MOST = 60_000_000;
+/** A scene holds no more things than these. */
+const MOST_THINGS = 20_000;
 
 /** Masses brought in from real ground, and saved for other programs. */
 export function GroundFields() {
@@ -16,20 +18,32 @@ export function GroundFields() {
   const scene = useBoard((board) => board.scene);
   const shot = useShot();
   const [notes, setNotes] = useState<readonly string[]>([]);
+  const [share, setShare] = useState(0);
+  const work = useWork();
   const { ground } = scene;
   const bring = async () => {
     const file = await pickFile(".geojson,.json,application/geo+json");
     if (!file) return;
-    if (file.size > MOST) return say(`This file has ${Math.round(file.size / 1e6)} MB; up to ${MOST / 1e6} can be read. Cut it to the quarter you draw.`);
+    const room = MOST_THINGS - scene.elements.length;
+    if (room <= 0) return say(`This scene holds ${MOST_THINGS.toLocaleString("en")} things, as many as it can.`);
+    const worker = new Worker(new URL("./ground.worker.ts", import.meta.url), { type: "module" });
     try {
-      const found = fromGeoJson(JSON.parse(await file.text()), ground, () => crypto.randomUUID());
-      if (found.elements.length) edit((next) => {
-        next.ground = found.ground;
-        next.elements.push(...(found.elements as never[]));
+      const found = await work.run(async (signal) => {
+        const stopped = new Promise<null>((resolve) => signal.addEventListener("abort", () => resolve(null)));
+        return Promise.race([wrap<GroundWorker>(worker).bring(file, ground, Math.min(room, MOST_FEATURES), proxy(setShare)), stopped]);
       });
-      setNotes([`${found.elements.length} buildings were brought in.`, ...found.notes]);
+      if (!found) return setNotes([]);
+      const elements = found.elements.slice(0, room);
+      if (elements.length) edit((next) => {
+        next.ground = found.ground;
+        next.elements.push(...(elements as never[]));
+      });
+      const left = found.elements.length - elements.length;
+      setNotes([elements.length === 1 ? "One thing was brought in." : `${elements.length.toLocaleString("en")} things were brought in.`, ...(left > 0 ? [`${left.toLocaleString("en")} more found no room in this scene.`] : []), ...found.notes]);
     } catch (error) {
-      say(error instanceof SyntaxError ? `This file is no JSON: ${error.message}` : (error as Error).message);
+      say((error as Error).message);
+    } finally {
+      worker.terminate();
     }
   };
   const save = async (format: "obj" | "geojson") => {
@@ -43,7 +57,9 @@ export function GroundFields() {
   const degrees = { unit: "°", digits: 5, step: 0.001 } as const;
   return (
     <Fold title="Real ground and other programs">
-      <Button className="w-full" onClick={() => void bring()}>Bring in GeoJSON</Button>
+      <Button className="w-full" disabled={work.busy} onClick={() => { setShare(0); void bring(); }}>Bring in GeoJSON</Button>
+      {work.busy && <Working onStop={work.stop}>Reading the file…</Working>}
+      {work.busy && <Progress label="The file is read" done={share} of={1} />}
       {notes.length > 0 && <ul aria-label="What came of it" className="max-h-40 list-disc space-y-0.5 overflow-y-auto pl-4">{notes.map((note, i) => <li key={i}>{note}</li>)}</ul>}
       {ground && (
         <>

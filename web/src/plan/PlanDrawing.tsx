@@ -1,7 +1,7 @@
 import { memo } from "react";
 import type { Vec2 } from "@zanvo/core/geometry";
 import type { Scene } from "@zanvo/core/scene";
-import { outlineOf, type Element } from "@zanvo/core/world";
+import { outlineOf, pathOf, placeAlong, type Element } from "@zanvo/core/world";
 import { useBoard, useShot } from "../board/board";
 import type { Camera, Size } from "../board/desk/camera";
 import { useMeasures } from "../units";
@@ -25,13 +25,25 @@ const pathOn = (camera: Camera, places: readonly Vec2[], closed = true): string 
 /** How things are filled: water, ground that one walks on, and what stands. */
 const FILLS: Readonly<Record<Element["kind"], string>> = { block: INK, building: INK, steps: INK, street: "#8a8577", square: "#8a8577", canal: "#2f6f8f", bridge: "#5d584b", skyline: "#9a937f" };
 
+/** More things than these are drawn together. */
+const MANY = 3000;
+
+/** The gates of a canal's locks, across the water. */
+const gatesOf = (element: Element): (readonly [Vec2, Vec2])[] => element.kind !== "canal" ? [] : (element.locks ?? []).flatMap(({ at, length }) => [at, at + length]).flatMap((s) => {
+  const [a, b] = [-1, 1].map((side) => placeAlong(pathOf(element), s, (side * element.width) / 2));
+  return a && b ? [[a, b] as const] : [];
+});
+
 /** Everything that stands, by its outline; what is low lies under what is high. */
 const Things = memo(function Things({ camera, elements, chosen }: { readonly camera: Camera; readonly elements: readonly Element[]; readonly chosen: ReadonlySet<string> }) {
   const low = ({ kind }: Element) => (kind === "canal" ? 0 : kind === "skyline" ? 1 : kind === "square" || kind === "street" ? 2 : kind === "bridge" ? 3 : 4);
-  return [...elements].filter(({ hidden }) => !hidden).sort((a, b) => low(a) - low(b)).map((element) => {
-    const on = chosen.has(element.id);
-    return <path key={element.id} data-testid={element.name} d={pathOn(camera, outlineOf(element))} fill={on ? ACCENT : FILLS[element.kind]} fillOpacity={on ? 0.22 : element.kind === "canal" ? 0.2 : 0.1} stroke={on ? ACCENT : INK} strokeWidth={on ? 2 : 1.1} />;
-  });
+  const drawn = (element: Element) => `${pathOn(camera, outlineOf(element))}${gatesOf(element).map((gate) => pathOn(camera, gate, false)).join("")}`;
+  const style = (kind: Element["kind"], on: boolean) => ({ fill: on ? ACCENT : FILLS[kind], fillOpacity: on ? 0.22 : kind === "canal" ? 0.2 : 0.1, stroke: on ? ACCENT : INK, strokeWidth: on ? 2 : 1.1 });
+  const shown = [...elements].filter(({ hidden }) => !hidden).sort((a, b) => low(a) - low(b));
+  if (shown.length <= MANY) return shown.map((element) => <path key={element.id} data-testid={element.name} d={drawn(element)} {...style(element.kind, chosen.has(element.id))} />);
+  // Of very many, those of a kind are one path.
+  const kinds = [...new Set(shown.map(({ kind }) => kind))];
+  return kinds.flatMap((kind) => [false, true].map((on) => <path key={`${kind} ${on}`} d={shown.filter((one) => one.kind === kind && chosen.has(one.id) === on).map(drawn).join("")} {...style(kind, on)} />));
 });
 
 /** Eyes of the other shots, by their numbers; the name of the current one stands clear of them. */

@@ -27,7 +27,7 @@ export function PlanPage() {
 }
 
 const TOOLS: readonly (readonly [PlanTool, string, ReactNode, string])[] = [
-  ["choose", "Choose", <MousePointer2 key="c" size={14} aria-hidden />, "Press a thing to choose it, drag it, or its corners; Shift: several, or a rectangle of them. Drag an eye or the end of its gaze."],
+  ["choose", "Choose", <MousePointer2 key="c" size={14} aria-hidden />, "Press a thing to choose it; drag it, its corners, an eye or the end of its gaze. Shift: several, or a rectangle of them."],
   ["rectangle", "Rectangle", <RectangleHorizontal key="r" size={14} aria-hidden />, "Draw from one corner to the opposite one, along the main streets."],
   ["ell", "L", null, "Draw from the corner of the L to the opposite one."],
   ["horseshoe", "U", null, "Draw from a corner of the U’s back to the opposite one."],
@@ -78,7 +78,7 @@ function World({ id }: { readonly id: string }) {
           <div role="toolbar" aria-label="Plan tools" className="flex shrink-0 flex-wrap items-center gap-1 border-b border-hair px-2 py-1">
             {TOOLS.map(([one, name, icon]) => <Button key={one} on={tool === one} onClick={() => setTool(one)}>{icon}{name}</Button>)}
           </div>
-          <p className="shrink-0 truncate px-3 py-1 text-pencil">{TOOLS.find(([one]) => one === tool)?.[3]} Alt: free of corners, street lines and round measures.</p>
+          <p className="shrink-0 truncate px-3 py-1 text-pencil">{TOOLS.find(([one]) => one === tool)?.[3]} Alt: snap to nothing.</p>
           <Plan tool={tool} onTool={setTool} />
         </div>
         <aside className="flex w-[400px] shrink-0 flex-col gap-3 overflow-y-auto border-l border-hair p-3 *:shrink-0">

@@ -19,6 +19,9 @@ function holding(places: readonly Place[], word: string): readonly Place[] {
   });
 }
 
+/** No more single things than these are listed at once: others are found by name. */
+const MOST = 300;
+
 /** One thing: pressed it is chosen, with Shift or Ctrl besides; left out of all pictures or shown; locked or let be. */
 function Thing({ element, on }: { readonly element: Element; readonly on: boolean }) {
   const { id, name, hidden, locked } = element;
@@ -28,6 +31,16 @@ function Thing({ element, on }: { readonly element: Element; readonly on: boolea
       <IconButton className="shrink-0" label={hidden ? `Show ${name}` : `Hide ${name}`} onClick={() => flagMany([element], { hidden: !hidden || undefined })}>{hidden ? <EyeOff size={13} /> : <Eye size={13} className="opacity-45" />}</IconButton>
       <IconButton className="shrink-0" label={locked ? `Let ${name} be moved` : `Keep ${name} from being moved`} onClick={() => flagMany([element], { locked: !locked || undefined })}>{locked ? <Lock size={13} /> : <LockOpen size={13} className="opacity-45" />}</IconButton>
     </li>
+  );
+}
+
+/** Things one under the other. */
+function Listed({ elements, chosen, under = true }: { readonly under?: boolean; readonly elements: readonly Element[]; readonly chosen: ReadonlySet<string> }) {
+  return (
+    <>
+      <ul className={under ? "pl-3" : ""}>{elements.slice(0, MOST).map((element) => <Thing key={element.id} element={element} on={chosen.has(element.id)} />)}</ul>
+      {elements.length > MOST && <p className="pl-4 text-pencil">{(elements.length - MOST).toLocaleString("en")} more: find them by name.</p>}
+    </>
   );
 }
 
@@ -44,7 +57,7 @@ function Together({ name, elements, open, chosen }: { readonly name: string; rea
         <IconButton className="shrink-0" label={hidden ? `Show all of ${name}` : `Hide all of ${name}`} onClick={(event) => { event.preventDefault(); flagMany(elements, { hidden: !hidden || undefined }); }}>{hidden ? <EyeOff size={13} /> : <Eye size={13} className="opacity-45" />}</IconButton>
         <IconButton className="shrink-0" label={locked ? `Let all of ${name} be moved` : `Keep all of ${name} from being moved`} onClick={(event) => { event.preventDefault(); flagMany(elements, { locked: !locked || undefined }); }}>{locked ? <Lock size={13} /> : <LockOpen size={13} className="opacity-45" />}</IconButton>
       </summary>
-      <ul className="pl-3">{elements.map((element) => <Thing key={element.id} element={element} on={chosen.has(element.id)} />)}</ul>
+      <Listed elements={elements} chosen={chosen} />
     </details>
   );
 }
@@ -67,7 +80,7 @@ export function Things() {
           <section key={street?.id ?? "elsewhere"} aria-label={street?.name ?? "Elsewhere"}>
             {street ? <ul><Thing element={street} on={chosen.has(street.id)} /></ul> : found.length > 1 && <h3 className="px-1 pt-1 text-pencil">Elsewhere</h3>}
             {standing.map(({ name, elements: own }) => (name === null
-              ? <ul key="single" className={street ? "pl-3" : ""}>{own.map((element) => <Thing key={element.id} element={element} on={chosen.has(element.id)} />)}</ul>
+              ? <Listed key="single" elements={own} chosen={chosen} under={street !== null} />
               : <Together key={`${name} ${own[0].id}`} name={name} elements={own} open={wanted !== ""} chosen={chosen} />))}
           </section>
         ))}

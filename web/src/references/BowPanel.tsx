@@ -4,9 +4,8 @@ import { useNavigate } from "react-router";
 import { recoverBow, type RecoveredBow } from "@zanvo/core/recover";
 import type { Reference } from "@zanvo/core/scene";
 import { edit } from "../board/board";
-import { Button, Fold, IconButton, Working } from "../ui";
+import { Button, Fold, IconButton, Working, useWork } from "../ui";
 import { BOWED, onReference, type Tracing } from "./tracing";
-import { useWork } from "./useWork";
 import { unbowReference } from "./warp";
 
 const px = (value: number): string => `${value.toFixed(1)} px`;

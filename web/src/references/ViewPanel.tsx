@@ -3,10 +3,9 @@ import { useNavigate } from "react-router";
 import { as35, blocksOf, leftTurn, shotFrom, viewOfReference } from "@zanvo/core/recover";
 import type { Reference } from "@zanvo/core/scene";
 import { degree } from "@zanvo/core/slip";
-import { Button, Check, NumberField, say, Working } from "../ui";
+import { Button, Check, NumberField, say, Working, useWork } from "../ui";
 import { currentShot, edit, go, useBoard } from "../board/board";
 import { HORIZON, onReference, type Tracing } from "./tracing";
-import { useWork } from "./useWork";
 import { straightenReference } from "./warp";
 
 /** Lenses that differ by more than this (ratio) from what the camera noted are worth a word. */

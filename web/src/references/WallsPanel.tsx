@@ -3,11 +3,10 @@ import type { Reference, Wall } from "@zanvo/core/scene";
 import { fileName } from "@zanvo/core/scene";
 import type { MeasuredWall } from "@zanvo/core/recover";
 import { download } from "../files";
-import { Button, Fold, IconButton, NumberField, Working } from "../ui";
+import { Button, Fold, IconButton, NumberField, Working, useWork } from "../ui";
 import { useMeasures } from "../units";
 import { useWalls } from "./Traced";
 import { onWall, removeEdge, WALLS, type Tracing } from "./tracing";
-import { useWork } from "./useWork";
 import { flatWall } from "./warp";
 
 interface WallsPanelProps {

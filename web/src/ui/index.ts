@@ -7,3 +7,4 @@ export * from "./NumberField";
 export * from "./Strength";
 export * from "./Toasts";
 export * from "./Working";
+export * from "./useWork";

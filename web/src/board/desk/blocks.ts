@@ -3,7 +3,7 @@ import { footAt, nearCorner } from "@zanvo/core/construct";
 import { dot, sub, type Vec2 } from "@zanvo/core/geometry";
 import type { Shot } from "@zanvo/core/scene";
 import { project, viewOf, type View } from "@zanvo/core/shot";
-import { blockAxes, blockCorner, boxOf, moved, type Block, type Element } from "@zanvo/core/world";
+import { blockAxes, blockCorner, boxOf, moved, stands, type Block, type Element } from "@zanvo/core/world";
 import { edit, go, useBoard, type Recipe } from "../board";
 
 /** A recipe that puts an element in the place of the one with its id. */
@@ -13,7 +13,7 @@ export const replaceElement = (element: Element): Recipe => (scene) => {
 };
 
 /** What a foot on the ground may be drawn to: the blocks that stand for what stands there. */
-export const standingOf = (elements: readonly Element[]): Block[] => elements.filter(({ kind, hidden }) => kind !== "street" && !hidden).map(boxOf);
+export const standingOf = (elements: readonly Element[]): Block[] => elements.filter((one) => stands(one) && !one.hidden).map(boxOf);
 
 /**
  * The element moved over the ground so that the foot of its near corner is seen `by` mm away from where it was, drawn to

@@ -1,0 +1,41 @@
+import { JSONParser } from "@streamparser/json";
+import { expose } from "comlink";
+import { fromGeoJson, type BroughtIn, type Ground } from "@zanvo/core/exchange";
+
+/** What of a document is handed out as it is read; the rest is passed over. */
+const PATHS = ["$.features.*", "$.type", "$.crs", "$.geometry", "$.properties", "$.coordinates"];
+
+/** The parts of a GeoJSON document, and the first of its features, read piece by piece: a file may be larger than what can be held at once. */
+async function read(file: Blob, most: number, tell: (share: number) => void): Promise<{ readonly document: unknown; readonly count: number }> {
+  const parser = new JSONParser({ paths: PATHS, keepStack: false });
+  const document: Record<string, unknown> = {};
+  const features: unknown[] = [];
+  let count = 0;
+  let wrong: Error | null = null;
+  parser.onValue = ({ key, value, stack }) => {
+    if (stack.length > 1) {
+      if (count++ < most) features.push(value);
+    } else if (typeof key === "string") document[key] = value;
+  };
+  parser.onError = (error) => { wrong = error; };
+  let done = 0;
+  const reader = file.stream().getReader();
+  for (let next = await reader.read(); !next.done && !wrong; next = await reader.read()) {
+    parser.write(next.value);
+    tell((done += next.value.length) / file.size);
+  }
+  if (!wrong && !parser.isEnded) wrong = new Error("it ends before it is complete.");
+  if (wrong) throw new Error(`This file is no JSON: ${(wrong as Error).message}`);
+  return { document: count > 0 || document.type === "FeatureCollection" ? { ...document, features } : document, count };
+}
+
+const api = {
+  /** Masses from a file of real ground. @param tell told how much of it is read, 0 to 1 */
+  async bring(file: Blob, ground: Ground | undefined, most: number, tell: (share: number) => void): Promise<BroughtIn> {
+    const { document, count } = await read(file, most, tell);
+    return fromGeoJson(document, ground, () => crypto.randomUUID(), most, count);
+  },
+};
+
+export type GroundWorker = typeof api;
+expose(api);
