@@ -1,5 +1,5 @@
 import { spawn } from "node:child_process";
-import { mkdtempSync } from "node:fs";
+import { mkdtempSync, readFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { gzipSync } from "node:zlib";
@@ -62,9 +62,8 @@ export const firstLoad = (): Promise<void> => onBoard(street(1), async (_, scrip
   row("script of the board's first load, gzipped", `${(bytes / 1000).toFixed(0)} kB in ${scripts.length} files`, "under 350 kB");
 });
 
-/** Dragging a pin on the real board: what keeps the main thread, and how the lines follow. */
-export const dragging = (what: string, scene: Scene): Promise<void> => onBoard(scene, async (page) => {
-  const box = (await page.getByRole("button", { name: PIN }).first().boundingBox())!;
+/** A drag there and back from a place of the window: what keeps the main thread, and how the lines follow. */
+async function timedDrag(page: Page, what: string, [x, y]: readonly [number, number]): Promise<void> {
   await page.evaluate(() => {
     const seen = { tasks: [] as number[], frames: [] as number[] };
     Object.assign(window, { seen });
@@ -78,16 +77,51 @@ export const dragging = (what: string, scene: Scene): Promise<void> => onBoard(s
     };
     requestAnimationFrame(tick);
   });
-  await page.mouse.move(box.x + 12, box.y + 12);
+  await page.mouse.move(x, y);
   await page.mouse.down();
-  for (let i = 0; i < 120; i++) await page.mouse.move(box.x + 12 + 2.5 * (60 - Math.abs(60 - i)), box.y + 12);
+  for (let i = 0; i < 120; i++) await page.mouse.move(x + 2.5 * (60 - Math.abs(60 - i)), y);
   await page.mouse.up();
   await page.waitForTimeout(300);
   const { tasks, frames } = await page.evaluate(() => (window as unknown as { seen: { tasks: number[]; frames: number[] } }).seen);
   const sorted = frames.sort((a, b) => a - b);
   row(
-    `dragging a pin, ${what}`,
+    `dragging ${what}`,
     `frame median ${sorted[Math.floor(sorted.length / 2)].toFixed(1)} ms, p95 ${sorted[Math.floor(sorted.length * 0.95)].toFixed(1)} ms; longest task ${tasks.length ? `${Math.max(...tasks).toFixed(0)} ms` : "under 50 ms"}`,
     "no task over 50 ms",
   );
+}
+
+async function timedPin(page: Page, what: string): Promise<void> {
+  const box = (await page.getByRole("button", { name: PIN }).first().boundingBox())!;
+  await timedDrag(page, `a pin, ${what}`, [box.x + 12, box.y + 12]);
+}
+
+/** Dragging a pin on the real board. */
+export const dragging = (what: string, scene: Scene): Promise<void> => onBoard(scene, (page) => timedPin(page, what));
+
+/** Dragging in the demo's whole quarter: a pin, a building in the picture, and one on the plan beside it. */
+export const draggingQuarter = (scene: Scene): Promise<void> => onBoard(scene, async (page) => {
+  await timedPin(page, "the whole quarter");
+  await page.getByRole("button", { name: /Masses/ }).first().click();
+  await page.getByRole("button", { name: "Choose", exact: true }).click();
+  await page.waitForTimeout(500);
+  const desk = (await page.getByRole("application", { name: "Desk" }).boundingBox())!;
+  const at = [desk.x + desk.width * 0.6, desk.y + desk.height * 0.52] as const;
+  await page.mouse.click(...at);
+  await page.getByRole("region", { name: "Chosen building" }).waitFor();
+  await page.waitForTimeout(1500);
+  await timedDrag(page, "a building in the picture, the whole quarter", at);
+  await page.getByRole("link", { name: "Plan", exact: true }).click();
+  const outline = (await page.getByTestId("Clock tower").boundingBox())!;
+  await page.waitForTimeout(1500);
+  await timedDrag(page, "a building on the plan, the whole quarter", [outline.x + outline.width / 2, outline.y + outline.height / 2]);
+});
+
+/** What the page of a board takes, its workers with it, in the memory of its process. */
+export const memory = (what: string, scene: Scene): Promise<void> => onBoard(scene, async (page) => {
+  await page.waitForTimeout(6000);
+  const client = await page.context().browser()!.newBrowserCDPSession();
+  const { processInfo } = await client.send("SystemInfo.getProcessInfo");
+  const sizes = processInfo.filter(({ type }) => type === "renderer").map(({ id }) => Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${id}/status`, "utf8"))?.[1] ?? 0) / 1000);
+  row(`memory of the page, ${what}`, `${Math.max(...sizes).toFixed(0)} MB`, "under 600 MB");
 });

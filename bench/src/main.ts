@@ -1,5 +1,7 @@
-import { towns } from "./city";
-import { dragging, firstLoad, gridded, street } from "./browser";
+import { readFileSync } from "node:fs";
+import type { Scene } from "@zanvo/core/scene";
+import { city, towns } from "./city";
+import { dragging, draggingQuarter, firstLoad, gridded, memory, street } from "./browser";
 import { curves, denseDisc } from "./curves";
 import { projecting, visibility } from "./core";
 import { tiling } from "./paper";
@@ -19,3 +21,5 @@ await dragging("20 buildings", street(20));
 await dragging("300 grid lines, four sets, 50 buildings", gridded());
 await dragging("300 buildings", street(300));
 await dragging("dense tilted disc, 300 buildings", denseDisc(street(300)));
+await draggingQuarter(JSON.parse(readFileSync("demo/5-the-whole-quarter.zanvo.json", "utf8")) as Scene);
+await memory("1,600 houses with windows", { ...street(0), elements: city(1600) });

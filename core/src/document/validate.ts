@@ -1,7 +1,8 @@
 import { Ajv, type ErrorObject } from "ajv";
 import type { TSchema, Static } from "@sinclair/typebox";
 import { BadInput, type Fault } from "../problem";
-import { SceneSchema, type Scene } from "../scene";
+import type { Scene } from "../scene";
+import { SceneSchema } from "../schema";
 import { elementFault } from "../world";
 
 const ajv = new Ajv({ allErrors: false, discriminator: true, strict: true, strictTypes: false, strictRequired: false });

@@ -1,7 +1,7 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { clipToRect, type Rect } from "../geometry";
 import { BadInput } from "../problem";
-import { strict } from "../world";
+import { strict } from "../schema";
 
 /** Paper that printers take, portrait, in mm (ISO 216; ANSI Letter 8.5 x 11 in). */
 export const PRINT_PAPERS = { A4: [210, 297], A3: [297, 420], Letter: [215.9, 279.4] } as const;

@@ -1,7 +1,7 @@
 import { around, corners, type Rect } from "../geometry";
 import { frameOn } from "./papers";
 import { onSheet } from "./defaults";
-import type { Scene, Sheet, Shot } from "./schema";
+import type { Scene, Sheet, Shot } from "../schema";
 
 /** The space that is left between two panels of a page, mm (common practice: 4 to 8). */
 export const GUTTER = 5;

@@ -1,5 +1,5 @@
 import type { Rect } from "../geometry";
-import type { Sheet } from "./schema";
+import type { Sheet } from "../schema";
 
 const INCH = 25.4;
 

@@ -1,5 +1,5 @@
 import { along, headingDirection, type Vec3 } from "../geometry";
-import type { Block } from "./schemas";
+import type { Block } from "../schema";
 import { solidOf, type Solid } from "./solid";
 
 /** The two level unit directions of a block: along its length, and along its width. */

@@ -1,13 +1,9 @@
 import { degrees, type Vec2 } from "../geometry";
 import { blockCorner } from "./block";
-import { cornersOf } from "./building";
-import { canalRibbon } from "./canal";
+import { canalRibbon, cornerOf as footCorner, cornersOf, ribbonOf, sizeOf, skylineRibbon } from "./outline";
 import { pathOf, ribbon } from "./path";
 import { longestSide } from "./polygon";
-import type { Block, Building, Element, Steps } from "./schemas";
-import { skylineRibbon } from "./skyline";
-import { cornerOf as footCorner, sizeOf } from "./steps";
-import { ribbonOf } from "./street";
+import type { Block, Building, Element, Steps } from "../schema";
 
 /** From what height an element reaches, and how far up, m: for a building, to its eaves. */
 function spanOf(element: Exclude<Element, Block | Steps>): readonly [number, number] {

@@ -1,6 +1,6 @@
 import { distance2, type Vec2, type Vec3 } from "../geometry";
 import { pathOf, ribbon } from "./path";
-import type { Bridge } from "./schemas";
+import type { Bridge } from "../schema";
 import { drawnOut, loft } from "./shapes";
 import type { Solid } from "./solid";
 

@@ -1,8 +1,9 @@
 import { degrees, wrap, type Vec2, type Vec3 } from "../geometry";
 import { footed, riseUnder } from "./foot";
-import { centroid, crossingOf, inset, isConvex, isRectangle, longestSide, tidy } from "./polygon";
+import { centroid, crossingOf, inset, isConvex, isRectangle, longestSide } from "./polygon";
+import { cornersOf } from "./outline";
 import { ROOFS } from "./roofs";
-import type { Building } from "./schemas";
+import type { Building } from "../schema";
 import { drawnOut, loft, type Ring } from "./shapes";
 import { solidOf, type Solid } from "./solid";
 
@@ -18,9 +19,6 @@ const DOME = 8;
 const LOW = 0.2;
 /** A mansard's steep part leans in by this part of its rise. */
 const MANSARD = 0.45;
-
-/** A building's corners, counter-clockwise, as they are built on. */
-export const cornersOf = ({ footprint }: Pick<Building, "footprint">): readonly Vec2[] => tidy(footprint.map(({ x, y }) => [x, y] as const));
 
 /** A circle's corners on the plan. */
 export const circle = ([x, y]: Vec2, radius: number, n = 32): Vec2[] => Array.from({ length: n }, (_, i) => [x + radius * Math.cos((2 * Math.PI * i) / n), y + radius * Math.sin((2 * Math.PI * i) / n)]);

@@ -1,7 +1,8 @@
 import { distance2, radians, type Vec2 } from "../geometry";
+import { canalRibbon } from "./outline";
 import { lengthOf, pathOf, placeAlong, ribbon, stretch } from "./path";
 import { crossingOf } from "./polygon";
-import type { Canal } from "./schemas";
+import type { Canal } from "../schema";
 import { loft } from "./shapes";
 import type { Solid } from "./solid";
 
@@ -18,12 +19,6 @@ const LEAF = 0.35;
 const OVER = 0.2;
 /** A gate's beam reaches so much farther than the leaf, beyond its hinge. */
 const BEAM = 0.7;
-
-/** The ground that a canal takes: its water and its walls. */
-export const canalRibbon = (canal: Canal): readonly Vec2[] => {
-  const half = canal.width / 2 + canal.quay;
-  return ribbon(pathOf(canal), half, -half);
-};
 
 /** Locks in the order of the path. */
 const locksOf = ({ locks = [] }: Canal) => [...locks].sort((a, b) => a.at - b.at);

@@ -1,6 +1,6 @@
 import { headingDirection, type Vec2, type Vec3 } from "../geometry";
 import { sideOf } from "./polygon";
-import type { Building } from "./schemas";
+import type { Building } from "../schema";
 import { solidOf, type Solid } from "./solid";
 
 type Passage = NonNullable<Building["passages"]>[number];

@@ -1,7 +1,8 @@
 import earcut from "earcut";
 import type { Vec2, Vec3 } from "../geometry";
-import { canalFault, canalRibbon } from "./canal";
-import type { Element } from "./schemas";
+import { canalFault } from "./canal";
+import { canalRibbon } from "./outline";
+import type { Element } from "../schema";
 import type { Solid } from "./solid";
 
 /** The ground reaches so far beyond all that is dug, m. */

@@ -4,25 +4,25 @@ import { buildBuilding, faultOf } from "./building";
 import { buildCanal, canalFault } from "./canal";
 import { groundAround } from "./ground";
 import { openingsOf } from "./openings";
-import type { Element } from "./schemas";
+import type { Element } from "../schema";
 import { buildSkyline, skylineFault } from "./skyline";
 import type { Detail, Solid } from "./solid";
 import { buildSquare, squareDetails, squareFault } from "./square";
 import { buildSteps } from "./steps";
 import { buildStreet, streetDetails, streetFault } from "./street";
 
+export type { Block, Bridge, Building, Canal, Element, Row, Skyline, Square, Steps, Street } from "../schema";
 export * from "./block";
 export * from "./box";
 export * from "./bridge";
 export * from "./building";
 export * from "./canal";
-export * from "./fields";
 export * from "./openings";
+export * from "./outline";
 export * from "./path";
 export * from "./polygon";
 export * from "./roofs";
 export * from "./row";
-export * from "./schemas";
 export * from "./skyline";
 export * from "./solid";
 export * from "./square";
@@ -64,7 +64,7 @@ function builtOne(element: Element): Built {
 }
 
 /** The solids of elements, in their order; of those that are hidden, none. */
-export const build = (elements: readonly Element[]): Solid[] => elements.flatMap((element) => [...builtOne(element).solids]);
+export const build = (elements: readonly Element[]): Solid[] => elements.flatMap((element) => (element.hidden ? [] : kindOf(element).build(element)));
 
 /** A world as the eye looks at it: elements as they are built, on the ground that is around what is dug. */
 export const built = (elements: readonly Element[]): Built => keptBuild()(elements);

@@ -1,8 +1,9 @@
 import type { Vec2, Vec3 } from "../geometry";
-import { cornersOf, tiersUp } from "./building";
+import { tiersUp } from "./building";
 import { groundOver, nearestSide, wayOf } from "./foot";
+import { cornersOf } from "./outline";
 import { sideOf } from "./polygon";
-import type { Building } from "./schemas";
+import type { Building } from "../schema";
 import type { Detail, Solid } from "./solid";
 
 /** Windows, a door: sill and head as they are usual, m (common practice). */

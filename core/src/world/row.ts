@@ -2,7 +2,7 @@ import { dice, distance2, type Vec2 } from "../geometry";
 import { faultOf } from "./building";
 import { DEFAULT_DOOR, DEFAULT_WINDOWS } from "./openings";
 import { centroid, inset, sideOf, tidy } from "./polygon";
-import type { Building, Row } from "./schemas";
+import type { Building, Row } from "../schema";
 
 /** What a row is built by where nothing else is said: a quarter's plain houses (common practice). */
 export const DEFAULT_ROW: Omit<Row, "id" | "name" | "from" | "to" | "lot" | "seed"> = {

@@ -1,7 +1,8 @@
 import { dice, type Vec2, type Vec3 } from "../geometry";
+import { skylineRibbon } from "./outline";
 import { beside, lengthOf, pathOf, placeAlong, ribbon } from "./path";
 import { crossingOf } from "./polygon";
-import type { Skyline } from "./schemas";
+import type { Skyline } from "../schema";
 import { drawnOut, loft } from "./shapes";
 import type { Solid } from "./solid";
 
@@ -15,9 +16,6 @@ const HIGHER = 0.35;
 /** A hill's back is drawn in so many pieces; no row has more blocks or hills than these. */
 const PIECES = 12;
 const MOST = 400;
-
-/** The ground that a skyline takes, all rows of it. */
-export const skylineRibbon = (skyline: Skyline): readonly Vec2[] => ribbon(pathOf(skyline), skyline.rows * skyline.behind, 0);
 
 /** Why a skyline cannot stand, and the field; null where it can. */
 export function skylineFault(skyline: Skyline): { readonly field: string; readonly message: string } | null {

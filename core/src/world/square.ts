@@ -1,6 +1,7 @@
 import { radians, type Vec2 } from "../geometry";
-import { areaTwice, crossingOf, tidy } from "./polygon";
-import type { Square } from "./schemas";
+import { cornersOf } from "./outline";
+import { areaTwice, crossingOf } from "./polygon";
+import type { Square } from "../schema";
 import { loft } from "./shapes";
 import type { Detail, Solid } from "./solid";
 
@@ -9,8 +10,6 @@ export const DEFAULT_SQUARE: Pick<Square, "kerb" | "slabs"> = { kerb: 0.12, slab
 
 /** No square has more joints in one direction than this. */
 const MOST = 2000;
-
-const cornersOf = ({ footprint }: Square): readonly Vec2[] => tidy(footprint.map(({ x, y }): Vec2 => [x, y]));
 
 /** Why a square cannot be paved, and the field; null where it can. */
 export function squareFault(square: Square): { readonly field: string; readonly message: string } | null {

@@ -1,7 +1,8 @@
 import type { Vec2 } from "../geometry";
+import { ribbonOf } from "./outline";
 import { beside, lengthOf, pathOf, placeAlong, ribbon, stretch } from "./path";
 import { crossingOf } from "./polygon";
-import type { Street } from "./schemas";
+import type { Street } from "../schema";
 import { loft } from "./shapes";
 import { solidOf, type Detail, type Solid } from "./solid";
 
@@ -20,12 +21,6 @@ const LOWERED = 0.25;
 const APART = 0.1;
 /** No street has more slab joints, sleepers or dashes than this. */
 const MOST = 4000;
-
-/** The ground that a street takes: its carriageway and pavements. */
-export function ribbonOf(street: Street): readonly Vec2[] {
-  const half = street.carriageway / 2 + street.pavement;
-  return ribbon(pathOf(street), half, -half);
-}
 
 /** Why a street cannot be laid, and the field; null where it can. */
 export function streetFault(street: Street): { readonly field: string; readonly message: string } | null {

@@ -5,8 +5,7 @@ import { aidLayers, buildingLayers, bundleLayers, coneLayer, compassLayers, meas
 import { showOf } from "@zanvo/core/scene";
 import { viewOf } from "@zanvo/core/shot";
 import { horizon, isLevel, lineIn, pinsOf } from "@zanvo/core/vanishing";
-import { CREASE, HIDDEN, MEETING, OUTLINE, see } from "@zanvo/core/visibility";
-import { build } from "@zanvo/core/world";
+import { CREASE, HIDDEN, MEETING, OUTLINE } from "@zanvo/core/visibility";
 import { useMeasures } from "../../units";
 import { useBoard, useShot } from "../board";
 import { ArcHandles } from "./ArcHandles";
@@ -30,6 +29,7 @@ import { UnderPicture } from "./UnderPicture";
 import { useHand } from "./useHand";
 import { usePictureDrop } from "./usePictureDrop";
 import { useSeen } from "./useSeen";
+import { useSolids } from "./useSolids";
 
 /** Compass feet are drawn this far around the sheet, mm. */
 const AROUND = { x: -5000, y: -5000, width: 12000, height: 12000 };
@@ -87,17 +87,18 @@ export function Desk() {
   const grids = useMemo(() => [...bundleLayers(shot, pins, view), ...measuredLayers(scene.orientations, shot, view), coneLayer(shot, view)], [scene.orientations, shot, view, pins]);
   const aids = useMemo(() => [measuringLayer(shot, pins, view), ...aidLayers(shot, pins), ...compassLayers(shot, pins, view, AROUND)], [shot, view, pins]);
   const buildings = useMemo(() => buildingLayers(view, seen, showOf(shot)), [view, seen, shot]);
+  const solids = useSolids(stage === "masses");
   const marks = useMemo(() => {
     const layers: Layer[] = [];
-    if (chosen && stage === "masses") {
-      const own = see(build([chosen]), view.eye);
+    if (chosen && solids) {
+      const own = solids.alone(view, chosen);
       layers.push(mark("chosen-far", stretchLines(view, own, HIDDEN), 0.2, [1, 1], 0.7), mark("chosen-crease", stretchLines(view, own, CREASE)), mark("chosen-meeting", stretchLines(view, own, MEETING)), mark("chosen-outline", stretchLines(view, own, OUTLINE)));
     }
     if (raising) layers.push(mark("raising", segmentLines(view, edges(raising)), 0.4));
     const guide = (raising?.foot ?? foot)?.guide;
     if (guide) layers.push(mark("street-line", { lines: Float64Array.from(guide.flat()) }, 0.25, [4, 2]));
     return layers;
-  }, [chosen, stage, view, raising, foot]);
+  }, [chosen, solids, view, raising, foot]);
 
   const six = useSixLayers();
   const { live, horizon: eyeLevel, frame: panel } = sheetLayers(shot, view);

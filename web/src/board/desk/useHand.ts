@@ -1,12 +1,12 @@
 import { useEffect, useRef, useState, type PointerEvent, type RefObject } from "react";
-import { footAt, pickSolid } from "@zanvo/core/construct";
+import { footAt } from "@zanvo/core/construct";
 import { contains, type Vec2 } from "@zanvo/core/geometry";
 import { metres, mm } from "@zanvo/core/slip";
-import { build } from "@zanvo/core/world";
 import { beginGesture, cancelGesture, currentShot, drag, endGesture, go, useBoard } from "../board";
 import { moveElement, replaceElement, standingOf } from "./blocks";
 import { pan, zoom } from "./camera";
 import { currentView, deskPoint, look, setRaising, showTag, takeMeasure, useDesk, windowPoint } from "./desk";
+import { solids, solidsNow } from "./useSolids";
 import { begin, onPaper, reach } from "./raise";
 import { useDrag, type DragPoint } from "./useDrag";
 
@@ -115,7 +115,13 @@ function begun({ at, window, alt }: DragPoint, panning: boolean): Doing {
     setRaising(begin(foot, scene.orientations[0]?.heading ?? 0, shot.gaze.heading));
     return { what: "raise" };
   }
-  const id = contains(shot.frame, at) ? pickSolid(view, build(scene.elements), at) : null;
+  const choosing = solidsNow();
+  if (!choosing) {
+    // The first press right after coming here: it chooses as soon as it can.
+    void solids().then(({ pick }) => go({ selected: contains(shot.frame, at) ? pick(view, scene.elements, at) : null }));
+    return { what: "nothing" };
+  }
+  const id = contains(shot.frame, at) ? choosing.pick(view, scene.elements, at) : null;
   go({ selected: id });
   if (!id || scene.elements.find((one) => one.id === id)?.locked) return { what: "pan", last: window };
   beginGesture();

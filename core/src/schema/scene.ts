@@ -1,7 +1,8 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { LAWS, type LawId } from "../lens";
-import { Heading, Id, Metres, Point2, Point3, RowSchema, SCHEMAS, Size, strict, type Element } from "../world";
-import { FORMAT, VERSION } from "./format";
+import { FORMAT, VERSION } from "../scene";
+import { RowSchema, SCHEMAS, type Element } from "./elements";
+import { Heading, Id, Metres, Point2, Point3, Size, strict } from "./fields";
 
 /** A place on the desk, in mm: pins may lie far off the sheet. */
 const Millimetres = Type.Number({ minimum: -1e7, maximum: 1e7 });

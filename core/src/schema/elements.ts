@@ -1,6 +1,6 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { Flags, Footprint, Heading, Id, Metres, Path, Point2, Point3, Size, strict } from "./fields";
-import { ROOFS, type RoofKind } from "./roofs";
+import { ROOFS, type RoofKind } from "../world";
 
 /** A box of a building: footprint from `origin` by `length` along the heading and `width` along heading + 90. */
 export const BlockSchema = strict({
