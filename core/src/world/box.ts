@@ -40,8 +40,18 @@ export function boxOf(element: Element): Block {
   };
 }
 
+/** Outlines of elements that can no longer change. */
+const known = new WeakMap<Element, readonly Vec2[]>();
+
 /** The outline of an element on the plan, counter-clockwise. */
 export function outlineOf(element: Element): readonly Vec2[] {
+  if (!Object.isFrozen(element)) return outlined(element);
+  let outline = known.get(element);
+  if (!outline) known.set(element, (outline = outlined(element)));
+  return outline;
+}
+
+function outlined(element: Element): readonly Vec2[] {
   switch (element.kind) {
     case "building": case "square": return cornersOf(element);
     case "street": return ribbonOf(element);

@@ -34,16 +34,22 @@ const gatesOf = (element: Element): (readonly [Vec2, Vec2])[] => element.kind !=
   return a && b ? [[a, b] as const] : [];
 });
 
+const drawn = (camera: Camera, element: Element): string => `${pathOn(camera, outlineOf(element))}${gatesOf(element).map((gate) => pathOn(camera, gate, false)).join("")}`;
+const style = (kind: Element["kind"], on: boolean) => ({ fill: on ? ACCENT : FILLS[kind], fillOpacity: on ? 0.22 : kind === "canal" ? 0.2 : 0.1, stroke: on ? ACCENT : INK, strokeWidth: on ? 2 : 1.1 });
+
+/** One thing by its outline: drawn afresh only where it, or the camera, has changed. */
+const Thing = memo(function Thing({ camera, element, on }: { readonly camera: Camera; readonly element: Element; readonly on: boolean }) {
+  return <path data-testid={element.name} d={drawn(camera, element)} {...style(element.kind, on)} />;
+});
+
 /** Everything that stands, by its outline; what is low lies under what is high. */
 const Things = memo(function Things({ camera, elements, chosen }: { readonly camera: Camera; readonly elements: readonly Element[]; readonly chosen: ReadonlySet<string> }) {
   const low = ({ kind }: Element) => (kind === "canal" ? 0 : kind === "skyline" ? 1 : kind === "square" || kind === "street" ? 2 : kind === "bridge" ? 3 : 4);
-  const drawn = (element: Element) => `${pathOn(camera, outlineOf(element))}${gatesOf(element).map((gate) => pathOn(camera, gate, false)).join("")}`;
-  const style = (kind: Element["kind"], on: boolean) => ({ fill: on ? ACCENT : FILLS[kind], fillOpacity: on ? 0.22 : kind === "canal" ? 0.2 : 0.1, stroke: on ? ACCENT : INK, strokeWidth: on ? 2 : 1.1 });
   const shown = [...elements].filter(({ hidden }) => !hidden).sort((a, b) => low(a) - low(b));
-  if (shown.length <= MANY) return shown.map((element) => <path key={element.id} data-testid={element.name} d={drawn(element)} {...style(element.kind, chosen.has(element.id))} />);
+  if (shown.length <= MANY) return shown.map((element) => <Thing key={element.id} camera={camera} element={element} on={chosen.has(element.id)} />);
   // Of very many, those of a kind are one path.
   const kinds = [...new Set(shown.map(({ kind }) => kind))];
-  return kinds.flatMap((kind) => [false, true].map((on) => <path key={`${kind} ${on}`} d={shown.filter((one) => one.kind === kind && chosen.has(one.id) === on).map(drawn).join("")} {...style(kind, on)} />));
+  return kinds.flatMap((kind) => [false, true].map((on) => <path key={`${kind} ${on}`} d={shown.filter((one) => one.kind === kind && chosen.has(one.id) === on).map((one) => drawn(camera, one)).join("")} {...style(kind, on)} />));
 });
 
 /** Eyes of the other shots, by their numbers; the name of the current one stands clear of them. */

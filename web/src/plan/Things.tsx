@@ -1,9 +1,9 @@
 import { ChevronRight, Eye, EyeOff, Lock, LockOpen } from "lucide-react";
-import { useMemo, useState, type MouseEvent } from "react";
+import { memo, useMemo, useState, type MouseEvent } from "react";
 import { byStreet, type Place, type Standing } from "@zanvo/core/construct";
 import type { Element } from "@zanvo/core/world";
 import { useBoard } from "../board/board";
-import { choose, flagMany, toggle, useMany } from "../board/many";
+import { choose, flagMany, toggle } from "../board/many";
 import { IconButton } from "../ui";
 
 /** What is left of places where only things whose name has a word in it count, or whose street's or row's name has. */
@@ -23,7 +23,7 @@ function holding(places: readonly Place[], word: string): readonly Place[] {
 const MOST = 300;
 
 /** One thing: pressed it is chosen, with Shift or Ctrl besides; left out of all pictures or shown; locked or let be. */
-function Thing({ element, on }: { readonly element: Element; readonly on: boolean }) {
+const Thing = memo(function Thing({ element, on }: { readonly element: Element; readonly on: boolean }) {
   const { id, name, hidden, locked } = element;
   const press = (event: MouseEvent) => (event.shiftKey || event.ctrlKey || event.metaKey ? toggle(id) : choose([id]));
   return (
@@ -32,7 +32,7 @@ function Thing({ element, on }: { readonly element: Element; readonly on: boolea
       <IconButton className="shrink-0" label={locked ? `Let ${name} be moved` : `Keep ${name} from being moved`} onClick={() => flagMany([element], { locked: !locked || undefined })}>{locked ? <Lock size={13} /> : <LockOpen size={13} className="opacity-45" />}</IconButton>
     </li>
   );
-}
+});
 
 /** Things one under the other. */
 function Listed({ elements, chosen, under = true }: { readonly under?: boolean; readonly elements: readonly Element[]; readonly chosen: ReadonlySet<string> }) {
@@ -65,10 +65,11 @@ function Together({ name, elements, open, chosen }: { readonly name: string; rea
 /** Everything that stands in the scene, by street and row, to be found by its name and chosen. */
 export function Things() {
   const [word, setWord] = useState("");
-  const elements = useBoard((board) => board.scene.elements);
+  // While something is dragged, the list stays as it was: only places change.
+  const elements = useBoard(({ scene, gesture }) => (gesture?.base ?? scene).elements);
   const rows = useBoard((board) => board.scene.rows);
-  const many = useMany();
-  const chosen = useMemo(() => new Set(many.map(({ id }) => id)), [many]);
+  const [selected, also] = [useBoard((board) => board.selected), useBoard((board) => board.also)];
+  const chosen = useMemo(() => new Set(selected === null ? [] : [selected, ...also]), [selected, also]);
   const places = useMemo(() => byStreet(elements, rows), [elements, rows]);
   const wanted = word.trim().toLowerCase();
   const found = wanted ? holding(places, wanted) : places;
