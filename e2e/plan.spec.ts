@@ -1,47 +1,9 @@
 import { readFileSync } from "node:fs";
 import AxeBuilder from "@axe-core/playwright";
-import { expect, test, type Page } from "@playwright/test";
-import type { Scene } from "@zanvo/core/scene";
+import { expect, test } from "@playwright/test";
 import type { Block, Building, Element } from "@zanvo/core/world";
+import { corners, drag, loft, onPlan, placer, plan } from "./plan";
 import { lay, saved, type } from "./table";
-
-const loft: Block = { id: "loft", kind: "block", name: "Net loft", origin: { x: 10, y: 20, z: 0 }, heading: 0, length: 8, width: 6, height: 9 };
-const plan = (page: Page) => page.getByRole("application", { name: "Plan" });
-
-/** A scene on its plan, the main streets running north. */
-async function onPlan(page: Page, change: (scene: Scene) => void = () => undefined): Promise<string> {
-  const id = await lay(page, (scene) => {
-    scene.orientations[0].heading = 0;
-    scene.elements.push(loft);
-    change(scene);
-  });
-  await page.getByRole("link", { name: "Plan", exact: true }).click();
-  await expect(plan(page)).toBeVisible();
-  await expect(page.getByTestId("eye")).toBeVisible();
-  // From twice as far, there is room beside what stands.
-  const box = (await plan(page).boundingBox())!;
-  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
-  await page.mouse.wheel(0, 380);
-  return id;
-}
-
-/** Window px of a place of the world, m, by where the loft's corners are drawn. */
-async function placer(page: Page) {
-  const box = (await plan(page).boundingBox())!;
-  const drawn = (await page.getByTestId("Net loft").getAttribute("d"))!.match(/-?[\d.]+/g)!.map(Number);
-  const [xs, ys] = [0, 1].map((k) => drawn.filter((_, i) => i % 2 === k));
-  // 6 m wide from 10 m east, 8 m deep from 20 m north.
-  const scale = (Math.max(...xs) - Math.min(...xs)) / 6;
-  return (x: number, y: number) => [box.x + Math.min(...xs) + scale * (x - 10), box.y + Math.max(...ys) - scale * (y - 20)] as const;
-}
-async function drag(page: Page, from: readonly [number, number], to: readonly [number, number]): Promise<void> {
-  await page.mouse.move(...from);
-  await page.mouse.down();
-  await page.mouse.move((from[0] + to[0]) / 2, (from[1] + to[1]) / 2, { steps: 3 });
-  await page.mouse.move(...to, { steps: 3 });
-  await page.mouse.up();
-}
-const corners = ({ footprint }: Building) => footprint.map(({ x, y }) => [Number(x.toFixed(1)), Number(y.toFixed(1))]);
 
 test("a footprint is drawn on the plan, given a roof, moved to another's corner, and stands in the picture", async ({ page }) => {
   const id = await onPlan(page);
@@ -193,6 +155,7 @@ test("a street is drawn bend by bend and changed by number; things are hidden, k
   await chosen.getByLabel("Roof", { exact: true }).selectOption("gable");
   await chosen.getByRole("button", { name: "Give its slope points of its own" }).click();
   const { orientations } = await saved(page, id);
+  await chosen.getByText("On the roof").click();
   await chosen.getByRole("button", { name: "A chimney" }).click();
   expect((await all()).find(({ id: own }) => own === "loft")).toMatchObject({ kind: "building", chimneys: [{ x: 13, y: 25, side: 0.9, rise: 3.7 }] });
   // Three metres of treads of 0.3 m; a ramp instead, with a press.

@@ -83,6 +83,11 @@ export async function createScene(text: string): Promise<Opened> {
   return opened(answer.headers.get("X-Scene-Id") ?? "", answer);
 }
 
+/** Whether the server would take a scene, without keeping it. @throws Refusal with the first fault where it would not */
+export async function checkScene(scene: Scene): Promise<void> {
+  await send("/api/check", { method: "POST", ...json(JSON.stringify(scene)) });
+}
+
 export const saveScene = async (id: string, scene: Scene, revision: number): Promise<Opened> =>
   opened(id, await send(`/api/scenes/${id}`, { method: "PUT", ...json(JSON.stringify(scene), revision) }));
 

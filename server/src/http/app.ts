@@ -8,7 +8,7 @@ import { page } from "./page";
 import { prints as printsBelow } from "./prints";
 import { onError, Refused } from "./problem";
 import { references } from "./references";
-import { scenes } from "./scenes";
+import { check, scenes } from "./scenes";
 
 export interface AppOptions {
   readonly store: Store;
@@ -32,6 +32,7 @@ export function createApp({ store, prints, pictures, log, web, names = [] }: App
   app.get("/api/health", (_req, res) => {
     res.json({ status: "ok" });
   });
+  app.use("/api/check", check());
   app.use("/api/scenes", scenes(store, pictures));
   app.use("/api/scenes/:id/prints", printsBelow(store, prints));
   app.use("/api/scenes/:id/references", references(store, pictures));

@@ -86,6 +86,14 @@ describe("scenes over HTTP", () => {
     expect((await request(app).get(address)).body).toEqual(titled("Lock"));
   });
 
+  it("are checked without being kept", async () => {
+    const before = (await request(app).get("/api/scenes")).body.length;
+    expect((await request(app).post("/api/check").send(titled("x"))).status).toBe(204);
+    const answer = await request(app).post("/api/check").send({ ...titled("x"), elements: [{ id: "x", kind: "block" }] });
+    expect(answer.body).toMatchObject({ status: 400, detail: expect.stringContaining("elements/0/") });
+    expect((await request(app).get("/api/scenes")).body).toHaveLength(before);
+  });
+
   it("name the wrong field in problem details", async () => {
     const answer = await create({ ...titled("x"), orientations: [{ id: "m", name: "M", heading: "north" }] });
     expect(answer.body.errors).toEqual([{ path: "orientations/0/heading", message: "must be a finite number." }]);

@@ -11,6 +11,8 @@ import { Refused } from "./problem";
 /** The largest document that is taken. */
 const MOST = "40mb";
 
+const body = text({ type: ["application/json", "application/*+json"], limit: MOST });
+
 /** The document in a request. */
 function documentOf(req: Request) {
   if (typeof req.body !== "string") throw new Refused(415, "Send the scene document as application/json.");
@@ -33,10 +35,19 @@ function send(res: Response, stored: Stored, status = 200): void {
   res.status(status).set("ETag", `"${card.revision}"`).set("X-Saved-At", card.savedAt).json(scene);
 }
 
+/** `/api/check`: whether a document could be taken, without keeping it. */
+export function check(): Router {
+  const router = Router();
+  router.post("/", body, (req, res) => {
+    documentOf(req);
+    res.status(204).end();
+  });
+  return router;
+}
+
 /** `/api/scenes`: the shelf, its documents, their versions and their exports. */
 export function scenes(store: Store, pictures: Pictures): Router {
   const router = Router();
-  const body = text({ type: ["application/json", "application/*+json"], limit: MOST });
 
   router.get("/", async (_req, res) => {
     res.json(await store.list());

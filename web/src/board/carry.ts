@@ -1,5 +1,7 @@
 import { useEffect } from "react";
+import { newScene } from "@zanvo/core/scene";
 import { moved, type Element } from "@zanvo/core/world";
+import { checkScene } from "../api";
 import { say } from "../ui";
 import { useBoard } from "./board";
 import { chosenOf, deleteMany, fresh, lay } from "./many";
@@ -26,8 +28,9 @@ export async function readCarried(text: string): Promise<readonly Element[]> {
     value = null;
   }
   if (typeof value !== "object" || value === null || (value as { format?: unknown }).format !== FORMAT) throw new Error("What was copied last are no things of a scene.");
-  const [{ readScene }, { newScene }] = await Promise.all([import("@zanvo/core/document"), import("@zanvo/core/scene")]);
-  return readScene(JSON.stringify({ ...newScene("Carried"), elements: (value as { elements?: unknown }).elements })).elements;
+  const { elements } = value as { readonly elements: readonly Element[] };
+  await checkScene({ ...newScene("Carried"), elements: elements as Element[] });
+  return elements;
 }
 
 /** Lays things down that were copied, and chooses them. */
