@@ -4,7 +4,7 @@ import type { LawId } from "../lens";
 import { newScene, type Scene, type Shot } from "../scene";
 import { project, rimRadius, viewOf } from "../shot";
 import { anyShot, anyBlocks, block, shotWith } from "../testing";
-import { blockAxes, build, DEFAULT_STREET, built, type Street } from "../world";
+import { blockAxes, build, built, DEFAULT_STREET, type Building, type Street } from "../world";
 import { see } from "../visibility";
 import { compassArc, horizonPlanes, pickedArcs, pinsOf, vanishingPoint } from "../vanishing";
 import { apart, compassFeet, draw, drawDesk, segmentLines, toSvg } from ".";
@@ -68,6 +68,20 @@ describe("details", () => {
     expect(kept.slice(0, 10)).toEqual(all.slice(0, 10));
     const drawnAt = kept.map(([a, b]) => [project(view, a)!, project(view, b)!] as const);
     drawnAt.forEach(([a, b], i) => drawnAt.slice(i + 1).forEach(([c, d]) => expect(Math.max(distance2(a, c), distance2(b, d))).toBeGreaterThan(0.8 - 1e-9)));
+  });
+});
+
+describe("far things", () => {
+  it("are thinned to their outline when what is within it would clot; near ones keep creases, details and lines of meeting", () => {
+    const house = (y: number): Building => ({ id: `h${y}`, kind: "building", name: "House", footprint: [[-3, y], [4, y], [4, y + 6], [-3, y + 6]].map(([px, py]) => ({ x: px, y: py })), base: 0, height: 6, storeys: 2, roof: { kind: "hip", rise: 2 }, windows: { every: 3, width: 1, height: 1.2, sill: 0.9 }, chimneys: [{ x: 0, y: y + 2, side: 0.8, rise: 3 }] });
+    const layersOf = (y: number) => {
+      const { solids, details } = built([house(y)]);
+      const scene = sceneOf(shotWith({ eye: { x: 9, z: 14 }, gaze: { heading: 0, pitch: -10 } }), [house(y)]);
+      return draw(scene, scene.shots[0], see(solids, viewOf(scene.shots[0]).eye, details)).layers.map(({ id }) => id).filter((id) => ["details", "creases", "meetings", "outlines"].includes(id));
+    };
+    expect(layersOf(24)).toEqual(["details", "creases", "meetings", "outlines"]);
+    // 7 m wide and 9 m high through 300 mm at 1,000 m: 2 and 3 mm, less than five gaps of 0.8 mm.
+    expect(layersOf(1000)).toEqual(["outlines"]);
   });
 });
 

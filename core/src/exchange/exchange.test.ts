@@ -5,7 +5,7 @@ import { Vector3, type Mesh } from "three";
 import { OBJLoader } from "three/examples/jsm/loaders/OBJLoader.js";
 import { newScene, type Scene } from "../scene";
 import { between, block } from "../testing";
-import { areaTwice, build, cornersOf, DEFAULT_STREET, volumeOf, type Building, type Element, type Street } from "../world";
+import { areaTwice, build, cornersOf, DEFAULT_CANAL, DEFAULT_SKYLINE, DEFAULT_STREET, outlineOf, volumeOf, type Building, type Element, type Street } from "../world";
 import { fromGeoJson, toEarth, toGeoJson, toObj, toWorld } from ".";
 
 const scene = (elements: Element[], more: Partial<Scene> = {}): Scene => ({ ...newScene("Kestrel Quay"), elements, ...more });
@@ -82,6 +82,28 @@ describe("masses as GeoJSON", () => {
     (back as Street).path.forEach(({ x, y }, i) => expect(Math.hypot(x - (street as Street).path[i].x, y - (street as Street).path[i].y)).toBeLessThan(1e-3));
     const hairpin = { type: "Feature", properties: {}, geometry: { type: "LineString", coordinates: [[4.1, 51.9], [4.1001, 51.9], [4.1, 51.90001]] } };
     expect(fromGeoJson(collection(hairpin), ground, id).notes).toEqual(["Feature 1 bends too sharply for its width, or crosses itself."]);
+  });
+
+  it("bring canals and squares back as what they are; skylines, which only close a view, stay", () => {
+    const ground = { latitude: 51.9, longitude: 4.1, north: 0 };
+    const canal: Element = { id: "c", kind: "canal", name: "Ferry canal", path: [{ x: 0, y: 0 }, { x: 90, y: 5 }], ...DEFAULT_CANAL, width: 8 };
+    const square: Element = { id: "q", kind: "square", name: "Clock square", footprint: [{ x: 0, y: 20 }, { x: 30, y: 20 }, { x: 20, y: 50 }], heading: 0, kerb: 0.12 };
+    const skyline: Element = { id: "k", kind: "skyline", name: "Gasworks", path: [{ x: 0, y: 300 }, { x: 90, y: 300 }], ...DEFAULT_SKYLINE, seed: 1 };
+    const { elements, notes } = fromGeoJson(toGeoJson(scene([canal, square, skyline], { ground })), ground, id);
+    expect([notes, elements]).toMatchObject([[], [{ kind: "square", name: "Clock square" }, { kind: "canal", name: "Ferry canal", width: 8 }]]);
+    expect(elements).toHaveLength(2);
+    expect(areaTwice(outlineOf(elements[0])) / 2).toBeCloseTo(450, 1);
+  });
+
+  it("tell of heights in positions, and of what is more than can be looked at", () => {
+    const high = { type: "Feature", properties: {}, geometry: { type: "Polygon", coordinates: [square(4.1, 51.9).map((p) => [...p, 7])] } };
+    const { elements, notes } = fromGeoJson(collection(polygon(square(4.1, 51.9)), high, polygon(square(4.1, 51.9))), undefined, id, 2);
+    expect(elements).toHaveLength(2);
+    expect(notes).toEqual(["Only the first 2 of 3 features were taken.", "Feature 2 has heights in its positions; they were left out, since its foot and eaves come from its properties."]);
+    // Where the document holds only the first of them, the number is told beside it.
+    expect(fromGeoJson(collection(polygon(square(4.1, 51.9))), undefined, id, 1, 420_000).notes).toEqual(["Only the first 1 of 420,000 features were taken."]);
+    const round = Array.from({ length: 12_002 }, (_, i) => { const t = (2 * Math.PI * (i % 12_001)) / 12_001; return [4.1 + 0.01 * Math.cos(t), 51.9 + 0.01 * Math.sin(t)]; });
+    expect(fromGeoJson(collection(polygon(round)), undefined, id).notes).toEqual(["Feature 1 has 12,001 corners; up to 12,000 can be taken."]);
   });
 
   it("leave out what cannot be used, with the feature's number and why, and take the rest", () => {

@@ -1,12 +1,12 @@
 import { around, type Vec2 } from "../geometry";
 import { BadInput } from "../problem";
 import type { Scene } from "../scene";
-import { boxOf, DEFAULT_STREET, faultOf, outlineOf, streetFault, tidy, type Building, type Street } from "../world";
+import { boxOf, DEFAULT_CANAL, DEFAULT_SQUARE, DEFAULT_STREET, elementFault, outlineOf, tidy, type Building, type Canal, type Element, type Square, type Street } from "../world";
 import { toEarth, toWorld, type Ground } from "./ground";
 
 /** What came of a file of real ground. */
 export interface BroughtIn {
-  readonly elements: readonly (Building | Street)[];
+  readonly elements: readonly (Building | Street | Canal | Square)[];
   readonly ground: Ground;
   /** What was left, or taken otherwise than it stands in the file: a sentence each, with the feature's number. */
   readonly notes: readonly string[];
@@ -19,6 +19,8 @@ const HEIGHT = 9;
 const FAR = 50_000;
 /** No more features than these are looked at. */
 export const MOST_FEATURES = 20_000;
+/** No more corners than these are taken of one footprint. */
+const MOST_CORNERS = 12_000;
 /** Sentences that are kept; of more of them, the number is told. */
 const NOTES = 50;
 
@@ -44,6 +46,12 @@ function heightsOf(properties: Record<string, unknown>): { readonly base: number
 
 /** A place to the tenth of a millimetre: no more of it is true, and it is shorter to keep. */
 const tenthOfMm = ([x, y]: Vec2) => ({ x: Number(x.toFixed(4)), y: Number(y.toFixed(4)) });
+
+/** What a feature calls itself. */
+function nameOf(properties: Record<string, unknown>): string | undefined {
+  const name = [properties.name, properties["addr:housename"], properties.id].find((word) => typeof word === "string" && word.trim() !== "");
+  return typeof name === "string" ? name.slice(0, 200) : undefined;
+}
 
 type Position = readonly [number, number];
 
@@ -132,63 +140,72 @@ export function fromGeoJson(document: unknown, ground: Ground | undefined, id: (
   const places = [...read.flatMap(({ rings }) => rings.flat()), ...lines.flatMap(({ path }) => path)];
   const box = places.length ? around(places) : null;
   const own: Ground = ground ?? (box ? { longitude: box.x + box.width / 2, latitude: box.y + box.height / 2, north: 0 } : { longitude: 0, latitude: 0, north: 0 });
-  const streets = lines.flatMap(({ at, path, properties }): Street[] => {
-    const points = path.map((place) => toWorld(own, place));
-    const { name } = properties;
-    const width = measure(properties.width);
-    const street: Street = {
-      id: id(at, 0), kind: "street", name: typeof name === "string" && name.trim() ? name.slice(0, 200) : `Street ${at + 1}`, path: points.slice(0, 2000).map(tenthOfMm),
-      ...DEFAULT_STREET, ...(width === null ? {} : { carriageway: width }),
-    };
-    const fault = points.some(([x, y]) => Math.hypot(x, y) > FAR) ? { message: `lies more than ${FAR / 1000} km from the origin; it was left out.` } : streetFault(street);
+  /** An element as it can stand; what cannot is told of and left out. */
+  const standing = (at: number, element: Building | Street | Canal | Square, points: readonly Vec2[]) => {
+    const fault = points.some(([x, y]) => Math.hypot(x, y) > FAR) ? { message: `lies more than ${FAR / 1000} km from the origin; it was left out.` } : elementFault(element);
     if (fault) note(at, fault.message);
-    return fault ? [] : [street];
+    return fault ? [] : [element];
+  };
+  const streets = lines.flatMap(({ at, path, properties }) => {
+    const points = path.map((place) => toWorld(own, place));
+    const width = measure(properties.width);
+    const what = { id: id(at, 0), path: points.slice(0, 2000).map(tenthOfMm) };
+    return standing(at, properties.waterway === "canal"
+      ? { ...what, kind: "canal", name: nameOf(properties) ?? `Canal ${at + 1}`, ...DEFAULT_CANAL, ...(width === null ? {} : { width }) }
+      : { ...what, kind: "street", name: nameOf(properties) ?? `Street ${at + 1}`, ...DEFAULT_STREET, ...(width === null ? {} : { carriageway: width }) }, points);
   });
-  const buildings = read.flatMap(({ at, rings, properties }) => rings.flatMap((ring, part): Building[] => {
+  const areas = read.flatMap(({ at, rings, properties }) => rings.flatMap((ring, part) => {
     const points = tidy(ring.slice(0, -1).map((place) => toWorld(own, place)));
-    if (points.some(([x, y]) => Math.hypot(x, y) > FAR)) {
-      note(at, `lies more than ${FAR / 1000} km from the origin; it was left out.`);
-      return [];
-    }
-    if (points.length > 12_000) {
-      note(at, `has ${points.length.toLocaleString("en")} corners; up to 12,000 can be taken.`);
+    if (points.length > MOST_CORNERS) {
+      note(at, `has ${points.length.toLocaleString("en")} corners; up to ${MOST_CORNERS.toLocaleString("en")} can be taken.`);
       return [];
     }
     const { base, height, storeys } = heightsOf(properties);
-    const name = [properties.name, properties["addr:housename"], properties.id].find((word) => typeof word === "string" && word.trim() !== "");
-    const building: Building = {
-      id: id(at, part), kind: "building", name: typeof name === "string" ? name.slice(0, 200) : `Building ${at + 1}`,
-      footprint: points.map(tenthOfMm), base, height, ...(storeys === undefined ? {} : { storeys }), roof: { kind: "flat" },
-    };
-    const fault = faultOf(building);
-    if (fault) {
-      note(at, fault.message);
-      return [];
-    }
-    return [building];
+    const what = { id: id(at, part), footprint: points.map(tenthOfMm) };
+    return standing(at, properties.place === "square"
+      ? { ...what, kind: "square", name: nameOf(properties) ?? `Square ${at + 1}`, heading: 0, ...DEFAULT_SQUARE }
+      : { ...what, kind: "building", name: nameOf(properties) ?? `Building ${at + 1}`, base, height, ...(storeys === undefined ? {} : { storeys }), roof: { kind: "flat" } }, points);
   }));
   const more = notes.length - NOTES;
-  return { elements: [...buildings, ...streets], ground: own, notes: more > 0 ? [...notes.slice(0, NOTES), `And ${more} more.`] : notes };
+  return { elements: [...areas, ...streets], ground: own, notes: more > 0 ? [...notes.slice(0, NOTES), `And ${more} more.`] : notes };
 }
 
 /** To a hundredth of a millimetre or so. */
 const degree = (value: number): number => Number(value.toFixed(10));
 
-/** The masses of a scene as GeoJSON (RFC 7946): footprints with their heights, on the Earth where the scene's origin is. */
+/** How wide a thing along a line is, m, and what it is in the usual words (OpenStreetMap (from memory)). */
+function lineWords(element: Element): Record<string, unknown> | null {
+  switch (element.kind) {
+    case "street": return { highway: "unclassified", width: element.carriageway };
+    case "canal": return { waterway: "canal", width: element.width };
+    case "bridge": return { "man_made": "bridge", width: element.width };
+    default: return null;
+  }
+}
+
+/** What is told of an area: how high it is, and what; null for what is none on the ground. */
+function areaWords(element: Element): Record<string, unknown> | null {
+  if (element.kind === "square") return { place: "square" };
+  if (element.kind === "skyline") return null;
+  const { origin: { z }, height } = boxOf(element);
+  const roof = element.kind === "building" && element.roof.kind !== "flat" ? { "roof:shape": element.roof.kind, "roof:height": element.roof.rise } : {};
+  return { height: z + height, ...(z > 0 ? { min_height: z } : {}), ...(element.kind === "building" && element.storeys ? { "building:levels": element.storeys } : {}), ...roof };
+}
+
+/**
+ * The masses of a scene as GeoJSON (RFC 7946), on the Earth where the scene's origin is: footprints with their heights, and
+ * streets, canals and bridges as lines. Skylines, which only close a view, are left out.
+ */
 export function toGeoJson({ elements, ground = { longitude: 0, latitude: 0, north: 0 } }: Scene): object {
+  const earth = (place: Vec2) => toEarth(ground, place).map(degree);
   return {
     type: "FeatureCollection",
-    features: elements.map((element) => {
-      if (element.kind === "street") {
-        return { type: "Feature", id: element.id, properties: { name: element.name, width: element.carriageway }, geometry: { type: "LineString", coordinates: element.path.map(({ x, y }) => toEarth(ground, [x, y]).map(degree)) } };
-      }
-      const ring = outlineOf(element).map((place) => toEarth(ground, place).map(degree));
-      const { origin: { z }, height } = boxOf(element);
-      return {
-        type: "Feature", id: element.id,
-        properties: { name: element.name, height: z + height, ...(z > 0 ? { min_height: z } : {}), ...(element.kind === "building" && element.storeys ? { "building:levels": element.storeys } : {}), ...(element.kind === "building" && element.roof.kind !== "flat" ? { "roof:shape": element.roof.kind, "roof:height": element.roof.rise } : {}) },
-        geometry: { type: "Polygon", coordinates: [[...ring, ring[0]]] },
-      };
+    features: elements.flatMap((element) => {
+      const feature = (properties: Record<string, unknown>, geometry: object) => [{ type: "Feature", id: element.id, properties: { name: element.name, ...properties }, geometry }];
+      const [line, area] = [lineWords(element), areaWords(element)];
+      if (line && "path" in element) return feature(line, { type: "LineString", coordinates: element.path.map(({ x, y }) => earth([x, y])) });
+      const ring = outlineOf(element).map(earth);
+      return area ? feature(area, { type: "Polygon", coordinates: [[...ring, ring[0]]] }) : [];
     }),
   };
 }

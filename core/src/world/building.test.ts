@@ -2,7 +2,7 @@ import fc from "fast-check";
 import type { Vec2 } from "../geometry";
 import { between } from "../testing";
 import { meetings } from "../visibility/meetings";
-import { buildBuilding, circle, encloses, faultOf, moved, ROOFS, slopeOf, volumeOf, type Building, type RoofKind } from ".";
+import { buildBuilding, built, circle, encloses, faultOf, moved, ROOFS, slopeOf, volumeOf, type Building, type RoofKind } from ".";
 
 const building = (points: readonly Vec2[], change: Partial<Building> = {}): Building => ({
   id: "b", kind: "building", name: "B", footprint: points.map(([x, y]) => ({ x, y })), base: 0, height: 6, roof: { kind: "flat" }, ...change,
@@ -110,5 +110,56 @@ describe("a building", () => {
     expect(why(wavy)).toBeNull();
     const longest = buildBuilding(building(wavy))[0].edges.map(({ a, b }) => [a, b]);
     expect(longest.length).toBeGreaterThan(29_000);
+  });
+
+  it("has passages straight through its foot, square or arched, which take out what geometry says", () => {
+    const cut = (change: Partial<Building>, points: readonly Vec2[] = rectangle(12, 8)) => buildBuilding(building(points, change)).map(volumeOf)[0];
+    expect(cut({ passages: [{ x: 5, y: -3, width: 3, height: 3.6 }] })).toBeCloseTo(12 * 8 * 6 - 3 * 3.6 * 8, 9);
+    // Under an arch of 12 chords lies 12 / pi sin(pi / 12) of a half disc, on a square foot.
+    const arch = 3 * (3.6 - 1.5) + ((12 * Math.sin(Math.PI / 12)) / 2) * 1.5 ** 2;
+    expect(cut({ passages: [{ x: 5, y: 0, width: 3, height: 3.6, arch: true }] })).toBeCloseTo(12 * 8 * 6 - arch * 8, 9);
+    // Two of them, one from either end of a gabled house, side by side; and one through the foot of an L.
+    expect(cut({ roof: { kind: "gable", rise: 2 }, passages: [{ x: 3, y: 0, width: 2, height: 3 }, { x: 8, y: 8, width: 2, height: 3 }] })).toBeCloseTo(12 * 8 * 6 + 12 * 8 - 2 * 2 * 3 * 8, 9);
+    expect(cut({ passages: [{ x: 9, y: 0, width: 2, height: 3 }] }, ELL)).toBeCloseTo(90 * 6 - 2 * 3 * 5, 9);
+    const why = (passage: NonNullable<Building["passages"]>[number], points: readonly Vec2[] = rectangle(12, 8)) => faultOf(building(points, { passages: [passage] }))?.message;
+    expect(why({ x: 5, y: 0, width: 13, height: 3 })).toContain("wider than its wall");
+    expect(why({ x: 5, y: 0, width: 3, height: 5.9 })).toContain("reaches the eaves");
+    expect(why({ x: 5, y: 0, width: 5, height: 2.5, arch: true })).toContain("no room under its arch");
+    expect(why({ x: 5, y: 0, width: 3, height: 3 }, ELL)).toContain("does not come out through one wall");
+    expect(faultOf(building(rectangle(12, 8), { passages: [{ x: 6, y: 0, width: 3, height: 3 }, { x: 0, y: 4, width: 3, height: 3 }] }))).toEqual({ field: "passages/1", message: "crosses another one." });
+  });
+
+  it("stands on sloping ground, or on level steps of it", () => {
+    // The ground rises eastwards by 10 in a hundred: 1.2 m over 12 m.
+    const on = (slope: NonNullable<Building["slope"]>) => buildBuilding(building(rectangle(12, 8), { slope }))[0];
+    expect(volumeOf(on({ heading: 90, grade: 10 }))).toBeCloseTo(12 * 8 * 6 - (12 * 8 * 1.2) / 2, 9);
+    const stepped = on({ heading: 90, grade: 10, steps: 4 });
+    // Steps of 3 m at 0, 0.3, 0.6 and 0.9 m.
+    expect(volumeOf(stepped)).toBeCloseTo(12 * 8 * 6 - 3 * 8 * (0.3 + 0.6 + 0.9), 9);
+    expect([...new Set(stepped.vertices.map(([, , z]) => Number(z.toFixed(6))))].sort()).toEqual([0, 0.3, 0.6, 0.9, 6]);
+    expect(faultOf(building(rectangle(12, 8), { slope: { heading: 90, grade: 60 } }))).toMatchObject({ field: "slope/grade", message: expect.stringContaining("7.20 m") });
+    expect(faultOf(building(ELL, { slope: { heading: 90, grade: 5, steps: 3 } }))).toMatchObject({ field: "slope/steps" });
+  });
+
+  it("has windows in every storey and doors, on its walls, clear of one another and of passages", () => {
+    const house = building(rectangle(12, 8), { storeys: 2, windows: { every: 3, width: 1, height: 1.2, sill: 0.9 }, doors: [{ x: 6, y: -1, width: 1, height: 2.1 }] });
+    const details = (one: Building) => built([one]).details;
+    const on = details(house).map(({ a, b, on: at }) => ({ a, b, normal: at!.solid.faces[at!.face].normal, offset: at!.solid.faces[at!.face].offset }));
+    // Every stroke lies on the wall that it is of.
+    for (const { a, b, normal, offset } of on) for (const p of [a, b]) expect(p[0] * normal[0] + p[1] * normal[1] + p[2] * normal[2]).toBeCloseTo(offset, 6);
+    // Three bays in 12 m less its ends, two in 8 m: ten to a storey, but for the middle one where the door is; a door has no sill.
+    expect(on).toHaveLength((2 * 10 - 1) * 4 + 3);
+    expect([...new Set(on.map(({ a }) => Number(a[2].toFixed(3))))].sort((p, q) => p - q)).toEqual([0, 0.9, 2.1, 3.9, 5.1]);
+    // Party walls have none: the two of 8 m.
+    expect(details({ ...house, windows: { ...house.windows!, party: true } })).toHaveLength((2 * 6 - 1) * 4 + 3);
+    // A passage 3 m wide and 3 m high in the middle of the back takes its window of the ground floor there, and the door's wall's with it.
+    expect(details({ ...house, doors: [], passages: [{ x: 6, y: 8, width: 3, height: 3 }] })).toHaveLength((2 * 10 - 2) * 4);
+    expect(details({ ...house, hidden: true })).toEqual([]);
+  });
+
+  it("carries boxes on its roof, which move with it, and its openings", () => {
+    const house = building(rectangle(12, 8), { boxes: [{ x: 6, y: 4, length: 3, width: 2, rise: 2.5 }], doors: [{ x: 6, y: 0, width: 1, height: 2 }], passages: [{ x: 3, y: 0, width: 1, height: 2 }] });
+    expect(buildBuilding(house).map(volumeOf)).toEqual([expect.closeTo(12 * 8 * 6 - 1 * 2 * 8, 6), expect.closeTo(3 * 2 * 3.5, 6)]);
+    expect(moved(house, 1, 2)).toMatchObject({ boxes: [{ x: 7, y: 6 }], doors: [{ x: 7, y: 2 }], passages: [{ x: 4, y: 2 }] });
   });
 });
