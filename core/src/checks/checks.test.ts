@@ -2,6 +2,7 @@ import fc from "fast-check";
 import { newScene, type Scene, type Shot } from "../scene";
 import { withFieldOfView } from "../shot";
 import { anyShot, block, shotWith } from "../testing";
+import type { Building } from "../world";
 import { findings } from ".";
 
 const scene = newScene("Test");
@@ -34,6 +35,32 @@ describe("findings", () => {
     expect(of(found.mend!.shot, "inside-main-right")).toBeUndefined();
     // Facing a wall, the one point belongs where it is.
     expect(findings(scene, shotWith({ gaze: { heading: 35 } })).filter(({ id }) => id.startsWith("inside"))).toEqual([]);
+  });
+
+  it("tell where depth lies: a deep side, drawn for a near eye and seen from as far as the sheet's diagonal", () => {
+    // A3 is seen from hypot(420, 297) = 514.4 mm; drawn for 250, what runs straight ahead reads 2.06 times as deep as it is.
+    const near = shotWith({ distance: 250, gaze: { heading: 0 } });
+    const told = (shot: Shot, heading: number) => findings({ ...scene, elements: [block("hall", -2, 12, 10, 4, 5, heading)] }, shot).find(({ id }) => id === "lying-depth-hall");
+    const found = told(near, 0)!;
+    expect(found).toMatchObject({ severity: "note", value: 2.1, unit: ": 1" });
+    expect(found.message).toContain("is meant 2.5 times its other side and reads as 5.1 times");
+    expect(told(found.mend!.shot, 0)).toBeUndefined();
+    // Cornerwise both sides are as deep; and from 300 mm it is 1.71 times.
+    expect(told(near, 45)).toBeUndefined();
+    expect(told(shotWith({ distance: 300, gaze: { heading: 0 } }), 0)).toBeUndefined();
+  });
+
+  it("say that the eye stands inside something, and put it before the nearest wall", () => {
+    const ell: Building = { id: "ell", kind: "building", name: "Ell", footprint: [[0, 0], [20, 0], [20, 6], [6, 6], [6, 20], [0, 20]].map(([x, y]) => ({ x, y })), base: 0, height: 5, roof: { kind: "flat" } };
+    const told = (x: number, y: number, z: number, more: Partial<Building> = {}) => findings({ ...scene, elements: [{ ...ell, ...more }] }, shotWith({ eye: { x, y, z } })).find(({ id }) => id === "eye-inside-ell");
+    const found = told(15, 5, 1.6)!;
+    expect(found).toMatchObject({ severity: "warning", where: "Ell", value: 1.5, unit: "m" });
+    expect(found.mend!.shot.eye).toEqual({ x: 15, y: expect.closeTo(6.5, 9), z: 1.6 });
+    // Beyond the notch's line, 1 m to the south, the wing goes on: the way out is 3 m to the west, or 2 to the south.
+    expect(told(4, 7, 1.6)!.mend!.shot.eye).toEqual({ x: expect.closeTo(6.5, 9), y: 7, z: 1.6 });
+    expect([told(15, 8, 1.6), told(15, 5, 5.5), told(15, 5, -0.5), told(15, 5, 1.6, { hidden: true })]).toEqual([undefined, undefined, undefined, undefined]);
+    // In a passage one is not inside.
+    expect(told(15, 3, 1.6, { passages: [{ x: 15, y: 0, width: 3, height: 3 }] })).toBeUndefined();
   });
 
   it("miss a third point where one looks far up or down", () => {

@@ -4,7 +4,9 @@ import { pinsOf } from "../vanishing";
 import { clotting } from "./clotting";
 import { compassOff } from "./compass";
 import { crowding } from "./crowding";
+import { lyingDepth } from "./depth";
 import type { Check, Finding } from "./finding";
+import { insideThing } from "./inside";
 import { outOfReach } from "./reach";
 import { stretchedRound } from "./round";
 import { contradicting } from "./sighted";
@@ -18,7 +20,7 @@ export type { Finding } from "./finding";
 export { nudgedBlock, nudgedEye, tangents, tangentsOf } from "./tangents";
 
 /** Every check. A new finding is one file and one line here. */
-const CHECKS: readonly Check[] = [wide, crowding, missingThird, offHorizon, tilted, impossibleTriangle, contradicting, clotting, outOfReach, stretchedRound, compassOff, offScale];
+const CHECKS: readonly Check[] = [insideThing, wide, lyingDepth, crowding, missingThird, offHorizon, tilted, impossibleTriangle, contradicting, clotting, outOfReach, stretchedRound, compassOff, offScale];
 
 const ORDER = { error: 0, warning: 1, note: 2 } as const;
 

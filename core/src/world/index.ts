@@ -17,6 +17,7 @@ export * from "./box";
 export * from "./bridge";
 export * from "./building";
 export * from "./canal";
+export { wayOf, type Way } from "./foot";
 export * from "./openings";
 export * from "./outline";
 export * from "./path";

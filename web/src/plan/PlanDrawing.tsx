@@ -1,7 +1,7 @@
-import { memo } from "react";
+import { memo, useMemo } from "react";
 import type { Vec2 } from "@zanvo/core/geometry";
 import type { Scene } from "@zanvo/core/scene";
-import { outlineOf, pathOf, placeAlong, type Element } from "@zanvo/core/world";
+import { outlineOf, pathOf, placeAlong, wayOf, type Element } from "@zanvo/core/world";
 import { useBoard, useShot } from "../board/board";
 import type { Camera, Size } from "../board/desk/camera";
 import { useMeasures } from "../units";
@@ -9,6 +9,9 @@ import { coneOf, cornersToDrag, onWindow } from "./plan";
 
 /** The gaze's arm on the plan, px. */
 const ARM = 64;
+/** The sides of other shots' cones begin and end so far from their eyes, px. */
+const NEAR = 8;
+const OTHER = 30;
 const INK = "#26251f";
 const ACCENT = "#c8401f";
 const EYE = "#2f6f8f";
@@ -28,13 +31,19 @@ const FILLS: Readonly<Record<Element["kind"], string>> = { block: INK, building:
 /** More things than these are drawn together. */
 const MANY = 3000;
 
-/** The gates of a canal's locks, across the water. */
-const gatesOf = (element: Element): (readonly [Vec2, Vec2])[] => element.kind !== "canal" ? [] : (element.locks ?? []).flatMap(({ at, length }) => [at, at + length]).flatMap((s) => {
-  const [a, b] = [-1, 1].map((side) => placeAlong(pathOf(element), s, (side * element.width) / 2));
-  return a && b ? [[a, b] as const] : [];
-});
+/** What is drawn within an outline: the gates of a canal's locks, and the sides of passages. */
+function marksOf(element: Element): readonly (readonly [Vec2, Vec2])[] {
+  if (element.kind === "building") return (element.passages ?? []).flatMap((passage) => {
+    const way = wayOf(outlineOf(element), passage);
+    return typeof way === "string" ? [] : [[way.enters.from, way.leaves.from] as const, [way.enters.to, way.leaves.to] as const];
+  });
+  return element.kind !== "canal" ? [] : (element.locks ?? []).flatMap(({ at, length }) => [at, at + length]).flatMap((s) => {
+    const [a, b] = [-1, 1].map((side) => placeAlong(pathOf(element), s, (side * element.width) / 2));
+    return a && b ? [[a, b] as const] : [];
+  });
+}
 
-const drawn = (camera: Camera, element: Element): string => `${pathOn(camera, outlineOf(element))}${gatesOf(element).map((gate) => pathOn(camera, gate, false)).join("")}`;
+const drawn = (camera: Camera, element: Element): string => `${pathOn(camera, outlineOf(element))}${marksOf(element).map((mark) => pathOn(camera, mark, false)).join("")}`;
 const style = (kind: Element["kind"], on: boolean) => ({ fill: on ? ACCENT : FILLS[kind], fillOpacity: on ? 0.22 : kind === "canal" ? 0.2 : 0.1, stroke: on ? ACCENT : INK, strokeWidth: on ? 2 : 1.1 });
 
 /** One thing by its outline: drawn afresh only where it, or the camera, has changed. */
@@ -59,7 +68,10 @@ function Eyes({ camera, shots }: { readonly camera: Camera; readonly shots: Scen
   const [x, y] = onWindow(camera, eye);
   const [gx, gy] = gazeEnd(camera, eye, shot.gaze.heading);
   const cone = coneOf(shot);
+  const cones = useMemo(() => new Map(shots.map((one) => [one.id, coneOf(one)])), [shots]);
   const others = shots.map((one, i) => ({ id: one.id, number: i + 1, at: onWindow(camera, [one.eye.x, one.eye.y]) })).filter(({ id }) => id !== shot.id);
+  /** The sides of another shot's cone, short. */
+  const short = (id: string, [ox, oy]: Vec2) => (cones.get(id) ?? []).map(([ux, uy]) => `M${ox + NEAR * ux} ${oy - NEAR * uy}L${ox + OTHER * ux} ${oy - OTHER * uy}`).join("");
   // Below the eye, or where another's number is in the way, above it, or to the left of either.
   const wide = shot.name.length * 6.6;
   const [lx, ly] = ([[10, 14], [10, -12], [-wide - 10, 14], [-wide - 10, -12]] as const).find(([dx, dy]) => others.every(({ at: [ox, oy] }) => ox < x + dx - 9 || ox > x + dx + wide + 9 || Math.abs(oy - (y + dy - 4)) > 14)) ?? [10, 14];
@@ -67,7 +79,7 @@ function Eyes({ camera, shots }: { readonly camera: Camera; readonly shots: Scen
   return (
     <>
       {cone && <path d={`${ray(cone[0])}${ray(cone[1])}`} stroke={EYE} strokeWidth={1} strokeDasharray="6 4" fill="none" />}
-      {others.map(({ id, number, at: [ox, oy] }) => <g key={id}><circle cx={ox} cy={oy} r={7} fill="#6d6a60" /><text x={ox} y={oy + 3.5} textAnchor="middle" fontSize={10} fill="#fbf9f3">{number}</text></g>)}
+      {others.map(({ id, number, at: [ox, oy] }) => <g key={id}><path d={short(id, [ox, oy])} stroke="#6d6a60" strokeWidth={1} /><circle cx={ox} cy={oy} r={7} fill="#6d6a60" /><text x={ox} y={oy + 3.5} textAnchor="middle" fontSize={10} fill="#fbf9f3">{number}</text></g>)}
       <g data-testid="eye">
         <line x1={x} y1={y} x2={gx} y2={gy} stroke={EYE} strokeWidth={2} />
         <circle cx={x} cy={y} r={6.5} fill="#fbf9f3" stroke={EYE} strokeWidth={2.5} />
