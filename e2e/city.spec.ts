@@ -222,3 +222,23 @@ test("a large file of real ground is read piece by piece, and can be stopped", a
   await expect(page.getByRole("list", { name: "What came of it" }).getByRole("listitem")).toHaveText(["300 things were brought in."]);
   expect(await all(page, id)).toHaveLength(301);
 });
+
+test.describe("with fingers", () => {
+  test.use({ hasTouch: true });
+  test("two fingers move and spread the plan, and move nothing on it", async ({ page }) => {
+    const id = await onPlan(page);
+    const at = await placer(page);
+    const cdp = await page.context().newCDPSession(page);
+    const touch = (kind: "touchStart" | "touchMove" | "touchEnd", points: readonly (readonly [number, number])[]) => cdp.send("Input.dispatchTouchEvent", { type: kind, touchPoints: points.map(([x, y], finger) => ({ x, y, id: finger })) });
+    const wide = async () => (await page.getByTestId("Net loft").boundingBox())!.width;
+    const before = await wide();
+    // The first finger comes down on the loft itself.
+    const [x, y] = at(13, 24);
+    await touch("touchStart", [[x, y]]);
+    await touch("touchStart", [[x, y], [x + 60, y]]);
+    for (let i = 1; i <= 6; i++) await touch("touchMove", [[x, y], [x + 60 + 10 * i, y]]);
+    await touch("touchEnd", []);
+    expect((await wide()) / before).toBeCloseTo(2, 1);
+    expect((await all(page, id))[0]).toMatchObject({ origin: { x: 10, y: 20 } });
+  });
+});

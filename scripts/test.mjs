@@ -1,5 +1,5 @@
 // npm test: types, lint, unit tests and journeys. The last line is "N passed, N failed".
-import { spawnSync } from "node:child_process";
+import { spawn, spawnSync } from "node:child_process";
 import { mkdirSync, readFileSync, rmSync } from "node:fs";
 import { join } from "node:path";
 import { debianPackages } from "./debian.mjs";
@@ -18,6 +18,16 @@ function run(name, args, cwd = root) {
   process.stdout.write(`\n== ${name}\n`);
   return spawnSync(process.execPath, args, { cwd, stdio: ["ignore", 1, 1] }).status === 0;
 }
+/** Runs a tool beside others: what it says is held back until it ends. @returns whether it was content */
+function runBeside(name, args) {
+  const tool = spawn(process.execPath, args, { cwd: root, stdio: ["ignore", "pipe", "pipe"] });
+  const said = [];
+  for (const stream of [tool.stdout, tool.stderr]) stream.on("data", (part) => said.push(part));
+  return new Promise((resolve) => tool.on("close", (code) => {
+    process.stdout.write(`\n== ${name}\n${Buffer.concat(said)}`);
+    resolve(code === 0);
+  }));
+}
 /** The result file of a runner, or nothing where it wrote none. */
 const read = (file) => {
   try {
@@ -35,11 +45,18 @@ const count = (good, bad) => {
 /** A tool that only says yes or no counts as one; a runner whose numbers all say yes but that was not content, too. */
 const verdict = (content) => count(content ? 1 : 0, content ? 0 : 1);
 
-verdict(run("types", [bin("typescript/bin/tsc"), "--noEmit"]) && run("types of the core by itself", [bin("typescript/bin/tsc"), "--noEmit", "-p", "core"]));
-verdict(run("lint", [bin("eslint/bin/eslint.js"), "."]));
+const [types, ofCore, lint] = await Promise.all([
+  runBeside("types", [bin("typescript/bin/tsc"), "--noEmit"]).then(async (content) => {
+    process.stdout.write("\n== build\n");
+    await build();
+    return content;
+  }),
+  runBeside("types of the core by itself", [bin("typescript/bin/tsc"), "--noEmit", "-p", "core"]),
+  runBeside("lint", [bin("eslint/bin/eslint.js"), "."]),
+]);
+verdict(types && ofCore);
+verdict(lint);
 
-process.stdout.write("\n== build\n");
-await build();
 const jest = run("unit tests", [bin("jest/bin/jest.js"), "--json", "--outputFile", join(results, "jest.json")]);
 const units = read("jest.json");
 if (units) count(units.numPassedTests, units.numFailedTests + units.numRuntimeErrorTestSuites);

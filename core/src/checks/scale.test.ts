@@ -11,7 +11,7 @@ const told = (element: Element) => {
 describe("scale", () => {
   it("is told of storeys that are too high or too low for people, where they are seen", () => {
     expect(told(house)).toEqual([]);
-    expect(told({ ...house, storeys: 4 })).toMatchObject([{ value: 1.5, unit: "m", where: "Ferry office", message: expect.stringContaining("1.50 m high. Flats have 2.7 to 3.2 m, shops 3.6 to 4.5 m, halls 5 m and more: beside it, doors and people will look large.") }]);
+    expect(told({ ...house, storeys: 4 })).toMatchObject([{ value: 1.5, unit: "m", where: "Ferry office", message: expect.stringContaining("1.50 m high. Flats have 2.7 to 3.2 m, shops 3.6 to 4.5 m, halls 5 m and more: beside it, people will look large.") }]);
     expect(told({ ...house, height: 15, storeys: 2 })).toMatchObject([{ value: 7.5, message: expect.stringContaining("look small") }]);
     expect(told({ ...house, storeys: 4, hidden: true })).toEqual([]);
     expect(told({ ...house, storeys: 4, footprint: house.footprint.map(({ x, y }) => ({ x, y: y - 60 })) })).toEqual([]);
@@ -20,8 +20,14 @@ describe("scale", () => {
   it("is told of stairs off Blondel's rule", () => {
     const steps = { id: "f", kind: "steps" as const, name: "Ferry steps", foot: { x: 0, y: 18, z: 0 }, heading: 0, count: 8, ...DEFAULT_STEPS };
     expect(told(steps)).toEqual([]);
-    expect(told({ ...steps, riser: 0.25, tread: 0.4 })).toMatchObject([{ value: 0.9, message: "Two risers and a tread of Ferry steps come to 0.90 m. Comfortable stairs have 0.60 to 0.65 m: people will look small on it." }]);
+    expect(told({ ...steps, riser: 0.25, tread: 0.4 })).toMatchObject([{ value: 0.9, message: "Two risers and a tread of Ferry steps come to 0.90 m. Comfortable stairs have 0.60 to 0.65 m: beside it, people will look small." }]);
     expect(told({ ...steps, riser: 0.25, tread: 0.4, ramp: true })).toEqual([]);
+  });
+
+  it("is told of doors, the first that is off", () => {
+    const doors = (...heights: number[]) => ({ ...house, doors: heights.map((height) => ({ x: 0, y: 18, width: 0.9, height })) });
+    expect(told(doors(2.05, 3.5))).toEqual([]);
+    expect(told(doors(2.05, 1.4, 6))).toMatchObject([{ value: 1.4, message: "A door of Ferry office is 1.40 m high. Doors have 2.0 to 2.1 m: beside it, people will look large." }]);
   });
 
   it("is told of kerbs, but not of quays", () => {

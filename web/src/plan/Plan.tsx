@@ -5,7 +5,7 @@ import { metres } from "@zanvo/core/slip";
 import { elementFault, moved, outlineOf, type Element } from "@zanvo/core/world";
 import { beginGesture, cancelGesture, drag, endGesture, go, onShot, useBoard, useShot } from "../board/board";
 import { replaceElement } from "../board/desk/blocks";
-import { fit, pan, zoom, type Camera, type Size } from "../board/desk/camera";
+import { fit, pan, pinched, wheeled, type Camera, type Size } from "../board/desk/camera";
 import { choose, replaceMany, toggle, useMany } from "../board/many";
 import { say } from "../ui";
 import { useMeasures } from "../units";
@@ -39,6 +39,9 @@ export function Plan({ tool, onTool }: PlanProps) {
   const [doing, setDoing] = useState<Doing | null>(null);
   const [points, setPoints] = useState<readonly Vec2[]>([]);
   const [hover, setHover] = useState<Placed | null>(null);
+  /** Fingers on the plan, and whether the last of two is still to be lifted. */
+  const fingers = useRef(new Map<number, Vec2>());
+  const pinchedNow = useRef(false);
   const [tag, setTag] = useState<{ readonly at: Vec2; readonly text: string } | null>(null);
   const { elements, shots, orientations } = useBoard((board) => board.scene);
   const many = useMany();
@@ -64,7 +67,7 @@ export function Plan({ tool, onTool }: PlanProps) {
     const onWheel = (event: WheelEvent) => {
       event.preventDefault();
       const box = element.getBoundingClientRect();
-      setCamera((now) => now && (event.shiftKey ? pan(now, -event.deltaY, 0) : zoom(now, Math.exp(-event.deltaY * 0.0018), [event.clientX - box.left, event.clientY - box.top])));
+      setCamera((now) => now && wheeled(now, event, [event.clientX - box.left, event.clientY - box.top]));
     };
     element.addEventListener("wheel", onWheel, { passive: false });
     return () => {
@@ -90,6 +93,12 @@ export function Plan({ tool, onTool }: PlanProps) {
     if (!camera) return;
     const at = windowAt(event);
     const world = onPlan(camera, at);
+    if (event.pointerType === "touch") {
+      fingers.current.set(event.pointerId, at);
+      // A second finger gives up what the first began.
+      if (fingers.current.size === 2) return dropped();
+      if (fingers.current.size > 2) return;
+    }
     event.currentTarget.setPointerCapture(event.pointerId);
     (event.currentTarget as HTMLElement).focus();
     if (event.button === 1) return setDoing({ what: "pan", last: at });
@@ -131,6 +140,12 @@ export function Plan({ tool, onTool }: PlanProps) {
   const onPointerMove = (event: PointerEvent) => {
     if (!camera) return;
     const at = windowAt(event);
+    const before = fingers.current.get(event.pointerId);
+    if (before && fingers.current.size === 2) {
+      const [other] = [...fingers.current].filter(([id]) => id !== event.pointerId).map(([, place]) => place);
+      fingers.current.set(event.pointerId, at);
+      return setCamera(pinched(camera, before, at, other));
+    }
     const world = onPlan(camera, at);
     if (!doing) {
       setHover(tool === "choose" ? null : placed(world, event.altKey));
@@ -179,6 +194,11 @@ export function Plan({ tool, onTool }: PlanProps) {
   };
   const onPointerUp = (event: PointerEvent) => {
     setTag(null);
+    // What two fingers did is no press.
+    const pinching = fingers.current.size > 1 || pinchedNow.current;
+    fingers.current.delete(event.pointerId);
+    pinchedNow.current = pinching && fingers.current.size > 0;
+    if (pinching) return;
     if (doing && ["move", "corner", "eye", "gaze"].includes(doing.what)) endGesture();
     if (doing?.what === "shape") lay(doing.from, doing.to);
     if (doing?.what === "lasso" && camera) gather(doing.from, doing.to, camera);
@@ -218,10 +238,14 @@ export function Plan({ tool, onTool }: PlanProps) {
     } else if (!laid(corners)) return;
     setPoints([]);
   };
-  const giveUp = () => {
-    if (doing && doing.what !== "shape" && doing.what !== "pan") cancelGesture();
+  /** Gives up what a hand is doing. */
+  const dropped = () => {
+    cancelGesture();
     setDoing(null);
     setTag(null);
+  };
+  const giveUp = () => {
+    dropped();
     if (corners.length) setPoints([]);
     else if (tool !== "choose") onTool("choose");
     else choose([]);
@@ -244,7 +268,7 @@ export function Plan({ tool, onTool }: PlanProps) {
       onPointerDown={onPointerDown}
       onPointerMove={onPointerMove}
       onPointerUp={onPointerUp}
-      onPointerCancel={() => { cancelGesture(); setDoing(null); setTag(null); }}
+      onPointerCancel={(event) => { fingers.current.delete(event.pointerId); dropped(); }}
       onPointerLeave={() => setHover(null)}
       onDoubleClick={(event) => {
         // Of a group, the one that is pressed twice is chosen by itself.

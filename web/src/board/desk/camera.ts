@@ -37,6 +37,22 @@ export function zoom(camera: Camera, factor: number, [px, py]: Vec2): Camera {
 
 export const pan = (camera: Camera, dx: number, dy: number): Camera => ({ ...camera, x: camera.x + dx, y: camera.y + dy });
 
+/** Two fingers, one of which moves: the desk follows both. */
+export function pinched(camera: Camera, before: Vec2, now: Vec2, other: Vec2): Camera {
+  const middle = (p: Vec2): Vec2 => [(p[0] + other[0]) / 2, (p[1] + other[1]) / 2];
+  const spread = (p: Vec2) => Math.max(1, Math.hypot(p[0] - other[0], p[1] - other[1]));
+  const [from, to] = [middle(before), middle(now)];
+  return zoom(pan(camera, to[0] - from[0], to[1] - from[1]), spread(now) / spread(before), to);
+}
+
+/** The wheel zooms about the pointer; a trackpad pans, and zooms when pinched. */
+export function wheeled(camera: Camera, event: Pick<WheelEvent, "deltaMode" | "deltaX" | "deltaY" | "ctrlKey" | "shiftKey">, at: Vec2): Camera {
+  const lines = event.deltaMode === WheelEvent.DOM_DELTA_LINE;
+  const notch = lines || (event.deltaX === 0 && Math.abs(event.deltaY) >= 60);
+  if (event.ctrlKey || (notch && !event.shiftKey)) return zoom(camera, Math.exp(-(lines ? event.deltaY * 33 : event.deltaY) * (event.ctrlKey && !notch ? 0.01 : 0.0018)), at);
+  return pan(camera, -(event.shiftKey ? event.deltaY : event.deltaX), event.shiftKey ? 0 : -event.deltaY);
+}
+
 /** The part of the desk that holds the sheet and every pin. */
 export function wholeDesk(sheet: Size, pins: readonly Vec2[]): Rect {
   return around([[0, 0], [sheet.width, sheet.height], ...pins], 20);

@@ -4,7 +4,7 @@ import { contains, type Vec2 } from "@zanvo/core/geometry";
 import { metres, mm } from "@zanvo/core/slip";
 import { beginGesture, cancelGesture, currentShot, drag, endGesture, go, useBoard } from "../board";
 import { moveElement, replaceElement, standingOf } from "./blocks";
-import { pan, zoom } from "./camera";
+import { pan, pinched, wheeled } from "./camera";
 import { currentView, deskPoint, look, setRaising, showTag, takeMeasure, useDesk, windowPoint } from "./desk";
 import { solids, solidsNow } from "./useSolids";
 import { begin, onPaper, reach } from "./raise";
@@ -76,7 +76,7 @@ export function useHand(holder: RefObject<HTMLDivElement | null>) {
         const [other] = [...fingers.current].filter(([id]) => id !== event.pointerId).map(([, place]) => place);
         const before = fingers.current.get(event.pointerId)!;
         fingers.current.set(event.pointerId, at);
-        pinch(before, at, other);
+        look(pinched(useDesk.getState().camera, before, at, other));
         return;
       }
       useDesk.setState({ pointer: deskPoint(event) });
@@ -163,27 +163,13 @@ function hover(event: PointerEvent): void {
   }
 }
 
-/** Two fingers: the desk follows both. */
-function pinch(before: Vec2, now: Vec2, other: Vec2): void {
-  const { camera } = useDesk.getState();
-  const middle = (p: Vec2): Vec2 => [(p[0] + other[0]) / 2, (p[1] + other[1]) / 2];
-  const spread = (p: Vec2) => Math.max(1, Math.hypot(p[0] - other[0], p[1] - other[1]));
-  const [from, to] = [middle(before), middle(now)];
-  look(zoom(pan(camera, to[0] - from[0], to[1] - from[1]), spread(now) / spread(before), to));
-}
-
-/** The wheel zooms about the pointer; a trackpad pans, and zooms when pinched. */
+/** What a wheel or a trackpad does over the desk. */
 function useWheel(holder: RefObject<HTMLDivElement | null>): void {
   useEffect(() => {
     const element = holder.current;
     const onWheel = (event: WheelEvent) => {
       event.preventDefault();
-      const { camera } = useDesk.getState();
-      const notch = event.deltaMode === WheelEvent.DOM_DELTA_LINE || (event.deltaX === 0 && Math.abs(event.deltaY) >= 60);
-      if (event.ctrlKey || (notch && !event.shiftKey)) {
-        const travel = event.deltaMode === WheelEvent.DOM_DELTA_LINE ? event.deltaY * 33 : event.deltaY;
-        look(zoom(camera, Math.exp(-travel * (event.ctrlKey && !notch ? 0.01 : 0.0018)), windowPoint(event)));
-      } else look(pan(camera, -(event.shiftKey ? event.deltaY : event.deltaX), event.shiftKey ? 0 : -event.deltaY));
+      look(wheeled(useDesk.getState().camera, event, windowPoint(event)));
     };
     element?.addEventListener("wheel", onWheel, { passive: false });
     return () => element?.removeEventListener("wheel", onWheel);
