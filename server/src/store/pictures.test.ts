@@ -27,4 +27,13 @@ describe("a photo that is taken in", () => {
     expect(exiftool(lying, "Orientation")).toBe("6");
     expect(await openPictures(folder).add(bytes)).toMatchObject({ width: 40, height: 60, focal35: null });
   });
+
+  it("may be taken in twice at once, and is kept once", async () => {
+    const folder = mkdtempSync(join(tmpdir(), "zanvo-pictures-"));
+    const pictures = openPictures(folder);
+    const bytes = await sharp({ create: { width: 60, height: 40, channels: 3, background: "#876" } }).jpeg().toBuffer();
+    const taken = await Promise.all(Array.from({ length: 8 }, () => pictures.add(bytes)));
+    expect(new Set(taken.map(({ picture }) => picture)).size).toBe(1);
+    expect(readdirSync(folder)).toHaveLength(2);
+  });
 });

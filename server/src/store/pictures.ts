@@ -1,4 +1,4 @@
-import { createHash } from "node:crypto";
+import { createHash, randomUUID } from "node:crypto";
 import { mkdir, readdir, readFile, rename, rm, stat, writeFile } from "node:fs/promises";
 import { join } from "node:path";
 import exifr from "exifr";
@@ -35,8 +35,10 @@ export type Pictures = ReturnType<typeof openPictures>;
 export function openPictures(folder: string) {
   const path = (name: string, preview = false) => join(folder, `${name}${preview ? ".preview" : ""}.webp`);
   const write = async (to: string, bytes: Buffer): Promise<void> => {
-    await writeFile(`${to}.part`, bytes);
-    await rename(`${to}.part`, to);
+    // A name of its own: the same picture may be brought in twice at once.
+    const part = `${to}.${randomUUID()}.part`;
+    await writeFile(part, bytes);
+    await rename(part, to);
   };
   return {
     /** Takes a picture in, turned upright and without what else was in the file. @throws BadInput for what is no such picture */
