@@ -16,4 +16,6 @@ export default {
   transform: { "\\.(m?[jt]sx?)$": swc },
   transformIgnorePatterns: ["/node_modules/(?!(d3-geo|d3-array|internmap|earcut|flatbush|flatqueue|fast-check|immer|zustand|three)/)"],
   testTimeout: 120000,
+  // As many as the smallest machine it runs on has cores; by itself it would leave one of them idle.
+  maxWorkers: 2,
 };

@@ -8,7 +8,8 @@ const PORT = 4399;
 export default defineConfig({
   testDir: ".",
   outputDir: "../test-results",
-  workers: 2,
+  // Journeys wait for saving more than they work: three share two cores well.
+  workers: 3,
   fullyParallel: true,
   // Generous, for a slow machine: no journey waits for a time, all wait for what is to be seen.
   timeout: 150_000,
