@@ -167,13 +167,20 @@ test("things are carried from one scene to another", async ({ page, context }) =
   await plan(page).press("Control+v");
   await expect(page.getByText("2 things are laid down.").first()).toBeVisible();
   const there = (await all(page, other)) as Block[];
-  expect(there.map(({ name, origin: { x, y } }) => [name, x, y])).toEqual([["Net loft", 10, 20], ["Net loft", 10, 20], ["Kiosk", -20, 10]]);
+  expect(there.map(({ name, origin: { x, y } }) => [name, x, y])).toEqual([["Net loft", 10, 20], ["Net loft", 12, 18], ["Kiosk", -18, 8]]);
   expect(new Set(there.map(({ id }) => id)).size).toBe(3);
+  // On the board they are laid down, too, once more beside.
+  await page.getByRole("link", { name: "Back to the board" }).click();
+  await expect(page.getByRole("application", { name: "Desk" })).toBeVisible();
+  await page.keyboard.press("Control+v");
+  await expect(page.getByText("2 things are laid down.").nth(1)).toBeVisible();
+  expect(await all(page, other)).toHaveLength(5);
+  await page.getByRole("link", { name: "Plan", exact: true }).click();
   // Text from elsewhere is let be, and what is no thing is told.
   await page.evaluate(() => navigator.clipboard.writeText(JSON.stringify({ format: "zanvo-things", elements: [{ id: "x", kind: "block" }] })));
   await page.getByRole("button", { name: "Paste here" }).click();
   await expect(page.getByText("is missing").first()).toBeVisible();
-  expect(await all(page, other)).toHaveLength(3);
+  expect(await all(page, other)).toHaveLength(5);
 });
 
 test("the list of things goes by street and row, and is searched", async ({ page }) => {

@@ -19,15 +19,15 @@ test("the shelf opens with the demo and one button for a new scene", async ({ pa
 });
 
 test("scenes are searched and put in order", async ({ page }) => {
-  for (const title of ["Zeta lock", "Alpha lock", "Mid lock"]) await put(page, title);
+  for (const title of ["Zeta sluice", "Alpha sluice", "Mid sluice"]) await put(page, title);
   await page.goto("/");
-  await page.getByLabel("Find a scene").fill("lock kestrel");
-  const titles = () => page.getByRole("listitem").getByRole("link", { name: /lock/ }).allTextContents();
+  await page.getByLabel("Find a scene").fill("sluice kestrel");
+  const titles = () => page.getByRole("listitem").getByRole("link", { name: /sluice/ }).allTextContents();
   await expect.poll(titles).toHaveLength(3);
   await page.getByLabel("Order").selectOption("name");
-  await expect.poll(titles).toEqual(["Alpha lock", "Mid lock", "Zeta lock"]);
+  await expect.poll(titles).toEqual(["Alpha sluice", "Mid sluice", "Zeta sluice"]);
   await page.getByLabel("Order").selectOption("last worked on");
-  await expect.poll(titles).toEqual(["Mid lock", "Alpha lock", "Zeta lock"]);
+  await expect.poll(titles).toEqual(["Mid sluice", "Alpha sluice", "Zeta sluice"]);
   await page.getByLabel("Find a scene").fill("no such thing");
   await expect(page.getByText("No scene is called")).toBeVisible();
 });

@@ -1,4 +1,5 @@
 // npm test: types, lint, unit tests and journeys. The last line is "N passed, N failed".
+import { Buffer } from "node:buffer";
 import { spawn, spawnSync } from "node:child_process";
 import { mkdirSync, readFileSync, rmSync } from "node:fs";
 import { join } from "node:path";

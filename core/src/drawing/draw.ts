@@ -20,19 +20,40 @@ const segment = (ends: readonly [Vec2, Vec2] | null): Float64Array => Float64Arr
 /** The stretches of one sight on paper, cut at the panel. */
 export const stretchLines = (view: View, seen: Seen, sight: Sight): Strokes => segmentLines(view, stretchesOf(seen, sight));
 
-/** The stretches of one sight, in the world, but for those of solids that are left out. */
-function stretchesOf({ ends, sight: sights, solid }: Seen, sight: Sight, out?: Uint8Array): (readonly [Vec3, Vec3])[] {
-  const segments: (readonly [Vec3, Vec3])[] = [];
-  for (let i = 0, o = 0; i < sights.length; i++, o += 6) {
-    if (sights[i] === sight && !out?.[solid[i]]) segments.push([[ends[o], ends[o + 1], ends[o + 2]], [ends[o + 3], ends[o + 4], ends[o + 5]]]);
+type Segment = readonly [Vec3, Vec3];
+
+/** Stretches of one sight, and the solid that each is of. */
+interface Sorted {
+  readonly segments: readonly Segment[];
+  readonly solid: readonly number[];
+}
+
+/** What is seen, sorted by sight once: it is drawn again with every turn of the view. */
+const sorted = new WeakMap<Seen, Map<Sight, Sorted>>();
+
+function sortedBy(seen: Seen, wanted: Sight): Sorted {
+  let by = sorted.get(seen);
+  if (!by) sorted.set(seen, (by = new Map()));
+  let found = by.get(wanted);
+  if (!found) {
+    const { ends, sight, solid } = seen;
+    const own = [...sight.keys()].filter((i) => sight[i] === wanted);
+    const at = (o: number): Vec3 => [ends[o], ends[o + 1], ends[o + 2]];
+    by.set(wanted, (found = { segments: own.map((i): Segment => [at(6 * i), at(6 * i + 3)]), solid: own.map((i) => solid[i]) }));
   }
-  return segments;
+  return found;
+}
+
+/** The stretches of one sight, in the world, but for those of solids that are left out. */
+function stretchesOf(seen: Seen, wanted: Sight, out?: Uint8Array): readonly Segment[] {
+  const { segments, solid } = sortedBy(seen, wanted);
+  return out ? segments.filter((_, i) => !out[solid[i]]) : segments;
 }
 
 /**
  * Details that are drawn apart: none that is drawn nearer than a gap, mm, at both its ends and its middle, to one kept before it. Far away, where they would clot into a black ball, fewer are left, and none that is shorter than the gap.
  */
-export function apart(view: View, details: readonly (readonly [Vec3, Vec3])[], gap: number): (readonly [Vec3, Vec3])[] {
+export function apart(view: View, details: readonly Segment[], gap: number): Segment[] {
   const kept = new Map<number, (readonly [Vec2, Vec2])[]>();
   const cellAt = (i: number, k: number) => i * 4_194_304 + k;
   return details.filter(([a, b]) => {
@@ -57,25 +78,23 @@ const NO_LINES = new Float64Array();
 const FAR = 5;
 
 /** Which solids are drawn so small that what is within their outline would clot: by number. */
-function small(view: View, { ends, sight, solid }: Seen, gap: number): Uint8Array {
-  const boxes = new Map<number, [number, number, number, number]>();
-  sight.forEach((as, i) => {
-    if (as !== OUTLINE) return;
-    for (const o of [6 * i, 6 * i + 3]) {
-      const [x, y] = project(view, [ends[o], ends[o + 1], ends[o + 2]]) ?? [NaN, NaN];
-      const box = boxes.get(solid[i]);
-      if (box) boxes.set(solid[i], [Math.min(box[0], x), Math.min(box[1], y), Math.max(box[2], x), Math.max(box[3], y)]);
-      else boxes.set(solid[i], [x, y, x, y]);
+function small(view: View, seen: Seen, gap: number): Uint8Array {
+  const { segments, solid } = sortedBy(seen, OUTLINE);
+  const count = solid.reduce((most, s) => Math.max(most, s + 1), 0);
+  const [x0, y0, x1, y1] = [Infinity, Infinity, -Infinity, -Infinity].map((start) => new Float64Array(count).fill(start));
+  segments.forEach((ends, i) => {
+    const s = solid[i];
+    for (const end of ends) {
+      // What is partly behind the eye has no size that could be compared: it stays NaN.
+      const [x, y] = project(view, end) ?? [NaN, NaN];
+      [x0[s], y0[s], x1[s], y1[s]] = [Math.min(x0[s], x), Math.min(y0[s], y), Math.max(x1[s], x), Math.max(y1[s], y)];
     }
   });
-  const out = new Uint8Array(solid.reduce((most, s) => Math.max(most, s + 1), 0));
-  // What is partly behind the eye has no size that could be compared.
-  for (const [s, [x0, y0, x1, y1]] of boxes) if (Math.max(x1 - x0, y1 - y0) < FAR * gap) out[s] = 1;
-  return out;
+  return Uint8Array.from(x0, (_, s) => (Math.max(x1[s] - x0[s], y1[s] - y0[s]) < FAR * gap && x1[s] >= x0[s] ? 1 : 0));
 }
 
 /** World segments on paper, cut at the panel: straight in a straight lens, curved in any other. */
-export function segmentLines(view: View, segments: readonly (readonly [Vec3, Vec3])[]): Strokes {
+export function segmentLines(view: View, segments: readonly Segment[]): Strokes {
   if (!view.law.straight) {
     const book = new CurveBook();
     for (const [a, b] of segments) drawSegment(view, a, b, book);

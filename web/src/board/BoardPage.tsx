@@ -3,6 +3,7 @@ import { Suspense, useEffect, useState } from "react";
 import { Link, useParams } from "react-router";
 import { Modal } from "../ui";
 import { useBoard } from "./board";
+import { useCarrying } from "./carry";
 import { Conflict } from "./Conflict";
 import { Desk } from "./desk/Desk";
 import { Findings } from "./Findings";
@@ -27,6 +28,7 @@ function Board() {
   const [versions, setVersions] = useState(false);
   const [keys, setKeys] = useState(false);
   useKeys(() => setKeys(true));
+  useCarrying();
   useEffect(() => {
     document.title = `${title} · Zanvo`;
     return () => {

@@ -1,4 +1,4 @@
-import { useMemo, useState } from "react";
+import { useDeferredValue, useMemo, useState } from "react";
 import { findings } from "@zanvo/core/checks";
 import { Button, say } from "../ui";
 import { useMeasures } from "../units";
@@ -14,7 +14,9 @@ export function Findings() {
   const scene = useBoard((board) => board.scene);
   const shot = useShot();
   const measures = useMeasures();
-  const told = useMemo(() => findings(scene, shot), [scene, shot]);
+  // While the hand drags, they may come a moment later.
+  const [looked, lookedAt] = [useDeferredValue(scene), useDeferredValue(shot)];
+  const told = useMemo(() => findings(looked, lookedAt), [looked, lookedAt]);
   const touching = useTangents(scene, shot);
   const found = [...told, ...touching];
   const [searching, setSearching] = useState(false);

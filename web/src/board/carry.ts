@@ -1,6 +1,6 @@
 import { useEffect } from "react";
 import { newScene } from "@zanvo/core/scene";
-import { moved, type Element } from "@zanvo/core/world";
+import { boxOf, moved, type Element } from "@zanvo/core/world";
 import { checkScene } from "../api";
 import { say } from "../ui";
 import { useBoard } from "./board";
@@ -8,7 +8,7 @@ import { chosenOf, deleteMany, fresh, lay } from "./many";
 
 /** What things are called that are carried from one scene to another, as plain text. */
 const FORMAT = "zanvo-things";
-/** Laid down in the scene that they came from, copies stand so far beside, m. */
+/** Where the same stands already, copies stand so far beside it, m. */
 const BESIDE = 2;
 
 /** Things as text that another scene takes. */
@@ -33,13 +33,20 @@ export async function readCarried(text: string): Promise<readonly Element[]> {
   return elements;
 }
 
+/** Things moved aside, step by step, until none lies on one of its kind. */
+function beside(things: readonly Element[], elements: readonly Element[]): readonly Element[] {
+  const place = (one: Element) => `${one.kind} ${Object.values(boxOf(one).origin).map((v) => v.toFixed(3)).join(" ")}`;
+  const taken = new Set(elements.map(place));
+  let put = things;
+  while (put.some((one) => taken.has(place(one)))) put = put.map((one) => moved(one, BESIDE, -BESIDE));
+  return put;
+}
+
 /** Lays things down that were copied, and chooses them. */
 export async function layCarried(text: string): Promise<void> {
   try {
     const things = await readCarried(text);
-    const known = new Set(useBoard.getState().scene.elements.map(({ id }) => id));
-    const here = things.some(({ id }) => known.has(id));
-    lay(fresh(things).map((one) => (here ? moved(one, BESIDE, -BESIDE) : one)));
+    lay(fresh(beside(things, useBoard.getState().scene.elements)));
     say(`${counted(things.length)} laid down.`);
   } catch (error) {
     say((error as Error).message);

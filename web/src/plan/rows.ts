@@ -21,7 +21,7 @@ const point = ([x, y]: Vec2) => ({ x, y });
 /** Builds up a street side from one place to another, on the right of who walks there. */
 export const layRow = (from: Vec2, to: Vec2): void => fill("Row", { from: point(from), to: point(to) });
 
-/** Builds up a lot around its rim. @returns whether it could be */
+/** Builds up a lot around its rim. */
 export const layLot = (corners: readonly Vec2[]): void => fill("Lot", { lot: corners.map(point), towers: { storeys: 1, roof: "pyramid" } });
 
 /** Lays a row by rule, and chooses its first house. */
