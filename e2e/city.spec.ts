@@ -1,3 +1,5 @@
+import { mkdirSync, writeFileSync } from "node:fs";
+import { dirname } from "node:path";
 import { expect, test, type Page } from "@playwright/test";
 import type { Block, Building, Element } from "@zanvo/core/world";
 import { drag, loft, onPlan, placer, plan } from "./plan";
@@ -210,15 +212,20 @@ test("one of two things that seem to touch is nudged free", async ({ page }) => 
   expect(Math.hypot(origin.x + 6, origin.y - 20)).toBeLessThan(2.01);
 });
 
-test("a large file of real ground is read piece by piece, and can be stopped", async ({ page }) => {
+test("a large file of real ground is read piece by piece, and can be stopped", async ({ page }, testInfo) => {
   const id = await onPlan(page);
   const square = (lon: number) => [[lon, 51.9], [lon + 0.0002, 51.9], [lon + 0.0002, 51.9001], [lon, 51.9001], [lon, 51.9]];
   const feature = (i: number) => JSON.stringify({ type: "Feature", properties: { name: `House ${i}`, height: 6, "x-pad": "p".repeat(400) }, geometry: { type: "Polygon", coordinates: [square(4.1 + (i % 100) * 0.0003)] } });
-  const file = (n: number) => Buffer.from(`{"type":"FeatureCollection","features":[${Array.from({ length: n }, (_, i) => feature(i)).join(",\n")}]}`);
+  const file = (n: number) => {
+    const path = testInfo.outputPath(`quay-${n}.geojson`);
+    mkdirSync(dirname(path), { recursive: true });
+    writeFileSync(path, `{"type":"FeatureCollection","features":[${Array.from({ length: n }, (_, i) => feature(i)).join(",\n")}]}`);
+    return path;
+  };
   await page.getByText("Real ground and other programs").click();
-  const bring = async (buffer: Buffer) => {
+  const bring = async (path: string) => {
     const [chooser] = await Promise.all([page.waitForEvent("filechooser"), page.getByRole("button", { name: "Bring in GeoJSON" }).click()]);
-    await chooser.setFiles({ name: "quay.geojson", mimeType: "application/geo+json", buffer });
+    await chooser.setFiles(path);
   };
   await bring(file(60_000));
   await expect(page.getByRole("progressbar", { name: "The file is read" })).toBeVisible();

@@ -1,6 +1,5 @@
 import { distance2, type Vec2 } from "../geometry";
-import { standsAt } from "../construct";
-import { boxOf, outlineOf, stands, type Element } from "../world";
+import { boxOf, outlineOf, stands, standsAt, type Element } from "../world";
 import { tenth, type Check } from "./finding";
 
 /** The eye is put so far before the wall that it is nearest to, m. */

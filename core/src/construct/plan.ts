@@ -1,5 +1,5 @@
 import { around, distance2, radians, type Rect, type Vec2 } from "../geometry";
-import { boxOf, circle, moved, outlineOf, type Element } from "../world";
+import { boxOf, circle, moved, outlineOf, standsAt, type Element } from "../world";
 
 /** A place on the plan, m, and what it was drawn to. */
 export interface Placed {
@@ -78,17 +78,6 @@ export function shapeOnPlan(shape: PlanShape, from: Vec2, to: Vec2, heading: num
 
 /** How far and how wide a plan must be to hold everything, m. */
 export const planBounds = (elements: readonly Element[], eyes: readonly Vec2[]): Rect => around([...elements.flatMap((element) => outlineOf(element)), ...eyes, [0, 0], [10, 10]], 5);
-
-/** Whether an element is at a place of the plan. */
-export function standsAt(element: Element, [px, py]: Vec2): boolean {
-  const points = outlineOf(element);
-  let inside = false;
-  points.forEach(([x, y], i) => {
-    const [u, v] = points[(i + points.length - 1) % points.length];
-    if (y > py !== v > py && px < ((u - x) * (py - y)) / (v - y) + x) inside = !inside;
-  });
-  return inside;
-}
 
 /** The smallest element at a place of the plan: what stands within another's outline can be taken up, too. */
 export function pickOnPlan(elements: readonly Element[], at: Vec2): Element | undefined {

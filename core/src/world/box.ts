@@ -68,6 +68,17 @@ function outlined(element: Element): readonly Vec2[] {
   }
 }
 
+/** Whether an element is at a place of the plan. */
+export function standsAt(element: Element, [px, py]: Vec2): boolean {
+  const points = outlineOf(element);
+  let inside = false;
+  points.forEach(([x, y], i) => {
+    const [u, v] = points[(i + points.length - 1) % points.length];
+    if (y > py !== v > py && px < ((u - x) * (py - y)) / (v - y) + x) inside = !inside;
+  });
+  return inside;
+}
+
 /** The places that an element is drawn by: corners of its footprint, or bends of its path; of a block and a flight of steps, none. */
 export function placesOf(element: Element): readonly Vec2[] {
   const places = "footprint" in element ? element.footprint : "path" in element ? element.path : [];

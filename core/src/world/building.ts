@@ -20,9 +20,6 @@ const LOW = 0.2;
 /** A mansard's steep part leans in by this part of its rise. */
 const MANSARD = 0.45;
 
-/** A circle's corners on the plan. */
-export const circle = ([x, y]: Vec2, radius: number, n = 32): Vec2[] => Array.from({ length: n }, (_, i) => [x + radius * Math.cos((2 * Math.PI * i) / n), y + radius * Math.sin((2 * Math.PI * i) / n)]);
-
 /** Why a building cannot stand as it is said to, and the field; null where it can. */
 export function faultOf(building: Building): { readonly field: string; readonly message: string } | null {
   const points = cornersOf(building);

@@ -101,3 +101,6 @@ export function sideOf(points: readonly Vec2[], i: number): { readonly p: Vec2; 
   const long = Math.hypot(q[0] - p[0], q[1] - p[1]);
   return { p, long, u: [(q[0] - p[0]) / long, (q[1] - p[1]) / long] };
 }
+
+/** A circle's corners on the plan. */
+export const circle = ([x, y]: Vec2, radius: number, n = 32): Vec2[] => Array.from({ length: n }, (_, i) => [x + radius * Math.cos((2 * Math.PI * i) / n), y + radius * Math.sin((2 * Math.PI * i) / n)]);

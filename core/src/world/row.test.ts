@@ -1,8 +1,7 @@
 import fc from "fast-check";
 import { between } from "../testing";
-import { standsAt } from "../construct/plan";
 import { fromStretch } from "../geometry";
-import { areaTwice, boxOf, centroid, DEFAULT_ROW, faultOf, fillRow, inset, outlineOf, rowFault, tidy, type Row } from ".";
+import { areaTwice, boxOf, centroid, DEFAULT_ROW, faultOf, fillRow, inset, outlineOf, rowFault, standsAt, tidy, type Row } from ".";
 
 const row = (change: Partial<Row> = {}): Row => ({ id: "r", name: "Quay", from: { x: 3, y: 4 }, to: { x: 63, y: 84 }, seed: 7, ...DEFAULT_ROW, ...change });
 /** How far along and into the row's lots a place lies: its line runs (0.6, 0.8), its lots to the right of that. */
