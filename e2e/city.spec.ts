@@ -198,6 +198,21 @@ test("the list of things goes by street and row, and is searched", async ({ page
   await expect(things.getByText("Lamp court", { exact: true })).toHaveCount(0);
 });
 
+test("each kind of a building's lines is faded by itself", async ({ page }) => {
+  const house: Building = { id: "house", kind: "building", name: "Ferry office", footprint: [[-4, 14], [4, 14], [4, 22], [-4, 22]].map(([x, y]) => ({ x, y })), base: 0, height: 6, storeys: 2, roof: { kind: "hip", rise: 2 }, windows: { every: 2, width: 1, height: 1.2, sill: 0.9 } };
+  const id = await lay(page, (scene) => {
+    scene.shots[0].gaze = { heading: 0, pitch: 0, roll: 0 };
+    scene.elements.push(house);
+  });
+  const layers = async () => [...(await (await page.request.get(`/api/scenes/${id}/exports/s1.svg`)).text()).matchAll(/<g id="(details|creases|outlines)"/g)].map((m) => m[1]);
+  expect(await layers()).toEqual(["details", "creases", "outlines"]);
+  await page.keyboard.press("5");
+  await page.getByText("Strength of their lines").click();
+  await page.getByRole("slider", { name: "Windows, joints and rails" }).press("Home");
+  expect((await saved<Element>(page, id)).shots[0].show).toMatchObject({ details: 0, buildings: 1 });
+  expect(await layers()).toEqual(["creases", "outlines"]);
+});
+
 test("one of two things that seem to touch is nudged free", async ({ page }) => {
   const id = await lay(page, (scene) => {
     scene.shots[0].gaze = { heading: 0, pitch: 0, roll: 0 };

@@ -125,9 +125,9 @@ export function buildingLayers(view: View, seen: Seen, show: Required<Show>, gap
   };
   return [
     layer("hidden", "Hidden lines", STYLES.hidden, HIDDEN, show.hidden * show.buildings),
-    layer("details", "Details", STYLES.detail, DETAIL, show.buildings),
-    layer("creases", "Creases", STYLES.crease, CREASE, show.buildings),
-    layer("meetings", "Lines of meeting", STYLES.meeting, MEETING, show.buildings),
+    layer("details", "Details", STYLES.detail, DETAIL, show.details * show.buildings),
+    layer("creases", "Creases", STYLES.crease, CREASE, show.creases * show.buildings),
+    layer("meetings", "Lines of meeting", STYLES.meeting, MEETING, show.meetings * show.buildings),
     layer("outlines", "Outlines", STYLES.outline, OUTLINE, show.buildings),
   ];
 }

@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { distance2 } from "../geometry";
 import type { LawId } from "../lens";
-import { newScene, type Scene, type Shot } from "../scene";
+import { newScene, showOf, type Scene, type Shot, type Show } from "../scene";
 import { project, rimRadius, viewOf } from "../shot";
 import { anyShot, anyBlocks, block, shotWith } from "../testing";
 import { blockAxes, build, built, DEFAULT_STREET, type Building, type Street } from "../world";
@@ -74,12 +74,13 @@ describe("details", () => {
 describe("far things", () => {
   it("are thinned to their outline when what is within it would clot; near ones keep creases, details and lines of meeting", () => {
     const house = (y: number): Building => ({ id: `h${y}`, kind: "building", name: "House", footprint: [[-3, y], [4, y], [4, y + 6], [-3, y + 6]].map(([px, py]) => ({ x: px, y: py })), base: 0, height: 6, storeys: 2, roof: { kind: "hip", rise: 2 }, windows: { every: 3, width: 1, height: 1.2, sill: 0.9 }, chimneys: [{ x: 0, y: y + 2, side: 0.8, rise: 3 }] });
-    const layersOf = (y: number) => {
+    const layersOf = (y: number, show: Partial<Show> = {}) => {
       const { solids, details } = built([house(y)]);
       const scene = sceneOf(shotWith({ eye: { x: 9, z: 14 }, gaze: { heading: 0, pitch: -10 } }), [house(y)]);
-      return draw(scene, scene.shots[0], see(solids, viewOf(scene.shots[0]).eye, details)).layers.map(({ id }) => id).filter((id) => ["details", "creases", "meetings", "outlines"].includes(id));
+      return draw(scene, { ...scene.shots[0], show: { ...showOf(scene.shots[0]), ...show } }, see(solids, viewOf(scene.shots[0]).eye, details)).layers.map(({ id }) => id).filter((id) => ["details", "creases", "meetings", "outlines"].includes(id));
     };
     expect(layersOf(24)).toEqual(["details", "creases", "meetings", "outlines"]);
+    expect(layersOf(24, { details: 0, meetings: 0 })).toEqual(["creases", "outlines"]);
     // 7 m wide and 9 m high through 300 mm at 1,000 m: 2 and 3 mm, less than five gaps of 0.8 mm.
     expect(layersOf(1000)).toEqual(["outlines"]);
   });

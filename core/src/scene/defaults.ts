@@ -3,7 +3,7 @@ import { frameOn, PAPERS, sheetOf } from "./papers";
 import { FORMAT, VERSION } from "./format";
 import type { Aids, Bundle, Room, Scene, Sheet, Shot, Show } from "../schema";
 
-export const DEFAULT_SHOW: Required<Show> = { live: 0.6, frame: 1, horizon: 1, bundles: 1, buildings: 1, hidden: 0, cone: 0, measuring: 0, compass: 0, aids: 1 };
+export const DEFAULT_SHOW: Required<Show> = { live: 0.6, frame: 1, horizon: 1, bundles: 1, buildings: 1, creases: 1, meetings: 1, details: 1, hidden: 0, cone: 0, measuring: 0, compass: 0, aids: 1 };
 export const DEFAULT_BUNDLE: Omit<Bundle, "pin"> = { spacing: 12, strength: 0.5 };
 /** Lines nearer than 0.8 mm on paper clot into a black ball (common practice). */
 export const DEFAULT_ROOM: Room = { gap: 0.8, clear: 4 };

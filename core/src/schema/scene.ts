@@ -148,6 +148,10 @@ const UnderSchema = strict({ reference: Id, strength: Strength, at: RectSchema }
 /** How strongly each kind of line is shown; 0 leaves it out. */
 const ShowSchema = strict({
   live: Strength, frame: Strength, horizon: Strength, bundles: Strength, buildings: Strength, hidden: Strength,
+  /** What of the buildings is drawn besides their outlines. */
+  creases: Type.Optional(Strength),
+  meetings: Type.Optional(Strength),
+  details: Type.Optional(Strength),
   /** Circles of the cone of vision. */
   cone: Type.Optional(Strength),
   /** Measuring points, and distance points where the gaze runs along a set. */

@@ -61,6 +61,7 @@ export function GroundFields() {
       {work.busy && <Working onStop={work.stop}>Reading the file…</Working>}
       {work.busy && <Progress label="The file is read" done={share} of={1} />}
       {notes.length > 0 && <ul aria-label="What came of it" className="max-h-40 list-disc space-y-0.5 overflow-y-auto pl-4">{notes.map((note, i) => <li key={i}>{note}</li>)}</ul>}
+      {!ground && <Button className="w-full" onClick={() => edit((next) => { next.ground = { longitude: 0, latitude: 0, north: 0 }; })}>Say first where the origin is</Button>}
       {ground && (
         <>
           <NumberField label="Latitude of the origin" {...degrees} min={-85} max={85} value={ground.latitude} onChange={(latitude) => edit((next) => { next.ground = { ...ground, latitude }; })} />

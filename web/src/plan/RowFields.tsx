@@ -20,6 +20,7 @@ export function RowFields({ row, house }: { readonly row: Row; readonly house: B
       <h2 className="text-sm font-semibold">{row.name}</h2>
       <Check label="Keep this house when the row is rolled again" checked={house.kept ?? false} onChange={(kept) => edit(replaceElement({ ...house, kept: kept || undefined }))} />
       <Button className="w-full" onClick={() => reroll(row.id)}><Dices size={14} aria-hidden />Roll the others again</Button>
+      <NumberField label="Seed" unit="" digits={0} min={0} max={4294967295} step={1} value={row.seed} onChange={(to) => changeRow(row.id, { seed: Math.round(to) })} />
       <NumberField label="Fronts from" {...size} value={fronts.least} onChange={(least) => changeRow(row.id, { fronts: { ...fronts, least } })} />
       <NumberField label="Fronts to" {...size} value={fronts.most} onChange={(most) => changeRow(row.id, { fronts: { ...fronts, most } })} />
       <NumberField label="Depth of the lots" {...size} value={row.depth} onChange={(depth) => changeRow(row.id, { depth })} />

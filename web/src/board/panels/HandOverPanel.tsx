@@ -9,7 +9,7 @@ import { BlankGrids } from "./BlankGrids";
 import { PrintFields } from "./PrintFields";
 
 /** Kinds of line that one may want to leave out on paper. */
-const OPTIONAL = { bundles: "Bundles", horizon: "Horizon", hidden: "Hidden lines", live: "Live area", aids: "Aids on the margin" } as const;
+const OPTIONAL = { bundles: "Bundles", horizon: "Horizon", hidden: "Hidden lines", details: "Windows, joints and rails", live: "Live area", aids: "Aids on the margin" } as const;
 
 /** The drawing taken to paper: SVG in true millimetres, PDF and PNG, the whole desk at true size in tiles, and the scene's own file. */
 export function HandOverPanel() {

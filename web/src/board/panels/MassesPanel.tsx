@@ -1,12 +1,15 @@
 import { MousePointer2, MoveUp } from "lucide-react";
 import { useEffect, useRef } from "react";
 import { FAINT, showOf } from "@zanvo/core/scene";
-import { Button, Check, NumberField } from "../../ui";
-import { edit, go, onShot, useBoard, useShot } from "../board";
+import { Button, Check, Fold, NumberField, Strength } from "../../ui";
+import { beginGesture, drag, edit, endGesture, go, onShot, useBoard, useShot } from "../board";
 import { useChosen } from "../desk/blocks";
 import { setRaising, takeMeasure, useDesk } from "../desk/desk";
 import { LEAST, STEPS, type Raising } from "../desk/raise";
 import { ChosenFields } from "./ChosenFields";
+
+/** Kinds of line that buildings are drawn with. */
+const LINES = { buildings: "All of them", creases: "Creases", meetings: "Where they meet", details: "Windows, joints and rails" } as const;
 
 const ASKS = { height: "Up: height", left: "Out along the left set", right: "Out along the right set" } as const;
 
@@ -55,7 +58,7 @@ export function MassesPanel() {
   const empty = useBoard((board) => board.scene.elements.length === 0);
   const chosen = useChosen();
   const shot = useShot();
-  const { hidden } = showOf(shot);
+  const show = showOf(shot);
   return (
     <div className="space-y-2">
       <div className="flex gap-1">
@@ -71,9 +74,14 @@ export function MassesPanel() {
       )}
       <Check
         label="Show hidden lines faintly"
-        checked={hidden > 0}
+        checked={show.hidden > 0}
         onChange={(checked) => edit(onShot((before) => ({ ...before, show: { ...showOf(before), hidden: checked ? FAINT : 0 } })))}
       />
+      <Fold title="Strength of their lines">
+        {Object.entries(LINES).map(([kind, label]) => (
+          <Strength key={kind} label={label} value={show[kind as keyof typeof LINES]} onChange={(strength) => drag(onShot((before) => ({ ...before, show: { ...showOf(before), [kind]: strength } })))} onHold={beginGesture} onRelease={endGesture} />
+        ))}
+      </Fold>
       {chosen && !raising && <ChosenFields key={chosen.id} element={chosen} />}
     </div>
   );

@@ -65,6 +65,7 @@ export function SkylineFields({ skyline, change }: { readonly skyline: Skyline; 
     <>
       <Choice label="What closes the view" value={of} options={{ blocks: "Blocks", ridges: "Ridges" }} onChange={(to) => set(to === "ridges" ? { of: to, ...DEFAULT_RIDGES } : { of: to, behind: DEFAULT_SKYLINE.behind, widths: DEFAULT_SKYLINE.widths, heights: DEFAULT_SKYLINE.heights }, "of")} />
       <Button className="w-full" onClick={() => set({ seed: crypto.getRandomValues(new Uint32Array(1))[0] }, "seed")}><Dices size={14} aria-hidden />Roll it again</Button>
+      <NumberField label="Seed" unit="" digits={0} min={0} max={4294967295} step={1} value={skyline.seed} onChange={(to) => set({ seed: Math.round(to) }, "seed typed")} />
       <NumberField label="Rows" unit="" digits={0} min={1} max={12} step={1} value={rows} onChange={(to) => set({ rows: Math.round(to) }, "rows")} />
       <NumberField label="From row to row" {...SIZE} value={behind} onChange={(to) => set({ behind: to }, "behind")} />
       <NumberField label="Widths from" {...SIZE} value={widths.least} onChange={(least) => set({ widths: { ...widths, least } }, "widths least")} />
