@@ -3,7 +3,7 @@ import { dirname } from "node:path";
 import { expect, test, type Page } from "@playwright/test";
 import type { Block, Building, Element } from "@zanvo/core/world";
 import { drag, loft, onPlan, placer, plan } from "./plan";
-import { lay, saved, type } from "./table";
+import { lay, saved, stopAtOnce, type } from "./table";
 
 const chosen = (page: Page) => page.getByRole("region", { name: "Chosen building" });
 const all = async (page: Page, id: string) => (await saved<Element>(page, id)).elements;
@@ -219,6 +219,12 @@ test("one of two things that seem to touch is nudged free", async ({ page }) => 
     scene.elements.push({ ...loft, origin: { x: 0, y: 10, z: 0 }, length: 3, width: 4, height: 4, locked: true }, { ...loft, id: "far", name: "Ice house", origin: { x: -6, y: 20, z: 0 }, length: 4, width: 5.96, height: 9 });
   });
   const findings = page.getByRole("region", { name: "Findings" });
+  // A search that is stopped changes nothing.
+  await expect(findings.getByText(/run together/)).toBeVisible();
+  await stopAtOnce(page);
+  await findings.getByRole("button", { name: "Nudge the eye free" }).click();
+  await expect(findings.getByText("Looking for a small move…")).toHaveCount(0);
+  expect((await saved(page, id)).shots[0].eye).toEqual({ x: 0, y: 0, z: 1.6 });
   await findings.getByRole("button", { name: "Nudge the block" }).click();
   await expect(page.getByText(/^Ice house is moved by 0\.\d\d m; 0 tangents are left\.$/).first()).toBeVisible();
   await expect(findings.getByText(/run together/)).toHaveCount(0);

@@ -56,3 +56,11 @@ export async function type(page: Page, label: string, text: string, within: Page
 
 /** The value on the slip behind a label. */
 export const slip = (page: Page, label: string): Locator => page.getByRole("region", { name: "Slip" }).getByRole("button", { name: `Copy ${label}:` }).locator("span").nth(1);
+
+/** Presses Stop as soon as it is there, once: a hand is too slow for it on a quick machine. */
+export const stopAtOnce = (page: Page): Promise<void> => page.evaluate(() => new MutationObserver((_, observer) => {
+  const stop = [...document.querySelectorAll("button")].find(({ textContent }) => textContent === "Stop");
+  if (!stop) return;
+  observer.disconnect();
+  stop.click();
+}).observe(document.body, { childList: true, subtree: true }));

@@ -3,7 +3,7 @@ import { expect, test, type Page } from "@playwright/test";
 import AxeBuilder from "@axe-core/playwright";
 import sharp from "sharp";
 import { bench, fill, laid, photo, set, trace } from "./bench";
-import { saved, type } from "./table";
+import { saved, stopAtOnce, type } from "./table";
 
 const demo = (name: string) => readFileSync(new URL(`../demo/photos/${name}`, import.meta.url));
 const truth = (name: string) => JSON.parse(demo(`${name}.json`).toString()) as { readonly lens: number; readonly pitch: number; readonly bow?: number };
@@ -13,13 +13,7 @@ const fold = (page: Page, name: string) => page.getByText(name, { exact: true })
 
 test("the edges of a photo are found, brushed over, and taken into the sets; they tell the camera", async ({ page }) => {
   const id = await laid(page, demo("up-the-tower.jpg"));
-  // Stopped as soon as it can be: a hand is too slow for it on a quick machine.
-  await page.evaluate(() => new MutationObserver((_, observer) => {
-    const stop = [...document.querySelectorAll("button")].find(({ textContent }) => textContent === "Stop");
-    if (!stop) return;
-    observer.disconnect();
-    stop.click();
-  }).observe(document.body, { childList: true, subtree: true }));
+  await stopAtOnce(page);
   await page.getByRole("button", { name: "Find the edges in the photo" }).click();
   await page.getByRole("button", { name: "Find the edges in the photo" }).click();
   const found = page.getByRole("region", { name: "Edges of the photo" });

@@ -1,11 +1,11 @@
-import { useDeferredValue, useMemo, useState } from "react";
+import { useDeferredValue, useMemo } from "react";
 import { findings } from "@zanvo/core/checks";
-import { Button, say } from "../ui";
+import { Button, say, useWork, Working } from "../ui";
 import { useMeasures } from "../units";
 import { edit, onShot, useBoard, useShot } from "./board";
 import { replaceElement } from "./desk/blocks";
 import { useDesk } from "./desk/desk";
-import { tangentsThread, useTangents } from "./useTangents";
+import { untilGivenUp, useTangents } from "./useTangents";
 
 const MARKS = { error: "!!", warning: "!", note: "·" } as const;
 
@@ -19,21 +19,19 @@ export function Findings() {
   const told = useMemo(() => findings(looked, lookedAt), [looked, lookedAt]);
   const touching = useTangents(scene, shot);
   const found = [...told, ...touching];
-  const [searching, setSearching] = useState(false);
+  const { busy, run, stop } = useWork();
   /** Looks for a small move of the eye that frees the shot of tangents, and makes it. */
   const free = async () => {
-    setSearching(true);
-    const nudged = await tangentsThread().nudgedEye(scene, shot);
-    setSearching(false);
+    const nudged = await run((signal) => untilGivenUp((thread) => thread.nudgedEye(scene, shot), signal));
+    if (nudged === undefined) return;
     if (!nudged) return say("No move of the eye by half a metre or less leaves fewer tangents. Move one of the buildings.");
     edit(onShot((before) => ({ ...before, eye: nudged.shot.eye })));
     say(`The eye is moved by ${nudged.far.toFixed(2)} m; ${nudged.left} tangents are left.`);
   };
   /** Moves one of two things as little as parts them, and makes the move. */
   const part = async (pair: readonly [string, string]) => {
-    setSearching(true);
-    const nudged = await tangentsThread().nudgedBlock(scene, shot, pair);
-    setSearching(false);
+    const nudged = await run((signal) => untilGivenUp((thread) => thread.nudgedBlock(scene, shot, pair), signal));
+    if (nudged === undefined) return;
     if (!nudged) return say("No move of either by two metres or less parts them and leaves fewer tangents. Move the eye.");
     edit(replaceElement(nudged.element));
     say(`${nudged.element.name} is moved by ${nudged.far.toFixed(2)} m; ${nudged.left} tangents are left.`);
@@ -42,6 +40,7 @@ export function Findings() {
   return (
     <section aria-label="Findings" className="max-h-[20%] shrink-0 overflow-y-auto border-t border-hair px-3 py-2">
       <h2 className="text-[11px] font-semibold uppercase tracking-wide text-pencil">Findings</h2>
+      {busy && <Working onStop={stop}>Looking for a small move…</Working>}
       {found.length === 0 && <p className="text-pencil">Nothing to point out.</p>}
       <ul>
         {found.map(({ id, severity, where, at, message, mend, between }) => (
@@ -56,8 +55,8 @@ export function Findings() {
             <span aria-label={severity} role="img" className={`measure w-3 shrink-0 text-center font-semibold ${severity === "note" ? "text-pencil" : "text-accent"}`}>{MARKS[severity]}</span>
             <div className="min-w-0">
               <p className="leading-snug"><span className="font-medium">{where[0].toUpperCase() + where.slice(1)}.</span> {measures(message)}</p>
-              {id === touching[0]?.id && <Button className="mt-1 w-full" disabled={searching} onClick={() => void free()}>{searching ? "Looking…" : "Nudge the eye free"}</Button>}
-              {between && <Button className="mt-1 w-full" disabled={searching} onClick={() => void part(between)}>{searching ? "Looking…" : "Nudge the block"}</Button>}
+              {id === touching[0]?.id && <Button className="mt-1 w-full" disabled={busy} onClick={() => void free()}>Nudge the eye free</Button>}
+              {between && <Button className="mt-1 w-full" disabled={busy} onClick={() => void part(between)}>Nudge the block</Button>}
               {mend && <Button className="mt-1 h-auto min-h-7 w-full !whitespace-normal py-0.5" onClick={() => { point(null); edit(onShot(() => mend.shot)); }}>{measures(mend.label)}</Button>}
             </div>
           </li>

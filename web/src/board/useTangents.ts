@@ -7,9 +7,23 @@ import type { TangentsWorker } from "./tangents.worker";
 /** How long the hand must rest before tangents are looked for, ms. */
 const REST = 700;
 
+let worker: Worker | null = null;
 let thread: Remote<TangentsWorker> | null = null;
 /** The one thread in which tangents are looked for. */
-export const tangentsThread = (): Remote<TangentsWorker> => (thread ??= wrap<TangentsWorker>(new Worker(new URL("./tangents.worker.ts", import.meta.url), { type: "module" })));
+export function tangentsThread(): Remote<TangentsWorker> {
+  worker ??= new Worker(new URL("./tangents.worker.ts", import.meta.url), { type: "module" });
+  return (thread ??= wrap<TangentsWorker>(worker));
+}
+
+/** Looks in the thread for as long as it is wanted: given up, the thread is ended, and nothing is found. */
+export function untilGivenUp<T>(look: (thread: Remote<TangentsWorker>) => Promise<T>, signal: AbortSignal): Promise<T | undefined> {
+  const givenUp = new Promise<undefined>((resolve) => signal.addEventListener("abort", () => {
+    worker?.terminate();
+    [worker, thread] = [null, null];
+    resolve(undefined);
+  }));
+  return Promise.race([look(tangentsThread()), givenUp]);
+}
 
 /** The tangents of a shot, looked for once the hand rests; none while it has changed since. */
 export function useTangents(scene: Scene, shot: Shot): readonly Finding[] {
