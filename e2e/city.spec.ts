@@ -105,6 +105,8 @@ test("a lot is built up around its rim with towers at its corners; one too small
   expect(await towers()).toHaveLength(4);
   for (const { roof, windows } of await towers()) expect([roof.kind, windows !== undefined]).toEqual(["pyramid", true]);
   const row = page.getByRole("region", { name: "Row" });
+  await type(page, "Seed", "7", row);
+  expect((await saved<Element>(page, id)).rows).toMatchObject([{ seed: 7 }]);
   await row.getByLabel("Roof of the towers").selectOption("spire");
   await row.getByRole("checkbox", { name: "Windows and doors" }).uncheck();
   for (const { roof, windows } of await towers()) expect([roof.kind, windows]).toEqual(["spire", undefined]);
@@ -248,6 +250,10 @@ test("a large file of real ground is read piece by piece, and can be stopped", a
     const [chooser] = await Promise.all([page.waitForEvent("filechooser"), page.getByRole("button", { name: "Bring in GeoJSON" }).click()]);
     await chooser.setFiles(path);
   };
+  // The origin is said before anything is brought in, and stays.
+  await page.getByRole("button", { name: "Say first where the origin is" }).click();
+  await type(page, "Latitude of the origin", "51.9");
+  await type(page, "Longitude of the origin", "4.1");
   await bring(file(60_000));
   await expect(page.getByRole("progressbar", { name: "The file is read" })).toBeVisible();
   await page.getByRole("button", { name: "Stop" }).click();
@@ -256,6 +262,9 @@ test("a large file of real ground is read piece by piece, and can be stopped", a
   await bring(file(300));
   await expect(page.getByRole("list", { name: "What came of it" }).getByRole("listitem")).toHaveText(["300 things were brought in."]);
   expect(await all(page, id)).toHaveLength(301);
+  const { ground, elements } = await saved<Building | Block>(page, id);
+  expect(ground).toEqual({ latitude: 51.9, longitude: 4.1, north: 0 });
+  expect((elements[1] as Building).footprint[0]).toEqual({ x: 0, y: 0 });
 });
 
 test.describe("with fingers", () => {

@@ -1,5 +1,5 @@
 import { distance2, type Vec2 } from "../geometry";
-import { boxOf, outlineOf, stands, standsAt, type Element } from "../world";
+import { boxOf, outlineOf, sideOf, stands, standsAt, type Element } from "../world";
 import { tenth, type Check } from "./finding";
 
 /** The eye is put so far before the wall that it is nearest to, m. */
@@ -15,11 +15,10 @@ function within(element: Element, at: Vec2, z: number): boolean {
 /** The nearest place before a wall of an element, out of it, seen from within. */
 function outside(element: Element, [x, y]: Vec2): Vec2 {
   const points = outlineOf(element);
-  const ways = points.map((p, i) => {
-    const q = points[(i + 1) % points.length];
-    const long = distance2(p, q);
+  const ways = points.map((_, i) => {
+    const { p, u } = sideOf(points, i);
     // To the right of a side that runs counter-clockwise lies the outside.
-    const [nx, ny] = [(q[1] - p[1]) / long, -(q[0] - p[0]) / long];
+    const [nx, ny] = [u[1], -u[0]];
     const off = (p[0] - x) * nx + (p[1] - y) * ny;
     return { off, place: [x + (off + CLEAR) * nx, y + (off + CLEAR) * ny] as Vec2 };
   });

@@ -1,6 +1,6 @@
 import { contains, corners, degrees, distance2, type Vec2, type Vec3 } from "../geometry";
 import { projectDirection, ringRadius, toEye, unproject, type View } from "../shot";
-import { blockCorner, boxOf, stands } from "../world";
+import { middleOf, stands } from "../world";
 import { tenth, type Check, type Finding } from "./finding";
 
 /** Beyond this a ball looks like an egg (common practice). */
@@ -44,9 +44,7 @@ export const stretchedRound: Check = ({ scene, shot, view }) => {
     }));
   }
   const worst = scene.elements.filter((element) => !element.hidden && stands(element)).flatMap((element) => {
-    const box = boxOf(element);
-    const [x, y, base] = blockCorner(box, 0.5, 0.5);
-    const z = base + box.height / 2;
+    const [x, y, z] = middleOf(element);
     const towards: Vec3 = [x - view.eye[0], y - view.eye[1], z - view.eye[2]];
     const seen = toEye(view, towards);
     const place = view.law.off(seen) <= view.law.limit ? projectDirection(view, towards) : null;

@@ -1,6 +1,6 @@
-import { contains, type Vec2 } from "../geometry";
+import { contains } from "../geometry";
 import { project } from "../shot";
-import { blockCorner, boxOf, type Element } from "../world";
+import { middleOf, type Element } from "../world";
 import { tenth, type Check } from "./finding";
 
 /** Storeys are from 2.7 m (flats) to 4.5 m (shops) high, halls 5 m and up (common practice); kerbs of streets 0.10 to 0.15 m, pavements 1.8 to 3 m wide. */
@@ -42,9 +42,7 @@ function measuresOf(element: Element): readonly Measure[] {
 export const offScale: Check = ({ scene, shot, view }) => scene.elements.flatMap((element) => {
   const off = element.hidden ? undefined : measuresOf(element).find(({ value, limits: [least, most] }) => value < least || value > most);
   if (!off) return [];
-  const box = boxOf(element);
-  const [x, y, z] = blockCorner(box, 0.5, 0.5);
-  const at: Vec2 | null = project(view, [x, y, z + box.height / 2]);
+  const at = project(view, middleOf(element));
   if (!at || !contains(shot.frame, at)) return [];
   const { value, limits, told, usual } = off;
   return [{

@@ -1,6 +1,4 @@
-import type { Vec2 } from "../geometry";
-import type { Row } from "../world";
-import { boxOf, blockCorner, offPath, type Element } from "../world";
+import { middleOf, offPath, type Element, type Row } from "../world";
 
 /** Things that stand together: a row, a group, or what belongs to neither. */
 export interface Standing {
@@ -17,11 +15,6 @@ export interface Place {
 
 /** Farther than this from a street's middle line nothing stands on it, m. */
 const FAR = 45;
-
-const centre = (element: Element): Vec2 => {
-  const [x, y] = blockCorner(boxOf(element), 0.5, 0.5);
-  return [x, y];
-};
 
 /** Everything in a scene by the street that it stands on, and there by row and group: those of one stay together, at the street nearest to most of them. */
 export function byStreet(elements: readonly Element[], rows: readonly Row[] = []): Place[] {
@@ -42,8 +35,8 @@ export function byStreet(elements: readonly Element[], rows: readonly Row[] = []
   for (const one of together.values()) {
     const counts = new Map<string | null, number>();
     for (const element of one.elements) {
-      const place = centre(element);
-      const near = streets.map((street) => ({ id: street.id, off: "path" in street ? offPath(street, place) : Infinity })).reduce<{ id: string | null; off: number }>((best, s) => (s.off < best.off ? s : best), { id: null, off: FAR });
+      const [x, y] = middleOf(element);
+      const near = streets.map((street) => ({ id: street.id, off: "path" in street ? offPath(street, [x, y]) : Infinity })).reduce<{ id: string | null; off: number }>((best, s) => (s.off < best.off ? s : best), { id: null, off: FAR });
       counts.set(near.id, (counts.get(near.id) ?? 0) + 1);
     }
     const [[home]] = [...counts].sort((a, b) => b[1] - a[1]);

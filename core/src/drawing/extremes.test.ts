@@ -61,7 +61,7 @@ describe("extremes", () => {
     const wild = fc.record({ heading: between(-360, 360), pitch: between(-90, 90), roll: between(-360, 360), distance: between(1, 5000), x: between(-2000, 2000), y: between(-2000, 2000), z: between(-20, 100) });
     fc.assert(fc.property(wild, anyBlocks, ({ heading, pitch, roll, distance, x, y, z }, elements) => {
       expect(madeOf({ ...scene, elements }, shotWith({ eye: { z }, gaze: { heading, pitch, roll }, distance, centre: { x, y } }))).not.toMatch(/NaN|Infinity|undefined/);
-    }), { numRuns: 25 });
+    }), { numRuns: 40 });
   });
 
   it("any view through any lens makes no NaN", () => {
@@ -70,7 +70,7 @@ describe("extremes", () => {
       const shot = shotWith({ gaze: { heading, pitch, roll }, distance, centre: { x, y } });
       const made = madeOf({ ...scene, elements }, { ...shot, lens: { ...shot.lens, law } });
       expect(made).not.toMatch(/NaN|Infinity|undefined/);
-    }), { numRuns: 14, endOnFailure: true });
+    }), { numRuns: 20, endOnFailure: true });
   });
 
   it.each<[string, Partial<Shot>, string]>([

@@ -103,7 +103,7 @@ describe("which stretches are seen", () => {
           checked++;
         }
       });
-    }), { numRuns: 110, seed: 11, endOnFailure: true });
+    }), { numRuns: 150, seed: 11, endOnFailure: true });
     expect(checked).toBeGreaterThan(5000);
     expect(doubtful / checked).toBeLessThan(0.001);
   });
@@ -129,7 +129,7 @@ describe("which stretches are seen", () => {
       const [more, unsure] = compared({ solids, details: [] }, eye);
       checked += more;
       doubtful += unsure;
-    }), { numRuns: 90, seed: 21, endOnFailure: true });
+    }), { numRuns: 120, seed: 21, endOnFailure: true });
     expect(checked).toBeGreaterThan(5000);
     expect(doubtful / checked).toBeLessThan(0.001);
   });

@@ -1,4 +1,4 @@
-import { degrees, type Vec2 } from "../geometry";
+import { degrees, type Vec2, type Vec3 } from "../geometry";
 import { blockCorner } from "./block";
 import { canalRibbon, cornerOf as footCorner, cornersOf, ribbonOf, sizeOf, skylineRibbon } from "./outline";
 import { pathOf, ribbon } from "./path";
@@ -42,6 +42,13 @@ export function boxOf(element: Element): Block {
 
 /** Outlines of elements that can no longer change. */
 const known = new WeakMap<Element, readonly Vec2[]>();
+
+/** The middle of the block that stands for an element. */
+export function middleOf(element: Element): Vec3 {
+  const box = boxOf(element);
+  const [x, y, z] = blockCorner(box, 0.5, 0.5);
+  return [x, y, z + box.height / 2];
+}
 
 /** The outline of an element on the plan, counter-clockwise. */
 export function outlineOf(element: Element): readonly Vec2[] {
