@@ -6,9 +6,11 @@ const swc = ["@swc/jest", {
 
 export default {
   testEnvironment: "node",
-  testMatch: ["<rootDir>/{core,raster,pdf,files,server,web,cli,demo,bench}/**/*.test.{ts,tsx}"],
+  testMatch: ["<rootDir>/{core,raster,pdf,files,store,server,web,cli,demo,bench}/**/*.test.{ts,tsx}"],
   moduleNameMapper: {
     "^@zanvo/pdf$": "<rootDir>/pdf/src/index.ts",
+    "^@zanvo/store/text$": "<rootDir>/store/src/text.ts",
+    "^@zanvo/store$": "<rootDir>/store/src/index.ts",
     "^@zanvo/files$": "<rootDir>/files/src/index.ts",
     "^@zanvo/raster$": "<rootDir>/raster/src/index.ts",
     "^@zanvo/core/(.*)$": "<rootDir>/core/src/$1/index.ts",

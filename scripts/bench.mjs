@@ -8,5 +8,5 @@ install();
 debianPackages();
 const { build, bundle, root } = await import("./build.mjs");
 await build();
-await bundle("bench/src/main.ts", "bench/dist/main.js");
+await bundle({ main: "bench/src/main.ts" }, "bench/dist");
 process.exit(spawnSync(process.execPath, [join(root, "bench/dist/main.js")], { stdio: "inherit", cwd: root }).status ?? 1);

@@ -158,8 +158,9 @@ export function sheetLayers(shot: Shot, view: View): Record<"live" | "horizon" |
 
 /** The picture under a shot's drawing, where there is one and it is shown. */
 function photosOf({ references }: Scene, { under, frame }: Shot): Photo[] {
-  const picture = references?.find(({ id }) => id === under?.reference)?.picture;
-  return under && picture && under.strength > 0 ? [{ picture, at: under.at, clip: frame, opacity: under.strength }] : [];
+  const reference = references?.find(({ id }) => id === under?.reference);
+  if (!under || !reference || under.strength === 0) return [];
+  return [{ picture: reference.picture, name: reference.name, at: under.at, clip: frame, opacity: under.strength }];
 }
 
 /** The drawing of one shot, from its stretches as its eye sees them; layers with nothing in them are left out. */

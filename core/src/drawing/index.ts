@@ -6,6 +6,7 @@ export * from "./draw";
 export * from "./grids";
 export * from "./layer";
 export * from "./lettering";
+export * from "./missing";
 export * from "./sheet";
 export * from "./style";
 export * from "./svg";

@@ -33,6 +33,8 @@ export function chordsOf({ lines, curves }: Strokes): Float64Array {
 /** A picture that lies under a drawing: what its file is called by, where it lies and is cut, mm, and how strong it is. */
 export interface Photo {
   readonly picture: string;
+  /** What its reference is called. */
+  readonly name: string;
   readonly at: Rect;
   readonly clip: Rect;
   readonly opacity: number;

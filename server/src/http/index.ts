@@ -1,1 +1,2 @@
-export * from "./app";
+export { createApp, type AppOptions } from "./app";
+export { createServer } from "./server";

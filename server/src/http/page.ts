@@ -1,17 +1,27 @@
 import { existsSync, readFileSync } from "node:fs";
 import { join } from "node:path";
 import { Router, static as files } from "express";
-import { Refused } from "./problem";
+import { onlyMethods, Refused } from "./problem";
 
-/** The built web app: files as they are, and its one page for every other address. */
+/** Files that lie beside the page and are asked for by name; nothing else in its folder is served. */
+const BESIDE = ["/zanvo.svg"];
+/** What the addresses of pages begin with; at any other the page says that there is nothing. */
+const PAGES = /^\/(?:$|scenes\/|guide(?:\/|$))/;
+
+/** The built web app: its files, and its one page for every other address. */
 export function page(folder: string): Router {
   const router = Router();
   const index = join(folder, "index.html");
-  router.use("/assets", files(join(folder, "assets"), { immutable: true, maxAge: "1y", fallthrough: false }));
-  router.use(files(folder, { index: false }));
-  router.get("/{*path}", (_req, res) => {
-    if (!existsSync(index)) throw new Refused(404, "The web app is not built: run npm start.");
-    res.set("Cache-Control", "no-store").type("html").send(readFileSync(index, "utf8").replaceAll("__NONCE__", String(res.locals.nonce)));
+  router.use("/assets", files(join(folder, "assets"), { immutable: true, maxAge: "1y", fallthrough: false, index: false, redirect: false }));
+  router.get(BESIDE, (req, res, next) => {
+    res.sendFile(req.path.slice(1), { root: folder }, (error) => error && next(new Refused(404, "There is nothing at this address.")));
   });
+  router.get("/{*path}", (req, res) => {
+    if (!req.accepts("html")) throw new Refused(404, "There is nothing at this address.");
+    if (!existsSync(index)) throw new Refused(404, "The web app is not built: run npm start.");
+    const html = readFileSync(index, "utf8").replaceAll("__NONCE__", String(res.locals.nonce));
+    res.status(PAGES.test(req.path) ? 200 : 404).set("Cache-Control", "no-store").type("html").send(html);
+  });
+  router.all("/{*path}", onlyMethods("GET"));
   return router;
 }

@@ -1,22 +1,20 @@
-import { readScene } from "@zanvo/core/document";
-import { drawPage, drawShot, toSvg } from "@zanvo/core/drawing";
+import { textOf, type Card, type Expected, type Store } from "@zanvo/store";
 import { BadInput } from "@zanvo/core/problem";
-import { fileName, shotOf } from "@zanvo/core/scene";
-import { MASSES, writerOf } from "@zanvo/files";
-import { slipPdf } from "@zanvo/pdf";
-import { Router, text, type Request, type Response } from "express";
-import type { Expected, Pictures, Store, Stored } from "../store";
-import { Refused } from "./problem";
+import { raw, Router, type Request, type Response } from "express";
+import type { Jobs } from "../jobs";
+import type { Thumbnails } from "../jobs/thumbnails";
+import { onlyMethods, Refused } from "./problem";
+import { readable, sendDocument } from "./stored";
 
 /** The largest document that is taken. */
-const MOST = "40mb";
+const MAX_DOCUMENT = "40mb";
 
-const body = text({ type: ["application/json", "application/*+json"], limit: MOST });
+const body = raw({ type: ["application/json", "application/*+json"], limit: MAX_DOCUMENT });
 
-/** The document in a request. */
-function documentOf(req: Request) {
-  if (typeof req.body !== "string") throw new Refused(415, "Send the scene document as application/json.");
-  return readScene(req.body);
+/** The bytes of the document in a request. */
+function documentIn(req: Request): Buffer {
+  if (!Buffer.isBuffer(req.body)) throw new Refused(415, "Send the scene document as application/json.");
+  return req.body;
 }
 
 /** The revision a change was made from, as its If-Match says. */
@@ -24,90 +22,104 @@ function expected(req: Request): Expected {
   const header = req.get("If-Match");
   if (!header) throw new Refused(428, "Say which version you changed: send its ETag as If-Match.");
   if (header.trim() === "*") return "*";
-  const revision = /^"(\d+)"$/.exec(header.trim())?.[1];
+  const revision = /^"(\d{1,15})"$/.exec(header.trim())?.[1];
   return revision === undefined ? -1 : Number(revision);
 }
 
-const one = (value: unknown): string | undefined => (typeof value === "string" ? value : undefined);
-
-function send(res: Response, stored: Stored, status = 200): void {
-  const { scene, ...card } = stored;
-  res.status(status).set("ETag", `"${card.revision}"`).set("X-Saved-At", card.savedAt).json(scene);
+/** The number of a version in an address. */
+function revisionOf(text: string): number {
+  if (!/^\d{1,15}$/.test(text)) throw new BadInput([{ path: "revision", message: "must be the whole number of a version." }]);
+  return Number(text);
 }
 
-/** `/api/check`: whether a document could be taken, without keeping it. */
-export function check(): Router {
+/** Tells how a scene stands now; whoever sent its document has that already. */
+function sendCard(res: Response, card: Card, status = 200): void {
+  res.status(status).set({ ETag: `"${card.revision}"`, "X-Saved-At": card.savedAt, "X-Scene-Id": card.id }).json(card);
+}
+
+/** `/api/check`: whether a document could be saved, without keeping it. */
+export function check(jobs: Jobs): Router {
   const router = Router();
-  router.post("/", body, (req, res) => {
-    documentOf(req);
+  router.post("/", body, async (req, res) => {
+    await jobs.check(documentIn(req));
     res.status(204).end();
   });
+  router.all("/", onlyMethods("POST"));
   return router;
 }
 
-/** `/api/scenes`: the shelf, its documents, their versions and their exports. */
-export function scenes(store: Store, pictures: Pictures): Router {
+/** `/api/scenes`: the shelf, its documents, and their versions. */
+export function scenes(store: Store, jobs: Jobs, thumbnails: Thumbnails): Router {
   const router = Router();
 
-  router.get("/", async (_req, res) => {
-    res.json(await store.list());
+  router.get("/", async (req, res) => {
+    res.set("Cache-Control", "no-cache").json(req.query.deleted === undefined ? await store.list() : await store.deleted());
   });
   router.post("/", body, async (req, res) => {
-    const stored = await store.create(documentOf(req));
-    res.location(`/api/scenes/${stored.id}`);
-    res.set("X-Scene-Id", stored.id);
-    send(res, stored, 201);
+    const card = await store.create(await jobs.check(documentIn(req)));
+    thumbnails.soon(card.id);
+    res.location(`/api/scenes/${card.id}`);
+    sendCard(res, card, 201);
   });
+  router.all("/", onlyMethods("GET", "POST"));
+
   router.get("/:id", async (req, res) => {
-    send(res, await store.read(req.params.id));
+    const stored = await store.read(req.params.id);
+    const { revision, savedAt } = stored.card;
+    res.set({ ETag: `"${revision}"`, "X-Saved-At": savedAt, "Cache-Control": "no-cache" });
+    await sendDocument(req, res, jobs, stored);
   });
   router.put("/:id", body, async (req, res) => {
     const from = expected(req);
-    send(res, await store.replace(req.params.id, documentOf(req), from));
+    const card = await store.replace(req.params.id, await jobs.check(documentIn(req)), from);
+    thumbnails.soon(card.id);
+    sendCard(res, card);
   });
   router.delete("/:id", async (req, res) => {
     await store.remove(req.params.id, expected(req));
     res.status(204).end();
   });
+  router.all("/:id", onlyMethods("GET", "PUT", "DELETE"));
+
   router.post("/:id/restore", async (req, res) => {
-    send(res, await store.restore(req.params.id));
+    sendCard(res, await store.restore(req.params.id));
   });
+  router.all("/:id/restore", onlyMethods("POST"));
+
+  // The document byte for byte, for one that cannot be read.
+  router.get("/:id/raw", async (req, res) => {
+    const { document } = await store.read(req.params.id);
+    res.set("Cache-Control", "no-store").attachment("scene-as-stored.zanvo.json").type("application/octet-stream");
+    res.send(await textOf({ document }).catch(() => document));
+  });
+  router.all("/:id/raw", onlyMethods("GET"));
+
   router.get("/:id/versions", async (req, res) => {
-    res.json(await store.versions(req.params.id));
+    res.set("Cache-Control", "no-cache").json(await store.versions(req.params.id));
   });
+  router.all("/:id/versions", onlyMethods("GET"));
   router.get("/:id/versions/:revision", async (req, res) => {
-    res.json(await store.version(req.params.id, Number(req.params.revision)));
+    await sendDocument(req, res, jobs, await store.version(req.params.id, revisionOf(req.params.revision)));
   });
-  // The shelf shows a scene by its first page without grids, in heavy lines.
-  router.get("/:id/picture.svg", async (req, res) => {
-    const { scene } = await store.read(req.params.id);
-    res.set("Cache-Control", "no-cache").type("image/svg+xml").send(toSvg(drawPage(scene, undefined, ["bundles", "live", "hidden", "aids", "cone", "measuring"]), 2.5));
+  router.all("/:id/versions/:revision", onlyMethods("GET"));
+  router.post("/:id/versions/:revision/restore", async (req, res) => {
+    const from = expected(req);
+    const text = await readable(jobs, await store.version(req.params.id, revisionOf(req.params.revision)));
+    const card = await store.replace(req.params.id, await jobs.check(text), from);
+    thumbnails.soon(card.id);
+    sendCard(res, card);
   });
-  router.get("/:id/exports/:file", async (req, res) => {
-    const [, shot, format = ""] = /^(.+)\.([a-z]+)$/.exec(req.params.file) ?? [];
-    const { scene } = await store.read(req.params.id);
-    if (Object.hasOwn(MASSES, format)) {
-      shotOf(scene, shot);
-      return void res.set("Cache-Control", "no-cache").type(format === "geojson" ? "application/geo+json" : "model/obj").send(MASSES[format](scene));
-    }
-    const write = writerOf(format, "format");
-    const draw = req.query.page === undefined ? drawShot : drawPage;
-    const drawing = draw(scene, shot, one(req.query.without)?.split(",").filter(Boolean));
-    const content = await write(drawing, Number(one(req.query.dpi) ?? 300), await pictures.jpegs((drawing.photos ?? []).map(({ picture }) => picture)));
-    res.set("Cache-Control", "no-cache");
-    if (req.query.download !== undefined) res.attachment(`${fileName(drawing.title)}.${format}`);
-    res.type(format).send(content);
+  router.all("/:id/versions/:revision/restore", onlyMethods("POST"));
+
+  router.get("/:id/picture", async (req, res) => {
+    const { revision, image } = await thumbnails.of(req.params.id);
+    if (image.length === 0) throw new Refused(404, "There is no small picture of this scene: it is too heavy to draw, or cannot be read.");
+    const asked = req.query.revision === String(revision);
+    const tag = `"${revision}"`;
+    res.set({ ETag: tag, "Cache-Control": asked ? "private, max-age=31536000, immutable" : "private, no-cache" });
+    if (req.get("If-None-Match") === tag) return void res.status(304).end();
+    res.type("webp").send(image);
   });
-  // The set-up sheet of a shot, to be printed.
-  router.get("/:id/slips/:file", async (req, res) => {
-    const [, shot] = /^(.+)\.pdf$/.exec(req.params.file) ?? [];
-    if (!shot) throw new BadInput([{ path: "format", message: "must be pdf." }]);
-    const every = Number(one(req.query.every) ?? 10);
-    if (!(every >= 1 && every <= 500)) throw new BadInput([{ path: "every", message: "must be from 1 to 500 mm." }]);
-    const units = one(req.query.units) ?? "metric";
-    if (units !== "metric" && units !== "imperial") throw new BadInput([{ path: "units", message: "must be metric or imperial." }]);
-    const { scene } = await store.read(req.params.id);
-    res.set("Cache-Control", "no-cache").type("pdf").send(await slipPdf(scene, shotOf(scene, shot), every, units));
-  });
+  router.all("/:id/picture", onlyMethods("GET"));
   return router;
 }

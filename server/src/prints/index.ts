@@ -1,1 +1,1 @@
-export { Busy, Prints, type Print } from "./prints";
+export { Prints, type Print, type PrintLimits } from "./prints";

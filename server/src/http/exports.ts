@@ -1,0 +1,54 @@
+import { BadInput } from "@zanvo/core/problem";
+import { MASSES } from "@zanvo/files";
+import type { Pictures, Store } from "@zanvo/store";
+import { picturesNamedIn } from "@zanvo/store";
+import { Router } from "express";
+import type { Jobs } from "../jobs";
+import { goneSignal } from "./cancel";
+import { onlyMethods } from "./problem";
+import { readable } from "./stored";
+
+const one = (value: unknown): string | undefined => (typeof value === "string" ? value : undefined);
+const idOf = (params: object) => (params as { readonly id: string }).id;
+const TYPES: Readonly<Record<string, string>> = { geojson: "application/geo+json", obj: "model/obj" };
+
+/** `/api/scenes/:id/exports/:file`: a shot as a file, made in a thread. */
+export function exports(store: Store, pictures: Pictures, jobs: Jobs): Router {
+  const router = Router({ mergeParams: true });
+  router.get("/:file", async (req, res) => {
+    const [, shot, format = ""] = /^(.+)\.([a-z]+)$/.exec(req.params.file) ?? [];
+    const text = await readable(jobs, await store.read(idOf(req.params)));
+    const named = Object.hasOwn(MASSES, format) ? [] : picturesNamedIn(text);
+    const { content, name, missing } = await jobs.exported({
+      text, shot, format,
+      dpi: Number(one(req.query.dpi) ?? 300),
+      page: req.query.page !== undefined,
+      without: one(req.query.without)?.split(",").filter(Boolean),
+      pictures: Object.fromEntries(await Promise.all(named.map(async (picture) => [picture, await pictures.find(picture, false)] as const))),
+    }, { signal: goneSignal(res) });
+    res.set("Cache-Control", "no-cache");
+    if (missing.length) res.set("X-Missing-Photos", encodeURIComponent(missing.join(", ")));
+    if (req.query.download !== undefined) res.attachment(`${name}.${format}`);
+    res.type(TYPES[format] ?? format).send(typeof content === "string" ? content : Buffer.from(content));
+  });
+  router.all("/:file", onlyMethods("GET"));
+  return router;
+}
+
+/** `/api/scenes/:id/slips/:shot.pdf`: the set-up sheet of a shot, to be printed. */
+export function slips(store: Store, jobs: Jobs): Router {
+  const router = Router({ mergeParams: true });
+  router.get("/:file", async (req, res) => {
+    const [, shot] = /^(.+)\.pdf$/.exec(req.params.file) ?? [];
+    if (!shot) throw new BadInput([{ path: "format", message: "must be pdf." }]);
+    const every = Number(one(req.query.every) ?? 10);
+    if (!(every >= 1 && every <= 500)) throw new BadInput([{ path: "every", message: "must be from 1 to 500 mm." }]);
+    const units = one(req.query.units) ?? "metric";
+    if (units !== "metric" && units !== "imperial") throw new BadInput([{ path: "units", message: "must be metric or imperial." }]);
+    const text = await readable(jobs, await store.read(idOf(req.params)));
+    const content = await jobs.slip({ text, shot, every, units }, { signal: goneSignal(res) });
+    res.set("Cache-Control", "no-cache").type("pdf").send(Buffer.from(content));
+  });
+  router.all("/:file", onlyMethods("GET"));
+  return router;
+}

@@ -1,0 +1,69 @@
+import { readScene } from "@zanvo/core/document";
+import { drawPage, drawShot, tellMissing, toSvg } from "@zanvo/core/drawing";
+import { fileName, shotOf } from "@zanvo/core/scene";
+import type { System } from "@zanvo/core/units";
+import { MASSES, writerOf } from "@zanvo/files";
+import { slipPdf } from "@zanvo/pdf";
+import { jpegOf } from "@zanvo/raster";
+import { readFile } from "node:fs/promises";
+import sharp from "sharp";
+import { answer } from "./answer";
+
+// The script of the threads in which drawings are made: files to save, set-up sheets, and the shelf's small pictures.
+
+/** A file that was asked for of a scene. */
+export interface ExportOrder {
+  /** The scene's document. */
+  readonly text: string;
+  readonly shot?: string;
+  readonly format: string;
+  readonly dpi: number;
+  readonly page: boolean;
+  readonly without?: readonly string[];
+  /** Where the pictures are that may lie under the drawing, by name; null for what is not on this machine. */
+  readonly pictures: Readonly<Record<string, string | null>>;
+}
+
+export interface Exported {
+  readonly content: string | Uint8Array;
+  /** What the file could be called, without its ending. */
+  readonly name: string;
+  /** References whose picture should lie under the drawing, but is not on this machine. */
+  readonly missing: readonly string[];
+}
+
+async function toFile({ text, shot, format, dpi, page, without, pictures }: ExportOrder): Promise<Exported> {
+  const scene = readScene(text);
+  if (Object.hasOwn(MASSES, format)) {
+    shotOf(scene, shot);
+    return { content: MASSES[format](scene), name: fileName(scene.title), missing: [] };
+  }
+  const write = writerOf(format, "format");
+  const drawing = (page ? drawPage : drawShot)(scene, shot, without);
+  const jpegs = new Map<string, Buffer>();
+  for (const { picture } of drawing.photos ?? []) {
+    const path = pictures[picture];
+    if (path) jpegs.set(picture, await jpegOf(await readFile(path)));
+  }
+  const { drawing: told, missing } = tellMissing(drawing, jpegs);
+  return { content: await write(told, dpi, jpegs), name: fileName(drawing.title), missing };
+}
+
+export const exported = (order: ExportOrder) => answer(() => toFile(order));
+
+/** The set-up sheet of a shot. */
+export const slip = ({ text, shot, every, units }: { readonly text: string; readonly shot: string; readonly every: number; readonly units: System }) =>
+  answer(() => {
+    const scene = readScene(text);
+    return slipPdf(scene, shotOf(scene, shot), every, units);
+  });
+
+/** The size of a card's picture on the shelf, px: twice what it takes there, for fine screens. */
+const CARD = { width: 528, height: 352 };
+/** Kinds of lines that a small picture is better without. */
+const TOO_FINE = ["bundles", "live", "hidden", "aids", "cone", "measuring"];
+
+/** The first page of a scene as a small picture, in heavy lines. */
+export const thumbnail = (text: string) => answer(() =>
+  sharp(Buffer.from(toSvg(drawPage(readScene(text), undefined, TOO_FINE), 2.5)), { limitInputPixels: false, unlimited: true })
+    .resize({ ...CARD, fit: "inside" }).flatten({ background: "#fbf9f3" }).webp({ quality: 82 }).toBuffer());

@@ -1,0 +1,75 @@
+import { FixedQueue, Piscina } from "piscina";
+import { codeOf } from "@zanvo/store";
+import { found, type Answer } from "./answer";
+
+/** What one piece of work may take, and how many are worked on at once. */
+export interface Limits {
+  /** Threads that are kept ready, and that there may be at most. */
+  readonly threads: readonly [ready: number, most: number];
+  /** How many pieces may wait. */
+  readonly queue: number;
+  /** From being asked for to being answered. */
+  readonly seconds: number;
+  /** Of memory in each thread. */
+  readonly megabytes: number;
+}
+
+/** So much is asked for that it was given up; what else is going on is not held up by it. */
+export class TooHeavy extends Error {
+  override readonly name = "TooHeavy";
+}
+
+/** Too much is going on already. */
+export class Busy extends Error {
+  override readonly name = "Busy";
+}
+
+/** The person who asked for it has gone. */
+export class Cancelled extends Error {
+  override readonly name = "Cancelled";
+}
+
+export interface Pool {
+  /**
+   * Works something out in a thread.
+   * @param name the function of the thread's script
+   * @param transfer buffers in the input that the caller needs no longer
+   * @throws BadInput, NoAnswer, TooHeavy, Busy, Cancelled
+   */
+  readonly run: <T>(name: string, input: unknown, how?: { readonly signal?: AbortSignal; readonly transfer?: readonly ArrayBuffer[] }) => Promise<T>;
+  readonly close: () => Promise<void>;
+}
+
+/** Threads that share a script; one that takes too long or too much is ended, and another takes its place. */
+export function openPool(script: string, { threads: [ready, most], queue, seconds, megabytes }: Limits): Pool {
+  const pool = new Piscina({
+    filename: script,
+    minThreads: ready,
+    maxThreads: most,
+    maxQueue: queue,
+    idleTimeout: 60_000,
+    taskQueue: new FixedQueue(),
+    resourceLimits: { maxOldGenerationSizeMb: megabytes },
+  });
+  // What kills a thread that nobody is waiting for is nobody's concern.
+  pool.on("error", () => undefined);
+
+  const why = (error: unknown, limit: AbortSignal, asker?: AbortSignal): Error => {
+    if (asker?.aborted) return new Cancelled("Nobody waits for this any more.");
+    if (limit.aborted) return new TooHeavy(`This takes more than ${seconds} seconds to work out, so it was given up. Make it simpler, or ask for less at once.`);
+    if (codeOf(error) === "ERR_WORKER_OUT_OF_MEMORY") return new TooHeavy(`This takes more than ${megabytes} MB of memory to work out, so it was given up. Make it simpler, or ask for less at once.`);
+    if (/queue is (at limit|full)/i.test((error as Error).message)) return new Busy("Too much is being worked out at once. Try again in a moment.");
+    return error as Error;
+  };
+  return {
+    run: async <T>(name: string, input: unknown, { signal, transfer = [] }: { signal?: AbortSignal; transfer?: readonly ArrayBuffer[] } = {}) => {
+      const limit = AbortSignal.timeout(seconds * 1000);
+      try {
+        return found((await pool.run(input, { name, signal: signal ? AbortSignal.any([signal, limit]) : limit, transferList: [...transfer] })) as Answer<T>);
+      } catch (error) {
+        throw why(error, limit, signal);
+      }
+    },
+    close: () => pool.destroy(),
+  };
+}

@@ -1,2 +1,0 @@
-export * from "./store";
-export { isPictureName, openPictures, type Picture, type Pictures } from "./pictures";
