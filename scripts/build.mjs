@@ -44,7 +44,7 @@ export async function bundle(entries, outdir) {
   rmSync(join(root, outdir), { recursive: true, force: true });
   await build({
     absWorkingDir: root, entryPoints: entries, outdir, bundle: true, splitting: true, platform: "node", format: "esm", target: "node20", mainFields: ["module", "main"],
-    sourcemap: "inline", external: external(program), logLevel: "error",
+    minify: true, sourcemap: "linked", external: external(program), logLevel: "error",
   });
 }
 

@@ -1,11 +1,13 @@
-// npm run zanvo -- ...: the command line, built when stale. Nothing but the answer goes to standard output.
-import { spawnSync } from "node:child_process";
+// npm run zanvo -- ...: the command line. It is built when it is not there; nothing but the answer goes to standard output.
+import { existsSync } from "node:fs";
 import { join } from "node:path";
-import { install } from "./install.mjs";
+import { fileURLToPath, pathToFileURL } from "node:url";
 
-install();
-const { build, root } = await import("./build.mjs");
-await build({ web: false });
-const { INIT_CWD = process.cwd() } = process.env;
-const { status } = spawnSync(process.execPath, [join(root, "cli/dist/zanvo.js"), ...process.argv.slice(2)], { stdio: "inherit", cwd: INIT_CWD });
-process.exit(status ?? 2);
+const program = join(fileURLToPath(new URL("..", import.meta.url)), "cli/dist/zanvo.js");
+// Whether a source is newer is looked at by npm start, npm test and npm run build only: it would take longer than most calls.
+if (!existsSync(program)) {
+  (await import("./install.mjs")).install();
+  await (await import("./build.mjs")).build({ web: false });
+}
+process.chdir(process.env.INIT_CWD ?? process.cwd());
+await import(pathToFileURL(program).href);

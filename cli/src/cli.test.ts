@@ -3,8 +3,10 @@ import { mkdtempSync, readFileSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { Readable } from "node:stream";
+import fc from "fast-check";
 import sharp from "sharp";
 import { newScene } from "@zanvo/core/scene";
+import { openStore } from "@zanvo/store";
 import { main } from "./main";
 
 const folder = mkdtempSync(join(tmpdir(), "zanvo-cli-"));
@@ -14,6 +16,13 @@ const fileOf = (name: string, value: unknown) => {
   writeFileSync(path, typeof value === "string" ? value : JSON.stringify(value));
   return path;
 };
+
+/** Runs a call whose answer may be anything. */
+async function runAny(args: string[], stdin: string) {
+  let err = "";
+  const code = await main(args, { stdin: Readable.from([stdin]), out: () => undefined, err: (t) => (err += t) });
+  return { code, err };
+}
 
 /** Runs a call; what it prints and how it ends. */
 async function run(args: string[], stdin = "") {
@@ -140,7 +149,11 @@ describe("zanvo export with a photo", () => {
     execFileSync("pdftocairo", ["-png", "-singlefile", "-r", "50", out("pdf"), join(folder, "page")]);
     for (const made of [out("png"), join(folder, "page.png")]) (await pixelOf(made, 210 / 420, (15 + 0.9 * 267) / 297)).forEach((v, i) => expect(Math.abs(v - want[i])).toBeLessThan(14));
     const bare = await run(["export", file, "--format", "svg", "--out", out("svg")]);
-    expect([bare.code, bare.err, readFileSync(out("svg"), "utf8").includes("<image")]).toEqual([0, "The photo under the drawing is left out; give it with --photo FILE.\n", false]);
+    const lacking = "The photo under the drawing is missing (Quay); give it with --photo FILE.\n";
+    expect([bare.code, bare.err, readFileSync(out("svg"), "utf8").includes("<image")]).toEqual([0, lacking, false]);
+    expect(readFileSync(out("svg"), "utf8")).toContain('<g id="missing"');
+    expect(await run(["export", file, "--format", "svg", "--out", out("svg"), "--strict"])).toMatchObject({ code: 1, err: lacking });
+    expect((await run(["export", file, "--format", "svg", "--out", out("svg"), "--strict", "--photo", photo])).code).toBe(0);
     expect((await run(["export", file, "--format", "svg", "--out", out("svg"), "--without", "photo"])).err).toBe("");
     expect(await run(["export", demo, "--format", "svg", "--out", out("svg"), "--photo", photo])).toMatchObject({ code: 2, err: expect.stringContaining("no photo lies under this drawing") });
   });
@@ -263,4 +276,34 @@ describe("a wrong call", () => {
     expect((await run(["solve", "-"], '{"law":"rectilinear","pins":[{"x":1}]}')).err).toMatch(/^pins: must NOT have fewer than 2 items/);
     expect((await run(["project", demo, "--points", fileOf("bad.json", "[[1,2]]")])).err).toMatch(/^0: must NOT have fewer than 3 items/);
   });
+});
+
+describe("backups from the shell", () => {
+  it("copy the shelf while it is in use, and put it back while it is not", async () => {
+    const data = join(mkdtempSync(join(tmpdir(), "zanvo-")), "zanvo.sqlite");
+    expect(await run(["backup", "--data", data])).toMatchObject({ code: 2, err: `There is no database ${data}.\n` });
+    const store = await openStore(data);
+    const copy = join(folder, "copy.sqlite");
+    expect(await run(["backup", "--data", data, "--out", copy])).toMatchObject({ code: 0, answer: { database: data, backup: copy } });
+    expect((await run(["backup", "--data", data])).answer).toMatchObject({ backup: expect.stringMatching(/zanvo\.backups\/\d{4}-\d\d-\d\d\.sqlite$/) });
+    expect(await run(["restore", copy, "--data", data])).toMatchObject({ code: 2, err: expect.stringContaining("in use by another Zanvo") });
+    await store.close();
+    expect(await run(["restore", copy, "--data", data])).toMatchObject({ code: 0, answer: { setAside: expect.stringContaining(".replaced-") } });
+    expect(await run(["restore", demo, "--data", data])).toMatchObject({ code: 2, err: expect.stringContaining("is damaged, or no backup") });
+  });
+});
+
+describe("any call at all", () => {
+  const words = fc.oneof(fc.constantFrom("pins", "project", "solve", "recover", "detect", "check", "export", "slip", "backup", "--shot", "--points", "--format", "--out", "--dpi", "--every", "--blank", "--data", "-", "--", "-h", "-x", demo, folder, "svg", "0"), fc.string());
+
+  it("ends with 0, 1 or 2 and a sentence, never with a stack trace", async () => {
+    await fc.assert(fc.asyncProperty(fc.array(words, { maxLength: 6 }), fc.oneof(fc.string(), fc.json()), async (args, stdin) => {
+      // Files that a call may write go where nothing is.
+      const safe = args.map((word) => (word === demo || word.startsWith("-") ? word : word.replaceAll("/", "")));
+      const { code, err } = await runAny([...safe, "--out", "/no/such/folder/x", "--data", "/no/such/folder/x.sqlite"], stdin);
+      expect([0, 1, 2]).toContain(code);
+      expect(err).not.toMatch(/\n\s+at .*:\d+/);
+      if (code !== 0) expect(err.trim()).not.toBe("");
+    }), { numRuns: 150 });
+  }, 120_000);
 });

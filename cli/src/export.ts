@@ -1,6 +1,6 @@
 import { checker } from "@zanvo/core/document";
-import { drawPage, drawShot, type Drawing } from "@zanvo/core/drawing";
-import { BadInput } from "@zanvo/core/problem";
+import { drawPage, drawShot, tellMissing, type Drawing } from "@zanvo/core/drawing";
+import { BadInput, NoAnswer } from "@zanvo/core/problem";
 import { frameOn, PAPERS, sheetOf, shotOf, type Shot } from "@zanvo/core/scene";
 import { blankGridFiles, GridsSchema, MASSES, writerOf } from "@zanvo/files";
 import { jpegOf, type Jpegs } from "@zanvo/raster";
@@ -20,10 +20,7 @@ function blank(shot: Shot, id?: string): Pick<Shot, "sheet" | "frame"> {
 /** The picture that lies under a drawing, from the file that the call names; a scene's own file does not hold it. */
 async function photosFor(call: Call, { photos = [] }: Drawing): Promise<Jpegs> {
   const { photo } = call.options;
-  if (photo === undefined) {
-    if (photos.length) call.io.err("The photo under the drawing is left out; give it with --photo FILE.\n");
-    return new Map();
-  }
+  if (photo === undefined) return new Map();
   if (photos.length === 0) throw new BadInput([{ path: "--photo", message: "is given, but no photo lies under this drawing." }]);
   const jpeg = await jpegOf(await bytesIn({ ...call, file: photo }));
   return new Map(photos.map(({ picture }) => [picture, jpeg]));
@@ -47,6 +44,12 @@ export async function exportScene(call: Call): Promise<undefined> {
   const write = writerOf(format, "--format");
   const draw = call.options.page ? drawPage : drawShot;
   const drawing = draw(await sceneIn(call), shot, call.options.without?.split(",").filter(Boolean));
-  await writeOut(out, await write(drawing, Number(dpi), await photosFor(call, drawing)));
+  const jpegs = await photosFor(call, drawing);
+  const { drawing: told, missing } = tellMissing(drawing, jpegs);
+  await writeOut(out, await write(told, Number(dpi), jpegs));
+  if (missing.length === 0) return undefined;
+  const lacking = `The photo under the drawing is missing (${missing.join(", ")}); give it with --photo FILE.`;
+  if (call.options.strict) throw new NoAnswer(lacking);
+  call.io.err(`${lacking}\n`);
   return undefined;
 }

@@ -1,8 +1,9 @@
 import { readFile, writeFile } from "node:fs/promises";
 import { buffer } from "node:stream/consumers";
-import { readJson, readScene } from "@zanvo/core/document";
+import { readJson, readScene, readUtf8 } from "@zanvo/core/document";
 import { BadInput } from "@zanvo/core/problem";
 import type { Scene } from "@zanvo/core/scene";
+import type { Switch, Valued } from "./usage";
 
 /** One call: its input and output, the file it names, and its options. */
 export interface Call {
@@ -12,7 +13,7 @@ export interface Call {
     readonly err: (text: string) => void;
   };
   readonly file: string;
-  readonly options: Readonly<{ page?: boolean; blank?: boolean } & Partial<Record<"shot" | "points" | "format" | "out" | "dpi" | "without" | "paper" | "overlap" | "margin" | "every" | "photo", string>>>;
+  readonly options: Readonly<Partial<Record<Switch, boolean> & Record<Valued, string>>>;
 }
 
 /** All bytes of a file, or of standard input for `-`. @throws BadInput when it cannot be read */
@@ -26,11 +27,11 @@ async function read(file: string, { stdin }: Call["io"]): Promise<Buffer> {
 }
 
 export const bytesIn = ({ file, io }: Call): Promise<Buffer> => read(file, io);
-export const sceneIn = async (call: Call): Promise<Scene> => readScene((await bytesIn(call)).toString("utf8"));
-export const jsonIn = async (file: string, io: Call["io"]): Promise<unknown> => readJson((await read(file, io)).toString("utf8"));
+export const sceneIn = async (call: Call): Promise<Scene> => readScene(readUtf8(await bytesIn(call)));
+export const jsonIn = async (file: string, io: Call["io"]): Promise<unknown> => readJson(readUtf8(await read(file, io)));
 
 /** An option that the call cannot do without. */
-export function needed(call: Call, option: Exclude<keyof Call["options"], "page" | "blank">): string {
+export function needed(call: Call, option: Valued): string {
   const value = call.options[option];
   if (value === undefined) throw new BadInput([{ path: `--${option}`, message: "is missing." }]);
   return value;

@@ -1,68 +1,69 @@
 import { parseArgs } from "node:util";
 import { BadInput, NoAnswer } from "@zanvo/core/problem";
-import { check } from "./check";
-import { detectIn } from "./detect";
-import { exportScene } from "./export";
 import type { Call } from "./io";
-import { pins } from "./pins";
-import { print } from "./print";
-import { project } from "./project";
-import { recover } from "./recover";
-import { slip } from "./slip";
-import { solve } from "./solve";
+import { HELP, OPTIONS } from "./usage";
 
 /** What a command does with its call; what it returns is printed as JSON, unless it is nothing. */
-type Command = (call: Call) => Promise<unknown>;
+type Command = (call: Call) => unknown;
 
-const COMMANDS: Readonly<Record<string, Command>> = { pins, project, solve, recover, detect: detectIn, check, export: exportScene, slip, print };
+interface Entry {
+  /** A command's own code is loaded when it is called. */
+  readonly load: () => Promise<Command>;
+  /** Whether it is called without a file. */
+  readonly bare?: boolean;
+}
 
-const HELP = `zanvo: perspective from a shell. FILE may be - for standard input.
+const COMMANDS: Readonly<Record<string, Entry>> = {
+  pins: { load: async () => (await import("./pins")).pins },
+  project: { load: async () => (await import("./project")).project },
+  solve: { load: async () => (await import("./solve")).solve },
+  recover: { load: async () => (await import("./recover")).recover },
+  detect: { load: async () => (await import("./detect")).detectIn },
+  check: { load: async () => (await import("./check")).check },
+  export: { load: async () => (await import("./export")).exportScene },
+  slip: { load: async () => (await import("./slip")).slip },
+  print: { load: async () => (await import("./print")).print },
+  backup: { load: async () => (await import("./backup")).backup, bare: true },
+  restore: { load: async () => (await import("./backup")).restore },
+};
 
-  zanvo pins SCENE [--shot ID]                     horizon, centre of vision, distance and pins
-  zanvo project SCENE --points FILE [--shot ID]    world points [[x,y,z], ...] in m as sheet points in mm
-  zanvo solve PINS                                 the view behind two or three vanishing points
-  zanvo recover LINES                              vanishing points and view behind edges traced in a picture
-  zanvo detect PHOTO                               edges found in a photo, their families, and the view behind them
-  zanvo check SCENE [--shot ID]                    findings, the most serious first
-  zanvo export SCENE --format svg|png|pdf|obj|geojson --out FILE [--shot ID] [--dpi N] [--without KIND,...] [--page] [--photo FILE]
-                                                   a shot (or all masses, as OBJ or GeoJSON), or with --page all panels of its page,
-                                                   and with --photo the picture that lies under it
-  zanvo export SCENE --blank --format zip --out FILE [--shot ID] [--paper NAME] [--dpi N]
-                                                   blank curved grids to trace, on the shot's sheet or a paper,
-                                                   each as SVG, PDF and PNG
-  zanvo slip SCENE [--out FILE.pdf] [--shot ID] [--every MM]    the set-up sheet, as text or PDF; edge ticks every so many mm
-  zanvo print SCENE --out FILE.pdf [--shot ID] [--paper A4|A3|Letter] [--overlap MM] [--margin MM]
-                                                   the desk at true size on many sheets
+/** What is wrong with a call as such, if anything is. */
+function misuse(name: string | undefined, entry: Entry | undefined, files: readonly string[]): string | undefined {
+  if (name === undefined) return "Say what to do.";
+  if (!entry) return `There is no command "${name}".`;
+  if (entry.bare) return files.length ? "This call takes no file." : undefined;
+  return files.length === 1 ? undefined : "This call takes one file.";
+}
 
-Exit: 0 done, 1 understood but without an answer, 2 wrong input or call.
-`;
-
-const OPTIONS = {
-  shot: { type: "string" }, points: { type: "string" }, format: { type: "string" }, out: { type: "string" },
-  dpi: { type: "string" }, without: { type: "string" }, paper: { type: "string" }, overlap: { type: "string" }, margin: { type: "string" }, every: { type: "string" }, photo: { type: "string" }, page: { type: "boolean" }, blank: { type: "boolean" }, help: { type: "boolean", short: "h" },
-} as const;
+/** The exit code for an error, once it is told in a sentence. */
+function told(error: unknown, err: (text: string) => void): 1 | 2 {
+  const { name, message, code } = error as NodeJS.ErrnoException;
+  if (error instanceof BadInput || error instanceof NoAnswer || name === "CannotOpen") err(`${message}\n`);
+  else if (String(code).startsWith("ERR_PARSE_ARGS")) err(`${message.split("\n")[0]}\n`);
+  else err(`This could not be done: ${String(message).split("\n")[0]}\n`);
+  return error instanceof NoAnswer ? 1 : 2;
+}
 
 /** Runs one call of the command line. @returns the exit code */
 export async function main(args: readonly string[], io: Call["io"]): Promise<0 | 1 | 2> {
   try {
     const { values, positionals } = parseArgs({ args: [...args], options: OPTIONS, allowPositionals: true });
-    const [name, file, ...rest] = positionals;
+    const [name, ...files] = positionals;
     if (values.help) {
       io.out(HELP);
       return 0;
     }
-    const command = Object.hasOwn(COMMANDS, name ?? "") ? COMMANDS[name] : undefined;
-    if (!command || !file || rest.length) {
-      io.err(`${command ? "This call takes one file." : name ? `There is no command "${name}".` : "Say what to do."}\n\n${HELP}`);
+    const entry = Object.hasOwn(COMMANDS, name ?? "") ? COMMANDS[name] : undefined;
+    const wrong = misuse(name, entry, files);
+    if (wrong || !entry) {
+      io.err(`${wrong}\n\n${HELP}`);
       return 2;
     }
-    const answer = await command({ io, file, options: values });
+    const command = await entry.load();
+    const answer = await command({ io, file: files[0] ?? "", options: values });
     if (answer !== undefined) io.out(`${JSON.stringify(answer, null, 2)}\n`);
     return 0;
   } catch (error) {
-    io.err(`${(error as Error).message}\n`);
-    if (error instanceof NoAnswer) return 1;
-    if (error instanceof BadInput || String((error as NodeJS.ErrnoException).code).startsWith("ERR_PARSE_ARGS")) return 2;
-    throw error;
+    return told(error, io.err);
   }
 }

@@ -1,7 +1,9 @@
+import { Ajv } from "ajv";
 import fc from "fast-check";
 import { newScene, type Scene } from "../scene";
+import { SceneSchema } from "../schema";
 import { block } from "../testing";
-import { readScene, upgrade, writeScene } from ".";
+import { readScene, readUtf8, upgrade, writeScene } from ".";
 
 const scene = (): Scene => ({ ...newScene("Quay"), elements: [block("b1", -6, 14, 18, 9, 7.5, 32)] });
 /** The text of a scene in which one place holds another value. */
@@ -50,6 +52,37 @@ describe("reading a scene document", () => {
     expect(() => readScene('{\n  "title": NaN }')).toThrow(/Not JSON: line 2, column 12/);
     expect(() => readScene(spoilt(["elements", 0, "height"], 5).replace('"height":5', '"height":1e999'))).toThrow("elements/0/height: must be a finite number.");
     expect(() => readScene("[]")).toThrow("A scene document is a JSON object.");
+  });
+
+  it("takes no more of a thing than a drawing could want", () => {
+    const flight = { id: "s", kind: "steps", name: "Flight", foot: { x: 0, y: 0, z: 0 }, heading: 0, width: 2, count: 500, riser: 0.16, tread: 0.3 };
+    const many = <T extends object>(n: number, one: T) => Array.from({ length: n }, (_, i) => ({ ...one, id: `${i}` }));
+    const slopes = many(50, { name: "Roof", axis: "along", rise: 30 });
+    const [shot] = scene().shots;
+    for (const [key, value, message] of [
+      ["elements", many(41, flight), "elements: have 20500 steps in all their flights; 20000 are the most."],
+      ["orientations", many(9, { name: "Way", heading: 0, slopes }), "orientations: have 450 slopes together; 400 are the most."],
+      ["shots", many(61, { ...shot, page: "p" }), "shots/0/page: has 61 panels; 60 are the most."],
+      ["shots", [{ ...shot, lens: { ...shot.lens, law: "equidistant", distance: 1e7 } }], "shots/0/lens/distance: must be <= 100000 in a curved lens."],
+    ] as const) expect(() => readScene(spoilt([key], value))).toThrow(message);
+    expect(readScene(spoilt(["elements"], many(40, flight))).elements).toHaveLength(40);
+  });
+
+  it("refuses what nests deeper than 64, unparsed, and finds no nesting in words", () => {
+    const nested = (depth: number) => spoilt(["x-deep"], 0).replace('"x-deep":0', `"x-deep":${"[".repeat(depth)}${"]".repeat(depth)}`);
+    expect(() => readScene(nested(64))).toThrow("Lists and objects may lie 64 deep in one another; here they lie deeper.");
+    expect(() => readScene(nested(2_000_000))).toThrow("here they lie deeper");
+    expect(readScene(nested(63)).title).toBe("Quay");
+    expect(readScene(spoilt(["title"], `${'\\"['.repeat(49)}`)).title).toHaveLength(147);
+  });
+
+  it("is checked by a schema that is one itself", () => {
+    expect(new Ajv({ discriminator: true, strictTypes: false, strictRequired: false }).validateSchema(SceneSchema)).toBe(true);
+  });
+
+  it("refuses bytes that are not UTF-8", () => {
+    expect(() => readUtf8(Uint8Array.from([0x7b, 0xff]))).toThrow("This is not text in UTF-8.");
+    expect(readUtf8(new TextEncoder().encode("Käi"))).toBe("Käi");
   });
 
   it("never fails otherwise than with a sentence, whatever the text", () => {

@@ -1,11 +1,19 @@
-import { Ajv, type ErrorObject } from "ajv";
+import { Ajv, type ErrorObject, type ValidateFunction } from "ajv";
 import type { TSchema, Static } from "@sinclair/typebox";
 import { BadInput, type Fault } from "../problem";
+import { LAWS } from "../lens";
 import type { Scene } from "../scene";
 import { SceneSchema } from "../schema";
 import { elementFault } from "../world";
 
-const ajv = new Ajv({ allErrors: false, discriminator: true, strict: true, strictTypes: false, strictRequired: false });
+/**
+ * Compiling is most of what a small call of the shell takes: it is not optimised, which made checking no faster where it
+ * was measured, and the schemas themselves are checked by a test.
+ */
+const ajv = new Ajv({
+  allErrors: false, discriminator: true, strict: true, strictTypes: false, strictRequired: false,
+  validateSchema: false, code: { optimize: false },
+});
 
 /** What a value failed, with its place, in words. */
 function fault(error: ErrorObject): Fault {
@@ -35,14 +43,36 @@ function fault(error: ErrorObject): Fault {
  * @throws BadInput from that function, with the path of the first field that does not fit
  */
 export function checker<T extends TSchema>(schema: T): (value: unknown) => Static<T> {
-  const fits = ajv.compile<Static<T>>(schema);
+  let compiled: ValidateFunction<Static<T>> | undefined;
   return (value) => {
+    const fits = (compiled ??= ajv.compile<Static<T>>(schema));
     if (fits(value)) return value;
     throw new BadInput((fits.errors ?? []).slice(0, 1).map(fault));
   };
 }
 
 const fitsScene = checker(SceneSchema);
+
+/** What no drawing could want more of: flights of steps, slopes, and panels of a page together. */
+const MAX_STEPS = 20_000;
+const MAX_SLOPES = 400;
+const MAX_PANELS = 60;
+/** The largest picture distance in a curved lens, mm: a disc of some hundred metres across. */
+const MAX_CURVED = 100_000;
+
+/** The first thing of which a scene has more than a drawing could want. */
+function excess({ elements, orientations, shots }: Scene): Fault | undefined {
+  const steps = elements.reduce((sum, one) => sum + (one.kind === "steps" ? one.count : 0), 0);
+  if (steps > MAX_STEPS) return { path: "elements", message: `have ${steps} steps in all their flights; ${MAX_STEPS} are the most.` };
+  const slopes = orientations.reduce((sum, one) => sum + (one.slopes?.length ?? 0), 0);
+  if (slopes > MAX_SLOPES) return { path: "orientations", message: `have ${slopes} slopes together; ${MAX_SLOPES} are the most.` };
+  const panels = new Map<string, number>();
+  for (const { page } of shots) if (page !== undefined) panels.set(page, (panels.get(page) ?? 0) + 1);
+  const full = shots.findIndex(({ page }) => page !== undefined && panels.get(page)! > MAX_PANELS);
+  if (full >= 0) return { path: `shots/${full}/page`, message: `has ${panels.get(shots[full].page!)} panels; ${MAX_PANELS} are the most.` };
+  const far = shots.findIndex(({ lens }) => !LAWS[lens.law].straight && lens.distance > MAX_CURVED);
+  return far < 0 ? undefined : { path: `shots/${far}/lens/distance`, message: `must be <= ${MAX_CURVED} in a curved lens.` };
+}
 
 /** A value checked against the schema of the current version, ids unique in each list, no panel off its sheet. */
 export function checkScene(value: unknown): Scene {
@@ -58,6 +88,8 @@ export function checkScene(value: unknown): Scene {
     const fault = elementFault(element);
     if (fault) throw new BadInput([{ path: `elements/${i}/${fault.field}`, message: fault.message }]);
   });
+  const most = excess(scene);
+  if (most) throw new BadInput([most]);
   scene.rows?.forEach((row, i) => {
     if (!row.lot && !(row.from && row.to)) throw new BadInput([{ path: `rows/${i}`, message: "needs a street side, with from and to, or a lot." }]);
   });

@@ -1,32 +1,18 @@
-import { existsSync, mkdtempSync, readdirSync, utimesSync, writeFileSync } from "node:fs";
-import { tmpdir } from "node:os";
+import { existsSync, readdirSync, utimesSync } from "node:fs";
 import { join } from "node:path";
-import { newScene, type Scene } from "@zanvo/core/scene";
-import { pino } from "pino";
 import request from "supertest";
-import { Prints } from "../prints";
 import sharp from "sharp";
-import { openPictures, openStore, type Pictures, type Store } from "../store";
-import { createApp } from ".";
+import { startTestServer, titled, type TestServer } from "../testing";
 
-let store: Store;
-let pictures: Pictures;
-let pictureFolder: string;
-const prints = new Prints(join(process.cwd(), "server/dist/worker.js"));
-let app: ReturnType<typeof createApp>;
-const titled = (title: string): Scene => newScene(title);
+let server: TestServer;
+let app: TestServer["app"];
 const create = async (scene: unknown = titled("Lock")) => request(app).post("/api/scenes").type("json").send(JSON.stringify(scene));
 
 beforeEach(async () => {
-  const folder = mkdtempSync(join(tmpdir(), "zanvo-"));
-  writeFileSync(join(folder, "index.html"), '<meta name="nonce" content="__NONCE__">');
-  store = await openStore(join(folder, "db/zanvo.sqlite"));
-  pictureFolder = join(folder, "pictures");
-  pictures = openPictures(pictureFolder);
-  app = createApp({ store, prints, pictures, log: pino({ level: "silent" }), web: folder });
+  server = await startTestServer();
+  ({ app } = server);
 });
-afterEach(() => store.close());
-afterAll(() => prints.close());
+afterEach(() => server.close());
 
 describe("scenes over HTTP", () => {
   it("are created, listed, read, replaced and deleted, each change made from a known version", async () => {
@@ -101,13 +87,13 @@ describe("scenes over HTTP", () => {
 
   it("say when the disk is full, and keep what is stored", async () => {
     const address = (await create()).headers.location;
-    const [{ page_count: pages }] = await store.source.query("PRAGMA page_count");
-    await store.source.query(`PRAGMA max_page_count = ${pages}`);
-    const large = { ...titled("Large"), "x-note": "n".repeat(200_000) };
+    const source = server.store.writer.source();
+    const [{ page_count: pages }] = await source.query("PRAGMA page_count");
+    await source.query(`PRAGMA max_page_count = ${pages}`);
+    const large = { ...titled("Large"), "x-note": Array.from({ length: 40_000 }, (_, i) => Math.sin(i)).join() };
     const answer = await request(app).put(address).set("If-Match", '"1"').type("json").send(JSON.stringify(large));
     expect(answer.status).toBe(507);
     expect(answer.body.detail).toMatch(/disk is full/);
-    await store.source.query("PRAGMA max_page_count = 1000000");
     expect((await request(app).get(address)).body).toEqual(titled("Lock"));
     expect((await request(app).put(address).set("If-Match", '"1"').type("json").send(JSON.stringify(large))).status).toBe(200);
   });
@@ -271,7 +257,7 @@ describe("references over HTTP", () => {
     }
     const bomb = await bring(address, await photo(9000, 6000).png({ compressionLevel: 9 }).toBuffer());
     expect([bomb.status, bomb.body.detail]).toEqual([400, "picture: has 54 megapixels; up to 40 can be taken."]);
-    expect(existsSync(pictureFolder)).toBe(false);
+    expect(existsSync(await server.pictures.folder())).toBe(false);
     expect((await bring("/api/scenes/none", whole)).status).toBe(404);
   });
 
@@ -279,14 +265,18 @@ describe("references over HTTP", () => {
     const address = (await create()).headers.location;
     const { picture } = (await bring(address, await photo(60, 40).jpeg().toBuffer())).body as { picture: string };
     const old = new Date(Date.now() - 2 * 86_400_000);
-    const age = () => readdirSync(pictureFolder).forEach((file) => utimesSync(join(pictureFolder, file), old, old));
-    age();
+    const folder = await server.pictures.folder();
+    const files = () => readdirSync(folder).filter((file) => file.endsWith(".webp"));
+    for (const file of files()) utimesSync(join(folder, file), old, old);
     const named = { ...titled("Lock"), "x-notes": picture };
     await request(app).put(address).set("If-Match", "*").type("json").send(JSON.stringify(named));
     await request(app).put(address).set("If-Match", "*").type("json").send(JSON.stringify(titled("Lock")));
-    await pictures.keepOnly(store.names);
-    expect(readdirSync(pictureFolder)).toHaveLength(2);
-    await pictures.keepOnly(() => Promise.resolve(false));
-    expect(readdirSync(pictureFolder)).toEqual([]);
+    await server.pictures.sweep(server.store.names);
+    expect(files()).toHaveLength(2);
+    await server.pictures.sweep(() => Promise.resolve(false));
+    expect(files()).toEqual([]);
+    expect((await request(app).get("/api/pictures/removed")).body).toMatchObject([{ picture }]);
+    expect((await request(app).get(`${address}/references/${picture}`)).status).toBe(200);
+    expect((await request(app).get("/api/pictures/removed")).body).toEqual([]);
   });
 });

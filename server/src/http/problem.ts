@@ -36,15 +36,14 @@ export function problem(status: number, detail: string, { errors, raw = {} }: Mo
 
 /** Sends an error as problem details; none is ever kept by a cache. */
 export function sendProblem(res: Response, status: number, detail: string, more: More = {}): void {
-  res.removeHeader("ETag");
   res.status(status).set("Cache-Control", "no-store").type("application/problem+json").send(problem(status, detail, more));
 }
 
 /** Sends what stands there now, for whoever changed an older version. */
 async function sendStale(res: Response, { current, message }: Stale): Promise<void> {
   const document = await textOf(current).catch(() => "null");
-  sendProblem(res, 412, message, { raw: { current: `${JSON.stringify(current.card).slice(0, -1)},"document":${document}}` } });
   res.set("ETag", `"${current.card.revision}"`);
+  sendProblem(res, 412, message, { raw: { current: `${JSON.stringify(current.card).slice(0, -1)},"document":${document}}` } });
 }
 
 type Known = readonly [is: (error: Error) => boolean, status: number, detail?: string];
@@ -68,6 +67,7 @@ interface Thrown extends Error {
 /** Turns everything that is thrown in a handler into one sentence with the right status. */
 export const onError: ErrorRequestHandler = async (error: Thrown, req, res, next) => {
   if (res.headersSent || error instanceof Cancelled) return void res.destroy();
+  res.removeHeader("ETag");
   if (error instanceof Stale) return sendStale(res, error);
   if (error instanceof BadInput) return sendProblem(res, 400, error.message, { errors: error.faults });
   if (error instanceof Refused) return sendProblem(res.set(error.headers), error.status, error.message);

@@ -1,0 +1,35 @@
+/** What the command line says of itself. */
+export const HELP = `zanvo: perspective from a shell. FILE may be - for standard input.
+
+  zanvo pins SCENE [--shot ID]                     horizon, centre of vision, distance and pins
+  zanvo project SCENE --points FILE [--shot ID]    world points [[x,y,z], ...] in m as sheet points in mm
+  zanvo solve PINS                                 the view behind two or three vanishing points
+  zanvo recover LINES                              vanishing points and view behind edges traced in a picture
+  zanvo detect PHOTO                               edges found in a photo, their families, and the view behind them
+  zanvo check SCENE [--shot ID]                    findings, the most serious first
+  zanvo export SCENE --format svg|png|pdf|obj|geojson --out FILE [--shot ID] [--dpi N] [--without KIND,...] [--page] [--photo FILE] [--strict]
+                                                   a shot (or all masses, as OBJ or GeoJSON), or with --page all panels of its page,
+                                                   and with --photo the picture that lies under it; --strict: exit 1 where one is missing
+  zanvo export SCENE --blank --format zip --out FILE [--shot ID] [--paper NAME] [--dpi N]
+                                                   blank curved grids to trace, on the shot's sheet or a paper,
+                                                   each as SVG, PDF and PNG
+  zanvo slip SCENE [--out FILE.pdf] [--shot ID] [--every MM]    the set-up sheet, as text or PDF; edge ticks every so many mm
+  zanvo print SCENE --out FILE.pdf [--shot ID] [--paper A4|A3|Letter] [--overlap MM] [--margin MM]
+                                                   the desk at true size on many sheets
+  zanvo backup [--data FILE] [--out FILE]          a copy of the shelf's database, also while Zanvo runs
+  zanvo restore BACKUP [--data FILE]               puts a backup in its place; what stood there is set aside
+
+Exit: 0 done, 1 understood but without an answer, 2 wrong input or call.
+`;
+
+export const OPTIONS = {
+  shot: { type: "string" }, points: { type: "string" }, format: { type: "string" }, out: { type: "string" }, dpi: { type: "string" },
+  without: { type: "string" }, paper: { type: "string" }, overlap: { type: "string" }, margin: { type: "string" }, every: { type: "string" },
+  photo: { type: "string" }, data: { type: "string" }, page: { type: "boolean" }, blank: { type: "boolean" }, strict: { type: "boolean" },
+  help: { type: "boolean", short: "h" },
+} as const;
+
+/** The options that take no value, but for help. */
+export type Switch = "page" | "blank" | "strict";
+/** The options that take a value. */
+export type Valued = Exclude<keyof typeof OPTIONS, Switch | "help">;
