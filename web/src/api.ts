@@ -15,12 +15,19 @@ export interface Card {
   readonly savedAt: string;
 }
 
+/** A scene that was deleted, and can be brought back for a month. */
+export interface DeletedCard extends Card {
+  readonly deletedAt: string;
+}
+
 /** A scene with the revision it was read at. */
 export interface Opened {
   readonly id: string;
   readonly revision: number;
   readonly savedAt: string;
   readonly scene: Scene;
+  /** The document as it was sent. */
+  readonly text: string;
 }
 
 export interface Version {
@@ -61,11 +68,13 @@ async function send(path: string, init: RequestInit = {}): Promise<Response> {
 }
 
 async function opened(id: string, answer: Response): Promise<Opened> {
+  const text = await answer.text();
   return {
     id,
     revision: Number(answer.headers.get("ETag")?.replaceAll('"', "")),
     savedAt: answer.headers.get("X-Saved-At") ?? "",
-    scene: (await answer.json()) as Scene,
+    scene: JSON.parse(text) as Scene,
+    text,
   };
 }
 
@@ -74,25 +83,24 @@ const json = (body: string, revision?: number): RequestInit => ({
   body,
 });
 
+export const listDeleted = async (): Promise<DeletedCard[]> => (await send("/api/scenes?deleted")).json() as Promise<DeletedCard[]>;
 export const listScenes = async (): Promise<Card[]> => (await send("/api/scenes")).json() as Promise<Card[]>;
 export const openScene = async (id: string): Promise<Opened> => opened(id, await send(`/api/scenes/${id}`));
 
 /** Puts a document on the shelf; `text` may be anything a person picked: the server says what is wrong with it. */
-export async function createScene(text: string): Promise<Opened> {
-  const answer = await send("/api/scenes", { method: "POST", ...json(text) });
-  return opened(answer.headers.get("X-Scene-Id") ?? "", answer);
-}
+export const createScene = async (text: string): Promise<Card> => (await send("/api/scenes", { method: "POST", ...json(text) })).json() as Promise<Card>;
 
 /** Whether the server would take a scene, without keeping it. @throws Refusal with the first fault where it would not */
 export async function checkScene(scene: Scene): Promise<void> {
   await send("/api/check", { method: "POST", ...json(JSON.stringify(scene)) });
 }
 
-export const saveScene = async (id: string, scene: Scene, revision: number): Promise<Opened> =>
-  opened(id, await send(`/api/scenes/${id}`, { method: "PUT", ...json(JSON.stringify(scene), revision) }));
+/** Saves a scene's text in the place of a revision. */
+export const saveScene = async (id: string, text: string, revision: number): Promise<Card> =>
+  (await send(`/api/scenes/${id}`, { method: "PUT", ...json(text, revision) })).json() as Promise<Card>;
 
-export async function deleteScene(id: string, revision: number): Promise<void> {
-  await send(`/api/scenes/${id}`, { method: "DELETE", headers: { "If-Match": `"${revision}"` } });
+export async function deleteScene(id: string, revision: number | "*"): Promise<void> {
+  await send(`/api/scenes/${id}`, { method: "DELETE", headers: { "If-Match": revision === "*" ? "*" : `"${revision}"` } });
 }
 
 export async function restoreScene(id: string): Promise<void> {
@@ -103,8 +111,23 @@ export const listVersions = async (id: string): Promise<Version[]> => (await sen
 export const openVersion = async (id: string, revision: number): Promise<Scene> =>
   (await send(`/api/scenes/${id}/versions/${revision}`)).json() as Promise<Scene>;
 
-/** The address of a scene's small drawing, as of its revision. */
-export const picturePath = ({ id, revision }: Card): string => `/api/scenes/${id}/picture.svg?revision=${revision}`;
+/** Makes an earlier version the newest, on the server: for a scene that cannot be opened. */
+export const restoreVersion = async (id: string, version: number, revision: number | "*"): Promise<Card> =>
+  (await send(`/api/scenes/${id}/versions/${version}/restore`, { method: "POST", headers: { "If-Match": revision === "*" ? "*" : `"${revision}"` } })).json() as Promise<Card>;
+
+/** The address of a scene's document byte for byte, as it is stored. */
+export const rawPath = (id: string): string => `/api/scenes/${id}/raw`;
+
+/** A picture in the bin, which no scene names any more. */
+export interface RemovedPicture {
+  readonly picture: string;
+  readonly bytes: number;
+  readonly removedAt: string;
+}
+export const listRemovedPictures = async (): Promise<RemovedPicture[]> => (await send("/api/pictures/removed")).json() as Promise<RemovedPicture[]>;
+
+/** The address of a scene's small picture, as of its revision. */
+export const picturePath = ({ id, revision }: Card): string => `/api/scenes/${id}/picture?revision=${revision}`;
 
 export type ExportFormat = "svg" | "png" | "pdf" | "obj" | "geojson";
 
@@ -112,7 +135,15 @@ export type ExportFormat = "svg" | "png" | "pdf" | "obj" | "geojson";
 export const exportPath = (id: string, shot: string, format: ExportFormat, query: Record<string, string> = {}): string =>
   `/api/scenes/${id}/exports/${encodeURIComponent(shot)}.${format}?${new URLSearchParams(query).toString()}`;
 
-export const fetchExport = async (path: string, signal: AbortSignal): Promise<Blob> => (await send(path, { signal })).blob();
+/** An export, and the references whose photo it should have and lacks. */
+export interface FetchedExport {
+  readonly file: Blob;
+  readonly missing: string;
+}
+export async function fetchExport(path: string, signal: AbortSignal): Promise<FetchedExport> {
+  const answer = await send(path, { signal });
+  return { file: await answer.blob(), missing: decodeURIComponent(answer.headers.get("X-Missing-Photos") ?? "") };
+}
 
 /** The address of a shot's set-up sheet as PDF, with an edge tick every so many mm, in the units one reads. */
 export const slipPath = (id: string, shot: string, every: number, units: System): string => `/api/scenes/${id}/slips/${encodeURIComponent(shot)}.pdf?every=${every}&units=${units}`;

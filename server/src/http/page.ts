@@ -6,7 +6,7 @@ import { onlyMethods, Refused } from "./problem";
 /** Files that lie beside the page and are asked for by name; nothing else in its folder is served. */
 const BESIDE = ["/zanvo.svg"];
 /** What the addresses of pages begin with; at any other the page says that there is nothing. */
-const PAGES = /^\/(?:$|scenes\/|guide(?:\/|$))/;
+const PAGES = /^\/(?:$|scenes\/|guide(?:\/|$)|deleted$)/;
 
 /** The built web app: its files, and its one page for every other address. */
 export function page(folder: string): Router {

@@ -1,7 +1,7 @@
 import { BookOpen } from "lucide-react";
 import { Suspense, useEffect, useState } from "react";
 import { Link, useParams } from "react-router";
-import { Modal } from "../ui";
+import { Guarded, Modal } from "../ui";
 import { useBoard } from "./board";
 import { useCarrying } from "./carry";
 import { Conflict } from "./Conflict";
@@ -43,8 +43,8 @@ function Board() {
       <div className="flex min-h-0 grow">
         <Rail />
         <div className="flex min-w-0 grow flex-col">
-          <Desk />
-          <Strip />
+          <Guarded what="The desk"><Desk /></Guarded>
+          <Guarded what="The strip of shots"><Strip /></Guarded>
         </div>
         <aside className="flex w-[244px] shrink-0 flex-col border-l border-hair">
           <section aria-label={`${name} tools`} className="min-h-0 grow overflow-y-auto p-3">
@@ -52,10 +52,12 @@ function Board() {
               <h2 className="text-sm font-semibold">{name}</h2>
               <Link className="flex min-h-6 items-center gap-1 rounded px-1 text-pencil hover:bg-wash" to={`/guide/${guide}`} title="Pocket guide"><BookOpen size={14} aria-hidden />Guide</Link>
             </div>
-            <Suspense fallback={<p className="text-pencil">Getting the tools…</p>}><Panel /></Suspense>
+            <Guarded key={stage} what={`The ${name.toLowerCase()} tools`}>
+              <Suspense fallback={<p className="text-pencil">Getting the tools…</p>}><Panel /></Suspense>
+            </Guarded>
           </section>
-          <Slip />
-          <Findings />
+          <Guarded what="The slip"><Slip /></Guarded>
+          <Guarded what="The findings"><Findings /></Guarded>
         </aside>
       </div>
       <Versions open={versions} onClose={() => setVersions(false)} />

@@ -1,21 +1,45 @@
-import { useLayoutEffect, useState, type ReactNode } from "react";
+import { useEffect, useLayoutEffect, useState, type ReactNode } from "react";
+import { useHotkeys } from "react-hotkeys-hook";
 import { Link } from "react-router";
 import useSWR from "swr";
-import { openScene, type Opened } from "../api";
-import { Button } from "../ui";
+import { openScene, Refusal, type Opened } from "../api";
+import { newId } from "../id";
+import { saving } from "../saving";
+import type { Found } from "../saving/saving";
+import { Button, Guarded, say } from "../ui";
 import { useBoard } from "./board";
-import { leftSaved, startSaving } from "./saving";
+import { Unreadable } from "./Unreadable";
+
+interface Visit {
+  readonly opened: Opened;
+  readonly found: Found;
+}
+
+/** Reads a scene afresh, with the work on it that was not saved. */
+async function visit(id: string): Promise<Visit> {
+  await saving.leftSaved();
+  const opened = await openScene(id);
+  return { opened, found: await saving.find(opened) };
+}
+
+/** Takes what is being typed, and saves at once. */
+function saveNow(): void {
+  if (document.activeElement instanceof HTMLInputElement) document.activeElement.blur();
+  void saving.flush();
+}
 
 /** A scene laid on the board and saved from now on. It is read afresh at each visit: what an earlier visit saw may have been changed elsewhere. */
 export function OnBoard({ id, children }: { readonly id: string; readonly children: ReactNode }) {
-  const [visit] = useState(() => crypto.randomUUID());
+  const [number] = useState(newId);
   const ready = useBoard((board) => board.id) === id;
-  const { data, error, mutate } = useSWR<Opened, Error>([id, visit], () => leftSaved().then(() => openScene(id)), { revalidateOnFocus: false, revalidateOnReconnect: false, revalidateIfStale: false });
+  const { data, error, mutate } = useSWR<Visit, Error>([id, number], () => visit(id), { revalidateOnFocus: false, revalidateOnReconnect: false, revalidateIfStale: false });
   // In the layout phase: a scene that is left is on its way to the server before the next page asks for it.
-  useLayoutEffect(() => {
-    if (!data) return undefined;
-    return startSaving(data);
+  useLayoutEffect(() => (data ? saving.start(data.opened, data.found) : undefined), [data]);
+  useEffect(() => {
+    if (data?.found.mine) say("Work that was not saved is here again.");
   }, [data]);
+  useHotkeys("mod+s", saveNow, { preventDefault: true, enableOnFormTags: true });
+  if (error instanceof Refusal && error.status === 422) return <Unreadable id={id} reason={error.message} onRestored={() => void mutate()} />;
   if (error) {
     return (
       <main role="alert" className="flex h-full flex-col items-center justify-center gap-3">
@@ -27,5 +51,5 @@ export function OnBoard({ id, children }: { readonly id: string; readonly childr
       </main>
     );
   }
-  return ready ? children : <p className="flex h-full items-center justify-center text-pencil">Laying the sheet out…</p>;
+  return ready ? <Guarded what="This page">{children}</Guarded> : <p className="flex h-full items-center justify-center text-pencil">Laying the sheet out…</p>;
 }

@@ -1,6 +1,7 @@
 import { Printer } from "lucide-react";
 import { Link } from "react-router";
 import { slipOf, type SlipRow, type SlipSection } from "@zanvo/core/slip";
+import { copyText } from "../clipboard";
 import { say } from "../ui";
 import { useMeasures } from "../units";
 import { useBoard, useShot, type StageId } from "./board";
@@ -10,7 +11,7 @@ function Row({ row: { label, value: metric, fixed } }: { readonly row: SlipRow }
   const measures = useMeasures();
   const value = fixed ? metric : measures(metric);
   const copy = () => {
-    void navigator.clipboard.writeText(value).then(() => say(`Copied: ${value}`), () => say("The browser does not allow copying here."));
+    void copyText(value).then(() => say(`Copied: ${value}`), () => say("The browser does not allow copying here."));
   };
   return (
     <button type="button" aria-label={`Copy ${label}: ${value}`} title="Copy" className="block w-full rounded px-1.5 py-0.5 text-left hover:bg-wash" onClick={copy}>

@@ -4,6 +4,7 @@ import { CSS } from "@dnd-kit/utilities";
 import { Copy, GripVertical, PencilLine, Trash2 } from "lucide-react";
 import { useState } from "react";
 import type { Shot } from "@zanvo/core/scene";
+import { newId } from "../id";
 import { Button, IconButton } from "../ui";
 import { currentShot, edit, freeName, go, useBoard } from "./board";
 import { DeskMap } from "./desk/DeskMap";
@@ -14,7 +15,7 @@ function addShot(): void {
   const { shots } = board.scene;
   const from = currentShot(board);
   // The copy has a sheet for itself; panels of one page come by splitting one.
-  const shot: Shot = { ...from, id: crypto.randomUUID(), name: freeName("Shot", shots), page: undefined, backOf: undefined };
+  const shot: Shot = { ...from, id: newId(), name: freeName("Shot", shots), page: undefined, backOf: undefined };
   edit((scene) => void scene.shots.splice(shots.indexOf(from) + 1, 0, shot));
   go({ shotId: shot.id });
 }

@@ -5,11 +5,16 @@ import { switchLamp } from "../lamp";
 import { IconButton } from "../ui";
 import { edit, redo, undo, useBoard } from "./board";
 import { frame } from "./desk/desk";
-import { useSaving } from "./saving";
+import { useSaving, type Saving } from "../saving";
 
-const SAYS = {
-  saved: "Saved", waiting: "Saving…", saving: "Saving…", "out-of-reach": "Not saved: server out of reach, trying again", refused: "Not saved", conflict: "Not saved: changed elsewhere",
-} as const;
+const SAYS: Readonly<Record<Saving["state"], string>> = {
+  saved: "Saved", waiting: "Saving…", saving: "Saving…",
+  "out-of-reach": "Not saved: server out of reach, trying again",
+  busy: "Not saved: the server is busy, trying again",
+  full: "Not saved: the disk is full, trying again",
+  refused: "Not saved", conflict: "Not saved: changed elsewhere", gone: "Not saved: deleted elsewhere",
+};
+const QUIET: ReadonlySet<Saving["state"]> = new Set(["saved", "waiting", "saving"]);
 
 /** The title, typed in place. */
 function Title({ title }: { readonly title: string }) {
@@ -38,10 +43,11 @@ function Title({ title }: { readonly title: string }) {
 
 /** How the document stands to what the server has. */
 export function SavingStatus() {
-  const { state, reason } = useSaving();
+  const { state, reason, revision, unkept } = useSaving();
   return (
-    <span role="status" aria-label="Saving" className={state === "saved" || state === "saving" || state === "waiting" ? "text-pencil" : "text-accent"}>
+    <span role="status" aria-label="Saving" data-revision={revision} className={QUIET.has(state) && !unkept ? "text-pencil" : "text-accent"}>
       {SAYS[state]}{state === "refused" && reason ? `: ${reason}` : ""}
+      {unkept && state !== "saved" ? ` (not kept in the browser either: ${unkept})` : ""}
     </span>
   );
 }

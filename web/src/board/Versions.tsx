@@ -2,8 +2,7 @@ import { format, formatDistanceToNow } from "date-fns";
 import useSWR from "swr";
 import { listVersions, openVersion, type Version } from "../api";
 import { Button, Modal, say } from "../ui";
-import { undo, useBoard } from "./board";
-import { replaceScene } from "./saving";
+import { replaceScene, undo, useBoard } from "./board";
 
 /** Earlier versions of the scene, any of which can be brought back. */
 export function Versions({ open, onClose }: { readonly open: boolean; readonly onClose: () => void }) {

@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { newScene } from "@zanvo/core/scene";
 import { beginGesture, cancelGesture, currentShot, drag, edit, endGesture, go, onShot, open, redo, undo, useBoard } from "./board";
 
-const lay = () => open({ id: "one", revision: 1, savedAt: "", scene: newScene("Quay") });
+const lay = () => open({ id: "one", scene: newScene("Quay") });
 const title = () => useBoard.getState().scene.title;
 const call = (name: string, key?: string) => edit((scene) => { scene.title = name; }, key);
 const eyeAt = (z: number) => onShot((shot) => ({ ...shot, eye: { ...shot.eye, z } }));
@@ -86,7 +86,7 @@ describe("a drag", () => {
 
 describe("opening", () => {
   it("returns to the place that was left, where it still exists", () => {
-    open({ id: "one", revision: 1, savedAt: "", scene: newScene("Quay") }, { shotId: "gone", selected: "gone", stage: "grid", tool: "select" });
+    open({ id: "one", scene: newScene("Quay") }, { shotId: "gone", selected: "gone", stage: "grid", tool: "select" });
     expect(useBoard.getState()).toMatchObject({ shotId: "s1", selected: null, stage: "grid", tool: "select" });
   });
 });

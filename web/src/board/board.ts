@@ -65,7 +65,7 @@ export interface Place {
 }
 
 /** Lays a scene on the board, at the place where it was left if that is known. */
-export function open({ id, scene }: Opened, place?: Partial<Place>): void {
+export function open({ id, scene }: Pick<Opened, "id" | "scene">, place?: Partial<Place>): void {
   const shotId = scene.shots.some((shot) => shot.id === place?.shotId) ? place!.shotId! : scene.shots[0].id;
   const selected = scene.elements.some((element) => element.id === place?.selected) ? place!.selected! : null;
   set({ id, scene, shotId, past: place?.past ?? [], future: place?.future ?? [], gesture: null, stage: place?.stage ?? "points", tool: place?.tool ?? "raise", keep: place?.keep ?? "centre", selected, also: [] });
@@ -73,6 +73,16 @@ export function open({ id, scene }: Opened, place?: Partial<Place>): void {
 
 /** Takes the scene off the board. */
 export const close = (): void => set({ id: "" });
+
+type PatchListener = (patches: readonly Patch[]) => void;
+const patchListeners = new Set<PatchListener>();
+
+/** Tells of every change to the scene once it is made, by its patches; of a drag once it has ended. @returns ends it */
+export function onPatches(listener: PatchListener): () => void {
+  patchListeners.add(listener);
+  return () => patchListeners.delete(listener);
+}
+const tellPatches = (patches: readonly Patch[]): void => patchListeners.forEach((listener) => listener(patches));
 
 /** Makes a change that can be taken back. A key joins it to the same change made just before. */
 export function edit(recipe: Recipe, key?: string): void {
@@ -86,6 +96,7 @@ export function edit(recipe: Recipe, key?: string): void {
     ? { patches: [...last.patches, ...patches], inverse: [...inverse, ...last.inverse], key, at: now }
     : { patches, inverse, key, at: now };
   set({ scene: next, past: [...(joined ? past.slice(0, -1) : past), step], future: [] });
+  tellPatches(patches);
 }
 
 /** Begins a drag: every `drag` is worked out afresh from the scene as it is now, and all of them are one step. */
@@ -106,6 +117,7 @@ export function endGesture(): void {
   const { gesture, past } = get();
   if (!gesture) return;
   set(gesture.step ? { gesture: null, past: [...past, gesture.step], future: [] } : { gesture: null });
+  if (gesture.step) tellPatches(gesture.step.patches);
 }
 
 /** Gives a drag up: all is as before it. */
@@ -118,13 +130,17 @@ export function undo(): void {
   const { scene, past, future, gesture } = get();
   if (gesture) return cancelGesture();
   const step = past.at(-1);
-  if (step) settle({ scene: applyPatches(scene, step.inverse), past: past.slice(0, -1), future: [step, ...future] });
+  if (!step) return;
+  settle({ scene: applyPatches(scene, step.inverse), past: past.slice(0, -1), future: [step, ...future] });
+  tellPatches(step.inverse);
 }
 
 export function redo(): void {
   const { scene, past, future, gesture } = get();
   const [step, ...rest] = future;
-  if (step && !gesture) settle({ scene: applyPatches(scene, step.patches), past: [...past, { ...step, key: undefined }], future: rest });
+  if (!step || gesture) return;
+  settle({ scene: applyPatches(scene, step.patches), past: [...past, { ...step, key: undefined }], future: rest });
+  tellPatches(step.patches);
 }
 
 /** A scene taken from elsewhere, with a choice and a shot that exist in it. */
@@ -164,4 +180,12 @@ export function freeName(word: string, taken: readonly { readonly name: string }
   let n = taken.length + 1;
   while (taken.some(({ name }) => name === `${word} ${n}`)) n++;
   return `${word} ${n}`;
+}
+
+/** Puts another scene in the place of this one, as a step that can be taken back. */
+export function replaceScene(other: Scene): void {
+  edit((scene) => {
+    for (const key of Object.keys(scene)) if (!(key in other)) Reflect.deleteProperty(scene, key);
+    Object.assign(scene, other);
+  });
 }

@@ -1,6 +1,7 @@
 import { useEffect } from "react";
 import { newScene } from "@zanvo/core/scene";
 import { boxOf, moved, type Element } from "@zanvo/core/world";
+import { copyText, pasteText } from "../clipboard";
 import { checkScene } from "../api";
 import { say } from "../ui";
 import { useBoard } from "./board";
@@ -54,10 +55,10 @@ export async function layCarried(text: string): Promise<void> {
 }
 
 /** Copies things to the clipboard, by a button. */
-export const copyThings = (things: readonly Element[]): void => void navigator.clipboard.writeText(carried(things)).then(() => say(`${counted(things.length)} copied: paste here or in another scene.`), () => say("The browser does not allow copying here: use Ctrl+C."));
+export const copyThings = (things: readonly Element[]): void => void copyText(carried(things)).then(() => say(`${counted(things.length)} copied: paste here or in another scene.`), () => say("The browser does not allow copying here: use Ctrl+C."));
 
 /** Lays down what the clipboard holds, by a button. */
-export const pasteThings = (): void => void navigator.clipboard.readText().then(layCarried, () => say("The browser does not allow pasting here: use Ctrl+V."));
+export const pasteThings = (): void => void pasteText().then(layCarried, () => say("The browser does not allow pasting here: use Ctrl+V."));
 
 /** Ctrl+C, Ctrl+X and Ctrl+V for things, wherever no text is edited. */
 export function useCarrying(): void {

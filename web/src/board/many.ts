@@ -1,5 +1,6 @@
 import { useMemo } from "react";
 import { moved, type Element } from "@zanvo/core/world";
+import { newId } from "../id";
 import { edit, go, useBoard, type Recipe } from "./board";
 import { deleteElement, duplicateElement } from "./desk/blocks";
 
@@ -50,7 +51,7 @@ export function deleteMany(things: readonly Element[]): void {
 
 /** Copies of things, to be put down elsewhere: with names for themselves, and of no row. */
 export const fresh = (things: readonly Element[]): Element[] => things.map((one) => {
-  const copy = { ...one, id: crypto.randomUUID() };
+  const copy = { ...one, id: newId() };
   if (copy.kind === "building") {
     delete copy.row;
     delete copy.kept;

@@ -1,14 +1,15 @@
 import { ArrowDownUp, Building2, Grid3x3, type LucideIcon, MapPin, Send, StickyNote } from "lucide-react";
-import { lazy, type ComponentType } from "react";
+import type { ComponentType } from "react";
+import { lazily } from "../ui";
 import type { StageId } from "./board";
 import { PointsPanel } from "./panels/PointsPanel";
 
 // What one begins with is there at once; the tools of the other stages come when they are first taken up.
-const SheetPanel = lazy(async () => ({ default: (await import("./panels/SheetPanel")).SheetPanel }));
-const EyeLevelPanel = lazy(async () => ({ default: (await import("./panels/EyeLevelPanel")).EyeLevelPanel }));
-const GridPanel = lazy(async () => ({ default: (await import("./panels/GridPanel")).GridPanel }));
-const MassesPanel = lazy(async () => ({ default: (await import("./panels/MassesPanel")).MassesPanel }));
-const HandOverPanel = lazy(async () => ({ default: (await import("./panels/HandOverPanel")).HandOverPanel }));
+const SheetPanel = lazily(async () => (await import("./panels/SheetPanel")).SheetPanel);
+const EyeLevelPanel = lazily(async () => (await import("./panels/EyeLevelPanel")).EyeLevelPanel);
+const GridPanel = lazily(async () => (await import("./panels/GridPanel")).GridPanel);
+const MassesPanel = lazily(async () => (await import("./panels/MassesPanel")).MassesPanel);
+const HandOverPanel = lazily(async () => (await import("./panels/HandOverPanel")).HandOverPanel);
 
 interface Stage {
   readonly id: StageId;

@@ -1,12 +1,13 @@
-import { proxy, wrap } from "comlink";
+import { proxy } from "comlink";
 import { useState } from "react";
 import { MOST_FEATURES } from "@zanvo/core/exchange";
 import { exportPath, fetchExport } from "../api";
 import { fileName } from "@zanvo/core/scene";
 import { edit, useBoard, useShot } from "../board/board";
-import { savedFirst } from "../board/saving";
+import { saving } from "../saving";
 import { download, pickFile } from "../files";
 import { Button, Fold, NumberField, Progress, say, Working, useWork } from "../ui";
+import { steady } from "../worker";
 import type { GroundWorker } from "./ground.worker";
 
 /** A scene holds no more things than these. */
@@ -26,11 +27,11 @@ export function GroundFields() {
     if (!file) return;
     const room = MOST_THINGS - scene.elements.length;
     if (room <= 0) return say(`This scene holds ${MOST_THINGS.toLocaleString("en")} things, as many as it can.`);
-    const worker = new Worker(new URL("./ground.worker.ts", import.meta.url), { type: "module" });
+    const worker = steady<GroundWorker>(() => new Worker(new URL("./ground.worker.ts", import.meta.url), { type: "module" }));
     try {
       const found = await work.run(async (signal) => {
         const stopped = new Promise<null>((resolve) => signal.addEventListener("abort", () => resolve(null)));
-        return Promise.race([wrap<GroundWorker>(worker).bring(file, ground, Math.min(room, MOST_FEATURES), proxy(setShare)), stopped]);
+        return Promise.race([worker.call((remote) => remote.bring(file, ground, Math.min(room, MOST_FEATURES), proxy(setShare))), stopped]);
       });
       if (!found) return setNotes([]);
       const elements = found.elements.slice(0, room);
@@ -43,13 +44,14 @@ export function GroundFields() {
     } catch (error) {
       say((error as Error).message);
     } finally {
-      worker.terminate();
+      worker.end();
     }
   };
   const save = async (format: "obj" | "geojson") => {
     try {
-      await savedFirst();
-      download(await fetchExport(exportPath(id, shot.id, format), new AbortController().signal), `${fileName(scene.title)}.${format}`);
+      await saving.savedFirst();
+      const { file } = await fetchExport(exportPath(id, shot.id, format), new AbortController().signal);
+      download(file, `${fileName(scene.title)}.${format}`);
     } catch (error) {
       say((error as Error).message);
     }

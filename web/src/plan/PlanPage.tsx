@@ -9,7 +9,7 @@ import { deleteMany, duplicateMany, moveMany, useMany } from "../board/many";
 import { OnBoard } from "../board/OnBoard";
 import { ChosenFields } from "../board/panels/ChosenFields";
 import { SavingStatus, UndoRedo } from "../board/TopBar";
-import { Button } from "../ui";
+import { Button, Guarded } from "../ui";
 import { CarryFields } from "./CarryFields";
 import { GroundFields } from "./GroundFields";
 import { ManyFields } from "./ManyFields";
@@ -79,14 +79,14 @@ function World({ id }: { readonly id: string }) {
             {TOOLS.map(([one, name, icon]) => <Button key={one} on={tool === one} onClick={() => setTool(one)}>{icon}{name}</Button>)}
           </div>
           <p className="shrink-0 truncate px-3 py-1 text-pencil">{TOOLS.find(([one]) => one === tool)?.[3]} Alt: snap to nothing.</p>
-          <Plan tool={tool} onTool={setTool} />
+          <Guarded what="The plan"><Plan tool={tool} onTool={setTool} /></Guarded>
         </div>
         <aside className="flex w-[400px] shrink-0 flex-col gap-3 overflow-y-auto border-l border-hair p-3 *:shrink-0">
           <select aria-label="Shot in the picture" className="h-7 w-full rounded border border-hair bg-slip px-1" value={shot.id} onChange={(event) => go({ shotId: event.target.value })}>
             {shots.map((one) => <option key={one.id} value={one.id}>{one.name}</option>)}
           </select>
-          <Picture />
-          <Things />
+          <Guarded what="The picture"><Picture /></Guarded>
+          <Guarded what="The list of things"><Things /></Guarded>
           <CarryFields />
           {many.length > 1 && <ManyFields key={many.map(({ id: one }) => one).join(" ")} things={many} />}
           {chosen && <ChosenFields key={chosen.id} element={chosen} />}

@@ -1,6 +1,7 @@
 import { useState } from "react";
 import { headingDirection } from "@zanvo/core/geometry";
 import { boxOf, moved, type Element } from "@zanvo/core/world";
+import { newId } from "../id";
 import { edit } from "../board/board";
 import { Button, Fold, NumberField } from "../ui";
 
@@ -13,7 +14,7 @@ export function RepeatFields({ element }: { readonly element: Element }) {
   const repeat = () => {
     const [x, y] = headingDirection(heading);
     edit((scene) => {
-      for (let i = 1; i <= copies; i++) scene.elements.push({ ...moved(element, i * every * x, i * every * y), id: crypto.randomUUID(), name: `${element.name} ${i + 1}`.slice(0, 200) } as never);
+      for (let i = 1; i <= copies; i++) scene.elements.push({ ...moved(element, i * every * x, i * every * y), id: newId(), name: `${element.name} ${i + 1}`.slice(0, 200) } as never);
     });
   };
   return (

@@ -1,6 +1,7 @@
 import { JSONParser } from "@streamparser/json";
 import { expose } from "comlink";
 import { fromGeoJson, type BroughtIn, type Ground } from "@zanvo/core/exchange";
+import { newId } from "../id";
 
 /** What of a document is handed out as it is read; the rest is passed over. */
 const PATHS = ["$.features.*", "$.type", "$.crs", "$.geometry", "$.properties", "$.coordinates"];
@@ -33,7 +34,7 @@ const api = {
   /** Masses from a file of real ground. @param tell told how much of it is read, 0 to 1 */
   async bring(file: Blob, ground: Ground | undefined, most: number, tell: (share: number) => void): Promise<BroughtIn> {
     const { document, count } = await read(file, most, tell);
-    return fromGeoJson(document, ground, () => crypto.randomUUID(), most, count);
+    return fromGeoJson(document, ground, newId, most, count);
   },
 };
 

@@ -2,6 +2,7 @@ import { degrees, add, scale, type Vec2 } from "@zanvo/core/geometry";
 import type { Shot } from "@zanvo/core/scene";
 import { unproject, viewOf } from "@zanvo/core/shot";
 import { blockAxes, blockCorner, DEFAULT_BRIDGE, DEFAULT_CANAL, DEFAULT_SKYLINE, DEFAULT_SQUARE, DEFAULT_STEPS, DEFAULT_STREET, elementFault, placed, placesOf, type Block, type Element } from "@zanvo/core/world";
+import { newId } from "../id";
 import { edit, freeName, go, useBoard } from "../board/board";
 import { toDesk, toWindow, type Camera } from "../board/desk/camera";
 import { seed } from "./rows";
@@ -35,7 +36,7 @@ const points = (places: readonly Vec2[]) => places.map(([x, y]) => ({ x, y }));
 
 /** What is drawn with a tool through some places, all but its name. @returns a sentence where it is nothing yet */
 function drawn(tool: PlanTool, places: readonly Vec2[], heading: number): Element | string {
-  const base = { id: crypto.randomUUID(), name: "" };
+  const base = { id: newId(), name: "" };
   const path = points(places);
   switch (tool) {
     case "street": return { ...base, kind: "street", path, ...DEFAULT_STREET };

@@ -1,6 +1,7 @@
 import type { Vec2 } from "@zanvo/core/geometry";
 import type { Scene } from "@zanvo/core/scene";
 import { DEFAULT_ROW, fillRow, rowFault, type Building, type Row } from "@zanvo/core/world";
+import { newId } from "../id";
 import { edit, freeName, go, useBoard } from "../board/board";
 import { say } from "../ui";
 
@@ -12,7 +13,7 @@ const houseOf = (row: string) => (element: Scene["elements"][number]): element i
 function rebuild(row: Row, elements: Scene["elements"]): Scene["elements"] {
   const own = elements.filter(houseOf(row.id));
   const kept = own.filter((house) => house.kept);
-  const houses = fillRow(row, kept, () => crypto.randomUUID());
+  const houses = fillRow(row, kept, newId);
   return [...elements.filter((element) => !houseOf(row.id)(element) || element.kept), ...houses];
 }
 
@@ -27,7 +28,7 @@ export const layLot = (corners: readonly Vec2[]): void => fill("Lot", { lot: cor
 /** Lays a row by rule, and chooses its first house. */
 function fill(word: string, where: Partial<Row>): void {
   const { scene } = useBoard.getState();
-  const row: Row = { ...DEFAULT_ROW, id: crypto.randomUUID(), name: freeName(word, scene.rows ?? []), seed: seed(), ...where };
+  const row: Row = { ...DEFAULT_ROW, id: newId(), name: freeName(word, scene.rows ?? []), seed: seed(), ...where };
   const fault = rowFault(row);
   if (fault) return say(`The ${fault.field} ${fault.message}`);
   const elements = rebuild(row, scene.elements);

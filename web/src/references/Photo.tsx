@@ -6,6 +6,7 @@ import { referencePath } from "../api";
 import { beginGesture, cancelGesture, endGesture } from "../board/board";
 import { fit, pan, toDesk, toWindow, zoom, type Camera, type Size } from "../board/desk/camera";
 import { Button } from "../ui";
+import { useArrival } from "./arrivals";
 import { bringAgain } from "./bring";
 import { useSettler, type Finding } from "./edges";
 import { Loupe } from "./Loupe";
@@ -53,7 +54,8 @@ export function Photo({ sceneId, reference, tracing, onTracing, finding, brush, 
   const [settled, setSettled] = useState<{ readonly a: Vec2; readonly b: Vec2 } | null>(null);
   const [pointer, setPointer] = useState<Vec2 | null>(null);
   const [missing, setMissing] = useState(false);
-  const settler = useSettler(sceneId, reference.picture);
+  const arrival = useArrival(reference.picture);
+  const settler = useSettler(sceneId, reference.picture, arrival);
   /** What was drawn last is laid down before the next, however long each takes to settle. */
   const queue = useRef<Promise<void>>(Promise.resolve());
   const walls = useWalls(reference);
@@ -219,6 +221,7 @@ export function Photo({ sceneId, reference, tracing, onTracing, finding, brush, 
       {camera && (
         <>
           <img
+            key={arrival}
             src={referencePath(sceneId, reference.picture, camera.scale * Math.max(width, height) < 1400)}
             alt={reference.name}
             draggable={false}

@@ -6,7 +6,7 @@ import { Conflict } from "../board/Conflict";
 import { OnBoard } from "../board/OnBoard";
 import { SavingStatus, UndoRedo } from "../board/TopBar";
 import { checkDrawn } from "@zanvo/core/recover";
-import { Check } from "../ui";
+import { Check, Guarded } from "../ui";
 import { BowPanel } from "./BowPanel";
 import { DrawnPanel } from "./DrawnPanel";
 import { useFinding } from "./edges";
@@ -67,7 +67,7 @@ function Bench({ id, referenceId }: { readonly id: string; readonly referenceId:
       </header>
       <Conflict />
       <div className="flex min-h-0 grow">
-        <Photo sceneId={id} reference={reference} tracing={tracing} onTracing={setTracing} finding={finding} brush={brush} wrong={looked === null ? wrong : wrong.slice(looked, looked + 1)} fade={fade} snap={snap} loupe={loupe} />
+        <Guarded what="The photo"><Photo sceneId={id} reference={reference} tracing={tracing} onTracing={setTracing} finding={finding} brush={brush} wrong={looked === null ? wrong : wrong.slice(looked, looked + 1)} fade={fade} snap={snap} loupe={loupe} /></Guarded>
         <aside className="flex w-[260px] shrink-0 flex-col gap-3 overflow-y-auto border-l border-hair p-3">
           <FindPanel finding={finding} tracing={tracing} onTracing={setTracing} brush={brush} onBrush={setBrush} />
           <SetsPanel reference={reference} tracing={tracing} onTracing={setTracing} />

@@ -3,6 +3,7 @@ import { useMemo } from "react";
 import { headPath } from "@zanvo/core/drawing";
 import type { Reference, TracedSet } from "@zanvo/core/scene";
 import { edgesOf, ellipseOf, pointOf } from "@zanvo/core/recover";
+import { newId } from "../id";
 import { Button, IconButton } from "../ui";
 import { edit, freeName } from "../board/board";
 import { lookOf, onReference, putAside, removeEdge, type Tracing } from "./tracing";
@@ -67,7 +68,7 @@ function SetRow({ reference, set, at, tracing, onTracing }: { readonly reference
 /** All sets, the one that is traced into first to see. */
 export function SetsPanel({ reference, tracing, onTracing }: { readonly reference: Reference; readonly tracing: Tracing; readonly onTracing: (next: Tracing) => void }) {
   const add = () => {
-    const id = crypto.randomUUID();
+    const id = newId();
     edit(onReference(reference.id, ({ sets }) => void sets.push({ id, name: freeName("Set", sets), role: "level", edges: [] })));
     onTracing({ set: id, edge: null });
   };

@@ -3,6 +3,7 @@ import { useNavigate } from "react-router";
 import { as35, blocksOf, leftTurn, shotFrom, viewOfReference } from "@zanvo/core/recover";
 import type { Reference } from "@zanvo/core/scene";
 import { degree } from "@zanvo/core/slip";
+import { newId } from "../id";
 import { Button, Check, NumberField, say, Working, useWork } from "../ui";
 import { currentShot, edit, go, useBoard } from "../board/board";
 import { HORIZON, onReference, type Tracing } from "./tracing";
@@ -47,8 +48,8 @@ export function ViewPanel({ sceneId, reference, tracing, onTracing }: { readonly
     const board = useBoard.getState();
     try {
       const base = currentShot(board);
-      const shot = { ...shotFrom(base, main, reference), id: crypto.randomUUID(), name: reference.name };
-      const blocks = raised > 0 ? blocksOf(reference, shot, orientations, () => crypto.randomUUID()) : [];
+      const shot = { ...shotFrom(base, main, reference), id: newId(), name: reference.name };
+      const blocks = raised > 0 ? blocksOf(reference, shot, orientations, newId) : [];
       edit((scene) => {
         scene.shots.splice(scene.shots.findIndex(({ id }) => id === base.id) + 1, 0, shot as never);
         scene.elements.push(...blocks);

@@ -1,8 +1,10 @@
 import type { Reference } from "@zanvo/core/scene";
+import { newId } from "../id";
 import { takeIn } from "../api";
 import { edit } from "../board/board";
 import { pickFile } from "../files";
 import { say } from "../ui";
+import { tellArrival } from "./arrivals";
 
 /** The sets that a fresh reference has: the streets to both sides, and uprights. */
 const SETS: Reference["sets"] = [
@@ -21,7 +23,7 @@ export const pictureIn = (files: Iterable<File>): File | undefined => [...files]
 export async function bringIn(sceneId: string, file: File): Promise<string | null> {
   try {
     const { picture, width, height, focal35 } = await takeIn(sceneId, file);
-    const id = crypto.randomUUID();
+    const id = newId();
     const name = file.name.replace(/\.[a-z]+$/i, "").slice(0, 200) || "Photo";
     edit((scene) => {
       scene.references = [...(scene.references ?? []), { id, name, picture, width, height, ...(focal35 === null ? {} : { focal35 }), sets: structuredClone(SETS) as never }];
@@ -44,6 +46,7 @@ export async function bringAgain(sceneId: string, { id, width, height }: Referen
       const one = scene.references?.find((reference) => reference.id === id);
       if (one) one.picture = taken.picture;
     });
+    tellArrival(taken.picture);
   } catch (error) {
     say((error as Error).message);
   }

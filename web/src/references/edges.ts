@@ -1,26 +1,36 @@
-import { proxy, wrap, type Remote } from "comlink";
+import { proxy } from "comlink";
 import { useEffect, useRef, useState } from "react";
 import type { Vec2 } from "@zanvo/core/geometry";
 import type { Settled } from "@zanvo/core/recover";
 import type { Reference, TracedSet } from "@zanvo/core/scene";
+import { newId } from "../id";
 import { fetchReference } from "../api";
 import { edit } from "../board/board";
 import { say } from "../ui";
+import { steady, type Steady } from "../worker";
 import type { EdgesWorker, Found } from "./edges.worker";
 import { onReference } from "./tracing";
 
 /** A worker that has a reference's picture; `end` is to be called when it is no longer wanted. */
-function openWorker(sceneId: string, picture: string): { readonly ready: Promise<Remote<EdgesWorker>>; readonly end: () => void } {
-  const worker = new Worker(new URL("./edges.worker.ts", import.meta.url), { type: "module" });
+interface EdgeFinder {
+  readonly call: Steady<EdgesWorker>["call"];
+  readonly end: () => void;
+}
+
+function openWorker(sceneId: string, picture: string): EdgeFinder {
   const stop = new AbortController();
-  const ready = fetchReference(sceneId, picture, stop.signal).then(async (blob) => {
-    const remote = wrap<EdgesWorker>(worker);
-    await remote.open(blob);
-    return remote;
-  });
+  const blob = fetchReference(sceneId, picture, stop.signal);
   // A picture that is not there is told of on the bench itself.
-  ready.catch(() => undefined);
-  return { ready, end: () => { stop.abort(); worker.terminate(); } };
+  blob.catch(() => undefined);
+  const worker = steady<EdgesWorker>(() => new Worker(new URL("./edges.worker.ts", import.meta.url), { type: "module" }), {
+    prepare: async (remote) => remote.open(await blob),
+  });
+  const stopped = new Promise<never>((_, reject) => stop.signal.addEventListener("abort", () => reject(stop.signal.reason as Error)));
+  stopped.catch(() => undefined);
+  return {
+    call: (work) => Promise.race([worker.call(work), stopped]),
+    end: () => { stop.abort(); worker.end(); },
+  };
 }
 
 /** Lays lines on the photo's own edges, while the bench is open. */
@@ -29,23 +39,24 @@ export interface Settler {
   readonly follow: (places: readonly Vec2[], reach: number) => Promise<readonly Vec2[]>;
 }
 
-export function useSettler(sceneId: string, picture: string): Settler {
+/** @param arrival changes when a picture that was missing is there */
+export function useSettler(sceneId: string, picture: string, arrival: number): Settler {
   const open = useRef<ReturnType<typeof openWorker> | null>(null);
   useEffect(() => {
     open.current = openWorker(sceneId, picture);
     return () => open.current?.end();
-  }, [sceneId, picture]);
+  }, [sceneId, picture, arrival]);
   return {
     settle: async (a, b, reach) => {
       try {
-        return (await (await open.current?.ready)?.settle(a, b, reach)) ?? null;
+        return (await open.current?.call((remote) => remote.settle(a, b, reach))) ?? null;
       } catch {
         return null;
       }
     },
     follow: async (places, reach) => {
       try {
-        return (await (await open.current?.ready)?.follow(places, reach)) ?? places;
+        return (await open.current?.call((remote) => remote.follow(places, reach))) ?? places;
       } catch {
         return places;
       }
@@ -89,7 +100,7 @@ export function useFinding(sceneId: string, reference: Reference | undefined): F
     const own = (open.current = openWorker(sceneId, reference.picture));
     setState({ share: 0, found: null, off: new Set() });
     try {
-      const found = await (await own.ready).find(proxy((share: number) => setState((now) => ({ ...now, share }))));
+      const found = await own.call((remote) => remote.find(proxy((share: number) => setState((now) => ({ ...now, share })))));
       if (found.edges.length === 0) say("No straight edges stand out in this photo: trace them by hand.");
       setState({ share: null, found: found.edges.length ? found : null, off: new Set() });
     } catch (error) {
@@ -116,7 +127,7 @@ export function useFinding(sceneId: string, reference: Reference | undefined): F
         });
         const set = sets.find((one) => one.role === role && (role === "left" || role === "right" || role === "upright"));
         if (set) set.edges.push(...edges);
-        else sets.push({ id: crypto.randomUUID(), name: nameOf(role), role, edges });
+        else sets.push({ id: newId(), name: nameOf(role), role, edges });
       }
     }));
     const gone = new Set(groups);

@@ -3,6 +3,7 @@ import { setStyle } from "@zanvo/core/drawing";
 import { fromStretch, type Vec2 } from "@zanvo/core/geometry";
 import type { Standing } from "@zanvo/core/recover";
 import type { Edge, Reference, TracedSet, Wall } from "@zanvo/core/scene";
+import { newId } from "../id";
 import { drag, edit, freeName, type Recipe } from "../board/board";
 
 /** Which set is traced into, and which of its edges is chosen. */
@@ -54,7 +55,7 @@ export function addEdge(reference: Reference, set: string, { hand, ...ends }: Ed
   }));
   if (set === WALLS) return edit(onReference(reference.id, (one) => {
     const walls = (one.walls ??= []);
-    walls.push({ id: crypto.randomUUID(), name: freeName("Wall", walls), along: levelSet(reference, ends), ...ends });
+    walls.push({ id: newId(), name: freeName("Wall", walls), along: levelSet(reference, ends), ...ends });
   }));
   edit(onLines<Edge>(reference.id, set, (lines) => void lines.push(set === HEIGHTS ? ends : { ...ends, hand })));
 }

@@ -1,19 +1,22 @@
-import { wrap, type Remote } from "comlink";
+import type { Remote } from "comlink";
 import { elevation, recoverBow, straightened, straightening, unbowed, unbowing, viewOfReference, type MeasuredWall, type Warp } from "@zanvo/core/recover";
 import type { Reference } from "@zanvo/core/scene";
+import { newId } from "../id";
 import { fetchReference, takeIn } from "../api";
 import { edit } from "../board/board";
 import { say } from "../ui";
+import { steady } from "../worker";
 import type { WarpWorker } from "./warp.worker";
 
 /** Works on a reference's picture in a worker of its own, which a signal ends. */
 async function worked<T>(sceneId: string, { picture }: Reference, signal: AbortSignal, work: (worker: Remote<WarpWorker>, picture: Blob) => Promise<T>): Promise<T> {
-  const worker = new Worker(new URL("./warp.worker.ts", import.meta.url), { type: "module" });
+  const worker = steady<WarpWorker>(() => new Worker(new URL("./warp.worker.ts", import.meta.url), { type: "module" }));
   const stopped = new Promise<never>((_, reject) => signal.addEventListener("abort", () => reject(signal.reason as Error)));
   try {
-    return await Promise.race([work(wrap<WarpWorker>(worker), await fetchReference(sceneId, picture, signal)), stopped]);
+    const blob = await fetchReference(sceneId, picture, signal);
+    return await Promise.race([worker.call((remote) => work(remote, blob)), stopped]);
   } finally {
-    worker.terminate();
+    worker.end();
   }
 }
 
@@ -27,7 +30,7 @@ function stoppedBy(error: unknown, signal: AbortSignal, what: string): null {
 async function lay(sceneId: string, reference: Reference, word: string, plan: Warp, carry: (called: Pick<Reference, "id" | "name" | "picture">) => Reference, signal: AbortSignal): Promise<string> {
   const made = await worked(sceneId, reference, signal, (worker, picture) => worker.warp(picture, plan));
   const { picture } = await takeIn(sceneId, made, signal);
-  const id = crypto.randomUUID();
+  const id = newId();
   const next = carry({ id, name: `${reference.name}, ${word}`.slice(0, 200), picture });
   edit((scene) => {
     scene.references = [...(scene.references ?? []), next as never];

@@ -20,14 +20,17 @@ const counted = (n: number, one: string, many: string): string => `${n} ${n === 
 /** One scene on the shelf. */
 export function SceneCard({ card, picture, onRename, onDuplicate, onSave, onDelete }: SceneCardProps) {
   const [renaming, setRenaming] = useState(false);
+  const [drawn, setDrawn] = useState(true);
   const rename = (title: string) => {
     setRenaming(false);
     if (title.trim() && title !== card.title) onRename(title.trim().slice(0, 200));
   };
   return (
-    <li aria-label={card.title} className="group flex flex-col rounded border border-hair bg-slip">
-      <Link to={`/scenes/${card.id}`} tabIndex={-1} aria-hidden className="flex h-44 items-center justify-center p-3">
-        <img src={picture} alt="" className="max-h-full max-w-full bg-[#fbf9f3] shadow-sm" />
+    <article aria-label={card.title} className="flex h-full flex-col rounded border border-hair bg-slip">
+      <Link to={`/scenes/${card.id}`} tabIndex={-1} aria-hidden className="flex min-h-0 grow items-center justify-center p-3">
+        {drawn
+          ? <img src={picture} alt="" decoding="async" onError={() => setDrawn(false)} className="max-h-full max-w-full bg-[#fbf9f3] shadow-sm" />
+          : <span className="text-pencil">No small picture</span>}
       </Link>
       <div className="border-t border-hair px-3 py-2">
         {renaming ? (
@@ -55,6 +58,6 @@ export function SceneCard({ card, picture, onRename, onDuplicate, onSave, onDele
           <IconButton label={`Delete ${card.title}`} className="ml-auto" onClick={onDelete}><Trash2 size={15} /></IconButton>
         </div>
       </div>
-    </li>
+    </article>
   );
 }

@@ -1,4 +1,4 @@
-import { BookOpen, FileInput, Lamp, Plus, Search } from "lucide-react";
+import { BookOpen, FileInput, Lamp, Plus, Search, Trash2 } from "lucide-react";
 import { useState } from "react";
 import { Link, useNavigate } from "react-router";
 import useSWR from "swr";
@@ -7,6 +7,7 @@ import { createScene, deleteScene, listScenes, openScene, picturePath, restoreSc
 import { download, pickText } from "../files";
 import { switchLamp } from "../lamp";
 import { Button, IconButton, say } from "../ui";
+import { Cards } from "./Cards";
 import { SceneCard } from "./SceneCard";
 import { SORTS, sorted, type SortId } from "./sort";
 
@@ -29,15 +30,15 @@ export function ShelfPage() {
     const picked = await pickText(".json,application/json");
     if (!picked) return;
     try {
-      const { scene } = await createScene(picked.text);
-      say(`“${scene.title}” is on the shelf.`);
+      const { title } = await createScene(picked.text);
+      say(`“${title}” is on the shelf.`);
     } catch (wrong) {
       say(`${picked.name} was not brought in. ${(wrong as Error).message}`);
     }
   });
   const rename = (card: Card, title: string) => work(async () => {
     const { scene, revision } = await openScene(card.id);
-    await saveScene(card.id, { ...scene, title }, revision);
+    await saveScene(card.id, JSON.stringify({ ...scene, title }), revision);
   });
   const duplicate = (card: Card) => work(async () => {
     const { scene } = await openScene(card.id);
@@ -53,6 +54,17 @@ export function ShelfPage() {
   });
 
   const shown = sorted(cards ?? [], wanted, sort);
+  const card = (one: Card) => (
+    <SceneCard
+      key={`${one.id} ${one.revision}`}
+      card={one}
+      picture={picturePath(one)}
+      onRename={(title) => rename(one, title)}
+      onDuplicate={() => duplicate(one)}
+      onSave={() => saveFile(one)}
+      onDelete={() => remove(one)}
+    />
+  );
   return (
     <div className="flex h-full flex-col">
       <header className="flex flex-wrap items-center gap-3 border-b border-hair px-6 py-3">
@@ -68,35 +80,28 @@ export function ShelfPage() {
             {Object.entries(SORTS).map(([id, { label }]) => <option key={id} value={id}>{label}</option>)}
           </select>
         </label>
+        <Link className="inline-flex h-7 items-center gap-1.5 rounded px-2 hover:bg-wash" to="/deleted"><Trash2 size={14} aria-hidden />Deleted</Link>
         <Button onClick={bringIn}><FileInput size={14} aria-hidden />Bring in a file</Button>
         <Link className="inline-flex h-7 items-center gap-1.5 rounded px-2 hover:bg-wash" to="/guide"><BookOpen size={14} aria-hidden />Pocket guide</Link>
         <IconButton label="Lamp" onClick={switchLamp}><Lamp size={16} /></IconButton>
       </header>
-      <main className="grow overflow-auto bg-desk p-6">
-        {error && <p role="alert" className="mb-4 rounded border border-hair bg-slip p-3">{error.message} <Button onClick={() => void mutate()}>Try again</Button></p>}
-        <ul className="grid grid-cols-[repeat(auto-fill,minmax(16.5rem,1fr))] gap-5">
-          <li>
-            <button type="button" onClick={begin} className="flex h-full min-h-52 w-full flex-col items-center justify-center gap-2 rounded border border-dashed border-ink/50 text-ink hover:bg-black/5">
-              <Plus size={28} aria-hidden />
-              <span className="text-base font-medium">Start a new scene</span>
-              <span>An empty sheet and two points</span>
-            </button>
-          </li>
-          {shown.map((card) => (
-            <SceneCard
-              key={card.id}
-              card={card}
-              picture={picturePath(card)}
-              onRename={(title) => rename(card, title)}
-              onDuplicate={() => duplicate(card)}
-              onSave={() => saveFile(card)}
-              onDelete={() => remove(card)}
-            />
-          ))}
-        </ul>
-        {cards && cards.length > 0 && shown.length === 0 && <p className="mt-6">No scene is called “{wanted}”. <Button onClick={() => setWanted("")}>Show all</Button></p>}
-        {!cards && !error && <p className="mt-6">Looking along the shelf…</p>}
+      <main className="flex min-h-0 grow flex-col">
+        {error && <p role="alert" className="m-4 rounded border border-hair bg-slip p-3">{error.message} <Button onClick={() => void mutate()}>Try again</Button></p>}
+        {cards && cards.length > 0 && shown.length === 0 && <p className="px-6 pt-4">No scene is called “{wanted}”. <Button onClick={() => setWanted("")}>Show all</Button></p>}
+        {!cards && !error && <p className="px-6 pt-4">Looking along the shelf…</p>}
+        <Cards count={shown.length + 1} keyOf={(at) => shown[at - 1]?.id ?? "new"} card={(at) => (at === 0 ? <NewScene onPress={begin} /> : card(shown[at - 1]))} />
       </main>
     </div>
+  );
+}
+
+/** The first card: an empty sheet. */
+function NewScene({ onPress }: { readonly onPress: () => void }) {
+  return (
+    <button type="button" onClick={onPress} className="flex h-full w-full flex-col items-center justify-center gap-2 rounded border border-dashed border-ink/50 text-ink hover:bg-black/5">
+      <Plus size={28} aria-hidden />
+      <span className="text-base font-medium">Start a new scene</span>
+      <span>An empty sheet and two points</span>
+    </button>
   );
 }

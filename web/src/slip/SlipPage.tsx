@@ -4,6 +4,7 @@ import { Link, useParams } from "react-router";
 import useSWR from "swr";
 import { fileName } from "@zanvo/core/scene";
 import { CAUTIONS, degree, mm, setUpOf, slipOf, slipText } from "@zanvo/core/slip";
+import { copyText } from "../clipboard";
 import { openScene, slipPath, type Opened } from "../api";
 import { Button, say } from "../ui";
 import { useMeasures, useUnits } from "../units";
@@ -30,7 +31,7 @@ export function SlipPage() {
   }
   const { scene } = data;
   const { steps, aids, scaled, compass } = setUpOf(scene, shot, spacing);
-  const copy = () => void navigator.clipboard.writeText(measures(slipText(scene, shot, spacing))).then(() => say("The slip is copied as plain text."), () => say("The browser does not allow copying here."));
+  const copy = () => void copyText(measures(slipText(scene, shot, spacing))).then(() => say("The slip is copied as plain text."), () => say("The browser does not allow copying here."));
   return (
     <div className="h-full overflow-auto bg-desk print:h-auto print:overflow-visible print:bg-white">
       <header className="flex items-center gap-2 border-b border-hair bg-slip px-4 py-2 print:hidden">

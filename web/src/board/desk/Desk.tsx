@@ -25,7 +25,8 @@ import { useShownPins } from "./sets";
 import { SixPoints, useSixLayers } from "./SixPoints";
 import { SketchHandles } from "./SketchHandles";
 import { Stretch } from "./Stretch";
-import { UnderPicture } from "./UnderPicture";
+import { StaleDrawing } from "./StaleDrawing";
+import { MissingPicture, UnderPicture, useUnderPicture } from "./UnderPicture";
 import { useHand } from "./useHand";
 import { usePictureDrop } from "./usePictureDrop";
 import { useSeen } from "./useSeen";
@@ -50,6 +51,7 @@ export function Desk() {
   const seen = useSeen(scene.elements, shot.eye.x, shot.eye.y, shot.eye.z);
   const { cursor, ...hand } = useHand(holder);
   const dropping = usePictureDrop(id);
+  const under = useUnderPicture(id, shot);
 
   useEffect(() => {
     const element = holder.current;
@@ -126,7 +128,7 @@ export function Desk() {
         <Stage width={size.width} height={size.height} listening={false} className="pointer-events-none">
           <KonvaLayer x={x} y={y} scaleX={scale} scaleY={scale} listening={false}>
             <Rect width={width} height={height} fill="#fbf9f3" shadowColor="#000" shadowOpacity={0.28} shadowBlur={10} shadowOffsetY={3} />
-            <UnderPicture sceneId={id} shot={shot} />
+            <UnderPicture image={under.image} shot={shot} />
             {others.map((other) => <OtherPanel key={other.id} shot={other} elements={scene.elements} scale={scale} />)}
             {[live, ...grids, eyeLevel, ...buildings, panel, ...aids].map((layer) => <Lines key={layer.id} layer={layer} scale={scale} />)}
           </KonvaLayer>
@@ -147,6 +149,10 @@ export function Desk() {
         {stage === "points" && <ArcHandles />}
         <SixPoints />
         {Number.isFinite(fx) && <span className="pointer-events-none absolute rounded bg-slip/90 px-1 text-accent" style={{ left: fx, top: fy }}>street line</span>}
+        <div className="absolute left-1/2 top-2 z-10 flex -translate-x-1/2 flex-col items-center gap-1">
+          <StaleDrawing />
+          {under.missing && under.reference && <MissingPicture sceneId={id} reference={under.reference} />}
+        </div>
         {place && <Ring at={toWindow(camera, place)} size={size} />}
         {(stage === "eye-level" || stage === "points" || stage === "grid") && <Stretch />}
         {tag && (

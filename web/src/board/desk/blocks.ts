@@ -4,6 +4,7 @@ import { dot, sub, type Vec2 } from "@zanvo/core/geometry";
 import type { Shot } from "@zanvo/core/scene";
 import { project, viewOf, type View } from "@zanvo/core/shot";
 import { blockAxes, blockCorner, boxOf, moved, stands, type Block, type Element } from "@zanvo/core/world";
+import { newId } from "../../id";
 import { edit, go, useBoard, type Recipe } from "../board";
 
 /** A recipe that puts an element in the place of the one with its id. */
@@ -31,7 +32,7 @@ export function moveElement(view: View, element: Element, others: readonly Eleme
 export function duplicateElement(element: Element): void {
   const box = boxOf(element);
   const [l] = blockAxes(box);
-  const copy: Element = { ...moved(element, l[0] * box.length, l[1] * box.length), id: crypto.randomUUID(), name: `${element.name} (copy)`.slice(0, 200) };
+  const copy: Element = { ...moved(element, l[0] * box.length, l[1] * box.length), id: newId(), name: `${element.name} (copy)`.slice(0, 200) };
   edit((scene) => void scene.elements.push(copy));
   go({ selected: copy.id });
 }

@@ -4,6 +4,7 @@ import type { Foot } from "@zanvo/core/construct";
 import type { Vec2, Vec3 } from "@zanvo/core/geometry";
 import { nearestNames, slidTo, toEye, unproject, viewOf, withSix, type SixNames } from "@zanvo/core/shot";
 import { pinsOf } from "@zanvo/core/vanishing";
+import { newId } from "../../id";
 import { currentShot, edit, freeName, go, onShot, useBoard } from "../board";
 import { fit, toDesk, wholeDesk, type Camera, type Size } from "./camera";
 import { advance, lacking, typed, type Raising } from "./raise";
@@ -105,7 +106,7 @@ export function takeMeasure(metres?: number): string | null {
   const next = advance(measured);
   if ("step" in next) set({ raising: next, tag: null });
   else {
-    const id = crypto.randomUUID();
+    const id = newId();
     const { elements } = useBoard.getState().scene;
     edit((scene) => void scene.elements.push({ ...next, id, name: freeName("Building", elements) }));
     go({ selected: id });

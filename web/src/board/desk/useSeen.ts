@@ -1,8 +1,10 @@
-import { proxy, wrap, type Remote } from "comlink";
+import { proxy } from "comlink";
 import { useEffect, useId, useRef, useState } from "react";
+import { create } from "zustand";
 import type { Vec3 } from "@zanvo/core/geometry";
 import { joined, type Seen } from "@zanvo/core/visibility";
 import type { Element } from "@zanvo/core/world";
+import { steady } from "../../worker";
 import type { SeenWorker } from "./seen.worker";
 
 const NOTHING: Seen = { ends: new Float64Array(), solid: new Uint32Array(), sight: new Uint8Array() };
@@ -15,9 +17,18 @@ interface Wanted {
   readonly eye: Vec3;
 }
 
+/** Whether the drawing is old, since what works it out has died or did not load; and whether that was given up. */
+export const useStale = create<{ readonly stale: boolean; readonly gaveUp: boolean; readonly tries: number }>(() => ({ stale: false, gaveUp: false, tries: 0 }));
+
+/** Works the drawing out once more, after it was given up. */
+export const lookAgain = (): void => useStale.setState(({ tries }) => ({ gaveUp: false, tries: tries + 1 }));
+
 /** The one thread in which hidden lines are worked out, for every panel; it stays for the whole visit. */
-let thread: Remote<SeenWorker> | null = null;
-const seenThread = (): Remote<SeenWorker> => (thread ??= wrap<SeenWorker>(new Worker(new URL("./seen.worker.ts", import.meta.url), { type: "module" })));
+const thread = steady<SeenWorker>(() => new Worker(new URL("./seen.worker.ts", import.meta.url), { type: "module" }), {
+  onTrouble: (stale) => useStale.setState(stale ? { stale } : { stale, gaveUp: false }),
+  alive: (remote) => remote.alive(),
+});
+const giveUp = (asker: string) => void thread.call((remote) => remote.giveUp(asker)).catch(() => undefined);
 
 /** Shows parts of what is seen together, as they come. */
 function shown(show: (seen: Seen) => void): (part: Seen) => void {
@@ -42,12 +53,13 @@ export function useSeen(elements: readonly Element[], x: number, y: number, z: n
   const wanted = useRef<Wanted | null>(null);
   const begun = useRef<number | null>(null);
   const fresh = useRef(true);
+  const tries = useStale((one) => one.tries);
 
   useEffect(() => {
     wanted.current = { elements, eye: [x, y, z] };
     if (begun.current !== null) {
       const run = begun.current;
-      const timer = setTimeout(() => { if (begun.current === run && wanted.current) void seenThread().giveUp(asker); }, Math.max(0, run + PATIENCE - performance.now()));
+      const timer = setTimeout(() => { if (begun.current === run && wanted.current) giveUp(asker); }, Math.max(0, run + PATIENCE - performance.now()));
       return () => clearTimeout(timer);
     }
     const work = async () => {
@@ -55,7 +67,10 @@ export function useSeen(elements: readonly Element[], x: number, y: number, z: n
         const { elements: what, eye } = wanted.current;
         wanted.current = null;
         begun.current = performance.now();
-        const found = await seenThread().see(asker, what, eye, fresh.current ? proxy(shown(setSeen)) : undefined);
+        const found = await thread.call((remote) => remote.see(asker, what, eye, fresh.current ? proxy(shown(setSeen)) : undefined)).catch(() => {
+          useStale.setState({ gaveUp: true });
+          return null;
+        });
         if (!found) continue;
         fresh.current = false;
         setSeen(found);
@@ -64,9 +79,9 @@ export function useSeen(elements: readonly Element[], x: number, y: number, z: n
     };
     void work();
     return undefined;
-  }, [asker, elements, x, y, z]);
+  }, [asker, elements, x, y, z, tries]);
   // Whoever is gone wants nothing.
-  useEffect(() => () => void seenThread().giveUp(asker), [asker]);
+  useEffect(() => () => giveUp(asker), [asker]);
 
   return seen;
 }

@@ -1,5 +1,6 @@
 import { wrap } from "@zanvo/core/geometry";
 import { asBuilding, boxOf, faultOf, moved, ROOFS, slopeOf, type Block, type Building, type Element, type RoofKind } from "@zanvo/core/world";
+import { newId } from "../../id";
 import { Button, Check, NumberField, say } from "../../ui";
 import { edit } from "../board";
 import { LEAST } from "../desk/raise";
@@ -23,10 +24,10 @@ function addSlope(building: Building): void {
   edit((scene) => {
     const off = (heading: number) => Math.abs(wrap(slope.heading - heading, -90, 180));
     const own = scene.orientations.find(({ heading }) => Math.min(off(heading), off(heading + 90)) < 0.5);
-    const orientation = own ?? { id: `o${crypto.randomUUID().slice(0, 8)}`, name: `As ${building.name}`.slice(0, 200), heading: slope.heading };
+    const orientation = own ?? { id: `o${newId().slice(0, 8)}`, name: `As ${building.name}`.slice(0, 200), heading: slope.heading };
     if (!own) scene.orientations.push(orientation);
     const axis = off(orientation.heading) < 0.5 ? "along" : "across";
-    orientation.slopes = [...(orientation.slopes ?? []), { id: crypto.randomUUID(), name: `Roof of ${building.name}`.slice(0, 200), axis, rise: Number(slope.rise.toFixed(3)) }];
+    orientation.slopes = [...(orientation.slopes ?? []), { id: newId(), name: `Roof of ${building.name}`.slice(0, 200), axis, rise: Number(slope.rise.toFixed(3)) }];
   });
   say(`The roof’s slope of ${slope.rise.toFixed(1)}° has points of its own now: see Points.`);
 }

@@ -1,5 +1,6 @@
 import { Plus, X } from "lucide-react";
 import type { Orientation, Slope } from "@zanvo/core/scene";
+import { newId } from "../../id";
 import { Button, Choice, Fold, IconButton, NumberField } from "../../ui";
 import { edit, freeName } from "../board";
 
@@ -8,7 +9,7 @@ const TURN = 30;
 
 function add(orientations: readonly Orientation[]): void {
   const heading = (orientations.at(-1)?.heading ?? 0) + TURN;
-  edit((scene) => void scene.orientations.push({ id: `o${crypto.randomUUID().slice(0, 8)}`, name: freeName("Directions", orientations), heading }));
+  edit((scene) => void scene.orientations.push({ id: `o${newId().slice(0, 8)}`, name: freeName("Directions", orientations), heading }));
 }
 
 /** A common pitch of a tiled roof, degrees (common practice). */
@@ -16,7 +17,7 @@ const ROOF = 35;
 
 function addSlope(orientation: Orientation): void {
   const slopes = orientation.slopes ?? [];
-  const slope: Slope = { id: `slope${crypto.randomUUID().slice(0, 8)}`, name: slopes.length ? `Slope ${slopes.length + 1}` : "Roofs", axis: "across", rise: ROOF };
+  const slope: Slope = { id: `slope${newId().slice(0, 8)}`, name: slopes.length ? `Slope ${slopes.length + 1}` : "Roofs", axis: "across", rise: ROOF };
   edit((scene) => {
     const one = scene.orientations.find(({ id }) => id === orientation.id);
     if (one) one.slopes = [...(one.slopes ?? []), slope];

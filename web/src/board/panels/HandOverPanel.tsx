@@ -4,7 +4,7 @@ import { fileName, pageOf } from "@zanvo/core/scene";
 import { download } from "../../files";
 import { Button, Check, NumberField, say, Working } from "../../ui";
 import { useBoard, useShot } from "../board";
-import { savedFirst } from "../saving";
+import { saving } from "../../saving";
 import { BlankGrids } from "./BlankGrids";
 import { PrintFields } from "./PrintFields";
 
@@ -28,10 +28,11 @@ export function HandOverPanel() {
     stop.current = new AbortController();
     setBusy(true);
     try {
-      await savedFirst();
+      await saving.savedFirst();
       const query = { ...(without.length ? { without: without.join(",") } : {}), ...(page ? { page: "1" } : {}), ...(format === "png" ? { dpi: String(dpi) } : {}) };
-      const content = await fetchExport(exportPath(id, shot.id, format, query), stop.current.signal);
-      download(content, `${fileName(`${scene.title} ${shot.name}`)}.${format}`);
+      const { file, missing } = await fetchExport(exportPath(id, shot.id, format, query), stop.current.signal);
+      download(file, `${fileName(`${scene.title} ${shot.name}`)}.${format}`);
+      if (missing) say(`The file lacks a photo that is not on this machine: ${missing}. It says so on its margin.`);
     } catch (error) {
       if ((error as Error).name !== "AbortError") say((error as Error).message);
     } finally {

@@ -4,6 +4,7 @@ import { LAWS, type LawId } from "@zanvo/core/lens";
 import { showOf, type Orientation, type Shot } from "@zanvo/core/scene";
 import { covered, CURVED_SYSTEMS, inCurvedSystem, rimRadius, twoDiscs, viewOf, withCovered, withLaw, type CurvedSystem } from "@zanvo/core/shot";
 import { byCompass } from "@zanvo/core/vanishing";
+import { newId } from "../../id";
 import { Button, Check, Fold, NumberField } from "../../ui";
 import { currentShot, edit, onShot, useBoard } from "../board";
 import { LensPicture } from "./LensPicture";
@@ -28,7 +29,7 @@ function setUp(main: Orientation, system: CurvedSystem): void {
   const board = useBoard.getState();
   const { shots } = board.scene;
   const shot = currentShot(board);
-  const pair = twoDiscs(inCurvedSystem(shot, main, system), { id: crypto.randomUUID(), name: `${shot.name}, behind`.slice(0, 200), page: shot.page ?? crypto.randomUUID() });
+  const pair = twoDiscs(inCurvedSystem(shot, main, system), { id: newId(), name: `${shot.name}, behind`.slice(0, 200), page: shot.page ?? newId() });
   edit((scene) => void scene.shots.splice(shots.indexOf(shot), 1, ...pair));
 }
 

@@ -1,5 +1,6 @@
 import type { Orientation, Shot, Sightings } from "@zanvo/core/scene";
 import { buildingOfSightings, sightedLevel, viewOfSightings } from "@zanvo/core/vanishing";
+import { newId } from "../../id";
 import { Button, Fold, NumberField, say } from "../../ui";
 import { edit, freeName, go, onShot, useBoard } from "../board";
 
@@ -29,7 +30,7 @@ export function LifeFields({ main, shot }: { readonly main: Orientation; readonl
   const take = (raise: boolean) => {
     try {
       const seen = { ...viewOfSightings(main, shot, s), sightings: s };
-      const block = raise ? { ...buildingOfSightings(main, seen, s), id: crypto.randomUUID(), name: freeName("Building", elements) } : null;
+      const block = raise ? { ...buildingOfSightings(main, seen, s), id: newId(), name: freeName("Building", elements) } : null;
       const recipe = onShot(() => seen);
       edit((scene) => {
         recipe(scene);

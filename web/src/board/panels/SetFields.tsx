@@ -2,6 +2,7 @@ import { LAWS } from "@zanvo/core/lens";
 import { bundleOf, type Bundle } from "@zanvo/core/scene";
 import { alongside, pinsOf, type Pin } from "@zanvo/core/vanishing";
 import type { Block } from "@zanvo/core/world";
+import { newId } from "../../id";
 import { Button, Check, Choice, NumberField, Strength } from "../../ui";
 import { beginGesture, drag, edit, endGesture, go, onShot, useBoard, useShot } from "../board";
 import { useChosenBox } from "../desk/blocks";
@@ -33,7 +34,7 @@ function SetRow({ pin }: { readonly pin: Pin }) {
 
 /** Directions for a building that is turned like none of those there are. */
 function addFor(block: Block): void {
-  edit((scene) => void scene.orientations.push({ id: `o${crypto.randomUUID().slice(0, 8)}`, name: `As ${block.name}`.slice(0, 200), heading: block.heading }));
+  edit((scene) => void scene.orientations.push({ id: `o${newId().slice(0, 8)}`, name: `As ${block.name}`.slice(0, 200), heading: block.heading }));
 }
 
 /** Every set of parallels, or those of the chosen building. */

@@ -1,5 +1,6 @@
 import { useState } from "react";
 import { frameOn, GUTTER, onSheet, pageOf, pageOnSheet, PAPERS, sheetOf, splitPanel, type Sheet } from "@zanvo/core/scene";
+import { newId } from "../../id";
 import { Button, NumberField } from "../../ui";
 import { currentShot, edit, freeName, onShot, useBoard, useShot } from "../board";
 
@@ -14,7 +15,7 @@ const lay = (next: Sheet): void => edit((scene) => {
 function split(how: "beside" | "below", gutter: number): void {
   const board = useBoard.getState();
   const shot = currentShot(board);
-  const pair = splitPanel(shot, how, gutter, { id: crypto.randomUUID(), name: freeName("Shot", board.scene.shots), page: shot.page ?? crypto.randomUUID() });
+  const pair = splitPanel(shot, how, gutter, { id: newId(), name: freeName("Shot", board.scene.shots), page: shot.page ?? newId() });
   edit((scene) => void scene.shots.splice(scene.shots.findIndex(({ id }) => id === shot.id), 1, ...pair));
 }
 

@@ -3,7 +3,7 @@ import { fetchPrint, orderPrint, printStatus, stopPrint, type PrintOrder, type P
 import { download } from "../../files";
 import { Progress, say, Working } from "../../ui";
 import { useBoard } from "../board";
-import { savedFirst } from "../saving";
+import { saving } from "../../saving";
 
 /** How often a print is asked how far it is, ms. */
 const ASK = 250;
@@ -35,7 +35,7 @@ export function usePrint() {
     setWorking({ done: 0, of: 0 });
     let ordered = "";
     try {
-      await savedFirst();
+      await saving.savedFirst();
       ordered = await orderPrint(id, shotId, order, signal);
       const ready = await finished(id, ordered, setWorking, signal);
       download(await fetchPrint(id, ready, signal), `${name}.${ready.kind}`);

@@ -1,0 +1,58 @@
+import type { Place, useBoard } from "../board/board";
+import type { Stretch } from "./drafts";
+
+/** Where a person was on a board, and after how many changes of which visit. */
+export interface LeftPlace extends Place {
+  readonly visit: string;
+  readonly end: number;
+  readonly revision: number;
+  /** Whether the server had all of it. */
+  readonly settled: boolean;
+}
+
+/** The last changes of a visit, which were not written yet as the page went away, and the revision they began from. */
+export interface Tail extends Stretch {
+  readonly revision: number;
+}
+
+/** Steps that are remembered, to either side. */
+const STEPS = 100;
+
+const placeKey = (id: string): string => `zanvo:place:${id}`;
+const tailKey = (id: string): string => `zanvo:tail:${id}`;
+
+function recall<T>(key: string): T | null {
+  try {
+    return JSON.parse(sessionStorage.getItem(key) ?? "null") as T | null;
+  } catch {
+    return null;
+  }
+}
+
+function keep(key: string, value: unknown): void {
+  try {
+    sessionStorage.setItem(key, JSON.stringify(value));
+  } catch {
+    // There is no room for it: the place is forgotten, the work is in the drafts.
+    sessionStorage.removeItem(key);
+  }
+}
+
+export const placeOf = ({ shotId, stage, tool, selected, keep: kept, past, future }: ReturnType<typeof useBoard.getState>): Place =>
+  ({ shotId, stage, tool, selected, keep: kept, past: past.slice(-STEPS), future: future.slice(0, STEPS) });
+
+export const recallPlace = (id: string): LeftPlace | null => recall<LeftPlace>(placeKey(id));
+
+/** What was left unwritten in this tab; it is told once. */
+export function recallTail(id: string): Tail | null {
+  const tail = recall<Tail>(tailKey(id));
+  sessionStorage.removeItem(tailKey(id));
+  return tail;
+}
+
+/** Remembers a place, and the changes that are not written anywhere yet. */
+export function rememberLeaving(id: string, place: LeftPlace, tail: Tail | null): void {
+  keep(placeKey(id), place);
+  if (tail) keep(tailKey(id), tail);
+  else sessionStorage.removeItem(tailKey(id));
+}

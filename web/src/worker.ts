@@ -1,0 +1,100 @@
+import { wrap, type Remote } from "comlink";
+
+/** How often a worker that dies is started anew for one piece of work, and how long is waited before, ms. */
+const PAUSES = [0, 1000, 4000];
+/** A worker that says nothing for so long is taken to be dead, ms. */
+const SILENCE = 8000;
+
+/** A worker could not be started, or died again and again. */
+export class WorkerGone extends Error {
+  override readonly name = "WorkerGone";
+}
+
+const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
+
+export interface SteadyOptions<T> {
+  /** Told when the worker has died and is being started anew, and when it works again. */
+  readonly onTrouble?: (troubled: boolean) => void;
+  /** What every worker is given before it is asked for anything. */
+  readonly prepare?: (remote: Remote<T>) => Promise<unknown>;
+  /** Asks the worker for a sign of life; for one that listens while it works. */
+  readonly alive?: (remote: Remote<T>) => Promise<unknown>;
+}
+
+interface Running<T> {
+  readonly worker: Worker;
+  readonly remote: Remote<T>;
+  readonly prepared: Promise<unknown>;
+  /** Rejects when the worker has died. */
+  readonly death: Promise<never>;
+  readonly die: (why: string) => void;
+}
+
+export type Steady<T> = ReturnType<typeof steady<T>>;
+
+/** A worker that is started when it is first wanted, and anew when it dies or does not load. */
+export function steady<T>(make: () => Worker, { onTrouble, prepare, alive }: SteadyOptions<T> = {}) {
+  let running: Running<T> | null = null;
+
+  const start = (): Running<T> => {
+    const worker = make();
+    let die: Running<T>["die"] = () => undefined;
+    const death = new Promise<never>((_, reject) => {
+      die = (why) => reject(new WorkerGone(why));
+    });
+    death.catch(() => undefined);
+    worker.addEventListener("error", ({ message }) => die(message || "It could not be loaded."));
+    worker.addEventListener("messageerror", () => die("It sent what cannot be read."));
+    const remote = wrap<T>(worker);
+    const prepared = Promise.resolve(prepare?.(remote));
+    prepared.catch(() => undefined);
+    return { worker, remote, prepared, death, die };
+  };
+  const end = () => {
+    running?.worker.terminate();
+    running = null;
+  };
+  /** Watches for signs of life. @returns ends it */
+  const watch = ({ remote, die }: Running<T>): (() => void) => {
+    if (!alive) return () => undefined;
+    let heard = true;
+    const timer = setInterval(() => {
+      if (!heard) die("It does not answer any more.");
+      heard = false;
+      void alive(remote).then(() => { heard = true; }, () => undefined);
+    }, SILENCE);
+    return () => clearInterval(timer);
+  };
+  const once = async <R>(work: (remote: Remote<T>) => Promise<R>): Promise<R> => {
+    const now = (running ??= start());
+    const stop = watch(now);
+    try {
+      return await Promise.race([now.prepared.then(() => work(now.remote)), now.death]);
+    } catch (error) {
+      if (error instanceof WorkerGone && running === now) end();
+      throw error;
+    } finally {
+      stop();
+    }
+  };
+
+  return {
+    /** Has the worker do something; where it dies meanwhile, another does it from the beginning. @throws WorkerGone */
+    async call<R>(work: (remote: Remote<T>) => Promise<R>): Promise<R> {
+      for (const ms of PAUSES) {
+        await pause(ms);
+        try {
+          const result = await once(work);
+          onTrouble?.(false);
+          return result;
+        } catch (error) {
+          if (!(error instanceof WorkerGone)) throw error;
+          onTrouble?.(true);
+        }
+      }
+      throw new WorkerGone("A part of this page died again and again. Load the page anew; your work is kept.");
+    },
+    /** Ends the worker; the next call starts another. */
+    end,
+  };
+}
