@@ -6,14 +6,17 @@ import { newScene } from "@zanvo/core/scene";
 async function put(page: Page, title: string): Promise<void> {
   await page.request.post("/api/scenes", { data: { ...newScene(title), place: "Kestrel Quay" } });
 }
-const card = (page: Page, title: string) => page.getByRole("listitem", { name: title, exact: true });
+const card = (page: Page, title: string) => page.getByRole("article", { name: title, exact: true });
 
 test("the shelf opens with the demo and one button for a new scene", async ({ page }) => {
   await page.goto("/");
+  const start = page.getByRole("button", { name: "Start a new scene" });
+  await expect(start).toBeVisible();
+  await page.getByLabel("Find a scene").fill("Quay street, the corner");
   await expect(card(page, "Quay street, the corner")).toContainText("Kestrel Quay · 1 shot · 17 things");
   const picture = card(page, "Quay street, the corner").locator("img");
   await expect.poll(() => picture.evaluate((img: HTMLImageElement) => img.naturalWidth)).toBeGreaterThan(100);
-  await page.getByRole("button", { name: "Start a new scene" }).click();
+  await start.click();
   await expect(page.getByRole("application", { name: "Desk" })).toBeVisible();
   await expect(page.getByLabel("Title of the scene")).toHaveValue("Untitled scene");
 });
@@ -22,7 +25,7 @@ test("scenes are searched and put in order", async ({ page }) => {
   for (const title of ["Zeta sluice", "Alpha sluice", "Mid sluice"]) await put(page, title);
   await page.goto("/");
   await page.getByLabel("Find a scene").fill("sluice kestrel");
-  const titles = () => page.getByRole("listitem").getByRole("link", { name: /sluice/ }).allTextContents();
+  const titles = () => page.getByRole("article").getByRole("link", { name: /sluice/ }).allTextContents();
   await expect.poll(titles).toHaveLength(3);
   await page.getByLabel("Order").selectOption("name");
   await expect.poll(titles).toEqual(["Alpha sluice", "Mid sluice", "Zeta sluice"]);
@@ -67,5 +70,5 @@ test("a scene goes out as a file and comes in again", async ({ page }) => {
   await expect(page.getByText("broken.json was not brought in. shots/0/lens/distance: must be > 0.").first()).toBeVisible();
   await bringIn("photo.json", "no JSON at all");
   await expect(page.getByText("photo.json was not brought in. Not JSON: line 1, column 1").first()).toBeVisible();
-  await expect(page.getByRole("listitem", { name: "Ferry clock tower" })).toHaveCount(1);
+  await expect(page.getByRole("article", { name: "Ferry clock tower" })).toHaveCount(1);
 });

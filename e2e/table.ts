@@ -16,10 +16,24 @@ export async function lay(page: Page, change: (scene: Scene) => void = () => und
   return id;
 }
 
-/** The scene, of one kind of element, as the server has it, once the board says that it is saved. */
-export async function saved<E extends Element = Block>(page: Page, id: string): Promise<Omit<Scene, "elements"> & { readonly elements: E[] }> {
-  await expect(page.getByRole("status", { name: "Saving" })).toHaveText("Saved");
-  return (await page.request.get(`/api/scenes/${id}`)).json() as Promise<Omit<Scene, "elements"> & { readonly elements: E[] }>;
+type SavedScene<E> = Omit<Scene, "elements"> & { readonly elements: E[] };
+
+/**
+ * The scene, of one kind of element, as the server has it, once the board says that it is saved. What was done last has
+ * reached the page by its next frame; and what is read is of the revision that the page was told.
+ */
+export async function saved<E extends Element = Block>(page: Page, id: string): Promise<SavedScene<E>> {
+  await page.evaluate(() => new Promise((resolve) => requestAnimationFrame(() => requestAnimationFrame(resolve))));
+  const status = page.getByRole("status", { name: "Saving" });
+  let scene: SavedScene<E> | undefined;
+  await expect(async () => {
+    await expect(status).toHaveText("Saved");
+    const answer = await page.request.get(`/api/scenes/${id}`);
+    expect(answer.headers().etag).toBe(`"${await status.getAttribute("data-revision")}"`);
+    await expect(status).toHaveText("Saved");
+    scene = (await answer.json()) as SavedScene<E>;
+  }).toPass({ timeout: 60_000 });
+  return scene!;
 }
 
 /** Window px of a place on the default A3 sheet, while the whole sheet is shown. */

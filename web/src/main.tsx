@@ -1,9 +1,9 @@
 import { setNonce } from "get-nonce";
-import { StrictMode, type ComponentType } from "react";
+import { StrictMode, Suspense, type ComponentType } from "react";
 import { createRoot } from "react-dom/client";
-import { createBrowserRouter, Link, RouterProvider, useRouteError, type RouteObject } from "react-router";
+import { createBrowserRouter, Link, RouterProvider, type RouteObject } from "react-router";
 import { startLamp } from "./lamp";
-import { Button, Toasts, troubleWith } from "./ui";
+import { Guarded, lazily, Toasts } from "./ui";
 import "./styles.css";
 
 // Styles that a primitive adds at run time carry the nonce of this very page.
@@ -19,33 +19,21 @@ function Lost() {
   );
 }
 
-/** A page that could not be fetched or shown. */
-function Trouble() {
-  const error = useRouteError();
-  return (
-    <main role="alert" className="flex h-full flex-col items-center justify-center gap-3">
-      <p>{troubleWith("This page", error)}</p>
-      <span className="flex gap-2">
-        <Button primary onClick={() => location.reload()}>Try again</Button>
-        <Button onClick={() => history.back()}>Back</Button>
-      </span>
-    </main>
-  );
+/** A page, fetched when it is first gone to. */
+function page(path: string, load: () => Promise<ComponentType>): RouteObject {
+  const Page = lazily(load);
+  return { path, element: <Guarded key={path} what="This page"><Suspense fallback={null}><Page /></Suspense></Guarded> };
 }
 
-const page = (path: string, load: () => Promise<ComponentType>): RouteObject => ({ path, errorElement: <Trouble />, lazy: async () => ({ Component: await load() }) });
-
 const router = createBrowserRouter([
-  { HydrateFallback: () => null, errorElement: <Trouble />, children: [
-    page("/", async () => (await import("./shelf/ShelfPage")).ShelfPage),
-    page("/deleted", async () => (await import("./shelf/DeletedPage")).DeletedPage),
-    page("/scenes/:id", async () => (await import("./board/BoardPage")).BoardPage),
-    page("/scenes/:id/plan", async () => (await import("./plan/PlanPage")).PlanPage),
-    page("/scenes/:id/references/:reference", async () => (await import("./references/ReferencePage")).ReferencePage),
-    page("/scenes/:id/slip/:shot", async () => (await import("./slip/SlipPage")).SlipPage),
-    page("/guide/:page?", async () => (await import("./guide/GuidePage")).GuidePage),
-    { path: "*", Component: Lost },
-  ] },
+  page("/", async () => (await import("./shelf/ShelfPage")).ShelfPage),
+  page("/deleted", async () => (await import("./shelf/DeletedPage")).DeletedPage),
+  page("/scenes/:id", async () => (await import("./board/BoardPage")).BoardPage),
+  page("/scenes/:id/plan", async () => (await import("./plan/PlanPage")).PlanPage),
+  page("/scenes/:id/references/:reference", async () => (await import("./references/ReferencePage")).ReferencePage),
+  page("/scenes/:id/slip/:shot", async () => (await import("./slip/SlipPage")).SlipPage),
+  page("/guide/:page?", async () => (await import("./guide/GuidePage")).GuidePage),
+  { path: "*", Component: Lost },
 ]);
 
 createRoot(document.getElementById("root")!).render(

@@ -1,5 +1,4 @@
 import { useEffect, useLayoutEffect, useState, type ReactNode } from "react";
-import { useHotkeys } from "react-hotkeys-hook";
 import { Link } from "react-router";
 import useSWR from "swr";
 import { openScene, Refusal, type Opened } from "../api";
@@ -38,7 +37,17 @@ export function OnBoard({ id, children }: { readonly id: string; readonly childr
   useEffect(() => {
     if (data?.found.mine) say("Work that was not saved is here again.");
   }, [data]);
-  useHotkeys("mod+s", saveNow, { preventDefault: true, enableOnFormTags: true });
+  useEffect(() => {
+    // Before any field takes the key for itself.
+    const onKey = (event: KeyboardEvent) => {
+      if (event.key.toLowerCase() !== "s" || !(event.ctrlKey || event.metaKey) || event.shiftKey || event.altKey) return;
+      event.preventDefault();
+      event.stopPropagation();
+      saveNow();
+    };
+    addEventListener("keydown", onKey, true);
+    return () => removeEventListener("keydown", onKey, true);
+  }, []);
   if (error instanceof Refusal && error.status === 422) return <Unreadable id={id} reason={error.message} onRestored={() => void mutate()} />;
   if (error) {
     return (

@@ -13,7 +13,7 @@ export const KEYS: readonly (readonly [keys: string, does: string])[] = [
   ["Arrows", "Nudge what has the focus, or the chosen building, by 0.5 mm on paper; with Shift by 5 mm"],
   ["Ctrl+D", "Duplicate the chosen building"], ["Delete", "Delete the chosen building"],
   ["Ctrl+C, Ctrl+X, Ctrl+V", "Copy or cut what is chosen, and lay it down here or in another scene"],
-  ["Ctrl+Z, Ctrl+Shift+Z", "Undo, redo"], ["?", "These keys"],
+  ["Ctrl+Z, Ctrl+Shift+Z", "Undo, redo"], ["Ctrl+S", "Save now; otherwise it saves by itself"], ["?", "These keys"],
 ];
 
 const chosen = () => {

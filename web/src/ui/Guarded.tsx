@@ -1,6 +1,7 @@
 import { useState, type ReactNode } from "react";
 import { ErrorBoundary, type FallbackProps } from "react-error-boundary";
 import { Button } from "./Button";
+import { forgetFailures } from "./lazily";
 
 /** Whether code of this page could not be fetched: it is gone after an upgrade, or the server is away. */
 const isMissing = (error: unknown): boolean => /dynamically imported module|importing a module script|error loading|preload css|server does not answer/i.test((error as Error).message);
@@ -29,5 +30,9 @@ export function Guarded({ what, children }: GuardedProps) {
       </span>
     </div>
   );
-  return <ErrorBoundary FallbackComponent={Fallback} onReset={() => setTries((n) => n + 1)}>{children}</ErrorBoundary>;
+  const again = () => {
+    forgetFailures();
+    setTries((n) => n + 1);
+  };
+  return <ErrorBoundary FallbackComponent={Fallback} onReset={again}>{children}</ErrorBoundary>;
 }

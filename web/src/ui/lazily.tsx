@@ -1,12 +1,21 @@
 import { lazy, type ComponentType } from "react";
 
-/** A component whose code is fetched when it is first shown, and again after it could not be. */
+/** What is to be forgotten before what could not be fetched is tried again. */
+const failed = new Set<() => void>();
+
+/** Lets everything that could not be fetched be fetched again. */
+export function forgetFailures(): void {
+  for (const forget of failed) forget();
+  failed.clear();
+}
+
+/** A component whose code is fetched when it is first shown; where that failed, again once failures are forgotten. */
 export function lazily(load: () => Promise<ComponentType>): ComponentType {
   const fresh = () => lazy(async () => {
     try {
       return { default: await load() };
     } catch (error) {
-      Loaded = fresh();
+      failed.add(() => { Loaded = fresh(); });
       throw error;
     }
   });
