@@ -1,7 +1,7 @@
 import { setNonce } from "get-nonce";
 import { StrictMode, Suspense, type ComponentType } from "react";
 import { createRoot } from "react-dom/client";
-import { createBrowserRouter, Link, RouterProvider, type RouteObject } from "react-router";
+import { BrowserRouter, Link, Route, Routes } from "react-router";
 import { startLamp } from "./lamp";
 import { Guarded, lazily, Toasts } from "./ui";
 import "./styles.css";
@@ -20,12 +20,12 @@ function Lost() {
 }
 
 /** A page, fetched when it is first gone to. */
-function page(path: string, load: () => Promise<ComponentType>): RouteObject {
+function page(path: string, load: () => Promise<ComponentType>) {
   const Page = lazily(load);
-  return { path, element: <Guarded key={path} what="This page"><Suspense fallback={null}><Page /></Suspense></Guarded> };
+  return <Route key={path} path={path} element={<Guarded key={path} what="This page"><Suspense fallback={null}><Page /></Suspense></Guarded>} />;
 }
 
-const router = createBrowserRouter([
+const PAGES = [
   page("/", async () => (await import("./shelf/ShelfPage")).ShelfPage),
   page("/deleted", async () => (await import("./shelf/DeletedPage")).DeletedPage),
   page("/scenes/:id", async () => (await import("./board/BoardPage")).BoardPage),
@@ -33,12 +33,16 @@ const router = createBrowserRouter([
   page("/scenes/:id/references/:reference", async () => (await import("./references/ReferencePage")).ReferencePage),
   page("/scenes/:id/slip/:shot", async () => (await import("./slip/SlipPage")).SlipPage),
   page("/guide/:page?", async () => (await import("./guide/GuidePage")).GuidePage),
-  { path: "*", Component: Lost },
-]);
+];
 
 createRoot(document.getElementById("root")!).render(
   <StrictMode>
-    <RouterProvider router={router} />
+    <BrowserRouter>
+      <Routes>
+        {PAGES}
+        <Route path="*" element={<Lost />} />
+      </Routes>
+    </BrowserRouter>
     <Toasts />
   </StrictMode>,
 );

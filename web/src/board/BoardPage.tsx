@@ -1,7 +1,7 @@
 import { BookOpen } from "lucide-react";
 import { Suspense, useEffect, useState } from "react";
 import { Link, useParams } from "react-router";
-import { Guarded, Modal } from "../ui";
+import { Guarded, lazily, Modal } from "../ui";
 import { useBoard } from "./board";
 import { useCarrying } from "./carry";
 import { Conflict } from "./Conflict";
@@ -14,7 +14,8 @@ import { Slip } from "./Slip";
 import { Strip } from "./Strip";
 import { STAGES } from "./stages";
 import { TopBar } from "./TopBar";
-import { Versions } from "./Versions";
+
+const Versions = lazily(async () => (await import("./Versions")).Versions);
 
 /** The drawing table of one scene. */
 export function BoardPage() {
@@ -60,7 +61,7 @@ function Board() {
           <Guarded what="The findings"><Findings /></Guarded>
         </aside>
       </div>
-      <Versions open={versions} onClose={() => setVersions(false)} />
+      {versions && <Guarded what="The list of versions"><Suspense fallback={null}><Versions open onClose={() => setVersions(false)} /></Suspense></Guarded>}
       <Modal title="Keys" open={keys} onClose={() => setKeys(false)}>
         <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1.5">
           {KEYS.map(([key, does]) => (

@@ -1,13 +1,14 @@
-import { useEffect, useLayoutEffect, useState, type ReactNode } from "react";
+import { Suspense, useEffect, useLayoutEffect, useState, type ReactNode } from "react";
 import { Link } from "react-router";
 import useSWR from "swr";
 import { openScene, Refusal, type Opened } from "../api";
 import { newId } from "../id";
 import { saving } from "../saving";
 import type { Found } from "../saving/saving";
-import { Button, Guarded, say } from "../ui";
+import { Button, Guarded, lazily, say } from "../ui";
 import { useBoard } from "./board";
-import { Unreadable } from "./Unreadable";
+
+const Unreadable = lazily(async () => (await import("./Unreadable")).Unreadable);
 
 interface Visit {
   readonly opened: Opened;
@@ -48,7 +49,7 @@ export function OnBoard({ id, children }: { readonly id: string; readonly childr
     addEventListener("keydown", onKey, true);
     return () => removeEventListener("keydown", onKey, true);
   }, []);
-  if (error instanceof Refusal && error.status === 422) return <Unreadable id={id} reason={error.message} onRestored={() => void mutate()} />;
+  if (error instanceof Refusal && error.status === 422) return <Suspense fallback={null}><Unreadable id={id} reason={error.message} onRestored={() => void mutate()} /></Suspense>;
   if (error) {
     return (
       <main role="alert" className="flex h-full flex-col items-center justify-center gap-3">

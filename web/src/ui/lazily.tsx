@@ -1,4 +1,4 @@
-import { lazy, type ComponentType } from "react";
+import { lazy, type ComponentProps, type ComponentType } from "react";
 
 /** What is to be forgotten before what could not be fetched is tried again. */
 const failed = new Set<() => void>();
@@ -10,7 +10,7 @@ export function forgetFailures(): void {
 }
 
 /** A component whose code is fetched when it is first shown; where that failed, again once failures are forgotten. */
-export function lazily(load: () => Promise<ComponentType>): ComponentType {
+export function lazily<P extends object>(load: () => Promise<ComponentType<P>>): ComponentType<P> {
   const fresh = () => lazy(async () => {
     try {
       return { default: await load() };
@@ -20,7 +20,7 @@ export function lazily(load: () => Promise<ComponentType>): ComponentType {
     }
   });
   let Loaded = fresh();
-  return function Lazily() {
-    return <Loaded />;
+  return function Lazily(props: P) {
+    return <Loaded {...(props as ComponentProps<typeof Loaded>)} />;
   };
 }
