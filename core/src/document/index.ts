@@ -4,6 +4,7 @@ import { upgrade } from "./upgrade";
 import { checkScene } from "./validate";
 
 export { MAX_DEPTH, readJson, readUtf8 } from "./json";
+export { knownDocuments, type KnownDocuments } from "./known";
 export { upgrade, type Step } from "./upgrade";
 export { checker } from "./validate";
 

@@ -1,37 +1,13 @@
 import { printParseErrorCode, visit } from "jsonc-parser";
 import { BadInput } from "../problem";
+import { isDeeper } from "./split";
 
 /** How deep lists and objects may lie in one another; a scene's own lie seven deep, what stands under `x-` may lie deeper. */
 export const MAX_DEPTH = 64;
 /** Up to this length the place of the first error is looked for; in a longer text that would take too long. */
 const SEARCHED = 2 ** 22;
 
-const QUOTE = 0x22;
-const BACKSLASH = 0x5c;
-const OPENING = new Set([0x5b, 0x7b]);
-const CLOSING = new Set([0x5d, 0x7d]);
-
 const refuse = (message: string): BadInput => new BadInput([{ path: "", message }]);
-
-/** The end of the string that begins at a quote. */
-function afterString(text: string, from: number): number {
-  let at = from + 1;
-  while (at < text.length && text.charCodeAt(at) !== QUOTE) at += text.charCodeAt(at) === BACKSLASH ? 2 : 1;
-  return at;
-}
-
-/** Whether a text nests deeper than is taken; it is not parsed for that, so no nesting can exhaust the stack. */
-function isTooDeep(text: string): boolean {
-  let depth = 0;
-  for (let i = 0; i < text.length; i++) {
-    const code = text.charCodeAt(i);
-    if (code === QUOTE) i = afterString(text, i);
-    else if (OPENING.has(code)) depth += 1;
-    else if (CLOSING.has(code)) depth -= 1;
-    if (depth > MAX_DEPTH) return true;
-  }
-  return false;
-}
 
 /** Line, column and kind of the first thing in a text that is not JSON. */
 function firstError(text: string): string {
@@ -57,7 +33,7 @@ function firstError(text: string): string {
  */
 export function readJson(text: string): unknown {
   const bare = text.replace(/^\uFEFF/, "");
-  if (isTooDeep(bare)) throw refuse(`Lists and objects may lie ${MAX_DEPTH} deep in one another; here they lie deeper.`);
+  if (isDeeper(new TextEncoder().encode(bare), MAX_DEPTH)) throw refuse(`Lists and objects may lie ${MAX_DEPTH} deep in one another; here they lie deeper.`);
   try {
     return JSON.parse(bare);
   } catch (error) {

@@ -3,8 +3,8 @@ import type { TSchema, Static } from "@sinclair/typebox";
 import { BadInput, type Fault } from "../problem";
 import { LAWS } from "../lens";
 import type { Scene } from "../scene";
-import { SceneSchema } from "../schema";
-import { elementFault } from "../world";
+import { ElementSchema, MAX_ELEMENTS, SceneSchema } from "../schema";
+import { elementFault, type Element } from "../world";
 
 /**
  * Compiling is most of what a small call of the shell takes: it is not optimised, which made checking no faster where it
@@ -60,9 +60,18 @@ const MAX_PANELS = 60;
 /** The largest picture distance in a curved lens, mm: a disc of some hundred metres across. */
 const MAX_CURVED = 100_000;
 
+/** What the rest of a scene needs to know of an element. */
+export interface ElementSummary {
+  readonly id: string;
+  /** How many steps it has. */
+  readonly steps: number;
+}
+
+export const summaryOf = (element: Element): ElementSummary => ({ id: element.id, steps: element.kind === "steps" ? element.count : 0 });
+
 /** The first thing of which a scene has more than a drawing could want. */
-function excess({ elements, orientations, shots }: Scene): Fault | undefined {
-  const steps = elements.reduce((sum, one) => sum + (one.kind === "steps" ? one.count : 0), 0);
+function excess({ orientations, shots }: Scene, elements: readonly ElementSummary[]): Fault | undefined {
+  const steps = elements.reduce((sum, one) => sum + one.steps, 0);
   if (steps > MAX_STEPS) return { path: "elements", message: `have ${steps} steps in all their flights; ${MAX_STEPS} are the most.` };
   const slopes = orientations.reduce((sum, one) => sum + (one.slopes?.length ?? 0), 0);
   if (slopes > MAX_SLOPES) return { path: "orientations", message: `have ${slopes} slopes together; ${MAX_SLOPES} are the most.` };
@@ -74,29 +83,58 @@ function excess({ elements, orientations, shots }: Scene): Fault | undefined {
   return far < 0 ? undefined : { path: `shots/${far}/lens/distance`, message: `must be <= ${MAX_CURVED} in a curved lens.` };
 }
 
-/** A value checked against the schema of the current version, ids unique in each list, no panel off its sheet. */
-export function checkScene(value: unknown): Scene {
-  const scene = fitsScene(value);
-  for (const list of ["orientations", "elements", "shots", "references"] as const) {
-    const seen = new Set<string>();
-    scene[list]?.forEach(({ id }, i) => {
-      if (seen.has(id)) throw new BadInput([{ path: `${list}/${i}/id`, message: `"${id}" is taken by an earlier one.` }]);
-      seen.add(id);
-    });
-  }
-  scene.elements.forEach((element, i) => {
-    const fault = elementFault(element);
-    if (fault) throw new BadInput([{ path: `elements/${i}/${fault.field}`, message: fault.message }]);
+/** Refuses an id that stands in a list twice. */
+function checkIds(list: string, items: readonly { readonly id: string }[]): void {
+  const seen = new Set<string>();
+  items.forEach(({ id }, i) => {
+    if (seen.has(id)) throw new BadInput([{ path: `${list}/${i}/id`, message: `"${id}" is taken by an earlier one.` }]);
+    seen.add(id);
   });
-  const most = excess(scene);
+}
+
+/** Refuses what cannot stand. @param at its place in the list of elements */
+function checkSense(element: Element, at: number): void {
+  const fault = elementFault(element);
+  if (fault) throw new BadInput([{ path: `elements/${at}/${fault.field}`, message: fault.message }]);
+}
+
+/** Checks what depends on more than one part of a scene that fits the schema; ids are unique in each list, no panel is off its sheet. */
+function checkWhole(scene: Scene, elements: readonly ElementSummary[]): void {
+  const { orientations, shots, references = [], rows = [] } = scene;
+  for (const [list, items] of Object.entries({ orientations, elements, shots, references })) checkIds(list, items);
+  const most = excess(scene, elements);
   if (most) throw new BadInput([most]);
-  scene.rows?.forEach((row, i) => {
+  rows.forEach((row, i) => {
     if (!row.lot && !(row.from && row.to)) throw new BadInput([{ path: `rows/${i}`, message: "needs a street side, with from and to, or a lot." }]);
   });
-  scene.shots.forEach(({ frame, sheet }, i) => {
+  shots.forEach(({ frame, sheet }, i) => {
     if (frame.x >= sheet.width || frame.y >= sheet.height || frame.x + frame.width <= 0 || frame.y + frame.height <= 0) {
       throw new BadInput([{ path: `shots/${i}/frame`, message: "lies beyond its sheet: nothing of it could be drawn." }]);
     }
   });
+}
+
+/** A value checked as a scene of the current version. @throws BadInput with the place of the first fault */
+export function checkScene(value: unknown): Scene {
+  const scene = fitsScene(value);
+  checkWhole(scene, scene.elements.map(summaryOf));
+  scene.elements.forEach(checkSense);
+  return scene;
+}
+
+const fitsElement = checker(ElementSchema);
+
+/** Checks an element by itself. @param at its place in the list of elements @throws BadInput */
+export function checkElement(value: unknown, at: number): ElementSummary {
+  const element = fitsElement(value);
+  checkSense(element, at);
+  return summaryOf(element);
+}
+
+/** Checks a scene whose elements are taken out and were checked by themselves. @throws BadInput */
+export function checkRest(value: unknown, elements: readonly ElementSummary[]): Scene {
+  const scene = fitsScene(value);
+  if (elements.length > MAX_ELEMENTS) throw new BadInput([{ path: "elements", message: `must NOT have more than ${MAX_ELEMENTS} items.` }]);
+  checkWhole(scene, elements);
   return scene;
 }

@@ -45,7 +45,7 @@ const BundleSchema = strict({
 const RoomSchema = strict({ gap: Type.Number({ minimum: 0.3, maximum: 20 }), clear: Type.Number({ minimum: 0, maximum: 200 }) });
 
 /** Any kind of element, told apart by its `kind`. */
-const ElementSchema = Type.Unsafe<Element>({
+export const ElementSchema = Type.Unsafe<Element>({
   type: "object",
   discriminator: { propertyName: "kind" },
   required: ["kind"],
@@ -196,6 +196,9 @@ const ShotSchema = strict({
   show: Type.Optional(ShowSchema),
 });
 
+/** How many elements a scene holds. */
+export const MAX_ELEMENTS = 20_000;
+
 /** One world, many shots: the document that is stored, sent and filed. */
 export const SceneSchema = strict({
   format: Type.Literal(FORMAT),
@@ -206,7 +209,7 @@ export const SceneSchema = strict({
   /** Where the world's origin lies on the Earth, degrees, and the world's heading of true north. */
   ground: Type.Optional(strict({ longitude: Type.Number({ minimum: -180, maximum: 180 }), latitude: Type.Number({ minimum: -85, maximum: 85 }), north: Heading })),
   orientations: Type.Array(OrientationSchema, { maxItems: 200 }),
-  elements: Type.Array(ElementSchema, { maxItems: 20000 }),
+  elements: Type.Array(ElementSchema, { maxItems: MAX_ELEMENTS }),
   /** Street sides that are built up by rule. */
   rows: Type.Optional(Type.Array(RowSchema, { maxItems: 500 })),
   shots: Type.Array(ShotSchema, { minItems: 1, maxItems: 500 }),

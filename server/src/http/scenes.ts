@@ -56,7 +56,9 @@ export function scenes(store: Store, jobs: Jobs, thumbnails: Thumbnails): Router
     res.set("Cache-Control", "no-cache").json(req.query.deleted === undefined ? await store.list() : await store.deleted());
   });
   router.post("/", body, async (req, res) => {
-    const card = await store.create(await jobs.check(documentIn(req)));
+    const bytes = documentIn(req);
+    const card = await store.create(await jobs.check(bytes));
+    jobs.learn(card.id, bytes);
     thumbnails.soon(card.id);
     res.location(`/api/scenes/${card.id}`);
     sendCard(res, card, 201);
@@ -71,7 +73,7 @@ export function scenes(store: Store, jobs: Jobs, thumbnails: Thumbnails): Router
   });
   router.put("/:id", body, async (req, res) => {
     const from = expected(req);
-    const card = await store.replace(req.params.id, await jobs.check(documentIn(req)), from);
+    const card = await store.replace(req.params.id, await jobs.check(documentIn(req), req.params.id), from);
     thumbnails.soon(card.id);
     sendCard(res, card);
   });

@@ -12,6 +12,8 @@ export interface Limits {
   readonly seconds: number;
   /** Of memory in each thread. */
   readonly megabytes: number;
+  /** By how much the threads stand back behind others (nice(2)), where the system knows that. */
+  readonly nice?: number;
 }
 
 /** So much is asked for that it was given up; what else is going on is not held up by it. */
@@ -41,13 +43,14 @@ export interface Pool {
 }
 
 /** Threads that share a script; one that takes too long or too much is ended, and another takes its place. */
-export function openPool(script: string, { threads: [ready, most], queue, seconds, megabytes }: Limits): Pool {
+export function openPool(script: string, { threads: [ready, most], queue, seconds, megabytes, nice = 0 }: Limits): Pool {
   const pool = new Piscina({
     filename: script,
     minThreads: ready,
     maxThreads: most,
     maxQueue: queue,
     idleTimeout: 60_000,
+    niceIncrement: nice,
     taskQueue: new FixedQueue(),
     resourceLimits: { maxOldGenerationSizeMb: megabytes },
   });

@@ -2,7 +2,7 @@ import { textOf, type Store, type Stored } from "@zanvo/store";
 import type { Jobs } from ".";
 
 /** A scene that is being worked on gets its picture once it has rested so long, ms. */
-const REST = 2000;
+const REST = 10_000;
 
 /** Stored where no picture can be made: tried again once the scene changes. */
 const NONE = Buffer.alloc(0);
