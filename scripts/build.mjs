@@ -56,7 +56,7 @@ export async function build({ web = true } = {}) {
     stamp("server");
   }
   if (stale("cli", "cli/dist/zanvo.js", "scripts/build.mjs", ...sources(...SHARED, "cli"))) {
-    await bundle({ zanvo: "cli/src/zanvo.ts" }, "cli/dist");
+    await bundle({ zanvo: "cli/src/zanvo.ts", main: "cli/src/main.ts" }, "cli/dist");
     stamp("cli");
   }
   if (web && stale("web", "web/dist/index.html", ...sources("core", "web"), "web/public", "web/index.html", "web/vite.config.ts")) {

@@ -2,8 +2,9 @@ import { wrap, type Remote } from "comlink";
 
 /** How often a worker that dies is started anew for one piece of work, and how long is waited before, ms. */
 const PAUSES = [0, 1000, 4000];
-/** A worker that says nothing for so long is taken to be dead, ms. */
-const SILENCE = 8000;
+/** After so long without a word from a worker that is a trouble, and after so long it is taken to be dead, ms. */
+const SILENCE = 4000;
+const DEATH = 20_000;
 
 /** A worker could not be started, or died again and again. */
 export class WorkerGone extends Error {
@@ -57,12 +58,23 @@ export function steady<T>(make: () => Worker, { onTrouble, prepare, alive }: Ste
   /** Watches for signs of life. @returns ends it */
   const watch = ({ remote, die }: Running<T>): (() => void) => {
     if (!alive) return () => undefined;
-    let heard = true;
+    let heard = performance.now();
+    let silent = false;
+    const ask = () => void alive(remote).then(() => {
+      heard = performance.now();
+      if (silent) onTrouble?.(false);
+      silent = false;
+    }, () => undefined);
+    ask();
     const timer = setInterval(() => {
-      if (!heard) die("It does not answer any more.");
-      heard = false;
-      void alive(remote).then(() => { heard = true; }, () => undefined);
-    }, SILENCE);
+      const quiet = performance.now() - heard;
+      if (quiet > DEATH) die("It does not answer any more.");
+      else if (quiet > SILENCE && !silent) {
+        silent = true;
+        onTrouble?.(true);
+      }
+      if (!silent) ask();
+    }, SILENCE / 2);
     return () => clearInterval(timer);
   };
   const once = async <R>(work: (remote: Remote<T>) => Promise<R>): Promise<R> => {

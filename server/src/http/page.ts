@@ -12,6 +12,7 @@ const PAGES = /^\/(?:$|scenes\/|guide(?:\/|$)|deleted$)/;
 export function page(folder: string): Router {
   const router = Router();
   const index = join(folder, "index.html");
+  router.all(["/assets", "/assets/{*path}"], (req, res, next) => (req.method === "GET" || req.method === "HEAD" ? next() : onlyMethods("GET")(req, res, next)));
   router.use("/assets", files(join(folder, "assets"), { immutable: true, maxAge: "1y", fallthrough: false, index: false, redirect: false }));
   router.get(BESIDE, (req, res, next) => {
     res.sendFile(req.path.slice(1), { root: folder }, (error) => error && next(new Refused(404, "There is nothing at this address.")));
