@@ -181,3 +181,20 @@ test("a photo that is gone is told of on the board and in what is handed over, a
   await expect(alert).toHaveCount(0);
   expect((await saved(page, id)).references![0].picture).toBe(picture);
 });
+
+test("a scene that cannot be read is downloaded as it is, and brought back from an earlier version", async ({ page }) => {
+  const id = await lay(page);
+  await eyeLevel(page);
+  await type(page, "Eye height", "6");
+  await saved(page, id);
+  const unreadable = { status: 422, contentType: "application/problem+json", body: JSON.stringify({ status: 422, detail: "This document is damaged." }) };
+  await page.route(`**/api/scenes/${id}`, (route) => (route.request().method() === "GET" ? route.fulfill(unreadable) : route.continue()));
+  await page.reload();
+  await expect(page.getByRole("heading", { name: "This scene cannot be opened" })).toBeVisible();
+  const going = page.waitForEvent("download");
+  await page.getByRole("link", { name: "Download it as it is" }).click();
+  expect(JSON.parse(await readFile(await (await going).path(), "utf8"))).toMatchObject({ title: "Test table" });
+  await page.unroute(`**/api/scenes/${id}`);
+  await page.getByRole("button", { name: "Bring back" }).click();
+  await expect(slip(page, "Eye height")).toHaveText("1.60 m");
+});

@@ -72,3 +72,20 @@ test("a scene goes out as a file and comes in again", async ({ page }) => {
   await expect(page.getByText("photo.json was not brought in. Not JSON: line 1, column 1").first()).toBeVisible();
   await expect(page.getByRole("article", { name: "Ferry clock tower" })).toHaveCount(1);
 });
+
+test("of many scenes only those in sight are there, and the rest come as one scrolls", async ({ page }) => {
+  await Promise.all(Array.from({ length: 80 }, (_, i) => put(page, `Pier ${i}`)));
+  const pictures: string[] = [];
+  page.on("request", (request) => request.url().includes("/picture?") && pictures.push(request.url()));
+  await page.goto("/");
+  await page.getByLabel("Find a scene").fill("Pier");
+  await expect(page.getByRole("article", { name: /^Pier/ }).first()).toBeVisible();
+  await page.getByLabel("Order").selectOption("name");
+  await expect(card(page, "Pier 0")).toBeVisible();
+  expect(await page.getByRole("article").count()).toBeLessThan(40);
+  expect(pictures.length).toBeLessThan(80);
+  await expect(card(page, "Pier 79")).toHaveCount(0);
+  await page.getByTestId("shelf").evaluate((shelf) => shelf.scrollTo(0, shelf.scrollHeight));
+  await expect(card(page, "Pier 79")).toBeVisible();
+  await expect.poll(() => card(page, "Pier 79").locator("img").evaluate((img: HTMLImageElement) => img.naturalWidth)).toBeGreaterThan(100);
+});

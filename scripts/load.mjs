@@ -81,7 +81,7 @@ function probe() {
   };
 }
 
-let failed = false;
+let failed;
 try {
   await pause(5000);
   let stop = probe();
