@@ -36,5 +36,5 @@ export default ts.config(
     },
   },
   { files: ["web/src/**/*.{ts,tsx}"], plugins: { "react-hooks": hooks }, rules: { ...hooks.configs.recommended.rules, "react-hooks/incompatible-library": "off" } },
-  { files: ["scripts/**/*.mjs", "*.mjs", "demo/**/*.mjs"], languageOptions: { globals: { process: "readonly", console: "readonly", setTimeout: "readonly", fetch: "readonly", URL: "readonly", AbortSignal: "readonly", performance: "readonly", close: "readonly" } } },
+  { files: ["scripts/**/*.mjs", "*.mjs", "demo/**/*.mjs"], languageOptions: { globals: { process: "readonly", console: "readonly", setTimeout: "readonly", fetch: "readonly", URL: "readonly", requestAnimationFrame: "readonly", document: "readonly", AbortSignal: "readonly", performance: "readonly", close: "readonly" } } },
 );

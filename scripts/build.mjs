@@ -40,11 +40,12 @@ function external(program) {
  */
 export async function bundle(entries, outdir) {
   const { build } = await import("esbuild");
+  const { compiledSchemas } = await import("./schemas.mjs");
   const program = outdir.split("/")[0];
   rmSync(join(root, outdir), { recursive: true, force: true });
   await build({
     absWorkingDir: root, entryPoints: entries, outdir, bundle: true, splitting: true, platform: "node", format: "esm", target: "node20", mainFields: ["module", "main"],
-    minify: true, sourcemap: "linked", external: external(program), logLevel: "error",
+    plugins: [compiledSchemas], minify: true, sourcemap: "linked", external: external(program), logLevel: "error",
   });
 }
 

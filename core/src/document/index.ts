@@ -6,7 +6,7 @@ import { checkScene } from "./validate";
 export { MAX_DEPTH, readJson, readUtf8 } from "./json";
 export { knownDocuments, type KnownDocuments } from "./known";
 export { upgrade, type Step } from "./upgrade";
-export { checker } from "./validate";
+export { checker } from "./checker";
 
 /**
  * A scene from the text of a `*.zanvo.json` document of any known version, and whether it was of an older one.

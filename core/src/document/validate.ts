@@ -1,57 +1,9 @@
-import { Ajv, type ErrorObject, type ValidateFunction } from "ajv";
-import type { TSchema, Static } from "@sinclair/typebox";
 import { BadInput, type Fault } from "../problem";
 import { LAWS } from "../lens";
-import type { Scene } from "../scene";
-import { ElementSchema, MAX_ELEMENTS, SceneSchema } from "../schema";
+import { MAX_ELEMENTS, type Scene } from "../scene";
 import { elementFault, type Element } from "../world";
-
-/**
- * Compiling is most of what a small call of the shell takes: it is not optimised, which made checking no faster where it
- * was measured, and the schemas themselves are checked by a test.
- */
-const ajv = new Ajv({
-  allErrors: false, discriminator: true, strict: true, strictTypes: false, strictRequired: false,
-  validateSchema: false, code: { optimize: false },
-});
-
-/** What a value failed, with its place, in words. */
-function fault(error: ErrorObject): Fault {
-  const at = error.instancePath.slice(1).replaceAll("~1", "/").replaceAll("~0", "~");
-  const inside = (key: string) => (at ? `${at}/${key}` : key);
-  switch (error.keyword) {
-    case "additionalProperties":
-      return { path: inside(String(error.params.additionalProperty)), message: "is not a field that belongs here." };
-    case "required":
-      return { path: inside(String(error.params.missingProperty)), message: "is missing." };
-    case "discriminator":
-      return { path: inside("kind"), message: "names no kind of element." };
-    case "enum":
-      return { path: at, message: `must be one of: ${(error.params.allowedValues as string[]).join(", ")}.` };
-    case "const":
-      return { path: at, message: `must be ${JSON.stringify(error.params.allowedValue)}.` };
-    case "type":
-      return { path: at, message: `must be ${error.params.type === "number" ? "a finite number" : `of type ${String(error.params.type)}`}.` };
-    default:
-      return { path: at, message: `${error.message ?? "is wrong"}.` };
-  }
-}
-
-/**
- * A checker for one schema.
- * @returns a function that hands a fitting value back, typed
- * @throws BadInput from that function, with the path of the first field that does not fit
- */
-export function checker<T extends TSchema>(schema: T): (value: unknown) => Static<T> {
-  let compiled: ValidateFunction<Static<T>> | undefined;
-  return (value) => {
-    const fits = (compiled ??= ajv.compile<Static<T>>(schema));
-    if (fits(value)) return value;
-    throw new BadInput((fits.errors ?? []).slice(0, 1).map(fault));
-  };
-}
-
-const fitsScene = checker(SceneSchema);
+import { elementFits, sceneFits } from "./compiled";
+import { fitting } from "./fitting";
 
 /** What no drawing could want more of: flights of steps, slopes, and panels of a page together. */
 const MAX_STEPS = 20_000;
@@ -116,24 +68,22 @@ function checkWhole(scene: Scene, elements: readonly ElementSummary[]): void {
 
 /** A value checked as a scene of the current version. @throws BadInput with the place of the first fault */
 export function checkScene(value: unknown): Scene {
-  const scene = fitsScene(value);
+  const scene = fitting(sceneFits(), value);
   checkWhole(scene, scene.elements.map(summaryOf));
   scene.elements.forEach(checkSense);
   return scene;
 }
 
-const fitsElement = checker(ElementSchema);
-
 /** Checks an element by itself. @param at its place in the list of elements @throws BadInput */
 export function checkElement(value: unknown, at: number): ElementSummary {
-  const element = fitsElement(value);
+  const element = fitting(elementFits(), value);
   checkSense(element, at);
   return summaryOf(element);
 }
 
 /** Checks a scene whose elements are taken out and were checked by themselves. @throws BadInput */
 export function checkRest(value: unknown, elements: readonly ElementSummary[]): Scene {
-  const scene = fitsScene(value);
+  const scene = fitting(sceneFits(), value);
   if (elements.length > MAX_ELEMENTS) throw new BadInput([{ path: "elements", message: `must NOT have more than ${MAX_ELEMENTS} items.` }]);
   checkWhole(scene, elements);
   return scene;

@@ -1,6 +1,6 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { LAWS, type LawId } from "../lens";
-import { FORMAT, VERSION } from "../scene";
+import { FORMAT, MAX_ELEMENTS, VERSION } from "../scene";
 import { RowSchema, SCHEMAS, type Element } from "./elements";
 import { Heading, Id, Metres, Point2, Point3, Size, strict } from "./fields";
 
@@ -195,9 +195,6 @@ const ShotSchema = strict({
   arcs: Type.Optional(Type.Array(PickedArcSchema, { maxItems: 200 })),
   show: Type.Optional(ShowSchema),
 });
-
-/** How many elements a scene holds. */
-export const MAX_ELEMENTS = 20_000;
 
 /** One world, many shots: the document that is stored, sent and filed. */
 export const SceneSchema = strict({

@@ -1,0 +1,24 @@
+import type { ErrorObject } from "ajv";
+import type { Fault } from "../problem";
+
+/** What a value failed, with its place, in words. */
+export function faultOf(error: ErrorObject): Fault {
+  const at = error.instancePath.slice(1).replaceAll("~1", "/").replaceAll("~0", "~");
+  const inside = (key: string) => (at ? `${at}/${key}` : key);
+  switch (error.keyword) {
+    case "additionalProperties":
+      return { path: inside(String(error.params.additionalProperty)), message: "is not a field that belongs here." };
+    case "required":
+      return { path: inside(String(error.params.missingProperty)), message: "is missing." };
+    case "discriminator":
+      return { path: inside("kind"), message: "names no kind of element." };
+    case "enum":
+      return { path: at, message: `must be one of: ${(error.params.allowedValues as string[]).join(", ")}.` };
+    case "const":
+      return { path: at, message: `must be ${JSON.stringify(error.params.allowedValue)}.` };
+    case "type":
+      return { path: at, message: `must be ${error.params.type === "number" ? "a finite number" : `of type ${String(error.params.type)}`}.` };
+    default:
+      return { path: at, message: `${error.message ?? "is wrong"}.` };
+  }
+}
