@@ -22,7 +22,9 @@ const inLink = (address: string): string => (address.includes(":") && !address.s
 /** The addresses of this machine by which a host beyond loopback is reached. */
 function reachable(host: string): readonly string[] {
   if (!EVERYWHERE.test(host)) return [host];
-  return Object.values(networkInterfaces()).flat().flatMap((one) => (one && !one.internal && !one.address.startsWith("fe80") ? [one.address] : []));
+  const known = Object.values(networkInterfaces()).flat().flatMap((one) => (one && !one.internal && !one.address.startsWith("fe80") ? [one] : []));
+  // 0.0.0.0 listens to addresses of version 4 alone, :: to both.
+  return known.filter(({ family }) => family === "IPv4" || host !== "0.0.0.0").map(({ address }) => address);
 }
 
 /** The names under which a host may be asked: its own, this machine's, and those in ZANVO_NAMES. */

@@ -1,4 +1,4 @@
-import { spawn } from "node:child_process";
+import { spawn, type ChildProcess } from "node:child_process";
 import { existsSync, mkdtempSync, readdirSync, writeFileSync } from "node:fs";
 import { createServer } from "node:http";
 import type { AddressInfo } from "node:net";
@@ -11,9 +11,16 @@ import { BUILT } from "./testing";
 
 const fresh = () => join(mkdtempSync(join(tmpdir(), "zanvo-")), "zanvo.sqlite");
 
+const children: ChildProcess[] = [];
+const track = <C extends ChildProcess>(child: C): C => {
+  children.push(child);
+  return child;
+};
+afterAll(() => children.forEach((child) => child.kill("SIGKILL")));
+
 /** Starts the built server, and waits until it is ready or has ended. */
 function start(env: Record<string, string>) {
-  const child = spawn(process.execPath, [join(BUILT, "main.js")], { env: { ...process.env, PORT: "0", ZANVO_DATA: fresh(), ...env } });
+  const child = track(spawn(process.execPath, [join(BUILT, "main.js")], { env: { ...process.env, PORT: "0", ZANVO_DATA: fresh(), ...env } }));
   let [out, err] = ["", ""];
   child.stderr.on("data", (part: Buffer) => (err += part.toString()));
   const ended = new Promise<number | null>((resolve) => child.once("exit", resolve));

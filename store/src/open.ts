@@ -70,8 +70,9 @@ export async function openDatabase(path: string, now: Date): Promise<Opened> {
     return {
       file, writer, reader,
       close: async () => {
-        await writer.close();
+        // The writer last: whoever closes last folds the log into the file, and the reader may not.
         if (driverOf(reader).open) await reader.destroy();
+        await writer.close();
         unlock();
       },
     };

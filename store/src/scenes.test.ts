@@ -137,8 +137,8 @@ describe("the store", () => {
     await store.remove(id, "*");
     day.at += 60 * 86_400_000;
     await store.forget();
-    await store.close();
     expect(statSync(path).size).toBeLessThan(size / 10);
+    await store.close();
   });
 
   it("knows which pictures are named by a document or an earlier version of one", async () => {

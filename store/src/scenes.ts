@@ -125,11 +125,14 @@ export async function openStore(path: string, clock: () => Date = () => new Date
   /** Gives the room of removed versions back to the disk, bit by bit, with changes in between. */
   const free = async () => {
     const left = () => writer.transaction(async (db) => {
-      await db.query(`PRAGMA incremental_vacuum(${FREED_AT_ONCE})`);
+      // A prepared statement would free a single page.
+      driverOf(writer.source()).exec(`PRAGMA incremental_vacuum(${FREED_AT_ONCE})`);
       const [{ freelist_count: pages }] = (await db.query("PRAGMA freelist_count")) as { freelist_count: number }[];
       return pages;
     });
     for (let before = Infinity, pages = await left(); pages > 0 && pages < before; ) [before, pages] = [pages, await left()];
+    // The file shrinks when the log is folded into it.
+    await patiently(() => writer.source().query("PRAGMA wal_checkpoint(TRUNCATE)"));
   };
 
   return {

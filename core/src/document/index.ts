@@ -3,7 +3,8 @@ import { readJson } from "./json";
 import { upgrade } from "./upgrade";
 import { checkScene } from "./validate";
 
-export { MAX_DEPTH, readJson, readUtf8 } from "./json";
+export { MAX_DEPTH, readJson } from "./json";
+export { readUtf8 } from "./utf8";
 export { knownDocuments, type KnownDocuments } from "./known";
 export { upgrade, type Step } from "./upgrade";
 export { checker } from "./checker";

@@ -1,6 +1,7 @@
 import { printParseErrorCode, visit } from "jsonc-parser";
 import { BadInput } from "../problem";
 import { isDeeper } from "./split";
+import { toUtf8 } from "./utf8";
 
 /** How deep lists and objects may lie in one another; a scene's own lie seven deep, what stands under `x-` may lie deeper. */
 export const MAX_DEPTH = 64;
@@ -33,19 +34,10 @@ function firstError(text: string): string {
  */
 export function readJson(text: string): unknown {
   const bare = text.replace(/^\uFEFF/, "");
-  if (isDeeper(new TextEncoder().encode(bare), MAX_DEPTH)) throw refuse(`Lists and objects may lie ${MAX_DEPTH} deep in one another; here they lie deeper.`);
+  if (isDeeper(toUtf8(bare), MAX_DEPTH)) throw refuse(`Lists and objects may lie ${MAX_DEPTH} deep in one another; here they lie deeper.`);
   try {
     return JSON.parse(bare);
   } catch (error) {
     throw refuse(`Not JSON: ${bare.length > SEARCHED ? (error as Error).message : firstError(bare)}.`);
-  }
-}
-
-/** Bytes as text. @throws BadInput where they are not UTF-8 */
-export function readUtf8(bytes: Uint8Array): string {
-  try {
-    return new TextDecoder("utf-8", { fatal: true }).decode(bytes);
-  } catch {
-    throw refuse("This is not text in UTF-8.");
   }
 }

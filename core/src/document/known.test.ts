@@ -61,7 +61,7 @@ describe("a document that is known", () => {
 
   it("is never taken where a full check refuses it", () => {
     const good = JSON.stringify(scene(4));
-    const spoils = ["", "}", "]", ",", "null", "1", '"', '"b1"', "-3", "{", '"x-a":1,', "\\", '"elements":[],', "[", ":", '{"id":"b9"},'];
+    const spoils = ["", "}", "]", ",", "null", "1", '"', '"b1"', "-3", "{", '"x-a":1,', "\\", '"elements":[],', "[", ":", '{"id":"b9"},', '],"x-b":[', '],"x-b":[{},', '},{"id":"b7","kind":"block"'];
     fc.assert(fc.property(fc.nat(good.length), fc.nat(40), fc.constantFrom(...spoils), (at, cut, spoil) => {
       const known = knownDocuments();
       known.learn("s", encode(good));

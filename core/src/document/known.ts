@@ -1,7 +1,8 @@
 import { BadInput } from "../problem";
 import { VERSION, type Scene } from "../scene";
-import { MAX_DEPTH, readJson, readUtf8 } from "./json";
+import { MAX_DEPTH, readJson } from "./json";
 import { commonEnd, commonStart, isDeeper, placesOfElements, type Places } from "./split";
+import { readUtf8, toUtf8 } from "./utf8";
 import { checkElement, checkRest, summaryOf, type ElementSummary } from "./validate";
 
 /** How many bytes of documents are remembered; those that were not seen for the longest time are forgotten first. */
@@ -52,10 +53,12 @@ function withElements(before: Known, next: Uint8Array, start: number, end: numbe
   if (!stretch || stretch.to - stretch.from > MAX_CHANGED) return null;
   const { first, after, from, to, grown } = stretch;
   const { places, elements } = before;
-  const list = new TextEncoder().encode(`[${readUtf8(next.subarray(from, to))}]`);
-  if (isDeeper(list, MAX_DEPTH - 1)) return null;
-  const changed = (JSON.parse(new TextDecoder().decode(list)) as unknown[]).map((one, i) => checkElement(one, first + i));
-  const own = placesOfElements(new TextEncoder().encode(`{"elements":${new TextDecoder().decode(list)}}`));
+  // Parsed as a list alone: what would close the list of the whole document is no JSON there.
+  const list = `[${readUtf8(next.subarray(from, to))}]`;
+  const part = toUtf8(`{"elements":${list}}`);
+  if (isDeeper(part, MAX_DEPTH)) return null;
+  const changed = (JSON.parse(list) as readonly unknown[]).map((one, i) => checkElement(one, first + i));
+  const own = placesOfElements(part);
   if (!own || own.starts.length !== changed.length) return null;
   const shift = from - own.open - 1;
   const all = [...elements.slice(0, first), ...changed, ...elements.slice(after)];

@@ -1,3 +1,5 @@
+import { toUtf8 } from "./utf8";
+
 const QUOTE = 0x22;
 const BACKSLASH = 0x5c;
 const COMMA = 0x2c;
@@ -58,7 +60,7 @@ function placesIn(json: Uint8Array, open: number): Places | null {
   return null;
 }
 
-const KEY = new TextEncoder().encode('"elements"');
+const KEY = toUtf8('"elements"');
 
 /** The bracket of the list that follows a key at a place, where that key is `elements`; -1 where it is another. */
 function listAfterKey(json: Uint8Array, at: number, end: number): number {
