@@ -18,8 +18,8 @@ async function withPhotos<S extends Photographed>(scene: S, pictures: Pictures, 
 /** Puts the demo scenes on a shelf that nothing was ever put on, the first of them last, so that it stands first. */
 export async function putDemo(store: Store, pictures: Pictures, jobs: Pick<Jobs, "check">, folder: string): Promise<void> {
   if (!(await store.isNew())) return;
-  for (const file of readdirSync(folder).filter((name) => name.endsWith(".zanvo.json")).sort().reverse()) {
-    const scene = JSON.parse(readFileSync(join(folder, file), "utf8")) as Photographed;
-    await store.create(await jobs.check(JSON.stringify(await withPhotos(scene, pictures, folder))));
-  }
+  const files = readdirSync(folder).filter((name) => name.endsWith(".zanvo.json")).sort().reverse();
+  const scenes = files.map((file) => JSON.parse(readFileSync(join(folder, file), "utf8")) as Photographed);
+  const whole = await Promise.all(scenes.map((scene) => withPhotos(scene, pictures, folder)));
+  await store.createAll(await Promise.all(whole.map((scene) => jobs.check(JSON.stringify(scene)))));
 }

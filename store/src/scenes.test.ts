@@ -63,7 +63,7 @@ describe("the store", () => {
       expect(revisions(path)).toEqual([{ title: "Lock", revision: 1 }]);
       // Opened anew at the next change: a connection in doubt is not gone on with.
       await store.putThumbnail(id, 1, Buffer.from([1]));
-      expect(store.inTransaction()).toBe(false);
+      expect(driverOf(store.writer.source()).inTransaction).toBe(false);
     }
     for (let revision = 1; revision < 4; revision++) {
       expect((await store.replace(id, large, revision)).revision).toBe(revision + 1);

@@ -153,6 +153,13 @@ export async function openStore(path: string, clock: () => Date = () => new Date
       const now = clock();
       return save((db) => write(db, checked, { id: randomUUID(), revision: 1, createdAt: now.toISOString() }, now));
     },
+    /** Puts several scenes on the shelf, all of them or none, the last one on top. */
+    createAll: (all: readonly Checked[]): Promise<void> => writer.transaction(async (db) => {
+      for (const [i, checked] of all.entries()) {
+        const now = new Date(clock().getTime() + i);
+        await write(db, checked, { id: randomUUID(), revision: 1, createdAt: now.toISOString() }, now);
+      }
+    }),
     replace: (id: string, checked: Checked, expected: Expected): Promise<Card> => save(async (db) => {
       const { revision, createdAt } = await expect(db, id, expected);
       return write(db, checked, { id, revision: revision + 1, createdAt }, clock());
@@ -192,8 +199,6 @@ export async function openStore(path: string, clock: () => Date = () => new Date
       await writer.transaction((db) => db.getRepository(SceneTable).delete({ deletedAt: LessThan(until) }));
       await free();
     },
-    /** Whether the connection for changes is in the middle of one; for tests. */
-    inTransaction: (): boolean => driverOf(writer.source()).inTransaction,
     close,
   };
 }

@@ -5,7 +5,7 @@ import { checkScene } from "./validate";
 
 export { MAX_DEPTH, readJson } from "./json";
 export { readUtf8 } from "./utf8";
-export { knownDocuments, type KnownDocuments } from "./known";
+export { knownDocuments } from "./known";
 export { upgrade, type Step } from "./upgrade";
 export { checker } from "./checker";
 

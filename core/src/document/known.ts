@@ -87,8 +87,6 @@ function withRest(before: Known, next: Uint8Array, start: number, end: number): 
   return { bytes: next, places, elements, rest: checkRest(rest, elements) };
 }
 
-export type KnownDocuments = ReturnType<typeof knownDocuments>;
-
 /**
  * Checks documents that change little from one save to the next, each against what it was before: whatever stands
  * unchanged around whole elements, or as whole elements, was found to be sound then, and only the rest is looked at.

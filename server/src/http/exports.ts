@@ -13,7 +13,7 @@ const idOf = (params: object) => (params as { readonly id: string }).id;
 const TYPES: Readonly<Record<string, string>> = { geojson: "application/geo+json", obj: "model/obj" };
 
 /** `/api/scenes/:id/exports/:file`: a shot as a file, made in a thread. */
-export function exports(store: Store, pictures: Pictures, jobs: Jobs): Router {
+export function exportedFiles(store: Store, pictures: Pictures, jobs: Jobs): Router {
   const router = Router({ mergeParams: true });
   router.get("/:file", async (req, res) => {
     const [, shot, format = ""] = /^(.+)\.([a-z]+)$/.exec(req.params.file) ?? [];

@@ -58,6 +58,27 @@ describe("a server that is asked for too much", () => {
   });
 });
 
+describe("whoever has gone", () => {
+  beforeEach(async () => {
+    server = await startTestServer({ limits: { threads: [0, 1] } });
+  });
+  afterEach(close);
+
+  it("is not worked for any more", async () => {
+    const heap = await create({ ...titled("Heap"), elements: Array.from({ length: 20_000 }, (_, i) => block(i)) });
+    const light = await create();
+    const heavy = api().get(`${heap}/exports/s1.svg`);
+    const sent = heavy.then(() => "answered", () => "gone");
+    await new Promise((resolve) => setTimeout(resolve, 2500));
+    heavy.abort();
+    // There is one thread: it is free before the heavy drawing would have been given up, at 20 s.
+    const begun = performance.now();
+    expect((await api().get(`${light}/exports/s1.svg`)).status).toBe(200);
+    expect(performance.now() - begun).toBeLessThan(12_000);
+    expect(await Promise.race([sent, Promise.resolve("still asking")])).not.toBe("answered");
+  });
+});
+
 describe("prints", () => {
   beforeEach(async () => {
     server = await startTestServer({ printLimits: { kept: 2, atOnce: 1 } });

@@ -54,10 +54,5 @@ export function openThumbnails(store: Store, jobs: Pick<Jobs, "thumbnail">) {
       await now(id);
       return (await store.thumbnail(id)) ?? { revision, image: NONE };
     },
-    async close(): Promise<void> {
-      for (const timer of resting.values()) clearTimeout(timer);
-      resting.clear();
-      await last;
-    },
   };
 }

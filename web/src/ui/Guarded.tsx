@@ -21,7 +21,11 @@ interface GuardedProps {
 /** A part of a page of its own: what breaks in it leaves the rest as it is. */
 export function Guarded({ what, children }: GuardedProps) {
   const [tries, setTries] = useState(0);
-  const Fallback = ({ error, resetErrorBoundary }: FallbackProps) => (
+  const again = () => {
+    forgetFailures();
+    setTries((n) => n + 1);
+  };
+  const fallback = ({ error, resetErrorBoundary }: FallbackProps) => (
     <div role="alert" className="flex h-full flex-col items-center justify-center gap-2 p-3 text-center">
       <p>{troubleWith(what, error)}</p>
       <span className="flex flex-wrap justify-center gap-2">
@@ -30,9 +34,5 @@ export function Guarded({ what, children }: GuardedProps) {
       </span>
     </div>
   );
-  const again = () => {
-    forgetFailures();
-    setTries((n) => n + 1);
-  };
-  return <ErrorBoundary FallbackComponent={Fallback} onReset={again}>{children}</ErrorBoundary>;
+  return <ErrorBoundary fallbackRender={fallback} onReset={again}>{children}</ErrorBoundary>;
 }
