@@ -57,7 +57,7 @@ class Versions1764200000000 implements MigrationInterface {
       const [{ document }] = (await runner.query("SELECT document FROM version WHERE sceneId = ? AND revision = ?", [
         sceneId, revision,
       ])) as { document: string }[];
-      for (const picture of picturesNamedIn(document)) {
+      for (const picture of picturesNamedIn(Buffer.from(document))) {
         await runner.query("INSERT INTO mention VALUES (?, ?, ?)", [sceneId, revision, picture]);
       }
     }

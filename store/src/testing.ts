@@ -16,7 +16,7 @@ export function checkedOf(scene: Scene): Checked {
   const text = JSON.stringify(scene);
   return {
     title: scene.title, place: scene.place ?? null, shots: scene.shots.length, elements: scene.elements.length,
-    format: scene.version, document: pack(text), pictures: picturesNamedIn(text),
+    format: scene.version, document: pack(text), pictures: picturesNamedIn(Buffer.from(text)),
   };
 }
 export const titled = (title: string, more: object = {}): Checked => checkedOf({ ...newScene(title), ...more });

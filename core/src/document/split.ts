@@ -89,6 +89,13 @@ export function placesOfElements(json: Uint8Array): Places | null {
   return null;
 }
 
+/** The last bytes of a text, in words of four. */
+function lastWords(bytes: Uint8Array, count: number): Int32Array {
+  const copy = new Uint8Array(4 * count);
+  copy.set(bytes.subarray(bytes.length - 4 * count));
+  return new Int32Array(copy.buffer);
+}
+
 /** How many bytes two texts have in common from their beginning. */
 export function commonStart(a: Uint8Array, b: Uint8Array): number {
   const most = Math.min(a.length, b.length);
@@ -100,7 +107,11 @@ export function commonStart(a: Uint8Array, b: Uint8Array): number {
 /** How many bytes two texts have in common from their end, but for those that they have in common from their beginning. */
 export function commonEnd(a: Uint8Array, b: Uint8Array, start: number): number {
   const most = Math.min(a.length, b.length) - start;
-  let at = 0;
+  const words = Math.floor(most / 4);
+  const [mine, theirs] = [lastWords(a, words), lastWords(b, words)];
+  let same = 0;
+  while (same < words && mine[words - 1 - same] === theirs[words - 1 - same]) same += 1;
+  let at = 4 * same;
   while (at < most && a[a.length - 1 - at] === b[b.length - 1 - at]) at += 1;
   return at;
 }

@@ -18,7 +18,7 @@ export function exportedFiles(store: Store, pictures: Pictures, jobs: Jobs): Rou
   router.get("/:file", async (req, res) => {
     const [, shot, format = ""] = /^(.+)\.([a-z]+)$/.exec(req.params.file) ?? [];
     const text = await readable(jobs, await store.read(idOf(req.params)));
-    const named = Object.hasOwn(MASSES, format) ? [] : picturesNamedIn(text);
+    const named = Object.hasOwn(MASSES, format) ? [] : picturesNamedIn(Buffer.from(text));
     const { content, name, missing } = await jobs.exported({
       text, shot, format,
       dpi: Number(one(req.query.dpi) ?? 300),

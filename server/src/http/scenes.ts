@@ -72,9 +72,12 @@ export function scenes(store: Store, jobs: Jobs, thumbnails: Thumbnails): Router
     await sendDocument(req, res, jobs, stored);
   });
   router.put("/:id", body, async (req, res) => {
+    const begun = performance.now();
     const from = expected(req);
     const card = await store.replace(req.params.id, await jobs.check(documentIn(req), req.params.id), from);
     thumbnails.soon(card.id);
+    // From the last byte that came in (W3C Server Timing): what a slow network takes is not the server's.
+    res.set("Server-Timing", `save;dur=${(performance.now() - begun).toFixed(1)}`);
     sendCard(res, card);
   });
   router.delete("/:id", async (req, res) => {

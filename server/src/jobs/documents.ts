@@ -7,16 +7,14 @@ import { answer } from "./answer";
 // The script of the threads in which documents are read and checked, so that nobody's save holds up anybody else's.
 
 /** A sound document, ready to be stored. */
-const toStore = (scene: Scene, elements: number, document: string | Uint8Array): Checked => ({
-  title: scene.title, place: scene.place ?? null, shots: scene.shots.length, elements, format: VERSION, document: pack(document),
-  // Names are plain letters and digits, however the text around them is read.
-  pictures: picturesNamedIn(typeof document === "string" ? document : Buffer.from(document).toString("latin1")),
+const toStore = (scene: Scene, elements: number, document: Uint8Array): Checked => ({
+  title: scene.title, place: scene.place ?? null, shots: scene.shots.length, elements, format: VERSION, document: pack(document), pictures: picturesNamedIn(document),
 });
 
 /** A document ready to be stored: one of an older version as it was brought up to date, any other as it was given. */
 function checkedText(given: string): Checked {
   const { scene, upgraded } = readDocument(given);
-  return toStore(scene, scene.elements.length, upgraded ? JSON.stringify(scene) : given.replace(/^\uFEFF/, ""));
+  return toStore(scene, scene.elements.length, Buffer.from(upgraded ? JSON.stringify(scene) : given.replace(/^\uFEFF/, "")));
 }
 
 /** Checks the bytes of a request, or the text of a stored version. */
