@@ -1,9 +1,9 @@
 import { setNonce } from "get-nonce";
-import { StrictMode, Suspense, type ComponentType } from "react";
+import { StrictMode, Suspense } from "react";
 import { createRoot } from "react-dom/client";
-import { BrowserRouter, Link, Route, Routes } from "react-router";
+import { BrowserRouter, Link, matchPath, Route, Routes } from "react-router";
 import { startLamp } from "./lamp";
-import { Guarded, lazily, Toasts } from "./ui";
+import { Guarded, lazily, Toasts, type Lazy } from "./ui";
 import "./styles.css";
 
 // Styles that a primitive adds at run time carry the nonce of this very page.
@@ -19,29 +19,30 @@ function Lost() {
   );
 }
 
-/** A page, fetched when it is first gone to. */
-function page(path: string, load: () => Promise<ComponentType>) {
-  const Page = lazily(load);
-  return <Route key={path} path={path} element={<Guarded key={path} what="This page"><Suspense fallback={null}><Page /></Suspense></Guarded>} />;
-}
+/** The pages by their addresses, each fetched when it is first gone to. */
+const PAGES: Readonly<Record<string, Lazy<object>>> = {
+  "/": lazily(async () => (await import("./shelf/ShelfPage")).ShelfPage),
+  "/deleted": lazily(async () => (await import("./shelf/DeletedPage")).DeletedPage),
+  "/scenes/:id": lazily(async () => (await import("./board/BoardPage")).BoardPage),
+  "/scenes/:id/plan": lazily(async () => (await import("./plan/PlanPage")).PlanPage),
+  "/scenes/:id/references/:reference": lazily(async () => (await import("./references/ReferencePage")).ReferencePage),
+  "/scenes/:id/slip/:shot": lazily(async () => (await import("./slip/SlipPage")).SlipPage),
+  "/guide/:page?": lazily(async () => (await import("./guide/GuidePage")).GuidePage),
+};
 
-const PAGES = [
-  page("/", async () => (await import("./shelf/ShelfPage")).ShelfPage),
-  page("/deleted", async () => (await import("./shelf/DeletedPage")).DeletedPage),
-  page("/scenes/:id", async () => (await import("./board/BoardPage")).BoardPage),
-  page("/scenes/:id/plan", async () => (await import("./plan/PlanPage")).PlanPage),
-  page("/scenes/:id/references/:reference", async () => (await import("./references/ReferencePage")).ReferencePage),
-  page("/scenes/:id/slip/:shot", async () => (await import("./slip/SlipPage")).SlipPage),
-  page("/guide/:page?", async () => (await import("./guide/GuidePage")).GuidePage),
-];
+const first = Object.entries(PAGES).find(([path]) => matchPath(path, location.pathname));
+// What cannot be fetched is told of where it is shown.
+await first?.[1].preload().catch(() => undefined);
 
 createRoot(document.getElementById("root")!).render(
   <StrictMode>
     <BrowserRouter>
-      <Routes>
-        {PAGES}
-        <Route path="*" element={<Lost />} />
-      </Routes>
+      <Suspense fallback={null}>
+        <Routes>
+          {Object.entries(PAGES).map(([path, Page]) => <Route key={path} path={path} element={<Guarded key={path} what="This page"><Page /></Guarded>} />)}
+          <Route path="*" element={<Lost />} />
+        </Routes>
+      </Suspense>
     </BrowserRouter>
     <Toasts />
   </StrictMode>,

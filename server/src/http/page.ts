@@ -21,6 +21,8 @@ export function page(folder: string): Router {
     if (!req.accepts("html")) throw new Refused(404, "There is nothing at this address.");
     if (!existsSync(index)) throw new Refused(404, "The web app is not built: run npm start.");
     const html = readFileSync(index, "utf8").replaceAll("__NONCE__", String(res.locals.nonce));
+    // The shelf's list is fetched while its scripts are.
+    if (req.path === "/") res.set("Link", "</api/scenes>; rel=preload; as=fetch; crossorigin=anonymous");
     res.status(PAGES.test(req.path) ? 200 : 404).set("Cache-Control", "no-store").type("html").send(html);
   });
   router.all("/{*path}", onlyMethods("GET"));

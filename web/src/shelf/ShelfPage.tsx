@@ -1,7 +1,7 @@
 import { BookOpen, FileInput, Lamp, Plus, Search, Trash2 } from "lucide-react";
 import { useState } from "react";
 import { Link, useNavigate } from "react-router";
-import useSWR from "swr";
+import useSWR, { preload } from "swr";
 import { fileName, newScene } from "@zanvo/core/scene";
 import { createScene, deleteScene, listScenes, openScene, picturePath, restoreScene, saveScene, type Card } from "../api";
 import { download, pickText } from "../files";
@@ -10,6 +10,9 @@ import { Button, IconButton, say } from "../ui";
 import { Cards } from "./Cards";
 import { SceneCard } from "./SceneCard";
 import { SORTS, sorted, type SortId } from "./sort";
+
+// Asked for while the page itself is still being made.
+preload("/api/scenes", listScenes).catch(() => undefined);
 
 /** The shelf: every scene as a small drawing. */
 export function ShelfPage() {
