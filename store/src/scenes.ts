@@ -140,8 +140,10 @@ export async function openStore(path: string, clock: () => Date = () => new Date
     /** The name that this database was given when it was made. */
     database,
     writer,
-    list: (): Promise<Card[]> => read(async (db) =>
-      (await db.getRepository(SceneTable).find({ where: { deletedAt: IsNull() }, order: { savedAt: "DESC" } })).map(toCard)),
+    /** The shelf, what was worked on last first; plain rows, since there may be thousands. */
+    list: (): Promise<Card[]> => read((db) => db.query(
+      `SELECT id, revision, title, place, shots, elements, createdAt, savedAt FROM scene
+       WHERE deletedAt IS NULL ORDER BY savedAt DESC`) as Promise<Card[]>),
     /** Deleted scenes, the last one deleted first. */
     deleted: (): Promise<DeletedCard[]> => read((db) =>
       db.getRepository(SceneTable).find({ where: { deletedAt: Not(IsNull()) }, order: { deletedAt: "DESC" } }) as Promise<DeletedCard[]>),
