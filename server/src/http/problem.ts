@@ -1,6 +1,6 @@
 import { BadInput, NoAnswer, type Fault } from "@zanvo/core/problem";
 import type { ErrorRequestHandler, RequestHandler, Response } from "express";
-import { Damaged, isBusy, isDiskError, isFull, NotCommitted, NotFound, Stale, textOf } from "@zanvo/store";
+import { codeOf, Damaged, isBusy, isDiskError, isFull, NotCommitted, NotFound, Stale, textOf } from "@zanvo/store";
 import { Busy, Cancelled, TooHeavy } from "../jobs";
 
 /** A request that was refused before its content was looked at. */
@@ -66,7 +66,8 @@ interface Thrown extends Error {
 
 /** Turns everything that is thrown in a handler into one sentence with the right status. */
 export const onError: ErrorRequestHandler = async (error: Thrown, req, res, next) => {
-  if (res.headersSent || error instanceof Cancelled) return void res.destroy();
+  // Whoever has gone is not answered.
+  if (res.headersSent || error instanceof Cancelled || codeOf(error) === "ECONNABORTED") return void res.destroy();
   res.removeHeader("ETag");
   if (error instanceof Stale) return sendStale(res, error);
   if (error instanceof BadInput) return sendProblem(res, 400, error.message, { errors: error.faults });
