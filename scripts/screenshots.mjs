@@ -36,6 +36,8 @@ const board = async (title) => {
 try {
   await page.goto(`http://127.0.0.1:${PORT}/`);
   await page.getByRole("link", { name: "Quay street, the corner" }).last().waitFor();
+  // The first start has them drawn as they come into sight.
+  await page.waitForFunction(() => [...document.querySelectorAll("article img")].every((img) => img.complete && img.naturalWidth > 0), null, { timeout: 60_000 });
   await shoot("shelf");
 
   await board("Quay street, the corner");

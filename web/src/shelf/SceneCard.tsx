@@ -7,8 +7,8 @@ import { IconButton } from "../ui";
 
 interface SceneCardProps {
   readonly card: Card;
-  /** The address of its drawing. */
-  readonly picture: string;
+  /** The address of its small picture. */
+  readonly address: string;
   readonly onRename: (title: string) => void;
   readonly onDuplicate: () => void;
   readonly onSave: () => void;
@@ -18,9 +18,9 @@ interface SceneCardProps {
 const counted = (n: number, one: string, many: string): string => `${n} ${n === 1 ? one : many}`;
 
 /** One scene on the shelf. */
-export function SceneCard({ card, picture, onRename, onDuplicate, onSave, onDelete }: SceneCardProps) {
+export function SceneCard({ card, address, onRename, onDuplicate, onSave, onDelete }: SceneCardProps) {
   const [renaming, setRenaming] = useState(false);
-  const [drawn, setDrawn] = useState(true);
+  const [picture, setPicture] = useState<"drawing" | "drawn" | "none">("drawing");
   const rename = (title: string) => {
     setRenaming(false);
     if (title.trim() && title !== card.title) onRename(title.trim().slice(0, 200));
@@ -28,9 +28,16 @@ export function SceneCard({ card, picture, onRename, onDuplicate, onSave, onDele
   return (
     <article aria-label={card.title} className="flex h-full flex-col rounded border border-hair bg-slip">
       <Link to={`/scenes/${card.id}`} tabIndex={-1} aria-hidden className="flex min-h-0 grow items-center justify-center p-3">
-        {drawn
-          ? <img src={picture} alt="" decoding="async" onError={() => setDrawn(false)} className="max-h-full max-w-full bg-[#fbf9f3] shadow-sm" />
-          : <span className="text-pencil">No small picture</span>}
+        {picture !== "drawn" && <span className="text-pencil">{picture === "drawing" ? "Drawing…" : "No small picture"}</span>}
+        <img
+          src={address}
+          alt=""
+          decoding="async"
+          hidden={picture !== "drawn"}
+          onLoad={() => setPicture("drawn")}
+          onError={() => setPicture("none")}
+          className="max-h-full max-w-full bg-[#fbf9f3] shadow-sm"
+        />
       </Link>
       <div className="border-t border-hair px-3 py-2">
         {renaming ? (

@@ -61,7 +61,7 @@ export function ShelfPage() {
     <SceneCard
       key={`${one.id} ${one.revision}`}
       card={one}
-      picture={picturePath(one)}
+      address={picturePath(one)}
       onRename={(title) => rename(one, title)}
       onDuplicate={() => duplicate(one)}
       onSave={() => saveFile(one)}
