@@ -84,6 +84,7 @@ test("of two windows that were cut off and closed, one is gone on from and the o
   await expect(offer).toHaveCount(0);
   expect((await saved(again, id)).shots[0].eye.z).toBe(6);
   await again.goto("/");
+  await again.getByLabel("Find a scene").fill("unsaved work");
   await again.getByRole("article", { name: /^Test table \(unsaved work of/ }).getByRole("link").last().click();
   await expect(slip(again, "Eye height")).toHaveText("5.00 m");
 });
