@@ -3,7 +3,7 @@ import { copyFile, link, lstat, mkdir, open, readdir, readFile, rename, rm, utim
 import { dirname, join } from "node:path";
 import exifr from "exifr";
 import sharp from "sharp";
-import { damaged, jpegOf, openPhoto } from "@zanvo/raster";
+import { damaged, openPhoto } from "@zanvo/raster";
 import { codeOf } from "./errors";
 import { besides } from "./files";
 import { isPictureName } from "./names";
@@ -60,7 +60,7 @@ const MARK = ".zanvo-pictures.json";
 const markOf = (database: string): string => `${JSON.stringify({ format: "zanvo-pictures", database })}\n`;
 
 /** Writes a file that is there whole or not at all, and is on the disk once this resolves. */
-async function write(to: string, bytes: Buffer | string): Promise<void> {
+async function write(to: string, bytes: Buffer): Promise<void> {
   // A name of its own: the same picture may be brought in twice at once.
   const part = `${to}.${randomUUID()}.part`;
   try {
@@ -151,14 +151,6 @@ export function openPictures(file: string, database: string, clock: () => Date =
       await write(join(folder, named(picture, true)), small);
       await syncFolder(folder);
       return { picture, width: info.width, height: info.height, focal35: await focalOf(bytes) };
-    },
-    /** Pictures as JPEGs, by what they are called; those that are not there are left out. */
-    async jpegs(names: readonly string[]): Promise<ReadonlyMap<string, Buffer>> {
-      const kept = await Promise.all([...new Set(names)].map(async (name) => {
-        const path = await find(name, false);
-        return path ? [[name, await jpegOf(await readFile(path))] as const] : [];
-      }));
-      return new Map(kept.flat());
     },
     /** What lies in the bin, the last removed first. */
     async removed(): Promise<readonly Removed[]> {

@@ -35,10 +35,9 @@ export interface Pool {
   /**
    * Works something out in a thread.
    * @param name the function of the thread's script
-   * @param transfer buffers in the input that the caller needs no longer
    * @throws BadInput, NoAnswer, TooHeavy, Busy, Cancelled
    */
-  readonly run: <T>(name: string, input: unknown, how?: { readonly signal?: AbortSignal; readonly transfer?: readonly ArrayBuffer[] }) => Promise<T>;
+  readonly run: <T>(name: string, input: unknown, how?: { readonly signal?: AbortSignal }) => Promise<T>;
   readonly close: () => Promise<void>;
 }
 
@@ -65,10 +64,10 @@ export function openPool(script: string, { threads: [ready, most], queue, second
     return error as Error;
   };
   return {
-    run: async <T>(name: string, input: unknown, { signal, transfer = [] }: { signal?: AbortSignal; transfer?: readonly ArrayBuffer[] } = {}) => {
+    run: async <T>(name: string, input: unknown, { signal }: { signal?: AbortSignal } = {}) => {
       const limit = AbortSignal.timeout(seconds * 1000);
       try {
-        return found((await pool.run(input, { name, signal: signal ? AbortSignal.any([signal, limit]) : limit, transferList: [...transfer] })) as Answer<T>);
+        return found((await pool.run(input, { name, signal: signal ? AbortSignal.any([signal, limit]) : limit })) as Answer<T>);
       } catch (error) {
         throw why(error, limit, signal);
       }

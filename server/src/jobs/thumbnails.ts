@@ -1,9 +1,13 @@
-import { textOf, type Store, type Stored } from "@zanvo/store";
+import { BadInput, NoAnswer } from "@zanvo/core/problem";
+import { Damaged, textOf, type Store, type Stored } from "@zanvo/store";
 import type { Jobs } from ".";
+import { TooHeavy } from "./pool";
 
 /** A scene that is being worked on gets its picture once it has rested so long, ms. */
 const REST = 10_000;
 
+/** Why no picture of a state of a scene will ever be made. */
+const NEVER = [TooHeavy, BadInput, NoAnswer, Damaged];
 /** Stored where no picture can be made: tried again once the scene changes. */
 const NONE = Buffer.alloc(0);
 
@@ -18,8 +22,10 @@ export function openThumbnails(store: Store, jobs: Pick<Jobs, "thumbnail">) {
   const drawn = async (stored: Stored): Promise<Buffer> => {
     try {
       return Buffer.from(await jobs.thumbnail(await textOf(stored)));
-    } catch {
-      return NONE;
+    } catch (error) {
+      // What cannot be drawn now may be drawn later; what no thread can draw is not tried again and again.
+      if (NEVER.some((kind) => error instanceof kind)) return NONE;
+      throw error;
     }
   };
   const draw = async (id: string) => {

@@ -22,6 +22,8 @@ export interface Draft extends Stretch {
   readonly scene: string;
   readonly tab: string;
   readonly base: Base;
+  /** Of a drag that was going on: they come after the others, and are not counted. */
+  readonly ongoing: readonly Patch[];
   /** When it was written, ms. */
   readonly at: number;
 }
@@ -64,7 +66,8 @@ function once<T>(make: () => T): () => T {
 }
 
 /** The scene that a draft comes to, as plain data. */
-export const sceneOf = ({ base, patches }: Pick<Draft, "base" | "patches">): Scene => applyPatches(JSON.parse(base.text) as Scene, [...patches]);
+export const sceneOf = ({ base, patches, ongoing }: Pick<Draft, "base" | "patches" | "ongoing">): Scene =>
+  applyPatches(JSON.parse(base.text) as Scene, [...patches, ...ongoing]);
 
 /** The end of a stretch: how many changes were made up to it. */
 export const endOf = ({ start, patches }: Stretch): number => start + patches.length;
@@ -72,5 +75,6 @@ export const endOf = ({ start, patches }: Stretch): number => start + patches.le
 /** A draft with the last changes of its visit, which were left as the page went away; those it has already are not repeated. */
 export function withTail(draft: Draft, tail: Stretch | null): Draft {
   if (tail?.visit !== draft.visit || tail.start > endOf(draft)) return draft;
-  return { ...draft, patches: [...draft.patches, ...tail.patches.slice(endOf(draft) - tail.start)] };
+  // A drag that was going on has ended since, or was given up.
+  return { ...draft, patches: [...draft.patches, ...tail.patches.slice(endOf(draft) - tail.start)], ongoing: [] };
 }

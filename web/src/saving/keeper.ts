@@ -32,7 +32,7 @@ export function openKeeper({ drafts, journal, scene, tab, ongoing, text, onKept 
     journal.shorten(text);
     const base = journal.base();
     const changes = journal.since();
-    const draft: Draft = { ...changes, patches: [...changes.patches, ...ongoing()], scene, tab, base, at: Date.now() };
+    const draft: Draft = { ...changes, ongoing: ongoing(), scene, tab, base, at: Date.now() };
     try {
       await drafts.put(draft, base !== writtenBase);
       writtenBase = base;

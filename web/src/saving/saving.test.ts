@@ -173,6 +173,27 @@ describe("saving by itself", () => {
     expect(world.title()).toBe("First");
   });
 
+  it("has a drag as it ended, where only its middle was written before the page went away", async () => {
+    const first = await visit();
+    world.server.fail = new OutOfReach("away");
+    beginGesture();
+    drag((scene) => { scene.shots[0].eye.z = 3; });
+    await until(async () => (await drafts.of("s")).length === 1);
+    drag((scene) => { scene.shots[0].eye.z = 8; });
+    endGesture();
+    page.fire("pagehide");
+    first.saving.useSaving.setState({ state: "gone" });
+    // The page is gone before anything more is written.
+    const [written] = await drafts.of("s");
+    stop();
+    await new Promise((resolve) => setTimeout(resolve, 50));
+    await drafts.put(written, true);
+    await visit();
+    expect(useBoard.getState().scene.shots[0].eye.z).toBe(8);
+    undo();
+    expect(useBoard.getState().scene.shots[0].eye.z).toBe(1.6);
+  });
+
   it("keeps the work of two tabs on one scene, and offers what is not gone on from", async () => {
     world.server.fail = new OutOfReach("away");
     const a = await visit("a");

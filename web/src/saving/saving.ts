@@ -167,7 +167,7 @@ export function createSaving(server: Server, drafts: Drafts, tabs: Tabs) {
     const own = kept.find((draft) => draft.tab === tab);
     const base = { revision: opened.revision, text: opened.text };
     const left: Draft | null = own || !tail || tail.start > 0 || tail.revision !== opened.revision
-      ? null : { visit: tail.visit, start: 0, patches: tail.patches, scene: opened.id, tab, base, at: Date.now() };
+      ? null : { visit: tail.visit, start: 0, patches: tail.patches, ongoing: [], scene: opened.id, tab, base, at: Date.now() };
     const mine = own ? withTail(own, tail) : left;
     return [...(mine ? [mine] : []), ...kept.filter((draft) => draft.tab !== tab && !open.has(draft.tab))];
   };
@@ -200,7 +200,7 @@ export function createSaving(server: Server, drafts: Drafts, tabs: Tabs) {
       const place = recallPlace(id);
       const scene = draft ? sceneOf(draft) : opened.scene;
       const journal = openJournal(newId(), draft ? draft.base : { revision: opened.revision, text: opened.text });
-      if (draft) journal.note(draft.patches);
+      if (draft) journal.note([...draft.patches, ...draft.ongoing]);
       const keeper = openKeeper({
         drafts, journal, scene: id, tab,
         ongoing: () => useBoard.getState().gesture?.step?.patches ?? [],
@@ -209,7 +209,7 @@ export function createSaving(server: Server, drafts: Drafts, tabs: Tabs) {
       });
       const mine: Session = { id, tab, journal, keeper, revision: opened.revision, stored: opened.scene, unsavedSince: null };
       session = mine;
-      const fits = draft ? place?.visit === draft.visit && place.end === endOf(draft) : place?.settled && place.revision === opened.revision;
+      const fits = draft ? place?.visit === draft.visit && place.end === endOf(draft) && draft.ongoing.length === 0 : place?.settled && place.revision === opened.revision;
       set({ state: "saved", reason: "", revision: opened.revision, theirs: null, unkept: null, others });
       open({ ...opened, scene }, { ...place, ...(fits ? {} : { past: [], future: [] }) });
       if (draft) void keeper.now().then(() => (draft.tab === tab || get().unkept ? undefined : drafts.remove(draft)));
