@@ -28,7 +28,7 @@ export const compiledSchemas = {
       const { AJV_OPTIONS, ElementSchema, SceneSchema } = await schemas();
       const { Ajv } = ofCore("ajv");
       const { default: standaloneCode } = ofCore("ajv/dist/standalone");
-      const ajv = new Ajv({ ...AJV_OPTIONS, code: { ...AJV_OPTIONS.code, source: true, esm: true } });
+      const ajv = new Ajv({ ...AJV_OPTIONS, code: { optimize: true, source: true, esm: true } });
       ajv.addSchema(SceneSchema, "scene");
       ajv.addSchema(ElementSchema, "element");
       const code = standaloneCode(ajv, { scene: "scene", element: "element" });

@@ -1,8 +1,8 @@
 import { Ajv, type Options } from "ajv";
 
 /**
- * How schemas are compiled. The code is not optimised, which made checking no faster where it was measured, and takes half
- * of the time; the schemas themselves are checked by a test.
+ * How schemas are compiled where that is done at call: not optimised, which takes half of the time, while checking 2 MB takes
+ * 52 ms instead of 37 (measured). Programs are built with optimised code. The schemas themselves are checked by a test.
  */
 export const AJV_OPTIONS: Options = {
   allErrors: false, discriminator: true, strict: true, strictTypes: false, strictRequired: false, validateSchema: false, code: { optimize: false },
