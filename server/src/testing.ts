@@ -19,8 +19,13 @@ export type TestServer = Awaited<ReturnType<typeof startTestServer>>;
 export async function startTestServer(more: Partial<AppOptions> & { readonly limits?: Parameters<typeof openJobs>[1]; readonly printLimits?: Partial<PrintLimits> } = {}) {
   const folder = mkdtempSync(join(tmpdir(), "zanvo-"));
   const web = join(folder, "web");
-  mkdirSync(join(web, "assets"), { recursive: true });
+  for (const inner of ["assets", ".vite"]) mkdirSync(join(web, inner), { recursive: true });
   writeFileSync(join(web, "index.html"), '<meta name="nonce" content="__NONCE__">');
+  writeFileSync(join(web, ".vite/manifest.json"), JSON.stringify({
+    "src/shelf/ShelfPage.tsx": { file: "assets/shelf.js", imports: ["_ui.js", "_dates.js"] },
+    "_ui.js": { file: "assets/ui.js", imports: ["_dates.js"] },
+    "_dates.js": { file: "assets/dates.js" },
+  }));
   writeFileSync(join(web, "built"), "");
   writeFileSync(join(web, "assets/app.js"), "let answer = 42;\n".repeat(1000));
   const store = await openStore(join(folder, "db/zanvo.sqlite"));

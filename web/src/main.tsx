@@ -3,7 +3,9 @@ import { StrictMode, Suspense } from "react";
 import { createRoot } from "react-dom/client";
 import { BrowserRouter, Link, matchPath, Route, Routes } from "react-router";
 import { startLamp } from "./lamp";
-import { Guarded, lazily, Toasts, type Lazy } from "./ui";
+import { Guarded } from "./ui/Guarded";
+import { lazily, type Lazy } from "./ui/lazily";
+import { Toasts } from "./ui/Toasts";
 import "./styles.css";
 
 // Styles that a primitive adds at run time carry the nonce of this very page.

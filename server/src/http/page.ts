@@ -8,6 +8,28 @@ const BESIDE = ["/zanvo.svg"];
 /** What the addresses of pages begin with; at any other the page says that there is nothing. */
 const PAGES = /^\/(?:$|scenes\/|guide(?:\/|$)|deleted$)/;
 
+/** A part of the built web app, as Vite's manifest has it. */
+interface Chunk {
+  readonly file: string;
+  readonly imports?: readonly string[];
+}
+const SHELF = "src/shelf/ShelfPage.tsx";
+
+/** What the shelf needs, told in a header so that it is fetched at once: its list, and its scripts with those they import. */
+function shelfLinks(folder: string): string[] {
+  const file = join(folder, ".vite/manifest.json");
+  const manifest = (existsSync(file) ? JSON.parse(readFileSync(file, "utf8")) : {}) as Readonly<Record<string, Chunk>>;
+  const needed = new Set<string>();
+  const visit = (name: string) => {
+    const chunk = manifest[name];
+    if (!chunk || needed.has(chunk.file)) return;
+    needed.add(chunk.file);
+    chunk.imports?.forEach(visit);
+  };
+  visit(SHELF);
+  return ["</api/scenes>; rel=preload; as=fetch; crossorigin=anonymous", ...[...needed].map((file) => `</${file}>; rel=modulepreload`)];
+}
+
 /** The built web app: its files, and its one page for every other address. */
 export function page(folder: string): Router {
   const router = Router();
@@ -21,8 +43,7 @@ export function page(folder: string): Router {
     if (!req.accepts("html")) throw new Refused(404, "There is nothing at this address.");
     if (!existsSync(index)) throw new Refused(404, "The web app is not built: run npm start.");
     const html = readFileSync(index, "utf8").replaceAll("__NONCE__", String(res.locals.nonce));
-    // The shelf's list is fetched while its scripts are.
-    if (req.path === "/") res.set("Link", "</api/scenes>; rel=preload; as=fetch; crossorigin=anonymous");
+    if (req.path === "/") res.set("Link", shelfLinks(folder));
     res.status(PAGES.test(req.path) ? 200 : 404).set("Cache-Control", "no-store").type("html").send(html);
   });
   router.all("/{*path}", onlyMethods("GET"));

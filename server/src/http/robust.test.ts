@@ -157,6 +157,16 @@ describe("a sturdy server", () => {
     expect(JSON.parse(gunzipSync(document as Buffer).toString())).toEqual(plain.body);
   });
 
+  it("tells the browser at once what the shelf needs, each part once", async () => {
+    const { headers } = await api().get("/").set("Accept", "text/html");
+    expect(headers.link).toBe([
+      "</api/scenes>; rel=preload; as=fetch; crossorigin=anonymous",
+      ...["shelf", "ui", "dates"].map((part) => `</assets/${part}.js>; rel=modulepreload`),
+    ].join(", "));
+    expect((await api().get("/guide").set("Accept", "text/html")).headers.link).toBeUndefined();
+    expect((await api().get("/.vite/manifest.json")).status).toBe(404);
+  });
+
   it("does not send back what it was sent", async () => {
     const address = await create();
     const answer = await api().put(address).set("If-Match", '"1"').type("json").send(JSON.stringify({ ...titled("Next"), "x-pad": "p".repeat(100_000) }));

@@ -29,7 +29,7 @@ export function Cards({ count, keyOf, card }: CardsProps) {
     return () => watch.disconnect();
   }, []);
   const columns = columnsIn(width);
-  const rows = useVirtualizer({ count: Math.ceil(count / columns), getScrollElement: () => holder.current, estimateSize: () => HIGH, overscan: 2 });
+  const rows = useVirtualizer({ count: Math.ceil(count / columns), getScrollElement: () => holder.current, estimateSize: () => HIGH, overscan: 1 });
   const shown = width === 0 ? [] : rows.getVirtualItems().flatMap(({ index, start }) =>
     Array.from({ length: Math.min(columns, count - index * columns) }, (_, i) => ({ at: index * columns + i, column: i, start })));
   const cardWidth = (width - GAP * (columns - 1)) / columns;

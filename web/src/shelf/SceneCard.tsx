@@ -3,7 +3,7 @@ import { Copy, Download, PencilLine, Trash2 } from "lucide-react";
 import { useState } from "react";
 import { Link } from "react-router";
 import type { Card } from "../api";
-import { IconButton } from "../ui";
+import { IconButton } from "../ui/Button";
 
 interface SceneCardProps {
   readonly card: Card;

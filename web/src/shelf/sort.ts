@@ -3,11 +3,14 @@ import type { Card } from "../api";
 export type SortId = "saved" | "title" | "place" | "created";
 
 type Order = (a: Card, b: Card) => number;
-const words: (of: (card: Card) => string) => Order = (of) => (a, b) => of(a).localeCompare(of(b), undefined, { numeric: true });
+const collator = new Intl.Collator(undefined, { numeric: true });
+const words: (of: (card: Card) => string) => Order = (of) => (a, b) => collator.compare(of(a), of(b));
+/** Latest first. Times are ISO 8601 in UTC, so their letters stand in the order of time. */
+const latest: (of: (card: Card) => string) => Order = (of) => (a, b) => Number(of(a) < of(b)) - Number(of(a) > of(b));
 
 export const SORTS: Readonly<Record<SortId, { readonly label: string; readonly order: Order }>> = {
-  saved: { label: "last worked on", order: (a, b) => b.savedAt.localeCompare(a.savedAt) },
-  created: { label: "newest", order: (a, b) => b.createdAt.localeCompare(a.createdAt) },
+  saved: { label: "last worked on", order: latest((card) => card.savedAt) },
+  created: { label: "newest", order: latest((card) => card.createdAt) },
   title: { label: "name", order: words((card) => card.title) },
   place: { label: "place", order: words((card) => `${card.place ?? "\uffff"} ${card.title}`) },
 };
