@@ -17,10 +17,13 @@ export async function onPlan(page: Page, change: (scene: Scene) => void = () => 
   await page.getByRole("link", { name: "Plan", exact: true }).click();
   await expect(plan(page)).toBeVisible();
   await expect(page.getByTestId("eye")).toBeVisible();
-  // From twice as far, there is room beside what stands.
+  // From twice as far, there is room beside what stands. The browser turns the wheel when it comes to it.
   const box = (await plan(page).boundingBox())!;
+  const outline = page.getByTestId("Net loft");
+  const near = (await outline.getAttribute("d"))!;
   await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
   await page.mouse.wheel(0, 380);
+  await expect(outline).not.toHaveAttribute("d", near);
   return id;
 }
 
