@@ -25,16 +25,43 @@ export default ts.config(
     files: ["core/src/**/*.ts"],
     ignores: ["**/*.test.ts"],
     rules: {
-      "no-restricted-imports": ["error", { patterns: [
-        { group: ["node:*", "react*", "@zanvo/*"], message: "The core stands by itself." },
-        { regex: "^\\.\\./[a-z]+/", message: "A room's index.ts is its door." },
-      ] }],
+      "no-restricted-imports": [
+        "error",
+        {
+          patterns: [
+            { group: ["node:*", "react*", "@zanvo/*"], message: "The core stands by itself." },
+            { regex: "^\\.\\./[a-z]+/", message: "A room's index.ts is its door." },
+          ],
+        },
+      ],
       "no-restricted-globals": ["error", "window", "document", "process", "fetch", "performance"],
-      "no-restricted-properties": ["error",
+      "no-restricted-properties": [
+        "error",
         { object: "Math", property: "random", message: "Chance needs a seed." },
-        { object: "Date", property: "now", message: "No clock in the core." }],
+        { object: "Date", property: "now", message: "No clock in the core." },
+      ],
     },
   },
-  { files: ["web/src/**/*.{ts,tsx}"], plugins: { "react-hooks": hooks }, rules: { ...hooks.configs.recommended.rules, "react-hooks/incompatible-library": "off" } },
-  { files: ["scripts/**/*.mjs", "*.mjs", "demo/**/*.mjs"], languageOptions: { globals: { process: "readonly", console: "readonly", setTimeout: "readonly", fetch: "readonly", URL: "readonly", requestAnimationFrame: "readonly", document: "readonly", AbortSignal: "readonly", performance: "readonly", close: "readonly" } } },
+  {
+    files: ["web/src/**/*.{ts,tsx}"],
+    plugins: { "react-hooks": hooks },
+    rules: { ...hooks.configs.recommended.rules, "react-hooks/incompatible-library": "off" },
+  },
+  {
+    files: ["scripts/**/*.mjs", "*.mjs", "demo/**/*.mjs"],
+    languageOptions: {
+      globals: {
+        process: "readonly",
+        console: "readonly",
+        setTimeout: "readonly",
+        fetch: "readonly",
+        URL: "readonly",
+        requestAnimationFrame: "readonly",
+        document: "readonly",
+        AbortSignal: "readonly",
+        performance: "readonly",
+        close: "readonly",
+      },
+    },
+  },
 );

@@ -1,8 +1,15 @@
 /** Jest over the sources; packages that ship only ES modules are turned into CommonJS on the way in. */
-const swc = ["@swc/jest", {
-  jsc: { target: "es2022", parser: { syntax: "typescript", tsx: true }, transform: { react: { runtime: "automatic" } } },
-  module: { type: "commonjs" },
-}];
+const swc = [
+  "@swc/jest",
+  {
+    jsc: {
+      target: "es2022",
+      parser: { syntax: "typescript", tsx: true },
+      transform: { react: { runtime: "automatic" } },
+    },
+    module: { type: "commonjs" },
+  },
+];
 
 export default {
   testEnvironment: "node",
@@ -16,7 +23,9 @@ export default {
     "^@zanvo/core/(.*)$": "<rootDir>/core/src/$1/index.ts",
   },
   transform: { "\\.(m?[jt]sx?)$": swc },
-  transformIgnorePatterns: ["/node_modules/(?!(d3-geo|d3-array|internmap|earcut|flatbush|flatqueue|fast-check|immer|zustand|three)/)"],
+  transformIgnorePatterns: [
+    "/node_modules/(?!(d3-geo|d3-array|internmap|earcut|flatbush|flatqueue|fast-check|immer|zustand|three)/)",
+  ],
   testTimeout: 120000,
   // As many as the smallest machine it runs on has cores; by itself it would leave one of them idle.
   maxWorkers: 2,

@@ -15,7 +15,16 @@ const PHOTOS = [
   { name: "the-corner", eye: [1.5, -1, 1.7], heading: 2, pitch: 0, roll: 0, lens: 28 },
   { name: "up-the-tower", eye: [-4, 3, 1.6], heading: -6, pitch: 22, roll: 1.5, lens: 24 },
   { name: "facing-the-house", eye: [2.6, -2.5, 1.65], heading: 32, pitch: 0, roll: 0, lens: 26, plain: true },
-  { name: "tilted-and-bowed", eye: [14.4, 15.6, 1.7], heading: -56, pitch: 9, roll: -4, lens: 18, bow: -0.14, plain: true },
+  {
+    name: "tilted-and-bowed",
+    eye: [14.4, 15.6, 1.7],
+    heading: -56,
+    pitch: 9,
+    roll: -4,
+    lens: 18,
+    bow: -0.14,
+    plain: true,
+  },
 ];
 /** A bowed photo is made of a straight one that takes in so many times more. */
 const WIDER = 1.5;
@@ -81,7 +90,10 @@ globalThis.render = ({ blocks, eye, axes, fov, width, height }) => {
 /** The axes of an eye: forward, right and up of a heading, a pitch and a roll. */
 function axesOf({ heading, pitch, roll }) {
   const [h, p, q] = [heading, pitch, roll].map((d) => (d * Math.PI) / 180);
-  const [f0, r0] = [[Math.sin(h), Math.cos(h), 0], [Math.cos(h), -Math.sin(h), 0]];
+  const [f0, r0] = [
+    [Math.sin(h), Math.cos(h), 0],
+    [Math.cos(h), -Math.sin(h), 0],
+  ];
   const forward = [Math.cos(p) * f0[0], Math.cos(p) * f0[1], Math.sin(p)];
   const u1 = [-Math.sin(p) * f0[0], -Math.sin(p) * f0[1], Math.cos(p)];
   const mix = (a, x, b, y) => a.map((v, i) => v * x + b[i] * y);
@@ -105,7 +117,11 @@ function traced(blocks, eye, axes, f) {
   };
   const corner = (b, u, v, up) => {
     const a = (b.heading * Math.PI) / 180;
-    return [b.origin.x + Math.sin(a) * u * b.length + Math.cos(a) * v * b.width, b.origin.y + Math.cos(a) * u * b.length - Math.sin(a) * v * b.width, b.origin.z + up * b.height];
+    return [
+      b.origin.x + Math.sin(a) * u * b.length + Math.cos(a) * v * b.width,
+      b.origin.y + Math.cos(a) * u * b.length - Math.sin(a) * v * b.width,
+      b.origin.z + up * b.height,
+    ];
   };
   const edge = (b, from, to) => {
     const [p, q] = [corner(b, ...from), corner(b, ...to)];
@@ -142,30 +158,71 @@ function bowed(straight, k1) {
       const [s, t] = [u - i, v - j];
       for (let c = 0; c < 3; c++) {
         const at = (p, q) => straight[3 * (q * w + p) + c];
-        out[3 * (y * width + x) + c] = (at(i, j) * (1 - s) + at(i + 1, j) * s) * (1 - t) + (at(i, j + 1) * (1 - s) + at(i + 1, j + 1) * s) * t;
+        out[3 * (y * width + x) + c] =
+          (at(i, j) * (1 - s) + at(i + 1, j) * s) * (1 - t) + (at(i, j + 1) * (1 - s) + at(i + 1, j + 1) * s) * t;
       }
     }
   }
   return out;
 }
 
-const { outputFiles: [script] } = await build({ stdin: { contents: PAGE, resolveDir: here }, bundle: true, write: false, format: "iife", logLevel: "error" });
+const {
+  outputFiles: [script],
+} = await build({
+  stdin: { contents: PAGE, resolveDir: here },
+  bundle: true,
+  write: false,
+  format: "iife",
+  logLevel: "error",
+});
 const { elements } = JSON.parse(readFileSync(join(here, "1-quay-street.zanvo.json"), "utf8"));
-const browser = await chromium.launch({ executablePath: "/usr/bin/chromium", args: ["--no-sandbox", "--use-angle=swiftshader", "--enable-unsafe-swiftshader"] });
+const browser = await chromium.launch({
+  executablePath: "/usr/bin/chromium",
+  args: ["--no-sandbox", "--use-angle=swiftshader", "--enable-unsafe-swiftshader"],
+});
 const page = await browser.newPage();
 await page.addScriptTag({ content: script.text });
 const only = process.argv.slice(2);
-for (const { name, eye, lens, bow, plain, ...gaze } of PHOTOS.filter(({ name }) => only.length === 0 || only.includes(name))) {
+for (const { name, eye, lens, bow, plain, ...gaze } of PHOTOS.filter(
+  ({ name }) => only.length === 0 || only.includes(name),
+)) {
   const f = (lens * Math.hypot(SIZE.width, SIZE.height)) / Math.hypot(36, 24);
   const taken = bow ? { width: SIZE.width * WIDER, height: SIZE.height * WIDER } : SIZE;
   const fov = (2 * Math.atan(taken.height / 2 / f) * 180) / Math.PI;
-  const url = await page.evaluate((what) => globalThis.render(what), { blocks: elements, eye, axes: axesOf(gaze), fov, ...taken });
+  const url = await page.evaluate((what) => globalThis.render(what), {
+    blocks: elements,
+    eye,
+    axes: axesOf(gaze),
+    fov,
+    ...taken,
+  });
   const straight = sharp(Buffer.from(url.split(",")[1], "base64")).removeAlpha();
-  const picture = bow ? sharp(bowed(await straight.raw().toBuffer(), bow), { raw: { ...SIZE, channels: 3 } }) : straight;
-  const grain = await sharp({ create: { ...SIZE, channels: 3, background: "#808080", noise: { type: "gaussian", mean: 128, sigma: 9 } } }).png().toBuffer();
-  await picture.composite([{ input: grain, blend: "soft-light" }])
-    .withExif({ IFD2: { FocalLengthIn35mmFilm: String(lens) } }).jpeg({ quality: 86 }).toFile(join(here, "photos", `${name}.jpg`));
-  const edges = plain ? {} : { edges: traced(elements.filter(({ id }) => TRACED.includes(id)), eye, axesOf(gaze), f) };
-  writeFileSync(join(here, "photos", `${name}.json`), `${JSON.stringify({ ...SIZE, focalLength: f, centre: [SIZE.width / 2, SIZE.height / 2], eye, ...gaze, lens, ...(bow ? { bow } : {}), ...edges }, null, 2)}\n`);
+  const picture = bow
+    ? sharp(bowed(await straight.raw().toBuffer(), bow), { raw: { ...SIZE, channels: 3 } })
+    : straight;
+  const grain = await sharp({
+    create: { ...SIZE, channels: 3, background: "#808080", noise: { type: "gaussian", mean: 128, sigma: 9 } },
+  })
+    .png()
+    .toBuffer();
+  await picture
+    .composite([{ input: grain, blend: "soft-light" }])
+    .withExif({ IFD2: { FocalLengthIn35mmFilm: String(lens) } })
+    .jpeg({ quality: 86 })
+    .toFile(join(here, "photos", `${name}.jpg`));
+  const edges = plain
+    ? {}
+    : {
+        edges: traced(
+          elements.filter(({ id }) => TRACED.includes(id)),
+          eye,
+          axesOf(gaze),
+          f,
+        ),
+      };
+  writeFileSync(
+    join(here, "photos", `${name}.json`),
+    `${JSON.stringify({ ...SIZE, focalLength: f, centre: [SIZE.width / 2, SIZE.height / 2], eye, ...gaze, lens, ...(bow ? { bow } : {}), ...edges }, null, 2)}\n`,
+  );
 }
 await browser.close();

@@ -16,12 +16,27 @@ async function press(page: Page, tool: string, places: readonly (readonly [numbe
   await plan(page).press("Enter");
 }
 
-test("a square, a canal with a lock, a bridge over it and a skyline are drawn, and changed by number", async ({ page }) => {
+test("a square, a canal with a lock, a bridge over it and a skyline are drawn, and changed by number", async ({
+  page,
+}) => {
   const id = await onPlan(page);
-  await press(page, "Square", [[-20, 22], [-6, 22], [-6, 33], [-20, 33]]);
+  await press(page, "Square", [
+    [-20, 22],
+    [-6, 22],
+    [-6, 33],
+    [-20, 33],
+  ]);
   await type(page, "Joints every", "1.5", chosen(page));
-  expect(await last(page, id)).toMatchObject({ kind: "square", slabs: 1.5, heading: 0, footprint: [{ x: -20, y: 22 }, {}, {}, {}] });
-  await press(page, "Canal", [[-30, 4], [26, 4]]);
+  expect(await last(page, id)).toMatchObject({
+    kind: "square",
+    slabs: 1.5,
+    heading: 0,
+    footprint: [{ x: -20, y: 22 }, {}, {}, {}],
+  });
+  await press(page, "Canal", [
+    [-30, 4],
+    [26, 4],
+  ]);
   await type(page, "Width of the water", "6", chosen(page));
   await chosen(page).getByRole("button", { name: "A lock" }).click();
   const lock = chosen(page).getByRole("region", { name: "Lock 1" });
@@ -36,9 +51,19 @@ test("a square, a canal with a lock, a bridge over it and a skyline are drawn, a
   await expect(chosen(page).getByText("The arch rises more than half its span.")).toBeVisible();
   await chosen(page).getByRole("checkbox", { name: "Parapets" }).uncheck();
   const bridge = await last(page, id);
-  expect(bridge).toMatchObject({ kind: "bridge", arch: 1, path: [{ x: -14, y: -1 }, { x: -14, y: 9 }] });
+  expect(bridge).toMatchObject({
+    kind: "bridge",
+    arch: 1,
+    path: [
+      { x: -14, y: -1 },
+      { x: -14, y: 9 },
+    ],
+  });
   expect("parapet" in bridge).toBe(false);
-  await press(page, "Skyline", [[26, 36], [-30, 36]]);
+  await press(page, "Skyline", [
+    [26, 36],
+    [-30, 36],
+  ]);
   const before = await last(page, id);
   await chosen(page).getByRole("button", { name: "Roll it again" }).click();
   await chosen(page).getByRole("radio", { name: "Ridges" }).click();
@@ -49,11 +74,32 @@ test("a square, a canal with a lock, a bridge over it and a skyline are drawn, a
   await page.getByTestId("Canal 3").dispatchEvent("pointerdown");
   await page.mouse.click(...at(22, 4));
   await drag(page, at(26, 4), at(28, 6));
-  expect((await all(page, id)).find(({ kind }) => kind === "canal")).toMatchObject({ path: [{ x: -30, y: 4 }, { x: 28, y: 6 }] });
+  expect((await all(page, id)).find(({ kind }) => kind === "canal")).toMatchObject({
+    path: [
+      { x: -30, y: 4 },
+      { x: 28, y: 6 },
+    ],
+  });
 });
 
-test("a building has windows, doors, passages, boxes and sloping ground, and what does not fit is refused with a sentence", async ({ page }) => {
-  const house: Building = { id: "house", kind: "building", name: "Customs house", footprint: [{ x: -14, y: 12 }, { x: -2, y: 12 }, { x: -2, y: 20 }, { x: -14, y: 20 }], base: 0, height: 7, storeys: 2, roof: { kind: "hip", rise: 2 } };
+test("a building has windows, doors, passages, boxes and sloping ground, and what does not fit is refused with a sentence", async ({
+  page,
+}) => {
+  const house: Building = {
+    id: "house",
+    kind: "building",
+    name: "Customs house",
+    footprint: [
+      { x: -14, y: 12 },
+      { x: -2, y: 12 },
+      { x: -2, y: 20 },
+      { x: -14, y: 20 },
+    ],
+    base: 0,
+    height: 7,
+    storeys: 2,
+    roof: { kind: "hip", rise: 2 },
+  };
   const id = await onPlan(page, (scene) => void scene.elements.push(house));
   await page.getByRole("button", { name: "Customs house", exact: true }).click();
   await chosen(page).getByText("Windows, doors and passages").click();
@@ -68,7 +114,12 @@ test("a building has windows, doors, passages, boxes and sloping ground, and wha
   await type(page, "East", "-5", passage);
   await chosen(page).getByText("On the roof").click();
   await chosen(page).getByRole("button", { name: "A box for a lift or stairs" }).click();
-  expect(await last(page, id)).toMatchObject({ windows: { every: 2.4, sill: 0.9 }, doors: [{ x: -8, y: 12, width: 0.95 }], passages: [{ x: -5, y: 12, width: 2.4, height: 3.6 }], boxes: [{ x: -8, y: 16, length: 3, width: 2.4, rise: 2.6 }] });
+  expect(await last(page, id)).toMatchObject({
+    windows: { every: 2.4, sill: 0.9 },
+    doors: [{ x: -8, y: 12, width: 0.95 }],
+    passages: [{ x: -5, y: 12, width: 2.4, height: 3.6 }],
+    boxes: [{ x: -8, y: 16, length: 3, width: 2.4, rise: 2.6 }],
+  });
   await chosen(page).getByText("The ground under it").click();
   await chosen(page).getByRole("checkbox", { name: "The ground rises" }).check();
   await chosen(page).getByRole("checkbox", { name: "In level steps" }).click();
@@ -81,7 +132,10 @@ test("a building has windows, doors, passages, boxes and sloping ground, and wha
 
 test("a driveway lowers the kerb of its side; one beyond the street's end is refused", async ({ page }) => {
   const id = await onPlan(page);
-  await press(page, "Street", [[-24, 10], [8, 10]]);
+  await press(page, "Street", [
+    [-24, 10],
+    [8, 10],
+  ]);
   await chosen(page).getByRole("button", { name: "A driveway" }).click();
   const way = chosen(page).getByRole("region", { name: "Driveway 1" });
   await way.getByRole("radio", { name: "On the left" }).click();
@@ -91,16 +145,31 @@ test("a driveway lowers the kerb of its side; one beyond the street's end is ref
   await type(page, "Lanes", "3", chosen(page));
   await chosen(page).getByRole("checkbox", { name: "Tram rails" }).check();
   await chosen(page).getByRole("radio", { name: "On sleepers" }).click();
-  expect(await last(page, id)).toMatchObject({ driveways: [{ at: 12, width: 3, side: "left" }], lanes: 3, rails: true, bed: "sleepers" });
+  expect(await last(page, id)).toMatchObject({
+    driveways: [{ at: 12, width: 3, side: "left" }],
+    lanes: 3,
+    rails: true,
+    bed: "sleepers",
+  });
 });
 
 test("a lot is built up around its rim with towers at its corners; one too small is refused", async ({ page }) => {
   const id = await onPlan(page);
   const houses = async () => (await all(page, id)).filter((one): one is Building => one.kind === "building");
-  await press(page, "Lot", [[-12, 20], [0, 20], [0, 32], [-12, 32]]);
+  await press(page, "Lot", [
+    [-12, 20],
+    [0, 20],
+    [0, 32],
+    [-12, 32],
+  ]);
   await expect(page.getByText("is too small for lots 11 m deep on all its sides").first()).toBeVisible();
   expect(await houses()).toEqual([]);
-  await press(page, "Lot", [[-44, 4], [0, 4], [0, 40], [-44, 40]]);
+  await press(page, "Lot", [
+    [-44, 4],
+    [0, 4],
+    [0, 40],
+    [-44, 40],
+  ]);
   const towers = async () => (await houses()).filter(({ name }) => name.includes("tower"));
   expect(await towers()).toHaveLength(4);
   for (const { roof, windows } of await towers()) expect([roof.kind, windows !== undefined]).toEqual(["pyramid", true]);
@@ -115,9 +184,21 @@ test("a lot is built up around its rim with towers at its corners; one too small
   expect(new Set((await houses()).map(({ row: of }) => of)).size).toBe(1);
 });
 
-test("several things are chosen, brought in line, spread, grouped, moved together, and taken away", async ({ page }) => {
-  const block = (name: string, x: number, y: number): Block => ({ ...loft, id: name, name, origin: { x, y, z: 0 }, length: 4, width: 4 });
-  const id = await onPlan(page, (scene) => void scene.elements.push(block("Kiosk", -24, 8), block("Booth", -16, 10), block("Shed", -6, 13)));
+test("several things are chosen, brought in line, spread, grouped, moved together, and taken away", async ({
+  page,
+}) => {
+  const block = (name: string, x: number, y: number): Block => ({
+    ...loft,
+    id: name,
+    name,
+    origin: { x, y, z: 0 },
+    length: 4,
+    width: 4,
+  });
+  const id = await onPlan(
+    page,
+    (scene) => void scene.elements.push(block("Kiosk", -24, 8), block("Booth", -16, 10), block("Shed", -6, 13)),
+  );
   const at = await placer(page);
   await page.mouse.click(...at(-22, 10));
   await page.keyboard.down("Shift");
@@ -127,13 +208,24 @@ test("several things are chosen, brought in line, spread, grouped, moved togethe
   await page.keyboard.up("Shift");
   const many = page.getByRole("region", { name: "Chosen things" });
   await expect(many.getByText("3 things")).toBeVisible();
-  const origins = async () => (await all(page, id)).filter((one): one is Block => one.kind === "block" && one.id !== "loft").map(({ origin: { x, y } }) => [x, y].map((v) => Number(v.toFixed(2))));
+  const origins = async () =>
+    (await all(page, id))
+      .filter((one): one is Block => one.kind === "block" && one.id !== "loft")
+      .map(({ origin: { x, y } }) => [x, y].map((v) => Number(v.toFixed(2))));
   // Headings are 0: ends are to the south and the north.
   await many.getByLabel("What is brought in line").selectOption("near-ends");
   await many.getByRole("button", { name: "Bring in line" }).click();
-  expect(await origins()).toEqual([[-24, 8], [-16, 8], [-6, 8]]);
+  expect(await origins()).toEqual([
+    [-24, 8],
+    [-16, 8],
+    [-6, 8],
+  ]);
   await many.getByRole("button", { name: "Spread evenly" }).click();
-  expect(await origins()).toEqual([[-24, 8], [-15, 8], [-6, 8]]);
+  expect(await origins()).toEqual([
+    [-24, 8],
+    [-15, 8],
+    [-6, 8],
+  ]);
   await many.getByLabel("Name of the group").fill("Market");
   await many.getByRole("button", { name: "Group", exact: true }).click();
   await plan(page).press("Escape");
@@ -159,7 +251,10 @@ test("several things are chosen, brought in line, spread, grouped, moved togethe
 
 test("things are carried from one scene to another", async ({ page, context }) => {
   await context.grantPermissions(["clipboard-read", "clipboard-write"]);
-  await onPlan(page, (scene) => void scene.elements.push({ ...loft, id: "kiosk", name: "Kiosk", origin: { x: -20, y: 10, z: 0 } }));
+  await onPlan(
+    page,
+    (scene) => void scene.elements.push({ ...loft, id: "kiosk", name: "Kiosk", origin: { x: -20, y: 10, z: 0 } }),
+  );
   const at = await placer(page);
   await page.mouse.click(...at(13, 24));
   await page.keyboard.down("Shift");
@@ -167,11 +262,18 @@ test("things are carried from one scene to another", async ({ page, context }) =
   await page.keyboard.up("Shift");
   await page.keyboard.press("Control+c");
   await expect(page.getByText("2 things are copied").first()).toBeVisible();
-  const other = await onPlan(page, (scene) => { scene.elements[0].name = "Net loft"; scene.elements[0].id = "own"; });
+  const other = await onPlan(page, (scene) => {
+    scene.elements[0].name = "Net loft";
+    scene.elements[0].id = "own";
+  });
   await plan(page).press("Control+v");
   await expect(page.getByText("2 things are laid down.").first()).toBeVisible();
   const there = (await all(page, other)) as Block[];
-  expect(there.map(({ name, origin: { x, y } }) => [name, x, y])).toEqual([["Net loft", 10, 20], ["Net loft", 12, 18], ["Kiosk", -18, 8]]);
+  expect(there.map(({ name, origin: { x, y } }) => [name, x, y])).toEqual([
+    ["Net loft", 10, 20],
+    ["Net loft", 12, 18],
+    ["Kiosk", -18, 8],
+  ]);
   expect(new Set(there.map(({ id }) => id)).size).toBe(3);
   // On the board they are laid down, too, once more beside.
   await page.getByRole("link", { name: "Back to the board" }).click();
@@ -181,7 +283,9 @@ test("things are carried from one scene to another", async ({ page, context }) =
   expect(await all(page, other)).toHaveLength(5);
   await page.getByRole("link", { name: "Plan", exact: true }).click();
   // Text from elsewhere is let be, and what is no thing is told.
-  await page.evaluate(() => navigator.clipboard.writeText(JSON.stringify({ format: "zanvo-things", elements: [{ id: "x", kind: "block" }] })));
+  await page.evaluate(() =>
+    navigator.clipboard.writeText(JSON.stringify({ format: "zanvo-things", elements: [{ id: "x", kind: "block" }] })),
+  );
   await page.getByRole("button", { name: "Paste here" }).click();
   await expect(page.getByText("is missing").first()).toBeVisible();
   expect(await all(page, other)).toHaveLength(5);
@@ -192,7 +296,9 @@ test("the list of things goes by street and row, and is searched", async ({ page
   await page.getByRole("link", { name: "Kestrel Quay, the whole quarter" }).first().click();
   await page.getByRole("link", { name: "Plan", exact: true }).click();
   const things = page.getByRole("region", { name: "Things" });
-  await expect(things.getByRole("region", { name: "Lamp street" }).getByText("Lamp court", { exact: true })).toBeVisible();
+  await expect(
+    things.getByRole("region", { name: "Lamp street" }).getByText("Lamp court", { exact: true }),
+  ).toBeVisible();
   await things.getByRole("searchbox").fill("fish trade");
   await expect(things.getByRole("listitem")).toHaveText(["Ferry canal", "Fish hall", "Ice house"]);
   await things.getByRole("searchbox").fill("hall");
@@ -201,12 +307,32 @@ test("the list of things goes by street and row, and is searched", async ({ page
 });
 
 test("each kind of a building's lines is faded by itself", async ({ page }) => {
-  const house: Building = { id: "house", kind: "building", name: "Ferry office", footprint: [[-4, 14], [4, 14], [4, 22], [-4, 22]].map(([x, y]) => ({ x, y })), base: 0, height: 6, storeys: 2, roof: { kind: "hip", rise: 2 }, windows: { every: 2, width: 1, height: 1.2, sill: 0.9 } };
+  const house: Building = {
+    id: "house",
+    kind: "building",
+    name: "Ferry office",
+    footprint: [
+      [-4, 14],
+      [4, 14],
+      [4, 22],
+      [-4, 22],
+    ].map(([x, y]) => ({ x, y })),
+    base: 0,
+    height: 6,
+    storeys: 2,
+    roof: { kind: "hip", rise: 2 },
+    windows: { every: 2, width: 1, height: 1.2, sill: 0.9 },
+  };
   const id = await lay(page, (scene) => {
     scene.shots[0].gaze = { heading: 0, pitch: 0, roll: 0 };
     scene.elements.push(house);
   });
-  const layers = async () => [...(await (await page.request.get(`/api/scenes/${id}/exports/s1.svg`)).text()).matchAll(/<g id="(details|creases|outlines)"/g)].map((m) => m[1]);
+  const layers = async () =>
+    [
+      ...(await (await page.request.get(`/api/scenes/${id}/exports/s1.svg`)).text()).matchAll(
+        /<g id="(details|creases|outlines)"/g,
+      ),
+    ].map((m) => m[1]);
   expect(await layers()).toEqual(["details", "creases", "outlines"]);
   await page.keyboard.press("5");
   await page.getByText("Strength of their lines").click();
@@ -218,7 +344,10 @@ test("each kind of a building's lines is faded by itself", async ({ page }) => {
 test("one of two things that seem to touch is nudged free", async ({ page }) => {
   const id = await lay(page, (scene) => {
     scene.shots[0].gaze = { heading: 0, pitch: 0, roll: 0 };
-    scene.elements.push({ ...loft, origin: { x: 0, y: 10, z: 0 }, length: 3, width: 4, height: 4, locked: true }, { ...loft, id: "far", name: "Ice house", origin: { x: -6, y: 20, z: 0 }, length: 4, width: 5.96, height: 9 });
+    scene.elements.push(
+      { ...loft, origin: { x: 0, y: 10, z: 0 }, length: 3, width: 4, height: 4, locked: true },
+      { ...loft, id: "far", name: "Ice house", origin: { x: -6, y: 20, z: 0 }, length: 4, width: 5.96, height: 9 },
+    );
   });
   const findings = page.getByRole("region", { name: "Findings" });
   // A search that is stopped changes nothing.
@@ -237,17 +366,34 @@ test("one of two things that seem to touch is nudged free", async ({ page }) => 
 
 test("a large file of real ground is read piece by piece, and can be stopped", async ({ page }, testInfo) => {
   const id = await onPlan(page);
-  const square = (lon: number) => [[lon, 51.9], [lon + 0.0002, 51.9], [lon + 0.0002, 51.9001], [lon, 51.9001], [lon, 51.9]];
-  const feature = (i: number) => JSON.stringify({ type: "Feature", properties: { name: `House ${i}`, height: 6, "x-pad": "p".repeat(400) }, geometry: { type: "Polygon", coordinates: [square(4.1 + (i % 100) * 0.0003)] } });
+  const square = (lon: number) => [
+    [lon, 51.9],
+    [lon + 0.0002, 51.9],
+    [lon + 0.0002, 51.9001],
+    [lon, 51.9001],
+    [lon, 51.9],
+  ];
+  const feature = (i: number) =>
+    JSON.stringify({
+      type: "Feature",
+      properties: { name: `House ${i}`, height: 6, "x-pad": "p".repeat(400) },
+      geometry: { type: "Polygon", coordinates: [square(4.1 + (i % 100) * 0.0003)] },
+    });
   const file = (n: number) => {
     const path = testInfo.outputPath(`quay-${n}.geojson`);
     mkdirSync(dirname(path), { recursive: true });
-    writeFileSync(path, `{"type":"FeatureCollection","features":[${Array.from({ length: n }, (_, i) => feature(i)).join(",\n")}]}`);
+    writeFileSync(
+      path,
+      `{"type":"FeatureCollection","features":[${Array.from({ length: n }, (_, i) => feature(i)).join(",\n")}]}`,
+    );
     return path;
   };
   await page.getByText("Real ground and other programs").click();
   const bring = async (path: string) => {
-    const [chooser] = await Promise.all([page.waitForEvent("filechooser"), page.getByRole("button", { name: "Bring in GeoJSON" }).click()]);
+    const [chooser] = await Promise.all([
+      page.waitForEvent("filechooser"),
+      page.getByRole("button", { name: "Bring in GeoJSON" }).click(),
+    ]);
     await chooser.setFiles(path);
   };
   // The origin is said before anything is brought in, and stays.
@@ -260,7 +406,9 @@ test("a large file of real ground is read piece by piece, and can be stopped", a
   await expect(page.getByRole("progressbar")).toHaveCount(0);
   expect(await all(page, id)).toHaveLength(1);
   await bring(file(300));
-  await expect(page.getByRole("list", { name: "What came of it" }).getByRole("listitem")).toHaveText(["300 things were brought in."]);
+  await expect(page.getByRole("list", { name: "What came of it" }).getByRole("listitem")).toHaveText([
+    "300 things were brought in.",
+  ]);
   expect(await all(page, id)).toHaveLength(301);
   const { ground, elements } = await saved<Building | Block>(page, id);
   expect(ground).toEqual({ latitude: 51.9, longitude: 4.1, north: 0 });
@@ -273,14 +421,25 @@ test.describe("with fingers", () => {
     const id = await onPlan(page);
     const at = await placer(page);
     const cdp = await page.context().newCDPSession(page);
-    const touch = (kind: "touchStart" | "touchMove" | "touchEnd", points: readonly (readonly [number, number])[]) => cdp.send("Input.dispatchTouchEvent", { type: kind, touchPoints: points.map(([x, y], finger) => ({ x, y, id: finger })) });
+    const touch = (kind: "touchStart" | "touchMove" | "touchEnd", points: readonly (readonly [number, number])[]) =>
+      cdp.send("Input.dispatchTouchEvent", {
+        type: kind,
+        touchPoints: points.map(([x, y], finger) => ({ x, y, id: finger })),
+      });
     const wide = async () => (await page.getByTestId("Net loft").boundingBox())!.width;
     const before = await wide();
     // The first finger comes down on the loft itself.
     const [x, y] = at(13, 24);
     await touch("touchStart", [[x, y]]);
-    await touch("touchStart", [[x, y], [x + 60, y]]);
-    for (let i = 1; i <= 6; i++) await touch("touchMove", [[x, y], [x + 60 + 10 * i, y]]);
+    await touch("touchStart", [
+      [x, y],
+      [x + 60, y],
+    ]);
+    for (let i = 1; i <= 6; i++)
+      await touch("touchMove", [
+        [x, y],
+        [x + 60 + 10 * i, y],
+      ]);
     await touch("touchEnd", []);
     expect((await wide()) / before).toBeCloseTo(2, 1);
     expect((await all(page, id))[0]).toMatchObject({ origin: { x: 10, y: 20 } });

@@ -8,16 +8,39 @@ const setUp = async (page: Page, system: string) => {
   await page.getByLabel("Curved system").selectOption({ label: system });
   await page.getByRole("button", { name: "Set up this system" }).click();
 };
-const lens = (page: Page, name: string) => page.getByRole("radiogroup", { name: "Lens" }).or(page.getByRole("group", { name: "Lens" })).getByRole("radio", { name }).click();
-const pin = (page: Page, name: string) => page.getByRole("button", { name: new RegExp(`^vanishing point ${name}, (?!opposite)`) });
+const lens = (page: Page, name: string) =>
+  page
+    .getByRole("radiogroup", { name: "Lens" })
+    .or(page.getByRole("group", { name: "Lens" }))
+    .getByRole("radio", { name })
+    .click();
+const pin = (page: Page, name: string) =>
+  page.getByRole("button", { name: new RegExp(`^vanishing point ${name}, (?!opposite)`) });
 /** Where the slip has a pin, sheet mm, for one on the sheet. */
 async function placeOf(page: Page, name: string): Promise<[number, number]> {
-  const [, x, side, y] = /^([\d.]+) mm in from the (left|right), ([\d.]+) mm from the top$/.exec((await slip(page, name).textContent())!)!;
+  const [, x, side, y] = /^([\d.]+) mm in from the (left|right), ([\d.]+) mm from the top$/.exec(
+    (await slip(page, name).textContent())!,
+  )!;
   return [side === "left" ? Number(x) : 420 - Number(x), Number(y)];
 }
 
-test("a system is chosen by what it shows; every lens keeps the middle, and its curves leave as Beziers", async ({ page }) => {
-  const id = await lay(page, (scene) => void scene.elements.push({ id: "b", kind: "block", name: "Kiosk", origin: { x: 0, y: 10, z: 0 }, heading: -55, length: 3, width: 3, height: 3 }));
+test("a system is chosen by what it shows; every lens keeps the middle, and its curves leave as Beziers", async ({
+  page,
+}) => {
+  const id = await lay(
+    page,
+    (scene) =>
+      void scene.elements.push({
+        id: "b",
+        kind: "block",
+        name: "Kiosk",
+        origin: { x: 0, y: 10, z: 0 },
+        heading: -55,
+        length: 3,
+        width: 3,
+        height: 3,
+      }),
+  );
   await fold(page);
   for (const { name, law, pitch, both } of CURVED_SYSTEMS) {
     if (both) continue;
@@ -30,23 +53,38 @@ test("a system is chosen by what it shows; every lens keeps the middle, and its 
   await expect(page.getByLabel("Rim radius", { exact: true })).toHaveValue("133.5");
   expect(await placeOf(page, "Main streets, left")).toEqual([210, 148.5]);
   const heading = (await saved(page, id)).shots[0].gaze.heading;
-  for (const name of ["Equidistant disc", "Equal-area disc", "On a ball", "Sweep around", "Sweep up and over", "Unwrapped", "Straight", "Stereographic disc"]) {
+  for (const name of [
+    "Equidistant disc",
+    "Equal-area disc",
+    "On a ball",
+    "Sweep around",
+    "Sweep up and over",
+    "Unwrapped",
+    "Straight",
+    "Stereographic disc",
+  ]) {
     await lens(page, name);
     expect(await placeOf(page, "Main streets, left")).toEqual([210, 148.5]);
     expect((await saved(page, id)).shots[0].gaze.heading).toBe(heading);
   }
   await saved(page, id);
   const svg = await (await page.request.get(`/api/scenes/${id}/exports/s1.svg`)).text();
-  for (const layer of ["grid-main-right", "outlines"]) expect(svg).toMatch(new RegExp(`<g id="${layer}"[^>]*>\\n<title>[^<]*</title>\\n<path d="M[-\\d.]+ [-\\d.]+C`));
+  for (const layer of ["grid-main-right", "outlines"])
+    expect(svg).toMatch(new RegExp(`<g id="${layer}"[^>]*>\\n<title>[^<]*</title>\\n<path d="M[-\\d.]+ [-\\d.]+C`));
   await page.getByRole("button", { name: "Undo" }).click();
   expect((await saved(page, id)).shots[0].lens.law).toBe("rectilinear");
 });
 
-test("the angle covered, the rim, where the disc is cut, and an off-centre crop are typed; what cannot be is said", async ({ page }) => {
+test("the angle covered, the rim, where the disc is cut, and an off-centre crop are typed; what cannot be is said", async ({
+  page,
+}) => {
   const id = await lay(page);
   await fold(page);
   await setUp(page, "Six points: a tilted disc");
-  for (const [typed, said] of [["0", "This lens shows up to 350°, and an angle of more than nothing."], ["400", "This lens shows up to 350°, and an angle of more than nothing."]]) {
+  for (const [typed, said] of [
+    ["0", "This lens shows up to 350°, and an angle of more than nothing."],
+    ["400", "This lens shows up to 350°, and an angle of more than nothing."],
+  ]) {
     await type(page, "Across the disc", typed);
     await expect(page.getByText(said)).toBeVisible();
   }
@@ -57,18 +95,27 @@ test("the angle covered, the rim, where the disc is cut, and an off-centre crop 
   const [{ lens: cut }] = (await saved(page, id)).shots;
   expect([cut.distance, cut.within]).toEqual([expect.closeTo(50, 6), 120]);
   // k tan 30 degrees = 100 * 0.577 = 57.7 mm off C the grid ends.
-  const grid = /<g id="grid-upright"[^]*?<\/g>/.exec(await (await page.request.get(`/api/scenes/${id}/exports/s1.svg`)).text())![0];
-  const far = [...grid.matchAll(/(?:M| )(-?[\d.]+) (-?[\d.]+)(?=[MCL"])/g)].map(([, x, y]) => Math.hypot(Number(x) - 210, Number(y) - 148.5));
+  const grid = /<g id="grid-upright"[^]*?<\/g>/.exec(
+    await (await page.request.get(`/api/scenes/${id}/exports/s1.svg`)).text(),
+  )![0];
+  const far = [...grid.matchAll(/(?:M| )(-?[\d.]+) (-?[\d.]+)(?=[MCL"])/g)].map(([, x, y]) =>
+    Math.hypot(Number(x) - 210, Number(y) - 148.5),
+  );
   expect(Math.max(...far)).toBeLessThan(57.8);
   expect(Math.max(...far)).toBeGreaterThan(57);
   await page.getByText("View in numbers").click();
   await type(page, "Centre, from left", "30");
   await type(page, "Rim radius", "100000");
-  expect((await saved(page, id)).shots[0].lens).toMatchObject({ centre: { x: 30 }, distance: expect.closeTo(50000, 3) });
+  expect((await saved(page, id)).shots[0].lens).toMatchObject({
+    centre: { x: 30 },
+    distance: expect.closeTo(50000, 3),
+  });
   await expect(page.getByRole("application", { name: "Desk" })).toBeVisible();
 });
 
-test("a pin is dragged and the view turns with it; keys do the same, and the opposite one follows", async ({ page }) => {
+test("a pin is dragged and the view turns with it; keys do the same, and the opposite one follows", async ({
+  page,
+}) => {
   const id = await lay(page);
   await fold(page);
   await setUp(page, "Six points: a tilted disc");
@@ -89,21 +136,28 @@ test("a pin is dragged and the view turns with it; keys do the same, and the opp
   await expect(pin(page, "Main streets, right")).toHaveCount(1);
 });
 
-test("six points by three gestures: placed, slid, and the third follows; then named, swapped and mirrored", async ({ page }) => {
+test("six points by three gestures: placed, slid, and the third follows; then named, swapped and mirrored", async ({
+  page,
+}) => {
   const id = await lay(page);
   await fold(page);
   await setUp(page, "Six points: a tilted disc");
   await page.getByRole("button", { name: "Place six points by hand" }).click();
   await page.mouse.move(...(await onSheet(page, 210, 148.5)));
-  await expect(page.getByText("It stands in the very middle: its horizon is the rim, and five points are seen.")).toBeVisible();
+  await expect(
+    page.getByText("It stands in the very middle: its horizon is the rim, and five points are seen."),
+  ).toBeVisible();
   await page.mouse.click(...(await onSheet(page, 150, 120)));
-  await expect(page.getByText("Slide the second point along that horizon, and let go. The third follows.")).toBeVisible();
+  await expect(
+    page.getByText("Slide the second point along that horizon, and let go. The third follows."),
+  ).toBeVisible();
   await page.mouse.click(...(await onSheet(page, 150, 120)));
   await expect(page.getByText(/^This is the first point itself/)).toBeVisible();
   await dragOnSheet(page, [260, 170], [250, 200]);
   await expect(page.getByText(/^The third is /)).toBeVisible();
   const pins = ["Main streets, left", "Main streets, right", "Uprights"];
-  const places = async () => (await Promise.all(pins.map(async (name) => (await slip(page, name).textContent())!))).sort();
+  const places = async () =>
+    (await Promise.all(pins.map(async (name) => (await slip(page, name).textContent())!))).sort();
   const first = await places();
   expect(first).toContain("150 mm in from the left, 120 mm from the top");
   const placed = (await saved(page, id)).shots[0].gaze;
@@ -127,7 +181,16 @@ test("six points by three gestures: placed, slid, and the third follows; then na
   // The same by keys alone, and given up.
   await page.getByRole("button", { name: "Done" }).click();
   await page.getByRole("button", { name: "Place six points by hand" }).click();
-  for (const key of ["Shift+ArrowRight", "Shift+ArrowDown", "Enter", "Shift+ArrowUp", "Shift+ArrowUp", "Shift+ArrowUp", "Enter"]) await page.keyboard.press(key);
+  for (const key of [
+    "Shift+ArrowRight",
+    "Shift+ArrowDown",
+    "Enter",
+    "Shift+ArrowUp",
+    "Shift+ArrowUp",
+    "Shift+ArrowUp",
+    "Enter",
+  ])
+    await page.keyboard.press(key);
   await expect(page.getByText(/^The third is /)).toBeVisible();
   expect((await saved(page, id)).shots[0].gaze).not.toEqual(placed);
   await page.getByRole("button", { name: "Done" }).click();
@@ -171,13 +234,17 @@ test("a corner is raised in a disc along its curves, with hidden lines", async (
   await dragOnSheet(page, [190, 165], [180, 160]);
   await expect(page.getByText("Step 3 of 3")).toBeVisible();
   await dragOnSheet(page, [240, 165], [250, 160]);
-  const { elements: [block], shots: [shot] } = await saved(page, id);
+  const {
+    elements: [block],
+    shots: [shot],
+  } = await saved(page, id);
   expect([block.height, block.length, block.width].every((size) => size > 0.2)).toBe(true);
   expect(shot.lens.law).toBe("stereographic");
   await page.getByRole("checkbox", { name: "Hidden lines" }).check();
   await saved(page, id);
   const svg = await (await page.request.get(`/api/scenes/${id}/exports/s1.svg`)).text();
-  for (const layer of ["outlines", "hidden"]) expect(svg).toMatch(new RegExp(`<g id="${layer}"[^>]*>\\n<title>[^<]*</title>\\n<path d="M[-\\d.]+ [-\\d.]+[CL]`));
+  for (const layer of ["outlines", "hidden"])
+    expect(svg).toMatch(new RegExp(`<g id="${layer}"[^>]*>\\n<title>[^<]*</title>\\n<path d="M[-\\d.]+ [-\\d.]+[CL]`));
 });
 
 test("the compass's arcs lie over the exact curves, are judged, picked line by line, and printed", async ({ page }) => {
@@ -187,12 +254,18 @@ test("the compass's arcs lie over the exact curves, are judged, picked line by l
   await lens(page, "Equidistant disc");
   await page.getByRole("checkbox", { name: "Compass arcs over the curves" }).check();
   const findings = page.getByRole("region", { name: "Findings" });
-  await expect(findings.getByText(/The compass arc departs from the exact curve by up to [\d.]+ mm/).first()).toBeVisible();
+  await expect(
+    findings.getByText(/The compass arc departs from the exact curve by up to [\d.]+ mm/).first(),
+  ).toBeVisible();
   await expect(findings.getByText(/round things are drawn up to/)).toBeVisible();
   await page.getByRole("button", { name: "Pick a line to draw by compass" }).click();
   await page.getByLabel("Line 1 runs to").selectOption({ label: "Uprights" });
   const picked = page.getByRole("region", { name: "Lines to draw by compass" });
-  await expect(picked.getByText(/^foot [\d.]+ mm (left|right), [\d.]+ mm (up|down) from C \(.*\), opening [\d.]+ mm, up to [\d.]+ mm off the exact curve$/)).toBeVisible();
+  await expect(
+    picked.getByText(
+      /^foot [\d.]+ mm (left|right), [\d.]+ mm (up|down) from C \(.*\), opening [\d.]+ mm, up to [\d.]+ mm off the exact curve$/,
+    ),
+  ).toBeVisible();
   const told = await picked.getByText(/^foot/).textContent();
   await dragHandle(page, page.getByRole("button", { name: /^line 1 to Uprights/ }), 60, 20);
   await expect(picked.getByText(/^foot/)).not.toHaveText(told!);
@@ -216,9 +289,16 @@ test("blank grids to trace come as one ZIP, and can be stopped", async ({ page }
   await page.getByRole("button", { name: "Hand-over" }).click();
   await page.getByText("Blank grids to trace").click();
   await type(page, "PNG resolution", "36");
-  const [file] = await Promise.all([page.waitForEvent("download"), page.getByRole("button", { name: "Save blank grids" }).click()]);
+  const [file] = await Promise.all([
+    page.waitForEvent("download"),
+    page.getByRole("button", { name: "Save blank grids" }).click(),
+  ]);
   expect(file.suggestedFilename()).toBe("Test-table-blank-grids.zip");
-  expect(readFileSync(await file.path()).subarray(0, 2).toString()).toBe("PK");
+  expect(
+    readFileSync(await file.path())
+      .subarray(0, 2)
+      .toString(),
+  ).toBe("PK");
   await type(page, "PNG resolution", "600");
   await page.getByRole("button", { name: "Save blank grids" }).click();
   await page.getByRole("button", { name: "Stop" }).click();

@@ -23,7 +23,10 @@ test("a horizon above the panel asks for a third point", async ({ page }) => {
   await lay(page);
   await page.getByRole("button", { name: "Eye level" }).click();
   await type(page, "Horizon from the top", "-30");
-  const finding = page.getByRole("region", { name: "Findings" }).getByRole("listitem").filter({ hasText: "uprights are drawn parallel" });
+  const finding = page
+    .getByRole("region", { name: "Findings" })
+    .getByRole("listitem")
+    .filter({ hasText: "uprights are drawn parallel" });
   await finding.getByRole("button", { name: "Let the uprights converge" }).click();
   await expect(finding).toHaveCount(0);
   await expect(slip(page, "Horizon, left edge")).toHaveText("-30 mm from top, 327 mm from bottom");

@@ -13,7 +13,10 @@ test("it is saved by itself; undo, redo and reload return to the same place", as
   await page.getByLabel("Title of the scene").fill("Lock at dawn");
   await page.getByLabel("Title of the scene").press("Enter");
   for (const _ of [1, 2, 3]) await page.getByRole("button", { name: "Undo" }).click();
-  expect(await saved(page, id)).toMatchObject({ title: "Test table", shots: [{ eye: { z: 1.6 }, lens: { centre: { y: 148.5 } } }] });
+  expect(await saved(page, id)).toMatchObject({
+    title: "Test table",
+    shots: [{ eye: { z: 1.6 }, lens: { centre: { y: 148.5 } } }],
+  });
   await page.keyboard.press("Control+Shift+z");
   await expect(slip(page, "Eye height")).toHaveText("3.00 m");
   await saved(page, id);
@@ -36,7 +39,9 @@ test("it is saved by itself; undo, redo and reload return to the same place", as
 test("a change that was not saved before the page went away is there again", async ({ page }) => {
   const id = await lay(page);
   await page.getByRole("button", { name: "Eye level" }).click();
-  await page.route("**/api/scenes/*", (route) => (route.request().method() === "PUT" ? route.abort() : route.continue()));
+  await page.route("**/api/scenes/*", (route) =>
+    route.request().method() === "PUT" ? route.abort() : route.continue(),
+  );
   await type(page, "Eye height", "5");
   await expect(page.getByRole("status", { name: "Saving" })).toContainText("server out of reach");
   await page.unroute("**/api/scenes/*");
@@ -79,7 +84,10 @@ test("of two windows on one scene the second to save is told, and nothing is los
   await page.getByRole("button", { name: "Keep mine as a copy" }).click();
   await expect(page.getByLabel("Title of the scene")).toHaveValue("Test table (copy)");
   await expect(slip(page, "Eye height")).toHaveText("6.00 m");
-  expect(((await (await page.request.get(`/api/scenes/${id}`)).json()) as { shots: { eye: { z: number } }[] }).shots[0].eye.z).toBe(2);
+  expect(
+    ((await (await page.request.get(`/api/scenes/${id}`)).json()) as { shots: { eye: { z: number } }[] }).shots[0].eye
+      .z,
+  ).toBe(2);
 });
 
 test("an earlier version is brought back, and that can be undone", async ({ page }) => {
@@ -99,7 +107,9 @@ test("every value of the slip is copied by a press", async ({ page }) => {
   for (const row of await page.getByRole("region", { name: "Slip" }).getByRole("button").all()) {
     const name = (await row.getAttribute("aria-label"))!;
     await row.click();
-    await expect.poll(() => page.evaluate(() => navigator.clipboard.readText())).toBe(name.slice(name.indexOf(": ") + 2));
+    await expect
+      .poll(() => page.evaluate(() => navigator.clipboard.readText()))
+      .toBe(name.slice(name.indexOf(": ") + 2));
   }
 });
 
@@ -110,13 +120,17 @@ test("the set-up sheet has the measures, the steps and the ticks, and is copied 
   await saved(page, id);
   await page.getByRole("link", { name: "Set-up sheet to print" }).click();
   await expect(page.getByRole("heading", { name: "Test table: First shot" })).toBeVisible();
-  await expect(page.getByText("tape 230 mm of paper to the left edge; the pin stands 210 mm left of the sheet")).toBeVisible();
+  await expect(
+    page.getByText("tape 230 mm of paper to the left edge; the pin stands 210 mm left of the sheet"),
+  ).toBeVisible();
   const ticks = page.getByRole("region", { name: "Edge ticks for Main streets, left" });
   await expect(ticks).toContainText("Every 10 mm on the left edge, every 30 mm on the opposite one");
   await page.getByLabel("Ticks every").selectOption("20 mm");
   await expect(ticks.getByRole("row", { name: "1 128.5 88.5 5.44°" })).toBeVisible();
   await page.getByRole("button", { name: "Copy as plain text" }).click();
-  expect(await page.evaluate(() => navigator.clipboard.readText())).toContain("EDGE TICKS FOR MAIN STREETS, LEFT (210 mm beyond the left edge)");
+  expect(await page.evaluate(() => navigator.clipboard.readText())).toContain(
+    "EDGE TICKS FOR MAIN STREETS, LEFT (210 mm beyond the left edge)",
+  );
   // On paper there are no buttons, and nothing is cut off.
   await page.emulateMedia({ media: "print" });
   await expect(page.getByRole("button", { name: "Print" })).toBeHidden();
@@ -156,13 +170,28 @@ test("the drawing is saved as SVG in true mm and as PNG of a chosen resolution",
 
 test("shelf, board, set-up sheet and guide meet WCAG AA, by day and under the lamp", async ({ page }) => {
   const faults = async () => {
-    const { violations } = await new AxeBuilder({ page }).withTags(["wcag2a", "wcag2aa", "wcag21aa", "wcag22aa"]).analyze();
+    const { violations } = await new AxeBuilder({ page })
+      .withTags(["wcag2a", "wcag2aa", "wcag21aa", "wcag22aa"])
+      .analyze();
     return violations.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.html).join(" | ")}`);
   };
   await page.goto("/");
   await expect(page.getByRole("button", { name: "Start a new scene" })).toBeVisible();
   expect(await faults()).toEqual([]);
-  await lay(page, (scene) => void scene.elements.push({ id: "b", kind: "block", name: "Kiosk", origin: { x: 0, y: 10, z: 0 }, heading: -55, length: 3, width: 3, height: 3 }));
+  await lay(
+    page,
+    (scene) =>
+      void scene.elements.push({
+        id: "b",
+        kind: "block",
+        name: "Kiosk",
+        origin: { x: 0, y: 10, z: 0 },
+        heading: -55,
+        length: 3,
+        width: 3,
+        height: 3,
+      }),
+  );
   for (const stage of ["Sheet", "Eye level", "Points", "Grid", "Masses", "Hand-over"]) {
     await page.getByRole("button", { name: stage, exact: true }).click();
     expect(await faults()).toEqual([]);

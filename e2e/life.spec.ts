@@ -1,7 +1,9 @@
 import { expect, test } from "@playwright/test";
 import { lay, saved, slip, type } from "./table";
 
-test("a street corner is noted from life: points, view and building follow, and notes that contradict each other are found", async ({ page }) => {
+test("a street corner is noted from life: points, view and building follow, and notes that contradict each other are found", async ({
+  page,
+}) => {
   const id = await lay(page);
   await page.getByText("From life", { exact: true }).click();
   await page.getByRole("button", { name: "Note what I see" }).click();
@@ -22,7 +24,10 @@ test("a street corner is noted from life: points, view and building follow, and 
   await expect(findings.getByText(/The lower edge is/)).toHaveCount(0);
 
   await page.getByRole("button", { name: "Take it, and raise the building" }).click();
-  const { elements: [block], shots: [shot] } = await saved(page, id);
+  const {
+    elements: [block],
+    shots: [shot],
+  } = await saved(page, id);
   // The corner is 130 mm high, 40 of them under the eye's 1.6 m: 1.6 * 130 / 40 = 5.2 m.
   expect(block.height).toBeCloseTo(5.2, 6);
   expect(shot.sightings?.left).toEqual({ upper: 20 });

@@ -10,20 +10,46 @@ import { lay, saved, slip, type } from "./table";
 const status = (page: Page) => page.getByRole("status", { name: "Saving" });
 const eyeLevel = (page: Page) => page.getByRole("button", { name: "Eye level" }).click();
 /** Lets no save through. */
-const cutOff = (page: Page) => page.route("**/api/scenes/*", (route) => (route.request().method() === "PUT" ? route.abort() : route.continue()));
+const cutOff = (page: Page) =>
+  page.route("**/api/scenes/*", (route) => (route.request().method() === "PUT" ? route.abort() : route.continue()));
 /** Whether this browser holds a draft that comes to some eye height. */
-const drafted = (page: Page, text: string) => expect.poll(() => page.evaluate((wanted) => new Promise<boolean>((resolve) => {
-  const opening = indexedDB.open("zanvo-drafts");
-  opening.onsuccess = () => {
-    if (!opening.result.objectStoreNames.contains("drafts")) return resolve(false);
-    const reading = opening.result.transaction("drafts").objectStore("drafts").getAll();
-    reading.onsuccess = () => { opening.result.close(); resolve(JSON.stringify(reading.result).includes(wanted)); };
-  };
-}), text)).toBe(true);
+const drafted = (page: Page, text: string) =>
+  expect
+    .poll(() =>
+      page.evaluate(
+        (wanted) =>
+          new Promise<boolean>((resolve) => {
+            const opening = indexedDB.open("zanvo-drafts");
+            opening.onsuccess = () => {
+              if (!opening.result.objectStoreNames.contains("drafts")) return resolve(false);
+              const reading = opening.result.transaction("drafts").objectStore("drafts").getAll();
+              reading.onsuccess = () => {
+                opening.result.close();
+                resolve(JSON.stringify(reading.result).includes(wanted));
+              };
+            };
+          }),
+        text,
+      ),
+    )
+    .toBe(true);
 
 /** A browser of its own, as a person's: it keeps what pages store in a folder, and can be killed. */
 async function ownBrowser(folder: string) {
-  const child = spawn("/usr/bin/chromium", ["--headless=new", "--no-sandbox", "--disable-gpu", "--no-first-run", "--disable-background-networking", "--remote-debugging-port=0", `--user-data-dir=${folder}`, "about:blank"], { detached: true, stdio: ["ignore", "ignore", "pipe"] });
+  const child = spawn(
+    "/usr/bin/chromium",
+    [
+      "--headless=new",
+      "--no-sandbox",
+      "--disable-gpu",
+      "--no-first-run",
+      "--disable-background-networking",
+      "--remote-debugging-port=0",
+      `--user-data-dir=${folder}`,
+      "about:blank",
+    ],
+    { detached: true, stdio: ["ignore", "ignore", "pipe"] },
+  );
   const address = await new Promise<string>((resolve) => {
     let said = "";
     child.stderr.on("data", (part: Buffer) => {
@@ -39,7 +65,8 @@ async function ownBrowser(folder: string) {
       process.kill(-child.pid!, "SIGKILL");
       await ended;
       // The lock of the profile outlives a browser that is killed.
-      for (const name of ["SingletonLock", "SingletonSocket", "SingletonCookie"]) rmSync(join(folder, name), { force: true });
+      for (const name of ["SingletonLock", "SingletonSocket", "SingletonCookie"])
+        rmSync(join(folder, name), { force: true });
     },
   };
 }
@@ -64,11 +91,17 @@ test("work that the server never had is there again after the browser was killed
   await second.kill();
 });
 
-test("of two windows that were cut off and closed, one is gone on from and the other is offered", async ({ page, context }) => {
+test("of two windows that were cut off and closed, one is gone on from and the other is offered", async ({
+  page,
+  context,
+}) => {
   const id = await lay(page);
   const other = await context.newPage();
   await other.goto(`/scenes/${id}`);
-  for (const [window, height] of [[page, "5"], [other, "6"]] as const) {
+  for (const [window, height] of [
+    [page, "5"],
+    [other, "6"],
+  ] as const) {
     await eyeLevel(window);
     await cutOff(window);
     await type(window, "Eye height", height);
@@ -85,7 +118,11 @@ test("of two windows that were cut off and closed, one is gone on from and the o
   expect((await saved(again, id)).shots[0].eye.z).toBe(6);
   await again.goto("/");
   await again.getByLabel("Find a scene").fill("unsaved work");
-  await again.getByRole("article", { name: /^Test table \(unsaved work of/ }).getByRole("link").last().click();
+  await again
+    .getByRole("article", { name: /^Test table \(unsaved work of/ })
+    .getByRole("link")
+    .last()
+    .click();
   await expect(slip(again, "Eye height")).toHaveText("5.00 m");
 });
 
@@ -107,7 +144,11 @@ test("a scene that was deleted in another window is kept as a copy, or put back"
 
   await page.goto("/");
   await page.getByRole("link", { name: "Deleted" }).click();
-  await page.getByRole("listitem", { name: "Test table", exact: true }).first().getByRole("button", { name: "Restore" }).click();
+  await page
+    .getByRole("listitem", { name: "Test table", exact: true })
+    .first()
+    .getByRole("button", { name: "Restore" })
+    .click();
   await expect(page.getByText("is on the shelf again").first()).toBeVisible();
   expect((await page.request.get(`/api/scenes/${id}`)).status()).toBe(200);
 });
@@ -115,8 +156,14 @@ test("a scene that was deleted in another window is kept as a copy, or put back"
 test("a full disk is told, and saved to again as soon as there is room; Ctrl+S saves at once", async ({ page }) => {
   const id = await lay(page);
   await eyeLevel(page);
-  const full = { status: 507, contentType: "application/problem+json", body: JSON.stringify({ status: 507, title: "No room left", detail: "The disk is full." }) };
-  await page.route("**/api/scenes/*", (route) => (route.request().method() === "PUT" ? route.fulfill(full) : route.continue()));
+  const full = {
+    status: 507,
+    contentType: "application/problem+json",
+    body: JSON.stringify({ status: 507, title: "No room left", detail: "The disk is full." }),
+  };
+  await page.route("**/api/scenes/*", (route) =>
+    route.request().method() === "PUT" ? route.fulfill(full) : route.continue(),
+  );
   await type(page, "Eye height", "3");
   await expect(status(page)).toHaveText("Not saved: the disk is full, trying again");
   await page.unroute("**/api/scenes/*");
@@ -141,7 +188,9 @@ test("a page that cannot be fetched says so", async ({ page }) => {
   await lay(page);
   await page.route("**/assets/GuidePage-*.js", (route) => route.abort());
   await page.getByRole("link", { name: "Guide" }).click();
-  await expect(page.getByText("This page could not be fetched: the server is away, or Zanvo was brought up to date.")).toBeVisible();
+  await expect(
+    page.getByText("This page could not be fetched: the server is away, or Zanvo was brought up to date."),
+  ).toBeVisible();
   await page.goBack();
   await expect(page.getByRole("application", { name: "Desk" })).toBeVisible();
   await page.goForward();
@@ -150,14 +199,28 @@ test("a page that cannot be fetched says so", async ({ page }) => {
   await expect(page.getByRole("heading", { level: 1 })).toBeVisible();
 });
 
-test("what works out hidden lines is started anew when it dies, and until then the drawing is called old", async ({ page }) => {
-  const block = { id: "b", kind: "block" as const, name: "Kiosk", origin: { x: 0, y: 10, z: 0 }, heading: -55, length: 3, width: 3, height: 3 };
+test("what works out hidden lines is started anew when it dies, and until then the drawing is called old", async ({
+  page,
+}) => {
+  const block = {
+    id: "b",
+    kind: "block" as const,
+    name: "Kiosk",
+    origin: { x: 0, y: 10, z: 0 },
+    heading: -55,
+    length: 3,
+    width: 3,
+    height: 3,
+  };
   const id = await lay(page, (scene) => void scene.elements.push(block));
   await expect.poll(() => page.workers().some((worker) => worker.url().includes("seen.worker"))).toBe(true);
   const old = page.getByText("The drawing is old");
   await expect(old).toHaveCount(0);
   // It ends without a word, as one that the browser took the memory of.
-  await page.workers().find((worker) => worker.url().includes("seen.worker"))!.evaluate(() => close());
+  await page
+    .workers()
+    .find((worker) => worker.url().includes("seen.worker"))!
+    .evaluate(() => close());
   await eyeLevel(page);
   await type(page, "Eye height", "3");
   await expect(old).toBeVisible({ timeout: 30_000 });
@@ -179,10 +242,16 @@ test("the board works where the page comes from no secure origin", async ({ page
   await expect(page.getByText(/^Copied: /).first()).toBeVisible();
 });
 
-test("a photo that is gone is told of on the board and in what is handed over, and brought in again", async ({ page }) => {
+test("a photo that is gone is told of on the board and in what is handed over, and brought in again", async ({
+  page,
+}) => {
   const bytes = await readFile(join(import.meta.dirname, "../demo/photos/the-corner.jpg"));
-  const holder = (await (await page.request.post("/api/scenes", { data: newScene("Holder") })).json()) as { id: string };
-  const { picture, width, height } = (await (await page.request.post(`/api/scenes/${holder.id}/references`, { data: bytes })).json()) as { picture: string; width: number; height: number };
+  const holder = (await (await page.request.post("/api/scenes", { data: newScene("Holder") })).json()) as {
+    id: string;
+  };
+  const { picture, width, height } = (await (
+    await page.request.post(`/api/scenes/${holder.id}/references`, { data: bytes })
+  ).json()) as { picture: string; width: number; height: number };
   const missing = "f".repeat(64);
   const id = await lay(page, (scene) => {
     scene.references = [{ id: "r", name: "Quay", picture: missing, width, height, sets: [] }];
@@ -202,13 +271,21 @@ test("a photo that is gone is told of on the board and in what is handed over, a
   expect((await saved(page, id)).references![0].picture).toBe(picture);
 });
 
-test("a scene that cannot be read is downloaded as it is, and brought back from an earlier version", async ({ page }) => {
+test("a scene that cannot be read is downloaded as it is, and brought back from an earlier version", async ({
+  page,
+}) => {
   const id = await lay(page);
   await eyeLevel(page);
   await type(page, "Eye height", "6");
   await saved(page, id);
-  const unreadable = { status: 422, contentType: "application/problem+json", body: JSON.stringify({ status: 422, detail: "This document is damaged." }) };
-  await page.route(`**/api/scenes/${id}`, (route) => (route.request().method() === "GET" ? route.fulfill(unreadable) : route.continue()));
+  const unreadable = {
+    status: 422,
+    contentType: "application/problem+json",
+    body: JSON.stringify({ status: 422, detail: "This document is damaged." }),
+  };
+  await page.route(`**/api/scenes/${id}`, (route) =>
+    route.request().method() === "GET" ? route.fulfill(unreadable) : route.continue(),
+  );
   await page.reload();
   await expect(page.getByRole("heading", { name: "This scene cannot be opened" })).toBeVisible();
   const going = page.waitForEvent("download");

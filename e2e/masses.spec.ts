@@ -4,7 +4,15 @@ import { dragHandle, dragOnSheet, lay, onSheet, saved, slip, type } from "./tabl
 
 /** A block that shows a corner to the eye of a new scene, its near corner 10 m straight ahead. */
 const house = (change: object = {}) => ({
-  id: "house", kind: "block" as const, name: "Net loft", origin: { x: 0, y: 10, z: 0 }, heading: -55, length: 4, width: 4, height: 3, ...change,
+  id: "house",
+  kind: "block" as const,
+  name: "Net loft",
+  origin: { x: 0, y: 10, z: 0 },
+  heading: -55,
+  length: 4,
+  width: 4,
+  height: 3,
+  ...change,
 });
 const withHouse = (scene: Scene) => void scene.elements.push(house());
 const masses = (page: Page) => page.getByRole("button", { name: "Masses" }).click();
@@ -82,7 +90,9 @@ test("a second building started on the first one's street line snaps to it", asy
   expect(second.heading).toBeCloseTo(-55, 9);
 });
 
-test("a building is chosen, moved over the ground, changed by handle and number, duplicated and deleted", async ({ page }) => {
+test("a building is chosen, moved over the ground, changed by handle and number, duplicated and deleted", async ({
+  page,
+}) => {
   const id = await lay(page, withHouse);
   await masses(page);
   await choose(page);
@@ -106,7 +116,9 @@ test("a building is chosen, moved over the ground, changed by handle and number,
   expect(moved.origin.y).toBeCloseTo((300 * 1.6) / 58, 1);
   expect(moved.origin.x).toBeCloseTo((30 * moved.origin.y) / 300, 1);
   await page.keyboard.press("Shift+ArrowLeft");
-  await expect.poll(async () => (await saved(page, id)).elements[0].origin.x).toBeCloseTo((25 * moved.origin.y) / 300, 1);
+  await expect
+    .poll(async () => (await saved(page, id)).elements[0].origin.x)
+    .toBeCloseTo((25 * moved.origin.y) / 300, 1);
 
   await fields.getByRole("button", { name: "Duplicate" }).click();
   await expect(fields.getByLabel("Name of the building")).toHaveValue("Net loft (copy)");
@@ -128,12 +140,16 @@ test("nearer buildings hide farther ones; hidden lines are left out or faint", a
   await saved(page, id);
   expect(await svg()).toContain('<g id="hidden"');
   // On the board the same: ink appears where the far block stands behind the near one.
-  const dark = () => page.locator("canvas").nth(2).evaluate((canvas: HTMLCanvasElement) => {
-    const { data } = canvas.getContext("2d")!.getImageData(0, 0, canvas.width, canvas.height);
-    let n = 0;
-    for (let i = 0; i < data.length; i += 4) if (data[i + 3] > 0 && data[i] + data[i + 1] + data[i + 2] < 480) n++;
-    return n;
-  });
+  const dark = () =>
+    page
+      .locator("canvas")
+      .nth(2)
+      .evaluate((canvas: HTMLCanvasElement) => {
+        const { data } = canvas.getContext("2d")!.getImageData(0, 0, canvas.width, canvas.height);
+        let n = 0;
+        for (let i = 0; i < data.length; i += 4) if (data[i + 3] > 0 && data[i] + data[i + 1] + data[i + 2] < 480) n++;
+        return n;
+      });
   const faint = await dark();
   await page.getByLabel("Show hidden lines faintly").uncheck();
   await expect.poll(dark).toBeLessThan(faint);
@@ -145,7 +161,8 @@ test("eye level above, between and below a building shows its top, neither, its 
   const creases = async () => {
     await saved(page, id);
     const svg = await (await page.request.get(`/api/scenes/${id}/exports/s1.svg`)).text();
-    const path = (layer: string) => / d="([^"]*)"/.exec(new RegExp(`<g id="${layer}"[\\s\\S]*?</g>`).exec(svg)?.[0] ?? "")?.[1] ?? "";
+    const path = (layer: string) =>
+      / d="([^"]*)"/.exec(new RegExp(`<g id="${layer}"[\\s\\S]*?</g>`).exec(svg)?.[0] ?? "")?.[1] ?? "";
     return path("creases").split("M").length - 1;
   };
   // From between only the near upright is a crease; from above or below the two near edges of top or underside are too.

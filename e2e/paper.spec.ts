@@ -2,15 +2,29 @@ import { readFileSync } from "node:fs";
 import { expect, test } from "@playwright/test";
 import { dragHandle, lay, saved, slip, type } from "./table";
 
-test("a page has several panels, drawn in their places, dragged by their sides and taken to paper together", async ({ page }) => {
+test("a page has several panels, drawn in their places, dragged by their sides and taken to paper together", async ({
+  page,
+}) => {
   const id = await lay(page, (scene) => {
-    scene.elements.push({ id: "house", kind: "block", name: "Net loft", origin: { x: 0, y: 20, z: 0 }, heading: -55, length: 6, width: 6, height: 9 });
+    scene.elements.push({
+      id: "house",
+      kind: "block",
+      name: "Net loft",
+      origin: { x: 0, y: 20, z: 0 },
+      heading: -55,
+      length: 6,
+      width: 6,
+      height: 9,
+    });
   });
   await page.getByRole("button", { name: "Sheet", exact: true }).click();
   await page.getByRole("button", { name: "Split in two ↔" }).click();
   const frames = async () => (await saved(page, id)).shots.map(({ frame, page: of }) => [of, frame.x, frame.width]);
   const [[pageId]] = await frames();
-  expect(await frames()).toEqual([[pageId, 15, 192.5], [pageId, 212.5, 192.5]]);
+  expect(await frames()).toEqual([
+    [pageId, 15, 192.5],
+    [pageId, 212.5, 192.5],
+  ]);
   await page.getByRole("button", { name: "Work on the panel Shot 2" }).click();
   await page.getByRole("button", { name: "Eye level" }).click();
   await type(page, "Eye height", "12");
@@ -32,7 +46,10 @@ test("a page has several panels, drawn in their places, dragged by their sides a
 
   await page.getByRole("button", { name: "Hand-over" }).click();
   const save = async () => {
-    const [download] = await Promise.all([page.waitForEvent("download"), page.getByRole("button", { name: "Save SVG" }).click()]);
+    const [download] = await Promise.all([
+      page.waitForEvent("download"),
+      page.getByRole("button", { name: "Save SVG" }).click(),
+    ]);
     return readFileSync(await download.path(), "utf8");
   };
   const whole = await save();
@@ -52,7 +69,10 @@ test("the desk is printed at true size, with progress, and can be stopped", asyn
   await expect(page.getByText(/^\d+ sheets and a contents map$/)).toBeVisible();
   await page.getByRole("radio", { name: "A3" }).click();
   const count = Number.parseInt((await page.getByText(/sheets and a contents map$/).textContent())!);
-  const [file] = await Promise.all([page.waitForEvent("download"), page.getByRole("button", { name: "Print at true size" }).click()]);
+  const [file] = await Promise.all([
+    page.waitForEvent("download"),
+    page.getByRole("button", { name: "Print at true size" }).click(),
+  ]);
   expect(file.suggestedFilename()).toBe("Test-table-First-shot-true-size.pdf");
   const pdf = readFileSync(await file.path(), "latin1");
   expect(pdf.startsWith("%PDF-")).toBe(true);
@@ -74,7 +94,9 @@ test("the desk is printed at true size, with progress, and can be stopped", asyn
   await expect(page.getByRole("button", { name: "Print at true size" })).toBeVisible();
 });
 
-test("the set-up sheet is saved as PDF, and everything is read in inches and feet by those who measure so", async ({ page }) => {
+test("the set-up sheet is saved as PDF, and everything is read in inches and feet by those who measure so", async ({
+  page,
+}) => {
   const id = await lay(page);
   await page.getByRole("button", { name: /change to inches and feet/ }).click();
   await expect(slip(page, "Picture distance")).toHaveText('11 13/16"');
@@ -89,13 +111,23 @@ test("the set-up sheet is saved as PDF, and everything is read in inches and fee
   await expect(page.getByRole("button", { name: /change to millimetres/ })).toBeVisible();
   await page.getByRole("link", { name: "Set-up sheet to print" }).click();
   await expect(page.getByText('Mark the centre of vision 8 9/32" in from the left')).toBeVisible();
-  const [file] = await Promise.all([page.waitForEvent("download"), page.getByRole("link", { name: "Save as PDF" }).click()]);
+  const [file] = await Promise.all([
+    page.waitForEvent("download"),
+    page.getByRole("link", { name: "Save as PDF" }).click(),
+  ]);
   expect(readFileSync(await file.path(), "latin1").startsWith("%PDF-")).toBe(true);
 });
 
 test("the pocket guide is reached from every stage, and its pictures follow their sliders", async ({ page }) => {
   await lay(page);
-  for (const [stage, title] of [["Sheet", "Panels and paper"], ["Eye level", "Eye level"], ["Points", "Two points"], ["Grid", "Measured squares"], ["Masses", "Raising a corner"], ["Hand-over", "Points off the page"]]) {
+  for (const [stage, title] of [
+    ["Sheet", "Panels and paper"],
+    ["Eye level", "Eye level"],
+    ["Points", "Two points"],
+    ["Grid", "Measured squares"],
+    ["Masses", "Raising a corner"],
+    ["Hand-over", "Points off the page"],
+  ]) {
     await page.getByRole("button", { name: stage, exact: true }).click();
     await page.getByRole("link", { name: "Guide" }).click();
     await expect(page.getByRole("heading", { level: 1, name: title })).toBeVisible();
@@ -123,6 +155,10 @@ test("the stretch across the panel is drawn as a chart when it is asked for", as
   expect(asked.filter((url) => url.includes("StretchChart"))).toEqual([]);
   await page.getByRole("button", { name: "Stretch across the panel" }).click();
   // The panel's sides are 195 mm from C: tan 33.0 degrees = 195 / 300; 1 / cos^2 = 1.42, 1 / cos = 1.19.
-  await expect(page.getByRole("img", { name: /^Stretch across the panel\. Outward 1\.42 at the left side \(33° off the gaze\), 1\.42 at the right/ })).toBeVisible();
+  await expect(
+    page.getByRole("img", {
+      name: /^Stretch across the panel\. Outward 1\.42 at the left side \(33° off the gaze\), 1\.42 at the right/,
+    }),
+  ).toBeVisible();
   await expect(page.getByRole("dialog").locator("canvas")).toBeVisible();
 });

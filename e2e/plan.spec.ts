@@ -5,14 +5,24 @@ import type { Block, Building, Element } from "@zanvo/core/world";
 import { corners, drag, loft, onPlan, placer, plan } from "./plan";
 import { lay, saved, type } from "./table";
 
-test("a footprint is drawn on the plan, given a roof, moved to another's corner, and stands in the picture", async ({ page }) => {
+test("a footprint is drawn on the plan, given a roof, moved to another's corner, and stands in the picture", async ({
+  page,
+}) => {
   const id = await onPlan(page);
   const at = await placer(page);
   await page.getByRole("button", { name: "Rectangle" }).click();
   await drag(page, at(-14, 12), at(-4, 18));
-  const buildings = async () => (await saved<Building | Block>(page, id)).elements.filter((one): one is Building => one.kind === "building");
+  const buildings = async () =>
+    (await saved<Building | Block>(page, id)).elements.filter((one): one is Building => one.kind === "building");
   const [drawn] = await buildings();
-  expect(corners(drawn).sort()).toEqual([[-14, 12], [-14, 18], [-4, 12], [-4, 18]].sort());
+  expect(corners(drawn).sort()).toEqual(
+    [
+      [-14, 12],
+      [-14, 18],
+      [-4, 12],
+      [-4, 18],
+    ].sort(),
+  );
   const chosen = page.getByRole("region", { name: "Chosen building" });
   await type(page, "Height to the eaves", "5", chosen);
   await chosen.getByLabel("Roof", { exact: true }).selectOption("gable");
@@ -29,7 +39,14 @@ test("a footprint is drawn on the plan, given a roof, moved to another's corner,
   // Dragged so that its corner comes near the loft's, it meets it.
   await drag(page, at(-9, 15), at(-9 + 13.8, 15 + 8.3));
   const [moved] = await buildings();
-  expect(corners(moved).sort()).toEqual([[0, 20], [10, 20], [0, 26], [10, 26]].sort());
+  expect(corners(moved).sort()).toEqual(
+    [
+      [0, 20],
+      [10, 20],
+      [0, 26],
+      [10, 26],
+    ].sort(),
+  );
   await plan(page).press("Shift+ArrowRight");
   expect(corners((await buildings())[0])).toContainEqual([1, 20]);
   await expect(page.getByRole("img", { name: /^Picture: / })).toBeVisible();
@@ -38,26 +55,54 @@ test("a footprint is drawn on the plan, given a roof, moved to another's corner,
   await page.getByRole("searchbox", { name: "Find a thing" }).fill("loft");
   await page.getByRole("button", { name: "Net loft", exact: true }).click();
   await expect(chosen.getByLabel("Length", { exact: true })).toHaveValue("8");
-  const { violations } = await new AxeBuilder({ page }).withTags(["wcag2a", "wcag2aa", "wcag21aa", "wcag22aa"]).analyze();
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(["wcag2a", "wcag2aa", "wcag21aa", "wcag22aa"])
+    .analyze();
   expect(violations.map(({ id: rule, nodes }) => `${rule}: ${nodes.map((node) => node.html).join(" | ")}`)).toEqual([]);
 });
 
-test("Ls, Us, drums and polygons are drawn; one that crosses itself is refused and nothing is lost", async ({ page }) => {
+test("Ls, Us, drums and polygons are drawn; one that crosses itself is refused and nothing is lost", async ({
+  page,
+}) => {
   const id = await onPlan(page);
   const at = await placer(page);
-  for (const [tool, from, to] of [["L", [-20, 4], [-10, 12]], ["U", [-8, 4], [4, 12]], ["Circle", [12, 8], [15, 8]]] as const) {
+  for (const [tool, from, to] of [
+    ["L", [-20, 4], [-10, 12]],
+    ["U", [-8, 4], [4, 12]],
+    ["Circle", [12, 8], [15, 8]],
+  ] as const) {
     await page.getByRole("button", { name: tool, exact: true }).click();
     await drag(page, at(from[0], from[1]), at(to[0], to[1]));
     // A roof that does not fit is not offered.
-    if (tool === "L") await expect(page.getByLabel("Roof", { exact: true }).locator("option[value=hip]")).toBeDisabled();
+    if (tool === "L")
+      await expect(page.getByLabel("Roof", { exact: true }).locator("option[value=hip]")).toBeDisabled();
   }
   await page.getByRole("button", { name: "Polygon" }).click();
-  for (const place of [[-20, 22], [-12, 22], [-12, 30], [-16, 26]] as const) await page.mouse.click(...at(place[0], place[1]));
+  for (const place of [
+    [-20, 22],
+    [-12, 22],
+    [-12, 30],
+    [-16, 26],
+  ] as const)
+    await page.mouse.click(...at(place[0], place[1]));
   await plan(page).press("Enter");
-  const made = (await saved<Building | Block>(page, id)).elements.filter((one): one is Building => one.kind === "building");
-  expect(made.map(({ footprint, round }) => [footprint.length, round ?? false])).toEqual([[6, false], [8, false], [32, true], [4, false]]);
+  const made = (await saved<Building | Block>(page, id)).elements.filter(
+    (one): one is Building => one.kind === "building",
+  );
+  expect(made.map(({ footprint, round }) => [footprint.length, round ?? false])).toEqual([
+    [6, false],
+    [8, false],
+    [32, true],
+    [4, false],
+  ]);
   await page.getByRole("button", { name: "Polygon" }).click();
-  for (const place of [[-2, 32], [4, 40], [4, 32], [-2, 40]] as const) await page.mouse.click(...at(place[0], place[1]));
+  for (const place of [
+    [-2, 32],
+    [4, 40],
+    [4, 32],
+    [-2, 40],
+  ] as const)
+    await page.mouse.click(...at(place[0], place[1]));
   await plan(page).press("Enter");
   await expect(page.getByText("The footprint crosses itself: its sides 1 and 3 cut each other.").first()).toBeVisible();
   await plan(page).press("Escape");
@@ -83,7 +128,8 @@ test("a street side is built up by rule and rolled again around what is kept", a
   const at = await placer(page);
   await page.getByRole("button", { name: "Row of houses" }).click();
   await drag(page, at(-30, 30), at(8, 30));
-  const houses = async () => (await saved<Building | Block>(page, id)).elements.filter((one): one is Building => one.kind === "building");
+  const houses = async () =>
+    (await saved<Building | Block>(page, id)).elements.filter((one): one is Building => one.kind === "building");
   const first = await houses();
   expect(first.length).toBeGreaterThan(2);
   // Walked eastwards, the lots are to the south.
@@ -100,38 +146,76 @@ test("a street side is built up by rule and rolled again around what is kept", a
 
 test("real ground is brought in, with a word on what could not be; masses are saved as OBJ", async ({ page }) => {
   const id = await onPlan(page);
-  const square = (lon: number) => [[lon, 51.9], [lon + 0.0002, 51.9], [lon + 0.0002, 51.9001], [lon, 51.9001], [lon, 51.9]];
+  const square = (lon: number) => [
+    [lon, 51.9],
+    [lon + 0.0002, 51.9],
+    [lon + 0.0002, 51.9001],
+    [lon, 51.9001],
+    [lon, 51.9],
+  ];
   const feature = (geometry: object, properties = {}) => ({ type: "Feature", geometry, properties });
-  const file = JSON.stringify({ type: "FeatureCollection", features: [feature({ type: "Polygon", coordinates: [square(4.1)] }, { "building:levels": 3, name: "Ice house" }), feature({ type: "Point", coordinates: [4.1, 51.9] })] });
+  const file = JSON.stringify({
+    type: "FeatureCollection",
+    features: [
+      feature({ type: "Polygon", coordinates: [square(4.1)] }, { "building:levels": 3, name: "Ice house" }),
+      feature({ type: "Point", coordinates: [4.1, 51.9] }),
+    ],
+  });
   await page.getByText("Real ground and other programs").click();
   const bring = async (buffer: Buffer) => {
-    const [chooser] = await Promise.all([page.waitForEvent("filechooser"), page.getByRole("button", { name: "Bring in GeoJSON" }).click()]);
+    const [chooser] = await Promise.all([
+      page.waitForEvent("filechooser"),
+      page.getByRole("button", { name: "Bring in GeoJSON" }).click(),
+    ]);
     await chooser.setFiles({ name: "quay.geojson", mimeType: "application/geo+json", buffer });
   };
   await bring(Buffer.from(file));
   const told = page.getByRole("list", { name: "What came of it" });
-  await expect(told.getByRole("listitem")).toHaveText(["One thing was brought in.", "Feature 2 is a Point, not a polygon."]);
+  await expect(told.getByRole("listitem")).toHaveText([
+    "One thing was brought in.",
+    "Feature 2 is a Point, not a polygon.",
+  ]);
   const scene = await saved<Building | Block>(page, id);
   expect(scene.elements[1]).toMatchObject({ name: "Ice house", height: 9, storeys: 3 });
   expect(scene.ground?.latitude).toBeCloseTo(51.90005, 5);
   await bring(Buffer.from("{"));
   await expect(page.getByText("This file is no JSON").first()).toBeVisible();
-  const [download] = await Promise.all([page.waitForEvent("download"), page.getByRole("button", { name: "Save as OBJ" }).click()]);
+  const [download] = await Promise.all([
+    page.waitForEvent("download"),
+    page.getByRole("button", { name: "Save as OBJ" }).click(),
+  ]);
   expect(readFileSync(await download.path(), "utf8").match(/^o .*$/gm)).toEqual(["o Net loft", "o Ice house"]);
 });
 
-test("a street is drawn bend by bend and changed by number; things are hidden, kept in place, and repeated along a line", async ({ page }) => {
+test("a street is drawn bend by bend and changed by number; things are hidden, kept in place, and repeated along a line", async ({
+  page,
+}) => {
   const id = await onPlan(page);
   const at = await placer(page);
   await page.getByRole("button", { name: "Street", exact: true }).click();
-  for (const place of [[-20, 12], [0, 12], [24, 18]] as const) await page.mouse.click(...at(place[0], place[1]));
+  for (const place of [
+    [-20, 12],
+    [0, 12],
+    [24, 18],
+  ] as const)
+    await page.mouse.click(...at(place[0], place[1]));
   await plan(page).press("Enter");
   const chosen = page.getByRole("region", { name: "Chosen building" });
   await type(page, "Carriageway", "7", chosen);
   await chosen.getByRole("checkbox", { name: "Tram rails" }).check();
   await chosen.getByRole("button", { name: "A crossing" }).click();
   const all = async () => (await saved<Element>(page, id)).elements;
-  expect((await all())[1]).toMatchObject({ kind: "street", path: [{ x: -20, y: 12 }, { x: 0, y: 12 }, { x: 24, y: 18 }], carriageway: 7, rails: true, crossings: [10] });
+  expect((await all())[1]).toMatchObject({
+    kind: "street",
+    path: [
+      { x: -20, y: 12 },
+      { x: 0, y: 12 },
+      { x: 24, y: 18 },
+    ],
+    carriageway: 7,
+    rails: true,
+    crossings: [10],
+  });
 
   await page.getByRole("button", { name: "Hide Street 2" }).click();
   await expect(page.getByTestId("Street 2")).toHaveCount(0);
@@ -149,7 +233,12 @@ test("a street is drawn bend by bend and changed by number; things are hidden, k
   await type(page, "Along the heading", "90");
   await page.getByRole("button", { name: "Repeat it" }).click();
   const lofts = (await all()).filter((one): one is Block => one.kind === "block");
-  expect(lofts.map(({ origin, name }) => [name, Math.round(origin.x), origin.y])).toEqual([["Net loft", 10, 20], ["Net loft 2", 22, 20], ["Net loft 3", 34, 20], ["Net loft 4", 46, 20]]);
+  expect(lofts.map(({ origin, name }) => [name, Math.round(origin.x), origin.y])).toEqual([
+    ["Net loft", 10, 20],
+    ["Net loft 2", 22, 20],
+    ["Net loft 3", 34, 20],
+    ["Net loft 4", 46, 20],
+  ]);
 
   // A roof's slope has points of its own once it is among the sets.
   await chosen.getByLabel("Roof", { exact: true }).selectOption("gable");
@@ -157,14 +246,23 @@ test("a street is drawn bend by bend and changed by number; things are hidden, k
   const { orientations } = await saved(page, id);
   await chosen.getByText("On the roof").click();
   await chosen.getByRole("button", { name: "A chimney" }).click();
-  expect((await all()).find(({ id: own }) => own === "loft")).toMatchObject({ kind: "building", chimneys: [{ x: 13, y: 25, side: 0.9, rise: 3.7 }] });
+  expect((await all()).find(({ id: own }) => own === "loft")).toMatchObject({
+    kind: "building",
+    chimneys: [{ x: 13, y: 25, side: 0.9, rise: 3.7 }],
+  });
   // Three metres of treads of 0.3 m; a ramp instead, with a press.
   await page.getByRole("button", { name: "Steps" }).click();
   // What is kept from being moved moves the plan instead.
   const now = await placer(page);
   await drag(page, now(-10, 2), now(-10, 5));
   await chosen.getByRole("checkbox", { name: "A ramp" }).check();
-  expect((await all()).at(-1)).toMatchObject({ kind: "steps", count: 10, heading: 0, foot: { x: -10, y: 2, z: 0 }, ramp: true });
+  expect((await all()).at(-1)).toMatchObject({
+    kind: "steps",
+    count: 10,
+    heading: 0,
+    foot: { x: -10, y: 2, z: 0 },
+    ramp: true,
+  });
   // 2.5 m up over half of 6 m: 39.8 degrees, across the ridge that runs north.
   expect(orientations[0].slopes).toMatchObject([{ axis: "across", rise: 39.806, name: "Roof of Net loft" }]);
 });
@@ -172,7 +270,10 @@ test("a street is drawn bend by bend and changed by number; things are hidden, k
 test("tangents are found once the hand rests, and a small move of the eye frees the shot of them", async ({ page }) => {
   const id = await lay(page, (scene) => {
     scene.shots[0].gaze = { heading: 0, pitch: 0, roll: 0 };
-    scene.elements.push({ ...loft, origin: { x: 0, y: 10, z: 0 }, length: 3, width: 4, height: 4 }, { ...loft, id: "far", name: "Ice house", origin: { x: -6, y: 20, z: 0 }, length: 4, width: 5.96, height: 9 });
+    scene.elements.push(
+      { ...loft, origin: { x: 0, y: 10, z: 0 }, length: 3, width: 4, height: 4 },
+      { ...loft, id: "far", name: "Ice house", origin: { x: -6, y: 20, z: 0 }, length: 4, width: 5.96, height: 9 },
+    );
   });
   const findings = page.getByRole("region", { name: "Findings" });
   await expect(findings.getByText(/The outlines of .* run together, 0\.5 mm apart/)).toBeVisible();

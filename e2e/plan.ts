@@ -4,7 +4,16 @@ import type { Block, Building } from "@zanvo/core/world";
 import { lay } from "./table";
 
 /** A block to begin with: 8 m deep to the north, 6 m wide to the east. */
-export const loft: Block = { id: "loft", kind: "block", name: "Net loft", origin: { x: 10, y: 20, z: 0 }, heading: 0, length: 8, width: 6, height: 9 };
+export const loft: Block = {
+  id: "loft",
+  kind: "block",
+  name: "Net loft",
+  origin: { x: 10, y: 20, z: 0 },
+  heading: 0,
+  length: 8,
+  width: 6,
+  height: 9,
+};
 export const plan = (page: Page) => page.getByRole("application", { name: "Plan" });
 
 /** A scene on its plan, the main streets running north. */
@@ -34,7 +43,8 @@ export async function placer(page: Page) {
   const [xs, ys] = [0, 1].map((k) => drawn.filter((_, i) => i % 2 === k));
   // 6 m wide from 10 m east, 8 m deep from 20 m north.
   const scale = (Math.max(...xs) - Math.min(...xs)) / 6;
-  return (x: number, y: number) => [box.x + Math.min(...xs) + scale * (x - 10), box.y + Math.max(...ys) - scale * (y - 20)] as const;
+  return (x: number, y: number) =>
+    [box.x + Math.min(...xs) + scale * (x - 10), box.y + Math.max(...ys) - scale * (y - 20)] as const;
 }
 /** Presses at one place of the window, and lets go at another. */
 export async function drag(page: Page, from: readonly [number, number], to: readonly [number, number]): Promise<void> {
@@ -45,4 +55,5 @@ export async function drag(page: Page, from: readonly [number, number], to: read
   await page.mouse.up();
 }
 /** Corners of a footprint to the decimetre. */
-export const corners = ({ footprint }: Building) => footprint.map(({ x, y }) => [Number(x.toFixed(1)), Number(y.toFixed(1))]);
+export const corners = ({ footprint }: Building) =>
+  footprint.map(({ x, y }) => [Number(x.toFixed(1)), Number(y.toFixed(1))]);

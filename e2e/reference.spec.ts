@@ -20,7 +20,10 @@ test("a photo is taken in, its edges traced, its view found and drawn into", asy
 
   // A stray is named, left out with one press, taken again and deleted.
   await set(page, "Left").getByRole("button").first().click();
-  await trace(page, [[300, 200], [500, 700]]);
+  await trace(page, [
+    [300, 200],
+    [500, 700],
+  ]);
   await expect(set(page, "Left").getByText("probably not parallel to the others")).toBeVisible();
   await page.getByRole("button", { name: "Leave edge 5 of Left out" }).click();
   await expect(set(page, "Left").getByText("probably not parallel to the others")).toHaveCount(0);
@@ -55,7 +58,10 @@ test("a photo is taken in, its edges traced, its view found and drawn into", asy
   expect(shot.under?.at.width).toBeCloseTo(356, 6);
   // A building raised along the picture's own near corner comes out as the one that was pictured.
   const k = shot.under!.at.width / 1600;
-  const paper = ([x, y]: readonly [number, number]): [number, number] => [shot.under!.at.x + k * x, shot.under!.at.y + k * y];
+  const paper = ([x, y]: readonly [number, number]): [number, number] => [
+    shot.under!.at.x + k * x,
+    shot.under!.at.y + k * y,
+  ];
   const [foot, top] = edges.Uprights[0];
   await page.mouse.move(...(await onSheet(page, ...paper(foot))));
   await page.mouse.down();
@@ -87,10 +93,18 @@ test("an edge's ends are dragged and nudged; what is taken for granted changes t
   }
   const [reference] = (await saved(page, id)).references!;
   const last = reference.sets[1].edges[3];
-  await trace(page, [[last.x2, last.y2], [last.x2 + 40, last.y2 + 60]]);
+  await trace(page, [
+    [last.x2, last.y2],
+    [last.x2 + 40, last.y2 + 60],
+  ]);
   const moved = (await saved(page, id)).references![0].sets[1].edges;
   expect(moved).toHaveLength(4);
-  expect(moved[3]).toMatchObject({ x1: last.x1, y1: last.y1, x2: expect.closeTo(last.x2 + 40, 0), y2: expect.closeTo(last.y2 + 60, 0) });
+  expect(moved[3]).toMatchObject({
+    x1: last.x1,
+    y1: last.y1,
+    x2: expect.closeTo(last.x2 + 40, 0),
+    y2: expect.closeTo(last.y2 + 60, 0),
+  });
   await page.keyboard.press("Shift+ArrowLeft");
   expect((await saved(page, id)).references![0].sets[1].edges[3].x1).toBeCloseTo(last.x1 - 10, 6);
   await page.keyboard.press("Delete");
@@ -100,7 +114,9 @@ test("an edge's ends are dragged and nudged; what is taken for granted changes t
   await page.getByRole("checkbox", { name: "Left and right are not square" }).check();
   await expect(page.getByText(/No two families at right angles are known/)).toBeVisible();
   await page.getByLabel("Right runs").selectOption("upright");
-  const { violations } = await new AxeBuilder({ page }).withTags(["wcag2a", "wcag2aa", "wcag21aa", "wcag22aa"]).analyze();
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(["wcag2a", "wcag2aa", "wcag21aa", "wcag22aa"])
+    .analyze();
   expect(violations.map(({ id: rule, nodes }) => `${rule}: ${nodes.map((node) => node.html).join(" | ")}`)).toEqual([]);
 });
 
@@ -112,17 +128,24 @@ test("a tilted photo is straightened into a reference of its own, with what was 
   await page.getByRole("button", { name: "Straighten the photo" }).click();
   await expect(page.getByRole("heading", { name: "Corner, straight" })).toBeVisible();
   const view = page.getByRole("region", { name: "View" });
-  for (const angle of ["Look up", "Roll"]) await expect(view.locator(`dt:text-is("${angle}") + dd`)).toHaveText(/^-?0(\.[01])?°$/);
+  for (const angle of ["Look up", "Roll"])
+    await expect(view.locator(`dt:text-is("${angle}") + dd`)).toHaveText(/^-?0(\.[01])?°$/);
   const [old, straight] = (await saved(page, id)).references!;
   expect(straight.picture).not.toBe(old.picture);
   expect(straight.width / straight.height).toBeCloseTo(4 / 3, 2);
-  for (const { x1, x2, y1, y2 } of straight.sets[2].edges) expect(Math.abs(x1 - x2) / Math.abs(y1 - y2)).toBeLessThan(0.02);
+  for (const { x1, x2, y1, y2 } of straight.sets[2].edges)
+    expect(Math.abs(x1 - x2) / Math.abs(y1 - y2)).toBeLessThan(0.02);
   // The picture itself has the upright where it is traced: darker there than beside it.
   const file = await page.request.get(`/api/scenes/${id}/references/${straight.picture}`);
-  const { data, info } = await sharp(await file.body()).greyscale().raw().toBuffer({ resolveWithObject: true });
+  const { data, info } = await sharp(await file.body())
+    .greyscale()
+    .raw()
+    .toBuffer({ resolveWithObject: true });
   const edge = straight.sets[2].edges[0];
   const grey = (x: number, y: number) => data[Math.round(y - 0.5) * info.width + Math.round(x - 0.5)];
-  const shares = [0.3, 0.5, 0.7].map((t) => [edge.x1 + t * (edge.x2 - edge.x1), edge.y1 + t * (edge.y2 - edge.y1)] as const);
+  const shares = [0.3, 0.5, 0.7].map(
+    (t) => [edge.x1 + t * (edge.x2 - edge.x1), edge.y1 + t * (edge.y2 - edge.y1)] as const,
+  );
   const on = shares.map(([x, y]) => Math.min(...[-2, -1, 0, 1, 2].map((dx) => grey(x + dx, y))));
   const beside = shares.map(([x, y]) => grey(x + 9, y));
   on.forEach((dark, i) => expect(dark).toBeLessThan(beside[i] - 30));
@@ -133,20 +156,36 @@ test("a tilted photo is straightened into a reference of its own, with what was 
 test("what is no photo is refused with a sentence; one that is not on this machine is asked for", async ({ page }) => {
   const { bytes } = await photo();
   const id = await lay(page, (scene) => {
-    scene.references = [{ id: "r", name: "Corner", picture: "0".repeat(64), width: 1600, height: 1200, sets: [{ id: "left", name: "Left", role: "left", edges: [] }] }];
+    scene.references = [
+      {
+        id: "r",
+        name: "Corner",
+        picture: "0".repeat(64),
+        width: 1600,
+        height: 1200,
+        sets: [{ id: "left", name: "Left", role: "left", edges: [] }],
+      },
+    ];
   });
   await references(page);
   await bringIn(page, Buffer.from("not a picture at all"));
-  await expect(page.getByText("picture: is no picture that can be read: JPEG, PNG and WebP are.").first()).toBeVisible();
+  await expect(
+    page.getByText("picture: is no picture that can be read: JPEG, PNG and WebP are.").first(),
+  ).toBeVisible();
   await expect(page.getByRole("button", { name: "Bring in a photo" })).toBeEnabled();
   await page.getByRole("link", { name: "Corner" }).click();
   await expect(page.getByText("The picture itself is not on this machine")).toBeVisible();
   const again = async (buffer: Buffer) => {
-    const [chooser] = await Promise.all([page.waitForEvent("filechooser"), page.getByRole("button", { name: "Bring it in again" }).click()]);
+    const [chooser] = await Promise.all([
+      page.waitForEvent("filechooser"),
+      page.getByRole("button", { name: "Bring it in again" }).click(),
+    ]);
     await chooser.setFiles({ name: "Corner.jpg", mimeType: "image/jpeg", buffer });
   };
   await again(await sharp(bytes).resize(800).jpeg().toBuffer());
-  await expect(page.getByText("This picture has 800 × 600 px; the one that was traced has 1600 × 1200.").first()).toBeVisible();
+  await expect(
+    page.getByText("This picture has 800 × 600 px; the one that was traced has 1600 × 1200.").first(),
+  ).toBeVisible();
   await again(bytes);
   await expect(page.getByText("The picture itself is not on this machine")).toHaveCount(0);
   expect((await saved(page, id)).references![0].picture).not.toBe("0".repeat(64));
@@ -155,16 +194,22 @@ test("what is no photo is refused with a sentence; one that is not on this machi
 test("a photo is dropped on the desk, or pasted", async ({ page }) => {
   const { bytes } = await photo();
   const id = await lay(page);
-  const held = () => page.evaluateHandle((base64) => {
-    const transfer = new DataTransfer();
-    transfer.items.add(new File([Uint8Array.from(atob(base64), (c) => c.charCodeAt(0))], "Corner.jpg", { type: "image/jpeg" }));
-    return transfer;
-  }, bytes.toString("base64"));
+  const held = () =>
+    page.evaluateHandle((base64) => {
+      const transfer = new DataTransfer();
+      transfer.items.add(
+        new File([Uint8Array.from(atob(base64), (c) => c.charCodeAt(0))], "Corner.jpg", { type: "image/jpeg" }),
+      );
+      return transfer;
+    }, bytes.toString("base64"));
   await page.getByRole("application", { name: "Desk" }).dispatchEvent("drop", { dataTransfer: await held() });
   await expect(bench(page)).toBeVisible();
   await page.getByRole("link", { name: "Back to the board" }).click();
   await expect(page.getByRole("application", { name: "Desk" })).toBeVisible();
-  await page.evaluate((clipboardData) => window.dispatchEvent(new ClipboardEvent("paste", { clipboardData })), await held());
+  await page.evaluate(
+    (clipboardData) => window.dispatchEvent(new ClipboardEvent("paste", { clipboardData })),
+    await held(),
+  );
   await expect(bench(page)).toBeVisible();
   expect((await saved(page, id)).references).toHaveLength(2);
 });

@@ -25,7 +25,11 @@ test("scenes are searched and put in order", async ({ page }) => {
   for (const title of ["Zeta sluice", "Alpha sluice", "Mid sluice"]) await put(page, title);
   await page.goto("/");
   await page.getByLabel("Find a scene").fill("sluice kestrel");
-  const titles = () => page.getByRole("article").getByRole("link", { name: /sluice/ }).allTextContents();
+  const titles = () =>
+    page
+      .getByRole("article")
+      .getByRole("link", { name: /sluice/ })
+      .allTextContents();
   await expect.poll(titles).toHaveLength(3);
   await page.getByLabel("Order").selectOption("name");
   await expect.poll(titles).toEqual(["Alpha sluice", "Mid sluice", "Zeta sluice"]);
@@ -71,7 +75,9 @@ test("a scene goes out as a file and comes in again", async ({ page }) => {
 
   await page.getByLabel("Find a scene").fill("Ferry clock tower");
   await bringIn("broken.json", text.replace('"distance": 300', '"distance": -1'));
-  await expect(page.getByText("broken.json was not brought in. shots/0/lens/distance: must be > 0.").first()).toBeVisible();
+  await expect(
+    page.getByText("broken.json was not brought in. shots/0/lens/distance: must be > 0.").first(),
+  ).toBeVisible();
   await bringIn("photo.json", "no JSON at all");
   await expect(page.getByText("photo.json was not brought in. Not JSON: line 1, column 1").first()).toBeVisible();
   await expect(page.getByRole("article", { name: "Ferry clock tower" })).toHaveCount(1);
@@ -91,5 +97,11 @@ test("of many scenes only those in sight are there, and the rest come as one scr
   await expect(card(page, "Pier 79")).toHaveCount(0);
   await page.getByTestId("shelf").evaluate((shelf) => shelf.scrollTo(0, shelf.scrollHeight));
   await expect(card(page, "Pier 79")).toBeVisible();
-  await expect.poll(() => card(page, "Pier 79").locator("img").evaluate((img: HTMLImageElement) => img.naturalWidth)).toBeGreaterThan(100);
+  await expect
+    .poll(() =>
+      card(page, "Pier 79")
+        .locator("img")
+        .evaluate((img: HTMLImageElement) => img.naturalWidth),
+    )
+    .toBeGreaterThan(100);
 });

@@ -44,7 +44,12 @@ export async function onSheet(page: Page, x: number, y: number): Promise<[number
 }
 
 /** Presses at one place of the sheet, moves to another, and lets go unless told otherwise. */
-export async function dragOnSheet(page: Page, from: [number, number], to: [number, number], release = true): Promise<void> {
+export async function dragOnSheet(
+  page: Page,
+  from: [number, number],
+  to: [number, number],
+  release = true,
+): Promise<void> {
   await page.mouse.move(...(await onSheet(page, ...from)));
   await page.mouse.down();
   await page.mouse.move(...(await onSheet(page, ...to)), { steps: 6 });
@@ -69,12 +74,20 @@ export async function type(page: Page, label: string, text: string, within: Page
 }
 
 /** The value on the slip behind a label. */
-export const slip = (page: Page, label: string): Locator => page.getByRole("region", { name: "Slip" }).getByRole("button", { name: `Copy ${label}:` }).locator("span").nth(1);
+export const slip = (page: Page, label: string): Locator =>
+  page
+    .getByRole("region", { name: "Slip" })
+    .getByRole("button", { name: `Copy ${label}:` })
+    .locator("span")
+    .nth(1);
 
 /** Presses Stop as soon as it is there, once: a hand is too slow for it on a quick machine. */
-export const stopAtOnce = (page: Page): Promise<void> => page.evaluate(() => new MutationObserver((_, observer) => {
-  const stop = [...document.querySelectorAll("button")].find(({ textContent }) => textContent === "Stop");
-  if (!stop) return;
-  observer.disconnect();
-  stop.click();
-}).observe(document.body, { childList: true, subtree: true }));
+export const stopAtOnce = (page: Page): Promise<void> =>
+  page.evaluate(() =>
+    new MutationObserver((_, observer) => {
+      const stop = [...document.querySelectorAll("button")].find(({ textContent }) => textContent === "Stop");
+      if (!stop) return;
+      observer.disconnect();
+      stop.click();
+    }).observe(document.body, { childList: true, subtree: true }),
+  );

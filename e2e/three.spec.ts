@@ -42,7 +42,9 @@ test("a moving pin keeps what is chosen", async ({ page }) => {
   await expect(page.getByRole("radio", { name: "Other pins" })).toBeChecked();
 });
 
-test("the third point is dragged, snaps plumb, and where it cannot be the nearest place is offered", async ({ page }) => {
+test("the third point is dragged, snaps plumb, and where it cannot be the nearest place is offered", async ({
+  page,
+}) => {
   const id = await lay(page);
   await setUp(page, "down", "Normal");
   await page.getByRole("radio", { name: "Other pins" }).click();
@@ -51,7 +53,10 @@ test("the third point is dragged, snaps plumb, and where it cannot be the neares
   const off = (await saved(page, id)).shots[0];
   expect(off.lens.centre.x).toBeGreaterThan(230);
   expect(off.gaze.roll).toBeCloseTo(0, 6);
-  const scale = ((await third(page).boundingBox())!.x + 12 - ((await page.getByRole("button", { name: /^left vanishing/ }).boundingBox())!.x + 12)) /
+  const scale =
+    ((await third(page).boundingBox())!.x +
+      12 -
+      ((await page.getByRole("button", { name: /^left vanishing/ }).boundingBox())!.x + 12)) /
     (off.lens.centre.x + Number.parseFloat((await slip(page, "Main streets, left").textContent())!));
   await dragHandle(page, third(page), (210 - off.lens.centre.x) * scale + 1, 0);
   expect((await saved(page, id)).shots[0].lens.centre.x).toBeCloseTo(210, 6);
@@ -77,7 +82,16 @@ test("uprights are switched between parallel and converging, the near corner sta
   await page.getByRole("radio", { name: "Converging" }).click();
   await expect(page.getByText("who looks straight ahead sees uprights parallel").first()).toBeVisible();
   const id = await lay(page, (scene) => {
-    scene.elements.push({ id: "house", kind: "block", name: "Net loft", origin: { x: 0, y: 20, z: 0 }, heading: -55, length: 6, width: 6, height: 9 });
+    scene.elements.push({
+      id: "house",
+      kind: "block",
+      name: "Net loft",
+      origin: { x: 0, y: 20, z: 0 },
+      heading: -55,
+      length: 6,
+      width: 6,
+      height: 9,
+    });
   });
   await setUp(page, "down", "Normal");
   await page.getByRole("button", { name: "Masses" }).click();

@@ -6,19 +6,28 @@ import { bench, fill, laid, photo, set, trace } from "./bench";
 import { saved, stopAtOnce, type } from "./table";
 
 const demo = (name: string) => readFileSync(new URL(`../demo/photos/${name}`, import.meta.url));
-const truth = (name: string) => JSON.parse(demo(`${name}.json`).toString()) as { readonly lens: number; readonly pitch: number; readonly bow?: number };
+const truth = (name: string) =>
+  JSON.parse(demo(`${name}.json`).toString()) as {
+    readonly lens: number;
+    readonly pitch: number;
+    readonly bow?: number;
+  };
 const view = (page: Page) => page.getByRole("region", { name: "View" });
-const lens = async (page: Page) => Number.parseFloat((await view(page).locator('dt:text-is("Lens") + dd').textContent())!);
+const lens = async (page: Page) =>
+  Number.parseFloat((await view(page).locator('dt:text-is("Lens") + dd').textContent())!);
 const fold = (page: Page, name: string) => page.getByText(name, { exact: true }).click();
 
-test("the edges of a photo are found, brushed over, and taken into the sets; they tell the camera", async ({ page }) => {
+test("the edges of a photo are found, brushed over, and taken into the sets; they tell the camera", async ({
+  page,
+}) => {
   const id = await laid(page, demo("up-the-tower.jpg"));
   await stopAtOnce(page);
   await page.getByRole("button", { name: "Find the edges in the photo" }).click();
   await page.getByRole("button", { name: "Find the edges in the photo" }).click();
   const found = page.getByRole("region", { name: "Edges of the photo" });
   await expect(found.getByText(/^\d+ edges found/)).toBeVisible({ timeout: 60_000 });
-  const count = async (name: string) => Number(/\d+/.exec((await found.getByRole("button", { name: `into ${name}` }).getAttribute("aria-label"))!)![0]);
+  const count = async (name: string) =>
+    Number(/\d+/.exec((await found.getByRole("button", { name: `into ${name}` }).getAttribute("aria-label"))!)![0]);
   const [before, left] = [await count("Uprights"), await count("Left")];
   expect(before).toBeGreaterThan(50);
   // A brush across the middle lays edges aside, and takes them up again.
@@ -53,7 +62,10 @@ test("a line that is drawn settles on the photo's own edge, and not while Shift 
   const { bytes, edges } = await photo();
   const id = await laid(page, bytes);
   const [[from, to]] = edges.Left;
-  const off: readonly [number, number][] = [[from[0], from[1] + 9], [to[0], to[1] + 9]];
+  const off: readonly [number, number][] = [
+    [from[0], from[1] + 9],
+    [to[0], to[1] + 9],
+  ];
   await trace(page, off);
   await expect(set(page, "Left").getByText("1 edge")).toBeVisible();
   await page.keyboard.press("Escape");
@@ -62,7 +74,8 @@ test("a line that is drawn settles on the photo's own edge, and not while Shift 
   await page.keyboard.up("Shift");
   await expect(set(page, "Left").getByText("2 edges")).toBeVisible();
   const [settled, free] = (await saved(page, id)).references![0].sets[0].edges;
-  const miss = (y: number, x: number) => Math.abs(y - (from[1] + ((to[1] - from[1]) * (x - from[0])) / (to[0] - from[0])));
+  const miss = (y: number, x: number) =>
+    Math.abs(y - (from[1] + ((to[1] - from[1]) * (x - from[0])) / (to[0] - from[0])));
   expect(Math.max(miss(settled.y1, settled.x1), miss(settled.y2, settled.x2))).toBeLessThan(2.5);
   expect(miss(free.y1, free.x1)).toBeGreaterThan(7);
   expect(settled.hand).toBeLessThan(1);
@@ -71,12 +84,18 @@ test("a line that is drawn settles on the photo's own edge, and not while Shift 
   await expect(page.getByTestId("loupe")).toBeVisible();
 });
 
-test("walls have their true proportions and bays, are saved flat, and are raised in a shot of the view", async ({ page }) => {
+test("walls have their true proportions and bays, are saved flat, and are raised in a shot of the view", async ({
+  page,
+}) => {
   const { bytes, edges } = await photo();
   const id = await laid(page, bytes, (reference) => fill(reference, edges));
   // The left street runs at -55, the gaze at -3; both points lie beside the photo, the left one on the left.
   await expect(view(page).locator('dt:text-is("Left runs") + dd')).toHaveText(/^5[12](\.\d)?° left of the gaze$/);
-  await expect(page.getByRole("img", { name: /^Map of the points: Left [\d.]+ picture widths away, Right [\d.]+ picture widths away/ })).toBeVisible();
+  await expect(
+    page.getByRole("img", {
+      name: /^Map of the points: Left [\d.]+ picture widths away, Right [\d.]+ picture widths away/,
+    }),
+  ).toBeVisible();
   await fold(page, "Walls");
   await page.getByRole("button", { name: "Draw walls" }).click();
   await trace(page, [edges.Left[0][0], edges.Left[2][1]]);
@@ -92,7 +111,10 @@ test("walls have their true proportions and bays, are saved flat, and are raised
   // A press chooses it, and one in its middle marks a bay; the two parts add up, and a press on the mark takes it away.
   const box = (await page.getByRole("img", { name: "Corner" }).boundingBox())!;
   const [near, far] = [edges.Left[0][0], edges.Left[2][1]];
-  const middle = [box.x + ((near[0] + far[0]) / 2) * (box.width / 1600), box.y + ((near[1] + far[1]) / 2) * (box.height / 1200)] as const;
+  const middle = [
+    box.x + ((near[0] + far[0]) / 2) * (box.width / 1600),
+    box.y + ((near[1] + far[1]) / 2) * (box.height / 1200),
+  ] as const;
   await page.mouse.click(...middle);
   await page.mouse.click(...middle);
   const bays = wall.getByLabel("Bays of Wall 1");
@@ -103,8 +125,14 @@ test("walls have their true proportions and bays, are saved flat, and are raised
   await page.mouse.click(...middle);
   await expect(bays).toHaveCount(0);
 
-  const [file] = await Promise.all([page.waitForEvent("download"), wall.getByRole("button", { name: "Save it flat, as PNG" }).click()]);
-  const { data, info } = await sharp((await file.path())).greyscale().raw().toBuffer({ resolveWithObject: true });
+  const [file] = await Promise.all([
+    page.waitForEvent("download"),
+    wall.getByRole("button", { name: "Save it flat, as PNG" }).click(),
+  ]);
+  const { data, info } = await sharp(await file.path())
+    .greyscale()
+    .raw()
+    .toBuffer({ resolveWithObject: true });
   // Twice as long as high over a scale bar of 64 px, whose foot is ink.
   expect(info.width / (info.height - 64)).toBeCloseTo(await ratio(), 1);
   expect(data[(info.height - 18) * info.width + 40]).toBeLessThan(80);
@@ -113,18 +141,32 @@ test("walls have their true proportions and bays, are saved flat, and are raised
   await bench(page).press("Escape");
   await trace(page, [edges.Right[0][0], edges.Right[2][1]]);
   await type(page, "Height", "6", page.getByRole("region", { name: "Wall 2" }));
-  const { violations } = await new AxeBuilder({ page }).withTags(["wcag2a", "wcag2aa", "wcag21aa", "wcag22aa"]).analyze();
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(["wcag2a", "wcag2aa", "wcag21aa", "wcag22aa"])
+    .analyze();
   expect(violations.map(({ id: rule, nodes }) => `${rule}: ${nodes.map((node) => node.html).join(" | ")}`)).toEqual([]);
   await page.getByRole("button", { name: "Make a shot, with 2 walls raised" }).click();
   await expect(page.getByRole("application", { name: "Desk" })).toBeVisible();
   const { elements } = await saved(page, id);
   expect(elements).toHaveLength(1);
-  for (const [key, metres] of [["height", 6], ["length", 12], ["width", 12]] as const) expect(Math.abs(elements[0][key] / metres - 1)).toBeLessThan(0.05);
+  for (const [key, metres] of [
+    ["height", 6],
+    ["length", 12],
+    ["width", 12],
+  ] as const)
+    expect(Math.abs(elements[0][key] / metres - 1)).toBeLessThan(0.05);
 
   // The photo lies under the drawing on the board: its ground shows through where nothing is drawn.
   const grey = async () => {
     const desk = (await page.getByRole("application", { name: "Desk" }).boundingBox())!;
-    const { data: px } = await sharp(await page.screenshot({ clip: { x: desk.x + desk.width / 2 - 6, y: desk.y + desk.height * 0.72, width: 12, height: 6 } })).removeAlpha().raw().toBuffer({ resolveWithObject: true });
+    const { data: px } = await sharp(
+      await page.screenshot({
+        clip: { x: desk.x + desk.width / 2 - 6, y: desk.y + desk.height * 0.72, width: 12, height: 6 },
+      }),
+    )
+      .removeAlpha()
+      .raw()
+      .toBuffer({ resolveWithObject: true });
     // The lightest blue there: a line alone would not darken all of it. Bare paper has 243.
     return Math.max(...px.filter((_, i) => i % 3 === 2));
   };
@@ -132,7 +174,10 @@ test("walls have their true proportions and bays, are saved flat, and are raised
   // And in what is handed over, unless it is left out.
   await page.getByRole("button", { name: "Hand-over", exact: true }).click();
   const svg = async () => {
-    const [out] = await Promise.all([page.waitForEvent("download"), page.getByRole("button", { name: "Save SVG in true millimetres" }).click()]);
+    const [out] = await Promise.all([
+      page.waitForEvent("download"),
+      page.getByRole("button", { name: "Save SVG in true millimetres" }).click(),
+    ]);
     return readFileSync(await out.path(), "utf8");
   };
   expect(await svg()).toMatch(/<image [^>]*href="data:image\/jpeg;base64,/);
@@ -142,8 +187,23 @@ test("walls have their true proportions and bays, are saved flat, and are raised
 
 /** Places along the roof and the left corner of the fish hall, px of the photo, as a hand would follow them. */
 const BOWED = [
-  [[470, 303], [720, 312], [960, 326], [1200, 346], [1440, 368], [1700, 396], [1980, 434]],
-  [[452, 312], [430, 440], [400, 610], [372, 790], [352, 910], [330, 1060]],
+  [
+    [470, 303],
+    [720, 312],
+    [960, 326],
+    [1200, 346],
+    [1440, 368],
+    [1700, 396],
+    [1980, 434],
+  ],
+  [
+    [452, 312],
+    [430, 440],
+    [400, 610],
+    [372, 790],
+    [352, 910],
+    [330, 1060],
+  ],
 ] as const;
 
 test("a lens that bows is told by what is drawn along, and undone", async ({ page }) => {
@@ -151,7 +211,8 @@ test("a lens that bows is told by what is drawn along, and undone", async ({ pag
   await fold(page, "A lens that bows");
   await page.getByRole("button", { name: "Draw along bowed edges" }).click();
   const box = (await page.getByRole("img", { name: "Corner" }).boundingBox())!;
-  const at = ([x, y]: readonly [number, number]) => [box.x + (x * box.width) / 2400, box.y + (y * box.height) / 1600] as const;
+  const at = ([x, y]: readonly [number, number]) =>
+    [box.x + (x * box.width) / 2400, box.y + (y * box.height) / 1600] as const;
   const along = async (places: readonly (readonly [number, number])[]) => {
     await page.mouse.move(...at(places[0]));
     await page.mouse.down();
@@ -182,7 +243,10 @@ test("a known horizon and a known lens stand in for a second set", async ({ page
   // Pitched up 8 degrees and rolled by 3, its horizon lies 4 f tan 8 = 213.6 px below the middle (600 px), turned by 3 degrees.
   const slope = Math.tan((3 * Math.PI) / 180);
   const y = 600 + (1520 * Math.tan((8 * Math.PI) / 180)) / Math.cos((3 * Math.PI) / 180);
-  await trace(page, [[200, y + 600 * slope], [1500, y - 700 * slope]]);
+  await trace(page, [
+    [200, y + 600 * slope],
+    [1500, y - 700 * slope],
+  ]);
   await expect(view(page).locator('dt:text-is("Look up") + dd')).toHaveText(/^(7\.[89]|8(\.[012])?)°$/);
   await expect(view(page).locator('dt:text-is("Roll") + dd')).toHaveText(/^(2\.[89]|3(\.[012])?)°$/);
   expect((await saved(page, id)).references![0]).toMatchObject({ lens35: 32.88, horizon: {} });
@@ -190,10 +254,24 @@ test("a known horizon and a known lens stand in for a second set", async ({ page
   await expect(page.getByText("One set only")).toBeVisible();
 });
 
-test("a drawing is checked: what leans is named, in mm of its paper, with the line as it should be", async ({ page }) => {
+test("a drawing is checked: what leans is named, in mm of its paper, with the line as it should be", async ({
+  page,
+}) => {
   const { bytes, edges } = await photo();
   await laid(page, bytes, (reference) => {
-    fill(reference, { ...edges, Uprights: [[[400, 900], [400, 500]], [[800, 900], [816, 500]]] });
+    fill(reference, {
+      ...edges,
+      Uprights: [
+        [
+          [400, 900],
+          [400, 500],
+        ],
+        [
+          [800, 900],
+          [816, 500],
+        ],
+      ],
+    });
     reference.level = true;
   });
   await fold(page, "Check a drawing");
@@ -201,7 +279,9 @@ test("a drawing is checked: what leans is named, in mm of its paper, with the li
   await type(page, "The scan is wide", "400");
   const findings = page.getByRole("list", { name: "Findings" });
   // 16 px of 4 a mm over 400: 4 mm, 2.29 degrees.
-  await expect(findings.getByRole("button", { name: "edge 2 of Uprights leans 2.29° to the right: its top is 4 mm out." })).toBeVisible();
+  await expect(
+    findings.getByRole("button", { name: "edge 2 of Uprights leans 2.29° to the right: its top is 4 mm out." }),
+  ).toBeVisible();
   await expect(findings.getByText("edge 1 of Uprights")).toHaveCount(0);
   await findings.getByRole("button", { name: "edge 2 of Uprights" }).hover();
   const d = (await page.getByTestId("corrected line").getAttribute("d"))!;

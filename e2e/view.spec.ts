@@ -61,8 +61,15 @@ test("two fingers move and zoom the desk", async ({ browser }) => {
   const touch = (type: "touchStart" | "touchMove" | "touchEnd", points: [number, number][]) =>
     cdp.send("Input.dispatchTouchEvent", { type, touchPoints: points.map(([x, y], id) => ({ x, y, id })) });
   await touch("touchStart", [[500, 250]]);
-  await touch("touchStart", [[500, 250], [600, 250]]);
-  for (let i = 1; i <= 5; i++) await touch("touchMove", [[500 - 10 * i, 250], [600 + 10 * i, 250]]);
+  await touch("touchStart", [
+    [500, 250],
+    [600, 250],
+  ]);
+  for (let i = 1; i <= 5; i++)
+    await touch("touchMove", [
+      [500 - 10 * i, 250],
+      [600 + 10 * i, 250],
+    ]);
   await touch("touchEnd", []);
   // Twice as near, about the middle between the fingers: the panel's left side has left the window.
   await expect(head).toHaveAttribute("data-outside");
@@ -77,7 +84,9 @@ test("the horizon is dragged by its end and typed, and both edges of the sheet s
   const [, y0] = await onSheet(page, 0, 0);
   const [, y1] = await onSheet(page, 0, 40);
   await dragHandle(page, end, 0, y0 - y1, false);
-  await expect(page.getByText(/108\.\d mm from top, 188\.\d mm from bottom|108\.5 mm from top, 188\.5 mm from bottom/).first()).toBeVisible();
+  await expect(
+    page.getByText(/108\.\d mm from top, 188\.\d mm from bottom|108\.5 mm from top, 188\.5 mm from bottom/).first(),
+  ).toBeVisible();
   await page.mouse.up();
   expect((await saved(page, id)).shots[0].lens.centre.y).toBeCloseTo(108.5, 0);
   await page.getByRole("button", { name: "Eye level" }).click();
@@ -167,7 +176,9 @@ test("bundles have their own strength and spacing, in the picture and on paper",
   expect(await lines()).toBeGreaterThan(0);
 });
 
-test("true squares are laid out on the ground, with heavier lines, and the cone of vision is drawn", async ({ page }) => {
+test("true squares are laid out on the ground, with heavier lines, and the cone of vision is drawn", async ({
+  page,
+}) => {
   const id = await lay(page);
   const svg = async () => (await page.request.get(`/api/scenes/${id}/exports/s1.svg`)).text();
   await page.getByLabel("Cone of vision").check();
@@ -176,7 +187,9 @@ test("true squares are laid out on the ground, with heavier lines, and the cone 
   const squares = page.getByRole("region", { name: "Squares 1" });
   await type(page, "A line every", "6 ft", squares);
   await type(page, "Heavier, of lines", "4", squares);
-  expect((await saved(page, id)).shots[0].measured).toMatchObject([{ plane: "level", every: expect.closeTo(1.8288, 9), heavy: 4 }]);
+  expect((await saved(page, id)).shots[0].measured).toMatchObject([
+    { plane: "level", every: expect.closeTo(1.8288, 9), heavy: 4 },
+  ]);
   for (const layer of ["measured-1", "heavy-1", "cone"]) expect(await svg()).toContain(`<g id="${layer}"`);
   await squares.getByLabel("Plane").selectOption("left");
   await type(page, "Across from the eye", "6", squares);
@@ -198,8 +211,13 @@ test("the sheet has at least 60 % of the window, and the first load stays small"
   expect((await canvas.boundingBox())!.width).toBeGreaterThan(x1 - x0);
   // As they came over the wire, those that the worker asked for with them.
   await expect.poll(() => page.workers().length).toBeGreaterThan(0);
-  const fetched = () => performance.getEntriesByType("resource").flatMap((one) => (one.name.endsWith(".js") ? [(one as PerformanceResourceTiming).encodedBodySize] : []));
-  const sizes = (await Promise.all([page.evaluate(fetched), ...page.workers().map((worker) => worker.evaluate(fetched))])).flat();
+  const fetched = () =>
+    performance
+      .getEntriesByType("resource")
+      .flatMap((one) => (one.name.endsWith(".js") ? [(one as PerformanceResourceTiming).encodedBodySize] : []));
+  const sizes = (
+    await Promise.all([page.evaluate(fetched), ...page.workers().map((worker) => worker.evaluate(fetched))])
+  ).flat();
   expect(sizes.length).toBeGreaterThan(5);
   console.log(`first load: ${sizes.reduce((sum, size) => sum + size, 0)} bytes of script in ${sizes.length} files`);
   expect(sizes.reduce((sum, size) => sum + size, 0)).toBeLessThan(350_000);

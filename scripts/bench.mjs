@@ -9,4 +9,6 @@ debianPackages();
 const { build, bundle, root } = await import("./build.mjs");
 await build();
 await bundle({ main: "bench/src/main.ts" }, "bench/dist");
-process.exit(spawnSync(process.execPath, [join(root, "bench/dist/main.js")], { stdio: "inherit", cwd: root }).status ?? 1);
+process.exit(
+  spawnSync(process.execPath, [join(root, "bench/dist/main.js")], { stdio: "inherit", cwd: root }).status ?? 1,
+);

@@ -46,10 +46,17 @@ const wrong = (what) => {
 };
 const tell = (what, attempted, survived, lost, note = "") => {
   rows.push([what, attempted, survived, lost, note]);
-  process.stdout.write(`${what.padEnd(46)} attempted ${String(attempted).padStart(5)}   survived ${String(survived).padStart(5)}   lost ${String(lost).padStart(3)}   ${note}\n`);
+  process.stdout.write(
+    `${what.padEnd(46)} attempted ${String(attempted).padStart(5)}   survived ${String(survived).padStart(5)}   lost ${String(lost).padStart(3)}   ${note}\n`,
+  );
 };
 const json = { "Content-Type": "application/json" };
-const put = (url, id, revision, scene) => fetch(`${url}/api/scenes/${id}`, { method: "PUT", headers: { ...json, "If-Match": `"${revision}"` }, body: JSON.stringify(scene) });
+const put = (url, id, revision, scene) =>
+  fetch(`${url}/api/scenes/${id}`, {
+    method: "PUT",
+    headers: { ...json, "If-Match": `"${revision}"` },
+    body: JSON.stringify(scene),
+  });
 const post = (url, scene) => fetch(`${url}/api/scenes`, { method: "POST", headers: json, body: JSON.stringify(scene) });
 const rowsOf = (file, sql) => {
   const database = new Database(file, { readonly: true });
@@ -83,19 +90,30 @@ async function kills() {
         const body = answer?.status === 200 ? await answer.json().catch(() => null) : null;
         if (body) acknowledged.set(id, { revision: body.revision, title });
         // Killed between the commit and the answer: the newer state stands, which nobody was promised.
-        else if (answer?.status === 412) acknowledged.set(id, { revision: JSON.parse(await answer.text()).current.revision, title: null });
+        else if (answer?.status === 412)
+          acknowledged.set(id, { revision: JSON.parse(await answer.text()).current.revision, title: null });
       }
     };
     const bringer = async () => {
       while (going) {
-        const bytes = await sharp({ create: { width: 40, height: 30, channels: 3, background: { r: below(256), g: below(256), b: below(256) } } }).png().toBuffer();
-        const answer = await fetch(`${url}/api/scenes/${ids[0]}/references`, { method: "POST", body: bytes }).catch(() => null);
+        const bytes = await sharp({
+          create: { width: 40, height: 30, channels: 3, background: { r: below(256), g: below(256), b: below(256) } },
+        })
+          .png()
+          .toBuffer();
+        const answer = await fetch(`${url}/api/scenes/${ids[0]}/references`, { method: "POST", body: bytes }).catch(
+          () => null,
+        );
         const body = answer?.status === 201 ? await answer.json().catch(() => null) : null;
         if (body) pictures.add(body.picture);
       }
     };
     const printer = async () => {
-      await fetch(`${url}/api/scenes/${ids[0]}/prints`, { method: "POST", headers: json, body: JSON.stringify({ shot: "s1", tiling: { paper: "A4", landscape: false, overlap: 10, margin: 10 } }) }).catch(() => null);
+      await fetch(`${url}/api/scenes/${ids[0]}/prints`, {
+        method: "POST",
+        headers: json,
+        body: JSON.stringify({ shot: "s1", tiling: { paper: "A4", landscape: false, overlap: 10, margin: 10 } }),
+      }).catch(() => null);
     };
     const work = [...ids.map(saver), bringer(), round % 5 === 0 ? printer() : null];
     await pause(40 + below(250));
@@ -155,15 +173,24 @@ async function failingDisk(what, { folder, env, fail, heal, end }) {
   const save = async () => {
     attempted += 1;
     // Noise, so that nothing is packed away.
-    const next = { ...town(`State ${attempted}`, 20_000), "x-noise": Array.from({ length: 20_000 }, () => random()).join() };
+    const next = {
+      ...town(`State ${attempted}`, 20_000),
+      "x-noise": Array.from({ length: 20_000 }, () => random()).join(),
+    };
     const answer = await put(server.url, id, revision, next);
     const body = await answer.json();
     if (answer.status === 200) [revision, title] = [body.revision, next.title];
-    else if (answer.status !== 507 && answer.status !== 503) wrong(`${what}: a save was answered ${answer.status}: ${body.detail}`);
-    const [row] = answer.status === 200 ? rowsOf(data, `SELECT revision, title FROM scene WHERE id = '${id}'`) : [{ revision, title }];
+    else if (answer.status !== 507 && answer.status !== 503)
+      wrong(`${what}: a save was answered ${answer.status}: ${body.detail}`);
+    const [row] =
+      answer.status === 200
+        ? rowsOf(data, `SELECT revision, title FROM scene WHERE id = '${id}'`)
+        : [{ revision, title }];
     if (row.revision !== revision || row.title !== title) {
       lost += 1;
-      wrong(`${what}: acknowledged ${revision} (${title}), but a second connection reads ${row.revision} (${row.title})`);
+      wrong(
+        `${what}: acknowledged ${revision} (${title}), but a second connection reads ${row.revision} (${row.title})`,
+      );
     }
     return answer.status;
   };
@@ -233,7 +260,11 @@ function faultingLayer() {
   } catch {
     return null;
   }
-  return { env: { LD_PRELOAD: library, FAULT_FLAG: flag }, fail: () => writeFileSync(flag, ""), heal: () => rmSync(flag, { force: true }) };
+  return {
+    env: { LD_PRELOAD: library, FAULT_FLAG: flag },
+    fail: () => writeFileSync(flag, ""),
+    heal: () => rmSync(flag, { force: true }),
+  };
 }
 
 const ballast = ({ folder }) => join(folder, "ballast");
@@ -248,7 +279,12 @@ async function fullDisk() {
       // It is full now, as it was meant to be.
     }
   };
-  await failingDisk(what, { folder: disk.folder, fail: fill, heal: () => rmSync(ballast(disk), { force: true }), end: disk.end });
+  await failingDisk(what, {
+    folder: disk.folder,
+    fail: fill,
+    heal: () => rmSync(ballast(disk), { force: true }),
+    end: disk.end,
+  });
 }
 
 async function ioErrors() {
@@ -262,10 +298,13 @@ async function twoServers() {
   const first = await startServer();
   let refused = 0;
   for (let i = 0; i < 3; i++) {
-    await startServer({ data: first.data }).then(() => wrong("a second server was let in"), (error) => {
-      if (/in use by another Zanvo/.test(error.message)) refused += 1;
-      else wrong(`a second server was refused without a reason: ${error.message}`);
-    });
+    await startServer({ data: first.data }).then(
+      () => wrong("a second server was let in"),
+      (error) => {
+        if (/in use by another Zanvo/.test(error.message)) refused += 1;
+        else wrong(`a second server was refused without a reason: ${error.message}`);
+      },
+    );
   }
   first.child.kill("SIGKILL");
   await first.ended;
@@ -274,8 +313,53 @@ async function twoServers() {
   tell("a second server on one database", 3, refused, 0);
 }
 
-const WORDS = ["api", "scenes", "versions", "exports", "slips", "prints", "references", "check", "health", "picture", "raw", "restore", "assets", "guide", "deleted", "NaN", "-1", "1e9", "%00", "%zz", "..%2f..", "%F0%9F%98%80", "s1.svg", "s1.png", "a".repeat(3000), "__proto__", "constructor", "null", "*", "x?y=%"];
-const BODIES = ["", "{", "[]", "null", '"x"', "{}", '{"format":"zanvo-scene"}', '{"format":"zanvo-scene","version":1e999}', "[".repeat(10_000), `{"__proto__":{"a":1},"format":"zanvo-scene","version":1}`, "\uFEFF{}", "\u0000", "é".repeat(1000)];
+const WORDS = [
+  "api",
+  "scenes",
+  "versions",
+  "exports",
+  "slips",
+  "prints",
+  "references",
+  "check",
+  "health",
+  "picture",
+  "raw",
+  "restore",
+  "assets",
+  "guide",
+  "deleted",
+  "NaN",
+  "-1",
+  "1e9",
+  "%00",
+  "%zz",
+  "..%2f..",
+  "%F0%9F%98%80",
+  "s1.svg",
+  "s1.png",
+  "a".repeat(3000),
+  "__proto__",
+  "constructor",
+  "null",
+  "*",
+  "x?y=%",
+];
+const BODIES = [
+  "",
+  "{",
+  "[]",
+  "null",
+  '"x"',
+  "{}",
+  '{"format":"zanvo-scene"}',
+  '{"format":"zanvo-scene","version":1e999}',
+  "[".repeat(10_000),
+  `{"__proto__":{"a":1},"format":"zanvo-scene","version":1}`,
+  "\uFEFF{}",
+  "\u0000",
+  "é".repeat(1000),
+];
 
 async function requests() {
   const server = await startServer();
@@ -288,13 +372,26 @@ async function requests() {
     const method = pick(["GET", "GET", "POST", "PUT", "DELETE", "PATCH", "HEAD", "OPTIONS"]);
     // A scene that is asked for by its own name is not to be changed by what fits by chance.
     if (method === "DELETE" && /^\/api\/scenes\/[^/?]+\/?(\?|$)/.test(path)) return;
-    const headers = { ...(random() < 0.7 ? json : {}), ...(random() < 0.3 ? { "If-Match": pick(['"1"', "*", "junk", '"-1"', ""]) } : {}), ...(random() < 0.1 ? { Range: "bytes=9-1", Cookie: "=;;=", Accept: "," } : {}) };
+    const headers = {
+      ...(random() < 0.7 ? json : {}),
+      ...(random() < 0.3 ? { "If-Match": pick(['"1"', "*", "junk", '"-1"', ""]) } : {}),
+      ...(random() < 0.1 ? { Range: "bytes=9-1", Cookie: "=;;=", Accept: "," } : {}),
+    };
     const body = method === "GET" || method === "HEAD" ? undefined : pick(BODIES);
     try {
-      const answer = await fetch(server.url + path, { method, headers, body, signal: AbortSignal.timeout(HANG), redirect: "manual" });
+      const answer = await fetch(server.url + path, {
+        method,
+        headers,
+        body,
+        signal: AbortSignal.timeout(HANG),
+        redirect: "manual",
+      });
       const text = await answer.text();
       answered += 1;
-      if (answer.status >= 500 || (answer.status >= 400 && method !== "HEAD" && !/"detail":"[^"]/.test(text) && !text.startsWith("<"))) {
+      if (
+        answer.status >= 500 ||
+        (answer.status >= 400 && method !== "HEAD" && !/"detail":"[^"]/.test(text) && !text.startsWith("<"))
+      ) {
         bad += 1;
         wrong(`${method} ${path.slice(0, 200)} was answered ${answer.status}: ${text.slice(0, 200)}`);
       }
@@ -303,7 +400,8 @@ async function requests() {
     }
   };
   for (let i = 0; i < REQUESTS; i += 10) await Promise.all(Array.from({ length: 10 }, one));
-  if ((await (await fetch(`${server.url}/api/scenes/${id}`)).json()).title !== before) wrong("a fuzzed request changed the scene");
+  if ((await (await fetch(`${server.url}/api/scenes/${id}`)).json()).title !== before)
+    wrong("a fuzzed request changed the scene");
   await server.stop();
   tell("fuzzed requests", REQUESTS, REQUESTS - bad, bad, `${answered} answered`);
 }
@@ -311,14 +409,57 @@ async function requests() {
 async function calls() {
   const { main } = await import(pathToFileURL(join(root, "cli/dist/main.js")).href);
   const demo = join(root, "demo/1-quay-street.zanvo.json");
-  const words = ["pins", "project", "solve", "recover", "detect", "check", "export", "slip", "print", "divide", "backup", "restore", "--shot", "s1", "--points", "--format", "svg", "png", "--out", "--dpi", "-9", "1e9", "NaN", "--every", "--blank", "--page", "--strict", "--", "-", "-h", "--paper", "A7", demo, root, "/dev/null", "/no/such", "\u0000", "é"];
+  const words = [
+    "pins",
+    "project",
+    "solve",
+    "recover",
+    "detect",
+    "check",
+    "export",
+    "slip",
+    "print",
+    "divide",
+    "backup",
+    "restore",
+    "--shot",
+    "s1",
+    "--points",
+    "--format",
+    "svg",
+    "png",
+    "--out",
+    "--dpi",
+    "-9",
+    "1e9",
+    "NaN",
+    "--every",
+    "--blank",
+    "--page",
+    "--strict",
+    "--",
+    "-",
+    "-h",
+    "--paper",
+    "A7",
+    demo,
+    root,
+    "/dev/null",
+    "/no/such",
+    "\u0000",
+    "é",
+  ];
   let bad = 0;
   for (let i = 0; i < CALLS; i++) {
     const args = Array.from({ length: below(7) }, () => pick(words));
     // Whatever is written goes where nothing is.
     const safe = [...args, "--out", "/no/such/folder/x", "--data", "/no/such/folder/x.sqlite"];
     let err = "";
-    const code = await main(safe, { stdin: Readable.from([pick(BODIES)]), out: () => undefined, err: (text) => (err += text) }).catch((error) => `thrown: ${error.stack}`);
+    const code = await main(safe, {
+      stdin: Readable.from([pick(BODIES)]),
+      out: () => undefined,
+      err: (text) => (err += text),
+    }).catch((error) => `thrown: ${error.stack}`);
     if (![0, 1, 2].includes(code) || /\n\s+at .*:\d+/.test(err) || (code !== 0 && !err.trim())) {
       bad += 1;
       wrong(`zanvo ${JSON.stringify(safe)} ended with ${code}: ${err.slice(0, 300)}`);
@@ -331,13 +472,22 @@ async function pictures() {
   const server = await startServer();
   const { id } = await (await post(server.url, town("Pictures", 5000))).json();
   const plain = sharp({ create: { width: 120, height: 90, channels: 3, background: "#a85" } });
-  const sources = [await plain.clone().jpeg().toBuffer(), await plain.clone().png().toBuffer(), await plain.clone().webp().toBuffer(), readFileSync(join(root, "demo/photos/the-corner.jpg"))];
+  const sources = [
+    await plain.clone().jpeg().toBuffer(),
+    await plain.clone().png().toBuffer(),
+    await plain.clone().webp().toBuffer(),
+    readFileSync(join(root, "demo/photos/the-corner.jpg")),
+  ];
   let [taken, refused, bad] = [0, 0, 0];
   for (let i = 0; i < PICTURES; i++) {
     let bytes = Buffer.from(pick(sources));
     for (let n = below(20); n > 0; n--) bytes[below(bytes.length)] = below(256);
     if (random() < 0.3) bytes = bytes.subarray(0, below(bytes.length) + 1);
-    const answer = await fetch(`${server.url}/api/scenes/${id}/references`, { method: "POST", body: bytes, signal: AbortSignal.timeout(HANG) });
+    const answer = await fetch(`${server.url}/api/scenes/${id}/references`, {
+      method: "POST",
+      body: bytes,
+      signal: AbortSignal.timeout(HANG),
+    });
     if (answer.status === 201) taken += 1;
     else if (answer.status === 400) refused += 1;
     else {
@@ -353,16 +503,21 @@ async function pictures() {
 async function browser() {
   const { chromium } = await import("@playwright/test");
   const server = await startServer();
-  const chrome = await chromium.launch({ executablePath: "/usr/bin/chromium", args: ["--no-sandbox", "--disable-gpu"] });
+  const chrome = await chromium.launch({
+    executablePath: "/usr/bin/chromium",
+    args: ["--no-sandbox", "--disable-gpu"],
+  });
   let [attempted, survived] = [0, 0];
   const scene = async (more = {}) => (await (await post(server.url, { ...town("Cut off", 5000), ...more })).json()).id;
   const titleOf = async (id) => (await (await fetch(`${server.url}/api/scenes/${id}`)).json()).title;
-  const cut = (page) => page.route("**/api/scenes/*", (route) => (route.request().method() === "PUT" ? route.abort() : route.continue()));
+  const cut = (page) =>
+    page.route("**/api/scenes/*", (route) => (route.request().method() === "PUT" ? route.abort() : route.continue()));
   const rename = async (page, title) => {
     await page.getByLabel("Title of the scene").fill(title);
     await page.getByLabel("Title of the scene").press("Enter");
   };
-  const says = (page, text) => page.getByRole("status", { name: "Saving" }).filter({ hasText: text }).waitFor({ timeout: 60_000 });
+  const says = (page, text) =>
+    page.getByRole("status", { name: "Saving" }).filter({ hasText: text }).waitFor({ timeout: 60_000 });
   const check = async (what, work) => {
     attempted += 1;
     const context = await chrome.newContext({ viewport: { width: 1280, height: 800 } });
@@ -381,7 +536,9 @@ async function browser() {
     await page.getByRole("application", { name: "Desk" }).waitFor({ timeout: 60_000 });
     return page;
   };
-  const expect = (is, what) => { if (!is) throw new Error(what); };
+  const expect = (is, what) => {
+    if (!is) throw new Error(what);
+  };
 
   await check("offline for a day", async (context) => {
     const id = await scene();
@@ -413,10 +570,18 @@ async function browser() {
     for (const page of pages) await page.close();
     const page = await opened(context, id);
     await says(page, /^Saved$/);
-    await page.getByRole("alert").filter({ hasText: "unsaved work" }).getByRole("button", { name: "Keep it as a copy" }).click();
+    await page
+      .getByRole("alert")
+      .filter({ hasText: "unsaved work" })
+      .getByRole("button", { name: "Keep it as a copy" })
+      .click();
     await page.getByText("It is on the shelf").first().waitFor();
     const titles = (await (await fetch(`${server.url}/api/scenes`)).json()).map(({ title }) => title);
-    expect(titles.some((title) => title.startsWith("From the first")) && titles.some((title) => title.startsWith("From the second")), `only ${titles.join(", ")} are left`);
+    expect(
+      titles.some((title) => title.startsWith("From the first")) &&
+        titles.some((title) => title.startsWith("From the second")),
+      `only ${titles.join(", ")} are left`,
+    );
   });
   await check("no room in the browser", async (context) => {
     const id = await scene();
@@ -466,7 +631,16 @@ async function browser() {
 }
 
 process.stdout.write(`seed ${seed}\n`);
-for (const [name, part] of Object.entries({ kills, fullDisk, ioErrors, twoServers, requests, calls, pictures, browser })) {
+for (const [name, part] of Object.entries({
+  kills,
+  fullDisk,
+  ioErrors,
+  twoServers,
+  requests,
+  calls,
+  pictures,
+  browser,
+})) {
   if (process.env.ONLY && !process.env.ONLY.split(",").includes(name)) continue;
   const begun = Date.now();
   await part().catch((error) => {

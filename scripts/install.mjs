@@ -12,7 +12,11 @@ export function install() {
   if (existsSync(stamp) && readFileSync(stamp, "utf8") === lock) return;
   process.stderr.write("Installing packages; the first time this takes some minutes.\n");
   // NODE_ENV=production would leave out what building needs.
-  const { status } = spawnSync("npm", ["ci", "--include=dev", "--no-audit", "--no-fund", "--loglevel=error"], { cwd: root, stdio: ["ignore", 2, 2], shell: process.platform === "win32" });
+  const { status } = spawnSync("npm", ["ci", "--include=dev", "--no-audit", "--no-fund", "--loglevel=error"], {
+    cwd: root,
+    stdio: ["ignore", 2, 2],
+    shell: process.platform === "win32",
+  });
   if (status !== 0) {
     process.stderr.write("npm could not install the packages; what it said stands above.\n");
     process.exit(1);

@@ -22,7 +22,10 @@ const BACK_TO_BACK = 5;
 
 const pause = (ms) => new Promise((resolve) => setTimeout(resolve, ms));
 const ms = (value) => `${value.toFixed(1).padStart(8)} ms`;
-const row = (what, times) => process.stdout.write(`${what.padEnd(64)} n ${String(times.length).padStart(4)}   median ${ms(quantile(times, 0.5))}   p99 ${ms(quantile(times, 0.99))}\n`);
+const row = (what, times) =>
+  process.stdout.write(
+    `${what.padEnd(64)} n ${String(times.length).padStart(4)}   median ${ms(quantile(times, 0.5))}   p99 ${ms(quantile(times, 0.99))}\n`,
+  );
 
 /** Plain writes of the same documents in WAL mode, synced at every commit: what the disk and SQLite take by themselves. */
 function rawWrites(documents) {
@@ -48,7 +51,13 @@ async function shelf() {
   const small = await startServer();
   const texts = Array.from({ length: 2000 }, (_, i) => JSON.stringify(town(`Scene ${i}`, 3000)));
   for (let i = 0; i < texts.length; i += 20) {
-    await Promise.all(texts.slice(i, i + 20).map((body) => fetch(`${small.url}/api/scenes`, { method: "POST", headers: json, body }).then((answer) => answer.text())));
+    await Promise.all(
+      texts
+        .slice(i, i + 20)
+        .map((body) =>
+          fetch(`${small.url}/api/scenes`, { method: "POST", headers: json, body }).then((answer) => answer.text()),
+        ),
+    );
   }
   const browser = await chromium.launch({ executablePath: "/usr/bin/chromium", args: ["--no-sandbox"] });
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
@@ -72,19 +81,22 @@ async function shelf() {
   }
   row("a shelf of 2,000 scenes: first cards", first);
   await pause(3000);
-  const frames = await page.evaluate(() => new Promise((resolve) => {
-    const shelf = document.querySelector("[data-testid=shelf]");
-    const times = [];
-    let last = performance.now();
-    const step = (now) => {
-      times.push(now - last);
-      last = now;
-      shelf.scrollTop += 40;
-      if (times.length < 240) requestAnimationFrame(step);
-      else resolve(times.slice(5));
-    };
-    requestAnimationFrame(step);
-  }));
+  const frames = await page.evaluate(
+    () =>
+      new Promise((resolve) => {
+        const shelf = document.querySelector("[data-testid=shelf]");
+        const times = [];
+        let last = performance.now();
+        const step = (now) => {
+          times.push(now - last);
+          last = now;
+          shelf.scrollTop += 40;
+          if (times.length < 240) requestAnimationFrame(step);
+          else resolve(times.slice(5));
+        };
+        requestAnimationFrame(step);
+      }),
+  );
   row("  frames while it scrolls", frames);
   await browser.close();
   await small.stop();
@@ -113,13 +125,22 @@ const send = async (path, init) => {
   if (timing) serverTimes.push(Number(timing[1]));
   return JSON.parse(body);
 };
-const scenes = await Promise.all(texts.map(async (text) => ({ id: (await send("/api/scenes", { method: "POST", headers: json, body: text })).id, revision: 1 })));
+const scenes = await Promise.all(
+  texts.map(async (text) => ({
+    id: (await send("/api/scenes", { method: "POST", headers: json, body: text })).id,
+    revision: 1,
+  })),
+);
 /** As one draws: another thing is renamed before each save. */
 const changed = (i) => (texts[i] = texts[i].replace(`"House ${scenes[i].revision}"`, `"Loft ${scenes[i].revision}"`));
 const save = async (i) => {
   changed(i);
   const begun = performance.now();
-  const { revision } = await send(`/api/scenes/${scenes[i].id}`, { method: "PUT", headers: { ...json, "If-Match": `"${scenes[i].revision}"` }, body: texts[i] });
+  const { revision } = await send(`/api/scenes/${scenes[i].id}`, {
+    method: "PUT",
+    headers: { ...json, "If-Match": `"${scenes[i].revision}"` },
+    body: texts[i],
+  });
   scenes[i].revision = revision;
   return performance.now() - begun;
 };
@@ -147,16 +168,20 @@ try {
   await pause(5000);
   let stop = probe();
   const until = performance.now() + PACED_FOR;
-  const paced = (await Promise.all(scenes.map(async (_, i) => {
-    const times = [];
-    await pause((i * EVERY) / CLIENTS);
-    while (performance.now() < until) {
-      const took = await save(i);
-      times.push(took);
-      await pause(Math.max(0, EVERY - took) * (0.8 + 0.4 * Math.random()));
-    }
-    return times;
-  }))).flat();
+  const paced = (
+    await Promise.all(
+      scenes.map(async (_, i) => {
+        const times = [];
+        await pause((i * EVERY) / CLIENTS);
+        while (performance.now() < until) {
+          const took = await save(i);
+          times.push(took);
+          await pause(Math.max(0, EVERY - took) * (0.8 + 0.4 * Math.random()));
+        }
+        return times;
+      }),
+    )
+  ).flat();
   row(`saved, each client every ${EVERY / 1000} s`, paced);
   const health = await stop();
   row("  of it the server's own time", serverTimes);
@@ -165,15 +190,21 @@ try {
   process.stdout.write(`  p99 beyond the disk's own: ${ms(beyond)} (target: under 100 ms)\n`);
 
   stop = probe();
-  const rush = (await Promise.all(scenes.map(async (_, i) => {
-    const times = [];
-    for (let n = 0; n < BACK_TO_BACK; n++) times.push(await save(i));
-    return times;
-  }))).flat();
+  const rush = (
+    await Promise.all(
+      scenes.map(async (_, i) => {
+        const times = [];
+        for (let n = 0; n < BACK_TO_BACK; n++) times.push(await save(i));
+        return times;
+      }),
+    )
+  ).flat();
   row(`saved, all ${CLIENTS} back to back without a pause`, rush);
   const rushed = await stop();
   row("  health meanwhile", rushed);
-  process.stdout.write(`  each of them waits for the ${CLIENTS - 1} others: ${ms(quantile(rush, 0.5) / CLIENTS)} a save\n`);
+  process.stdout.write(
+    `  each of them waits for the ${CLIENTS - 1} others: ${ms(quantile(rush, 0.5) / CLIENTS)} a save\n`,
+  );
   failed = beyond > 100 || quantile(health, 0.99) > 50;
 } finally {
   await server.stop();

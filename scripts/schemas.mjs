@@ -16,7 +16,15 @@ async function schemas() {
   const { build } = await import("esbuild");
   const outfile = join(root, ".cache/schemas.mjs");
   mkdirSync(dirname(outfile), { recursive: true });
-  await build({ stdin: { contents: ENTRY, resolveDir: root, loader: "ts" }, outfile, bundle: true, platform: "node", format: "esm", mainFields: ["module", "main"], logLevel: "error" });
+  await build({
+    stdin: { contents: ENTRY, resolveDir: root, loader: "ts" },
+    outfile,
+    bundle: true,
+    platform: "node",
+    format: "esm",
+    mainFields: ["module", "main"],
+    logLevel: "error",
+  });
   return import(`${pathToFileURL(outfile).href}?${Date.now()}`);
 }
 
@@ -32,7 +40,11 @@ export const compiledSchemas = {
       ajv.addSchema(SceneSchema, "scene");
       ajv.addSchema(ElementSchema, "element");
       const code = standaloneCode(ajv, { scene: "scene", element: "element" });
-      return { contents: `${code}\nexport const sceneFits = () => scene;\nexport const elementFits = () => element;\n`, resolveDir: join(root, "core/src/document"), loader: "js" };
+      return {
+        contents: `${code}\nexport const sceneFits = () => scene;\nexport const elementFits = () => element;\n`,
+        resolveDir: join(root, "core/src/document"),
+        loader: "js",
+      };
     });
   },
 };

@@ -16,7 +16,8 @@ const PORT = "4397";
 const folder = join(root, "docs/screenshots");
 mkdirSync(folder, { recursive: true });
 const server = spawn(process.execPath, [join(root, "server/dist/main.js")], {
-  env: { ...process.env, PORT, ZANVO_DATA: join(mkdtempSync(join(tmpdir(), "zanvo-shots-")), "z.sqlite") }, stdio: ["ignore", "pipe", "inherit"],
+  env: { ...process.env, PORT, ZANVO_DATA: join(mkdtempSync(join(tmpdir(), "zanvo-shots-")), "z.sqlite") },
+  stdio: ["ignore", "pipe", "inherit"],
 });
 await new Promise((resolve) => server.stdout.once("data", resolve));
 const browser = await chromium.launch({ executablePath: "/usr/bin/chromium", args: ["--no-sandbox"] });
@@ -37,7 +38,11 @@ try {
   await page.goto(`http://127.0.0.1:${PORT}/`);
   await page.getByRole("link", { name: "Quay street, the corner" }).last().waitFor();
   // The first start has them drawn as they come into sight.
-  await page.waitForFunction(() => [...document.querySelectorAll("article img")].every((img) => img.complete && img.naturalWidth > 0), null, { timeout: 60_000 });
+  await page.waitForFunction(
+    () => [...document.querySelectorAll("article img")].every((img) => img.complete && img.naturalWidth > 0),
+    null,
+    { timeout: 60_000 },
+  );
   await shoot("shelf");
 
   await board("Quay street, the corner");
@@ -47,7 +52,8 @@ try {
   await shoot("whole-desk");
   await page.keyboard.press("s");
   await page.keyboard.press("4");
-  for (const set of ["Main streets, left", "Main streets, right", "Uprights"]) await page.getByRole("region", { name: set }).getByRole("slider").press("Home");
+  for (const set of ["Main streets, left", "Main streets, right", "Uprights"])
+    await page.getByRole("region", { name: set }).getByRole("slider").press("Home");
   await page.getByRole("button", { name: "Lay out squares" }).click();
   await shoot("grid");
   for (let i = 0; i < 4; i++) await page.keyboard.press("Control+z");
@@ -61,8 +67,10 @@ try {
   await page.getByRole("button", { name: "Add a slope" }).click();
   await page.keyboard.press("4");
   await page.getByText("Aids on the margin").click();
-  for (const aid of ["Numbered edge ticks", "Tilts beside the ticks", "Centrolinead pegs"]) await page.getByLabel(aid).check();
-  for (const set of ["Main streets, right", "Roofs, falling"]) await page.getByRole("checkbox", { name: set }).uncheck();
+  for (const aid of ["Numbered edge ticks", "Tilts beside the ticks", "Centrolinead pegs"])
+    await page.getByLabel(aid).check();
+  for (const set of ["Main streets, right", "Roofs, falling"])
+    await page.getByRole("checkbox", { name: set }).uncheck();
   await page.getByText("Aids on the margin").scrollIntoViewIfNeeded();
   await shoot("slopes-and-aids");
   for (let i = 0; i < 6; i++) await page.keyboard.press("Control+z");
@@ -75,7 +83,10 @@ try {
   await page.keyboard.press("1");
   await page.getByRole("button", { name: "Split in two ↔" }).click();
   await page.getByRole("button", { name: "Split in two ↕" }).click();
-  for (const [panel, situation] of [["Shot 2", "down"], ["Shot 3", "up"]]) {
+  for (const [panel, situation] of [
+    ["Shot 2", "down"],
+    ["Shot 3", "up"],
+  ]) {
     await page.getByRole("button", { name: `Work on the panel ${panel}` }).click();
     await page.keyboard.press("3");
     const fold = page.getByLabel("Situation", { exact: true });

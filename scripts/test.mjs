@@ -24,10 +24,12 @@ function runBeside(name, args) {
   const tool = spawn(process.execPath, args, { cwd: root, stdio: ["ignore", "pipe", "pipe"] });
   const said = [];
   for (const stream of [tool.stdout, tool.stderr]) stream.on("data", (part) => said.push(part));
-  return new Promise((resolve) => tool.on("close", (code) => {
-    process.stdout.write(`\n== ${name}\n${Buffer.concat(said)}`);
-    resolve(code === 0);
-  }));
+  return new Promise((resolve) =>
+    tool.on("close", (code) => {
+      process.stdout.write(`\n== ${name}\n${Buffer.concat(said)}`);
+      resolve(code === 0);
+    }),
+  );
 }
 /** The result file of a runner, or nothing where it wrote none. */
 const read = (file) => {

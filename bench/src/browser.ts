@@ -18,7 +18,13 @@ export function street(n: number): Scene {
   const scene = newScene("Bench street");
   for (let i = 0; i < n; i++) {
     scene.elements.push({
-      id: `b${i}`, kind: "block", name: `b${i}`, heading: -55, length: 6, width: 7, height: 5 + (i % 5),
+      id: `b${i}`,
+      kind: "block",
+      name: `b${i}`,
+      heading: -55,
+      length: 6,
+      width: 7,
+      height: 5 + (i % 5),
       origin: { x: -12 + (i % 5) * 9, y: 9 + Math.floor(i / 5) * 11, z: 0 },
     });
   }
@@ -30,15 +36,24 @@ export function gridded(): Scene {
   const scene = street(50);
   scene.orientations.push({ id: "canal", name: "Canal", heading: 70 });
   const [shot] = scene.shots;
-  shot.bundles = pinsOf(scene.orientations, shot).map(({ id, role }) => ({ pin: id, spacing: 6.2, strength: role === "upright" ? 0 : 0.5 }));
+  shot.bundles = pinsOf(scene.orientations, shot).map(({ id, role }) => ({
+    pin: id,
+    spacing: 6.2,
+    strength: role === "upright" ? 0 : 0.5,
+  }));
   return scene;
 }
 
 /** Opens a scene's board on a server of its own, and closes both afterwards. */
 async function onBoard(scene: Scene, use: (page: Page, scripts: readonly Buffer[]) => Promise<void>): Promise<void> {
-  const server = spawn(process.execPath, ["server/dist/main.js"], { env: { ...process.env, PORT, ZANVO_DATA: join(mkdtempSync(join(tmpdir(), "zanvo-bench-")), "z.sqlite") } });
+  const server = spawn(process.execPath, ["server/dist/main.js"], {
+    env: { ...process.env, PORT, ZANVO_DATA: join(mkdtempSync(join(tmpdir(), "zanvo-bench-")), "z.sqlite") },
+  });
   await new Promise((resolve) => server.stdout.once("data", resolve));
-  const browser = await chromium.launch({ executablePath: "/usr/bin/chromium", args: ["--no-sandbox", "--disable-background-networking"] });
+  const browser = await chromium.launch({
+    executablePath: "/usr/bin/chromium",
+    args: ["--no-sandbox", "--disable-background-networking"],
+  });
   try {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
     const scripts: Buffer[] = [];
@@ -57,17 +72,24 @@ async function onBoard(scene: Scene, use: (page: Page, scripts: readonly Buffer[
 }
 
 /** Script that the board's first load asks for, its worker's with it, gzipped. */
-export const firstLoad = (): Promise<void> => onBoard(street(1), async (_, scripts) => {
-  const bytes = scripts.reduce((sum, script) => sum + gzipSync(script).length, 0);
-  row("script of the board's first load, gzipped", `${(bytes / 1000).toFixed(0)} kB in ${scripts.length} files`, "under 350 kB");
-});
+export const firstLoad = (): Promise<void> =>
+  onBoard(street(1), async (_, scripts) => {
+    const bytes = scripts.reduce((sum, script) => sum + gzipSync(script).length, 0);
+    row(
+      "script of the board's first load, gzipped",
+      `${(bytes / 1000).toFixed(0)} kB in ${scripts.length} files`,
+      "under 350 kB",
+    );
+  });
 
 /** A drag there and back from a place of the window: what keeps the main thread, and how the lines follow. */
 async function timedDrag(page: Page, what: string, [x, y]: readonly [number, number]): Promise<void> {
   await page.evaluate(() => {
     const seen = { tasks: [] as number[], frames: [] as number[] };
     Object.assign(window, { seen });
-    new PerformanceObserver((list) => seen.tasks.push(...list.getEntries().map((entry) => entry.duration))).observe({ type: "longtask" });
+    new PerformanceObserver((list) => seen.tasks.push(...list.getEntries().map((entry) => entry.duration))).observe({
+      type: "longtask",
+    });
     let last = performance.now();
     const tick = () => {
       const now = performance.now();
@@ -82,7 +104,9 @@ async function timedDrag(page: Page, what: string, [x, y]: readonly [number, num
   for (let i = 0; i < 120; i++) await page.mouse.move(x + 2.5 * (60 - Math.abs(60 - i)), y);
   await page.mouse.up();
   await page.waitForTimeout(300);
-  const { tasks, frames } = await page.evaluate(() => (window as unknown as { seen: { tasks: number[]; frames: number[] } }).seen);
+  const { tasks, frames } = await page.evaluate(
+    () => (window as unknown as { seen: { tasks: number[]; frames: number[] } }).seen,
+  );
   const sorted = frames.sort((a, b) => a - b);
   row(
     `dragging ${what}`,
@@ -100,28 +124,38 @@ async function timedPin(page: Page, what: string): Promise<void> {
 export const dragging = (what: string, scene: Scene): Promise<void> => onBoard(scene, (page) => timedPin(page, what));
 
 /** Dragging in the demo's whole quarter: a pin, a building in the picture, and one on the plan beside it. */
-export const draggingQuarter = (scene: Scene): Promise<void> => onBoard(scene, async (page) => {
-  await timedPin(page, "the whole quarter");
-  await page.getByRole("button", { name: /Masses/ }).first().click();
-  await page.getByRole("button", { name: "Choose", exact: true }).click();
-  await page.waitForTimeout(500);
-  const desk = (await page.getByRole("application", { name: "Desk" }).boundingBox())!;
-  const at = [desk.x + desk.width * 0.6, desk.y + desk.height * 0.52] as const;
-  await page.mouse.click(...at);
-  await page.getByRole("region", { name: "Chosen building" }).waitFor();
-  await page.waitForTimeout(1500);
-  await timedDrag(page, "a building in the picture, the whole quarter", at);
-  await page.getByRole("link", { name: "Plan", exact: true }).click();
-  const outline = (await page.getByTestId("Clock tower").boundingBox())!;
-  await page.waitForTimeout(1500);
-  await timedDrag(page, "a building on the plan, the whole quarter", [outline.x + outline.width / 2, outline.y + outline.height / 2]);
-});
+export const draggingQuarter = (scene: Scene): Promise<void> =>
+  onBoard(scene, async (page) => {
+    await timedPin(page, "the whole quarter");
+    await page
+      .getByRole("button", { name: /Masses/ })
+      .first()
+      .click();
+    await page.getByRole("button", { name: "Choose", exact: true }).click();
+    await page.waitForTimeout(500);
+    const desk = (await page.getByRole("application", { name: "Desk" }).boundingBox())!;
+    const at = [desk.x + desk.width * 0.6, desk.y + desk.height * 0.52] as const;
+    await page.mouse.click(...at);
+    await page.getByRole("region", { name: "Chosen building" }).waitFor();
+    await page.waitForTimeout(1500);
+    await timedDrag(page, "a building in the picture, the whole quarter", at);
+    await page.getByRole("link", { name: "Plan", exact: true }).click();
+    const outline = (await page.getByTestId("Clock tower").boundingBox())!;
+    await page.waitForTimeout(1500);
+    await timedDrag(page, "a building on the plan, the whole quarter", [
+      outline.x + outline.width / 2,
+      outline.y + outline.height / 2,
+    ]);
+  });
 
 /** What the page of a board takes, its workers with it, in the memory of its process. */
-export const memory = (what: string, scene: Scene): Promise<void> => onBoard(scene, async (page) => {
-  await page.waitForTimeout(6000);
-  const client = await page.context().browser()!.newBrowserCDPSession();
-  const { processInfo } = await client.send("SystemInfo.getProcessInfo");
-  const sizes = processInfo.filter(({ type }) => type === "renderer").map(({ id }) => Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${id}/status`, "utf8"))?.[1] ?? 0) / 1000);
-  row(`memory of the page, ${what}`, `${Math.max(...sizes).toFixed(0)} MB`, "under 600 MB");
-});
+export const memory = (what: string, scene: Scene): Promise<void> =>
+  onBoard(scene, async (page) => {
+    await page.waitForTimeout(6000);
+    const client = await page.context().browser()!.newBrowserCDPSession();
+    const { processInfo } = await client.send("SystemInfo.getProcessInfo");
+    const sizes = processInfo
+      .filter(({ type }) => type === "renderer")
+      .map(({ id }) => Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${id}/status`, "utf8"))?.[1] ?? 0) / 1000);
+    row(`memory of the page, ${what}`, `${Math.max(...sizes).toFixed(0)} MB`, "under 600 MB");
+  });

@@ -1,5 +1,16 @@
 import { see } from "@zanvo/core/visibility";
-import { built, DEFAULT_ROW, DEFAULT_STREET, fillRow, keptBuild, moved, type Building, type Built, type Element, type Solid } from "@zanvo/core/world";
+import {
+  built,
+  DEFAULT_ROW,
+  DEFAULT_STREET,
+  fillRow,
+  keptBuild,
+  moved,
+  type Building,
+  type Built,
+  type Element,
+  type Solid,
+} from "@zanvo/core/world";
 import { BufferGeometry, DoubleSide, Float32BufferAttribute, Mesh, MeshBasicMaterial, Raycaster, Vector3 } from "three";
 import { acceleratedRaycast, MeshBVH } from "three-mesh-bvh";
 import { medians, row } from "./timing";
@@ -11,10 +22,35 @@ export function city(n: number): Element[] {
   for (let k = 0; houses.length < n; k++) {
     const x = (k - Math.sqrt(n / 10)) * 46;
     const length = 30 + 16 * Math.sqrt(n / 3);
-    streets.push({ id: `s${k}`, kind: "street", name: `s${k}`, path: [{ x, y: 10 }, { x, y: 10 + length }], ...DEFAULT_STREET });
+    streets.push({
+      id: `s${k}`,
+      kind: "street",
+      name: `s${k}`,
+      path: [
+        { x, y: 10 },
+        { x, y: 10 + length },
+      ],
+      ...DEFAULT_STREET,
+    });
     for (const side of [1, -1]) {
-      const [a, b] = [{ x: x + side * 6, y: 10 }, { x: x + side * 6, y: 10 + length }];
-      houses.push(...fillRow({ ...DEFAULT_ROW, id: `r${k}${side}`, name: "row", from: side > 0 ? a : b, to: side > 0 ? b : a, seed: 7 * k + side + 2 }, [], (i) => `h${k} ${side} ${i}`));
+      const [a, b] = [
+        { x: x + side * 6, y: 10 },
+        { x: x + side * 6, y: 10 + length },
+      ];
+      houses.push(
+        ...fillRow(
+          {
+            ...DEFAULT_ROW,
+            id: `r${k}${side}`,
+            name: "row",
+            from: side > 0 ? a : b,
+            to: side > 0 ? b : a,
+            seed: 7 * k + side + 2,
+          },
+          [],
+          (i) => `h${k} ${side} ${i}`,
+        ),
+      );
     }
   }
   return [...houses.slice(0, n), ...streets];
@@ -22,7 +58,13 @@ export function city(n: number): Element[] {
 
 /** All faces of some solids as one mesh with a tree of boxes over its triangles. */
 function meshOf(solids: readonly Solid[]): Mesh {
-  const corners = solids.flatMap(({ vertices, faces }) => faces.flatMap(({ pieces }) => pieces.flatMap((piece) => piece.slice(2).flatMap((_, i) => [piece[0], piece[i + 1], piece[i + 2]].flatMap((v) => vertices[v])))));
+  const corners = solids.flatMap(({ vertices, faces }) =>
+    faces.flatMap(({ pieces }) =>
+      pieces.flatMap((piece) =>
+        piece.slice(2).flatMap((_, i) => [piece[0], piece[i + 1], piece[i + 2]].flatMap((v) => vertices[v])),
+      ),
+    ),
+  );
   const geometry = new BufferGeometry().setAttribute("position", new Float32BufferAttribute(corners, 3));
   geometry.boundsTree = new MeshBVH(geometry);
   const mesh = new Mesh(geometry, new MeshBasicMaterial({ side: DoubleSide }));
@@ -36,17 +78,18 @@ function sampled(mesh: Mesh, solids: readonly Solid[], eye: Vector3, samples: nu
   rays.firstHitOnly = true;
   const [p, way] = [new Vector3(), new Vector3()];
   let hidden = 0;
-  for (const { vertices, edges } of solids) for (const { a, b } of edges) {
-    for (let k = 0; k < samples; k++) {
-      const t = (k + 0.5) / samples;
-      p.set(...vertices[a]).lerp(way.set(...vertices[b]), t);
-      way.copy(p).sub(eye);
-      const length = way.length();
-      rays.set(eye, way.divideScalar(length));
-      rays.far = length - 1e-3;
-      if (rays.intersectObject(mesh).length) hidden++;
+  for (const { vertices, edges } of solids)
+    for (const { a, b } of edges) {
+      for (let k = 0; k < samples; k++) {
+        const t = (k + 0.5) / samples;
+        p.set(...vertices[a]).lerp(way.set(...vertices[b]), t);
+        way.copy(p).sub(eye);
+        const length = way.length();
+        rays.set(eye, way.divideScalar(length));
+        rays.far = length - 1e-3;
+        if (rays.intersectObject(mesh).length) hidden++;
+      }
     }
-  }
   return hidden;
 }
 
@@ -61,17 +104,36 @@ export function towns(): void {
   kept(elements);
   let step = 0;
   const look = (world: Built) => void see(world.solids, eye, world.details);
-  const oneMoved = () => look(kept(elements.map((element, i) => (i === 40 ? moved(element, 0.01 * ++step, 0) : element))));
-  const [whole, one, again, rays] = medians([
-    () => look(built(elements)),
-    oneMoved,
-    () => void see(solids, [3.1, 0, 1.7], details),
-    () => void sampled(mesh, solids, new Vector3(...eye), 20),
-  ], 5);
-  row(`hidden lines, 300 houses with roofs, ${details.length.toLocaleString("en")} details`, `${whole.toFixed(0)} ms, one house moved ${one.toFixed(0)} ms, the eye ${again.toFixed(0)} ms`, "under 1,000, 150 and 400 ms");
-  row("the same by rays, three-mesh-bvh, at 5 % of an edge", `${rays.toFixed(0)} ms: ${(rays / whole).toFixed(1)}x`, "");
+  const oneMoved = () =>
+    look(kept(elements.map((element, i) => (i === 40 ? moved(element, 0.01 * ++step, 0) : element))));
+  const [whole, one, again, rays] = medians(
+    [
+      () => look(built(elements)),
+      oneMoved,
+      () => void see(solids, [3.1, 0, 1.7], details),
+      () => void sampled(mesh, solids, new Vector3(...eye), 20),
+    ],
+    5,
+  );
+  row(
+    `hidden lines, 300 houses with roofs, ${details.length.toLocaleString("en")} details`,
+    `${whole.toFixed(0)} ms, one house moved ${one.toFixed(0)} ms, the eye ${again.toFixed(0)} ms`,
+    "under 1,000, 150 and 400 ms",
+  );
+  row(
+    "the same by rays, three-mesh-bvh, at 5 % of an edge",
+    `${rays.toFixed(0)} ms: ${(rays / whole).toFixed(1)}x`,
+    "",
+  );
   const sizes = [100, 400, 1600].map(city);
-  const each = medians(sizes.map((many) => () => look(built(many))), 5);
+  const each = medians(
+    sizes.map((many) => () => look(built(many))),
+    5,
+  );
   const heap = process.memoryUsage().heapUsed;
-  row("hidden lines, 100 / 400 / 1600 houses with roofs and windows", `${each.map((ms) => ms.toFixed(0)).join(" / ")} ms: ${(each[2] / 16 / each[0]).toFixed(2)}x per house; heap ${(heap / 1e6).toFixed(0)} MB`, "grows less than 1.3x; under 600 MB");
+  row(
+    "hidden lines, 100 / 400 / 1600 houses with roofs and windows",
+    `${each.map((ms) => ms.toFixed(0)).join(" / ")} ms: ${(each[2] / 16 / each[0]).toFixed(2)}x per house; heap ${(heap / 1e6).toFixed(0)} MB`,
+    "grows less than 1.3x; under 600 MB",
+  );
 }

@@ -13,7 +13,9 @@ export function projecting(): void {
   const view = viewOf(newScene("Bench").shots[0]);
   const random = seeded(1);
   const [batches, n] = [100, 10_000];
-  const points = Float64Array.from({ length: 3 * n }, (_, i) => (i % 3 === 1 ? 5 + 100 * random() : 40 * random() - 20));
+  const points = Float64Array.from({ length: 3 * n }, (_, i) =>
+    i % 3 === 1 ? 5 + 100 * random() : 40 * random() - 20,
+  );
   const out = new Float64Array(2 * n);
   const job = () => {
     for (let batch = 0; batch < batches; batch++) projectMany(view, points, out);
@@ -34,7 +36,11 @@ export function projecting(): void {
     }
   };
   const [ours, three] = medians([job, peer]);
-  row("a million points, straight lens", `${ours.toFixed(1)} ms, three ${three.toFixed(1)} ms: ${(three / ours).toFixed(1)}x`, "at least 3x");
+  row(
+    "a million points, straight lens",
+    `${ours.toFixed(1)} ms, three ${three.toFixed(1)} ms: ${(three / ours).toFixed(1)}x`,
+    "at least 3x",
+  );
 }
 
 /** A town of n blocks in rows, as streets leave it. */
@@ -42,9 +48,14 @@ function town(n: number): Block[] {
   const random = seeded(n);
   const side = Math.ceil(Math.sqrt(n));
   return Array.from({ length: n }, (_, i): Block => ({
-    id: `b${i}`, kind: "block", name: `b${i}`, heading: 20,
+    id: `b${i}`,
+    kind: "block",
+    name: `b${i}`,
+    heading: 20,
     origin: { x: ((i % side) - side / 2) * 18 + 4 * random(), y: 20 + Math.floor(i / side) * 22 + 4 * random(), z: 0 },
-    length: 8 + 6 * random(), width: 8 + 6 * random(), height: 5 + 20 * random(),
+    length: 8 + 6 * random(),
+    width: 8 + 6 * random(),
+    height: 5 + 20 * random(),
   }));
 }
 
@@ -58,7 +69,10 @@ function sampled(solids: readonly Solid[], eye: readonly [number, number, number
         const [dx, dy, dz] = [0, 1, 2].map((i) => vertices[a][i] + t * (vertices[b][i] - vertices[a][i]) - eye[i]);
         const stopped = solids.some(({ faces }) => {
           let [near, far] = [0, 1 - 1e-6];
-          for (const { normal: [nx, ny, nz], offset } of faces) {
+          for (const {
+            normal: [nx, ny, nz],
+            offset,
+          } of faces) {
             const rate = nx * dx + ny * dy + nz * dz;
             const room = offset - nx * eye[0] - ny * eye[1] - nz * eye[2];
             if (rate < 0) near = Math.max(near, room / rate);
@@ -79,8 +93,19 @@ export function visibility(): void {
   const eye = [0, 0, 1.6] as const;
   const solids = build(town(50));
   const [ours, peer] = medians([() => see(solids, eye), () => sampled(solids, eye, 100)], 5);
-  row("hidden lines, 50 blocks", `${ours.toFixed(2)} ms, ray sampling at 1 % ${peer.toFixed(0)} ms: ${(peer / ours).toFixed(0)}x`, "");
+  row(
+    "hidden lines, 50 blocks",
+    `${ours.toFixed(2)} ms, ray sampling at 1 % ${peer.toFixed(0)} ms: ${(peer / ours).toFixed(0)}x`,
+    "",
+  );
   const towns = [100, 400, 1600].map((n) => build(town(n)));
-  const each = medians(towns.map((many) => () => see(many, eye)), 7);
-  row("hidden lines, 100 / 400 / 1600 blocks", `${each.map((ms) => ms.toFixed(1)).join(" / ")} ms: ${(each[2] / 16 / each[0]).toFixed(2)}x per block`, "grows less than 1.3x per block");
+  const each = medians(
+    towns.map((many) => () => see(many, eye)),
+    7,
+  );
+  row(
+    "hidden lines, 100 / 400 / 1600 blocks",
+    `${each.map((ms) => ms.toFixed(1)).join(" / ")} ms: ${(each[2] / 16 / each[0]).toFixed(2)}x per block`,
+    "grows less than 1.3x per block",
+  );
 }

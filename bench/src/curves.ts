@@ -2,7 +2,16 @@ import { geoPath, geoStereographic, type GeoContext } from "d3-geo";
 import { buildingLayers, bundleLayers, measuredLayers } from "@zanvo/core/drawing";
 import { cross, norm, scale, sub, unit, type Vec3 } from "@zanvo/core/geometry";
 import { newScene, showOf, type Scene, type Shot } from "@zanvo/core/scene";
-import { CurveBook, CURVED_SYSTEMS, drawGreatCircle, inCurvedSystem, toEye, TOLERANCE, viewOf, type View } from "@zanvo/core/shot";
+import {
+  CurveBook,
+  CURVED_SYSTEMS,
+  drawGreatCircle,
+  inCurvedSystem,
+  toEye,
+  TOLERANCE,
+  viewOf,
+  type View,
+} from "@zanvo/core/shot";
 import { pinsOf } from "@zanvo/core/vanishing";
 import { see } from "@zanvo/core/visibility";
 import { build } from "@zanvo/core/world";
@@ -12,11 +21,25 @@ import { medians, row } from "./timing";
 /** A tilted disc with three bundles, and squares on the ground and on two walls. */
 export function denseDisc(scene = newScene("Bench disc")): Scene {
   const [main] = scene.orientations;
-  const plain = inCurvedSystem(scene.shots[0], main, CURVED_SYSTEMS.find(({ id }) => id === "six-disc")!);
+  const plain = inCurvedSystem(
+    scene.shots[0],
+    main,
+    CURVED_SYSTEMS.find(({ id }) => id === "six-disc")!,
+  );
   const shot: Shot = {
     ...plain,
-    bundles: ["main-left", "main-right", "upright"].map((pin) => ({ pin, spacing: (2 * Math.PI * plain.lens.distance) / 72, strength: 0.5 })),
-    measured: (["level", "left", "right"] as const).map((plane) => ({ plane, at: plane === "level" ? 0 : 6, every: 2, heavy: 5, strength: 0.5 })),
+    bundles: ["main-left", "main-right", "upright"].map((pin) => ({
+      pin,
+      spacing: (2 * Math.PI * plain.lens.distance) / 72,
+      strength: 0.5,
+    })),
+    measured: (["level", "left", "right"] as const).map((plane) => ({
+      plane,
+      at: plane === "level" ? 0 : 6,
+      every: 2,
+      heavy: 5,
+      strength: 0.5,
+    })),
   };
   return { ...scene, shots: [shot] };
 }
@@ -30,22 +53,32 @@ interface Arc {
 
 /** Half great circles in eye axes: 72 about each of three points, and forty lines a way on the ground and two walls. */
 function arcsOf(view: View): Arc[] {
-  const axes: readonly Vec3[] = [[Math.sin(0.61), Math.cos(0.61), 0], [Math.cos(0.61), -Math.sin(0.61), 0], [0, 0, 1]];
+  const axes: readonly Vec3[] = [
+    [Math.sin(0.61), Math.cos(0.61), 0],
+    [Math.cos(0.61), -Math.sin(0.61), 0],
+    [0, 0, 1],
+  ];
   const half = (towards: Vec3, through: Vec3): Arc => {
     const u = unit(toEye(view, towards));
     const side = toEye(view, through);
     const dot = u[0] * side[0] + u[1] * side[1] + u[2] * side[2];
     return { u, v: unit(sub(side, scale(u, dot))), from: 0.02, to: Math.PI - 0.02 };
   };
-  const bundles = axes.flatMap((w) => Array.from({ length: 72 }, (_, k) => {
-    const [p, turn] = [axes.find((other) => norm(cross(other, w)) > 0.5)!, (2 * Math.PI * k) / 72];
-    const q = cross(w, p);
-    return half(w, [0, 1, 2].map((i) => Math.cos(turn) * p[i] + Math.sin(turn) * q[i]) as unknown as Vec3);
-  }));
-  const planes = axes.flatMap((n, i) => [1, 2].flatMap((k) => {
-    const [along, across] = [axes[(i + k) % 3], axes[(i + 3 - k) % 3]];
-    return Array.from({ length: 40 }, (_, j) => half(along, [0, 1, 2].map((c) => (j - 19.5) * 2 * across[c] - 1.6 * n[c]) as unknown as Vec3));
-  }));
+  const bundles = axes.flatMap((w) =>
+    Array.from({ length: 72 }, (_, k) => {
+      const [p, turn] = [axes.find((other) => norm(cross(other, w)) > 0.5)!, (2 * Math.PI * k) / 72];
+      const q = cross(w, p);
+      return half(w, [0, 1, 2].map((i) => Math.cos(turn) * p[i] + Math.sin(turn) * q[i]) as unknown as Vec3);
+    }),
+  );
+  const planes = axes.flatMap((n, i) =>
+    [1, 2].flatMap((k) => {
+      const [along, across] = [axes[(i + k) % 3], axes[(i + 3 - k) % 3]];
+      return Array.from({ length: 40 }, (_, j) =>
+        half(along, [0, 1, 2].map((c) => (j - 19.5) * 2 * across[c] - 1.6 * n[c]) as unknown as Vec3),
+      );
+    }),
+  );
   return [...bundles, ...planes];
 }
 
@@ -62,29 +95,55 @@ export function curves(): void {
     ours = book.curves().t.length;
   };
   const { frame, centre, distance } = view;
-  const projection = geoStereographic().scale(2 * distance).translate([centre[0], centre[1]]).clipAngle(175).clipExtent([[frame.x, frame.y], [frame.x + frame.width, frame.y + frame.height]]).precision(TOLERANCE);
+  const projection = geoStereographic()
+    .scale(2 * distance)
+    .translate([centre[0], centre[1]])
+    .clipAngle(175)
+    .clipExtent([
+      [frame.x, frame.y],
+      [frame.x + frame.width, frame.y + frame.height],
+    ])
+    .precision(TOLERANCE);
   const place = ({ u, v }: Arc, t: number): [number, number] => {
     const [a, b, c] = [0, 1, 2].map((i) => Math.cos(t) * u[i] + Math.sin(t) * v[i]);
     return [(Math.atan2(a, c) * 180) / Math.PI, (Math.asin(b) * 180) / Math.PI];
   };
-  const lines = { type: "MultiLineString" as const, coordinates: arcs.map((arc) => [arc.from, (2 * arc.from + arc.to) / 3, (arc.from + 2 * arc.to) / 3, arc.to].map((t) => place(arc, t))) };
+  const lines = {
+    type: "MultiLineString" as const,
+    coordinates: arcs.map((arc) =>
+      [arc.from, (2 * arc.from + arc.to) / 3, (arc.from + 2 * arc.to) / 3, arc.to].map((t) => place(arc, t)),
+    ),
+  };
   let places: number[] = [];
   const put = (x: number, y: number) => void places.push(x, y);
-  const context: GeoContext = { beginPath: () => undefined, closePath: () => undefined, arc: () => undefined, moveTo: put, lineTo: put };
+  const context: GeoContext = {
+    beginPath: () => undefined,
+    closePath: () => undefined,
+    arc: () => undefined,
+    moveTo: put,
+    lineTo: put,
+  };
   const path = geoPath(projection, context);
   const peer = () => {
     places = [];
     path(lines);
   };
   const [us, d3] = medians([job, peer], 9);
-  row(`dense curved grid, ${arcs.length} arcs at 0.05 mm`, `${us.toFixed(1)} ms (${ours} places), d3-geo ${d3.toFixed(1)} ms (${places.length / 2}): ${(d3 / us).toFixed(1)}x`, "at least 5x");
+  row(
+    `dense curved grid, ${arcs.length} arcs at 0.05 mm`,
+    `${us.toFixed(1)} ms (${ours} places), d3-geo ${d3.toFixed(1)} ms (${places.length / 2}): ${(d3 / us).toFixed(1)}x`,
+    "at least 5x",
+  );
 
   const pins = pinsOf(scene.orientations, shot);
   const seen = see(build(street(300).elements), view.eye);
-  const [grid, buildings] = medians([
-    () => void [...bundleLayers(shot, pins, view), ...measuredLayers(scene.orientations, shot, view)],
-    () => void buildingLayers(view, seen, showOf(shot)),
-  ], 9);
+  const [grid, buildings] = medians(
+    [
+      () => void [...bundleLayers(shot, pins, view), ...measuredLayers(scene.orientations, shot, view)],
+      () => void buildingLayers(view, seen, showOf(shot)),
+    ],
+    9,
+  );
   row("such a grid worked out afresh, as while a pin is dragged", `${grid.toFixed(1)} ms`, "under 16 ms");
   row("300 buildings bent into that view", `${buildings.toFixed(1)} ms`, "under 300 ms");
 }

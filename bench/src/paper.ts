@@ -23,5 +23,9 @@ export async function tiling(): Promise<void> {
     times.push(performance.now() - start);
   }
   const median = times.sort((a, b) => a - b)[2];
-  row(`a desk of ${(print.desk.box.width / 1000).toFixed(1)} m and ${lines} lines on ${sheets} tiles of A4`, `${(median / 1000).toFixed(2)} s`, "under 3 s");
+  row(
+    `a desk of ${(print.desk.box.width / 1000).toFixed(1)} m and ${lines} lines on ${sheets} tiles of A4`,
+    `${(median / 1000).toFixed(2)} s`,
+    "under 3 s",
+  );
 }

@@ -7,8 +7,20 @@ import { sceneIn, type Call } from "./io";
 export async function check(call: Call) {
   const scene = await sceneIn(call);
   const shot = shotOf(scene, call.options.shot);
-  const found = [...findings(scene, shot), ...tangents(scene, shot)].map(({ id, severity, where, value, unit, message }) => ({ id, severity, where, value, unit, message }));
-  const drawn = (scene.references ?? []).filter(({ drawing }) => drawing).flatMap((reference) => checkDrawn(reference)
-    .map(({ kind, where, value, unit, message }) => ({ id: `drawn-${kind}`, severity: "warning", where: `${reference.name}: ${where}`, value, unit, message })));
+  const found = [...findings(scene, shot), ...tangents(scene, shot)].map(
+    ({ id, severity, where, value, unit, message }) => ({ id, severity, where, value, unit, message }),
+  );
+  const drawn = (scene.references ?? [])
+    .filter(({ drawing }) => drawing)
+    .flatMap((reference) =>
+      checkDrawn(reference).map(({ kind, where, value, unit, message }) => ({
+        id: `drawn-${kind}`,
+        severity: "warning",
+        where: `${reference.name}: ${where}`,
+        value,
+        unit,
+        message,
+      })),
+    );
   return [...found, ...drawn];
 }

@@ -12,7 +12,8 @@ const fits = checker(GridsSchema);
 function blank(shot: Shot, id?: string): Pick<Shot, "sheet" | "frame"> {
   if (id === undefined) return shot;
   const paper = PAPERS.find((one) => one.id === id);
-  if (!paper) throw new BadInput([{ path: "--paper", message: `must be one of: ${PAPERS.map((one) => one.id).join(", ")}.` }]);
+  if (!paper)
+    throw new BadInput([{ path: "--paper", message: `must be one of: ${PAPERS.map((one) => one.id).join(", ")}.` }]);
   const sheet = sheetOf(paper, true);
   return { sheet, frame: frameOn(sheet) };
 }
@@ -21,7 +22,8 @@ function blank(shot: Shot, id?: string): Pick<Shot, "sheet" | "frame"> {
 async function photosFor(call: Call, { photos = [] }: Drawing): Promise<Jpegs> {
   const { photo } = call.options;
   if (photo === undefined) return new Map();
-  if (photos.length === 0) throw new BadInput([{ path: "--photo", message: "is given, but no photo lies under this drawing." }]);
+  if (photos.length === 0)
+    throw new BadInput([{ path: "--photo", message: "is given, but no photo lies under this drawing." }]);
   const jpeg = await jpegOf(await bytesIn({ ...call, file: photo }));
   return new Map(photos.map(({ picture }) => [picture, jpeg]));
 }
@@ -32,9 +34,17 @@ export async function exportScene(call: Call): Promise<undefined> {
   const out = needed(call, "out");
   const { shot, dpi = "300", paper } = call.options;
   if (call.options.blank) {
-    if (format !== "zip") throw new BadInput([{ path: "--format", message: "must be zip for blank grids: each of them is in it as SVG, PDF and PNG." }]);
+    if (format !== "zip")
+      throw new BadInput([
+        { path: "--format", message: "must be zip for blank grids: each of them is in it as SVG, PDF and PNG." },
+      ]);
     const sheet = blank(shotOf(await sceneIn(call), shot), paper);
-    await writeOut(out, await blankGridFiles(sheet, fits({ dpi: Number(dpi) }), (done, of) => (done === of ? call.io.err(`${of} files\n`) : undefined)));
+    await writeOut(
+      out,
+      await blankGridFiles(sheet, fits({ dpi: Number(dpi) }), (done, of) =>
+        done === of ? call.io.err(`${of} files\n`) : undefined,
+      ),
+    );
     return undefined;
   }
   if (Object.hasOwn(MASSES, format)) {

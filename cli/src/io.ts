@@ -22,13 +22,16 @@ async function read(file: string, { stdin }: Call["io"]): Promise<Buffer> {
     return file === "-" ? await buffer(stdin) : await readFile(file);
   } catch (error) {
     const { code, message } = error as NodeJS.ErrnoException;
-    throw new BadInput([{ path: file, message: code === "ENOENT" ? "there is no such file." : `cannot be read: ${message}.` }]);
+    throw new BadInput([
+      { path: file, message: code === "ENOENT" ? "there is no such file." : `cannot be read: ${message}.` },
+    ]);
   }
 }
 
 export const bytesIn = ({ file, io }: Call): Promise<Buffer> => read(file, io);
 export const sceneIn = async (call: Call): Promise<Scene> => readScene(readUtf8(await bytesIn(call)));
-export const jsonIn = async (file: string, io: Call["io"]): Promise<unknown> => readJson(readUtf8(await read(file, io)));
+export const jsonIn = async (file: string, io: Call["io"]): Promise<unknown> =>
+  readJson(readUtf8(await read(file, io)));
 
 /** An option that the call cannot do without. */
 export function needed(call: Call, option: Valued): string {

@@ -25,7 +25,9 @@ export async function pins(call: Call) {
     centre: { x: shot.lens.centre.x, y: shot.lens.centre.y },
     distance: shot.lens.distance,
     pins: pinsOf(scene.orientations, shot).map(({ id, name, direction, point: at, offSheet }) => ({
-      id, name, direction,
+      id,
+      name,
+      direction,
       ...(at.at ? point(at.at) : { x: null, y: null, angle: at.angle }),
       offSheet,
     })),

@@ -9,8 +9,15 @@ const fits = checker(TilingSchema);
 export async function print(call: Call): Promise<undefined> {
   const out = needed(call, "out");
   const { shot, paper = DEFAULT_TILING.paper, overlap, margin } = call.options;
-  const tiling = fits({ ...DEFAULT_TILING, paper, overlap: Number(overlap ?? DEFAULT_TILING.overlap), margin: Number(margin ?? DEFAULT_TILING.margin) });
-  const content = await toTiles(printOf(await sceneIn(call), shot, tiling), { onPage: (done, of) => (done === of ? call.io.err(`${of} sheets of ${paper}\n`) : undefined) });
+  const tiling = fits({
+    ...DEFAULT_TILING,
+    paper,
+    overlap: Number(overlap ?? DEFAULT_TILING.overlap),
+    margin: Number(margin ?? DEFAULT_TILING.margin),
+  });
+  const content = await toTiles(printOf(await sceneIn(call), shot, tiling), {
+    onPage: (done, of) => (done === of ? call.io.err(`${of} sheets of ${paper}\n`) : undefined),
+  });
   await writeOut(out, content);
   return undefined;
 }

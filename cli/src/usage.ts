@@ -23,9 +23,21 @@ Exit: 0 done, 1 understood but without an answer, 2 wrong input or call.
 `;
 
 export const OPTIONS = {
-  shot: { type: "string" }, points: { type: "string" }, format: { type: "string" }, out: { type: "string" }, dpi: { type: "string" },
-  without: { type: "string" }, paper: { type: "string" }, overlap: { type: "string" }, margin: { type: "string" }, every: { type: "string" },
-  photo: { type: "string" }, data: { type: "string" }, page: { type: "boolean" }, blank: { type: "boolean" }, strict: { type: "boolean" },
+  shot: { type: "string" },
+  points: { type: "string" },
+  format: { type: "string" },
+  out: { type: "string" },
+  dpi: { type: "string" },
+  without: { type: "string" },
+  paper: { type: "string" },
+  overlap: { type: "string" },
+  margin: { type: "string" },
+  every: { type: "string" },
+  photo: { type: "string" },
+  data: { type: "string" },
+  page: { type: "boolean" },
+  blank: { type: "boolean" },
+  strict: { type: "boolean" },
   help: { type: "boolean", short: "h" },
 } as const;
 

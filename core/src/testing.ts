@@ -4,39 +4,88 @@ import { newScene, type Shot } from "./scene";
 import type { Block } from "./world";
 
 /** A number between two limits, spread evenly but for the limits themselves. */
-export const between = (min: number, max: number) => fc.noBias(fc.integer({ min: 0, max: 1e9 })).map((n) => min + ((max - min) * n) / 1e9);
+export const between = (min: number, max: number) =>
+  fc.noBias(fc.integer({ min: 0, max: 1e9 })).map((n) => min + ((max - min) * n) / 1e9);
 
 /** A shot with a given eye, gaze and lens on the default sheet. */
-export function shotWith(change: { eye?: Partial<Shot["eye"]>; gaze?: Partial<Shot["gaze"]>; distance?: number; centre?: Partial<Shot["lens"]["centre"]> } = {}): Shot {
+export function shotWith(
+  change: {
+    eye?: Partial<Shot["eye"]>;
+    gaze?: Partial<Shot["gaze"]>;
+    distance?: number;
+    centre?: Partial<Shot["lens"]["centre"]>;
+  } = {},
+): Shot {
   const [shot] = newScene("Test").shots;
   return {
     ...shot,
     eye: { ...shot.eye, ...change.eye },
     gaze: { ...shot.gaze, ...change.gaze },
-    lens: { ...shot.lens, distance: change.distance ?? shot.lens.distance, centre: { ...shot.lens.centre, ...change.centre } },
+    lens: {
+      ...shot.lens,
+      distance: change.distance ?? shot.lens.distance,
+      centre: { ...shot.lens.centre, ...change.centre },
+    },
   };
 }
 
 /** Shots with any eye, gaze and lens that leave room to look. */
 export const anyShot = fc
   .record({
-    x: between(-50, 50), y: between(-50, 50), z: between(-10, 60),
-    heading: between(-180, 180), pitch: between(-80, 80), roll: between(-180, 180),
-    distance: between(50, 2000), cx: between(-300, 700), cy: between(-300, 600),
+    x: between(-50, 50),
+    y: between(-50, 50),
+    z: between(-10, 60),
+    heading: between(-180, 180),
+    pitch: between(-80, 80),
+    roll: between(-180, 180),
+    distance: between(50, 2000),
+    cx: between(-300, 700),
+    cy: between(-300, 600),
   })
   .map(({ x, y, z, heading, pitch, roll, distance, cx, cy }) =>
-    shotWith({ eye: { x, y, z }, gaze: { heading, pitch, roll }, distance, centre: { x: cx, y: cy } }));
+    shotWith({ eye: { x, y, z }, gaze: { heading, pitch, roll }, distance, centre: { x: cx, y: cy } }),
+  );
 
 /** A block from numbers. */
-export const block = (id: string, x: number, y: number, length: number, width: number, height: number, heading = 0, z = 0): Block => ({
-  id, kind: "block", name: id, origin: { x, y, z }, heading, length, width, height,
+export const block = (
+  id: string,
+  x: number,
+  y: number,
+  length: number,
+  width: number,
+  height: number,
+  heading = 0,
+  z = 0,
+): Block => ({
+  id,
+  kind: "block",
+  name: id,
+  origin: { x, y, z },
+  heading,
+  length,
+  width,
+  height,
 });
 
 /** A town of loose blocks around the origin. */
-export const anyBlocks = fc.array(
-  fc.record({ x: between(-40, 40), y: between(-40, 40), z: fc.constantFrom(0, 0, 0, 3), length: between(1, 15), width: between(1, 15), height: between(1, 25), heading: between(0, 360) }),
-  { minLength: 1, maxLength: 12 },
-).map((list) => list.map(({ x, y, z, length, width, height, heading }, i) => block(`b${i}`, x, y, length, width, height, heading, z)));
+export const anyBlocks = fc
+  .array(
+    fc.record({
+      x: between(-40, 40),
+      y: between(-40, 40),
+      z: fc.constantFrom(0, 0, 0, 3),
+      length: between(1, 15),
+      width: between(1, 15),
+      height: between(1, 25),
+      heading: between(0, 360),
+    }),
+    { minLength: 1, maxLength: 12 },
+  )
+  .map((list) =>
+    list.map(({ x, y, z, length, width, height, heading }, i) =>
+      block(`b${i}`, x, y, length, width, height, heading, z),
+    ),
+  );
 
 /** The angle between two directions, by atan2, so that small and right angles come out to rounding. */
 export const angleOf = (a: Vec3, b: Vec3): number => Math.atan2(norm(cross(a, b)), dot(a, b));

@@ -17,7 +17,9 @@ describe("blank grids", () => {
       const sheet = sheetOf(paper, false);
       const scene = blankGrids({ sheet, frame: frameOn(sheet) });
       expect(readScene(writeScene(scene))).toEqual(JSON.parse(JSON.stringify(scene)));
-      expect(scene.shots.map(({ lens }) => lens.law)).toEqual(expect.arrayContaining(["stereographic", "cylindrical", "cylindrical-lying", "equirectangular"]));
+      expect(scene.shots.map(({ lens }) => lens.law)).toEqual(
+        expect.arrayContaining(["stereographic", "cylindrical", "cylindrical-lying", "equirectangular"]),
+      );
     }
   });
 
@@ -27,14 +29,18 @@ describe("blank grids", () => {
     const names = Object.keys(zip);
     expect(names).toHaveLength(30);
     expect(told.at(-1)).toBe(30);
-    const bare = (folder: string) => names.filter((name) => name.startsWith(`${folder}/`)).map((name) => name.slice(folder.length + 1).replace(/\.[a-z]+$/, ""));
+    const bare = (folder: string) =>
+      names
+        .filter((name) => name.startsWith(`${folder}/`))
+        .map((name) => name.slice(folder.length + 1).replace(/\.[a-z]+$/, ""));
     expect(bare("pdf")).toEqual(bare("svg"));
     expect(bare("png")).toEqual(bare("svg"));
     const folder = mkdtempSync(join(tmpdir(), "zanvo-grids-"));
     for (const name of names) {
       if (name.endsWith(".svg")) expect(strFromU8(zip[name])).toMatch(/width="420mm" height="297mm"[^]*C[-\d]/);
       // 420 mm at 36 dpi is 595.3 px.
-      if (name.endsWith(".png")) expect(await sharp(zip[name]).metadata()).toMatchObject({ width: 595, height: 421, density: 36 });
+      if (name.endsWith(".png"))
+        expect(await sharp(zip[name]).metadata()).toMatchObject({ width: 595, height: 421, density: 36 });
       if (name.endsWith(".pdf")) {
         const path = join(folder, "grid.pdf");
         writeFileSync(path, zip[name]);

@@ -6,7 +6,10 @@ import { zipSync } from "fflate";
 import { FORMATS } from "./formats";
 
 /** How blank grids are ordered: the resolution of their PNGs. */
-export const GridsSchema = Type.Object({ dpi: Type.Number({ minimum: 36, maximum: 1200 }) }, { additionalProperties: false });
+export const GridsSchema = Type.Object(
+  { dpi: Type.Number({ minimum: 36, maximum: 1200 }) },
+  { additionalProperties: false },
+);
 export type Grids = Static<typeof GridsSchema>;
 
 /**
@@ -14,7 +17,11 @@ export type Grids = Static<typeof GridsSchema>;
  * @param onFile told after each file, with how many there will be
  * @throws BadInput where the sheet is too large for a PNG of so many dots per inch
  */
-export async function blankGridFiles(shot: Pick<Shot, "sheet" | "frame">, { dpi }: Grids, onFile?: (done: number, of: number) => void): Promise<Uint8Array> {
+export async function blankGridFiles(
+  shot: Pick<Shot, "sheet" | "frame">,
+  { dpi }: Grids,
+  onFile?: (done: number, of: number) => void,
+): Promise<Uint8Array> {
   const scene = blankGrids(shot);
   const formats = Object.entries(FORMATS);
   const files: Record<string, Uint8Array> = {};
@@ -22,7 +29,8 @@ export async function blankGridFiles(shot: Pick<Shot, "sheet" | "frame">, { dpi 
     const drawing = drawShot(scene, id);
     for (const [format, write] of formats) {
       const content = await write(drawing, dpi);
-      files[`${format}/${String(i + 1).padStart(2, "0")} ${fileName(name)}.${format}`] = typeof content === "string" ? new TextEncoder().encode(content) : content;
+      files[`${format}/${String(i + 1).padStart(2, "0")} ${fileName(name)}.${format}`] =
+        typeof content === "string" ? new TextEncoder().encode(content) : content;
       onFile?.(Object.keys(files).length, scene.shots.length * formats.length);
     }
   }

@@ -13,7 +13,9 @@ export function printOf(scene: Scene, shotId: string | undefined, tiling: Tiling
     title: drawing.title,
     desk: drawDesk(scene, shot, drawing.layers),
     tiling,
-    pins: pinsOf(scene.orientations, shot).flatMap(({ name, point: { at } }) => (at ? [`${name}: ${fromEdge(shot.sheet, ...at)}`] : [])),
+    pins: pinsOf(scene.orientations, shot).flatMap(({ name, point: { at } }) =>
+      at ? [`${name}: ${fromEdge(shot.sheet, ...at)}`] : [],
+    ),
     cautions: CAUTIONS,
   };
 }

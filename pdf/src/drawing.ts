@@ -5,7 +5,11 @@ import { strokeLayer } from "./strokes";
 
 /** A picture under the drawing, cut at its panel. */
 function layPhoto(doc: Doc, { at, clip, opacity }: Photo, jpeg: Buffer): void {
-  doc.save().rect(clip.x * MM, clip.y * MM, clip.width * MM, clip.height * MM).clip().opacity(opacity);
+  doc
+    .save()
+    .rect(clip.x * MM, clip.y * MM, clip.width * MM, clip.height * MM)
+    .clip()
+    .opacity(opacity);
   doc.image(jpeg, at.x * MM, at.y * MM, { width: at.width * MM, height: at.height * MM }).restore();
 }
 
@@ -16,7 +20,10 @@ function layPhoto(doc: Doc, { at, clip, opacity }: Photo, jpeg: Buffer): void {
  */
 export async function toPdf(drawing: Drawing, jpegs: ReadonlyMap<string, Buffer> = new Map()): Promise<Buffer> {
   const { title, width, height, layers, photos = [] } = drawing;
-  if (Math.max(width, height) > MOST_PAGE) throw new BadInput([{ path: "sheet", message: `is larger than a PDF's page can be, which is ${MOST_PAGE} mm; save it as SVG.` }]);
+  if (Math.max(width, height) > MOST_PAGE)
+    throw new BadInput([
+      { path: "sheet", message: `is larger than a PDF's page can be, which is ${MOST_PAGE} mm; save it as SVG.` },
+    ]);
   const doc = newDocument(title);
   return written(doc, () => {
     addPage(doc, width, height);

@@ -17,7 +17,8 @@ export function newDocument(title: string): Doc {
 }
 
 /** A new page of a size in mm. */
-export const addPage = (doc: Doc, width: number, height: number): Doc => doc.addPage({ size: [width * MM, height * MM], margin: 0 });
+export const addPage = (doc: Doc, width: number, height: number): Doc =>
+  doc.addPage({ size: [width * MM, height * MM], margin: 0 });
 
 /** All of a document's bytes, once what writes it has run. */
 export async function written(doc: Doc, write: () => void | Promise<void>): Promise<Buffer> {

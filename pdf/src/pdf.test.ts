@@ -25,11 +25,28 @@ interface Segment {
 
 /** Every straight stroke of a page, in mm from its top left corner, as poppler sees it. */
 function strokes(file: string, page = 1): Segment[] {
-  const svg = poppler("pdftocairo", "-svg", "-origpagesizes", "-noshrink", "-nocenter", "-f", String(page), "-l", String(page), file, "-");
+  const svg = poppler(
+    "pdftocairo",
+    "-svg",
+    "-origpagesizes",
+    "-noshrink",
+    "-nocenter",
+    "-f",
+    String(page),
+    "-l",
+    String(page),
+    file,
+    "-",
+  );
   const found: Segment[] = [];
-  for (const [, d, matrix] of svg.matchAll(/<path [^>]*stroke-width[^>]*? d="([^"]+)"(?: transform="matrix\(([^)]+)\)")?\/>/g)) {
+  for (const [, d, matrix] of svg.matchAll(
+    /<path [^>]*stroke-width[^>]*? d="([^"]+)"(?: transform="matrix\(([^)]+)\)")?\/>/g,
+  )) {
     const [m0, m1, m2, m3, m4, m5] = (matrix ?? "1,0,0,1,0,0").split(",").map(Number);
-    const at = (x: number, y: number): Vec2 => [((m0 * x + m2 * y + m4) * 25.4) / 72, ((m1 * x + m3 * y + m5) * 25.4) / 72];
+    const at = (x: number, y: number): Vec2 => [
+      ((m0 * x + m2 * y + m4) * 25.4) / 72,
+      ((m1 * x + m3 * y + m5) * 25.4) / 72,
+    ];
     let from: Vec2 | null = null;
     for (const [, kind, x, y] of d.matchAll(/([ML]) (\S+) (\S+)/g)) {
       const to = at(Number(x), Number(y));
@@ -46,7 +63,11 @@ function off([px, py]: Vec2, { a, b }: Segment): number {
   const t = Math.min(1, Math.max(0, ((px - a[0]) * dx + (py - a[1]) * dy) / (dx * dx + dy * dy || 1)));
   return Math.hypot(px - a[0] - t * dx, py - a[1] - t * dy);
 }
-const pairs = (lines: Float64Array): Segment[] => Array.from({ length: lines.length / 4 }, (_, i) => ({ a: [lines[4 * i], lines[4 * i + 1]], b: [lines[4 * i + 2], lines[4 * i + 3]] }));
+const pairs = (lines: Float64Array): Segment[] =>
+  Array.from({ length: lines.length / 4 }, (_, i) => ({
+    a: [lines[4 * i], lines[4 * i + 1]],
+    b: [lines[4 * i + 2], lines[4 * i + 3]],
+  }));
 
 const scene: Scene = readScene(readFileSync(join(__dirname, "../../demo/1-quay-street.zanvo.json"), "utf8"));
 
@@ -67,7 +88,9 @@ describe("a drawing as PDF", () => {
   });
 
   it("refuses a sheet larger than a page can be", async () => {
-    await expect(toPdf({ title: "Wall", width: 6000, height: 300, layers: [] })).rejects.toThrow("larger than a PDF's page");
+    await expect(toPdf({ title: "Wall", width: 6000, height: 300, layers: [] })).rejects.toThrow(
+      "larger than a PDF's page",
+    );
   });
 });
 
@@ -75,13 +98,20 @@ describe("a true-size print", () => {
   it("reassembled is the desk again within 0.05 mm, with marks at the same places of both neighbours", async () => {
     const print = printOf(scene, undefined, DEFAULT_TILING);
     const file = kept("tiles.pdf", await toTiles(print));
-    const { all, page } = tilesOf(print.desk.box, print.desk.layers.map(({ lines }) => lines), DEFAULT_TILING);
+    const { all, page } = tilesOf(
+      print.desk.box,
+      print.desk.layers.map(({ lines }) => lines),
+      DEFAULT_TILING,
+    );
     const printed = all.filter(({ blank }) => !blank);
     expect(page).toEqual({ width: 210, height: 297 });
     expect(Number(/Pages: +(\d+)/.exec(poppler("pdfinfo", file))![1])).toBe(printed.length + 1);
     const { margin, overlap } = DEFAULT_TILING;
     const back = ({ x, y }: { x: number; y: number }, [px, py]: Vec2): Vec2 => [px - margin + x, py - margin + y];
-    const pages = printed.map((tile, i) => ({ tile, all: strokes(file, i + 2).map(({ a, b }): Segment => ({ a: back(tile, a), b: back(tile, b) })) }));
+    const pages = printed.map((tile, i) => ({
+      tile,
+      all: strokes(file, i + 2).map(({ a, b }): Segment => ({ a: back(tile, a), b: back(tile, b) })),
+    }));
 
     // Every place of every line of the desk is on each tile that holds it.
     for (const { lines } of print.desk.layers) {
@@ -91,17 +121,28 @@ describe("a true-size print", () => {
           const t = (k + 0.5) / steps;
           const place: Vec2 = [a[0] + t * (b[0] - a[0]), a[1] + t * (b[1] - a[1])];
           for (const { tile, all: on } of pages) {
-            if (place[0] < tile.x || place[0] > tile.x + tile.width || place[1] < tile.y || place[1] > tile.y + tile.height) continue;
+            if (
+              place[0] < tile.x ||
+              place[0] > tile.x + tile.width ||
+              place[1] < tile.y ||
+              place[1] > tile.y + tile.height
+            )
+              continue;
             expect(Math.min(...on.map((stroke) => off(place, stroke)))).toBeLessThan(0.05);
           }
         }
       }
     }
 
-    const marks = ({ tile, all: on }: (typeof pages)[number]) => on
-      .filter(({ a, b }) => Math.abs(distance2(a, b) - 8) < 1e-3 && Math.abs(a[1] - b[1]) < 1e-3)
-      .map(({ a, b }): Vec2 => [(a[0] + b[0]) / 2, a[1]])
-      .filter(([x, y]) => [tile.x + overlap / 2, tile.x + tile.width - overlap / 2].some((edge) => Math.abs(x - edge) < 0.05) && y < tile.y + tile.height);
+    const marks = ({ tile, all: on }: (typeof pages)[number]) =>
+      on
+        .filter(({ a, b }) => Math.abs(distance2(a, b) - 8) < 1e-3 && Math.abs(a[1] - b[1]) < 1e-3)
+        .map(({ a, b }): Vec2 => [(a[0] + b[0]) / 2, a[1]])
+        .filter(
+          ([x, y]) =>
+            [tile.x + overlap / 2, tile.x + tile.width - overlap / 2].some((edge) => Math.abs(x - edge) < 0.05) &&
+            y < tile.y + tile.height,
+        );
     for (const left of pages) {
       expect(marks(left).length).toBeGreaterThanOrEqual(4);
       const right = pages.find(({ tile }) => tile.row === left.tile.row && tile.column === left.tile.column + 1);
@@ -109,7 +150,9 @@ describe("a true-size print", () => {
       const shared = marks(left).filter((mark) => marks(right).some((other) => distance2(mark, other) < 0.05));
       expect(shared.length).toBeGreaterThanOrEqual(2);
       // The check bar is 100 mm long on every sheet.
-      expect(left.all.some(({ a, b }) => Math.abs(distance2(a, b) - 100) < 0.02 && Math.abs(a[1] - b[1]) < 1e-3)).toBe(true);
+      expect(left.all.some(({ a, b }) => Math.abs(distance2(a, b) - 100) < 0.02 && Math.abs(a[1] - b[1]) < 1e-3)).toBe(
+        true,
+      );
     }
     const text = poppler("pdftotext", "-layout", file, "-");
     for (const { name } of printed) expect(text).toContain(name);
@@ -123,7 +166,9 @@ describe("a true-size print", () => {
       seen.push(done);
       if (done === 2) stop.abort(new Error("enough"));
     };
-    await expect(toTiles(printOf(scene, undefined, DEFAULT_TILING), { onPage, signal: stop.signal })).rejects.toThrow("enough");
+    await expect(toTiles(printOf(scene, undefined, DEFAULT_TILING), { onPage, signal: stop.signal })).rejects.toThrow(
+      "enough",
+    );
     expect(seen).toEqual([1, 2]);
   });
 });

@@ -16,7 +16,12 @@ const QUIET = "#5d5a50";
 const HAIR = "#cbc6b6";
 
 const line = (doc: Doc, x1: number, y1: number, x2: number, y2: number, width = 0.15, colour = HAIR) =>
-  doc.lineWidth(width * MM).strokeColor(colour).moveTo(x1 * MM, y1 * MM).lineTo(x2 * MM, y2 * MM).stroke();
+  doc
+    .lineWidth(width * MM)
+    .strokeColor(colour)
+    .moveTo(x1 * MM, y1 * MM)
+    .lineTo(x2 * MM, y2 * MM)
+    .stroke();
 
 /** The desk in small: sheet, panel, horizon, centre of vision, pins. @returns its height, mm */
 function deskInSmall(doc: Doc, scene: Scene, shot: Shot, left: number, top: number): number {
@@ -40,7 +45,12 @@ function deskInSmall(doc: Doc, scene: Scene, shot: Shot, left: number, top: numb
   for (const { pin, at } of pins) {
     const { stroke, head } = setStyle(pin);
     const [x, y] = to(at);
-    doc.save().translate(x * MM, y * MM).path(headPath(head, 1.3 * MM)).fill(stroke, "even-odd").restore();
+    doc
+      .save()
+      .translate(x * MM, y * MM)
+      .path(headPath(head, 1.3 * MM))
+      .fill(stroke, "even-odd")
+      .restore();
   }
   return box.height * scale;
 }
@@ -50,10 +60,22 @@ const TABLE = 55;
 const ROW = 3.7;
 /** Columns of a table: where each ends, mm. */
 const ENDS = [8, 22, 37, 52] as const;
-const cells = (doc: Doc, texts: readonly string[], x: number, y: number, style: { readonly face?: "measures"; readonly size: number }) =>
-  texts.forEach((text, i) => write(doc, text, x + (ENDS[i - 1] ?? 0), y, { ...style, align: "right", width: ENDS[i] - (ENDS[i - 1] ?? 0) }));
+const cells = (
+  doc: Doc,
+  texts: readonly string[],
+  x: number,
+  y: number,
+  style: { readonly face?: "measures"; readonly size: number },
+) =>
+  texts.forEach((text, i) =>
+    write(doc, text, x + (ENDS[i - 1] ?? 0), y, { ...style, align: "right", width: ENDS[i] - (ENDS[i - 1] ?? 0) }),
+  );
 
-function tickTables(doc: Doc, aids: readonly { readonly pin: Pin; readonly aids: OffPageAids }[], system: System): void {
+function tickTables(
+  doc: Doc,
+  aids: readonly { readonly pin: Pin; readonly aids: OffPageAids }[],
+  system: System,
+): void {
   let [x, y] = [PAGE.width, BOTTOM];
   const heads = (title: string, side: string) => {
     if (x + TABLE > PAGE.width - PAGE.margin + 1) {
@@ -65,20 +87,28 @@ function tickTables(doc: Doc, aids: readonly { readonly pin: Pin; readonly aids:
     y += 5;
     line(doc, x, y - 0.6, x + TABLE - 3, y - 0.6, 0.2, "#26251f");
   };
-  for (const { pin, aids: { side, spacing, ticks, centrolinead } } of aids) {
+  for (const {
+    pin,
+    aids: { side, spacing, ticks, centrolinead },
+  } of aids) {
     heads(`Edge ticks for ${pin.name}`, side);
     for (const { number, near, far, tilt } of ticks) {
       if (y + ROW > BOTTOM) {
         x += TABLE + 5;
         heads(`${pin.name}, continued`, side);
       }
-      const at = (value: number | null) => (value === null ? "–" : system === "metric" ? value.toFixed(1) : inInches(value));
+      const at = (value: number | null) =>
+        value === null ? "–" : system === "metric" ? value.toFixed(1) : inInches(value);
       cells(doc, [String(number), at(near), at(far), `${tilt.toFixed(2)}°`], x, y, { face: "measures", size: 7.2 });
       y += ROW;
     }
     const notes = [
       `Every ${mm(spacing.near)} on the ${side} edge, every ${mm(spacing.far)} on the opposite one, in ${system === "metric" ? "mm" : "inches"} from the top edge. A ruler on equal numbers aims at the point.`,
-      ...(centrolinead ? [`Centrolinead: pegs on the ${side} edge, ${mm(centrolinead.pegs)} above and below the point’s level; legs at ${degree(centrolinead.angle)} to the ruler.`] : []),
+      ...(centrolinead
+        ? [
+            `Centrolinead: pegs on the ${side} edge, ${mm(centrolinead.pegs)} above and below the point’s level; legs at ${degree(centrolinead.angle)} to the ruler.`,
+          ]
+        : []),
     ];
     for (const note of notes.map((text) => inSystem(text, system))) {
       const style = { size: 7.5, width: TABLE - 3, colour: QUIET };
@@ -103,7 +133,11 @@ export async function slipPdf(scene: Scene, shot: Shot, spacing = 10, system: Sy
   const doc = newDocument(`${scene.title}: ${shot.name}, set-up sheet`);
   return written(doc, () => {
     addPage(doc, PAGE.width, PAGE.height);
-    let top = write(doc, `${scene.title}: ${shot.name}`, PAGE.margin, PAGE.margin, { face: "bold", size: 14, width: PAGE.width - 2 * PAGE.margin });
+    let top = write(doc, `${scene.title}: ${shot.name}`, PAGE.margin, PAGE.margin, {
+      face: "bold",
+      size: 14,
+      width: PAGE.width - 2 * PAGE.margin,
+    });
     if (scene.place) top = write(doc, scene.place, PAGE.margin, top, { size: 9, width: COLUMN });
     let y = top + 3 + deskInSmall(doc, scene, shot, PAGE.margin, top + 3) + 3;
     const column = { x: PAGE.margin, right: false };
@@ -117,7 +151,16 @@ export async function slipPdf(scene: Scene, shot: Shot, spacing = 10, system: Sy
       column.x = column.right ? RIGHT : PAGE.margin;
       y = top + 3;
     };
-    const paragraph = (metric: string, size: number, more: { readonly indent?: number; readonly face?: "bold" | "measures"; readonly colour?: string; readonly fixed?: boolean } = {}) => {
+    const paragraph = (
+      metric: string,
+      size: number,
+      more: {
+        readonly indent?: number;
+        readonly face?: "bold" | "measures";
+        readonly colour?: string;
+        readonly fixed?: boolean;
+      } = {},
+    ) => {
       const { indent = 0, face, colour, fixed } = more;
       const text = fixed ? metric : inSystem(metric, system);
       const style = { face, size, colour, width: COLUMN - indent };
@@ -132,8 +175,12 @@ export async function slipPdf(scene: Scene, shot: Shot, spacing = 10, system: Sy
     if (scaled.factor > 1) {
       y += 2;
       paragraph(`Scaled set-up, 1 : ${scaled.factor}`, 10, { face: "bold" });
-      paragraph(`On one sheet of the same size: the sheet’s corner ${mm(scaled.sheet.x)} from the left and ${mm(scaled.sheet.y)} from the top, ${Number(scaled.sheet.width.toFixed(1))} × ${mm(scaled.sheet.height)}.`, 8.5);
-      for (const { name, x, y: down } of scaled.named) paragraph(`${name}: ${mm(x)} from the left, ${mm(down)} from the top`, 8.5);
+      paragraph(
+        `On one sheet of the same size: the sheet’s corner ${mm(scaled.sheet.x)} from the left and ${mm(scaled.sheet.y)} from the top, ${Number(scaled.sheet.width.toFixed(1))} × ${mm(scaled.sheet.height)}.`,
+        8.5,
+      );
+      for (const { name, x, y: down } of scaled.named)
+        paragraph(`${name}: ${mm(x)} from the left, ${mm(down)} from the top`, 8.5);
     }
     if (!column.right) {
       column.right = true;
@@ -152,7 +199,14 @@ export async function slipPdf(scene: Scene, shot: Shot, spacing = 10, system: Sy
       }
       y += 1.5;
     }
-    for (const [title, rows] of compass ? ([["Compass: horizons", compass.horizons], ["Compass: lines you picked", compass.picked], ["Compass: where feet lie", compass.feet], ["Compass: lines to each point", compass.lines]] as const) : []) {
+    for (const [title, rows] of compass
+      ? ([
+          ["Compass: horizons", compass.horizons],
+          ["Compass: lines you picked", compass.picked],
+          ["Compass: where feet lie", compass.feet],
+          ["Compass: lines to each point", compass.lines],
+        ] as const)
+      : []) {
       if (rows.length === 0) continue;
       room(12);
       paragraph(title.toUpperCase(), 7.5, { face: "bold" });

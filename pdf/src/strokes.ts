@@ -13,16 +13,26 @@ export interface Placing {
 }
 
 /** Dashes of several lengths, in points; the package takes them, its types know only one. */
-const dash = (doc: Doc, lengths: readonly number[], phase = 0): Doc => doc.dash(lengths as unknown as number, { phase });
+const dash = (doc: Doc, lengths: readonly number[], phase = 0): Doc =>
+  doc.dash(lengths as unknown as number, { phase });
 
 /** Draws a layer's lines; one that is cut keeps the place of its dashes. */
-export function strokeLayer(doc: Doc, layer: Layer, { dx = 0, dy = 0, scale = 1, clip, weight = 1 }: Placing = {}): void {
+export function strokeLayer(
+  doc: Doc,
+  layer: Layer,
+  { dx = 0, dy = 0, scale = 1, clip, weight = 1 }: Placing = {},
+): void {
   const { style, curves } = layer;
   // Where nothing is cut, curves are drawn as they are; on a tile, by their chords.
   const lines = clip ? chordsOf(layer) : layer.lines;
   const at = (x: number, y: number) => [(dx + x * scale) * MM, (dy + y * scale) * MM] as const;
   let drawn = false;
-  doc.save().lineCap("round").lineWidth(style.width * weight * MM).strokeColor(style.stroke).strokeOpacity(style.opacity);
+  doc
+    .save()
+    .lineCap("round")
+    .lineWidth(style.width * weight * MM)
+    .strokeColor(style.stroke)
+    .strokeOpacity(style.opacity);
   const dashes = style.dash.map((length) => length * weight * MM);
   if (dashes.length) dash(doc, dashes);
   for (let i = 0; i < lines.length; i += 4) {

@@ -34,7 +34,10 @@ export interface Progress {
  * desk on both sheets. Tiles on which nothing is drawn are left out.
  * @throws BadInput when the paper leaves no room or there would be too many tiles; the signal's reason when it is given up
  */
-export async function toTiles({ title, desk, tiling, pins, cautions }: Print, { onPage, signal }: Progress = {}): Promise<Buffer> {
+export async function toTiles(
+  { title, desk, tiling, pins, cautions }: Print,
+  { onPage, signal }: Progress = {},
+): Promise<Buffer> {
   const tiles = tilesOf(desk.box, desk.layers.map(chordsOf), tiling);
   const printed = tiles.all.filter(({ blank }) => !blank);
   const doc = newDocument(`${title}: true-size print`);
@@ -51,27 +54,55 @@ export async function toTiles({ title, desk, tiling, pins, cautions }: Print, { 
 }
 
 function rule(doc: Doc, x1: number, y1: number, x2: number, y2: number, width = 0.15, colour = INK): void {
-  doc.lineWidth(width * MM).strokeColor(colour).moveTo(x1 * MM, y1 * MM).lineTo(x2 * MM, y2 * MM).stroke();
+  doc
+    .lineWidth(width * MM)
+    .strokeColor(colour)
+    .moveTo(x1 * MM, y1 * MM)
+    .lineTo(x2 * MM, y2 * MM)
+    .stroke();
 }
 
-function tilePage(doc: Doc, { page, columns, rows, all }: Tiles, tile: Tile, desk: DeskDrawing, { overlap, margin }: Tiling): void {
+function tilePage(
+  doc: Doc,
+  { page, columns, rows, all }: Tiles,
+  tile: Tile,
+  desk: DeskDrawing,
+  { overlap, margin }: Tiling,
+): void {
   addPage(doc, page.width, page.height);
   const placing = { dx: margin - tile.x, dy: margin - tile.y, clip: tile };
   for (const layer of desk.layers) strokeLayer(doc, layer, placing);
-  doc.save().dash(2 * MM, { space: 2 * MM }).lineWidth(0.1 * MM).strokeColor(FAINT).rect(margin * MM, margin * MM, tile.width * MM, tile.height * MM).stroke().restore();
+  doc
+    .save()
+    .dash(2 * MM, { space: 2 * MM })
+    .lineWidth(0.1 * MM)
+    .strokeColor(FAINT)
+    .rect(margin * MM, margin * MM, tile.width * MM, tile.height * MM)
+    .stroke()
+    .restore();
   const [right, bottom] = [margin + tile.width, margin + tile.height];
   for (const x of [margin + overlap / 2, right - overlap / 2]) {
     for (const y of [margin + overlap / 2, bottom - overlap / 2]) {
       rule(doc, x - MARK, y, x + MARK, y);
       rule(doc, x, y - MARK, x, y + MARK);
-      doc.lineWidth(0.15 * MM).circle(x * MM, y * MM, 1.8 * MM).stroke();
+      doc
+        .lineWidth(0.15 * MM)
+        .circle(x * MM, y * MM, 1.8 * MM)
+        .stroke();
     }
   }
   write(doc, tile.name, margin, bottom + 2.5, { face: "bold", size: 16 });
   const beside = (column: number, row: number, side: string) =>
-    column >= 0 && row >= 0 && column < columns && row < rows && !all[row * columns + column].blank ? `${side} ${columnName(column)}${row + 1}` : "";
+    column >= 0 && row >= 0 && column < columns && row < rows && !all[row * columns + column].blank
+      ? `${side} ${columnName(column)}${row + 1}`
+      : "";
   const { column, row } = tile;
-  const near = [beside(column - 1, row, "left"), beside(column + 1, row, "right"), beside(column, row - 1, "above"), beside(column, row + 1, "below")].filter(Boolean);
+  const near = [
+    beside(column - 1, row, "left"),
+    beside(column + 1, row, "right"),
+    beside(column, row - 1, "above"),
+    beside(column, row + 1, "below"),
+  ].filter(Boolean);
   write(doc, near.join(" · "), margin + 20, bottom + 4, { size: 8 });
   checkBar(doc, right - BAR - 2, bottom + 9);
 }
@@ -90,7 +121,13 @@ function contents(doc: Doc, tiles: Tiles, count: number, { title, desk, tiling, 
   const width = page.width - 2 * margin;
   let y = write(doc, title, margin, margin, { face: "bold", size: 14, width });
   const size = `${Math.round(desk.box.width)} × ${Math.round(desk.box.height)} mm of desk at true size on ${count} ${count === 1 ? "sheet" : "sheets"} of ${tiling.paper}.`;
-  y = write(doc, `${size} Print at 100 %, without fitting to the page. Cut along the dashed edge on two sides, lay the marks of neighbours on each other (${overlap} mm overlap), and tape.`, margin, y + 1, { size: 9, width });
+  y = write(
+    doc,
+    `${size} Print at 100 %, without fitting to the page. Cut along the dashed edge on two sides, lay the marks of neighbours on each other (${overlap} mm overlap), and tape.`,
+    margin,
+    y + 1,
+    { size: 9, width },
+  );
   const [first, last] = [all[0], all[all.length - 1]];
   const [w, h] = [last.x + last.width - first.x, last.y + last.height - first.y];
   const room = page.height - margin - y - 16 - 5 * pins.length - 14;
@@ -98,13 +135,19 @@ function contents(doc: Doc, tiles: Tiles, count: number, { title, desk, tiling, 
   const [dx, dy] = [margin - first.x * scale, y + 4 - first.y * scale];
   for (const layer of desk.layers) strokeLayer(doc, layer, { dx, dy, scale, weight: 0.5 });
   for (const { name, column, row, blank, ...tile } of all) {
-    doc.save().lineWidth(0.1 * MM).strokeColor(FAINT).rect((dx + tile.x * scale) * MM, (dy + tile.y * scale) * MM, tile.width * scale * MM, tile.height * scale * MM).stroke().restore();
+    doc
+      .save()
+      .lineWidth(0.1 * MM)
+      .strokeColor(FAINT)
+      .rect((dx + tile.x * scale) * MM, (dy + tile.y * scale) * MM, tile.width * scale * MM, tile.height * scale * MM)
+      .stroke()
+      .restore();
     const letters = Math.min(11, tile.height * scale * 0.9, tile.width * scale * 1.1);
-    if (!blank && column < columns && row < rows) write(doc, name, dx + tile.x * scale + 0.6, dy + tile.y * scale + 0.3, { size: letters, colour: FAINT });
+    if (!blank && column < columns && row < rows)
+      write(doc, name, dx + tile.x * scale + 0.6, dy + tile.y * scale + 0.3, { size: letters, colour: FAINT });
   }
   y += 4 + h * scale + 4;
   for (const pin of pins) y = write(doc, pin, margin, y, { size: 9, width });
   y = write(doc, cautions, margin, y + 1.5, { size: 7, width, colour: "#5d5a50" });
   checkBar(doc, margin, Math.max(y + 6, page.height - margin - FOOT / 2));
 }
-

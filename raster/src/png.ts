@@ -26,7 +26,11 @@ export type Jpegs = ReadonlyMap<string, Buffer>;
 
 /** A drawing as an SVG with the pictures under it in the file itself. */
 export const toSvgWith = (drawing: Drawing, jpegs: Jpegs = new Map()): string =>
-  toSvg(drawing, 1, new Map([...jpegs].map(([name, bytes]) => [name, `data:image/jpeg;base64,${bytes.toString("base64")}`])));
+  toSvg(
+    drawing,
+    1,
+    new Map([...jpegs].map(([name, bytes]) => [name, `data:image/jpeg;base64,${bytes.toString("base64")}`])),
+  );
 
 /**
  * A drawing as a PNG on white, its resolution written into the file.
@@ -37,7 +41,9 @@ export async function toPng(drawing: Drawing, dpi: number, jpegs?: Jpegs): Promi
   const [width, height] = pixels(drawing, dpi);
   const most = mostDpi(drawing);
   if (!(dpi >= LEAST_DPI && dpi <= most)) {
-    const size = Number.isFinite(dpi) ? `would make a picture of ${width.toLocaleString("en")} x ${height.toLocaleString("en")} px` : "is no number";
+    const size = Number.isFinite(dpi)
+      ? `would make a picture of ${width.toLocaleString("en")} x ${height.toLocaleString("en")} px`
+      : "is no number";
     throw new BadInput([{ path: "dpi", message: `${size}; this sheet takes ${LEAST_DPI} to ${most} dpi.` }]);
   }
   return sharp(Buffer.from(toSvgWith(drawing, jpegs)), { density: dpi, limitInputPixels: false, unlimited: true })

@@ -17,23 +17,36 @@ export function portOf(text = "4310"): number {
 export const isLoopback = (host: string): boolean => LOOPBACK.test(host);
 
 /** An address as it stands in a link. */
-const inLink = (address: string): string => (address.includes(":") && !address.startsWith("[") ? `[${address}]` : address);
+const inLink = (address: string): string =>
+  address.includes(":") && !address.startsWith("[") ? `[${address}]` : address;
 
 /** The addresses of this machine by which a host beyond loopback is reached. */
 function reachable(host: string): readonly string[] {
   if (!EVERYWHERE.test(host)) return [host];
-  const known = Object.values(networkInterfaces()).flat().flatMap((one) => (one && !one.internal && !one.address.startsWith("fe80") ? [one] : []));
+  const known = Object.values(networkInterfaces())
+    .flat()
+    .flatMap((one) => (one && !one.internal && !one.address.startsWith("fe80") ? [one] : []));
   // 0.0.0.0 listens to addresses of version 4 alone, :: to both.
   return known.filter(({ family }) => family === "IPv4" || host !== "0.0.0.0").map(({ address }) => address);
 }
 
 /** The names under which a host may be asked: its own, this machine's, and those in ZANVO_NAMES. */
-export const namesOf = (host: string, more = ""): readonly string[] =>
-  [...reachable(host).map(inLink), inLink(host), hostname(), `${hostname()}.local`, ...more.split(",").map((name) => name.trim()).filter(Boolean)];
+export const namesOf = (host: string, more = ""): readonly string[] => [
+  ...reachable(host).map(inLink),
+  inLink(host),
+  hostname(),
+  `${hostname()}.local`,
+  ...more
+    .split(",")
+    .map((name) => name.trim())
+    .filter(Boolean),
+];
 
 /** The links that reach a server. */
 export const linksTo = (host: string, port: number, key?: string): readonly string[] =>
-  (isLoopback(host) ? [host] : reachable(host)).map((address) => `http://${inLink(address)}:${port}${key === undefined ? "" : `/?key=${key}`}`);
+  (isLoopback(host) ? [host] : reachable(host)).map(
+    (address) => `http://${inLink(address)}:${port}${key === undefined ? "" : `/?key=${key}`}`,
+  );
 
 /** The key of a server that others can reach: made once, and kept beside the database for its owner's eyes only. */
 export function accessKey(file: string): string {

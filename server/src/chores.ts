@@ -7,11 +7,12 @@ const EVERY = 3_600_000;
 const BACKUP = 30_000;
 
 /** Makes the day's backup in a thread of its own. */
-const backUp = (script: string, file: string): Promise<void> => new Promise((resolve, reject) => {
-  const worker = new Worker(script, { workerData: file });
-  worker.on("error", reject);
-  worker.on("exit", (code) => (code === 0 ? resolve() : reject(new Error("The backup was not finished."))));
-});
+const backUp = (script: string, file: string): Promise<void> =>
+  new Promise((resolve, reject) => {
+    const worker = new Worker(script, { workerData: file });
+    worker.on("error", reject);
+    worker.on("exit", (code) => (code === 0 ? resolve() : reject(new Error("The backup was not finished."))));
+  });
 
 /**
  * What is done every hour: the day's backup first, then what was deleted long ago is forgotten, and pictures that nothing

@@ -11,7 +11,9 @@ it("puts the demo on an empty shelf once, with its photos, also when it was take
   const cards = await store.list();
   expect(cards[0]).toMatchObject({ title: "Quay street, the corner", place: "Kestrel Quay" });
   // The photos of its references were taken in with it, and are kept while the scene may come back.
-  const { references } = JSON.parse(await textOf(await store.read(cards[0].id))) as { references: { picture: string }[] };
+  const { references } = JSON.parse(await textOf(await store.read(cards[0].id))) as {
+    references: { picture: string }[];
+  };
   expect(references.length).toBeGreaterThan(0);
   for (const { picture } of references) expect(await pictures.find(picture, false)).not.toBeNull();
   for (const { id, revision } of cards) await store.remove(id, revision);

@@ -10,15 +10,26 @@ interface Photographed {
 /** The scene with the photos of its references taken in from beside it. */
 async function withPhotos<S extends Photographed>(scene: S, pictures: Pictures, folder: string): Promise<S> {
   if (!scene.references) return scene;
-  const references = await Promise.all(scene.references.map(async ({ "x-photo": photo, ...rest }) => (
-    photo ? { ...rest, picture: (await pictures.add(readFileSync(join(folder, "photos", photo)))).picture } : rest)));
+  const references = await Promise.all(
+    scene.references.map(async ({ "x-photo": photo, ...rest }) =>
+      photo ? { ...rest, picture: (await pictures.add(readFileSync(join(folder, "photos", photo)))).picture } : rest,
+    ),
+  );
   return { ...scene, references };
 }
 
 /** Puts the demo scenes on a shelf that nothing was ever put on, the first of them last, so that it stands first. */
-export async function putDemo(store: Store, pictures: Pictures, jobs: Pick<Jobs, "check">, folder: string): Promise<void> {
+export async function putDemo(
+  store: Store,
+  pictures: Pictures,
+  jobs: Pick<Jobs, "check">,
+  folder: string,
+): Promise<void> {
   if (!(await store.isNew())) return;
-  const files = readdirSync(folder).filter((name) => name.endsWith(".zanvo.json")).sort().reverse();
+  const files = readdirSync(folder)
+    .filter((name) => name.endsWith(".zanvo.json"))
+    .sort()
+    .reverse();
   const scenes = files.map((file) => JSON.parse(readFileSync(join(folder, file), "utf8")) as Photographed);
   const whole = await Promise.all(scenes.map((scene) => withPhotos(scene, pictures, folder)));
   await store.createAll(await Promise.all(whole.map((scene) => jobs.check(JSON.stringify(scene)))));

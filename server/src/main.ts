@@ -37,9 +37,27 @@ async function open() {
 }
 
 const { host, port, log, store, pictures, jobs, prints, key } = await open().catch((error: unknown) =>
-  giveUp(error instanceof CannotOpen ? error.message : isDiskError(error) ? "The disk is full, or cannot be written. Make room and start again." : String((error as Error).stack)));
+  giveUp(
+    error instanceof CannotOpen
+      ? error.message
+      : isDiskError(error)
+        ? "The disk is full, or cannot be written. Make room and start again."
+        : String((error as Error).stack),
+  ),
+);
 const chores = startChores(store, pictures, join(here, "backup.js"), log);
-const server = createServer(createApp({ store, jobs, prints, pictures, log, web: join(root, "web/dist"), names: namesOf(host, process.env.ZANVO_NAMES), key }));
+const server = createServer(
+  createApp({
+    store,
+    jobs,
+    prints,
+    pictures,
+    log,
+    web: join(root, "web/dist"),
+    names: namesOf(host, process.env.ZANVO_NAMES),
+    key,
+  }),
+);
 
 const REASONS: Readonly<Record<string, string>> = {
   EADDRINUSE: `Port ${port} is taken. Set PORT to another one, or stop what runs there.`,
@@ -53,7 +71,9 @@ server.listen(port, host, () => {
   const [first, ...others] = linksTo(host, taken, key);
   process.stdout.write(`Zanvo is ready at ${first}\n${others.map((link) => `               or ${link}\n`).join("")}`);
   if (key !== undefined) {
-    process.stderr.write("Warning: HOST lets other machines reach Zanvo. Whoever has the whole link, with its key, can read, change and delete every scene; the connection is not encrypted.\n");
+    process.stderr.write(
+      "Warning: HOST lets other machines reach Zanvo. Whoever has the whole link, with its key, can read, change and delete every scene; the connection is not encrypted.\n",
+    );
   }
 });
 
@@ -64,7 +84,12 @@ for (const signal of ["SIGINT", "SIGTERM"] as const) {
     stopping = true;
     chores.stop();
     setTimeout(() => server.closeAllConnections(), GRACE).unref();
-    server.close(() => void Promise.all([jobs.close(), prints.close()]).then(() => store.close()).then(() => process.exit(0)));
+    server.close(
+      () =>
+        void Promise.all([jobs.close(), prints.close()])
+          .then(() => store.close())
+          .then(() => process.exit(0)),
+    );
     server.closeIdleConnections();
   });
 }

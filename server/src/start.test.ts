@@ -20,14 +20,20 @@ afterAll(() => children.forEach((child) => child.kill("SIGKILL")));
 
 /** Starts the built server, and waits until it is ready or has ended. */
 function start(env: Record<string, string>) {
-  const child = track(spawn(process.execPath, [join(BUILT, "main.js")], { env: { ...process.env, PORT: "0", ZANVO_DATA: fresh(), ...env } }));
+  const child = track(
+    spawn(process.execPath, [join(BUILT, "main.js")], {
+      env: { ...process.env, PORT: "0", ZANVO_DATA: fresh(), ...env },
+    }),
+  );
   let [out, err] = ["", ""];
   child.stderr.on("data", (part: Buffer) => (err += part.toString()));
   const ended = new Promise<number | null>((resolve) => child.once("exit", resolve));
-  const ready = new Promise<string>((resolve) => child.stdout.on("data", (part: Buffer) => {
-    out += part.toString();
-    if (out.includes("ready at")) resolve(out);
-  }));
+  const ready = new Promise<string>((resolve) =>
+    child.stdout.on("data", (part: Buffer) => {
+      out += part.toString();
+      if (out.includes("ready at")) resolve(out);
+    }),
+  );
   return { child, ready, ended, said: () => err };
 }
 
@@ -82,7 +88,10 @@ describe("starting", () => {
       const { origin, searchParams } = new URL(link);
       expect((await fetch(`${origin}/api/health`)).status).toBe(401);
       expect((await fetch(link, { redirect: "manual" })).status).toBe(303);
-      expect((await fetch(`${origin}/api/health`, { headers: { Authorization: `Bearer ${searchParams.get("key")!}` } })).status).toBe(200);
+      expect(
+        (await fetch(`${origin}/api/health`, { headers: { Authorization: `Bearer ${searchParams.get("key")!}` } }))
+          .status,
+      ).toBe(200);
     }
     expect(port).toMatch(/^\d+$/);
     expect(server.said()).toMatch(/^Warning: HOST lets other machines reach Zanvo/);

@@ -16,16 +16,24 @@ export const BUILT = join(process.cwd(), "server/dist");
 export type TestServer = Awaited<ReturnType<typeof startTestServer>>;
 
 /** All that is served, over a store in a folder of its own. */
-export async function startTestServer(more: Partial<AppOptions> & { readonly limits?: Parameters<typeof openJobs>[1]; readonly printLimits?: Partial<PrintLimits> } = {}) {
+export async function startTestServer(
+  more: Partial<AppOptions> & {
+    readonly limits?: Parameters<typeof openJobs>[1];
+    readonly printLimits?: Partial<PrintLimits>;
+  } = {},
+) {
   const folder = mkdtempSync(join(tmpdir(), "zanvo-"));
   const web = join(folder, "web");
   for (const inner of ["assets", ".vite"]) mkdirSync(join(web, inner), { recursive: true });
   writeFileSync(join(web, "index.html"), '<meta name="nonce" content="__NONCE__">');
-  writeFileSync(join(web, ".vite/manifest.json"), JSON.stringify({
-    "src/shelf/ShelfPage.tsx": { file: "assets/shelf.js", imports: ["_ui.js", "_dates.js"] },
-    "_ui.js": { file: "assets/ui.js", imports: ["_dates.js"] },
-    "_dates.js": { file: "assets/dates.js" },
-  }));
+  writeFileSync(
+    join(web, ".vite/manifest.json"),
+    JSON.stringify({
+      "src/shelf/ShelfPage.tsx": { file: "assets/shelf.js", imports: ["_ui.js", "_dates.js"] },
+      "_ui.js": { file: "assets/ui.js", imports: ["_dates.js"] },
+      "_dates.js": { file: "assets/dates.js" },
+    }),
+  );
   writeFileSync(join(web, "built"), "");
   writeFileSync(join(web, "assets/app.js"), "let answer = 42;\n".repeat(1000));
   const store = await openStore(join(folder, "db/zanvo.sqlite"));
@@ -35,7 +43,12 @@ export async function startTestServer(more: Partial<AppOptions> & { readonly lim
   const prints = new Prints(join(BUILT, "print.js"), join(folder, "db/zanvo.prints"), printLimits);
   const app = createApp({ store, jobs, prints, pictures, log: pino({ level: "silent" }), web, ...options });
   return {
-    folder, store, pictures, jobs, prints, app,
+    folder,
+    store,
+    pictures,
+    jobs,
+    prints,
+    app,
     close: async () => {
       await Promise.all([jobs.close(), prints.close()]);
       await store.close();

@@ -35,7 +35,9 @@ export function copyDatabase(file: string, to: string): void {
     inspect(part);
   } catch (error) {
     rmSync(part, { force: true });
-    throw isDamaged(error) ? new CannotOpen(`${file} is damaged: no backup of it was made, and the earlier ones are kept.`) : error;
+    throw isDamaged(error)
+      ? new CannotOpen(`${file} is damaged: no backup of it was made, and the earlier ones are kept.`)
+      : error;
   }
   putInPlace(part, to);
 }

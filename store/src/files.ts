@@ -1,4 +1,14 @@
-import { closeSync, existsSync, fsyncSync, mkdirSync, openSync, readdirSync, realpathSync, renameSync, statSync } from "node:fs";
+import {
+  closeSync,
+  existsSync,
+  fsyncSync,
+  mkdirSync,
+  openSync,
+  readdirSync,
+  realpathSync,
+  renameSync,
+  statSync,
+} from "node:fs";
 import { basename, dirname, join, resolve } from "node:path";
 import { CannotOpen, codeOf } from "./errors";
 
@@ -21,24 +31,32 @@ export function databaseFile(path: string): string {
   try {
     mkdirSync(dirname(file), { recursive: true });
     const real = existsSync(file) ? realpathSync(file) : join(realpathSync(dirname(file)), basename(file));
-    if (existsSync(real) && !statSync(real).isFile()) throw new CannotOpen(`${file} is a folder, not a database. Set ZANVO_DATA to a file.`);
+    if (existsSync(real) && !statSync(real).isFile())
+      throw new CannotOpen(`${file} is a folder, not a database. Set ZANVO_DATA to a file.`);
     return real;
   } catch (error) {
     if (error instanceof CannotOpen) throw error;
-    throw new CannotOpen(`The folder ${dirname(file)} cannot be made or read (${codeOf(error)}). Set ZANVO_DATA to a file in a folder of yours.`);
+    throw new CannotOpen(
+      `The folder ${dirname(file)} cannot be made or read (${codeOf(error)}). Set ZANVO_DATA to a file in a folder of yours.`,
+    );
   }
 }
 
 const BACKUP = /^\d{4}-\d{2}-\d{2}\.sqlite$/;
 
 /** What belongs to a database lies beside it, in folders of its own. */
-export const besides = (file: string, what: "backups" | "pictures" | "prints"): string => `${file.replace(/\.sqlite$/, "")}.${what}`;
+export const besides = (file: string, what: "backups" | "pictures" | "prints"): string =>
+  `${file.replace(/\.sqlite$/, "")}.${what}`;
 
 /** The daily backups of a database, the newest first. */
 export function backupsOf(file: string): readonly string[] {
   const folder = besides(file, "backups");
   if (!existsSync(folder)) return [];
-  return readdirSync(folder).filter((name) => BACKUP.test(name)).sort().reverse().map((name) => join(folder, name));
+  return readdirSync(folder)
+    .filter((name) => BACKUP.test(name))
+    .sort()
+    .reverse()
+    .map((name) => join(folder, name));
 }
 
 /** Waits until a file, or the entries of a folder, are on the disk. */

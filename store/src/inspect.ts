@@ -11,10 +11,13 @@ export function inspect(file: string): void {
   const database = new Database(file, { timeout: 5000 });
   try {
     const tables = database.prepare("SELECT name FROM sqlite_master WHERE type = 'table'").pluck().all() as string[];
-    if (tables.length && !tables.includes("migrations")) throw new CannotOpen(`${file} is a database of another program. Set ZANVO_DATA to another file.`);
+    if (tables.length && !tables.includes("migrations"))
+      throw new CannotOpen(`${file} is a database of another program. Set ZANVO_DATA to another file.`);
     const run = tables.length ? (database.prepare("SELECT name FROM migrations").pluck().all() as string[]) : [];
     if (run.some((name) => !MIGRATION_NAMES.includes(name))) {
-      throw new CannotOpen(`${file} was written by a newer Zanvo. Bring this Zanvo up to date; the file was not touched.`);
+      throw new CannotOpen(
+        `${file} was written by a newer Zanvo. Bring this Zanvo up to date; the file was not touched.`,
+      );
     }
     if (statSync(file).size <= LOOKED_THROUGH) {
       const found = database.pragma("quick_check(1)", { simple: true });

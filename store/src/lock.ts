@@ -20,8 +20,13 @@ export function lock(file: string): () => void {
     database.exec("BEGIN EXCLUSIVE");
   } catch (error) {
     database?.close();
-    if (isBusy(error)) throw new CannotOpen(`${file} is in use by another Zanvo. Stop that one first, or set ZANVO_DATA to another file.`);
-    throw new CannotOpen(`${path} cannot be made (${codeOf(error) || (error as Error).message}). Is the folder writable?`);
+    if (isBusy(error))
+      throw new CannotOpen(
+        `${file} is in use by another Zanvo. Stop that one first, or set ZANVO_DATA to another file.`,
+      );
+    throw new CannotOpen(
+      `${path} cannot be made (${codeOf(error) || (error as Error).message}). Is the folder writable?`,
+    );
   }
   const held = database;
   return () => held.close();

@@ -52,10 +52,14 @@ class Versions1764200000000 implements MigrationInterface {
     await runner.query("CREATE INDEX sceneBySaving ON scene (savedAt)");
     await runner.query("CREATE TABLE meta (key TEXT PRIMARY KEY, value TEXT NOT NULL)");
     await runner.query("INSERT INTO meta VALUES ('database', ?)", [randomUUID()]);
-    const rows = (await runner.query("SELECT sceneId, revision FROM version")) as { sceneId: string; revision: number }[];
+    const rows = (await runner.query("SELECT sceneId, revision FROM version")) as {
+      sceneId: string;
+      revision: number;
+    }[];
     for (const { sceneId, revision } of rows) {
       const [{ document }] = (await runner.query("SELECT document FROM version WHERE sceneId = ? AND revision = ?", [
-        sceneId, revision,
+        sceneId,
+        revision,
       ])) as { document: string }[];
       for (const picture of picturesNamedIn(Buffer.from(document))) {
         await runner.query("INSERT INTO mention VALUES (?, ?, ?)", [sceneId, revision, picture]);

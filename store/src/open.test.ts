@@ -20,7 +20,8 @@ const spoil = (file: string) => {
   bytes.fill(0x5a, 0, 2000);
   writeFileSync(file, bytes);
 };
-const titles = (file: string) => throughAnother<{ title: string }>(file, "SELECT title FROM scene").map(({ title }) => title);
+const titles = (file: string) =>
+  throughAnother<{ title: string }>(file, "SELECT title FROM scene").map(({ title }) => title);
 
 describe("opening a store", () => {
   it("is refused to a second one, by whatever path, until the first has ended", async () => {
@@ -28,7 +29,8 @@ describe("opening a store", () => {
     const first = await openStore(file);
     const link = join(freshFolder(), "link.sqlite");
     symlinkSync(file, link);
-    for (const path of [file, link]) await expect(openStore(path)).rejects.toThrow(/zanvo\.sqlite is in use by another Zanvo\. Stop that one first/);
+    for (const path of [file, link])
+      await expect(openStore(path)).rejects.toThrow(/zanvo\.sqlite is in use by another Zanvo\. Stop that one first/);
     await first.close();
     await (await openStore(link)).close();
   });
@@ -37,7 +39,9 @@ describe("opening a store", () => {
     const folder = freshFolder();
     await expect(openStore(folder)).rejects.toThrow(/is a folder, not a database/);
     writeFileSync(join(folder, "file"), "");
-    await expect(openStore(join(folder, "file/zanvo.sqlite"))).rejects.toThrow(/The folder .* cannot be made or read \((ENOTDIR|EEXIST)\)/);
+    await expect(openStore(join(folder, "file/zanvo.sqlite"))).rejects.toThrow(
+      /The folder .* cannot be made or read \((ENOTDIR|EEXIST)\)/,
+    );
     const others = join(folder, "others.sqlite");
     const database = new Database(others);
     database.exec("CREATE TABLE birds (name TEXT)");
@@ -56,7 +60,9 @@ describe("opening a store", () => {
     const file = await made();
     const backup = backUp(file, now);
     spoil(file);
-    await expect(openStore(file)).rejects.toThrow(new RegExp(`is damaged\\. It was set aside as .*\\.damaged-.*The last good backup is ${backup}`));
+    await expect(openStore(file)).rejects.toThrow(
+      new RegExp(`is damaged\\. It was set aside as .*\\.damaged-.*The last good backup is ${backup}`),
+    );
     expect(existsSync(file)).toBe(false);
     await expect(openStore(file)).rejects.toThrow(/was damaged and is set aside as zanvo\.sqlite\.damaged-/);
     restoreBackup(file, backup, now);
@@ -112,7 +118,9 @@ describe("backups", () => {
       await store.create(titled("Later that day"));
       expect(backUp(file, new Date(Date.UTC(2026, 0, day, 9)))).toBe(backup);
     }
-    expect(backupsOf(file).map((path) => path.slice(-17))).toEqual([9, 8, 7, 6, 5, 4, 3].map((day) => `2026-01-0${day}.sqlite`));
+    expect(backupsOf(file).map((path) => path.slice(-17))).toEqual(
+      [9, 8, 7, 6, 5, 4, 3].map((day) => `2026-01-0${day}.sqlite`),
+    );
     await store.close();
   }, 60_000);
 

@@ -23,14 +23,19 @@ function refusal(file: string, error: unknown, now: Date): CannotOpen {
     return new CannotOpen(`The database ${file} is damaged. It was set aside as ${aside}. ${offer(file)}`);
   }
   if (isBusy(error)) return new CannotOpen(`${file} is locked by another program. Close that program first.`);
-  if (isFull(error)) return new CannotOpen(`The disk of ${file} is full. Make room and start again; nothing was changed.`);
-  return new CannotOpen(`${file} cannot be opened (${codeOf(error) || (error as Error).message}). Is its folder writable?`);
+  if (isFull(error))
+    return new CannotOpen(`The disk of ${file} is full. Make room and start again; nothing was changed.`);
+  return new CannotOpen(
+    `${file} cannot be opened (${codeOf(error) || (error as Error).message}). Is its folder writable?`,
+  );
 }
 
 /** A database that was set aside as damaged and not replaced since. */
 function waiting(file: string): string | undefined {
   const name = `${basename(file)}.damaged-`;
-  return existsSync(file) ? undefined : readdirSync(dirname(file)).find((one) => one.startsWith(name) && !/-(wal|shm)$/.test(one));
+  return existsSync(file)
+    ? undefined
+    : readdirSync(dirname(file)).find((one) => one.startsWith(name) && !/-(wal|shm)$/.test(one));
 }
 
 /** An older file is written anew once, so that room can be given back bit by bit; without room it stays as it is. */
@@ -68,7 +73,9 @@ export async function openDatabase(path: string, now: Date): Promise<Opened> {
     const writer = await openWriter(file);
     const reader = await connect(file, true);
     return {
-      file, writer, reader,
+      file,
+      writer,
+      reader,
       close: async () => {
         // The writer last: whoever closes last folds the log into the file, and the reader may not.
         if (driverOf(reader).open) await reader.destroy();

@@ -6,25 +6,37 @@ import { openPictures } from "./pictures";
 import { freshFile, freshFolder } from "./testing";
 
 const photos = join(__dirname, "../../demo/photos");
-const exiftool = (file: string, tag: string) => execFileSync("exiftool", ["-s3", "-n", `-${tag}`, file], { encoding: "utf8" }).trim();
+const exiftool = (file: string, tag: string) =>
+  execFileSync("exiftool", ["-s3", "-n", `-${tag}`, file], { encoding: "utf8" }).trim();
 const DAY = 86_400_000;
 const opened = (file = freshFile(), days = 0) => openPictures(file, "one", () => new Date(Date.now() + days * DAY));
-const grey = (level: number) => sharp({ create: { width: 60, height: 40, channels: 3, background: { r: level, g: level, b: level } } }).jpeg().toBuffer();
+const grey = (level: number) =>
+  sharp({ create: { width: 60, height: 40, channels: 3, background: { r: level, g: level, b: level } } })
+    .jpeg()
+    .toBuffer();
 const named = () => Promise.resolve(true);
 const unnamed = () => Promise.resolve(false);
 
 describe("a photo that is taken in", () => {
-  it.each(readdirSync(photos).filter((name) => name.endsWith(".jpg")))("has the lens and the size of %s as exiftool reads them, and keeps nothing else of what the camera noted", async (name) => {
-    const pictures = opened();
-    const { picture, width, height, focal35 } = await pictures.add(readFileSync(join(photos, name)));
-    const file = join(photos, name);
-    expect([focal35, width, height]).toEqual(["FocalLengthIn35mmFormat", "ImageWidth", "ImageHeight"].map((tag) => Number(exiftool(file, tag))));
-    expect(exiftool((await pictures.find(picture, false))!, "FocalLengthIn35mmFormat")).toBe("");
-  });
+  it.each(readdirSync(photos).filter((name) => name.endsWith(".jpg")))(
+    "has the lens and the size of %s as exiftool reads them, and keeps nothing else of what the camera noted",
+    async (name) => {
+      const pictures = opened();
+      const { picture, width, height, focal35 } = await pictures.add(readFileSync(join(photos, name)));
+      const file = join(photos, name);
+      expect([focal35, width, height]).toEqual(
+        ["FocalLengthIn35mmFormat", "ImageWidth", "ImageHeight"].map((tag) => Number(exiftool(file, tag))),
+      );
+      expect(exiftool((await pictures.find(picture, false))!, "FocalLengthIn35mmFormat")).toBe("");
+    },
+  );
 
   it("is turned upright as its orientation says", async () => {
     // Lying on its right side, as a telephone held upright notes it: 6.
-    const bytes = await sharp({ create: { width: 60, height: 40, channels: 3, background: "#888" } }).withMetadata({ orientation: 6 }).jpeg().toBuffer();
+    const bytes = await sharp({ create: { width: 60, height: 40, channels: 3, background: "#888" } })
+      .withMetadata({ orientation: 6 })
+      .jpeg()
+      .toBuffer();
     const lying = join(freshFolder(), "lying.jpg");
     writeFileSync(lying, bytes);
     expect(exiftool(lying, "Orientation")).toBe("6");
@@ -87,7 +99,13 @@ describe("the folder of pictures", () => {
     symlinkSync("/nowhere", name("b"));
     writeFileSync(join(folder, "notes.txt"), "mine");
     await pictures.sweep(unnamed);
-    expect(readdirSync(folder).sort()).toEqual([".zanvo-pictures.json", `${"a".repeat(64)}.webp`, `${"b".repeat(64)}.webp`, "bin", "notes.txt"]);
+    expect(readdirSync(folder).sort()).toEqual([
+      ".zanvo-pictures.json",
+      `${"a".repeat(64)}.webp`,
+      `${"b".repeat(64)}.webp`,
+      "bin",
+      "notes.txt",
+    ]);
     for (const letter of ["a", "b"]) expect(await pictures.find(letter.repeat(64), false)).toBeNull();
     expect(await pictures.find("../../etc/passwd", false)).toBeNull();
   });
@@ -101,7 +119,7 @@ describe("the folder of pictures", () => {
     writeFileSync(old, "an old one");
     expect(readFileSync((await opened(file).find("e".repeat(64), false))!, "utf8")).toBe("an old one");
     await opened(file, 90).sweep(unnamed);
-    expect([existsSync(old), await opened(file).find(picture, false) !== null]).toEqual([true, true]);
+    expect([existsSync(old), (await opened(file).find(picture, false)) !== null]).toEqual([true, true]);
   });
 
   it("is brought in again by whoever has the photo, under the same name", async () => {

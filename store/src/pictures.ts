@@ -35,7 +35,8 @@ const OURS = /^([0-9a-f]{64})(\.preview)?\.webp(\.[0-9a-f-]{36}\.part)?$/;
 
 /** What the camera wrote into the file of its lens; it may be missing, or wrong. */
 async function focalOf(bytes: Buffer): Promise<number | null> {
-  const noted = (await exifr.parse(bytes, ["FocalLengthIn35mmFormat"]).catch(() => undefined)) as { FocalLengthIn35mmFormat?: unknown } | undefined;
+  const noted = (await exifr.parse(bytes, ["FocalLengthIn35mmFormat"]).catch(() => undefined)) as
+    { FocalLengthIn35mmFormat?: unknown } | undefined;
   const focal = noted?.FocalLengthIn35mmFormat;
   return typeof focal === "number" && focal >= 4 && focal <= 3000 ? focal : null;
 }
@@ -132,8 +133,12 @@ export function openPictures(file: string, database: string, clock: () => Date =
   };
   const inFolder = async (folder: string) => {
     const names = (await readdir(folder).catch(() => [] as string[])).filter((name) => OURS.test(name));
-    const files = await Promise.all(names.map(async (name) => ({ name, picture: OURS.exec(name)![1], found: await plain(join(folder, name)) })));
-    return files.flatMap(({ name, picture, found }) => (found ? [{ name, picture, size: found.size, age: clock().getTime() - found.mtimeMs, at: found.mtimeMs }] : []));
+    const files = await Promise.all(
+      names.map(async (name) => ({ name, picture: OURS.exec(name)![1], found: await plain(join(folder, name)) })),
+    );
+    return files.flatMap(({ name, picture, found }) =>
+      found ? [{ name, picture, size: found.size, age: clock().getTime() - found.mtimeMs, at: found.mtimeMs }] : [],
+    );
   };
 
   return {
@@ -143,8 +148,14 @@ export function openPictures(file: string, database: string, clock: () => Date =
     /** Takes a picture in, turned upright and without what else was in the file. @throws BadInput for what is no such picture */
     async add(bytes: Buffer): Promise<Picture> {
       const image = await openPhoto(bytes);
-      const { data, info } = await image.webp({ quality: 90, effort: 2 }).toBuffer({ resolveWithObject: true }).catch(damaged);
-      const small = await sharp(data).resize(PREVIEW, PREVIEW, { fit: "inside", withoutEnlargement: true }).webp({ quality: 80 }).toBuffer();
+      const { data, info } = await image
+        .webp({ quality: 90, effort: 2 })
+        .toBuffer({ resolveWithObject: true })
+        .catch(damaged);
+      const small = await sharp(data)
+        .resize(PREVIEW, PREVIEW, { fit: "inside", withoutEnlargement: true })
+        .webp({ quality: 80 })
+        .toBuffer();
       const picture = createHash("sha256").update(data).digest("hex");
       const folder = await ready();
       await write(join(folder, named(picture, false)), data);
@@ -155,7 +166,9 @@ export function openPictures(file: string, database: string, clock: () => Date =
     /** What lies in the bin, the last removed first. */
     async removed(): Promise<readonly Removed[]> {
       const whole = (await inFolder(await bin())).filter(({ name }) => !name.includes(".preview"));
-      return whole.sort((a, b) => b.at - a.at).map(({ picture, size, at }) => ({ picture, bytes: size, removedAt: new Date(at).toISOString() }));
+      return whole
+        .sort((a, b) => b.at - a.at)
+        .map(({ picture, size, at }) => ({ picture, bytes: size, removedAt: new Date(at).toISOString() }));
     },
     /**
      * Moves to the bin what no document names any more, and empties the bin of what has lain in it for a month. What was
@@ -170,7 +183,8 @@ export function openPictures(file: string, database: string, clock: () => Date =
         // The bin counts from the day on which a thing was put into it.
         await utimes(join(away, name), clock(), clock());
       }
-      for (const { name, age } of await inFolder(away)) if (age > KEPT_REMOVED * DAY) await rm(join(away, name), { force: true });
+      for (const { name, age } of await inFolder(away))
+        if (age > KEPT_REMOVED * DAY) await rm(join(away, name), { force: true });
     },
   };
 }

@@ -7,19 +7,32 @@ import { MIGRATION_NAMES } from "./migrations";
 import { openStore, textOf } from "./scenes";
 import { checkedOf, freshFile, throughAnother, titled } from "./testing";
 
-const revisions = (file: string) => throughAnother<{ title: string; revision: number }>(file, "SELECT title, revision FROM scene");
+const revisions = (file: string) =>
+  throughAnother<{ title: string; revision: number }>(file, "SELECT title, revision FROM scene");
 
-const failure = (work: Promise<unknown>): Promise<unknown> => work.then(() => null, (error: unknown) => error);
+const failure = (work: Promise<unknown>): Promise<unknown> =>
+  work.then(
+    () => null,
+    (error: unknown) => error,
+  );
 
 describe("the store", () => {
   it("keeps a real file in WAL mode, synced at every commit, brought up to date by migrations, and reads it again", async () => {
     const path = freshFile();
     const first = await openStore(path);
     const { id } = await first.create(titled("Tram"));
-    const pragma = async (name: string) => Object.values(((await first.writer.source().query(`PRAGMA ${name}`)) as object[])[0])[0];
+    const pragma = async (name: string) =>
+      Object.values(((await first.writer.source().query(`PRAGMA ${name}`)) as object[])[0])[0];
     // SQLite's own numbers: synchronous 2 is FULL, auto_vacuum 2 is INCREMENTAL (sqlite.org/pragma.html).
-    expect([await pragma("journal_mode"), await pragma("synchronous"), await pragma("auto_vacuum"), await pragma("foreign_keys")]).toEqual(["wal", 2, 2, 1]);
-    expect(throughAnother(path, "SELECT name FROM migrations").map((row) => (row as { name: string }).name)).toEqual(MIGRATION_NAMES);
+    expect([
+      await pragma("journal_mode"),
+      await pragma("synchronous"),
+      await pragma("auto_vacuum"),
+      await pragma("foreign_keys"),
+    ]).toEqual(["wal", 2, 2, 1]);
+    expect(throughAnother(path, "SELECT name FROM migrations").map((row) => (row as { name: string }).name)).toEqual(
+      MIGRATION_NAMES,
+    );
     await first.close();
     const again = await openStore(path);
     expect(JSON.parse(await textOf(await again.read(id)))).toEqual(JSON.parse(JSON.stringify(newScene("Tram"))));
@@ -54,7 +67,9 @@ describe("the store", () => {
     const { id } = await store.create(titled("Lock"));
     const large = titled("Large", { "x-note": Array.from({ length: 60_000 }, (_, i) => Math.sin(i)).join() });
     const fill = async () => {
-      const [{ page_count: pages }] = (await store.writer.source().query("PRAGMA page_count")) as { page_count: number }[];
+      const [{ page_count: pages }] = (await store.writer.source().query("PRAGMA page_count")) as {
+        page_count: number;
+      }[];
       await store.writer.source().query(`PRAGMA max_page_count = ${pages}`);
     };
     for (let i = 0; i < 3; i++) {
@@ -72,20 +87,26 @@ describe("the store", () => {
     await store.close();
   });
 
-  it.each(["SQLITE_IOERR_FSYNC", "SQLITE_FULL", "SQLITE_BUSY"])("takes a commit that fails with %s as none, and leaves no transaction behind", async (code) => {
-    const path = freshFile();
-    const store = await openStore(path);
-    const { id } = await store.create(titled("Lock"));
-    const source = store.writer.source();
-    const query = source.query.bind(source);
-    source.query = ((sql: string, ...rest: unknown[]) => (sql === "COMMIT" ? Promise.reject(Object.assign(new Error("no"), { code })) : query(sql, ...(rest as [])))) as typeof source.query;
-    await expect(store.replace(id, titled("Never"), 1)).rejects.toThrow("no");
-    source.query = query;
-    expect(revisions(path)).toEqual([{ title: "Lock", revision: 1 }]);
-    expect((await store.replace(id, titled("Then"), 1)).revision).toBe(2);
-    expect(revisions(path)).toEqual([{ title: "Then", revision: 2 }]);
-    await store.close();
-  });
+  it.each(["SQLITE_IOERR_FSYNC", "SQLITE_FULL", "SQLITE_BUSY"])(
+    "takes a commit that fails with %s as none, and leaves no transaction behind",
+    async (code) => {
+      const path = freshFile();
+      const store = await openStore(path);
+      const { id } = await store.create(titled("Lock"));
+      const source = store.writer.source();
+      const query = source.query.bind(source);
+      source.query = ((sql: string, ...rest: unknown[]) =>
+        sql === "COMMIT"
+          ? Promise.reject(Object.assign(new Error("no"), { code }))
+          : query(sql, ...(rest as []))) as typeof source.query;
+      await expect(store.replace(id, titled("Never"), 1)).rejects.toThrow("no");
+      source.query = query;
+      expect(revisions(path)).toEqual([{ title: "Lock", revision: 1 }]);
+      expect((await store.replace(id, titled("Then"), 1)).revision).toBe(2);
+      expect(revisions(path)).toEqual([{ title: "Then", revision: 2 }]);
+      await store.close();
+    },
+  );
 
   it("takes a commit that did nothing as none", async () => {
     const path = freshFile();
@@ -94,7 +115,8 @@ describe("the store", () => {
     const source = store.writer.source();
     const query = source.query.bind(source);
     // As when a stale savepoint is released in the place of a commit.
-    source.query = ((sql: string, ...rest: unknown[]) => (sql === "COMMIT" ? Promise.resolve() : query(sql, ...(rest as [])))) as typeof source.query;
+    source.query = ((sql: string, ...rest: unknown[]) =>
+      sql === "COMMIT" ? Promise.resolve() : query(sql, ...(rest as []))) as typeof source.query;
     await expect(store.replace(id, titled("Never"), 1)).rejects.toMatchObject({ name: "NotCommitted" });
     expect(revisions(path)).toEqual([{ title: "Lock", revision: 1 }]);
     expect((await store.replace(id, titled("Then"), 1)).revision).toBe(2);
@@ -124,11 +146,21 @@ describe("the store", () => {
     const path = freshFile();
     const day = { at: Date.UTC(2026, 0, 1) };
     const store = await openStore(path, () => new Date(day.at));
-    const house = (i: number) => ({ id: `b${i}`, kind: "block" as const, name: `House ${i}`, origin: { x: i, y: 2 * i, z: 0 }, heading: i % 90, length: 9, width: 7, height: 12 });
+    const house = (i: number) => ({
+      id: `b${i}`,
+      kind: "block" as const,
+      name: `House ${i}`,
+      origin: { x: i, y: 2 * i, z: 0 },
+      heading: i % 90,
+      length: 9,
+      width: 7,
+      height: 12,
+    });
     const scene = { ...newScene("Town"), elements: Array.from({ length: 12_000 }, (_, i) => house(i)) };
     const text = JSON.stringify(scene).length;
     const { id } = await store.create(checkedOf(scene));
-    for (let revision = 1; revision < 30; revision++) await store.replace(id, checkedOf({ ...scene, title: `Town ${revision}` }), revision);
+    for (let revision = 1; revision < 30; revision++)
+      await store.replace(id, checkedOf({ ...scene, title: `Town ${revision}` }), revision);
     await store.forget();
     const size = statSync(path).size;
     expect(text).toBeGreaterThan(1_400_000);

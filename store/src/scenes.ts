@@ -4,7 +4,15 @@ import { driverOf, patiently } from "./connection";
 import { NotCommitted, NotFound } from "./errors";
 import { openDatabase } from "./open";
 import { unpack, type Packed } from "./packing";
-import { MentionTable, SceneTable, ThumbnailTable, VersionTable, type SceneRow, type ThumbnailRow, type VersionRow } from "./tables";
+import {
+  MentionTable,
+  SceneTable,
+  ThumbnailTable,
+  VersionTable,
+  type SceneRow,
+  type ThumbnailRow,
+  type VersionRow,
+} from "./tables";
 import { toThin } from "./thin";
 
 /** What the shelf shows of a scene. */
@@ -62,8 +70,15 @@ async function find(db: EntityManager, id: string, deleted = false): Promise<Sce
 }
 
 /** A version's document as it is stored. @throws NotFound */
-async function documentOf(db: EntityManager, id: string, revision: number): Promise<Pick<VersionRow, "format" | "document">> {
-  const [row] = (await db.query("SELECT format, document FROM version WHERE sceneId = ? AND revision = ?", [id, revision])) as VersionRow[];
+async function documentOf(
+  db: EntityManager,
+  id: string,
+  revision: number,
+): Promise<Pick<VersionRow, "format" | "document">> {
+  const [row] = (await db.query("SELECT format, document FROM version WHERE sceneId = ? AND revision = ?", [
+    id,
+    revision,
+  ])) as VersionRow[];
   if (!row) throw new NotFound("This version is no longer kept.");
   return row;
 }
@@ -72,19 +87,30 @@ async function documentOf(db: EntityManager, id: string, revision: number): Prom
 async function thin(db: EntityManager, sceneId: string, now: number): Promise<void> {
   const versions = db.getRepository(VersionTable);
   const kept = await versions.find({ where: { sceneId }, order: { revision: "DESC" } });
-  const old = toThin(kept.map(({ revision, savedAt, bytes }) => ({ revision, savedAt: Date.parse(savedAt), bytes })), now);
+  const old = toThin(
+    kept.map(({ revision, savedAt, bytes }) => ({ revision, savedAt: Date.parse(savedAt), bytes })),
+    now,
+  );
   for (const { revision } of old) await versions.delete({ sceneId, revision });
 }
 
 /** Writes a scene and its newest version. */
-async function write(db: EntityManager, checked: Checked, row: Pick<Card, "id" | "revision" | "createdAt">, now: Date): Promise<Card> {
+async function write(
+  db: EntityManager,
+  checked: Checked,
+  row: Pick<Card, "id" | "revision" | "createdAt">,
+  now: Date,
+): Promise<Card> {
   const { document, format, pictures, ...told } = checked;
   const { id, revision } = row;
   const savedAt = now.toISOString();
   const card: Card = { ...row, ...told, savedAt };
   await db.getRepository(SceneTable).upsert({ ...card, deletedAt: null }, ["id"]);
-  await db.getRepository(VersionTable).insert({ sceneId: id, revision, title: told.title, format, document, bytes: document.length, savedAt });
-  if (pictures.length) await db.getRepository(MentionTable).insert(pictures.map((picture) => ({ sceneId: id, revision, picture })));
+  await db
+    .getRepository(VersionTable)
+    .insert({ sceneId: id, revision, title: told.title, format, document, bytes: document.length, savedAt });
+  if (pictures.length)
+    await db.getRepository(MentionTable).insert(pictures.map((picture) => ({ sceneId: id, revision, picture })));
   await thin(db, id, now.getTime());
   return card;
 }
@@ -96,12 +122,17 @@ async function write(db: EntityManager, checked: Checked, row: Pick<Card, "id" |
  */
 export async function openStore(path: string, clock: () => Date = () => new Date()) {
   const { file, writer, reader, close } = await openDatabase(path, clock());
-  const [{ value: database }] = (await reader.query("SELECT value FROM meta WHERE key = 'database'")) as { value: string }[];
+  const [{ value: database }] = (await reader.query("SELECT value FROM meta WHERE key = 'database'")) as {
+    value: string;
+  }[];
 
   /** Reads what is committed. */
   const read = <T>(work: (db: EntityManager) => Promise<T>): Promise<T> => patiently(() => work(reader.manager));
 
-  const stored = async (db: EntityManager, row: SceneRow): Promise<Stored> => ({ card: toCard(row), ...(await documentOf(db, row.id, row.revision)) });
+  const stored = async (db: EntityManager, row: SceneRow): Promise<Stored> => ({
+    card: toCard(row),
+    ...(await documentOf(db, row.id, row.revision)),
+  });
 
   /** The scene as it stands, once it is sure that the change was made from it. */
   const expect = async (db: EntityManager, id: string, expected: Expected): Promise<SceneRow> => {
@@ -113,24 +144,30 @@ export async function openStore(path: string, clock: () => Date = () => new Date
   /** Changes a scene; it is acknowledged only once the second connection has read what was committed. */
   const save = async (work: (db: EntityManager) => Promise<Card>): Promise<Card> => {
     const card = await writer.transaction(work);
-    const [seen] = await read((db) => db.query(
-      `SELECT s.savedAt, v.bytes = length(v.document) AS whole FROM scene s
+    const [seen] = await read(
+      (db) =>
+        db.query(
+          `SELECT s.savedAt, v.bytes = length(v.document) AS whole FROM scene s
        JOIN version v ON v.sceneId = s.id AND v.revision = s.revision WHERE s.id = ? AND s.revision = ?`,
-      [card.id, card.revision],
-    ) as Promise<{ savedAt: string; whole: number }[]>);
-    if (seen?.savedAt !== card.savedAt || seen.whole !== 1) throw new NotCommitted("What was saved could not be read back.");
+          [card.id, card.revision],
+        ) as Promise<{ savedAt: string; whole: number }[]>,
+    );
+    if (seen?.savedAt !== card.savedAt || seen.whole !== 1)
+      throw new NotCommitted("What was saved could not be read back.");
     return card;
   };
 
   /** Gives the room of removed versions back to the disk, bit by bit, with changes in between. */
   const free = async () => {
-    const left = () => writer.transaction(async (db) => {
-      // A prepared statement would free a single page.
-      driverOf(writer.source()).exec(`PRAGMA incremental_vacuum(${FREED_AT_ONCE})`);
-      const [{ freelist_count: pages }] = (await db.query("PRAGMA freelist_count")) as { freelist_count: number }[];
-      return pages;
-    });
-    for (let before = Infinity, pages = await left(); pages > 0 && pages < before; ) [before, pages] = [pages, await left()];
+    const left = () =>
+      writer.transaction(async (db) => {
+        // A prepared statement would free a single page.
+        driverOf(writer.source()).exec(`PRAGMA incremental_vacuum(${FREED_AT_ONCE})`);
+        const [{ freelist_count: pages }] = (await db.query("PRAGMA freelist_count")) as { freelist_count: number }[];
+        return pages;
+      });
+    for (let before = Infinity, pages = await left(); pages > 0 && pages < before;)
+      [before, pages] = [pages, await left()];
     // The file shrinks when the log is folded into it.
     await patiently(() => writer.source().query("PRAGMA wal_checkpoint(TRUNCATE)"));
   };
@@ -141,12 +178,22 @@ export async function openStore(path: string, clock: () => Date = () => new Date
     database,
     writer,
     /** The shelf, what was worked on last first; plain rows, since there may be thousands. */
-    list: (): Promise<Card[]> => read((db) => db.query(
-      `SELECT id, revision, title, place, shots, elements, createdAt, savedAt FROM scene
-       WHERE deletedAt IS NULL ORDER BY savedAt DESC`) as Promise<Card[]>),
+    list: (): Promise<Card[]> =>
+      read(
+        (db) =>
+          db.query(
+            `SELECT id, revision, title, place, shots, elements, createdAt, savedAt FROM scene
+       WHERE deletedAt IS NULL ORDER BY savedAt DESC`,
+          ) as Promise<Card[]>,
+      ),
     /** Deleted scenes, the last one deleted first. */
-    deleted: (): Promise<DeletedCard[]> => read((db) =>
-      db.getRepository(SceneTable).find({ where: { deletedAt: Not(IsNull()) }, order: { deletedAt: "DESC" } }) as Promise<DeletedCard[]>),
+    deleted: (): Promise<DeletedCard[]> =>
+      read(
+        (db) =>
+          db
+            .getRepository(SceneTable)
+            .find({ where: { deletedAt: Not(IsNull()) }, order: { deletedAt: "DESC" } }) as Promise<DeletedCard[]>,
+      ),
     /** Whether nothing was ever put on the shelf. */
     isNew: (): Promise<boolean> => read(async (db) => !(await db.getRepository(SceneTable).exists())),
     card: (id: string): Promise<Card> => read(async (db) => toCard(await find(db, id))),
@@ -156,43 +203,57 @@ export async function openStore(path: string, clock: () => Date = () => new Date
       return save((db) => write(db, checked, { id: randomUUID(), revision: 1, createdAt: now.toISOString() }, now));
     },
     /** Puts several scenes on the shelf, all of them or none, the last one on top. */
-    createAll: (all: readonly Checked[]): Promise<void> => writer.transaction(async (db) => {
-      for (const [i, checked] of all.entries()) {
-        const now = new Date(clock().getTime() + i);
-        await write(db, checked, { id: randomUUID(), revision: 1, createdAt: now.toISOString() }, now);
-      }
-    }),
-    replace: (id: string, checked: Checked, expected: Expected): Promise<Card> => save(async (db) => {
-      const { revision, createdAt } = await expect(db, id, expected);
-      return write(db, checked, { id, revision: revision + 1, createdAt }, clock());
-    }),
+    createAll: (all: readonly Checked[]): Promise<void> =>
+      writer.transaction(async (db) => {
+        for (const [i, checked] of all.entries()) {
+          const now = new Date(clock().getTime() + i);
+          await write(db, checked, { id: randomUUID(), revision: 1, createdAt: now.toISOString() }, now);
+        }
+      }),
+    replace: (id: string, checked: Checked, expected: Expected): Promise<Card> =>
+      save(async (db) => {
+        const { revision, createdAt } = await expect(db, id, expected);
+        return write(db, checked, { id, revision: revision + 1, createdAt }, clock());
+      }),
     /** Takes a scene off the shelf; it can be brought back for a month. */
-    remove: (id: string, expected: Expected): Promise<void> => writer.transaction(async (db) => {
-      await expect(db, id, expected);
-      await db.getRepository(SceneTable).update({ id }, { deletedAt: clock().toISOString() });
-    }),
-    restore: (id: string): Promise<Card> => save(async (db) => {
-      const row = await find(db, id, true);
-      await db.getRepository(SceneTable).update({ id }, { deletedAt: null });
-      return toCard(row);
-    }),
-    versions: (id: string): Promise<Version[]> => read(async (db) => {
-      await find(db, id);
-      return db.getRepository(VersionTable).find({ select: { revision: true, title: true, savedAt: true }, where: { sceneId: id }, order: { revision: "DESC" } });
-    }),
-    version: (id: string, revision: number): Promise<Pick<Stored, "format" | "document">> => read(async (db) => {
-      await find(db, id);
-      return documentOf(db, id, revision);
-    }),
-    thumbnail: (id: string): Promise<ThumbnailRow | null> => read((db) => db.getRepository(ThumbnailTable).findOneBy({ sceneId: id })),
+    remove: (id: string, expected: Expected): Promise<void> =>
+      writer.transaction(async (db) => {
+        await expect(db, id, expected);
+        await db.getRepository(SceneTable).update({ id }, { deletedAt: clock().toISOString() });
+      }),
+    restore: (id: string): Promise<Card> =>
+      save(async (db) => {
+        const row = await find(db, id, true);
+        await db.getRepository(SceneTable).update({ id }, { deletedAt: null });
+        return toCard(row);
+      }),
+    versions: (id: string): Promise<Version[]> =>
+      read(async (db) => {
+        await find(db, id);
+        return db
+          .getRepository(VersionTable)
+          .find({
+            select: { revision: true, title: true, savedAt: true },
+            where: { sceneId: id },
+            order: { revision: "DESC" },
+          });
+      }),
+    version: (id: string, revision: number): Promise<Pick<Stored, "format" | "document">> =>
+      read(async (db) => {
+        await find(db, id);
+        return documentOf(db, id, revision);
+      }),
+    thumbnail: (id: string): Promise<ThumbnailRow | null> =>
+      read((db) => db.getRepository(ThumbnailTable).findOneBy({ sceneId: id })),
     /** Stores a small picture, unless that of a newer revision is there, or the scene is gone. */
-    putThumbnail: (sceneId: string, revision: number, image: Buffer): Promise<void> => writer.transaction(async (db) => {
-      await db.query(
-        `INSERT INTO thumbnail SELECT id, ?, ? FROM scene WHERE id = ?
+    putThumbnail: (sceneId: string, revision: number, image: Buffer): Promise<void> =>
+      writer.transaction(async (db) => {
+        await db.query(
+          `INSERT INTO thumbnail SELECT id, ?, ? FROM scene WHERE id = ?
          ON CONFLICT DO UPDATE SET revision = excluded.revision, image = excluded.image WHERE excluded.revision >= revision`,
-        [revision, image, sceneId],
-      );
-    }),
+          [revision, image, sceneId],
+        );
+      }),
     /** Whether any document, or any version of one that is kept, names a picture. */
     names: (picture: string): Promise<boolean> => read((db) => db.getRepository(MentionTable).existsBy({ picture })),
     /** Forgets what was deleted more than a month ago, and gives its room back to the disk. */

@@ -15,8 +15,13 @@ export const freshFile = (): string => join(freshFolder(), "zanvo.sqlite");
 export function checkedOf(scene: Scene): Checked {
   const text = JSON.stringify(scene);
   return {
-    title: scene.title, place: scene.place ?? null, shots: scene.shots.length, elements: scene.elements.length,
-    format: scene.version, document: pack(text), pictures: picturesNamedIn(Buffer.from(text)),
+    title: scene.title,
+    place: scene.place ?? null,
+    shots: scene.shots.length,
+    elements: scene.elements.length,
+    format: scene.version,
+    document: pack(text),
+    pictures: picturesNamedIn(Buffer.from(text)),
   };
 }
 export const titled = (title: string, more: object = {}): Checked => checkedOf({ ...newScene(title), ...more });

@@ -30,14 +30,16 @@ interface Version {
 /** Which versions some rules keep: of each stretch the newest, and the newest of all always. */
 function kept<T extends Version>(versions: readonly T[], now: number, rules: Rules): ReadonlySet<T> {
   const taken = new Set<string>();
-  return new Set(versions.filter(({ savedAt }, i) => {
-    const [, every] = rules.find(([age]) => now - savedAt <= age)!;
-    if (every === 0) return true;
-    const stretch = `${every} ${Math.floor(savedAt / every)}`;
-    const repeated = taken.has(stretch);
-    taken.add(stretch);
-    return !repeated || i === 0;
-  }));
+  return new Set(
+    versions.filter(({ savedAt }, i) => {
+      const [, every] = rules.find(([age]) => now - savedAt <= age)!;
+      if (every === 0) return true;
+      const stretch = `${every} ${Math.floor(savedAt / every)}`;
+      const repeated = taken.has(stretch);
+      taken.add(stretch);
+      return !repeated || i === 0;
+    }),
+  );
 }
 
 /**

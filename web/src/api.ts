@@ -63,8 +63,17 @@ async function send(path: string, init: RequestInit = {}): Promise<Response> {
     throw new OutOfReach("Zanvo's server does not answer. Is it still running?");
   }
   if (answer.ok) return answer;
-  const problem = (await answer.json().catch(() => ({}))) as { detail?: string; errors?: Fault[]; current?: Card & { document: Scene } };
-  throw new Refusal(answer.status, problem.detail ?? `The server refused (${answer.status}).`, problem.errors, problem.current);
+  const problem = (await answer.json().catch(() => ({}))) as {
+    detail?: string;
+    errors?: Fault[];
+    current?: Card & { document: Scene };
+  };
+  throw new Refusal(
+    answer.status,
+    problem.detail ?? `The server refused (${answer.status}).`,
+    problem.errors,
+    problem.current,
+  );
 }
 
 async function opened(id: string, answer: Response): Promise<Opened> {
@@ -83,12 +92,14 @@ const json = (body: string, revision?: number): RequestInit => ({
   body,
 });
 
-export const listDeleted = async (): Promise<DeletedCard[]> => (await send("/api/scenes?deleted")).json() as Promise<DeletedCard[]>;
+export const listDeleted = async (): Promise<DeletedCard[]> =>
+  (await send("/api/scenes?deleted")).json() as Promise<DeletedCard[]>;
 export const listScenes = async (): Promise<Card[]> => (await send("/api/scenes")).json() as Promise<Card[]>;
 export const openScene = async (id: string): Promise<Opened> => opened(id, await send(`/api/scenes/${id}`));
 
 /** Puts a document on the shelf; `text` may be anything a person picked: the server says what is wrong with it. */
-export const createScene = async (text: string): Promise<Card> => (await send("/api/scenes", { method: "POST", ...json(text) })).json() as Promise<Card>;
+export const createScene = async (text: string): Promise<Card> =>
+  (await send("/api/scenes", { method: "POST", ...json(text) })).json() as Promise<Card>;
 
 /** Whether the server would take a scene, without keeping it. @throws Refusal with the first fault where it would not */
 export async function checkScene(scene: Scene): Promise<void> {
@@ -100,20 +111,29 @@ export const saveScene = async (id: string, text: string, revision: number): Pro
   (await send(`/api/scenes/${id}`, { method: "PUT", ...json(text, revision) })).json() as Promise<Card>;
 
 export async function deleteScene(id: string, revision: number | "*"): Promise<void> {
-  await send(`/api/scenes/${id}`, { method: "DELETE", headers: { "If-Match": revision === "*" ? "*" : `"${revision}"` } });
+  await send(`/api/scenes/${id}`, {
+    method: "DELETE",
+    headers: { "If-Match": revision === "*" ? "*" : `"${revision}"` },
+  });
 }
 
 export async function restoreScene(id: string): Promise<void> {
   await send(`/api/scenes/${id}/restore`, { method: "POST" });
 }
 
-export const listVersions = async (id: string): Promise<Version[]> => (await send(`/api/scenes/${id}/versions`)).json() as Promise<Version[]>;
+export const listVersions = async (id: string): Promise<Version[]> =>
+  (await send(`/api/scenes/${id}/versions`)).json() as Promise<Version[]>;
 export const openVersion = async (id: string, revision: number): Promise<Scene> =>
   (await send(`/api/scenes/${id}/versions/${revision}`)).json() as Promise<Scene>;
 
 /** Makes an earlier version the newest, on the server: for a scene that cannot be opened. */
 export const restoreVersion = async (id: string, version: number, revision: number | "*"): Promise<Card> =>
-  (await send(`/api/scenes/${id}/versions/${version}/restore`, { method: "POST", headers: { "If-Match": revision === "*" ? "*" : `"${revision}"` } })).json() as Promise<Card>;
+  (
+    await send(`/api/scenes/${id}/versions/${version}/restore`, {
+      method: "POST",
+      headers: { "If-Match": revision === "*" ? "*" : `"${revision}"` },
+    })
+  ).json() as Promise<Card>;
 
 /** The address of a scene's document byte for byte, as it is stored. */
 export const rawPath = (id: string): string => `/api/scenes/${id}/raw`;
@@ -124,7 +144,8 @@ export interface RemovedPicture {
   readonly bytes: number;
   readonly removedAt: string;
 }
-export const listRemovedPictures = async (): Promise<RemovedPicture[]> => (await send("/api/pictures/removed")).json() as Promise<RemovedPicture[]>;
+export const listRemovedPictures = async (): Promise<RemovedPicture[]> =>
+  (await send("/api/pictures/removed")).json() as Promise<RemovedPicture[]>;
 
 /** The address of a scene's small picture, as of its revision. */
 export const picturePath = ({ id, revision }: Card): string => `/api/scenes/${id}/picture?revision=${revision}`;
@@ -132,8 +153,12 @@ export const picturePath = ({ id, revision }: Card): string => `/api/scenes/${id
 export type ExportFormat = "svg" | "png" | "pdf" | "obj" | "geojson";
 
 /** The address of a shot's export. */
-export const exportPath = (id: string, shot: string, format: ExportFormat, query: Record<string, string> = {}): string =>
-  `/api/scenes/${id}/exports/${encodeURIComponent(shot)}.${format}?${new URLSearchParams(query).toString()}`;
+export const exportPath = (
+  id: string,
+  shot: string,
+  format: ExportFormat,
+  query: Record<string, string> = {},
+): string => `/api/scenes/${id}/exports/${encodeURIComponent(shot)}.${format}?${new URLSearchParams(query).toString()}`;
 
 /** An export, and the references whose photo it should have and lacks. */
 export interface FetchedExport {
@@ -146,7 +171,8 @@ export async function fetchExport(path: string, signal: AbortSignal): Promise<Fe
 }
 
 /** The address of a shot's set-up sheet as PDF, with an edge tick every so many mm, in the units one reads. */
-export const slipPath = (id: string, shot: string, every: number, units: System): string => `/api/scenes/${id}/slips/${encodeURIComponent(shot)}.pdf?every=${every}&units=${units}`;
+export const slipPath = (id: string, shot: string, every: number, units: System): string =>
+  `/api/scenes/${id}/slips/${encodeURIComponent(shot)}.pdf?every=${every}&units=${units}`;
 
 /** A picture as the server took it in. */
 export interface TakenIn {
@@ -157,12 +183,21 @@ export interface TakenIn {
 }
 
 export const takeIn = async (id: string, file: Blob, signal?: AbortSignal): Promise<TakenIn> =>
-  (await send(`/api/scenes/${id}/references`, { method: "POST", headers: { "Content-Type": "application/octet-stream" }, body: file, signal })).json() as Promise<TakenIn>;
+  (
+    await send(`/api/scenes/${id}/references`, {
+      method: "POST",
+      headers: { "Content-Type": "application/octet-stream" },
+      body: file,
+      signal,
+    })
+  ).json() as Promise<TakenIn>;
 
 /** The address of a reference's picture, whole or as a small preview. */
-export const referencePath = (id: string, picture: string, preview = false): string => `/api/scenes/${id}/references/${picture}${preview ? "?preview" : ""}`;
+export const referencePath = (id: string, picture: string, preview = false): string =>
+  `/api/scenes/${id}/references/${picture}${preview ? "?preview" : ""}`;
 
-export const fetchReference = async (id: string, picture: string, signal: AbortSignal): Promise<Blob> => (await send(referencePath(id, picture), { signal })).blob();
+export const fetchReference = async (id: string, picture: string, signal: AbortSignal): Promise<Blob> =>
+  (await send(referencePath(id, picture), { signal })).blob();
 
 /** How a print stands. */
 export interface PrintStatus {
@@ -179,11 +214,17 @@ export type PrintOrder = { readonly tiling: Tiling } | { readonly grids: { reado
 
 /** Orders a print of a shot. @returns its id */
 export async function orderPrint(id: string, shot: string, order: PrintOrder, signal: AbortSignal): Promise<string> {
-  const answer = await send(`/api/scenes/${id}/prints`, { method: "POST", signal, ...json(JSON.stringify({ shot, ...order })) });
+  const answer = await send(`/api/scenes/${id}/prints`, {
+    method: "POST",
+    signal,
+    ...json(JSON.stringify({ shot, ...order })),
+  });
   return ((await answer.json()) as PrintStatus).id;
 }
-export const printStatus = async (id: string, print: string, signal: AbortSignal): Promise<PrintStatus> => (await send(`/api/scenes/${id}/prints/${print}`, { signal })).json() as Promise<PrintStatus>;
-export const fetchPrint = async (id: string, { id: print, kind }: PrintStatus, signal: AbortSignal): Promise<Blob> => (await send(`/api/scenes/${id}/prints/${print}/file.${kind}`, { signal })).blob();
+export const printStatus = async (id: string, print: string, signal: AbortSignal): Promise<PrintStatus> =>
+  (await send(`/api/scenes/${id}/prints/${print}`, { signal })).json() as Promise<PrintStatus>;
+export const fetchPrint = async (id: string, { id: print, kind }: PrintStatus, signal: AbortSignal): Promise<Blob> =>
+  (await send(`/api/scenes/${id}/prints/${print}/file.${kind}`, { signal })).blob();
 export async function stopPrint(id: string, print: string): Promise<void> {
   await send(`/api/scenes/${id}/prints/${print}`, { method: "DELETE" });
 }

@@ -16,7 +16,9 @@ function Lost() {
   return (
     <main className="flex h-full flex-col items-center justify-center gap-3">
       <p>There is nothing at this address.</p>
-      <Link className="underline" to="/">Back to the shelf</Link>
+      <Link className="underline" to="/">
+        Back to the shelf
+      </Link>
     </main>
   );
 }
@@ -41,7 +43,17 @@ createRoot(document.getElementById("root")!).render(
     <BrowserRouter>
       <Suspense fallback={null}>
         <Routes>
-          {Object.entries(PAGES).map(([path, Page]) => <Route key={path} path={path} element={<Guarded key={path} what="This page"><Page /></Guarded>} />)}
+          {Object.entries(PAGES).map(([path, Page]) => (
+            <Route
+              key={path}
+              path={path}
+              element={
+                <Guarded key={path} what="This page">
+                  <Page />
+                </Guarded>
+              }
+            />
+          ))}
           <Route path="*" element={<Lost />} />
         </Routes>
       </Suspense>

@@ -4,7 +4,9 @@ import { inSystem, type System } from "@zanvo/core/units";
 const KEY = "zanvo:units";
 
 /** What lengths are shown in, as last chosen. What is typed may have any unit. */
-export const useUnits = create<{ readonly system: System }>(() => ({ system: localStorage.getItem(KEY) === "imperial" ? "imperial" : "metric" }));
+export const useUnits = create<{ readonly system: System }>(() => ({
+  system: localStorage.getItem(KEY) === "imperial" ? "imperial" : "metric",
+}));
 
 /** From millimetres and metres to inches and feet, and back. */
 export function switchUnits(): void {

@@ -43,12 +43,20 @@ describe("a worker that is started anew", () => {
   it("has another do its work when it dies, prepared as it was, and says so meanwhile", async () => {
     const troubles: boolean[] = [];
     let prepared = 0;
-    const worker = steady(make, { onTrouble: (trouble) => troubles.push(trouble), prepare: () => Promise.resolve(prepared++) });
+    const worker = steady(make, {
+      onTrouble: (trouble) => troubles.push(trouble),
+      prepare: () => Promise.resolve(prepared++),
+    });
     const answer = worker.call(() => (FakeWorker.made.length === 1 ? never : Promise.resolve("done")));
     await new Promise((resolve) => setTimeout(resolve, 5));
     FakeWorker.made[0].fail("It broke.");
     expect(await answer).toBe("done");
-    expect([FakeWorker.made.length, FakeWorker.made[0].terminated, prepared, troubles]).toEqual([2, true, 2, [true, false]]);
+    expect([FakeWorker.made.length, FakeWorker.made[0].terminated, prepared, troubles]).toEqual([
+      2,
+      true,
+      2,
+      [true, false],
+    ]);
   });
 
   it("is given up when it dies again and again, and can be tried anew", async () => {

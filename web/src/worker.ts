@@ -60,11 +60,15 @@ export function steady<T>(make: () => Worker, { onTrouble, prepare, alive }: Ste
     if (!alive) return () => undefined;
     let heard = performance.now();
     let silent = false;
-    const ask = () => void alive(remote).then(() => {
-      heard = performance.now();
-      if (silent) onTrouble?.(false);
-      silent = false;
-    }, () => undefined);
+    const ask = () =>
+      void alive(remote).then(
+        () => {
+          heard = performance.now();
+          if (silent) onTrouble?.(false);
+          silent = false;
+        },
+        () => undefined,
+      );
     ask();
     const timer = setInterval(() => {
       const quiet = performance.now() - heard;

@@ -9,7 +9,12 @@ const scene = newScene("Test");
 const of = (shot: Shot, id: string) => findings(scene, shot).find((finding) => finding.id === id);
 /** A calm view with nothing to be said about it. */
 const calm = shotWith({ distance: 600, gaze: { heading: -10 } });
-const quiet: Shot = { ...calm, bundles: scene.orientations.flatMap(({ id }) => ["left", "right"].map((hand) => ({ pin: `${id}-${hand}`, spacing: 20, strength: 0.5 }))) };
+const quiet: Shot = {
+  ...calm,
+  bundles: scene.orientations.flatMap(({ id }) =>
+    ["left", "right"].map((hand) => ({ pin: `${id}-${hand}`, spacing: 20, strength: 0.5 })),
+  ),
+};
 
 describe("findings", () => {
   it("say nothing about a calm view", () => {
@@ -34,13 +39,18 @@ describe("findings", () => {
     expect(found).toMatchObject({ severity: "note", where: "Main streets, right" });
     expect(of(found.mend!.shot, "inside-main-right")).toBeUndefined();
     // Facing a wall, the one point belongs where it is.
-    expect(findings(scene, shotWith({ gaze: { heading: 35 } })).filter(({ id }) => id.startsWith("inside"))).toEqual([]);
+    expect(findings(scene, shotWith({ gaze: { heading: 35 } })).filter(({ id }) => id.startsWith("inside"))).toEqual(
+      [],
+    );
   });
 
   it("tell where depth lies: a deep side, drawn for a near eye and seen from as far as the sheet's diagonal", () => {
     // A3 is seen from hypot(420, 297) = 514.4 mm; drawn for 250, what runs straight ahead reads 2.06 times as deep as it is.
     const near = shotWith({ distance: 250, gaze: { heading: 0 } });
-    const told = (shot: Shot, heading: number) => findings({ ...scene, elements: [block("hall", -2, 12, 10, 4, 5, heading)] }, shot).find(({ id }) => id === "lying-depth-hall");
+    const told = (shot: Shot, heading: number) =>
+      findings({ ...scene, elements: [block("hall", -2, 12, 10, 4, 5, heading)] }, shot).find(
+        ({ id }) => id === "lying-depth-hall",
+      );
     const found = told(near, 0)!;
     expect(found).toMatchObject({ severity: "note", value: 2.1, unit: ": 1" });
     expect(found.message).toContain("is meant 2.5 times its other side and reads as 5.1 times");
@@ -51,14 +61,37 @@ describe("findings", () => {
   });
 
   it("say that the eye stands inside something, and put it before the nearest wall", () => {
-    const ell: Building = { id: "ell", kind: "building", name: "Ell", footprint: [[0, 0], [20, 0], [20, 6], [6, 6], [6, 20], [0, 20]].map(([x, y]) => ({ x, y })), base: 0, height: 5, roof: { kind: "flat" } };
-    const told = (x: number, y: number, z: number, more: Partial<Building> = {}) => findings({ ...scene, elements: [{ ...ell, ...more }] }, shotWith({ eye: { x, y, z } })).find(({ id }) => id === "eye-inside-ell");
+    const ell: Building = {
+      id: "ell",
+      kind: "building",
+      name: "Ell",
+      footprint: [
+        [0, 0],
+        [20, 0],
+        [20, 6],
+        [6, 6],
+        [6, 20],
+        [0, 20],
+      ].map(([x, y]) => ({ x, y })),
+      base: 0,
+      height: 5,
+      roof: { kind: "flat" },
+    };
+    const told = (x: number, y: number, z: number, more: Partial<Building> = {}) =>
+      findings({ ...scene, elements: [{ ...ell, ...more }] }, shotWith({ eye: { x, y, z } })).find(
+        ({ id }) => id === "eye-inside-ell",
+      );
     const found = told(15, 5, 1.6)!;
     expect(found).toMatchObject({ severity: "warning", where: "Ell", value: 1.5, unit: "m" });
     expect(found.mend!.shot.eye).toEqual({ x: 15, y: expect.closeTo(6.5, 9), z: 1.6 });
     // Beyond the notch's line, 1 m to the south, the wing goes on: the way out is 3 m to the west, or 2 to the south.
     expect(told(4, 7, 1.6)!.mend!.shot.eye).toEqual({ x: expect.closeTo(6.5, 9), y: 7, z: 1.6 });
-    expect([told(15, 8, 1.6), told(15, 5, 5.5), told(15, 5, -0.5), told(15, 5, 1.6, { hidden: true })]).toEqual([undefined, undefined, undefined, undefined]);
+    expect([told(15, 8, 1.6), told(15, 5, 5.5), told(15, 5, -0.5), told(15, 5, 1.6, { hidden: true })]).toEqual([
+      undefined,
+      undefined,
+      undefined,
+      undefined,
+    ]);
     // In a passage one is not inside.
     expect(told(15, 3, 1.6, { passages: [{ x: 15, y: 0, width: 3, height: 3 }] })).toBeUndefined();
   });
@@ -79,7 +112,10 @@ describe("findings", () => {
   });
 
   it("say where lines are thinned, and which pin is out of reach", () => {
-    expect(of(shotWith({ gaze: { heading: 15 } }), "clotting-main-right")).toMatchObject({ severity: "note", unit: "mm" });
+    expect(of(shotWith({ gaze: { heading: 15 } }), "clotting-main-right")).toMatchObject({
+      severity: "note",
+      unit: "mm",
+    });
     const far = of({ ...quiet, gaze: { ...quiet.gaze, heading: -37 } }, "out-of-reach-main-right")!;
     expect(far).toMatchObject({ severity: "note", unit: "m" });
     expect(of(far.mend!.shot, "out-of-reach-main-right")).toBeUndefined();
@@ -87,16 +123,26 @@ describe("findings", () => {
 
   it("measure how long a curved lens draws round things at the panel's corners, at the disc's edge, and where buildings stand", () => {
     const [w, h] = [quiet.frame.width / 2, quiet.frame.height / 2];
-    const disc = (within?: number): Shot => ({ ...quiet, lens: { law: "equidistant", distance: 120, centre: { x: 210, y: 148.5 }, within } });
+    const disc = (within?: number): Shot => ({
+      ...quiet,
+      lens: { law: "equidistant", distance: 120, centre: { x: 210, y: 148.5 }, within },
+    });
     // Equidistant: along the radius 1, across it theta / sin theta, with theta = hypot(195, 133.5) / 120 at the corner.
     const theta = Math.hypot(w, h) / 120;
-    expect(of(disc(), "round-stretched")).toMatchObject({ value: Number((theta / Math.sin(theta)).toFixed(1)), unit: ": 1", where: "panel, top left corner" });
+    expect(of(disc(), "round-stretched")).toMatchObject({
+      value: Number((theta / Math.sin(theta)).toFixed(1)),
+      unit: ": 1",
+      where: "panel, top left corner",
+    });
     // Cut off at 100 degrees across, the edge is 50 degrees off the gaze: 0.873 / sin 50 = 1.14, below 1.2.
     expect(of(disc(100), "round-stretched")).toBeUndefined();
     // At 150 degrees 1.309 / sin 75 = 1.36.
     expect(of(disc(150), "round-stretched")).toMatchObject({ value: 1.4 });
     expect(of({ ...disc(), lens: { ...disc().lens, law: "stereographic" } }, "round-stretched")).toBeUndefined();
-    const aside: Scene = { ...scene, elements: [block("kiosk", 0, 10, 2, 2, 3, -10), block("loft", -20, 3, 2, 2, 3, -10)] };
+    const aside: Scene = {
+      ...scene,
+      elements: [block("kiosk", 0, 10, 2, 2, 3, -10), block("loft", -20, 3, 2, 2, 3, -10)],
+    };
     const found = findings(aside, disc()).filter(({ id }) => id.startsWith("round-stretched-"));
     expect(found).toMatchObject([{ id: "round-stretched-loft", where: "loft", severity: "note" }]);
     expect(found[0].value).toBeGreaterThan(1.2);
@@ -104,13 +150,17 @@ describe("findings", () => {
 
   it("are finite, ordered, and mended into shots that can be drawn, for any view", () => {
     const order = ["error", "warning", "note"];
-    fc.assert(fc.property(anyShot, (shot) => {
-      const found = findings(scene, shot);
-      expect(found.map(({ severity }) => order.indexOf(severity))).toEqual(found.map(({ severity }) => order.indexOf(severity)).sort((a, b) => a - b));
-      for (const { value, at, mend } of found) {
-        expect([value, ...(at ?? []), mend?.shot.lens.distance ?? 1].every(Number.isFinite)).toBe(true);
-        expect(mend?.shot.lens.distance ?? 1).toBeGreaterThan(0);
-      }
-    }));
+    fc.assert(
+      fc.property(anyShot, (shot) => {
+        const found = findings(scene, shot);
+        expect(found.map(({ severity }) => order.indexOf(severity))).toEqual(
+          found.map(({ severity }) => order.indexOf(severity)).sort((a, b) => a - b),
+        );
+        for (const { value, at, mend } of found) {
+          expect([value, ...(at ?? []), mend?.shot.lens.distance ?? 1].every(Number.isFinite)).toBe(true);
+          expect(mend?.shot.lens.distance ?? 1).toBeGreaterThan(0);
+        }
+      }),
+    );
   });
 });

@@ -11,10 +11,20 @@ export const clotting: Check = ({ shot, view, pins }) =>
     const { frame } = shot;
     const room = roomOf(shot);
     const within = thinnedWithin(at, frame, spread, room);
-    const nearest = [Math.min(Math.max(at[0], frame.x), frame.x + frame.width), Math.min(Math.max(at[1], frame.y), frame.y + frame.height)] as const;
+    const nearest = [
+      Math.min(Math.max(at[0], frame.x), frame.x + frame.width),
+      Math.min(Math.max(at[1], frame.y), frame.y + frame.height),
+    ] as const;
     if (distance2(at, nearest) >= within) return [];
-    return [{
-      id: `clotting-${id}`, severity: "note", where: name, at: nearest, value: tenth(within), unit: "mm",
-      message: `Within ${tenth(within)} mm of this point lines would come nearer than ${room.gap} mm; they are thinned there.`,
-    }];
+    return [
+      {
+        id: `clotting-${id}`,
+        severity: "note",
+        where: name,
+        at: nearest,
+        value: tenth(within),
+        unit: "mm",
+        message: `Within ${tenth(within)} mm of this point lines would come nearer than ${room.gap} mm; they are thinned there.`,
+      },
+    ];
   });

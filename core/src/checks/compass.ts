@@ -8,9 +8,19 @@ const HAND = 0.3;
 export const compassOff: Check = ({ shot, view, pins }) =>
   compassArcs(shot, pins, view).flatMap(({ arc: { id, name, departure, foot } }): Finding[] => {
     if (departure <= HAND) return [];
-    return [{
-      id: `compass-off-${id}`, severity: "note", where: name, at: foot, value: tenth(departure), unit: "mm",
-      message: `The compass arc departs from the exact curve by up to ${tenth(departure)} mm. In the stereographic lens arcs are exact.`,
-      mend: { label: "Take the stereographic lens", shot: { ...shot, lens: { ...shot.lens, law: "stereographic", distance: (shot.lens.distance * Math.PI) / 4 } } },
-    }];
+    return [
+      {
+        id: `compass-off-${id}`,
+        severity: "note",
+        where: name,
+        at: foot,
+        value: tenth(departure),
+        unit: "mm",
+        message: `The compass arc departs from the exact curve by up to ${tenth(departure)} mm. In the stereographic lens arcs are exact.`,
+        mend: {
+          label: "Take the stereographic lens",
+          shot: { ...shot, lens: { ...shot.lens, law: "stereographic", distance: (shot.lens.distance * Math.PI) / 4 } },
+        },
+      },
+    ];
   });

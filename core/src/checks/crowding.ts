@@ -15,7 +15,12 @@ export const crowding: Check = ({ scene, shot, view, pins }) =>
     if (left && right && distance2(left, right) < frame.width) {
       const gap = distance2(left, right);
       found.push({
-        id: `crowding-${id}`, severity: "warning", where: `${name}, both points`, at: [(left[0] + right[0]) / 2, (left[1] + right[1]) / 2], value: tenth(gap), unit: "mm",
+        id: `crowding-${id}`,
+        severity: "warning",
+        where: `${name}, both points`,
+        at: [(left[0] + right[0]) / 2, (left[1] + right[1]) / 2],
+        value: tenth(gap),
+        unit: "mm",
         message: `The two points stand ${tenth(gap)} mm apart, less than the panel is wide: corners will look torn.`,
         mend: { label: "Spread the points", shot: atDistance(shot, (view.distance * frame.width * 1.001) / gap) },
       });
@@ -26,9 +31,17 @@ export const crowding: Check = ({ scene, shot, view, pins }) =>
         const side = at[0] < view.centre[0] ? frame.x : frame.x + frame.width;
         const k = (side - view.centre[0]) / (at[0] - view.centre[0]);
         found.push({
-          id: `inside-${pin.id}`, severity: "note", where: pin.name, at, value: tenth(Math.abs(side - at[0])), unit: "mm",
+          id: `inside-${pin.id}`,
+          severity: "note",
+          where: pin.name,
+          at,
+          value: tenth(Math.abs(side - at[0])),
+          unit: "mm",
           message: `This point stands inside the panel: whatever runs to it shrinks to nothing in plain sight.`,
-          mend: Number.isFinite(k) && k > 1 ? { label: "Move it to the panel’s edge", shot: atDistance(shot, view.distance * k * 1.001) } : undefined,
+          mend:
+            Number.isFinite(k) && k > 1
+              ? { label: "Move it to the panel’s edge", shot: atDistance(shot, view.distance * k * 1.001) }
+              : undefined,
         });
       }
     }

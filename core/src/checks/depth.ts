@@ -19,7 +19,11 @@ function reads(view: View, [x, y, z]: readonly [number, number, number], times: 
 }
 
 /** What one of a box's two seen sides reads as against the other, where they are meant to be as they are: how many times too much. */
-function lying(view: View, element: Element, times: number): { readonly off: number; readonly meant: number; readonly at: Vec2 } | null {
+function lying(
+  view: View,
+  element: Element,
+  times: number,
+): { readonly off: number; readonly meant: number; readonly at: Vec2 } | null {
   const box = boxOf(element);
   const [x, y, base] = blockCorner(box, ...nearCorner(box, view.eye));
   const at = project(view, [x, y, base + box.height / 2]);
@@ -41,15 +45,28 @@ export const lyingDepth: Check = ({ scene, shot, view }) => {
     const [dx, dy] = sub([origin.x, origin.y, 0], view.eye);
     return Math.hypot(dx, dy);
   };
-  const told = scene.elements.filter((element) => !element.hidden && stands(element)).flatMap((element) => {
-    const found = lying(view, element, times);
-    return found && found.off > LIES ? [{ element, found, far: near(element) }] : [];
-  }).sort((a, b) => a.far - b.far)[0];
+  const told = scene.elements
+    .filter((element) => !element.hidden && stands(element))
+    .flatMap((element) => {
+      const found = lying(view, element, times);
+      return found && found.off > LIES ? [{ element, found, far: near(element) }] : [];
+    })
+    .sort((a, b) => a.far - b.far)[0];
   if (!told) return [];
-  const { element, found: { off, meant, at } } = told;
-  return [{
-    id: `lying-depth-${element.id}`, severity: "note", where: element.name, at, value: tenth(off), unit: ": 1",
-    message: `The deeper side of ${element.name} is meant ${meant.toFixed(1)} times its other side and reads as ${(meant * off).toFixed(1)} times, since the picture is seen from about ${Math.round(seenFrom)} mm and drawn for ${Math.round(view.distance)} mm.`,
-    mend: { label: `Picture distance ${tenth(seenFrom)} mm`, shot: atDistance(shot, seenFrom) },
-  }];
+  const {
+    element,
+    found: { off, meant, at },
+  } = told;
+  return [
+    {
+      id: `lying-depth-${element.id}`,
+      severity: "note",
+      where: element.name,
+      at,
+      value: tenth(off),
+      unit: ": 1",
+      message: `The deeper side of ${element.name} is meant ${meant.toFixed(1)} times its other side and reads as ${(meant * off).toFixed(1)} times, since the picture is seen from about ${Math.round(seenFrom)} mm and drawn for ${Math.round(view.distance)} mm.`,
+      mend: { label: `Picture distance ${tenth(seenFrom)} mm`, shot: atDistance(shot, seenFrom) },
+    },
+  ];
 };

@@ -20,7 +20,22 @@ export type { Finding } from "./finding";
 export { nudgedBlock, nudgedEye, tangents, tangentsOf } from "./tangents";
 
 /** Every check. A new finding is one file and one line here. */
-const CHECKS: readonly Check[] = [insideThing, wide, lyingDepth, crowding, missingThird, offHorizon, tilted, impossibleTriangle, contradicting, clotting, outOfReach, stretchedRound, compassOff, offScale];
+const CHECKS: readonly Check[] = [
+  insideThing,
+  wide,
+  lyingDepth,
+  crowding,
+  missingThird,
+  offHorizon,
+  tilted,
+  impossibleTriangle,
+  contradicting,
+  clotting,
+  outOfReach,
+  stretchedRound,
+  compassOff,
+  offScale,
+];
 
 const ORDER = { error: 0, warning: 1, note: 2 } as const;
 

@@ -8,7 +8,8 @@ const CLEAR = 0.5;
 /** Whether a place is within the walls of an element, up to its eaves; one low enough to be in a passage through it is not. */
 function within(element: Element, at: Vec2, z: number): boolean {
   const { origin, height } = boxOf(element);
-  const open = element.kind === "building" ? Math.max(0, ...(element.passages ?? []).map((passage) => passage.height)) : 0;
+  const open =
+    element.kind === "building" ? Math.max(0, ...(element.passages ?? []).map((passage) => passage.height)) : 0;
   return z > origin.z + open && z < origin.z + height && standsAt(element, at);
 }
 
@@ -23,19 +24,33 @@ function outside(element: Element, [x, y]: Vec2): Vec2 {
     return { off, place: [x + (off + CLEAR) * nx, y + (off + CLEAR) * ny] as Vec2 };
   });
   // Beyond a side of a notch one may still be inside; beyond some side one is not.
-  return ways.filter(({ off, place }) => off >= 0 && !standsAt(element, place)).reduce((least, one) => (one.off < least.off ? one : least)).place;
+  return ways
+    .filter(({ off, place }) => off >= 0 && !standsAt(element, place))
+    .reduce((least, one) => (one.off < least.off ? one : least)).place;
 }
 
 /** The eye stands inside something: its walls from within are all that is seen. */
 export const insideThing: Check = ({ scene, shot }) => {
   const { x, y, z } = shot.eye;
-  const element = scene.elements.find((one) => !one.hidden && stands(one) && one.kind !== "steps" && within(one, [x, y], z));
+  const element = scene.elements.find(
+    (one) => !one.hidden && stands(one) && one.kind !== "steps" && within(one, [x, y], z),
+  );
   if (!element) return [];
   const [ox, oy] = outside(element, [x, y]);
   const far = distance2([x, y], [ox, oy]);
-  return [{
-    id: `eye-inside-${element.id}`, severity: "warning", where: element.name, at: null, value: tenth(far), unit: "m",
-    message: `The eye stands inside ${element.name}: its walls from within are all that is seen. Out of it is ${far.toFixed(1)} m away.`,
-    mend: { label: `Put the eye ${far.toFixed(1)} m farther, before its wall`, shot: { ...shot, eye: { ...shot.eye, x: ox, y: oy } } },
-  }];
+  return [
+    {
+      id: `eye-inside-${element.id}`,
+      severity: "warning",
+      where: element.name,
+      at: null,
+      value: tenth(far),
+      unit: "m",
+      message: `The eye stands inside ${element.name}: its walls from within are all that is seen. Out of it is ${far.toFixed(1)} m away.`,
+      mend: {
+        label: `Put the eye ${far.toFixed(1)} m farther, before its wall`,
+        shot: { ...shot, eye: { ...shot.eye, x: ox, y: oy } },
+      },
+    },
+  ];
 };

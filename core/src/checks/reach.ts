@@ -9,9 +9,17 @@ export const outOfReach: Check = ({ shot, view, pins }) =>
   (view.law.straight ? pins : []).flatMap(({ id, name, point: { at }, offSheet }): Finding[] => {
     if (!at || !offSheet || offSheet.distance <= REACH) return [];
     const k = 1 - (offSheet.distance - REACH) / distance2(at, view.centre);
-    return [{
-      id: `out-of-reach-${id}`, severity: "note", where: name, at, value: tenth(offSheet.distance / 1000), unit: "m",
-      message: `This point stands ${tenth(offSheet.distance / 1000)} m beyond the sheet, farther than a ruler reaches.`,
-      mend: k > 0 ? { label: "Bring the points closer", shot: atDistance(shot, view.distance * k * 0.999) } : undefined,
-    }];
+    return [
+      {
+        id: `out-of-reach-${id}`,
+        severity: "note",
+        where: name,
+        at,
+        value: tenth(offSheet.distance / 1000),
+        unit: "m",
+        message: `This point stands ${tenth(offSheet.distance / 1000)} m beyond the sheet, farther than a ruler reaches.`,
+        mend:
+          k > 0 ? { label: "Bring the points closer", shot: atDistance(shot, view.distance * k * 0.999) } : undefined,
+      },
+    ];
   });

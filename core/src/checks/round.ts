@@ -18,11 +18,18 @@ function drawnAt(view: View, corner: Vec2): Vec2 {
   const { law, centre } = view;
   if (law.shape !== "round") return corner;
   const [far, rim] = [distance2(corner, centre), ringRadius(view, degrees(law.limit) - 1e-6)];
-  return far <= rim ? corner : [centre[0] + ((corner[0] - centre[0]) * rim) / far, centre[1] + ((corner[1] - centre[1]) * rim) / far];
+  return far <= rim
+    ? corner
+    : [centre[0] + ((corner[0] - centre[0]) * rim) / far, centre[1] + ((corner[1] - centre[1]) * rim) / far];
 }
 
 const times = (ratio: number): string => (ratio > 100 ? "more than a hundred" : ratio.toFixed(2));
-const finding = (ratio: number, rest: Pick<Finding, "id" | "where" | "at" | "message">): Finding => ({ ...rest, severity: "note", value: tenth(Math.min(ratio, 1e6)), unit: ": 1" });
+const finding = (ratio: number, rest: Pick<Finding, "id" | "where" | "at" | "message">): Finding => ({
+  ...rest,
+  severity: "note",
+  value: tenth(Math.min(ratio, 1e6)),
+  unit: ": 1",
+});
 
 /**
  * Round things that a curved lens draws longer than wide: towards a corner of the panel, and at the building that suffers
@@ -38,23 +45,37 @@ export const stretchedRound: Check = ({ scene, shot, view }) => {
     })
     .reduce((most, one) => (one[2] > most[2] + 1e-9 ? one : most));
   if (ratio > EGG) {
-    found.push(finding(ratio, {
-      id: "round-stretched", where: `panel, ${name} corner`, at,
-      message: `Towards the ${name} corner round things are drawn up to ${times(ratio)} times as long as wide. The stereographic lens keeps them round.`,
-    }));
+    found.push(
+      finding(ratio, {
+        id: "round-stretched",
+        where: `panel, ${name} corner`,
+        at,
+        message: `Towards the ${name} corner round things are drawn up to ${times(ratio)} times as long as wide. The stereographic lens keeps them round.`,
+      }),
+    );
   }
-  const worst = scene.elements.filter((element) => !element.hidden && stands(element)).flatMap((element) => {
-    const [x, y, z] = middleOf(element);
-    const towards: Vec3 = [x - view.eye[0], y - view.eye[1], z - view.eye[2]];
-    const seen = toEye(view, towards);
-    const place = view.law.off(seen) <= view.law.limit ? projectDirection(view, towards) : null;
-    return place && contains(shot.frame, place) ? [{ element, place, ratio: egg(view, seen) }] : [];
-  }).reduce<{ element: (typeof scene.elements)[number]; place: Vec2; ratio: number } | null>((most, one) => (most && most.ratio >= one.ratio ? most : one), null);
+  const worst = scene.elements
+    .filter((element) => !element.hidden && stands(element))
+    .flatMap((element) => {
+      const [x, y, z] = middleOf(element);
+      const towards: Vec3 = [x - view.eye[0], y - view.eye[1], z - view.eye[2]];
+      const seen = toEye(view, towards);
+      const place = view.law.off(seen) <= view.law.limit ? projectDirection(view, towards) : null;
+      return place && contains(shot.frame, place) ? [{ element, place, ratio: egg(view, seen) }] : [];
+    })
+    .reduce<{ element: (typeof scene.elements)[number]; place: Vec2; ratio: number } | null>(
+      (most, one) => (most && most.ratio >= one.ratio ? most : one),
+      null,
+    );
   if (worst && worst.ratio > EGG) {
-    found.push(finding(worst.ratio, {
-      id: `round-stretched-${worst.element.id}`, where: worst.element.name, at: worst.place,
-      message: `Where it stands, round things are drawn ${times(worst.ratio)} times as long as wide: turn the view towards it, or take the stereographic lens.`,
-    }));
+    found.push(
+      finding(worst.ratio, {
+        id: `round-stretched-${worst.element.id}`,
+        where: worst.element.name,
+        at: worst.place,
+        message: `Where it stands, round things are drawn ${times(worst.ratio)} times as long as wide: turn the view towards it, or take the stereographic lens.`,
+      }),
+    );
   }
   return found;
 };

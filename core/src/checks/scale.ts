@@ -26,27 +26,73 @@ interface Measure {
 }
 
 function measuresOf(element: Element): readonly Measure[] {
-  const kerb = (value: number): Measure[] => (value > 0 && value < QUAY ? [{ value, limits: KERB, told: `A kerb of ${element.name} is ${value.toFixed(2)} m high.`, usual: "Kerbs have 0.10 to 0.15 m" }] : []);
+  const kerb = (value: number): Measure[] =>
+    value > 0 && value < QUAY
+      ? [
+          {
+            value,
+            limits: KERB,
+            told: `A kerb of ${element.name} is ${value.toFixed(2)} m high.`,
+            usual: "Kerbs have 0.10 to 0.15 m",
+          },
+        ]
+      : [];
   switch (element.kind) {
-    case "building": return [
-      ...(element.storeys ? [element.height / element.storeys] : []).map((value): Measure => ({ value, limits: STOREY, told: `A storey of ${element.name} is ${value.toFixed(2)} m high.`, usual: "Flats have 2.7 to 3.2 m, shops 3.6 to 4.5 m, halls 5 m and more" })),
-      ...(element.doors ?? []).map(({ height: value }): Measure => ({ value, limits: DOOR, told: `A door of ${element.name} is ${value.toFixed(2)} m high.`, usual: "Doors have 2.0 to 2.1 m" })),
-    ];
-    case "steps": return element.ramp ? [] : [{ value: 2 * element.riser + element.tread, limits: BLONDEL, told: `Two risers and a tread of ${element.name} come to ${(2 * element.riser + element.tread).toFixed(2)} m.`, usual: "Comfortable stairs have 0.60 to 0.65 m" }];
-    case "street": case "square": return kerb(element.kerb);
-    default: return [];
+    case "building":
+      return [
+        ...(element.storeys ? [element.height / element.storeys] : []).map((value): Measure => ({
+          value,
+          limits: STOREY,
+          told: `A storey of ${element.name} is ${value.toFixed(2)} m high.`,
+          usual: "Flats have 2.7 to 3.2 m, shops 3.6 to 4.5 m, halls 5 m and more",
+        })),
+        ...(element.doors ?? []).map(({ height: value }): Measure => ({
+          value,
+          limits: DOOR,
+          told: `A door of ${element.name} is ${value.toFixed(2)} m high.`,
+          usual: "Doors have 2.0 to 2.1 m",
+        })),
+      ];
+    case "steps":
+      return element.ramp
+        ? []
+        : [
+            {
+              value: 2 * element.riser + element.tread,
+              limits: BLONDEL,
+              told: `Two risers and a tread of ${element.name} come to ${(2 * element.riser + element.tread).toFixed(2)} m.`,
+              usual: "Comfortable stairs have 0.60 to 0.65 m",
+            },
+          ];
+    case "street":
+    case "square":
+      return kerb(element.kerb);
+    default:
+      return [];
   }
 }
 
 /** Scale: storeys, doors, kerbs and stairs outside the figures of the trade, of what stands in the panel; of one thing, the first. */
-export const offScale: Check = ({ scene, shot, view }) => scene.elements.flatMap((element) => {
-  const off = element.hidden ? undefined : measuresOf(element).find(({ value, limits: [least, most] }) => value < least || value > most);
-  if (!off) return [];
-  const at = project(view, middleOf(element));
-  if (!at || !contains(shot.frame, at)) return [];
-  const { value, limits, told, usual } = off;
-  return [{
-    id: `scale-${element.id}`, severity: "note" as const, where: element.name, at, value: tenth(value), unit: "m" as const,
-    message: `${told} ${usual}: beside it, people will look ${value > limits[1] ? "small" : "large"}.`,
-  }];
-}).slice(0, MOST);
+export const offScale: Check = ({ scene, shot, view }) =>
+  scene.elements
+    .flatMap((element) => {
+      const off = element.hidden
+        ? undefined
+        : measuresOf(element).find(({ value, limits: [least, most] }) => value < least || value > most);
+      if (!off) return [];
+      const at = project(view, middleOf(element));
+      if (!at || !contains(shot.frame, at)) return [];
+      const { value, limits, told, usual } = off;
+      return [
+        {
+          id: `scale-${element.id}`,
+          severity: "note" as const,
+          where: element.name,
+          at,
+          value: tenth(value),
+          unit: "m" as const,
+          message: `${told} ${usual}: beside it, people will look ${value > limits[1] ? "small" : "large"}.`,
+        },
+      ];
+    })
+    .slice(0, MOST);

@@ -11,11 +11,18 @@ export const contradicting: Check = ({ shot }) => {
     return sightedPoints(sightings, y).flatMap(({ side, each, x, apart }): Finding[] => {
       if (apart <= TILT_HAND) return [];
       const { lower: _, ...upper } = sightings[side];
-      return [{
-        id: `sightings-${side}`, severity: "warning", where: `Sightings, ${side} side`, at: [x, y], value: tenth(apart), unit: "°",
-        message: `The lower edge is ${tenth(apart)}° off what the upper one asks for: they meet the eye’s level ${tenth(Math.abs(each[0] - each[1]))} mm apart. Sight both again, or trust the upper one.`,
-        mend: { label: "Trust the upper edge", shot: { ...shot, sightings: { ...sightings, [side]: upper } } },
-      }];
+      return [
+        {
+          id: `sightings-${side}`,
+          severity: "warning",
+          where: `Sightings, ${side} side`,
+          at: [x, y],
+          value: tenth(apart),
+          unit: "°",
+          message: `The lower edge is ${tenth(apart)}° off what the upper one asks for: they meet the eye’s level ${tenth(Math.abs(each[0] - each[1]))} mm apart. Sight both again, or trust the upper one.`,
+          mend: { label: "Trust the upper edge", shot: { ...shot, sightings: { ...sightings, [side]: upper } } },
+        },
+      ];
     });
   } catch (error) {
     if (error instanceof NoAnswer) return [];

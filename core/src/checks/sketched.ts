@@ -11,11 +11,18 @@ export const offHorizon: Check = ({ shot }) => {
   if (!sketch) return [];
   const off = offLevel(sketch, shot);
   if (Math.abs(off) <= HAND) return [];
-  return [{
-    id: "sketch-off-horizon", severity: "warning", where: "Sketch, right point", at: [sketch.right.x, sketch.right.y], value: tenth(Math.abs(off)), unit: "mm",
-    message: `The right point lies ${tenth(Math.abs(off))} mm ${off > 0 ? "below" : "above"} the level of the left one. Both stand on one horizon, or the whole picture leans.`,
-    mend: { label: "Bring both to one level", shot: { ...shot, sketch: levelledSketch(sketch, shot) } },
-  }];
+  return [
+    {
+      id: "sketch-off-horizon",
+      severity: "warning",
+      where: "Sketch, right point",
+      at: [sketch.right.x, sketch.right.y],
+      value: tenth(Math.abs(off)),
+      unit: "mm",
+      message: `The right point lies ${tenth(Math.abs(off))} mm ${off > 0 ? "below" : "above"} the level of the left one. Both stand on one horizon, or the whole picture leans.`,
+      mend: { label: "Bring both to one level", shot: { ...shot, sketch: levelledSketch(sketch, shot) } },
+    },
+  ];
 };
 
 /** An impossible triangle: three sketched points that no eye sees at right angles. */
@@ -26,9 +33,24 @@ export const impossibleTriangle: Check = ({ shot }) => {
   const { third } = sketch;
   const near = nearestThird(sketch);
   const far = near && distance2(near, [third.x, third.y]);
-  return [{
-    id: "sketch-impossible", severity: "error", where: "Sketch, third point", at: [third.x, third.y], value: tenth(far ?? 0), unit: "mm",
-    message: far === null ? why : `The triangle of the three points is not acute: no eye sees them at right angles. The nearest third point that works is ${tenth(far)} mm away.`,
-    mend: near ? { label: "Take the nearest that works", shot: { ...shot, sketch: { ...sketch, third: { x: near[0], y: near[1] } } } } : undefined,
-  }];
+  return [
+    {
+      id: "sketch-impossible",
+      severity: "error",
+      where: "Sketch, third point",
+      at: [third.x, third.y],
+      value: tenth(far ?? 0),
+      unit: "mm",
+      message:
+        far === null
+          ? why
+          : `The triangle of the three points is not acute: no eye sees them at right angles. The nearest third point that works is ${tenth(far)} mm away.`,
+      mend: near
+        ? {
+            label: "Take the nearest that works",
+            shot: { ...shot, sketch: { ...sketch, third: { x: near[0], y: near[1] } } },
+          }
+        : undefined,
+    },
+  ];
 };

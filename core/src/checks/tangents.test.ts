@@ -19,13 +19,22 @@ describe("tangents", () => {
   it("are outlines that run together: the far one's edge drawn 0.5 mm beside the near one's", () => {
     // Its right side faces the eye; that side's far edge, 24 m ahead and 0.04 m to the left, is drawn 0.04 / 24 * 300 = 0.5 mm beside one at x 0.
     const told = found(near, block("far", -6, 20, 4, 5.96, 9));
-    expect(told).toMatchObject([{ value: 0.5, unit: "mm", severity: "note", message: expect.stringMatching(/^The outlines of (near|far) and (near|far) run together, 0\.5 mm apart/) }]);
+    expect(told).toMatchObject([
+      {
+        value: 0.5,
+        unit: "mm",
+        severity: "note",
+        message: expect.stringMatching(/^The outlines of (near|far) and (near|far) run together, 0\.5 mm apart/),
+      },
+    ]);
   });
 
   it("are corners that just touch another's outline, and not edges that end behind it", () => {
     // The near top is drawn 2.4 / 10 * 300 = 72 mm over the horizon; a far roof's nearest corner, 20 m ahead, 4.86 / 20 * 300 = 72.9 mm.
     const told = found(near, block("far", 2 - Math.SQRT2 * 2, 20 + Math.SQRT2 * 2, 4, 4, 6.46, 45));
-    expect(told).toMatchObject([{ value: 0.9, unit: "mm", message: expect.stringMatching(/^A corner of far just touches the outline of near/) }]);
+    expect(told).toMatchObject([
+      { value: 0.9, unit: "mm", message: expect.stringMatching(/^A corner of far just touches the outline of near/) },
+    ]);
     // Well behind, or well beside, there is none.
     expect(found(near, block("far", -6, 20, 4, 8, 5))).toEqual([]);
     expect(found(near, block("far", -6, 20, 4, 5, 5))).toEqual([]);
@@ -59,7 +68,12 @@ describe("tangents", () => {
     expect(nudgedBlock(locked, shot, ["near", "far"])!.element.id).toBe("far");
     expect(nudgedBlock(sceneOf({ ...near, locked: true }, { ...far, locked: true }), shot, ["near", "far"])).toBeNull();
     // Walled in on all sides by what stands against it, it does not run into that.
-    const walls = [block("west", -9.1, 18, 8, 3, 2), block("east", 0.05, 18, 8, 3, 2), block("south", -6, 16.9, 3, 5.96, 2), block("north", -6, 24.1, 3, 5.96, 2)];
+    const walls = [
+      block("west", -9.1, 18, 8, 3, 2),
+      block("east", 0.05, 18, 8, 3, 2),
+      block("south", -6, 16.9, 3, 5.96, 2),
+      block("north", -6, 24.1, 3, 5.96, 2),
+    ];
     const walled = nudgedBlock(sceneOf({ ...near, locked: true }, far, ...walls), shot, ["near", "far"]);
     expect(walled).toBeNull();
   });

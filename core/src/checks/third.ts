@@ -21,9 +21,16 @@ export const missingThird: Check = ({ shot, view }): Finding[] => {
       throw error;
     }
   };
-  return [{
-    id: "missing-third", severity: "warning", where: "uprights", at: [x, level], value: tenth(off), unit: "mm",
-    message: `The horizon lies ${tenth(off)} mm ${level < frame.y ? "above" : "below"} the panel, yet uprights are drawn parallel: we look ${level < frame.y ? "down on" : "up at"} things that do not lean.`,
-    mend: mended(),
-  }];
+  return [
+    {
+      id: "missing-third",
+      severity: "warning",
+      where: "uprights",
+      at: [x, level],
+      value: tenth(off),
+      unit: "mm",
+      message: `The horizon lies ${tenth(off)} mm ${level < frame.y ? "above" : "below"} the panel, yet uprights are drawn parallel: we look ${level < frame.y ? "down on" : "up at"} things that do not lean.`,
+      mend: mended(),
+    },
+  ];
 };

@@ -11,9 +11,16 @@ export const tilted: Check = ({ shot, view }) => {
   const { roll } = shot.gaze;
   if (left === null || right === null || roll === 0 || Math.abs(roll) > MEANT) return [];
   const rise = Math.abs(right - left);
-  return [{
-    id: "horizon-tilted", severity: "note", where: "horizon", at: [shot.sheet.width, right], value: tenth(rise), unit: "mm",
-    message: `The horizon is not level: it lies ${tenth(rise)} mm ${right < left ? "higher" : "lower"} at the right edge than at the left.`,
-    mend: { label: "Level it", shot: { ...shot, gaze: { ...shot.gaze, roll: 0 } } },
-  }];
+  return [
+    {
+      id: "horizon-tilted",
+      severity: "note",
+      where: "horizon",
+      at: [shot.sheet.width, right],
+      value: tenth(rise),
+      unit: "mm",
+      message: `The horizon is not level: it lies ${tenth(rise)} mm ${right < left ? "higher" : "lower"} at the right edge than at the left.`,
+      mend: { label: "Level it", shot: { ...shot, gaze: { ...shot.gaze, roll: 0 } } },
+    },
+  ];
 };

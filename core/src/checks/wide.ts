@@ -18,9 +18,16 @@ export const wide: Check = ({ shot, view }) => {
   const stretch = 1 / Math.cos(radians(angle));
   const within = angle > LIMIT ? LIMIT : COMFORT;
   const distance = (off / Math.tan(radians(within))) * (1 + 1e-9);
-  return [{
-    id: "wide-view", severity: angle > LIMIT ? "warning" : "note", where: `panel, ${name} corner`, at: corner, value: tenth(angle), unit: "°",
-    message: `The ${name} corner lies ${tenth(angle)}° off the gaze: things there are drawn ${stretch.toFixed(2)} times too long.`,
-    mend: { label: `Picture distance ${tenth(distance)} mm, within ${within}°`, shot: atDistance(shot, distance) },
-  }];
+  return [
+    {
+      id: "wide-view",
+      severity: angle > LIMIT ? "warning" : "note",
+      where: `panel, ${name} corner`,
+      at: corner,
+      value: tenth(angle),
+      unit: "°",
+      message: `The ${name} corner lies ${tenth(angle)}° off the gaze: things there are drawn ${stretch.toFixed(2)} times too long.`,
+      mend: { label: `Picture distance ${tenth(distance)} mm, within ${within}°`, shot: atDistance(shot, distance) },
+    },
+  ];
 };

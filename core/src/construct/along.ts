@@ -3,7 +3,11 @@ import { project, unproject, type View } from "../shot";
 import { vanishingPoint } from "../vanishing";
 
 /** A world line as it is drawn: where `origin` is seen, and the way on from there. Null where it cannot be followed. */
-export function drawnLine(view: View, origin: Vec3, direction: Vec3): { readonly from: Vec2; readonly way: Vec2 } | null {
+export function drawnLine(
+  view: View,
+  origin: Vec3,
+  direction: Vec3,
+): { readonly from: Vec2; readonly way: Vec2 } | null {
   const from = project(view, origin);
   if (!from) return null;
   const point = vanishingPoint(view, direction);

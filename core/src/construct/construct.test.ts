@@ -9,18 +9,27 @@ const view = viewOf(shotWith());
 
 describe("measuring along a line in the picture", () => {
   it("finds how far a drawn point lies along any world line", () => {
-    fc.assert(fc.property(anyShot, between(5, 60), between(-20, 20), between(0, 360), between(0.1, 30), (shot, far, side, heading, amount) => {
-      const v = viewOf(shot);
-      const origin = along(along(v.eye, v.forward, far), v.right, side);
-      for (const direction of [headingDirection(heading), [0, 0, 1] as Vec3]) {
-        const seen = project(v, along(origin, direction, amount));
-        const found = seen && measureAlong(v, origin, direction, seen);
-        // A line that runs at the eye has no picture to measure on.
-        const from = project(v, origin)!;
-        if (!seen || found === null || Math.hypot(seen[0] - from[0], seen[1] - from[1]) < 1) continue;
-        expect(Math.abs(found / amount - 1)).toBeLessThan(1e-5);
-      }
-    }));
+    fc.assert(
+      fc.property(
+        anyShot,
+        between(5, 60),
+        between(-20, 20),
+        between(0, 360),
+        between(0.1, 30),
+        (shot, far, side, heading, amount) => {
+          const v = viewOf(shot);
+          const origin = along(along(v.eye, v.forward, far), v.right, side);
+          for (const direction of [headingDirection(heading), [0, 0, 1] as Vec3]) {
+            const seen = project(v, along(origin, direction, amount));
+            const found = seen && measureAlong(v, origin, direction, seen);
+            // A line that runs at the eye has no picture to measure on.
+            const from = project(v, origin)!;
+            if (!seen || found === null || Math.hypot(seen[0] - from[0], seen[1] - from[1]) < 1) continue;
+            expect(Math.abs(found / amount - 1)).toBeLessThan(1e-5);
+          }
+        },
+      ),
+    );
   });
 
   it("reads a height by the rule of the ground scale", () => {
@@ -56,7 +65,9 @@ describe("a foot on the ground", () => {
   it("is left alone away from everything, and does not exist above the horizon", () => {
     expect(footAt(view, [house], [100, 280], 2)!.on).toBeNull();
     expect(footAt(view, [house], [100, 100], 2)).toBeNull();
-    expect(footAt(view, [{ ...house, origin: { ...house.origin, z: 4 } }], project(view, blockCorner(house, 0, 0))!, 2)!.on).toBeNull();
+    expect(
+      footAt(view, [{ ...house, origin: { ...house.origin, z: 4 } }], project(view, blockCorner(house, 0, 0))!, 2)!.on,
+    ).toBeNull();
   });
 });
 
@@ -70,7 +81,22 @@ describe("blocks under the hand", () => {
 
   it("are picked through the notch of an L: what stands behind it is seen there, not the L", () => {
     // Its corner at (2, 12) is cut out, from x 2 and y 12 on.
-    const ell: Building = { id: "ell", kind: "building", name: "Ell", footprint: [[-4, 10], [8, 10], [8, 12], [2, 12], [2, 18], [-4, 18]].map(([x, y]) => ({ x, y })), base: 0, height: 6, roof: { kind: "flat" } };
+    const ell: Building = {
+      id: "ell",
+      kind: "building",
+      name: "Ell",
+      footprint: [
+        [-4, 10],
+        [8, 10],
+        [8, 12],
+        [2, 12],
+        [2, 18],
+        [-4, 18],
+      ].map(([x, y]) => ({ x, y })),
+      base: 0,
+      height: 6,
+      roof: { kind: "flat" },
+    };
     const solids = build([ell, block("kiosk", 4, 14, 2, 2, 9)]);
     // From straight above: over the notch the ground, over the kiosk the kiosk, over each wing the L.
     const above = viewOf(shotWith({ eye: { x: 2, y: 14, z: 40 }, gaze: { pitch: -90, heading: 0 } }));
@@ -81,7 +107,12 @@ describe("blocks under the hand", () => {
   it("are resized with the near corner kept where it is", () => {
     const house = block("house", 2, 14, 8, 6, 7, 35);
     expect(nearCorner(house, [0, 0, 1.6])).toEqual([0, 1]);
-    for (const [u, v] of [[0, 0], [1, 0], [0, 1], [1, 1]]) {
+    for (const [u, v] of [
+      [0, 0],
+      [1, 0],
+      [0, 1],
+      [1, 1],
+    ]) {
       const grown = resizeBlock(house, { length: 11, width: 3 }, u, v);
       const [a, b] = [blockCorner(house, u, v), blockCorner(grown, u, v)];
       expect(Math.hypot(a[0] - b[0], a[1] - b[1])).toBeLessThan(1e-12);
@@ -90,16 +121,19 @@ describe("blocks under the hand", () => {
   });
 
   it("are built closed: every edge on two faces, Euler's 8 - 12 + 6 = 2, the right volume", () => {
-    fc.assert(fc.property(between(0, 360), between(1, 30), between(1, 30), between(1, 30), (heading, l, w, h) => {
-      const [solid] = build([block("b", 3, -2, l, w, h, heading, 1)]);
-      expect([solid.vertices.length, solid.edges.length, solid.faces.length]).toEqual([8, 12, 6]);
-      // The divergence theorem over outward faces: the sum of offset times area, over three.
-      const volume = solid.faces.reduce((sum, { loop, offset }) => {
-        const [p, q, r] = loop.map((n) => solid.vertices[n]);
-        const area = Math.hypot(q[0] - p[0], q[1] - p[1], q[2] - p[2]) * Math.hypot(r[0] - q[0], r[1] - q[1], r[2] - q[2]);
-        return sum + (offset * area) / 3;
-      }, 0);
-      expect(Math.abs(volume / (l * w * h) - 1)).toBeLessThan(1e-9);
-    }));
+    fc.assert(
+      fc.property(between(0, 360), between(1, 30), between(1, 30), between(1, 30), (heading, l, w, h) => {
+        const [solid] = build([block("b", 3, -2, l, w, h, heading, 1)]);
+        expect([solid.vertices.length, solid.edges.length, solid.faces.length]).toEqual([8, 12, 6]);
+        // The divergence theorem over outward faces: the sum of offset times area, over three.
+        const volume = solid.faces.reduce((sum, { loop, offset }) => {
+          const [p, q, r] = loop.map((n) => solid.vertices[n]);
+          const area =
+            Math.hypot(q[0] - p[0], q[1] - p[1], q[2] - p[2]) * Math.hypot(r[0] - q[0], r[1] - q[1], r[2] - q[2]);
+          return sum + (offset * area) / 3;
+        }, 0);
+        expect(Math.abs(volume / (l * w * h) - 1)).toBeLessThan(1e-9);
+      }),
+    );
   });
 });

@@ -21,10 +21,12 @@ function pierces({ faces, vertices }: Solid, eye: Vec3, ray: Vec3): number | nul
     const reach = (offset - dot(normal, eye)) / rate;
     if (!(rate < 0 && reach > 0) || (nearest !== null && reach >= nearest)) continue;
     const at = along(eye, ray, reach);
-    const within = pieces.some((piece) => piece.every((n, i) => {
-      const [a, b] = [vertices[n], vertices[piece[(i + 1) % piece.length]]];
-      return dot(normal, cross(sub(b, a), sub(at, a))) >= 0;
-    }));
+    const within = pieces.some((piece) =>
+      piece.every((n, i) => {
+        const [a, b] = [vertices[n], vertices[piece[(i + 1) % piece.length]]];
+        return dot(normal, cross(sub(b, a), sub(at, a))) >= 0;
+      }),
+    );
     if (within) nearest = reach;
   }
   return nearest;

@@ -25,7 +25,12 @@ export function byStreet(elements: readonly Element[], rows: readonly Row[] = []
     if (streets.includes(element)) continue;
     const row = element.kind === "building" && element.row !== undefined ? names.get(element.row) : undefined;
     const name = element.group ?? row ?? null;
-    const key = name === null ? `one ${element.id}` : element.group !== undefined ? `group ${name}` : `row ${(element as { row: string }).row}`;
+    const key =
+      name === null
+        ? `one ${element.id}`
+        : element.group !== undefined
+          ? `group ${name}`
+          : `row ${(element as { row: string }).row}`;
     const one = together.get(key);
     if (one) one.elements.push(element);
     else together.set(key, { name, elements: [element] });
@@ -36,7 +41,9 @@ export function byStreet(elements: readonly Element[], rows: readonly Row[] = []
     const counts = new Map<string | null, number>();
     for (const element of one.elements) {
       const [x, y] = middleOf(element);
-      const near = streets.map((street) => ({ id: street.id, off: "path" in street ? offPath(street, [x, y]) : Infinity })).reduce<{ id: string | null; off: number }>((best, s) => (s.off < best.off ? s : best), { id: null, off: FAR });
+      const near = streets
+        .map((street) => ({ id: street.id, off: "path" in street ? offPath(street, [x, y]) : Infinity }))
+        .reduce<{ id: string | null; off: number }>((best, s) => (s.off < best.off ? s : best), { id: null, off: FAR });
       counts.set(near.id, (counts.get(near.id) ?? 0) + 1);
     }
     const [[home]] = [...counts].sort((a, b) => b[1] - a[1]);
@@ -46,6 +53,10 @@ export function byStreet(elements: readonly Element[], rows: readonly Row[] = []
     else list.push(one);
   }
   // Single things come last.
-  return [...streets, null].map((street) => ({ street, standing: at.get(street?.id ?? null)!.sort((a, b) => Number(a.name === null) - Number(b.name === null)) }))
+  return [...streets, null]
+    .map((street) => ({
+      street,
+      standing: at.get(street?.id ?? null)!.sort((a, b) => Number(a.name === null) - Number(b.name === null)),
+    }))
     .filter(({ street, standing }) => street !== null || standing.length > 0);
 }

@@ -8,8 +8,14 @@ const corners = outlineOf(house);
 
 describe("the plan", () => {
   it("draws a place to a corner, then a street line, then a round measure", () => {
-    expect(placeOnPlan([house], [16.3, 20.2], 0.5, 0.5)).toEqual({ at: [16, 20], on: { name: "house", what: "corner" } });
-    expect(placeOnPlan([house], [31.23, 19.8], 0.5, 0.5)).toEqual({ at: [31.23, expect.closeTo(20, 9)], on: { name: "house", what: "street line" } });
+    expect(placeOnPlan([house], [16.3, 20.2], 0.5, 0.5)).toEqual({
+      at: [16, 20],
+      on: { name: "house", what: "corner" },
+    });
+    expect(placeOnPlan([house], [31.23, 19.8], 0.5, 0.5)).toEqual({
+      at: [31.23, expect.closeTo(20, 9)],
+      on: { name: "house", what: "street line" },
+    });
     expect(placeOnPlan([house], [31.23, 33.9], 0.5, 0.5)).toEqual({ at: [31, 34], on: null });
   });
 
@@ -18,12 +24,20 @@ describe("the plan", () => {
     const { element, on } = movedOnPlan(other, [house], [-13.8, 0.2], 0.5, 0.5);
     expect(on).toEqual({ name: "house", what: "corner" });
     expect(outlineOf(element)[0]).toEqual([expect.closeTo(16, 9), expect.closeTo(20, 9)]);
-    expect(outlineOf(movedOnPlan(other, [], [3.2, -0.9], 0.5, 0.5).element)[0]).toEqual([expect.closeTo(33, 9), expect.closeTo(19, 9)]);
+    expect(outlineOf(movedOnPlan(other, [], [3.2, -0.9], 0.5, 0.5).element)[0]).toEqual([
+      expect.closeTo(33, 9),
+      expect.closeTo(19, 9),
+    ]);
   });
 
   it("draws rectangles, Ls and Us along a heading, either way round, and circles about their middle", () => {
     const area = (points: readonly (readonly [number, number])[] | null) => Math.abs(areaTwice(points!)) / 2;
-    for (const to of [[10, 5], [-10, 5], [10, -5], [-10, -5]] as const) {
+    for (const to of [
+      [10, 5],
+      [-10, 5],
+      [10, -5],
+      [-10, -5],
+    ] as const) {
       expect(area(shapeOnPlan("rectangle", [0, 0], to, 0))).toBeCloseTo(50, 9);
       // Wings are 2 m wide, 0.4 of 5: 10 x 2 and 3 x 2.
       expect(area(shapeOnPlan("ell", [0, 0], to, 90))).toBeCloseTo(26, 9);
@@ -34,11 +48,24 @@ describe("the plan", () => {
   });
 
   it("takes up what stands within another's outline, and holds everything", () => {
-    const inner: Building = { id: "inner", kind: "building", name: "inner", footprint: [{ x: 12, y: 22 }, { x: 14, y: 22 }, { x: 13, y: 24 }], base: 0, height: 3, roof: { kind: "flat" } };
+    const inner: Building = {
+      id: "inner",
+      kind: "building",
+      name: "inner",
+      footprint: [
+        { x: 12, y: 22 },
+        { x: 14, y: 22 },
+        { x: 13, y: 24 },
+      ],
+      base: 0,
+      height: 3,
+      roof: { kind: "flat" },
+    };
     expect(pickOnPlan([house, inner], [13, 22.5])?.id).toBe("inner");
     expect(pickOnPlan([house, inner], [11, 27])?.id).toBe("house");
     expect(pickOnPlan([house], [9, 27])).toBeUndefined();
     const { x, y, width, height } = planBounds([house], [[-3, -40]]);
-    for (const [px, py] of [...corners, [-3, -40]]) expect(px >= x && px <= x + width && py >= y && py <= y + height).toBe(true);
+    for (const [px, py] of [...corners, [-3, -40]])
+      expect(px >= x && px <= x + width && py >= y && py <= y + height).toBe(true);
   });
 });

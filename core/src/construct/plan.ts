@@ -8,7 +8,8 @@ export interface Placed {
 }
 
 /** A place to the nearest round measure, m. */
-const rounded = ([x, y]: Vec2, to: number): Vec2 => to > 0 ? [Math.round(x / to) * to, Math.round(y / to) * to] : [x, y];
+const rounded = ([x, y]: Vec2, to: number): Vec2 =>
+  to > 0 ? [Math.round(x / to) * to, Math.round(y / to) * to] : [x, y];
 
 /**
  * The place of the plan that a hand means: a corner of something within `reach` m, or else the nearest side's line (a
@@ -16,10 +17,11 @@ const rounded = ([x, y]: Vec2, to: number): Vec2 => to > 0 ? [Math.round(x / to)
  */
 export function placeOnPlan(elements: readonly Element[], point: Vec2, reach: number, round: number): Placed {
   let [near, best] = [reach, null as Placed | null];
-  for (const element of elements) for (const corner of outlineOf(element)) {
-    const off = distance2(corner, point);
-    if (off < near) [near, best] = [off, { at: corner, on: { name: element.name, what: "corner" } }];
-  }
+  for (const element of elements)
+    for (const corner of outlineOf(element)) {
+      const off = distance2(corner, point);
+      if (off < near) [near, best] = [off, { at: corner, on: { name: element.name, what: "corner" } }];
+    }
   if (best) return best;
   for (const element of elements) {
     const points = outlineOf(element);
@@ -39,7 +41,13 @@ export function placeOnPlan(elements: readonly Element[], point: Vec2, reach: nu
 }
 
 /** An element moved over the plan by a hand, m: one of its corners drawn to a corner or street line of the others, or by round measures. */
-export function movedOnPlan(element: Element, others: readonly Element[], by: Vec2, reach: number, round: number): { readonly element: Element; readonly by: Vec2; readonly on: Placed["on"] } {
+export function movedOnPlan(
+  element: Element,
+  others: readonly Element[],
+  by: Vec2,
+  reach: number,
+  round: number,
+): { readonly element: Element; readonly by: Vec2; readonly on: Placed["on"] } {
   let [near, best] = [Infinity, null as { readonly dx: number; readonly dy: number; readonly on: Placed["on"] } | null];
   for (const [x, y] of outlineOf(element).slice(0, 60)) {
     const goal: Vec2 = [x + by[0], y + by[1]];
@@ -61,23 +69,51 @@ const WING = 0.4;
 /** The corners of a shape drawn from one corner to the opposite one along a heading, or from its middle to its rim; null for next to nothing. */
 export function shapeOnPlan(shape: PlanShape, from: Vec2, to: Vec2, heading: number): readonly Vec2[] | null {
   if (shape === "circle") return distance2(from, to) < 0.2 ? null : circle(from, distance2(from, to));
-  const [u, v]: Vec2[] = [[Math.sin(radians(heading)), Math.cos(radians(heading))], [Math.cos(radians(heading)), -Math.sin(radians(heading))]];
+  const [u, v]: Vec2[] = [
+    [Math.sin(radians(heading)), Math.cos(radians(heading))],
+    [Math.cos(radians(heading)), -Math.sin(radians(heading))],
+  ];
   const [dx, dy] = [to[0] - from[0], to[1] - from[1]];
   const [l, w] = [dx * u[0] + dy * u[1], dx * v[0] + dy * v[1]];
   if (Math.min(Math.abs(l), Math.abs(w)) < 0.2) return null;
-  const at = (s: number, t: number): Vec2 => [from[0] + s * l * u[0] + t * w * v[0], from[1] + s * l * u[1] + t * w * v[1]];
+  const at = (s: number, t: number): Vec2 => [
+    from[0] + s * l * u[0] + t * w * v[0],
+    from[1] + s * l * u[1] + t * w * v[1],
+  ];
   const wing = WING * Math.min(Math.abs(l), Math.abs(w));
   const [a, b] = [wing / Math.abs(l), wing / Math.abs(w)];
   const plans: Readonly<Record<Exclude<PlanShape, "circle">, readonly (readonly [number, number])[]>> = {
-    rectangle: [[0, 0], [1, 0], [1, 1], [0, 1]],
-    ell: [[0, 0], [1, 0], [1, b], [a, b], [a, 1], [0, 1]],
-    horseshoe: [[0, 0], [1, 0], [1, 1], [1 - a * 0.8, 1], [1 - a * 0.8, b], [a * 0.8, b], [a * 0.8, 1], [0, 1]],
+    rectangle: [
+      [0, 0],
+      [1, 0],
+      [1, 1],
+      [0, 1],
+    ],
+    ell: [
+      [0, 0],
+      [1, 0],
+      [1, b],
+      [a, b],
+      [a, 1],
+      [0, 1],
+    ],
+    horseshoe: [
+      [0, 0],
+      [1, 0],
+      [1, 1],
+      [1 - a * 0.8, 1],
+      [1 - a * 0.8, b],
+      [a * 0.8, b],
+      [a * 0.8, 1],
+      [0, 1],
+    ],
   };
   return plans[shape].map(([s, t]) => at(s, t));
 }
 
 /** How far and how wide a plan must be to hold everything, m. */
-export const planBounds = (elements: readonly Element[], eyes: readonly Vec2[]): Rect => around([...elements.flatMap((element) => outlineOf(element)), ...eyes, [0, 0], [10, 10]], 5);
+export const planBounds = (elements: readonly Element[], eyes: readonly Vec2[]): Rect =>
+  around([...elements.flatMap((element) => outlineOf(element)), ...eyes, [0, 0], [10, 10]], 5);
 
 /** The smallest element at a place of the plan: what stands within another's outline can be taken up, too. */
 export function pickOnPlan(elements: readonly Element[], at: Vec2): Element | undefined {

@@ -60,13 +60,23 @@ export function footAt(view: View, blocks: readonly Block[], point: Vec2, reach:
   return best ? (best as { foot: Foot }).foot : { at: ground, on: null, guide: null };
 }
 
-const CORNERS = [[0, 0], [0, 1], [1, 1], [1, 0]] as const;
+const CORNERS = [
+  [0, 0],
+  [0, 1],
+  [1, 1],
+  [1, 0],
+] as const;
 
 /** The four lines of a block's base: a corner and a direction each. */
 function baseLines(block: Block): readonly (readonly [Vec3, Vec3])[] {
   const [length, width] = blockAxes(block);
   const [first, opposite] = [blockCorner(block, 0, 0), blockCorner(block, 1, 1)];
-  return [[first, length], [first, width], [opposite, length], [opposite, width]];
+  return [
+    [first, length],
+    [first, width],
+    [opposite, length],
+    [opposite, width],
+  ];
 }
 
 /** The corner (u, v) of a block's footprint that stands nearest to the eye. */
@@ -75,5 +85,8 @@ export function nearCorner(block: Block, eye: Vec3): readonly [u: number, v: num
     const c = blockCorner(block, u, v);
     return Math.hypot(c[0] - eye[0], c[1] - eye[1]);
   };
-  return CORNERS.reduce<readonly [number, number]>((near, corner) => (far(corner) < far(near) - 1e-9 ? corner : near), CORNERS[0]);
+  return CORNERS.reduce<readonly [number, number]>(
+    (near, corner) => (far(corner) < far(near) - 1e-9 ? corner : near),
+    CORNERS[0],
+  );
 }

@@ -5,7 +5,13 @@ import { Ajv, type Options } from "ajv";
  * 52 ms instead of 37 (measured). Programs are built with optimised code. The schemas themselves are checked by a test.
  */
 export const AJV_OPTIONS: Options = {
-  allErrors: false, discriminator: true, strict: true, strictTypes: false, strictRequired: false, validateSchema: false, code: { optimize: false },
+  allErrors: false,
+  discriminator: true,
+  strict: true,
+  strictTypes: false,
+  strictRequired: false,
+  validateSchema: false,
+  code: { optimize: false },
 };
 
 export const ajv = new Ajv(AJV_OPTIONS);

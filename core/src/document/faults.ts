@@ -17,7 +17,10 @@ export function faultOf(error: ErrorObject): Fault {
     case "const":
       return { path: at, message: `must be ${JSON.stringify(error.params.allowedValue)}.` };
     case "type":
-      return { path: at, message: `must be ${error.params.type === "number" ? "a finite number" : `of type ${String(error.params.type)}`}.` };
+      return {
+        path: at,
+        message: `must be ${error.params.type === "number" ? "a finite number" : `of type ${String(error.params.type)}`}.`,
+      };
     default:
       return { path: at, message: `${error.message ?? "is wrong"}.` };
   }

@@ -14,12 +14,21 @@ const refuse = (message: string): BadInput => new BadInput([{ path: "", message 
 function firstError(text: string): string {
   let [offset, what] = [text.length, "it is empty"];
   try {
-    visit(text, {
-      onError: (code, at) => {
-        [offset, what] = [at, printParseErrorCode(code).replace(/([a-z])([A-Z])/g, "$1 $2").toLowerCase()];
-        throw new Error("found");
+    visit(
+      text,
+      {
+        onError: (code, at) => {
+          [offset, what] = [
+            at,
+            printParseErrorCode(code)
+              .replace(/([a-z])([A-Z])/g, "$1 $2")
+              .toLowerCase(),
+          ];
+          throw new Error("found");
+        },
       },
-    }, { disallowComments: true, allowTrailingComma: false });
+      { disallowComments: true, allowTrailingComma: false },
+    );
   } catch {
     // The first error is enough.
   }
@@ -34,7 +43,8 @@ function firstError(text: string): string {
  */
 export function readJson(text: string): unknown {
   const bare = text.replace(/^\uFEFF/, "");
-  if (isDeeper(toUtf8(bare), MAX_DEPTH)) throw refuse(`Lists and objects may lie ${MAX_DEPTH} deep in one another; here they lie deeper.`);
+  if (isDeeper(toUtf8(bare), MAX_DEPTH))
+    throw refuse(`Lists and objects may lie ${MAX_DEPTH} deep in one another; here they lie deeper.`);
   try {
     return JSON.parse(bare);
   } catch (error) {

@@ -26,7 +26,12 @@ export interface Sound {
 }
 
 /** The stretch of elements that a change touches, a neighbour to either side with them, and its places in the new bytes. */
-function touched({ bytes, places: { open, close, starts, ends } }: Known, next: Uint8Array, start: number, end: number) {
+function touched(
+  { bytes, places: { open, close, starts, ends } }: Known,
+  next: Uint8Array,
+  start: number,
+  end: number,
+) {
   const grown = next.length - bytes.length;
   if (start <= open || end > close) return null;
   let first = starts.findIndex((_, i) => ends[i] >= start);
@@ -69,19 +74,36 @@ function withElements(before: Known, next: Uint8Array, start: number, end: numbe
     places: {
       open: places.open,
       close: places.close + grown,
-      starts: [...places.starts.slice(0, first), ...own.starts.map((at) => at + shift), ...places.starts.slice(after).map((at) => at + grown)],
-      ends: [...places.ends.slice(0, first), ...own.ends.map((at) => at + shift), ...places.ends.slice(after).map((at) => at + grown)],
+      starts: [
+        ...places.starts.slice(0, first),
+        ...own.starts.map((at) => at + shift),
+        ...places.starts.slice(after).map((at) => at + grown),
+      ],
+      ends: [
+        ...places.ends.slice(0, first),
+        ...own.ends.map((at) => at + shift),
+        ...places.ends.slice(after).map((at) => at + grown),
+      ],
     },
   };
 }
 
 /** A document of which all but the elements has changed. */
 function withRest(before: Known, next: Uint8Array, start: number, end: number): Known | null {
-  const { places: { open, close, starts, ends }, elements, bytes } = before;
+  const {
+    places: { open, close, starts, ends },
+    elements,
+    bytes,
+  } = before;
   // How far the list was moved by a change before it.
   const moved = end <= open ? next.length - bytes.length : 0;
   if (!(end <= open || start > close)) return null;
-  const places = { open: open + moved, close: close + moved, starts: starts.map((at) => at + moved), ends: ends.map((at) => at + moved) };
+  const places = {
+    open: open + moved,
+    close: close + moved,
+    starts: starts.map((at) => at + moved),
+    ends: ends.map((at) => at + moved),
+  };
   const rest = readRest(next, places.open, places.close) as Partial<Scene>;
   if (rest.version !== VERSION || !Array.isArray(rest.elements) || rest.elements.length > 0) return null;
   return { bytes: next, places, elements, rest: checkRest(rest, elements) };
@@ -132,7 +154,8 @@ export function knownDocuments() {
       const places = placesOfElements(bytes);
       if (!places) return;
       const { elements, ...rest } = JSON.parse(readUtf8(bytes)) as Scene;
-      if (rest.version === VERSION && elements.length === places.starts.length) remember(id, { bytes, places, elements: elements.map(summaryOf), rest: { ...rest, elements: [] } });
+      if (rest.version === VERSION && elements.length === places.starts.length)
+        remember(id, { bytes, places, elements: elements.map(summaryOf), rest: { ...rest, elements: [] } });
     },
   };
 }

@@ -22,12 +22,14 @@ export function upgrade(value: unknown, current: number = VERSION, steps = STEPS
   }
   const { version } = document;
   if (typeof version === "number" && Number.isInteger(version) && version > current) {
-    throw new BadInput([{
-      path: "version",
-      message: `is ${version}, from a newer Zanvo; this one reads up to ${current}. Bring Zanvo up to date.`,
-    }]);
+    throw new BadInput([
+      {
+        path: "version",
+        message: `is ${version}, from a newer Zanvo; this one reads up to ${current}. Bring Zanvo up to date.`,
+      },
+    ]);
   }
-  for (let v = version; v !== current; ) {
+  for (let v = version; v !== current;) {
     if (typeof v !== "number" || !Object.hasOwn(steps, v)) {
       throw new BadInput([{ path: "version", message: `must be a whole number from 1 to ${current}.` }]);
     }

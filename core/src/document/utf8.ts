@@ -3,7 +3,10 @@ import { BadInput } from "../problem";
 /** What every host of JavaScript has (WHATWG Encoding), and no library of its language tells of. */
 interface Host {
   readonly TextEncoder: new () => { readonly encode: (text: string) => Uint8Array };
-  readonly TextDecoder: new (label: string, options: { readonly fatal: boolean }) => { readonly decode: (bytes: Uint8Array) => string };
+  readonly TextDecoder: new (
+    label: string,
+    options: { readonly fatal: boolean },
+  ) => { readonly decode: (bytes: Uint8Array) => string };
 }
 
 const { TextEncoder, TextDecoder } = globalThis as unknown as Host;

@@ -19,20 +19,31 @@ export interface ElementSummary {
   readonly steps: number;
 }
 
-export const summaryOf = (element: Element): ElementSummary => ({ id: element.id, steps: element.kind === "steps" ? element.count : 0 });
+export const summaryOf = (element: Element): ElementSummary => ({
+  id: element.id,
+  steps: element.kind === "steps" ? element.count : 0,
+});
 
 /** The first thing of which a scene has more than a drawing could want. */
 function excess({ orientations, shots }: Scene, elements: readonly ElementSummary[]): Fault | undefined {
   const steps = elements.reduce((sum, one) => sum + one.steps, 0);
-  if (steps > MAX_STEPS) return { path: "elements", message: `have ${steps} steps in all their flights; ${MAX_STEPS} are the most.` };
+  if (steps > MAX_STEPS)
+    return { path: "elements", message: `have ${steps} steps in all their flights; ${MAX_STEPS} are the most.` };
   const slopes = orientations.reduce((sum, one) => sum + (one.slopes?.length ?? 0), 0);
-  if (slopes > MAX_SLOPES) return { path: "orientations", message: `have ${slopes} slopes together; ${MAX_SLOPES} are the most.` };
+  if (slopes > MAX_SLOPES)
+    return { path: "orientations", message: `have ${slopes} slopes together; ${MAX_SLOPES} are the most.` };
   const panels = new Map<string, number>();
   for (const { page } of shots) if (page !== undefined) panels.set(page, (panels.get(page) ?? 0) + 1);
   const full = shots.findIndex(({ page }) => page !== undefined && panels.get(page)! > MAX_PANELS);
-  if (full >= 0) return { path: `shots/${full}/page`, message: `has ${panels.get(shots[full].page!)} panels; ${MAX_PANELS} are the most.` };
+  if (full >= 0)
+    return {
+      path: `shots/${full}/page`,
+      message: `has ${panels.get(shots[full].page!)} panels; ${MAX_PANELS} are the most.`,
+    };
   const far = shots.findIndex(({ lens }) => !LAWS[lens.law].straight && lens.distance > MAX_CURVED);
-  return far < 0 ? undefined : { path: `shots/${far}/lens/distance`, message: `must be <= ${MAX_CURVED} in a curved lens.` };
+  return far < 0
+    ? undefined
+    : { path: `shots/${far}/lens/distance`, message: `must be <= ${MAX_CURVED} in a curved lens.` };
 }
 
 /** Refuses an id that stands in a list twice. */
@@ -57,11 +68,19 @@ function checkWhole(scene: Scene, elements: readonly ElementSummary[]): void {
   const most = excess(scene, elements);
   if (most) throw new BadInput([most]);
   rows.forEach((row, i) => {
-    if (!row.lot && !(row.from && row.to)) throw new BadInput([{ path: `rows/${i}`, message: "needs a street side, with from and to, or a lot." }]);
+    if (!row.lot && !(row.from && row.to))
+      throw new BadInput([{ path: `rows/${i}`, message: "needs a street side, with from and to, or a lot." }]);
   });
   shots.forEach(({ frame, sheet }, i) => {
-    if (frame.x >= sheet.width || frame.y >= sheet.height || frame.x + frame.width <= 0 || frame.y + frame.height <= 0) {
-      throw new BadInput([{ path: `shots/${i}/frame`, message: "lies beyond its sheet: nothing of it could be drawn." }]);
+    if (
+      frame.x >= sheet.width ||
+      frame.y >= sheet.height ||
+      frame.x + frame.width <= 0 ||
+      frame.y + frame.height <= 0
+    ) {
+      throw new BadInput([
+        { path: `shots/${i}/frame`, message: "lies beyond its sheet: nothing of it could be drawn." },
+      ]);
     }
   });
 }
@@ -84,7 +103,8 @@ export function checkElement(value: unknown, at: number): ElementSummary {
 /** Checks a scene whose elements are taken out and were checked by themselves. @throws BadInput */
 export function checkRest(value: unknown, elements: readonly ElementSummary[]): Scene {
   const scene = fitting(sceneFits(), value);
-  if (elements.length > MAX_ELEMENTS) throw new BadInput([{ path: "elements", message: `must NOT have more than ${MAX_ELEMENTS} items.` }]);
+  if (elements.length > MAX_ELEMENTS)
+    throw new BadInput([{ path: "elements", message: `must NOT have more than ${MAX_ELEMENTS} items.` }]);
   checkWhole(scene, elements);
   return scene;
 }

@@ -17,11 +17,29 @@ const LANE_WITH_TILTS = 19;
 /** Half the arms of a cross, mm. */
 const ARM = 2;
 const cross = ([x, y]: Vec2, r = ARM): number[] => [x - r, y, x + r, y, x, y - r, x, y + r];
-const circle = ([x, y]: Vec2, r: number): number[] => Array.from({ length: 16 }, (_, i) => {
-  const [a, b] = [(i * Math.PI) / 8, ((i + 1) * Math.PI) / 8];
-  return [x + r * Math.cos(a), y + r * Math.sin(a), x + r * Math.cos(b), y + r * Math.sin(b)];
-}).flat();
-const box = (x: number, y: number, width: number, height: number): number[] => [x, y, x + width, y, x + width, y, x + width, y + height, x + width, y + height, x, y + height, x, y + height, x, y];
+const circle = ([x, y]: Vec2, r: number): number[] =>
+  Array.from({ length: 16 }, (_, i) => {
+    const [a, b] = [(i * Math.PI) / 8, ((i + 1) * Math.PI) / 8];
+    return [x + r * Math.cos(a), y + r * Math.sin(a), x + r * Math.cos(b), y + r * Math.sin(b)];
+  }).flat();
+const box = (x: number, y: number, width: number, height: number): number[] => [
+  x,
+  y,
+  x + width,
+  y,
+  x + width,
+  y,
+  x + width,
+  y + height,
+  x + width,
+  y + height,
+  x,
+  y + height,
+  x,
+  y + height,
+  x,
+  y,
+];
 
 /** How far in the ticks of a pin stand, in mm, on the edge next to it and on the opposite one. */
 interface Lanes {
@@ -30,17 +48,34 @@ interface Lanes {
 }
 
 /** Ticks of one pin on both edges, the numbers (and tilts) beside them on the edge next to it, the numbers alone opposite. */
-function ticks({ width }: Shot["sheet"], { side, ticks: all, spacing }: OffPageAids, tilts: boolean, lanes: Lanes): number[] {
+function ticks(
+  { width }: Shot["sheet"],
+  { side, ticks: all, spacing }: OffPageAids,
+  tilts: boolean,
+  lanes: Lanes,
+): number[] {
   const inward = side === "left" ? 1 : -1;
   const edge = side === "left" ? 0 : width;
-  const row = (x: number, way: number, y: number, text: string): number[] =>
-    [x, y, x + way * TICK, y, ...lettering(text, [x + way * (TICK + 1), y + LETTER / 2], LETTER, way > 0 ? "start" : "end")];
+  const row = (x: number, way: number, y: number, text: string): number[] => [
+    x,
+    y,
+    x + way * TICK,
+    y,
+    ...lettering(text, [x + way * (TICK + 1), y + LETTER / 2], LETTER, way > 0 ? "start" : "end"),
+  ];
   // Where ticks stand closer than letters are high, only every so-manieth is numbered.
   const every = Math.ceil((LETTER * 1.4) / spacing.near);
   return all.flatMap(({ number, near, far, tilt }) => {
     const name = number % every === 0 ? String(number) : "";
     return [
-      ...(near === null ? [] : row(edge + inward * lanes.near, inward, near, name && tilts ? `${name}:${Math.abs(tilt).toFixed(1)}°` : name)),
+      ...(near === null
+        ? []
+        : row(
+            edge + inward * lanes.near,
+            inward,
+            near,
+            name && tilts ? `${name}:${Math.abs(tilt).toFixed(1)}°` : name,
+          )),
       ...(far === null ? [] : row(width - edge - inward * lanes.far, -inward, far, name)),
     ];
   });
@@ -52,12 +87,25 @@ function strip({ width, height }: Shot["sheet"], { point, offSheet }: Pin): numb
   const [px, py] = point.at;
   const inside = (value: number, most: number) => Math.min(Math.max(value, 8), most - 8);
   const [x, y] = [inside(px, width), inside(py, height)];
-  const [ex, ey, dx, dy] = { left: [0, y, -1, 0], right: [width, y, 1, 0], top: [x, 0, 0, -1], bottom: [x, height, 0, 1] }[offSheet.side];
+  const [ex, ey, dx, dy] = {
+    left: [0, y, -1, 0],
+    right: [width, y, 1, 0],
+    top: [x, 0, 0, -1],
+    bottom: [x, height, 0, 1],
+  }[offSheet.side];
   const back: Vec2 = [ex - 9 * dx, ey - 9 * dy];
   const [bx, by] = [ex - 2.5 * dx, ey - 2.5 * dy];
   const arrow = [...back, ex, ey, bx - 1.2 * dy, by + 1.2 * dx, ex, ey, bx + 1.2 * dy, by - 1.2 * dx, ex, ey];
   const align = offSheet.side === "right" ? "end" : "start";
-  return [...arrow, ...lettering(`${offSheet.distance.toFixed(1)} mm`, dy === 0 ? [back[0], back[1] - 1.2] : [back[0] + 1.5, back[1]], LETTER, align)];
+  return [
+    ...arrow,
+    ...lettering(
+      `${offSheet.distance.toFixed(1)} mm`,
+      dy === 0 ? [back[0], back[1] - 1.2] : [back[0] + 1.5, back[1]],
+      LETTER,
+      align,
+    ),
+  ];
 }
 
 /** Pegs of a centrolinead on the edge, and the angle of its legs. */
@@ -66,14 +114,20 @@ function pegs({ width }: Shot["sheet"], { side, level, centrolinead }: OffPageAi
   const { pegs: h, angle } = centrolinead;
   const x = side === "left" ? 0 : width;
   const text: Vec2 = [side === "left" ? 3 : width - 3, level + h + LETTER / 2];
-  return [...[level - h, level + h].flatMap((y) => [...circle([x, y], 1.2), ...cross([x, y], 2)]), ...lettering(`peg ${angle.toFixed(1)}°`, text, LETTER, side === "left" ? "start" : "end")];
+  return [
+    ...[level - h, level + h].flatMap((y) => [...circle([x, y], 1.2), ...cross([x, y], 2)]),
+    ...lettering(`peg ${angle.toFixed(1)}°`, text, LETTER, side === "left" ? "start" : "end"),
+  ];
 }
 
 /** The whole desk small on this sheet: its outline, the panel, the centre of vision and the pins. */
 function scaled(shot: Shot, pins: readonly Pin[]): number[] {
   const { sheet, frame } = shot;
   const placed = pins.flatMap(({ point: { at }, name }) => (at ? [{ at, name }] : []));
-  const small = scaledSetUp(sheet, placed.map(({ at }) => at));
+  const small = scaledSetUp(
+    sheet,
+    placed.map(({ at }) => at),
+  );
   const { x, y, width, height } = small.sheet;
   const place = ([px, py]: Vec2): Vec2 => [x + px / small.factor, y + py / small.factor];
   const [fx, fy] = place([frame.x, frame.y]);
@@ -82,7 +136,11 @@ function scaled(shot: Shot, pins: readonly Pin[]): number[] {
     ...box(fx, fy, frame.width / small.factor, frame.height / small.factor),
     ...cross(place(viewOf(shot).centre), 1.2),
     ...lettering(`1:${small.factor}`, [x, y - 1], LETTER),
-    ...small.pins.flatMap((at, i) => [...cross(at), ...circle(at, 1), ...lettering(placed[i].name, [at[0], at[1] + 5], 1.5, at[0] > sheet.width / 2 ? "end" : "start")]),
+    ...small.pins.flatMap((at, i) => [
+      ...cross(at),
+      ...circle(at, 1),
+      ...lettering(placed[i].name, [at[0], at[1] + 5], 1.5, at[0] > sheet.width / 2 ? "end" : "start"),
+    ]),
   ];
 }
 
@@ -99,13 +157,32 @@ export function aidLayers(shot: Shot, pins: readonly Pin[]): Layer[] {
   const taken = { left: 0, right: 0 };
   const own = pins.map((pin): Layer => {
     const off = pin.point.at && offPageAids(sheet, pin.point.at, aids.every);
-    const lanes = off && (off.side === "left" ? { near: lane * taken.left++, far: lane * taken.right++ } : { near: lane * taken.right++, far: lane * taken.left++ });
+    const lanes =
+      off &&
+      (off.side === "left"
+        ? { near: lane * taken.left++, far: lane * taken.right++ }
+        : { near: lane * taken.right++, far: lane * taken.left++ });
     const lines = [
       ...(off && lanes && (aids.ticks || aids.tilts) ? ticks(sheet, off, aids.tilts, lanes) : []),
       ...(aids.strips ? strip(sheet, pin) : []),
       ...(off && aids.pegs ? pegs(sheet, off) : []),
     ];
-    return { id: `aids-${pin.id}`, name: `Aids: ${pin.name}`, style: { ...STYLES.aids, stroke: setStyle(pin).stroke, opacity }, lines: Float64Array.from(lines) };
+    return {
+      id: `aids-${pin.id}`,
+      name: `Aids: ${pin.name}`,
+      style: { ...STYLES.aids, stroke: setStyle(pin).stroke, opacity },
+      lines: Float64Array.from(lines),
+    };
   });
-  return aids.scaled ? [...own, { id: "aids-scaled", name: "Scaled set-up", style: { ...STYLES.aids, opacity }, lines: Float64Array.from(scaled(shot, pins)) }] : own;
+  return aids.scaled
+    ? [
+        ...own,
+        {
+          id: "aids-scaled",
+          name: "Scaled set-up",
+          style: { ...STYLES.aids, opacity },
+          lines: Float64Array.from(scaled(shot, pins)),
+        },
+      ]
+    : own;
 }

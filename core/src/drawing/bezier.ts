@@ -18,7 +18,7 @@ export interface Cubics {
 export function cubicsOf({ xy, velocity, t, starts }: Curves, i: number): Cubics {
   const [first, last] = [starts[i], starts[i + 1] - 1];
   const parts: [number, number, number, number, number, number][] = [];
-  for (let a = first; a < last; ) {
+  for (let a = first; a < last;) {
     let b = Math.min(last, a + MOST_STEPS);
     while (b > a + 1 && !passes(a, b)) b = a + Math.max(1, (b - a) >> 1);
     parts.push(handles(a, b));
@@ -29,9 +29,12 @@ export function cubicsOf({ xy, velocity, t, starts }: Curves, i: number): Cubics
   function handles(a: number, b: number): [number, number, number, number, number, number] {
     const third = (t[b] - t[a]) / 3;
     return [
-      xy[2 * a] + velocity[2 * a] * third, xy[2 * a + 1] + velocity[2 * a + 1] * third,
-      xy[2 * b] - velocity[2 * b] * third, xy[2 * b + 1] - velocity[2 * b + 1] * third,
-      xy[2 * b], xy[2 * b + 1],
+      xy[2 * a] + velocity[2 * a] * third,
+      xy[2 * a + 1] + velocity[2 * a + 1] * third,
+      xy[2 * b] - velocity[2 * b] * third,
+      xy[2 * b + 1] - velocity[2 * b + 1] * third,
+      xy[2 * b],
+      xy[2 * b + 1],
     ];
   }
 
@@ -40,7 +43,13 @@ export function cubicsOf({ xy, velocity, t, starts }: Curves, i: number): Cubics
     for (let k = a + 1; k < b; k++) {
       const s = (t[k] - t[a]) / (t[b] - t[a]);
       const [p, q, r, w] = [(1 - s) ** 3, 3 * s * (1 - s) ** 2, 3 * s * s * (1 - s), s ** 3];
-      if (Math.hypot(p * xy[2 * a] + q * x1 + r * x2 + w * x3 - xy[2 * k], p * xy[2 * a + 1] + q * y1 + r * y2 + w * y3 - xy[2 * k + 1]) > FIT) return false;
+      if (
+        Math.hypot(
+          p * xy[2 * a] + q * x1 + r * x2 + w * x3 - xy[2 * k],
+          p * xy[2 * a + 1] + q * y1 + r * y2 + w * y3 - xy[2 * k + 1],
+        ) > FIT
+      )
+        return false;
     }
     return true;
   }

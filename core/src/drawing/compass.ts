@@ -29,7 +29,10 @@ function arcLines({ foot, radius, slant }: CompassArc, { centre, frame }: View, 
   if (reach <= 0) return lines;
   const half = 2 * Math.asin(Math.min(1, Math.sqrt(reach)));
   const n = Math.ceil((2 * half) / step);
-  const at = (i: number): Vec2 => [foot[0] + radius * Math.cos(middle - half + (2 * half * i) / n), foot[1] + radius * Math.sin(middle - half + (2 * half * i) / n)];
+  const at = (i: number): Vec2 => [
+    foot[0] + radius * Math.cos(middle - half + (2 * half * i) / n),
+    foot[1] + radius * Math.sin(middle - half + (2 * half * i) / n),
+  ];
   for (let i = 0; i < n; i++) {
     const [a, b] = [at(i), at(i + 1)];
     clipped(lines, a, [b[0] - a[0], b[1] - a[1]], frame, [0, 1]);
@@ -38,14 +41,20 @@ function arcLines({ foot, radius, slant }: CompassArc, { centre, frame }: View, 
 }
 
 /** Where the compass stands for what it draws, sheet mm. */
-export const compassFeet = (shot: Shot, pins: readonly Pin[], view: View): Vec2[] => compassArcs(shot, pins, view).flatMap(({ arc: { foot } }) => (foot ? [foot] : []));
+export const compassFeet = (shot: Shot, pins: readonly Pin[], view: View): Vec2[] =>
+  compassArcs(shot, pins, view).flatMap(({ arc: { foot } }) => (foot ? [foot] : []));
 
 /**
  * The compass's work over the exact curves: the arc of each horizon and of each line that was picked, their feet and the
  * lines on which feet lie, and ticks from arc to curve where a pencil would show the difference.
  * @param within where feet and their lines are drawn: the sheet, or as much of the desk as is looked at
  */
-export function compassLayers(shot: Shot, pins: readonly Pin[], view: View, within: Rect = { x: 0, y: 0, width: shot.sheet.width, height: shot.sheet.height }): Layer[] {
+export function compassLayers(
+  shot: Shot,
+  pins: readonly Pin[],
+  view: View,
+  within: Rect = { x: 0, y: 0, width: shot.sheet.width, height: shot.sheet.height },
+): Layer[] {
   const { compass } = showOf(shot);
   if (compass === 0 || !byCompass(view)) return [];
   const rim = ringRadius(view, Math.min(90, degrees(view.law.limit)));
@@ -59,7 +68,14 @@ export function compassLayers(shot: Shot, pins: readonly Pin[], view: View, with
     clipped(feet, [x, y - 3], [0, 6], within, [0, 1]);
     for (const [px, py] of exactPlaces(view, normal)) {
       const d = Math.hypot(px - x, py - y);
-      if (Math.abs(d - radius) > SEEN) clipped(off, [px, py], [(x + ((px - x) * radius) / d) - px, (y + ((py - y) * radius) / d) - py], view.frame, [0, 1]);
+      if (Math.abs(d - radius) > SEEN)
+        clipped(
+          off,
+          [px, py],
+          [x + ((px - x) * radius) / d - px, y + ((py - y) * radius) / d - py],
+          view.frame,
+          [0, 1],
+        );
     }
   }
   const lines: number[] = [];
@@ -67,7 +83,12 @@ export function compassLayers(shot: Shot, pins: readonly Pin[], view: View, with
     const line = footLine(view, pin);
     if (line) clipped(lines, line.at, line.along, within, [-1e5, 1e5]);
   }
-  const layer = (id: string, name: string, style: Layer["style"], of: number[]): Layer => ({ id, name, style: { ...style, opacity: compass }, lines: Float64Array.from(of) });
+  const layer = (id: string, name: string, style: Layer["style"], of: number[]): Layer => ({
+    id,
+    name,
+    style: { ...style, opacity: compass },
+    lines: Float64Array.from(of),
+  });
   return [
     layer("compass-arcs", "Compass arcs", STYLES.compass, arcs),
     layer("compass-difference", "From arc to exact curve", STYLES.compass, off),

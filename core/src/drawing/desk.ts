@@ -35,13 +35,19 @@ function pinLines(at: Vec2, name: string): number[] {
 const guides = (at: Vec2, frame: Rect): number[] => corners(frame).flatMap((corner) => [...at, ...corner]);
 
 /** The pins that one works with: what stands behind the eye in a curved lens, and off the sheet, no ruler is laid to. */
-export const placedPins = (pins: readonly Pin[]) => pins.flatMap((pin) => (pin.point.at && !(pin.opposite && pin.offSheet) ? [{ pin, at: pin.point.at }] : []));
+export const placedPins = (pins: readonly Pin[]) =>
+  pins.flatMap((pin) => (pin.point.at && !(pin.opposite && pin.offSheet) ? [{ pin, at: pin.point.at }] : []));
 
 /** The places that the whole desk holds: the sheet's corners, the pins one works with, and compass feet within reach. */
 export function deskPlaces(shot: Shot, pins: readonly Pin[], view: View): Vec2[] {
   const corner: Vec2 = [shot.sheet.width, shot.sheet.height];
   const near = around([[0, 0], corner], REACH);
-  return [[0, 0], corner, ...placedPins(pins).map(({ at }) => at), ...compassFeet(shot, pins, view).filter((foot) => contains(near, foot))];
+  return [
+    [0, 0],
+    corner,
+    ...placedPins(pins).map(({ at }) => at),
+    ...compassFeet(shot, pins, view).filter((foot) => contains(near, foot)),
+  ];
 }
 
 /**
@@ -59,11 +65,18 @@ export function drawDesk(scene: Scene, shot: Shot, drawing: readonly Layer[]): D
   const line = horizon(view);
   const ends = line && lineIn(line, box);
   const [a, b, c, d] = corners({ x: 0, y: 0, width: sheet.width, height: sheet.height });
-  const layer = (id: string, name: string, style: Layer["style"], lines: readonly number[]): Layer => ({ id, name, style, lines: Float64Array.from(lines) });
+  const layer = (id: string, name: string, style: Layer["style"], lines: readonly number[]): Layer => ({
+    id,
+    name,
+    style,
+    lines: Float64Array.from(lines),
+  });
   const ofPin = ({ pin, at }: { readonly pin: Pin; readonly at: Vec2 }): Layer[] => {
     const { stroke, dash } = setStyle(pin);
     return [
-      ...(pin.offSheet && straight ? [layer(`guides-${pin.id}`, `Guides: ${pin.name}`, { ...STYLES.bundle, stroke, dash }, guides(at, frame))] : []),
+      ...(pin.offSheet && straight
+        ? [layer(`guides-${pin.id}`, `Guides: ${pin.name}`, { ...STYLES.bundle, stroke, dash }, guides(at, frame))]
+        : []),
       layer(`pin-${pin.id}`, `Pin: ${pin.name}`, { ...STYLES.crease, stroke }, pinLines(at, pin.name)),
     ];
   };

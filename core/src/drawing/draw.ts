@@ -18,7 +18,8 @@ function outline(rect: Rect): Float64Array {
 const segment = (ends: readonly [Vec2, Vec2] | null): Float64Array => Float64Array.from(ends ? ends.flat() : []);
 
 /** The stretches of one sight on paper, cut at the panel. */
-export const stretchLines = (view: View, seen: Seen, sight: Sight): Strokes => segmentLines(view, stretchesOf(seen, sight));
+export const stretchLines = (view: View, seen: Seen, sight: Sight): Strokes =>
+  segmentLines(view, stretchesOf(seen, sight));
 
 type Segment = readonly [Vec3, Vec3];
 
@@ -39,7 +40,10 @@ function sortedBy(seen: Seen, wanted: Sight): Sorted {
     const { ends, sight, solid } = seen;
     const own = [...sight.keys()].filter((i) => sight[i] === wanted);
     const at = (o: number): Vec3 => [ends[o], ends[o + 1], ends[o + 2]];
-    by.set(wanted, (found = { segments: own.map((i): Segment => [at(6 * i), at(6 * i + 3)]), solid: own.map((i) => solid[i]) }));
+    by.set(
+      wanted,
+      (found = { segments: own.map((i): Segment => [at(6 * i), at(6 * i + 3)]), solid: own.map((i) => solid[i]) }),
+    );
   }
   return found;
 }
@@ -63,9 +67,18 @@ export function apart(view: View, details: readonly Segment[], gap: number): Seg
     const [x, y, long] = [(p[0] + q[0]) / 2, (p[1] + q[1]) / 2, Math.hypot(q[0] - p[0], q[1] - p[1])];
     if (long < gap) return false;
     const [i, k] = [Math.floor(x / gap), Math.floor(y / gap)];
-    for (let n = i - 1; n <= i + 1; n++) for (let m = k - 1; m <= k + 1; m++) {
-      if (kept.get(cellAt(n, m))?.some(([u, v]) => Math.min(Math.max(distance2(p, u), distance2(q, v)), Math.max(distance2(p, v), distance2(q, u))) < gap)) return false;
-    }
+    for (let n = i - 1; n <= i + 1; n++)
+      for (let m = k - 1; m <= k + 1; m++) {
+        if (
+          kept
+            .get(cellAt(n, m))
+            ?.some(
+              ([u, v]) =>
+                Math.min(Math.max(distance2(p, u), distance2(q, v)), Math.max(distance2(p, v), distance2(q, u))) < gap,
+            )
+        )
+          return false;
+      }
     const cell = cellAt(i, k);
     kept.set(cell, [...(kept.get(cell) ?? []), [p, q]]);
     return true;
@@ -81,7 +94,9 @@ const FAR = 5;
 function small(view: View, seen: Seen, gap: number): Uint8Array {
   const { segments, solid } = sortedBy(seen, OUTLINE);
   const count = solid.reduce((most, s) => Math.max(most, s + 1), 0);
-  const [x0, y0, x1, y1] = [Infinity, Infinity, -Infinity, -Infinity].map((start) => new Float64Array(count).fill(start));
+  const [x0, y0, x1, y1] = [Infinity, Infinity, -Infinity, -Infinity].map((start) =>
+    new Float64Array(count).fill(start),
+  );
   segments.forEach((ends, i) => {
     const s = solid[i];
     for (const end of ends) {
@@ -121,7 +136,12 @@ export function buildingLayers(view: View, seen: Seen, show: Required<Show>, gap
   const layer = (id: string, name: string, style: Style, sight: Sight, strength: number): Layer => {
     if (strength === 0) return { id, name, style, lines: NO_LINES };
     const stretches = stretchesOf(seen, sight, sight === OUTLINE ? undefined : far);
-    return { id, name, style: { ...style, opacity: strength }, ...segmentLines(view, sight === DETAIL ? apart(view, stretches, gap) : stretches) };
+    return {
+      id,
+      name,
+      style: { ...style, opacity: strength },
+      ...segmentLines(view, sight === DETAIL ? apart(view, stretches, gap) : stretches),
+    };
   };
   return [
     layer("hidden", "Hidden lines", STYLES.hidden, HIDDEN, show.hidden * show.buildings),
@@ -147,7 +167,10 @@ function horizonStrokes(shot: Shot, view: View): Strokes {
 export function sheetLayers(shot: Shot, view: View): Record<"live" | "horizon" | "frame", Layer> {
   const show = showOf(shot);
   const layer = (id: "live" | "horizon" | "frame", name: string, strokes: Strokes): Layer => ({
-    id, name, style: { ...STYLES[id], opacity: show[id] }, ...(show[id] > 0 ? strokes : { lines: NO_LINES }),
+    id,
+    name,
+    style: { ...STYLES[id], opacity: show[id] },
+    ...(show[id] > 0 ? strokes : { lines: NO_LINES }),
   });
   return {
     live: layer("live", "Live area", { lines: shot.sheet.live ? outline(shot.sheet.live) : NO_LINES }),

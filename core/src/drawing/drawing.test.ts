@@ -9,47 +9,59 @@ import { see } from "../visibility";
 import { compassArc, horizonPlanes, pickedArcs, pinsOf, vanishingPoint } from "../vanishing";
 import { apart, compassFeet, draw, drawDesk, segmentLines, toSvg } from ".";
 
-const sceneOf = (shot = shotWith(), elements: Scene["elements"] = []): Scene => ({ ...newScene("Quay & <lock>"), elements, shots: [shot] });
+const sceneOf = (shot = shotWith(), elements: Scene["elements"] = []): Scene => ({
+  ...newScene("Quay & <lock>"),
+  elements,
+  shots: [shot],
+});
 const drawn = (scene: Scene) => draw(scene, scene.shots[0], see(build(scene.elements), viewOf(scene.shots[0]).eye));
 
 describe("a drawing", () => {
   it("keeps every line inside the panel and finite, whatever stands beside or behind the eye", () => {
-    fc.assert(fc.property(anyShot, anyBlocks, (shot, elements) => {
-      const show = { live: 1, frame: 1, horizon: 1, bundles: 1, buildings: 1, hidden: 1 };
-      for (const { lines } of drawn(sceneOf({ ...shot, show }, elements)).layers) {
-        for (let i = 0; i < lines.length; i += 2) {
-          expect(lines[i]).toBeGreaterThan(15 - 1e-5);
-          expect(lines[i]).toBeLessThan(405 + 1e-5);
-          expect(lines[i + 1]).toBeGreaterThan(15 - 1e-5);
-          expect(lines[i + 1]).toBeLessThan(282 + 1e-5);
+    fc.assert(
+      fc.property(anyShot, anyBlocks, (shot, elements) => {
+        const show = { live: 1, frame: 1, horizon: 1, bundles: 1, buildings: 1, hidden: 1 };
+        for (const { lines } of drawn(sceneOf({ ...shot, show }, elements)).layers) {
+          for (let i = 0; i < lines.length; i += 2) {
+            expect(lines[i]).toBeGreaterThan(15 - 1e-5);
+            expect(lines[i]).toBeLessThan(405 + 1e-5);
+            expect(lines[i + 1]).toBeGreaterThan(15 - 1e-5);
+            expect(lines[i + 1]).toBeLessThan(282 + 1e-5);
+          }
         }
-      }
-    }));
+      }),
+    );
   });
 
   it("draws parallel edges to one point", () => {
-    fc.assert(fc.property(anyShot, anyBlocks, (shot, [house]) => {
-      const view = viewOf(shot);
-      const [axis] = blockAxes(house);
-      const { at } = vanishingPoint(view, axis);
-      fc.pre(at !== null && Math.hypot(...at) < 1e5);
-      const [solid] = build([house]);
-      const parallels = [1, 3, 5, 7].map((n) => [solid.vertices[n], solid.vertices[n === 1 ? 2 : n === 3 ? 0 : n === 5 ? 6 : 4]] as const);
-      const { lines } = segmentLines(view, parallels);
-      for (let i = 0; i < lines.length; i += 4) {
-        const [x1, y1, x2, y2] = lines.subarray(i, i + 4);
-        const length = Math.hypot(x2 - x1, y2 - y1);
-        if (length < 1) continue;
-        const off = Math.abs((x2 - x1) * (at![1] - y1) - (y2 - y1) * (at![0] - x1)) / length;
-        expect(off).toBeLessThan(1e-6 * (1 + Math.hypot(at![0] - x1, at![1] - y1)));
-      }
-    }));
+    fc.assert(
+      fc.property(anyShot, anyBlocks, (shot, [house]) => {
+        const view = viewOf(shot);
+        const [axis] = blockAxes(house);
+        const { at } = vanishingPoint(view, axis);
+        fc.pre(at !== null && Math.hypot(...at) < 1e5);
+        const [solid] = build([house]);
+        const parallels = [1, 3, 5, 7].map(
+          (n) => [solid.vertices[n], solid.vertices[n === 1 ? 2 : n === 3 ? 0 : n === 5 ? 6 : 4]] as const,
+        );
+        const { lines } = segmentLines(view, parallels);
+        for (let i = 0; i < lines.length; i += 4) {
+          const [x1, y1, x2, y2] = lines.subarray(i, i + 4);
+          const length = Math.hypot(x2 - x1, y2 - y1);
+          if (length < 1) continue;
+          const off = Math.abs((x2 - x1) * (at![1] - y1) - (y2 - y1) * (at![0] - x1)) / length;
+          expect(off).toBeLessThan(1e-6 * (1 + Math.hypot(at![0] - x1, at![1] - y1)));
+        }
+      }),
+    );
   });
 
   it("draws a wall that runs past the eye up to the panel's edge", () => {
     // A wall 2 m to the right, from 20 m behind the eye to 20 m before it.
     const wall = drawn(sceneOf(shotWith(), [block("wall", 2, -20, 40, 1, 4)]));
-    const lines = wall.layers.flatMap((layer) => (layer.id === "outlines" || layer.id === "creases" ? [...layer.lines] : []));
+    const lines = wall.layers.flatMap((layer) =>
+      layer.id === "outlines" || layer.id === "creases" ? [...layer.lines] : [],
+    );
     // Its foot leaves by the panel's lower side, 133.5 mm under the horizon, where those stand for 1.6 m: 2 m to the
     // right are 2 * 133.5 / 1.6 = 166.875 mm right of C.
     const foot = lines.findIndex((y, i) => i % 2 === 1 && Math.abs(y - 282) < 1e-6);
@@ -59,7 +71,18 @@ describe("a drawing", () => {
 
 describe("details", () => {
   it("are thinned where they would clot: none nearer than the gap at both ends to one that is kept, the near ones all there", () => {
-    const street: Street = { id: "s", kind: "street", name: "Quay", path: [{ x: 4, y: 3 }, { x: 4, y: 160 }], ...DEFAULT_STREET, dashes: undefined, slabs: 1 };
+    const street: Street = {
+      id: "s",
+      kind: "street",
+      name: "Quay",
+      path: [
+        { x: 4, y: 3 },
+        { x: 4, y: 160 },
+      ],
+      ...DEFAULT_STREET,
+      dashes: undefined,
+      slabs: 1,
+    };
     const view = viewOf(shotWith({ gaze: { heading: 0 } }));
     const all = built([street]).details.map(({ a, b }) => [a, b] as const);
     const kept = apart(view, all, 0.8);
@@ -67,17 +90,43 @@ describe("details", () => {
     expect(kept.length).toBeLessThan(150);
     expect(kept.slice(0, 10)).toEqual(all.slice(0, 10));
     const drawnAt = kept.map(([a, b]) => [project(view, a)!, project(view, b)!] as const);
-    drawnAt.forEach(([a, b], i) => drawnAt.slice(i + 1).forEach(([c, d]) => expect(Math.max(distance2(a, c), distance2(b, d))).toBeGreaterThan(0.8 - 1e-9)));
+    drawnAt.forEach(([a, b], i) =>
+      drawnAt
+        .slice(i + 1)
+        .forEach(([c, d]) => expect(Math.max(distance2(a, c), distance2(b, d))).toBeGreaterThan(0.8 - 1e-9)),
+    );
   });
 });
 
 describe("far things", () => {
   it("are thinned to their outline when what is within it would clot; near ones keep creases, details and lines of meeting", () => {
-    const house = (y: number): Building => ({ id: `h${y}`, kind: "building", name: "House", footprint: [[-3, y], [4, y], [4, y + 6], [-3, y + 6]].map(([px, py]) => ({ x: px, y: py })), base: 0, height: 6, storeys: 2, roof: { kind: "hip", rise: 2 }, windows: { every: 3, width: 1, height: 1.2, sill: 0.9 }, chimneys: [{ x: 0, y: y + 2, side: 0.8, rise: 3 }] });
+    const house = (y: number): Building => ({
+      id: `h${y}`,
+      kind: "building",
+      name: "House",
+      footprint: [
+        [-3, y],
+        [4, y],
+        [4, y + 6],
+        [-3, y + 6],
+      ].map(([px, py]) => ({ x: px, y: py })),
+      base: 0,
+      height: 6,
+      storeys: 2,
+      roof: { kind: "hip", rise: 2 },
+      windows: { every: 3, width: 1, height: 1.2, sill: 0.9 },
+      chimneys: [{ x: 0, y: y + 2, side: 0.8, rise: 3 }],
+    });
     const layersOf = (y: number, show: Partial<Show> = {}) => {
       const { solids, details } = built([house(y)]);
       const scene = sceneOf(shotWith({ eye: { x: 9, z: 14 }, gaze: { heading: 0, pitch: -10 } }), [house(y)]);
-      return draw(scene, { ...scene.shots[0], show: { ...showOf(scene.shots[0]), ...show } }, see(solids, viewOf(scene.shots[0]).eye, details)).layers.map(({ id }) => id).filter((id) => ["details", "creases", "meetings", "outlines"].includes(id));
+      return draw(
+        scene,
+        { ...scene.shots[0], show: { ...showOf(scene.shots[0]), ...show } },
+        see(solids, viewOf(scene.shots[0]).eye, details),
+      )
+        .layers.map(({ id }) => id)
+        .filter((id) => ["details", "creases", "meetings", "outlines"].includes(id));
     };
     expect(layersOf(24)).toEqual(["details", "creases", "meetings", "outlines"]);
     expect(layersOf(24, { details: 0, meetings: 0 })).toEqual(["creases", "outlines"]);
@@ -91,8 +140,15 @@ describe("the SVG writer", () => {
 
   it("writes true millimetres and one named group per layer, bottom first", () => {
     expect(svg).toContain('width="420mm" height="297mm" viewBox="0 0 420 297"');
-    expect([...svg.matchAll(/<g id="([^"]+)"/g)].map((m) => m[1])).toEqual(
-      ["grid-main-left", "grid-main-right", "grid-upright", "horizon", "creases", "outlines", "frame"]);
+    expect([...svg.matchAll(/<g id="([^"]+)"/g)].map((m) => m[1])).toEqual([
+      "grid-main-left",
+      "grid-main-right",
+      "grid-upright",
+      "horizon",
+      "creases",
+      "outlines",
+      "frame",
+    ]);
     expect(svg).not.toMatch(/NaN|Infinity/);
   });
 
@@ -118,18 +174,26 @@ describe("curved drawings", () => {
 
   it("have compass arcs from rim to rim, each place of them on its circle, and ticks only where the curve is elsewhere", () => {
     for (const law of ["stereographic", "equidistant"] as const) {
-      const shot = curved(law, { show: { live: 0, frame: 1, horizon: 1, bundles: 0, buildings: 1, hidden: 0, compass: 1 }, arcs: [{ pin: "main-left", through: { x: 200, y: 170 } }] });
+      const shot = curved(law, {
+        show: { live: 0, frame: 1, horizon: 1, bundles: 0, buildings: 1, hidden: 0, compass: 1 },
+        arcs: [{ pin: "main-left", through: { x: 200, y: 170 } }],
+      });
       const scene = sceneOf(shot, []);
       const view = viewOf(shot);
       const pins = pinsOf(scene.orientations, shot);
-      const circles = [...horizonPlanes(pins).map(({ id, normal }) => compassArc(view, normal, id, id)), ...pickedArcs(view, pins, shot.arcs).map(({ arc }) => arc)];
+      const circles = [
+        ...horizonPlanes(pins).map(({ id, normal }) => compassArc(view, normal, id, id)),
+        ...pickedArcs(view, pins, shot.arcs).map(({ arc }) => arc),
+      ];
       const layers = drawn(scene).layers;
       const { lines } = layers.find(({ id }) => id === "compass-arcs")!;
       const rim = rimRadius(shot);
       let onRim = 0;
       for (let i = 0; i < lines.length; i += 2) {
         const p = [lines[i], lines[i + 1]] as const;
-        const off = Math.min(...circles.map(({ foot, radius }) => Math.abs(Math.hypot(p[0] - foot![0], p[1] - foot![1]) - radius)));
+        const off = Math.min(
+          ...circles.map(({ foot, radius }) => Math.abs(Math.hypot(p[0] - foot![0], p[1] - foot![1]) - radius)),
+        );
         expect(off).toBeLessThan(1e-6);
         const fromRim = Math.hypot(p[0] - view.centre[0], p[1] - view.centre[1]) - rim;
         expect(fromRim).toBeLessThan(1e-6);
@@ -144,7 +208,11 @@ describe("curved drawings", () => {
 
 it("the desk of a compass sheet holds the feet within reach, each with its cross; in a curved lens no far pin behind the eye", () => {
   const plain = shotWith({ gaze: { heading: 10, pitch: -25, roll: 0 }, distance: 70 });
-  const shot: Shot = { ...plain, lens: { ...plain.lens, law: "stereographic" }, show: { live: 0, frame: 1, horizon: 1, bundles: 0, buildings: 0, hidden: 0, compass: 1 } };
+  const shot: Shot = {
+    ...plain,
+    lens: { ...plain.lens, law: "stereographic" },
+    show: { live: 0, frame: 1, horizon: 1, bundles: 0, buildings: 0, hidden: 0, compass: 1 },
+  };
   const scene = sceneOf(shot, []);
   const pins = pinsOf(scene.orientations, shot);
   const { box, layers } = drawDesk(scene, shot, drawn(scene).layers);
@@ -153,7 +221,13 @@ it("the desk of a compass sheet holds the feet within reach, each with its cross
   const crosses = layers.find(({ id }) => id === "compass-feet")!.lines;
   for (const [x, y] of feet) {
     expect(box.x <= x && x <= box.x + box.width && box.y <= y && y <= box.y + box.height).toBe(true);
-    expect([...Array(crosses.length / 4).keys()].some((i) => Math.abs((crosses[4 * i] + crosses[4 * i + 2]) / 2 - x) < 1e-9 && Math.abs((crosses[4 * i + 1] + crosses[4 * i + 3]) / 2 - y) < 1e-9)).toBe(true);
+    expect(
+      [...Array(crosses.length / 4).keys()].some(
+        (i) =>
+          Math.abs((crosses[4 * i] + crosses[4 * i + 2]) / 2 - x) < 1e-9 &&
+          Math.abs((crosses[4 * i + 1] + crosses[4 * i + 3]) / 2 - y) < 1e-9,
+      ),
+    ).toBe(true);
   }
   expect(layers.filter(({ id }) => id === "compass-feet")).toHaveLength(1);
   const far = pins.filter(({ opposite, offSheet }) => opposite && offSheet);

@@ -17,7 +17,8 @@ export interface Layer {
 export type Strokes = Pick<Layer, "lines" | "curves">;
 
 /** Whether anything is drawn on a layer. */
-export const drawnOn = ({ lines, curves }: Strokes): boolean => lines.length > 0 || (curves !== undefined && curves.t.length > 0);
+export const drawnOn = ({ lines, curves }: Strokes): boolean =>
+  lines.length > 0 || (curves !== undefined && curves.t.length > 0);
 
 /** A layer's lines with every chord of its curves, x1 y1 x2 y2 in sheet mm: what a straight line is compared with. */
 export function chordsOf({ lines, curves }: Strokes): Float64Array {
@@ -25,7 +26,8 @@ export function chordsOf({ lines, curves }: Strokes): Float64Array {
   const { xy, starts } = curves;
   const chords: number[] = [...lines];
   for (let i = 0; i + 1 < starts.length; i++) {
-    for (let k = starts[i]; k + 1 < starts[i + 1]; k++) chords.push(xy[2 * k], xy[2 * k + 1], xy[2 * k + 2], xy[2 * k + 3]);
+    for (let k = starts[i]; k + 1 < starts[i + 1]; k++)
+      chords.push(xy[2 * k], xy[2 * k + 1], xy[2 * k + 2], xy[2 * k + 3]);
   }
   return Float64Array.from(chords);
 }

@@ -18,9 +18,17 @@ function note({ name, clip }: Photo, { width, height }: Drawing): number[] {
  * @param have the pictures that are there, by what they are called
  * @returns the drawing, and the names of the references whose picture is missing
  */
-export function tellMissing(drawing: Drawing, have: { readonly has: (picture: string) => boolean }): { readonly drawing: Drawing; readonly missing: readonly string[] } {
+export function tellMissing(
+  drawing: Drawing,
+  have: { readonly has: (picture: string) => boolean },
+): { readonly drawing: Drawing; readonly missing: readonly string[] } {
   const gone = (drawing.photos ?? []).filter(({ picture }) => !have.has(picture));
   if (gone.length === 0) return { drawing, missing: [] };
-  const layer = { id: "missing", name: "Missing photos", style: STYLES.aids, lines: Float64Array.from(gone.flatMap((photo) => note(photo, drawing))) };
+  const layer = {
+    id: "missing",
+    name: "Missing photos",
+    style: STYLES.aids,
+    lines: Float64Array.from(gone.flatMap((photo) => note(photo, drawing))),
+  };
   return { drawing: { ...drawing, layers: [...drawing.layers, layer] }, missing: gone.map(({ name }) => name) };
 }

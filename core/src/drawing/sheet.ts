@@ -17,7 +17,9 @@ export const KINDS_OF_LINE = [...(Object.keys(DEFAULT_SHOW) as (keyof Show)[]), 
 export function drawShot(scene: Scene, shotId?: string, without: readonly string[] = []): Drawing {
   const unknown = without.find((kind) => !KINDS_OF_LINE.some((known) => known === kind));
   if (unknown !== undefined) {
-    throw new BadInput([{ path: "without", message: `there are no lines called "${unknown}"; there are ${KINDS_OF_LINE.join(", ")}.` }]);
+    throw new BadInput([
+      { path: "without", message: `there are no lines called "${unknown}"; there are ${KINDS_OF_LINE.join(", ")}.` },
+    ]);
   }
   const shot = shotOf(scene, shotId);
   const show = { ...showOf(shot), ...Object.fromEntries(without.map((kind) => [kind, 0])) };
@@ -35,8 +37,15 @@ export function drawPage(scene: Scene, shotId?: string, without: readonly string
   const [first, ...rest] = panels.map(({ id }) => drawShot(scene, id, without));
   if (rest.length === 0) return first;
   const photos = [first, ...rest].flatMap((drawing) => drawing.photos ?? []);
-  const layers = [first, ...rest].flatMap((drawing, i) => drawing.layers
-    .filter(({ id }) => i === 0 || id !== "live")
-    .map((layer) => ({ ...layer, id: `panel-${i + 1}-${layer.id}`, name: `${panels[i].name}: ${layer.name}` })));
-  return { ...first, title: `${scene.title}: page with ${panels.map(({ name }) => name).join(", ")}`.slice(0, 300), layers, photos };
+  const layers = [first, ...rest].flatMap((drawing, i) =>
+    drawing.layers
+      .filter(({ id }) => i === 0 || id !== "live")
+      .map((layer) => ({ ...layer, id: `panel-${i + 1}-${layer.id}`, name: `${panels[i].name}: ${layer.name}` })),
+  );
+  return {
+    ...first,
+    title: `${scene.title}: page with ${panels.map(({ name }) => name).join(", ")}`.slice(0, 300),
+    layers,
+    photos,
+  };
 }

@@ -34,7 +34,12 @@ export const setStyle = ({ set }: Pick<Pin, "set">): SetStyle => (set === null ?
 /** The outline of a pin's head about the origin, as an SVG path of radius r. */
 export function headPath(head: SetStyle["head"], r: number): string {
   const disc = (q: number) => `M${-q} 0a${q} ${q} 0 1 0 ${2 * q} 0a${q} ${q} 0 1 0 ${-2 * q} 0Z`;
-  const corners = (n: number, turn: number) => Array.from({ length: n }, (_, i) => [r * Math.cos(turn + (2 * Math.PI * i) / n), r * Math.sin(turn + (2 * Math.PI * i) / n)].map((v) => v.toFixed(3)).join(" "));
+  const corners = (n: number, turn: number) =>
+    Array.from({ length: n }, (_, i) =>
+      [r * Math.cos(turn + (2 * Math.PI * i) / n), r * Math.sin(turn + (2 * Math.PI * i) / n)]
+        .map((v) => v.toFixed(3))
+        .join(" "),
+    );
   const polygon = (n: number, turn: number) => `M${corners(n, turn).join("L")}Z`;
   const paths: Readonly<Record<SetStyle["head"], string>> = {
     round: disc(r),

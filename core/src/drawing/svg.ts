@@ -4,7 +4,8 @@ import type { Drawing, Layer, Photo } from "./layer";
 
 const ESCAPES: Readonly<Record<string, string>> = { "&": "&amp;", "<": "&lt;", ">": "&gt;", '"': "&quot;" };
 /** Text that is safe in XML: markup escaped, control characters left out. */
-const xml = (text: string): string => text.replace(/[\p{Cc}\p{Cs}\ufffe\uffff]/gu, "").replace(/[&<>"]/g, (c) => ESCAPES[c]);
+const xml = (text: string): string =>
+  text.replace(/[\p{Cc}\p{Cs}\ufffe\uffff]/gu, "").replace(/[&<>"]/g, (c) => ESCAPES[c]);
 
 /** A length in mm to the thousandth. */
 const mm = (value: number): string => String(Number(value.toFixed(3)));
@@ -47,7 +48,11 @@ function photo({ at, clip, opacity }: Photo, href: string, id: string): string {
  * @param weight makes all lines heavier, for a drawing that will be shown small
  * @param hrefs addresses of the pictures under the drawing, by what they are called; one that has none is left out
  */
-export function toSvg({ title, width, height, layers, photos = [] }: Drawing, weight = 1, hrefs: ReadonlyMap<string, string> = new Map()): string {
+export function toSvg(
+  { title, width, height, layers, photos = [] }: Drawing,
+  weight = 1,
+  hrefs: ReadonlyMap<string, string> = new Map(),
+): string {
   return [
     '<?xml version="1.0" encoding="UTF-8"?>',
     `<svg xmlns="http://www.w3.org/2000/svg" width="${mm(width)}mm" height="${mm(height)}mm" viewBox="0 0 ${mm(width)} ${mm(height)}">`,

@@ -1,7 +1,20 @@
 import { around, type Vec2 } from "../geometry";
 import { BadInput } from "../problem";
 import type { Scene } from "../scene";
-import { boxOf, DEFAULT_CANAL, DEFAULT_SQUARE, DEFAULT_STREET, elementFault, outlineOf, tidy, type Building, type Canal, type Element, type Square, type Street } from "../world";
+import {
+  boxOf,
+  DEFAULT_CANAL,
+  DEFAULT_SQUARE,
+  DEFAULT_STREET,
+  elementFault,
+  outlineOf,
+  tidy,
+  type Building,
+  type Canal,
+  type Element,
+  type Square,
+  type Street,
+} from "../world";
 import { toEarth, toWorld, type Ground } from "./ground";
 
 /** What came of a file of real ground. */
@@ -24,7 +37,8 @@ const MOST_CORNERS = 12_000;
 /** Sentences that are kept; of more of them, the number is told. */
 const NOTES = 50;
 
-const isRecord = (value: unknown): value is Record<string, unknown> => typeof value === "object" && value !== null && !Array.isArray(value);
+const isRecord = (value: unknown): value is Record<string, unknown> =>
+  typeof value === "object" && value !== null && !Array.isArray(value);
 
 /** A number in a property, with or without a unit: metres, or feet where it says so. */
 function measure(value: unknown): number | null {
@@ -36,12 +50,21 @@ function measure(value: unknown): number | null {
 }
 
 /** Heights by the usual keys (OpenStreetMap's Simple 3D Buildings (from memory)): foot, eaves and storeys. */
-function heightsOf(properties: Record<string, unknown>): { readonly base: number; readonly height: number; readonly storeys: number | undefined } {
-  const first = (...keys: string[]) => keys.map((key) => measure(properties[key])).find((size) => size !== null) ?? null;
+function heightsOf(properties: Record<string, unknown>): {
+  readonly base: number;
+  readonly height: number;
+  readonly storeys: number | undefined;
+} {
+  const first = (...keys: string[]) =>
+    keys.map((key) => measure(properties[key])).find((size) => size !== null) ?? null;
   const levels = first("building:levels", "levels", "num_floors");
   const base = first("min_height", "building:min_height") ?? (first("building:min_level", "min_level") ?? 0) * STOREY;
   const top = first("height", "building:height") ?? (levels === null ? HEIGHT + base : levels * STOREY);
-  return { base, height: Math.max(0.1, top - base), storeys: levels === null ? undefined : Math.min(300, Math.max(1, Math.round(levels))) };
+  return {
+    base,
+    height: Math.max(0.1, top - base),
+    storeys: levels === null ? undefined : Math.min(300, Math.max(1, Math.round(levels))),
+  };
 }
 
 /** A place to the tenth of a millimetre: no more of it is true, and it is shorter to keep. */
@@ -49,25 +72,37 @@ const tenthOfMm = ([x, y]: Vec2) => ({ x: Number(x.toFixed(4)), y: Number(y.toFi
 
 /** What a feature calls itself. */
 function nameOf(properties: Record<string, unknown>): string | undefined {
-  const name = [properties.name, properties["addr:housename"], properties.id].find((word) => typeof word === "string" && word.trim() !== "");
+  const name = [properties.name, properties["addr:housename"], properties.id].find(
+    (word) => typeof word === "string" && word.trim() !== "",
+  );
   return typeof name === "string" ? name.slice(0, 200) : undefined;
 }
 
 type Position = readonly [number, number];
 
 /** Whether positions have a third number, a height. */
-const isHigh = (value: unknown): boolean => Array.isArray(value) && (typeof value[0] === "number" ? value.length > 2 : value.some(isHigh));
+const isHigh = (value: unknown): boolean =>
+  Array.isArray(value) && (typeof value[0] === "number" ? value.length > 2 : value.some(isHigh));
 
 /** Positions in a row, so many at least, or why they are none. */
 function positionsOf(value: unknown, least: 2 | 4): readonly Position[] | string {
-  if (!Array.isArray(value) || value.length < least) return least === 4 ? "has a ring of fewer than four positions." : "has a line of fewer than two positions.";
+  if (!Array.isArray(value) || value.length < least)
+    return least === 4 ? "has a ring of fewer than four positions." : "has a line of fewer than two positions.";
   const ring: Position[] = [];
   for (const at of value as unknown[]) {
-    if (!Array.isArray(at) || typeof at[0] !== "number" || typeof at[1] !== "number" || !Number.isFinite(at[0]) || !Number.isFinite(at[1])) return "has a position that is no pair of numbers.";
+    if (
+      !Array.isArray(at) ||
+      typeof at[0] !== "number" ||
+      typeof at[1] !== "number" ||
+      !Number.isFinite(at[0]) ||
+      !Number.isFinite(at[1])
+    )
+      return "has a position that is no pair of numbers.";
     const [lon, lat] = at as [number, number];
     if (Math.abs(lon) > 180 || Math.abs(lat) > 90) {
       return Math.abs(lat) <= 180 && Math.abs(lon) <= 90 && Math.abs(lat) > 90
-        ? "has latitude before longitude; RFC 7946 puts longitude first." : "is not in degrees: save it in WGS 84, as RFC 7946 wants.";
+        ? "has latitude before longitude; RFC 7946 puts longitude first."
+        : "is not in degrees: save it in WGS 84, as RFC 7946 wants.";
     }
     ring.push([lon, lat]);
   }
@@ -75,10 +110,18 @@ function positionsOf(value: unknown, least: 2 | 4): readonly Position[] | string
 }
 
 /** The outer rings of a feature's geometry with a word about holes, or why it has none. */
-function ringsOf(geometry: unknown): { readonly rings: readonly (readonly Position[])[]; readonly holes: boolean } | string {
+function ringsOf(
+  geometry: unknown,
+): { readonly rings: readonly (readonly Position[])[]; readonly holes: boolean } | string {
   if (!isRecord(geometry)) return "has no geometry.";
-  const polygons = geometry.type === "Polygon" ? [geometry.coordinates] : geometry.type === "MultiPolygon" ? geometry.coordinates : null;
-  if (!Array.isArray(polygons)) return `is a ${typeof geometry.type === "string" ? geometry.type : "thing without a type"}, not a polygon.`;
+  const polygons =
+    geometry.type === "Polygon"
+      ? [geometry.coordinates]
+      : geometry.type === "MultiPolygon"
+        ? geometry.coordinates
+        : null;
+  if (!Array.isArray(polygons))
+    return `is a ${typeof geometry.type === "string" ? geometry.type : "thing without a type"}, not a polygon.`;
   const rings: (readonly Position[])[] = [];
   let holes = false;
   for (const polygon of polygons as unknown[]) {
@@ -96,7 +139,8 @@ function featuresOf(document: unknown): readonly unknown[] {
   if (!isRecord(document)) throw new BadInput([{ path: "", message: "is no GeoJSON: it holds no object." }]);
   const { type, crs } = document;
   const system = isRecord(crs) && isRecord(crs.properties) ? crs.properties.name : undefined;
-  if (typeof system === "string" && !/CRS84|EPSG:+4326/.test(system)) throw new BadInput([{ path: "crs", message: `is ${system}; save the file in WGS 84 degrees, as RFC 7946 wants.` }]);
+  if (typeof system === "string" && !/CRS84|EPSG:+4326/.test(system))
+    throw new BadInput([{ path: "crs", message: `is ${system}; save the file in WGS 84 degrees, as RFC 7946 wants.` }]);
   if (type === "FeatureCollection" && Array.isArray(document.features)) return document.features;
   if (type === "Feature") return [document];
   if (type === "Polygon" || type === "MultiPolygon") return [{ type: "Feature", geometry: document, properties: {} }];
@@ -111,21 +155,33 @@ function featuresOf(document: unknown): readonly unknown[] {
  * @param count how many there are, where the document holds only the first of them
  * @throws BadInput for what is no GeoJSON at all; single features that cannot be used are left out and told of
  */
-export function fromGeoJson(document: unknown, ground: Ground | undefined, id: (feature: number, part: number) => string, most = MOST_FEATURES, count?: number): BroughtIn {
+export function fromGeoJson(
+  document: unknown,
+  ground: Ground | undefined,
+  id: (feature: number, part: number) => string,
+  most = MOST_FEATURES,
+  count?: number,
+): BroughtIn {
   const all = featuresOf(document);
   const features = all.slice(0, most);
   const notes: string[] = [];
   const note = (feature: number, message: string) => notes.push(`Feature ${feature + 1} ${message}`);
-  if (Math.max(all.length, count ?? 0) > most) notes.push(`Only the first ${most.toLocaleString("en")} of ${(count ?? all.length).toLocaleString("en")} features were taken.`);
+  if (Math.max(all.length, count ?? 0) > most)
+    notes.push(
+      `Only the first ${most.toLocaleString("en")} of ${(count ?? all.length).toLocaleString("en")} features were taken.`,
+    );
   features.forEach((feature, at) => {
-    if (isRecord(feature) && isRecord(feature.geometry) && isHigh(feature.geometry.coordinates)) note(at, "has heights in its positions; they were left out, since its foot and eaves come from its properties.");
+    if (isRecord(feature) && isRecord(feature.geometry) && isHigh(feature.geometry.coordinates))
+      note(at, "has heights in its positions; they were left out, since its foot and eaves come from its properties.");
   });
   const lines = features.flatMap((feature, at) => {
     const geometry = isRecord(feature) && isRecord(feature.geometry) ? feature.geometry : null;
     if (geometry?.type !== "LineString") return [];
     const path = positionsOf(geometry.coordinates, 2);
     if (typeof path === "string") note(at, path);
-    return typeof path === "string" ? [] : [{ at, path, properties: isRecord(feature) && isRecord(feature.properties) ? feature.properties : {} }];
+    return typeof path === "string"
+      ? []
+      : [{ at, path, properties: isRecord(feature) && isRecord(feature.properties) ? feature.properties : {} }];
   });
   const read = features.flatMap((feature, at) => {
     if (isRecord(feature) && isRecord(feature.geometry) && feature.geometry.type === "LineString") return [];
@@ -135,14 +191,26 @@ export function fromGeoJson(document: unknown, ground: Ground | undefined, id: (
       return [];
     }
     if (found.holes) note(at, "has holes; its outline was taken without them.");
-    return [{ at, rings: found.rings, properties: isRecord(feature) && isRecord(feature.properties) ? feature.properties : {} }];
+    return [
+      {
+        at,
+        rings: found.rings,
+        properties: isRecord(feature) && isRecord(feature.properties) ? feature.properties : {},
+      },
+    ];
   });
   const places = [...read.flatMap(({ rings }) => rings.flat()), ...lines.flatMap(({ path }) => path)];
   const box = places.length ? around(places) : null;
-  const own: Ground = ground ?? (box ? { longitude: box.x + box.width / 2, latitude: box.y + box.height / 2, north: 0 } : { longitude: 0, latitude: 0, north: 0 });
+  const own: Ground =
+    ground ??
+    (box
+      ? { longitude: box.x + box.width / 2, latitude: box.y + box.height / 2, north: 0 }
+      : { longitude: 0, latitude: 0, north: 0 });
   /** An element as it can stand; what cannot is told of and left out. */
   const standing = (at: number, element: Building | Street | Canal | Square, points: readonly Vec2[]) => {
-    const fault = points.some(([x, y]) => Math.hypot(x, y) > FAR) ? { message: `lies more than ${FAR / 1000} km from the origin; it was left out.` } : elementFault(element);
+    const fault = points.some(([x, y]) => Math.hypot(x, y) > FAR)
+      ? { message: `lies more than ${FAR / 1000} km from the origin; it was left out.` }
+      : elementFault(element);
     if (fault) note(at, fault.message);
     return fault ? [] : [element];
   };
@@ -150,24 +218,61 @@ export function fromGeoJson(document: unknown, ground: Ground | undefined, id: (
     const points = path.map((place) => toWorld(own, place));
     const width = measure(properties.width);
     const what = { id: id(at, 0), path: points.slice(0, 2000).map(tenthOfMm) };
-    return standing(at, properties.waterway === "canal"
-      ? { ...what, kind: "canal", name: nameOf(properties) ?? `Canal ${at + 1}`, ...DEFAULT_CANAL, ...(width === null ? {} : { width }) }
-      : { ...what, kind: "street", name: nameOf(properties) ?? `Street ${at + 1}`, ...DEFAULT_STREET, ...(width === null ? {} : { carriageway: width }) }, points);
+    return standing(
+      at,
+      properties.waterway === "canal"
+        ? {
+            ...what,
+            kind: "canal",
+            name: nameOf(properties) ?? `Canal ${at + 1}`,
+            ...DEFAULT_CANAL,
+            ...(width === null ? {} : { width }),
+          }
+        : {
+            ...what,
+            kind: "street",
+            name: nameOf(properties) ?? `Street ${at + 1}`,
+            ...DEFAULT_STREET,
+            ...(width === null ? {} : { carriageway: width }),
+          },
+      points,
+    );
   });
-  const areas = read.flatMap(({ at, rings, properties }) => rings.flatMap((ring, part) => {
-    const points = tidy(ring.slice(0, -1).map((place) => toWorld(own, place)));
-    if (points.length > MOST_CORNERS) {
-      note(at, `has ${points.length.toLocaleString("en")} corners; up to ${MOST_CORNERS.toLocaleString("en")} can be taken.`);
-      return [];
-    }
-    const { base, height, storeys } = heightsOf(properties);
-    const what = { id: id(at, part), footprint: points.map(tenthOfMm) };
-    return standing(at, properties.place === "square"
-      ? { ...what, kind: "square", name: nameOf(properties) ?? `Square ${at + 1}`, heading: 0, ...DEFAULT_SQUARE }
-      : { ...what, kind: "building", name: nameOf(properties) ?? `Building ${at + 1}`, base, height, ...(storeys === undefined ? {} : { storeys }), roof: { kind: "flat" } }, points);
-  }));
+  const areas = read.flatMap(({ at, rings, properties }) =>
+    rings.flatMap((ring, part) => {
+      const points = tidy(ring.slice(0, -1).map((place) => toWorld(own, place)));
+      if (points.length > MOST_CORNERS) {
+        note(
+          at,
+          `has ${points.length.toLocaleString("en")} corners; up to ${MOST_CORNERS.toLocaleString("en")} can be taken.`,
+        );
+        return [];
+      }
+      const { base, height, storeys } = heightsOf(properties);
+      const what = { id: id(at, part), footprint: points.map(tenthOfMm) };
+      return standing(
+        at,
+        properties.place === "square"
+          ? { ...what, kind: "square", name: nameOf(properties) ?? `Square ${at + 1}`, heading: 0, ...DEFAULT_SQUARE }
+          : {
+              ...what,
+              kind: "building",
+              name: nameOf(properties) ?? `Building ${at + 1}`,
+              base,
+              height,
+              ...(storeys === undefined ? {} : { storeys }),
+              roof: { kind: "flat" },
+            },
+        points,
+      );
+    }),
+  );
   const more = notes.length - NOTES;
-  return { elements: [...areas, ...streets], ground: own, notes: more > 0 ? [...notes.slice(0, NOTES), `And ${more} more.`] : notes };
+  return {
+    elements: [...areas, ...streets],
+    ground: own,
+    notes: more > 0 ? [...notes.slice(0, NOTES), `And ${more} more.`] : notes,
+  };
 }
 
 /** To a hundredth of a millimetre or so. */
@@ -176,10 +281,14 @@ const degree = (value: number): number => Number(value.toFixed(10));
 /** How wide a thing along a line is, m, and what it is in the usual words (OpenStreetMap (from memory)). */
 function lineWords(element: Element): Record<string, unknown> | null {
   switch (element.kind) {
-    case "street": return { highway: "unclassified", width: element.carriageway };
-    case "canal": return { waterway: "canal", width: element.width };
-    case "bridge": return { "man_made": "bridge", width: element.width };
-    default: return null;
+    case "street":
+      return { highway: "unclassified", width: element.carriageway };
+    case "canal":
+      return { waterway: "canal", width: element.width };
+    case "bridge":
+      return { man_made: "bridge", width: element.width };
+    default:
+      return null;
   }
 }
 
@@ -187,9 +296,20 @@ function lineWords(element: Element): Record<string, unknown> | null {
 function areaWords(element: Element): Record<string, unknown> | null {
   if (element.kind === "square") return { place: "square" };
   if (element.kind === "skyline") return null;
-  const { origin: { z }, height } = boxOf(element);
-  const roof = element.kind === "building" && element.roof.kind !== "flat" ? { "roof:shape": element.roof.kind, "roof:height": element.roof.rise } : {};
-  return { height: z + height, ...(z > 0 ? { min_height: z } : {}), ...(element.kind === "building" && element.storeys ? { "building:levels": element.storeys } : {}), ...roof };
+  const {
+    origin: { z },
+    height,
+  } = boxOf(element);
+  const roof =
+    element.kind === "building" && element.roof.kind !== "flat"
+      ? { "roof:shape": element.roof.kind, "roof:height": element.roof.rise }
+      : {};
+  return {
+    height: z + height,
+    ...(z > 0 ? { min_height: z } : {}),
+    ...(element.kind === "building" && element.storeys ? { "building:levels": element.storeys } : {}),
+    ...roof,
+  };
 }
 
 /**
@@ -201,9 +321,12 @@ export function toGeoJson({ elements, ground = { longitude: 0, latitude: 0, nort
   return {
     type: "FeatureCollection",
     features: elements.flatMap((element) => {
-      const feature = (properties: Record<string, unknown>, geometry: object) => [{ type: "Feature", id: element.id, properties: { name: element.name, ...properties }, geometry }];
+      const feature = (properties: Record<string, unknown>, geometry: object) => [
+        { type: "Feature", id: element.id, properties: { name: element.name, ...properties }, geometry },
+      ];
       const [line, area] = [lineWords(element), areaWords(element)];
-      if (line && "path" in element) return feature(line, { type: "LineString", coordinates: element.path.map(({ x, y }) => earth([x, y])) });
+      if (line && "path" in element)
+        return feature(line, { type: "LineString", coordinates: element.path.map(({ x, y }) => earth([x, y])) });
       const ring = outlineOf(element).map(earth);
       return area ? feature(area, { type: "Polygon", coordinates: [[...ring, ring[0]]] }) : [];
     }),

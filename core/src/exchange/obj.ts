@@ -14,7 +14,8 @@ export function toObj({ title, elements }: Scene): string {
     rows.push(`o ${line(element.name)}`);
     for (const { vertices, faces } of build([element])) {
       for (const p of vertices) rows.push(`v ${p.map(m).join(" ")}`);
-      for (const { pieces } of faces) for (const piece of pieces) rows.push(`f ${piece.map((n) => n + before).join(" ")}`);
+      for (const { pieces } of faces)
+        for (const piece of pieces) rows.push(`f ${piece.map((n) => n + before).join(" ")}`);
       before += vertices.length;
     }
   }

@@ -21,8 +21,16 @@ export interface Spread {
  * always one of them.
  * @returns x1 y1 x2 y2 of each line, in sheet mm
  */
-export function bundle(point: VanishingPoint, frame: Rect, spread: Spread, through: Vec2, room: Room = DEFAULT_ROOM): Float64Array {
-  return point.at ? fan(point.at, raysOf(point.at, frame, spread, through), frame, room) : parallels(point.angle ?? 0, frame, spread.spacing, through);
+export function bundle(
+  point: VanishingPoint,
+  frame: Rect,
+  spread: Spread,
+  through: Vec2,
+  room: Room = DEFAULT_ROOM,
+): Float64Array {
+  return point.at
+    ? fan(point.at, raysOf(point.at, frame, spread, through), frame, room)
+    : parallels(point.angle ?? 0, frame, spread.spacing, through);
 }
 
 function raysOf(pin: Vec2, frame: Rect, { spacing, even }: Spread, through: Vec2): Rays {
@@ -58,7 +66,9 @@ function parallels(angle: number, frame: Rect, spacing: number, through: Vec2): 
   const a = radians(angle);
   const way: Vec2 = [Math.abs(angle - 90) < 1e-9 ? 0 : Math.cos(a), Math.sin(a)];
   const across: Vec2 = [-way[1], way[0]];
-  const offsets = corners(frame).map(([x, y]) => ((x - through[0]) * across[0] + (y - through[1]) * across[1]) / spacing);
+  const offsets = corners(frame).map(
+    ([x, y]) => ((x - through[0]) * across[0] + (y - through[1]) * across[1]) / spacing,
+  );
   const lines: number[] = [];
   for (let k = Math.ceil(Math.min(...offsets)); k <= Math.max(...offsets); k++) {
     const p: Vec2 = [through[0] + k * spacing * across[0], through[1] + k * spacing * across[1]];

@@ -9,6 +9,9 @@ export const coneRadius = (distance: number, angle: number): number => distance 
 /** A circle as short lines, x1 y1 x2 y2 of each, within 0.02 mm of it up to a radius of 2 m. */
 export function circleLines([cx, cy]: Vec2, radius: number): Float64Array {
   const n = Math.max(24, Math.ceil(Math.PI / Math.acos(1 - Math.min(0.5, 0.02 / radius))));
-  const at = (i: number): Vec2 => [cx + radius * Math.cos((2 * Math.PI * i) / n), cy + radius * Math.sin((2 * Math.PI * i) / n)];
+  const at = (i: number): Vec2 => [
+    cx + radius * Math.cos((2 * Math.PI * i) / n),
+    cy + radius * Math.sin((2 * Math.PI * i) / n),
+  ];
   return Float64Array.from(Array.from({ length: n }, (_, i) => [...at(i), ...at(i + 1)]).flat());
 }

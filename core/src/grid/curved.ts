@@ -14,7 +14,14 @@ const HALVINGS = 4;
  * come nearer than the least gap, and all stop short of the point. The one towards `through` is always there.
  * @param through a world direction away from the point
  */
-export function curvedBundle(view: View, point: Vec3, { spacing }: Spread, through: Vec3, room: Room = DEFAULT_ROOM, tolerance = TOLERANCE): Curves {
+export function curvedBundle(
+  view: View,
+  point: Vec3,
+  { spacing }: Spread,
+  through: Vec3,
+  room: Room = DEFAULT_ROOM,
+  tolerance = TOLERANCE,
+): Curves {
   const w = unit(toEye(view, point));
   const side = toEye(view, through);
   const across = sub(side, scale(w, dot(side, w)));
@@ -46,10 +53,20 @@ const MOST = 600;
 const MEASURED_HALVINGS = 12;
 
 /** A measured grid in a curved lens: both families of a plane's lines, thinned towards their points as straight ones are. */
-export function curvedMeasured(view: View, orientation: number, gaze: number, plane: MeasuredPlane & { readonly heavy: number }, gap = DEFAULT_ROOM.gap, tolerance = TOLERANCE): MeasuredCurves {
+export function curvedMeasured(
+  view: View,
+  orientation: number,
+  gaze: number,
+  plane: MeasuredPlane & { readonly heavy: number },
+  gap = DEFAULT_ROOM.gap,
+  tolerance = TOLERANCE,
+): MeasuredCurves {
   const [origin, u, v] = frameOf(view, orientation, gaze, plane);
   const [light, heavy] = [new CurveBook(), new CurveBook()];
-  for (const [way, step] of [[u, v], [v, u]] as const) {
+  for (const [way, step] of [
+    [u, v],
+    [v, u],
+  ] as const) {
     const home = Math.round(dot(sub(view.eye, origin), step) / plane.every);
     const w = toEye(view, way);
     // The foot of the eye on line k, seen from the eye: with the line's direction it spans the plane of its picture.
@@ -73,7 +90,14 @@ export function curvedMeasured(view: View, orientation: number, gaze: number, pl
         const apart = Math.min(angle(here, foot(k + whole)), angle(here, foot(k - whole))) * view.distance;
         if (apart <= gap) continue;
         const end = Math.asin(gap / apart);
-        drawGreatCircle(view, { u: unit(w), v: unit(here) }, end, Math.PI - end, k % plane.heavy === 0 ? heavy : light, tolerance);
+        drawGreatCircle(
+          view,
+          { u: unit(w), v: unit(here) },
+          end,
+          Math.PI - end,
+          k % plane.heavy === 0 ? heavy : light,
+          tolerance,
+        );
       }
     }
   }

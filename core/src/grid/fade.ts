@@ -10,7 +10,12 @@ export const FADES = [1, 0.72, 0.46, 0.22] as const;
  * group for each step; what lies farther is left out. The inverse of the depth changes evenly along a drawn line, which
  * is what makes the cuts exact (straight lens).
  */
-export function fadeSteps(view: View, { normal, offset }: { readonly normal: Vec3; readonly offset: number }, { lines, numbers }: MeasuredLines, reach: number): MeasuredLines[] {
+export function fadeSteps(
+  view: View,
+  { normal, offset }: { readonly normal: Vec3; readonly offset: number },
+  { lines, numbers }: MeasuredLines,
+  reach: number,
+): MeasuredLines[] {
   const room = offset - dot(normal, view.eye);
   const nearness = (x: number, y: number): number => {
     const ray = unproject(view, [x, y]);
@@ -35,7 +40,8 @@ export function fadeSteps(view: View, { normal, offset }: { readonly normal: Vec
 function within(a: number, b: number, least: number, most: number): [number, number] | null {
   const at = (value: number) => (value - a) / (b - a);
   if (Math.abs(b - a) < 1e-15) return a >= least && a <= most ? [0, 1] : null;
-  const [from, to] = b > a ? [at(least), most === Infinity ? 1 : at(most)] : [most === Infinity ? 0 : at(most), at(least)];
+  const [from, to] =
+    b > a ? [at(least), most === Infinity ? 1 : at(most)] : [most === Infinity ? 0 : at(most), at(least)];
   const [t0, t1] = [Math.max(0, from), Math.min(1, to)];
   return t0 < t1 ? [t0, t1] : null;
 }

@@ -1,4 +1,18 @@
-import { add, clipToRect, corners, cross, distance2, dot, headingDirection, radians, scale, sub, type Rect, type Vec2, type Vec3 } from "../geometry";
+import {
+  add,
+  clipToRect,
+  corners,
+  cross,
+  distance2,
+  dot,
+  headingDirection,
+  radians,
+  scale,
+  sub,
+  type Rect,
+  type Vec2,
+  type Vec3,
+} from "../geometry";
 import { project, type View } from "../shot";
 import { DEFAULT_ROOM } from "../scene";
 import { handed, vanishingPoint, type VanishingPoint } from "../vanishing";
@@ -25,14 +39,24 @@ const HALVINGS = 12;
 const MOST = 2000;
 
 /** The world plane `normal . p = offset` of a measured plane. */
-export function planeOf(view: View, orientation: number, gaze: number, plane: MeasuredPlane): { readonly normal: Vec3; readonly offset: number } {
+export function planeOf(
+  view: View,
+  orientation: number,
+  gaze: number,
+  plane: MeasuredPlane,
+): { readonly normal: Vec3; readonly offset: number } {
   const [origin, u, v] = frameOf(view, orientation, gaze, plane);
   const normal = cross(u, v);
   return { normal, offset: dot(normal, origin) };
 }
 
 /** Origin and the two axes of a plane's squares. Lines of level planes and heights of walls are counted from the world's origin. */
-export function frameOf(view: View, orientation: number, gaze: number, { plane, at }: MeasuredPlane): readonly [Vec3, Vec3, Vec3] {
+export function frameOf(
+  view: View,
+  orientation: number,
+  gaze: number,
+  { plane, at }: MeasuredPlane,
+): readonly [Vec3, Vec3, Vec3] {
   const hands = handed(orientation, gaze);
   const [left, right] = [headingDirection(hands.left), headingDirection(hands.right)];
   if (plane === "level") return [[0, 0, at], left, right];
@@ -47,7 +71,13 @@ export function frameOf(view: View, orientation: number, gaze: number, { plane, 
  * thinned as a loose bundle is: line k ends where it would come nearer than the least gap to the next line as often
  * halved as itself, so that what remains are always whole multiples of squares. Straight lens.
  */
-export function measuredGrid(view: View, orientation: number, gaze: number, plane: MeasuredPlane, gap = DEFAULT_ROOM.gap): MeasuredLines {
+export function measuredGrid(
+  view: View,
+  orientation: number,
+  gaze: number,
+  plane: MeasuredPlane,
+  gap = DEFAULT_ROOM.gap,
+): MeasuredLines {
   const [origin, u, v] = frameOf(view, orientation, gaze, plane);
   const families = [family(view, origin, u, v, plane.every, gap), family(view, origin, v, u, plane.every, gap)];
   return {
@@ -62,7 +92,12 @@ function family(view: View, origin: Vec3, way: Vec3, step: Vec3, every: number, 
   const home = Math.round(dot(sub(view.eye, origin), step) / every);
   const seen = (k: number) => drawn(view, add(origin, scale(step, k * every)), way, vanish);
   // How far apart two lines are: as an angle about their point, or in mm where they run parallel.
-  const apart = (a: Drawn, b: Drawn | null) => (!b ? Infinity : vanish.at ? turn(a.way, b.way) : Math.abs((b.at[0] - a.at[0]) * a.way[1] - (b.at[1] - a.at[1]) * a.way[0]));
+  const apart = (a: Drawn, b: Drawn | null) =>
+    !b
+      ? Infinity
+      : vanish.at
+        ? turn(a.way, b.way)
+        : Math.abs((b.at[0] - a.at[0]) * a.way[1] - (b.at[1] - a.at[1]) * a.way[0]);
   const far = vanish.at ? Math.max(...corners(view.frame).map((corner) => distance2(corner, vanish.at))) : 1;
   const lines: number[] = [];
   const numbers: number[] = [];

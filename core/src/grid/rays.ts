@@ -19,7 +19,11 @@ export function turnedRays(pin: Vec2, frame: Rect, count: number, through: Vec2)
   const middle = towards(pin, [frame.x + frame.width / 2, frame.y + frame.height / 2]);
   const turns = corners(frame).map((corner) => between(middle, towards(pin, corner)));
   const offset = between(base, middle);
-  return { from: Math.ceil((offset + Math.min(...turns)) / step), to: Math.floor((offset + Math.max(...turns)) / step), angle };
+  return {
+    from: Math.ceil((offset + Math.min(...turns)) / step),
+    to: Math.floor((offset + Math.max(...turns)) / step),
+    angle,
+  };
 }
 
 /** Evenly spaced, `spacing` mm or a little less, along the panel's edge: along its far side from outside, all round from inside. */
@@ -34,14 +38,19 @@ function alongFarSide([px, py]: Vec2, frame: Rect, spacing: number, [tx, ty]: Ve
   const [pu, pv, tu, tv] = sideways ? [px, py, tx, ty] : [py, px, ty, tx];
   const [start, length] = sideways ? [frame.x, frame.width] : [frame.y, frame.height];
   const far = pu < start ? start + length : start;
-  const crossing = (u: number, v: number): number => (Math.abs(u - pu) < 1e-9 ? pv : pv + ((v - pv) * (far - pu)) / (u - pu));
+  const crossing = (u: number, v: number): number =>
+    Math.abs(u - pu) < 1e-9 ? pv : pv + ((v - pv) * (far - pu)) / (u - pu);
   const base = crossing(tu, tv);
   const ends = corners(frame).map(([x, y]) => (sideways ? crossing(x, y) : crossing(y, x)));
   const angle = (k: number) => {
     const v = base + k * spacing;
     return sideways ? Math.atan2(v - pv, far - pu) : Math.atan2(far - pu, v - pv);
   };
-  return { from: Math.ceil((Math.min(...ends) - base) / spacing), to: Math.floor((Math.max(...ends) - base) / spacing), angle };
+  return {
+    from: Math.ceil((Math.min(...ends) - base) / spacing),
+    to: Math.floor((Math.max(...ends) - base) / spacing),
+    angle,
+  };
 }
 
 /** The edge walked clockwise from where the line through `through` leaves the panel, in a count that can be halved. */
@@ -84,4 +93,5 @@ function onEdge(frame: Rect, along: number): Vec2 {
 }
 
 /** The angle between neighbours, in radians. */
-export const turnBetween = (rays: Rays, k: number, next: number): number => Math.abs(between(rays.angle(k), rays.angle(next)));
+export const turnBetween = (rays: Rays, k: number, next: number): number =>
+  Math.abs(between(rays.angle(k), rays.angle(next)));

@@ -26,7 +26,11 @@ export function azimuthal({ id, limit: degrees, radius, angle, slope, curve, str
   const limit = radians(degrees);
   const off = ([a, b, c]: Vec3): number => Math.atan2(Math.sqrt(a * a + b * b), c);
   return {
-    id, straight, shape: "round", limit, off,
+    id,
+    straight,
+    shape: "round",
+    limit,
+    off,
     picture: (direction) => {
       const [a, b, c] = direction;
       const h = Math.sqrt(a * a + b * b);
@@ -55,12 +59,17 @@ export function azimuthal({ id, limit: degrees, radius, angle, slope, curve, str
       const theta = Math.min(most, limit);
       if (theta < 1e-4) return 1e-3;
       const [sin, cot, r, r1] = [Math.sin(theta), 1 / Math.tan(theta), radius(theta), slope(theta)];
-      const [along, across] = [Math.max(Math.abs(curve(theta)), Math.abs(r1 * cot - r / (sin * sin))), (r1 - r * cot) / sin];
+      const [along, across] = [
+        Math.max(Math.abs(curve(theta)), Math.abs(r1 * cot - r / (sin * sin))),
+        (r1 - r * cot) / sin,
+      ];
       return Math.sqrt(along * along + across * across);
     },
     stretch: (direction) => {
       const theta = off(direction);
-      return theta < 1e-6 ? { radial: 1, tangential: 1 } : { radial: slope(theta), tangential: radius(theta) / Math.sin(theta) };
+      return theta < 1e-6
+        ? { radial: 1, tangential: 1 }
+        : { radial: slope(theta), tangential: radius(theta) / Math.sin(theta) };
     },
   };
 }

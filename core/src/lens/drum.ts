@@ -31,7 +31,11 @@ export function drum({ id, limit: degrees, height, latitude, slope, rise, lying 
     return Math.abs(Math.atan2(b, Math.sqrt(a * a + c * c)));
   };
   return {
-    id, straight: false, shape: lying ? "lying drum" : "drum", limit: Math.min(limit, Math.PI / 2 - POLE), off,
+    id,
+    straight: false,
+    shape: lying ? "lying drum" : "drum",
+    limit: Math.min(limit, Math.PI / 2 - POLE),
+    off,
     picture: (direction) => {
       const [a, b, c] = sorted(direction);
       const phi = Math.atan2(b, Math.sqrt(a * a + c * c));

@@ -12,7 +12,14 @@ export type { LensLaw } from "./law";
 
 /** Every law that shots can be drawn with. A new law is one file and one line here. */
 export const LAWS = {
-  rectilinear, stereographic, equidistant, equisolid, orthographic, cylindrical, "cylindrical-lying": lyingCylindrical, equirectangular,
+  rectilinear,
+  stereographic,
+  equidistant,
+  equisolid,
+  orthographic,
+  cylindrical,
+  "cylindrical-lying": lyingCylindrical,
+  equirectangular,
 } as const satisfies Record<string, LensLaw>;
 
 export type LawId = keyof typeof LAWS;

@@ -1,4 +1,13 @@
-import { geoAzimuthalEqualAreaRaw, geoAzimuthalEquidistantRaw, geoEquirectangularRaw, geoGnomonicRaw, geoMercatorRaw, geoOrthographicRaw, geoStereographicRaw, type GeoRawProjection } from "d3-geo";
+import {
+  geoAzimuthalEqualAreaRaw,
+  geoAzimuthalEquidistantRaw,
+  geoEquirectangularRaw,
+  geoGnomonicRaw,
+  geoMercatorRaw,
+  geoOrthographicRaw,
+  geoStereographicRaw,
+  type GeoRawProjection,
+} from "d3-geo";
 import fc from "fast-check";
 import { norm, sub, unit, type Vec3 } from "../geometry";
 import { between } from "../testing";
@@ -6,37 +15,50 @@ import { LAWS, type LawId } from ".";
 
 /** Any direction, by its latitude over the girdle and its longitude from the gaze. */
 const anyDirection = fc.record({ lambda: between(-3.1, 3.1), phi: between(-1.5, 1.5) });
-const toward = (lambda: number, phi: number): Vec3 => [Math.sin(lambda) * Math.cos(phi), Math.sin(phi), Math.cos(lambda) * Math.cos(phi)];
+const toward = (lambda: number, phi: number): Vec3 => [
+  Math.sin(lambda) * Math.cos(phi),
+  Math.sin(phi),
+  Math.cos(lambda) * Math.cos(phi),
+];
 const ids = Object.keys(LAWS) as LawId[];
 
 /** d3's stereographic has the radius tan(theta / 2), half of ours; the others are as Snyder has them. */
 const PEERS: readonly (readonly [LawId, GeoRawProjection, number])[] = [
-  ["rectilinear", geoGnomonicRaw, 1], ["stereographic", geoStereographicRaw, 2], ["equidistant", geoAzimuthalEquidistantRaw, 1],
-  ["equisolid", geoAzimuthalEqualAreaRaw, 1], ["orthographic", geoOrthographicRaw, 1], ["equirectangular", geoEquirectangularRaw, 1],
+  ["rectilinear", geoGnomonicRaw, 1],
+  ["stereographic", geoStereographicRaw, 2],
+  ["equidistant", geoAzimuthalEquidistantRaw, 1],
+  ["equisolid", geoAzimuthalEqualAreaRaw, 1],
+  ["orthographic", geoOrthographicRaw, 1],
+  ["equirectangular", geoEquirectangularRaw, 1],
 ];
 
 describe("lens laws", () => {
   it.each(PEERS)("%s is d3-geo's raw projection", (id, raw, size) => {
     const law = LAWS[id];
-    fc.assert(fc.property(anyDirection, ({ lambda, phi }) => {
-      const direction = toward(lambda, phi);
-      fc.pre(law.off(direction) < Math.min(law.limit, Math.PI - 0.05) - 1e-9);
-      const ours = law.picture(direction)!;
-      const theirs = raw(lambda, phi);
-      for (const i of [0, 1]) expect(Math.abs(ours[i] - size * theirs[i])).toBeLessThan(1e-9 * (1 + Math.hypot(...theirs)));
-    }));
+    fc.assert(
+      fc.property(anyDirection, ({ lambda, phi }) => {
+        const direction = toward(lambda, phi);
+        fc.pre(law.off(direction) < Math.min(law.limit, Math.PI - 0.05) - 1e-9);
+        const ours = law.picture(direction)!;
+        const theirs = raw(lambda, phi);
+        for (const i of [0, 1])
+          expect(Math.abs(ours[i] - size * theirs[i])).toBeLessThan(1e-9 * (1 + Math.hypot(...theirs)));
+      }),
+    );
   });
 
   it("cylinders have the longitude of d3-geo's Mercator, and the tangent of the latitude; lying, the axes change places", () => {
-    fc.assert(fc.property(between(-3, 3), between(-1.4, 1.4), (lambda, phi) => {
-      const [x, y] = LAWS.cylindrical.picture(toward(lambda, phi))!;
-      expect(x).toBeCloseTo(geoMercatorRaw(lambda, phi)[0], 12);
-      expect(y).toBeCloseTo(Math.tan(phi), 9);
-      const [a, b, c] = toward(lambda, phi);
-      const lying = LAWS["cylindrical-lying"].picture([b, a, c])!;
-      expect(lying[0]).toBeCloseTo(y, 9);
-      expect(lying[1]).toBeCloseTo(x, 12);
-    }));
+    fc.assert(
+      fc.property(between(-3, 3), between(-1.4, 1.4), (lambda, phi) => {
+        const [x, y] = LAWS.cylindrical.picture(toward(lambda, phi))!;
+        expect(x).toBeCloseTo(geoMercatorRaw(lambda, phi)[0], 12);
+        expect(y).toBeCloseTo(Math.tan(phi), 9);
+        const [a, b, c] = toward(lambda, phi);
+        const lying = LAWS["cylindrical-lying"].picture([b, a, c])!;
+        expect(lying[0]).toBeCloseTo(y, 9);
+        expect(lying[1]).toBeCloseTo(x, 12);
+      }),
+    );
   });
 
   // Snyder 1987, table 30 (from memory): azimuthal equidistant, radius 1, at 40 degrees of angular distance: 0.69813;
@@ -50,15 +72,18 @@ describe("lens laws", () => {
 
   it.each(ids)("%s leads back from a picture point to its direction, and never to no number", (id) => {
     const law = LAWS[id];
-    fc.assert(fc.property(anyDirection, between(-20, 20), between(-20, 20), ({ lambda, phi }, x, y) => {
-      const direction = toward(lambda, phi);
-      const p = law.off(direction) < law.limit - 1e-6 && law.off(direction) < Math.PI - 1e-3 ? law.picture(direction) : null;
-      if (p) expect(norm(sub(law.ray(p), direction))).toBeLessThan(1e-6);
-      const ray = law.ray([x, y]);
-      expect(norm(ray)).toBeCloseTo(1, 9);
-      // Curves end a hundred-thousandth before a pole that is still seen.
-      expect(law.off(ray)).toBeLessThan(law.limit + 2e-5 + (law.straight ? 1 : 0));
-    }));
+    fc.assert(
+      fc.property(anyDirection, between(-20, 20), between(-20, 20), ({ lambda, phi }, x, y) => {
+        const direction = toward(lambda, phi);
+        const p =
+          law.off(direction) < law.limit - 1e-6 && law.off(direction) < Math.PI - 1e-3 ? law.picture(direction) : null;
+        if (p) expect(norm(sub(law.ray(p), direction))).toBeLessThan(1e-6);
+        const ray = law.ray([x, y]);
+        expect(norm(ray)).toBeCloseTo(1, 9);
+        // Curves end a hundred-thousandth before a pole that is still seen.
+        expect(law.off(ray)).toBeLessThan(law.limit + 2e-5 + (law.straight ? 1 : 0));
+      }),
+    );
     expect(law.ray([0, 0])).toEqual([0, 0, 1]);
   });
 
@@ -71,26 +96,29 @@ describe("lens laws", () => {
 
   it.each(ids)("%s has the velocity and the stretch that small steps show, and bends no more than it says", (id) => {
     const law = LAWS[id];
-    fc.assert(fc.property(anyDirection, between(0, 2 * Math.PI), ({ lambda, phi }, slant) => {
-      const d = toward(lambda, phi);
-      const e = unit([d[2], 0, -d[0]]);
-      fc.pre(law.off(d) < Math.min(law.limit, 3) - 0.02 && Math.abs(lambda) < 3.05 && Math.abs(phi) < 1.4);
-      fc.pre(law.shape !== "lying drum" || Math.hypot(d[1], d[2]) > 0.1 && Math.abs(Math.atan2(d[1], d[2])) < 3.05);
-      const up: Vec3 = [d[1] * e[2] - d[2] * e[1], d[2] * e[0] - d[0] * e[2], d[0] * e[1] - d[1] * e[0]];
-      const v: Vec3 = [0, 1, 2].map((i) => Math.cos(slant) * e[i] + Math.sin(slant) * up[i]) as unknown as Vec3;
-      const on = (t: number) => law.picture([0, 1, 2].map((i) => Math.cos(t) * d[i] + Math.sin(t) * v[i]) as unknown as Vec3)!;
-      const h = 1e-4;
-      const [p, q, r] = [on(-h), on(0), on(h)];
-      const size = 1 + Math.hypot(...q) ** 2;
-      const [vx, vy] = law.velocity(d, v);
-      expect(Math.hypot((r[0] - p[0]) / (2 * h) - vx, (r[1] - p[1]) / (2 * h) - vy)).toBeLessThan(1e-4 * size ** 2);
-      const second = Math.hypot(r[0] - 2 * q[0] + p[0], r[1] - 2 * q[1] + p[1]) / (h * h);
-      expect(second).toBeLessThan(law.bend(law.off(d) + h) * (1 + 1e-3) + 1e-2);
-      // No step is enlarged by more than the larger stretch, or less than the smaller.
-      const { radial, tangential } = law.stretch(d);
-      expect(Math.hypot(vx, vy)).toBeLessThan(Math.max(radial, tangential) * (1 + 1e-9));
-      expect(Math.hypot(vx, vy)).toBeGreaterThan(Math.min(radial, tangential) * (1 - 1e-9));
-    }));
+    fc.assert(
+      fc.property(anyDirection, between(0, 2 * Math.PI), ({ lambda, phi }, slant) => {
+        const d = toward(lambda, phi);
+        const e = unit([d[2], 0, -d[0]]);
+        fc.pre(law.off(d) < Math.min(law.limit, 3) - 0.02 && Math.abs(lambda) < 3.05 && Math.abs(phi) < 1.4);
+        fc.pre(law.shape !== "lying drum" || (Math.hypot(d[1], d[2]) > 0.1 && Math.abs(Math.atan2(d[1], d[2])) < 3.05));
+        const up: Vec3 = [d[1] * e[2] - d[2] * e[1], d[2] * e[0] - d[0] * e[2], d[0] * e[1] - d[1] * e[0]];
+        const v: Vec3 = [0, 1, 2].map((i) => Math.cos(slant) * e[i] + Math.sin(slant) * up[i]) as unknown as Vec3;
+        const on = (t: number) =>
+          law.picture([0, 1, 2].map((i) => Math.cos(t) * d[i] + Math.sin(t) * v[i]) as unknown as Vec3)!;
+        const h = 1e-4;
+        const [p, q, r] = [on(-h), on(0), on(h)];
+        const size = 1 + Math.hypot(...q) ** 2;
+        const [vx, vy] = law.velocity(d, v);
+        expect(Math.hypot((r[0] - p[0]) / (2 * h) - vx, (r[1] - p[1]) / (2 * h) - vy)).toBeLessThan(1e-4 * size ** 2);
+        const second = Math.hypot(r[0] - 2 * q[0] + p[0], r[1] - 2 * q[1] + p[1]) / (h * h);
+        expect(second).toBeLessThan(law.bend(law.off(d) + h) * (1 + 1e-3) + 1e-2);
+        // No step is enlarged by more than the larger stretch, or less than the smaller.
+        const { radial, tangential } = law.stretch(d);
+        expect(Math.hypot(vx, vy)).toBeLessThan(Math.max(radial, tangential) * (1 + 1e-9));
+        expect(Math.hypot(vx, vy)).toBeGreaterThan(Math.min(radial, tangential) * (1 - 1e-9));
+      }),
+    );
   });
 
   it.each(ids)("%s bends more the farther off, so that its bound holds for all of a step", (id) => {
@@ -112,4 +140,3 @@ describe("lens laws", () => {
     }
   });
 });
-

@@ -45,7 +45,8 @@ const MOST_TILES = 2000;
 /** A, B ... Z, AA, AB ... */
 export function columnName(n: number): string {
   let name = "";
-  for (let rest = n + 1; rest > 0; rest = Math.floor((rest - 1) / 26)) name = String.fromCharCode(65 + ((rest - 1) % 26)) + name;
+  for (let rest = n + 1; rest > 0; rest = Math.floor((rest - 1) / 26))
+    name = String.fromCharCode(65 + ((rest - 1) % 26)) + name;
   return name;
 }
 
@@ -56,23 +57,44 @@ export function columnName(n: number): string {
  * @param tiling as its schema has it
  * @throws BadInput when there would be too many tiles
  */
-export function tilesOf(box: Rect, lines: readonly Float64Array[], { paper, landscape, overlap, margin }: Tiling): Tiles {
+export function tilesOf(
+  box: Rect,
+  lines: readonly Float64Array[],
+  { paper, landscape, overlap, margin }: Tiling,
+): Tiles {
   const [short, long] = PRINT_PAPERS[paper];
   const page = landscape ? { width: long, height: short } : { width: short, height: long };
   const [width, height] = [page.width - 2 * margin, page.height - 2 * margin - FOOT];
   const count = (length: number, live: number) => Math.max(1, Math.ceil((length - overlap) / (live - overlap) - 1e-9));
   const [columns, rows] = [count(box.width, width), count(box.height, height)];
   if (!(columns * rows <= MOST_TILES)) {
-    throw new BadInput([{ path: "desk", message: `would take ${columns} × ${rows} sheets of ${paper}; ${MOST_TILES} are the most. Bring the points closer, or use the edge ticks.` }]);
+    throw new BadInput([
+      {
+        path: "desk",
+        message: `would take ${columns} × ${rows} sheets of ${paper}; ${MOST_TILES} are the most. Bring the points closer, or use the edge ticks.`,
+      },
+    ]);
   }
   const [stepX, stepY] = [width - overlap, height - overlap];
   // What the last column and row have to spare is shared by both outer sides.
-  const [x0, y0] = [box.x - (columns * stepX + overlap - box.width) / 2, box.y - (rows * stepY + overlap - box.height) / 2];
+  const [x0, y0] = [
+    box.x - (columns * stepX + overlap - box.width) / 2,
+    box.y - (rows * stepY + overlap - box.height) / 2,
+  ];
   const used = new Set<number>();
   for (const layer of lines) markUsed(layer, { x: x0, y: y0, stepX, stepY, width, height, columns, rows }, used);
   const all = Array.from({ length: columns * rows }, (_, i): Tile => {
     const [column, row] = [i % columns, Math.floor(i / columns)];
-    return { name: `${columnName(column)}${row + 1}`, column, row, x: x0 + column * stepX, y: y0 + row * stepY, width, height, blank: !used.has(i) };
+    return {
+      name: `${columnName(column)}${row + 1}`,
+      column,
+      row,
+      x: x0 + column * stepX,
+      y: y0 + row * stepY,
+      width,
+      height,
+      blank: !used.has(i),
+    };
   });
   return { columns, rows, all, page };
 }
@@ -89,9 +111,16 @@ interface Raster {
 }
 
 /** Marks every tile that a line runs over; only those in its bounding box are looked at. */
-function markUsed(lines: Float64Array, { x, y, stepX, stepY, width, height, columns, rows }: Raster, used: Set<number>): void {
+function markUsed(
+  lines: Float64Array,
+  { x, y, stepX, stepY, width, height, columns, rows }: Raster,
+  used: Set<number>,
+): void {
   const range = (a: number, b: number, origin: number, step: number, size: number, count: number) =>
-    [Math.max(0, Math.floor((Math.min(a, b) - origin - size) / step)), Math.min(count - 1, Math.floor((Math.max(a, b) - origin) / step))] as const;
+    [
+      Math.max(0, Math.floor((Math.min(a, b) - origin - size) / step)),
+      Math.min(count - 1, Math.floor((Math.max(a, b) - origin) / step)),
+    ] as const;
   for (let i = 0; i < lines.length; i += 4) {
     const [x1, y1, x2, y2] = [lines[i], lines[i + 1], lines[i + 2], lines[i + 3]];
     const [c0, c1] = range(x1, x2, x, stepX, width, columns);
@@ -99,7 +128,8 @@ function markUsed(lines: Float64Array, { x, y, stepX, stepY, width, height, colu
     for (let row = r0; row <= r1; row++) {
       for (let column = c0; column <= c1; column++) {
         const tile = { x: x + column * stepX, y: y + row * stepY, width, height };
-        if (!used.has(row * columns + column) && clipToRect([x1, y1], [x2 - x1, y2 - y1], tile, [0, 1])) used.add(row * columns + column);
+        if (!used.has(row * columns + column) && clipToRect([x1, y1], [x2 - x1, y2 - y1], tile, [0, 1]))
+          used.add(row * columns + column);
       }
     }
   }

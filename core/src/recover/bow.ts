@@ -39,7 +39,12 @@ export function bowedAt({ centre: [cx, cy], size, k1, k2 }: Bow, [x, y]: Vec2): 
 
 /** Where a bowed picture's place belongs: the inverse, by Newton's method along the radius. */
 export function unbowedAt(bow: Bow, [x, y]: Vec2): Vec2 {
-  const { centre: [cx, cy], size, k1, k2 } = bow;
+  const {
+    centre: [cx, cy],
+    size,
+    k1,
+    k2,
+  } = bow;
   const seen = Math.hypot(x - cx, y - cy) / size;
   if (seen < 1e-12) return [x, y];
   let r = seen;
@@ -70,7 +75,8 @@ function strays(points: readonly Vec2[]): number[] {
   return points.map(([x, y]) => nx * (x - mx) + ny * (y - my));
 }
 
-const worst = (edges: readonly (readonly Vec2[])[]): number => Math.max(0, ...edges.flatMap((points) => strays(points).map(Math.abs)));
+const worst = (edges: readonly (readonly Vec2[])[]): number =>
+  Math.max(0, ...edges.flatMap((points) => strays(points).map(Math.abs)));
 /** A k2 of its own needs so many edges; with fewer it would follow the hand. */
 const EDGES_FOR_K2 = 4;
 /** k1 must be known to this much. */
@@ -82,29 +88,52 @@ const SURE = 0.05;
  * @param hand standard deviation of the hand at a place, px
  * @throws NoAnswer for edges of fewer than three places, or ones that tell nothing, as through the centre
  */
-export function recoverBow({ width, height, centre, bowed = [] }: Pick<Reference, "width" | "height" | "centre" | "bowed">, hand = 1): RecoveredBow {
-  const edges = bowed.map(({ points }) => points.map(({ x, y }): Vec2 => [x, y])).filter((points) => points.length >= 3);
-  if (edges.length === 0) throw new NoAnswer("Draw along an edge that is straight in the world and bowed in the photo, from one end to the other.");
-  const plain = { centre: centre ? [centre.x, centre.y] as const : [width / 2, height / 2] as const, size: Math.hypot(width, height) / 2 };
+export function recoverBow(
+  { width, height, centre, bowed = [] }: Pick<Reference, "width" | "height" | "centre" | "bowed">,
+  hand = 1,
+): RecoveredBow {
+  const edges = bowed
+    .map(({ points }) => points.map(({ x, y }): Vec2 => [x, y]))
+    .filter((points) => points.length >= 3);
+  if (edges.length === 0)
+    throw new NoAnswer(
+      "Draw along an edge that is straight in the world and bowed in the photo, from one end to the other.",
+    );
+  const plain = {
+    centre: centre ? ([centre.x, centre.y] as const) : ([width / 2, height / 2] as const),
+    size: Math.hypot(width, height) / 2,
+  };
   const many = edges.length >= EDGES_FOR_K2;
   const bowOf = ([k1, k2 = 0]: readonly number[]): Bow => ({ ...plain, k1, k2 });
   const count = edges.reduce((sum, { length }) => sum + length, 0);
-  const found = fit((at, out) => {
-    const bow = bowOf(at);
-    let n = 0;
-    for (const points of edges) {
-      const back = points.map((p) => unbowedAt(bow, p));
-      // A lens that shrinks all would make all misses small: they count in px of the bowed picture.
-      strays(back).forEach((off, i) => {
-        const r = distance2(back[i], plain.centre);
-        out[n++] = (off * (r > 1e-9 ? distance2(points[i], plain.centre) / r : 1)) / hand;
-      });
-    }
-  }, count, many ? [0, 0] : [0]);
+  const found = fit(
+    (at, out) => {
+      const bow = bowOf(at);
+      let n = 0;
+      for (const points of edges) {
+        const back = points.map((p) => unbowedAt(bow, p));
+        // A lens that shrinks all would make all misses small: they count in px of the bowed picture.
+        strays(back).forEach((off, i) => {
+          const r = distance2(back[i], plain.centre);
+          out[n++] = (off * (r > 1e-9 ? distance2(points[i], plain.centre) / r : 1)) / hand;
+        });
+      }
+    },
+    count,
+    many ? [0, 0] : [0],
+  );
   const sd = found.covariance ? Math.sqrt(found.covariance[0][0]) : Infinity;
-  if (!(sd < (many ? 4 : 1) * SURE)) throw new NoAnswer("These edges do not tell how the lens bows: trace long ones near the photo's border. Through its middle even a bowed lens leaves straight what is straight.");
+  if (!(sd < (many ? 4 : 1) * SURE))
+    throw new NoAnswer(
+      "These edges do not tell how the lens bows: trace long ones near the photo's border. Through its middle even a bowed lens leaves straight what is straight.",
+    );
   const bow = bowOf(found.at);
-  return { ...bow, sd, before: worst(edges), after: worst(edges.map((points) => points.map((p) => unbowedAt(bow, p)))) };
+  return {
+    ...bow,
+    sd,
+    before: worst(edges),
+    after: worst(edges.map((points) => points.map((p) => unbowedAt(bow, p)))),
+  };
 }
 
 /** How a picture is unbowed: the new picture, as large as the old one, shows `scale` px of a straight lens for each of its own. */
@@ -116,13 +145,22 @@ export interface Unbowing {
 }
 
 /** The plan for a picture without its bow: as much of it as fills the picture's own shape to the corners. */
-export function unbowing({ width, height }: Pick<Reference, "width" | "height">, { centre, size, k1, k2 }: Bow): Unbowing {
+export function unbowing(
+  { width, height }: Pick<Reference, "width" | "height">,
+  { centre, size, k1, k2 }: Bow,
+): Unbowing {
   const bow = { centre, size, k1, k2 };
-  const border = Array.from({ length: 33 }, (_, i) => i / 32).flatMap((t): Vec2[] => [[t * width, 0], [t * width, height], [0, t * height], [width, t * height]]);
-  const inside = (scale: number) => border.every(([x, y]) => {
-    const [u, v] = bowedAt(bow, [centre[0] + scale * (x - centre[0]), centre[1] + scale * (y - centre[1])]);
-    return u >= 0 && u <= width && v >= 0 && v <= height;
-  });
+  const border = Array.from({ length: 33 }, (_, i) => i / 32).flatMap((t): Vec2[] => [
+    [t * width, 0],
+    [t * width, height],
+    [0, t * height],
+    [width, t * height],
+  ]);
+  const inside = (scale: number) =>
+    border.every(([x, y]) => {
+      const [u, v] = bowedAt(bow, [centre[0] + scale * (x - centre[0]), centre[1] + scale * (y - centre[1])]);
+      return u >= 0 && u <= width && v >= 0 && v <= height;
+    });
   let [fits, not] = [0.2, 2];
   for (let i = 0; i < 40; i++) {
     const scale = (fits + not) / 2;
@@ -140,4 +178,5 @@ export function unbowedPlace({ bow, scale }: Unbowing, p: Vec2): Vec2 {
 }
 
 /** A reference with all that was traced in it taken over to its unbowed picture. */
-export const unbowed = (reference: Reference, plan: Unbowing, next: Called): Reference => carried(reference, (p) => unbowedPlace(plan, p), { ...plan, centre: plan.bow.centre }, next);
+export const unbowed = (reference: Reference, plan: Unbowing, next: Called): Reference =>
+  carried(reference, (p) => unbowedPlace(plan, p), { ...plan, centre: plan.bow.centre }, next);

@@ -10,22 +10,31 @@ import { gauss } from "./simulated";
 /** A dark polygon on light ground, drawn with the share of each px that it covers (8 x 8 places a px), with grain. */
 function polygon(corners: readonly Vec2[], width: number, height: number, grain = 4): Grey {
   const noise = gauss(5);
-  const inside = (x: number, y: number) => corners.every(([ax, ay], i) => {
-    const [bx, by] = corners[(i + 1) % corners.length];
-    return (bx - ax) * (y - ay) - (by - ay) * (x - ax) >= 0;
-  });
+  const inside = (x: number, y: number) =>
+    corners.every(([ax, ay], i) => {
+      const [bx, by] = corners[(i + 1) % corners.length];
+      return (bx - ax) * (y - ay) - (by - ay) * (x - ax) >= 0;
+    });
   const data = new Uint8Array(width * height).map((_, p) => {
     let covered = 0;
-    for (let j = 0; j < 8; j++) for (let i = 0; i < 8; i++) covered += inside((p % width) + (i + 0.5) / 8, Math.floor(p / width) + (j + 0.5) / 8) ? 1 : 0;
+    for (let j = 0; j < 8; j++)
+      for (let i = 0; i < 8; i++)
+        covered += inside((p % width) + (i + 0.5) / 8, Math.floor(p / width) + (j + 0.5) / 8) ? 1 : 0;
     return 190 - (120 * covered) / 64 + grain * noise();
   });
   return { width, height, data };
 }
 
 /** How far a place is from the line through two others. */
-const off = ([px, py]: Vec2, [ax, ay]: Vec2, [bx, by]: Vec2) => Math.abs((bx - ax) * (py - ay) - (by - ay) * (px - ax)) / Math.hypot(bx - ax, by - ay);
+const off = ([px, py]: Vec2, [ax, ay]: Vec2, [bx, by]: Vec2) =>
+  Math.abs((bx - ax) * (py - ay) - (by - ay) * (px - ax)) / Math.hypot(bx - ax, by - ay);
 
-const CORNERS: readonly Vec2[] = [[60.3, 40.7], [331.2, 71.4], [300.8, 231.9], [81.6, 260.2]];
+const CORNERS: readonly Vec2[] = [
+  [60.3, 40.7],
+  [331.2, 71.4],
+  [300.8, 231.9],
+  [81.6, 260.2],
+];
 const PICTURE = polygon(CORNERS, 400, 300);
 
 describe("edges found in a picture", () => {
@@ -57,13 +66,29 @@ describe("edges found in a picture", () => {
     expect(settle(PICTURE, [-50, 10], [-20, 290], 9)).toBeNull();
     expect(settle(PICTURE, [10, 10], [10, 10], 9)).toBeNull();
     // Two edges 14 px apart: a line between them, nearer to one.
-    const bar = polygon([[0, 80], [300, 80], [300, 94], [0, 94]], 300, 200, 0);
+    const bar = polygon(
+      [
+        [0, 80],
+        [300, 80],
+        [300, 94],
+        [0, 94],
+      ],
+      300,
+      200,
+      0,
+    );
     expect(settle(bar, [20, 84], [280, 84], 12)!.a[1]).toBeCloseTo(80, 1);
     expect(settle(bar, [20, 90], [280, 90], 12)!.a[1]).toBeCloseTo(94, 1);
   });
 
   it("come from colours by their brightness", () => {
-    expect([...greyOf({ width: 3, height: 1, data: Uint8ClampedArray.from([255, 255, 255, 255, 0, 0, 0, 255, 255, 0, 0, 255]) }).data]).toEqual([255, 0, 76]);
+    expect([
+      ...greyOf({
+        width: 3,
+        height: 1,
+        data: Uint8ClampedArray.from([255, 255, 255, 255, 0, 0, 0, 255, 255, 0, 0, 255]),
+      }).data,
+    ]).toEqual([255, 0, 76]);
   });
 });
 
@@ -75,38 +100,53 @@ interface Truth {
   readonly roll: number;
 }
 async function photo(name: string): Promise<{ readonly grey: Grey; readonly truth: Truth }> {
-  const { data, info } = await sharp(join(photos, `${name}.jpg`)).greyscale().raw().toBuffer({ resolveWithObject: true });
-  return { grey: { width: info.width, height: info.height, data: new Uint8Array(data) }, truth: JSON.parse(readFileSync(join(photos, `${name}.json`), "utf8")) as Truth };
+  const { data, info } = await sharp(join(photos, `${name}.jpg`))
+    .greyscale()
+    .raw()
+    .toBuffer({ resolveWithObject: true });
+  return {
+    grey: { width: info.width, height: info.height, data: new Uint8Array(data) },
+    truth: JSON.parse(readFileSync(join(photos, `${name}.json`), "utf8")) as Truth,
+  };
 }
-const viewFrom = (edges: readonly Detected[], groups: readonly Grouped[], { width, height }: Grey) => recoverView(familiesOf(edges, groups), { width, height, centre: [width / 2, height / 2] });
+const viewFrom = (edges: readonly Detected[], groups: readonly Grouped[], { width, height }: Grey) =>
+  recoverView(familiesOf(edges, groups), { width, height, centre: [width / 2, height / 2] });
 async function byOpenCv({ width, height, data }: Grey): Promise<Detected[]> {
   await cvLoaded();
   const [source, edges, lines] = [new cv.Mat(height, width, cv.CV_8UC1), new cv.Mat(), new cv.Mat()];
   source.data.set(data);
   cv.Canny(source, edges, 50, 150, 3, false);
   cv.HoughLinesP(edges, lines, 1, Math.PI / 720, 60, 0.02 * width, 4);
-  const found = Array.from({ length: lines.rows }, (_, i) => [...lines.data32S.slice(4 * i, 4 * i + 4)]).map(([ax, ay, bx, by]): Detected => ({ a: [ax + 0.5, ay + 0.5], b: [bx + 0.5, by + 0.5], strength: 1 }));
+  const found = Array.from({ length: lines.rows }, (_, i) => [...lines.data32S.slice(4 * i, 4 * i + 4)]).map(
+    ([ax, ay, bx, by]): Detected => ({ a: [ax + 0.5, ay + 0.5], b: [bx + 0.5, by + 0.5], strength: 1 }),
+  );
   for (const mat of [source, edges, lines]) mat.delete();
   return found.sort((p, q) => distance2(q.a, q.b) - distance2(p.a, p.b)).slice(0, 4000);
 }
 
 describe("a photo's own edges", () => {
-  it.each(["the-corner", "up-the-tower"])("tell the camera of %s, nearer than those that OpenCV finds", async (name) => {
-    const { grey, truth } = await photo(name);
-    const off2 = (edges: readonly Detected[], groups: readonly Grouped[]) => {
-      const { focalLength, pitch, roll } = viewFrom(edges, groups, grey);
-      return { lens: Math.abs(focalLength!.px / truth.focalLength - 1), turn: Math.hypot(pitch! - truth.pitch, roll! - truth.roll) };
-    };
-    const edges = detect(grey);
-    const groups = groupEdges(edges, grey);
-    if (name === "the-corner") expect(groupEdges(edges, grey)).toEqual(groups);
-    const ours = off2(edges, groups);
-    expect(ours.lens).toBeLessThan(0.004);
-    expect(ours.turn).toBeLessThan(0.06);
-    const found = await byOpenCv(grey);
-    const theirs = off2(found, groupEdges(found, grey));
-    expect([ours.lens < theirs.lens, ours.turn < theirs.turn]).toEqual([true, true]);
-  });
+  it.each(["the-corner", "up-the-tower"])(
+    "tell the camera of %s, nearer than those that OpenCV finds",
+    async (name) => {
+      const { grey, truth } = await photo(name);
+      const off2 = (edges: readonly Detected[], groups: readonly Grouped[]) => {
+        const { focalLength, pitch, roll } = viewFrom(edges, groups, grey);
+        return {
+          lens: Math.abs(focalLength!.px / truth.focalLength - 1),
+          turn: Math.hypot(pitch! - truth.pitch, roll! - truth.roll),
+        };
+      };
+      const edges = detect(grey);
+      const groups = groupEdges(edges, grey);
+      if (name === "the-corner") expect(groupEdges(edges, grey)).toEqual(groups);
+      const ours = off2(edges, groups);
+      expect(ours.lens).toBeLessThan(0.004);
+      expect(ours.turn).toBeLessThan(0.06);
+      const found = await byOpenCv(grey);
+      const theirs = off2(found, groupEdges(found, grey));
+      expect([ours.lens < theirs.lens, ours.turn < theirs.turn]).toEqual([true, true]);
+    },
+  );
 
   it("tell nothing of the lens where the photo faces a wall: its gaze, once the lens is given", async () => {
     const { grey, truth } = await photo("facing-the-house");
@@ -116,7 +156,13 @@ describe("a photo's own edges", () => {
     expect(ahead).toBeDefined();
     const { focalLength, lacking } = viewFrom(edges, groups, grey);
     expect([focalLength, lacking]).toEqual([null, expect.stringContaining("One point only")]);
-    const held = recoverView(familiesOf(edges, groups.filter(({ role }) => role !== "upright")), { width: grey.width, height: grey.height, level: true, focalLength: truth.focalLength });
+    const held = recoverView(
+      familiesOf(
+        edges,
+        groups.filter(({ role }) => role !== "upright"),
+      ),
+      { width: grey.width, height: grey.height, level: true, focalLength: truth.focalLength },
+    );
     expect(held.lacking).toBeNull();
     // It looks along the level set that runs away from it.
     expect(Math.max(...held.directions.map((d) => d![2]))).toBeGreaterThan(Math.cos((0.3 * Math.PI) / 180));
@@ -124,7 +170,10 @@ describe("a photo's own edges", () => {
 
   it("are not grouped where they go nowhere together", () => {
     const noise = gauss(3);
-    const stray = Array.from({ length: 6 }, (_, i) => ({ a: [200 + 300 * i, 200 + 40 * noise()] as const, b: [260 + 300 * i + 90 * noise(), 700 + 200 * noise()] as const }));
+    const stray = Array.from({ length: 6 }, (_, i) => ({
+      a: [200 + 300 * i, 200 + 40 * noise()] as const,
+      b: [260 + 300 * i + 90 * noise(), 700 + 200 * noise()] as const,
+    }));
     expect(() => groupEdges(stray, { width: 2400, height: 1600 })).toThrow("No edges stand out");
   });
 });

@@ -78,7 +78,13 @@ function slopesOf({ width, height, data }: Grey): Slopes {
 }
 
 /** Px around a seed whose slopes run the way of the whole: written to `region`. @returns how many they are */
-function grow({ width, gx, gy, size }: Slopes, taken: Uint8Array, region: Int32Array, seed: number, cos: number): number {
+function grow(
+  { width, gx, gy, size }: Slopes,
+  taken: Uint8Array,
+  region: Int32Array,
+  seed: number,
+  cos: number,
+): number {
   let [sx, sy, n] = [gx[seed], gy[seed], 1];
   region[0] = seed;
   taken[seed] = 1;
@@ -167,9 +173,15 @@ function joined(segments: readonly Ends[], off: number): Ends[] {
         const [p, q] = [place(sorted[k].a), place(sorted[k].b)];
         if (Math.abs(p[1]) > off || Math.abs(q[1]) > off) continue;
         const [low, high] = [Math.min(p[0], q[0]), Math.max(p[0], q[0])];
-        if (low > long + Math.min(0.3 * long, 3 * (high - low)) || high < -Math.min(0.3 * long, 3 * (high - low))) continue;
+        if (low > long + Math.min(0.3 * long, 3 * (high - low)) || high < -Math.min(0.3 * long, 3 * (high - low)))
+          continue;
         gone[k] = 1;
-        const ends = [[a, 0], [b, long], [sorted[k].a, p[0]], [sorted[k].b, q[0]]] as const;
+        const ends = [
+          [a, 0],
+          [b, long],
+          [sorted[k].a, p[0]],
+          [sorted[k].b, q[0]],
+        ] as const;
         const [from, to] = [ends.reduce((m, e) => (e[1] < m[1] ? e : m)), ends.reduce((m, e) => (e[1] > m[1] ? e : m))];
         if (from[0] !== a || to[0] !== b) again = true;
         [a, b] = [from[0], to[0]];
@@ -188,7 +200,8 @@ function joined(segments: readonly Ends[], off: number): Ends[] {
  * @throws NoAnswer for a picture of next to no px
  */
 export function detect(grey: Grey, tell: (share: number) => void = () => undefined): Detected[] {
-  if (Math.min(grey.width, grey.height) < 32) throw new NoAnswer("The picture is too small: edges need 32 px at least.");
+  if (Math.min(grey.width, grey.height) < 32)
+    throw new NoAnswer("The picture is too small: edges need 32 px at least.");
   const by = Math.max(1, Math.round(Math.sqrt((grey.width * grey.height) / WORKED)));
   const small = smooth(smaller(grey, by));
   tell(0.15);
@@ -218,7 +231,10 @@ export function detect(grey: Grey, tell: (share: number) => void = () => undefin
     if (second) found.push(second);
     else for (let k = 0; k < n; k++) taken[region[k]] = 1;
   }
-  const whole = joined(found, 1.2).map(({ a, b }) => ({ a: [a[0] * by, a[1] * by] as Vec2, b: [b[0] * by, b[1] * by] as Vec2 }));
+  const whole = joined(found, 1.2).map(({ a, b }) => ({
+    a: [a[0] * by, a[1] * by] as Vec2,
+    b: [b[0] * by, b[1] * by] as Vec2,
+  }));
   tell(0.8);
   const kept = whole.sort((p, q) => distance2(q.a, q.b) - distance2(p.a, p.b)).slice(0, MOST);
   return kept.flatMap(({ a, b }, i) => {

@@ -40,7 +40,10 @@ function wayAt({ at, angle }: Pick<RecoveredPoint, "at" | "angle">, [x, y]: Vec2
 function turnedTo(edge: Edge, [dx, dy]: Vec2): readonly [Vec2, Vec2] {
   const [mx, my] = middleOf(edge);
   const half = ((edge.x2 - edge.x1) * dx + (edge.y2 - edge.y1) * dy) / 2;
-  return [[mx - half * dx, my - half * dy], [mx + half * dx, my + half * dy]];
+  return [
+    [mx - half * dx, my - half * dy],
+    [mx + half * dx, my + half * dy],
+  ];
 }
 
 /** Mm by which an edge's ends miss a way through its middle, and the degrees that it is turned by. */
@@ -63,39 +66,58 @@ const name = ({ name: set }: TracedSet, edge: number): string => `edge ${edge + 
 
 /** Edges that miss their point. */
 function misses({ reference, mm, points }: Look): Misdrawn[] {
-  return reference.sets.filter(({ role }) => role !== "upright").flatMap((set) => {
-    const point = points.get(set.id);
-    if (!point || edgesOf(set).length < 3) return [];
-    return edgesOf(set).flatMap(({ at: k }): Misdrawn[] => {
-      const edge = set.edges[k];
-      const way = wayAt(point, middleOf(edge));
-      const { off, turn } = missOf(edge, way, mm);
-      if (off <= HAND) return [];
-      return [{
-        kind: "miss", where: name(set, k), at: middleOf(edge), value: tenth(off), unit: "mm",
-        message: `${name(set, k)} misses its point: each end is ${tenth(off)} mm off, it is turned by ${turn.toFixed(2)}°.`,
-        mend: { line: turnedTo(edge, way), set: set.id, edge: k },
-      }];
+  return reference.sets
+    .filter(({ role }) => role !== "upright")
+    .flatMap((set) => {
+      const point = points.get(set.id);
+      if (!point || edgesOf(set).length < 3) return [];
+      return edgesOf(set).flatMap(({ at: k }): Misdrawn[] => {
+        const edge = set.edges[k];
+        const way = wayAt(point, middleOf(edge));
+        const { off, turn } = missOf(edge, way, mm);
+        if (off <= HAND) return [];
+        return [
+          {
+            kind: "miss",
+            where: name(set, k),
+            at: middleOf(edge),
+            value: tenth(off),
+            unit: "mm",
+            message: `${name(set, k)} misses its point: each end is ${tenth(off)} mm off, it is turned by ${turn.toFixed(2)}°.`,
+            mend: { line: turnedTo(edge, way), set: set.id, edge: k },
+          },
+        ];
+      });
     });
-  });
 }
 
 /** Uprights that lean. */
 function leaning({ reference, mm, plumb }: Look): Misdrawn[] {
-  return reference.sets.filter(({ role }) => role === "upright").flatMap((set) => edgesOf(set).flatMap(({ at: k }): Misdrawn[] => {
-    const edge = set.edges[k];
-    const way = plumb(middleOf(edge));
-    const { off, turn } = missOf(edge, way, mm);
-    if (2 * off <= HAND) return [];
-    const [dx, dy] = edge.y2 < edge.y1 ? [edge.x2 - edge.x1, edge.y2 - edge.y1] : [edge.x1 - edge.x2, edge.y1 - edge.y2];
-    const up = way[1] < 0 ? way : ([-way[0], -way[1]] as const);
-    const side = up[0] * dy - up[1] * dx > 0 ? "right" : "left";
-    return [{
-      kind: "lean", where: name(set, k), at: middleOf(edge), value: tenth(2 * off), unit: "mm",
-      message: `${name(set, k)} leans ${turn.toFixed(2)}° to the ${side}: its top is ${tenth(2 * off)} mm out.`,
-      mend: { line: turnedTo(edge, way), set: set.id, edge: k },
-    }];
-  }));
+  return reference.sets
+    .filter(({ role }) => role === "upright")
+    .flatMap((set) =>
+      edgesOf(set).flatMap(({ at: k }): Misdrawn[] => {
+        const edge = set.edges[k];
+        const way = plumb(middleOf(edge));
+        const { off, turn } = missOf(edge, way, mm);
+        if (2 * off <= HAND) return [];
+        const [dx, dy] =
+          edge.y2 < edge.y1 ? [edge.x2 - edge.x1, edge.y2 - edge.y1] : [edge.x1 - edge.x2, edge.y1 - edge.y2];
+        const up = way[1] < 0 ? way : ([-way[0], -way[1]] as const);
+        const side = up[0] * dy - up[1] * dx > 0 ? "right" : "left";
+        return [
+          {
+            kind: "lean",
+            where: name(set, k),
+            at: middleOf(edge),
+            value: tenth(2 * off),
+            unit: "mm",
+            message: `${name(set, k)} leans ${turn.toFixed(2)}° to the ${side}: its top is ${tenth(2 * off)} mm out.`,
+            mend: { line: turnedTo(edge, way), set: set.id, edge: k },
+          },
+        ];
+      }),
+    );
 }
 
 /** Points off the horizon: from one that is drawn, or the two first points from one level, and others from theirs. */
@@ -105,24 +127,53 @@ function horizons({ reference, mm, points }: Look): Misdrawn[] {
     return at ? [{ set, at }] : [];
   });
   const drawn = reference.horizon;
-  const off = (from: Vec2, to: Vec2, [x, y]: Vec2) => ((to[0] - from[0]) * (y - from[1]) - (to[1] - from[1]) * (x - from[0])) / distance2(from, to);
-  const found = (set: TracedSet, at: Vec2, px: number, what: string): Misdrawn[] => Math.abs(px) * mm <= HAND ? [] : [{
-    kind: "off-horizon", where: `${set.name}'s point`, at, value: tenth(Math.abs(px) * mm), unit: "mm",
-    message: `${set.name}'s point lies ${tenth(Math.abs(px) * mm)} mm ${px > 0 ? "below" : "above"} ${what}. All level points stand on one horizon, or the picture leans.`,
-  }];
+  const off = (from: Vec2, to: Vec2, [x, y]: Vec2) =>
+    ((to[0] - from[0]) * (y - from[1]) - (to[1] - from[1]) * (x - from[0])) / distance2(from, to);
+  const found = (set: TracedSet, at: Vec2, px: number, what: string): Misdrawn[] =>
+    Math.abs(px) * mm <= HAND
+      ? []
+      : [
+          {
+            kind: "off-horizon",
+            where: `${set.name}'s point`,
+            at,
+            value: tenth(Math.abs(px) * mm),
+            unit: "mm",
+            message: `${set.name}'s point lies ${tenth(Math.abs(px) * mm)} mm ${px > 0 ? "below" : "above"} ${what}. All level points stand on one horizon, or the picture leans.`,
+          },
+        ];
   if (drawn) {
-    const [from, to] = [[drawn.x1, drawn.y1], [drawn.x2, drawn.y2]].sort((p, q) => p[0] - q[0]) as unknown as [Vec2, Vec2];
+    const [from, to] = [
+      [drawn.x1, drawn.y1],
+      [drawn.x2, drawn.y2],
+    ].sort((p, q) => p[0] - q[0]) as unknown as [Vec2, Vec2];
     return level.flatMap(({ set, at }) => found(set, at, off(from, to, at), "the horizon"));
   }
-  const [first, second, ...others] = [...level].sort((p, q) => p.at[0] - q.at[0]).sort((p, q) => Number(p.set.role === "level") - Number(q.set.role === "level"));
+  const [first, second, ...others] = [...level]
+    .sort((p, q) => p.at[0] - q.at[0])
+    .sort((p, q) => Number(p.set.role === "level") - Number(q.set.role === "level"));
   if (!first || !second) return [];
   const rise = (second.at[1] - first.at[1]) * mm;
   const tilt = degrees(Math.atan2(Math.abs(second.at[1] - first.at[1]), Math.abs(second.at[0] - first.at[0])));
-  const leans: Misdrawn[] = Math.abs(rise) <= HAND ? [] : [{
-    kind: "tilted", where: "Horizon", at: second.at, value: Number(tilt.toFixed(2)), unit: "°",
-    message: `The line through ${first.set.name}'s and ${second.set.name}'s points is not level: ${second.set.name}'s lies ${tenth(Math.abs(rise))} mm ${rise > 0 ? "lower" : "higher"}, a tilt of ${tilt.toFixed(2)}°.`,
-  }];
-  return [...leans, ...others.flatMap(({ set, at }) => found(set, at, off(first.at, second.at, at), "the line through the other points"))];
+  const leans: Misdrawn[] =
+    Math.abs(rise) <= HAND
+      ? []
+      : [
+          {
+            kind: "tilted",
+            where: "Horizon",
+            at: second.at,
+            value: Number(tilt.toFixed(2)),
+            unit: "°",
+            message: `The line through ${first.set.name}'s and ${second.set.name}'s points is not level: ${second.set.name}'s lies ${tenth(Math.abs(rise))} mm ${rise > 0 ? "lower" : "higher"}, a tilt of ${tilt.toFixed(2)}°.`,
+          },
+        ];
+  return [
+    ...leans,
+    ...others.flatMap(({ set, at }) =>
+      found(set, at, off(first.at, second.at, at), "the line through the other points"),
+    ),
+  ];
 }
 
 interface Corner {
@@ -145,45 +196,72 @@ function crossingOf(p: Edge, q: Edge): Vec2 | null {
 function corners({ reference, mm, points }: Look): { readonly closed: Corner[]; readonly open: Misdrawn[] } {
   const near = NEAR * Math.max(reference.width, reference.height);
   const level = reference.sets.filter(({ role }) => role === "left" || role === "right" || role === "level");
-  const ends = level.flatMap((set) => edgesOf(set).flatMap(({ at: k }) => {
-    const { x1, y1, x2, y2 } = set.edges[k];
-    const point = points.get(set.id);
-    const [a, b]: Vec2[] = [[x1, y1], [x2, y2]];
-    const way = point ? wayAt(point, a) : ([1, 0] as const);
-    const forth = (x2 - x1) * way[0] + (y2 - y1) * way[1] > 0;
-    return [{ set, k, at: a, kind: `${set.id} ${forth ? "to" : "from"}` }, { set, k, at: b, kind: `${set.id} ${forth ? "from" : "to"}` }];
-  }));
+  const ends = level.flatMap((set) =>
+    edgesOf(set).flatMap(({ at: k }) => {
+      const { x1, y1, x2, y2 } = set.edges[k];
+      const point = points.get(set.id);
+      const [a, b]: Vec2[] = [
+        [x1, y1],
+        [x2, y2],
+      ];
+      const way = point ? wayAt(point, a) : ([1, 0] as const);
+      const forth = (x2 - x1) * way[0] + (y2 - y1) * way[1] > 0;
+      return [
+        { set, k, at: a, kind: `${set.id} ${forth ? "to" : "from"}` },
+        { set, k, at: b, kind: `${set.id} ${forth ? "from" : "to"}` },
+      ];
+    }),
+  );
   const closed: Corner[] = [];
   const open: Misdrawn[] = [];
-  ends.forEach((p, i) => ends.slice(i + 1).forEach((q) => {
-    const gap = distance2(p.at, q.at);
-    if (p.set === q.set || gap > near) return;
-    const at = crossingOf(p.set.edges[p.k], q.set.edges[q.k]);
-    // Lines that run nearly alike cross far from where they were meant to meet.
-    if (!at || distance2(at, p.at) > 2 * near) return;
-    const where = `${name(p.set, p.k)} and ${name(q.set, q.k)}`;
-    closed.push({ at, where, kind: [p.kind, q.kind].sort().join(", ") });
-    if (gap * mm > HAND) open.push({ kind: "open", where, at, value: tenth(gap * mm), unit: "mm", message: `The corner of ${where} does not close: their ends are ${tenth(gap * mm)} mm apart.`, mend: { line: [p.at, at] } });
-  }));
+  ends.forEach((p, i) =>
+    ends.slice(i + 1).forEach((q) => {
+      const gap = distance2(p.at, q.at);
+      if (p.set === q.set || gap > near) return;
+      const at = crossingOf(p.set.edges[p.k], q.set.edges[q.k]);
+      // Lines that run nearly alike cross far from where they were meant to meet.
+      if (!at || distance2(at, p.at) > 2 * near) return;
+      const where = `${name(p.set, p.k)} and ${name(q.set, q.k)}`;
+      closed.push({ at, where, kind: [p.kind, q.kind].sort().join(", ") });
+      if (gap * mm > HAND)
+        open.push({
+          kind: "open",
+          where,
+          at,
+          value: tenth(gap * mm),
+          unit: "mm",
+          message: `The corner of ${where} does not close: their ends are ${tenth(gap * mm)} mm apart.`,
+          mend: { line: [p.at, at] },
+        });
+    }),
+  );
   return { closed, open };
 }
 
 /** Corners that should stand above one another and do not. */
 function offPlumb({ reference, mm, plumb }: Look, closed: readonly Corner[]): Misdrawn[] {
   const size = Math.max(reference.width, reference.height);
-  return closed.flatMap((low, i) => closed.slice(i + 1).flatMap((other): Misdrawn[] => {
-    const [p, q] = low.at[1] > other.at[1] ? [low, other] : [other, low];
-    const rise = p.at[1] - q.at[1];
-    if (p.kind !== q.kind || rise < 0.03 * size) return [];
-    const way = plumb([(p.at[0] + q.at[0]) / 2, (p.at[1] + q.at[1]) / 2]);
-    const off = ((q.at[0] - p.at[0]) * way[1] - (q.at[1] - p.at[1]) * way[0]) * Math.sign(way[1]);
-    if (Math.abs(off) > NEAR * size || Math.abs(off) * mm <= HAND) return [];
-    return [{
-      kind: "not-plumb", where: `${q.where}, over ${p.where}`, at: q.at, value: tenth(Math.abs(off) * mm), unit: "mm",
-      message: `The corner of ${q.where} stands ${tenth(Math.abs(off) * mm)} mm beside the one below it, of ${p.where}.`,
-      mend: { line: [p.at, [p.at[0] + (way[0] / way[1]) * (q.at[1] - p.at[1]), q.at[1]]] },
-    }];
-  }));
+  return closed.flatMap((low, i) =>
+    closed.slice(i + 1).flatMap((other): Misdrawn[] => {
+      const [p, q] = low.at[1] > other.at[1] ? [low, other] : [other, low];
+      const rise = p.at[1] - q.at[1];
+      if (p.kind !== q.kind || rise < 0.03 * size) return [];
+      const way = plumb([(p.at[0] + q.at[0]) / 2, (p.at[1] + q.at[1]) / 2]);
+      const off = ((q.at[0] - p.at[0]) * way[1] - (q.at[1] - p.at[1]) * way[0]) * Math.sign(way[1]);
+      if (Math.abs(off) > NEAR * size || Math.abs(off) * mm <= HAND) return [];
+      return [
+        {
+          kind: "not-plumb",
+          where: `${q.where}, over ${p.where}`,
+          at: q.at,
+          value: tenth(Math.abs(off) * mm),
+          unit: "mm",
+          message: `The corner of ${q.where} stands ${tenth(Math.abs(off) * mm)} mm beside the one below it, of ${p.where}.`,
+          mend: { line: [p.at, [p.at[0] + (way[0] / way[1]) * (q.at[1] - p.at[1]), q.at[1]]] },
+        },
+      ];
+    }),
+  );
 }
 
 /** Walls that read longer or shorter than they are meant. */
@@ -197,12 +275,22 @@ function depths(reference: Reference): Misdrawn[] {
   }
   return reference.walls.flatMap((wall): Misdrawn[] => {
     try {
-      const { reads, ratio, corners: [a, , c] } = measureWall(reference, wall, view);
+      const {
+        reads,
+        ratio,
+        corners: [a, , c],
+      } = measureWall(reference, wall, view);
       if (Math.max(reads, 1 / reads) < READS) return [];
-      return [{
-        kind: "depth", where: wall.name, at: [(a[0] + c[0]) / 2, (a[1] + c[1]) / 2], value: Number(reads.toFixed(2)), unit: ": 1",
-        message: `${wall.name} reads ${ratio.toFixed(2)} times as long as it is high; ${(ratio / reads).toFixed(2)} is meant. It is drawn ${reads > 1 ? "too deep" : "too shallow"}.`,
-      }];
+      return [
+        {
+          kind: "depth",
+          where: wall.name,
+          at: [(a[0] + c[0]) / 2, (a[1] + c[1]) / 2],
+          value: Number(reads.toFixed(2)),
+          unit: ": 1",
+          message: `${wall.name} reads ${ratio.toFixed(2)} times as long as it is high; ${(ratio / reads).toFixed(2)} is meant. It is drawn ${reads > 1 ? "too deep" : "too shallow"}.`,
+        },
+      ];
     } catch (error) {
       if (error instanceof NoAnswer) return [];
       throw error;
@@ -227,11 +315,25 @@ function plumbOf(reference: Reference, points: ReadonlyMap<string, RecoveredPoin
  * corners that do not close or do not stand above one another, and walls that read other than they are meant. Nothing within what a pencil can keep.
  */
 export function checkDrawn(reference: Reference): Misdrawn[] {
-  const points = new Map(reference.sets.flatMap((set) => {
-    const point = pointOf(reference, set);
-    return point ? [[set.id, point] as const] : [];
-  }));
-  const look: Look = { reference, points, mm: (reference.drawing?.width ?? reference.width) / reference.width, plumb: plumbOf(reference, points) };
+  const points = new Map(
+    reference.sets.flatMap((set) => {
+      const point = pointOf(reference, set);
+      return point ? [[set.id, point] as const] : [];
+    }),
+  );
+  const look: Look = {
+    reference,
+    points,
+    mm: (reference.drawing?.width ?? reference.width) / reference.width,
+    plumb: plumbOf(reference, points),
+  };
   const { closed, open } = corners(look);
-  return [...horizons(look), ...depths(reference), ...open, ...offPlumb(look, closed), ...leaning(look), ...misses(look)];
+  return [
+    ...horizons(look),
+    ...depths(reference),
+    ...open,
+    ...offPlumb(look, closed),
+    ...leaning(look),
+    ...misses(look),
+  ];
 }

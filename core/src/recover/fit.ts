@@ -20,7 +20,12 @@ const square = (values: Float64Array): number => values.reduce((sum, value) => s
  * @param misses writes all misses for parameters into an array of fixed length
  * @param count how many misses there are
  */
-export function fit(misses: (at: readonly number[], out: Float64Array) => void, count: number, start: readonly number[], rounds = 40): Fit {
+export function fit(
+  misses: (at: readonly number[], out: Float64Array) => void,
+  count: number,
+  start: readonly number[],
+  rounds = 40,
+): Fit {
   const n = start.length;
   const of = (at: readonly number[]) => {
     const out = new Float64Array(count);
@@ -35,7 +40,9 @@ export function fit(misses: (at: readonly number[], out: Float64Array) => void, 
     const { information, slope } = normal(of, at, now);
     let moved = false;
     for (let attempt = 0; attempt < 12 && !moved; attempt++) {
-      const damped = information.map((row, i) => row.map((value, k) => (i === k ? value * (1 + damping) + 1e-300 : value)));
+      const damped = information.map((row, i) =>
+        row.map((value, k) => (i === k ? value * (1 + damping) + 1e-300 : value)),
+      );
       const step = solve(new Matrix(damped), Matrix.columnVector(slope), true).to1DArray();
       const next = at.map((value, i) => value - step[i]);
       const misses2 = next.every(Number.isFinite) ? of(next) : null;
@@ -52,7 +59,11 @@ export function fit(misses: (at: readonly number[], out: Float64Array) => void, 
 }
 
 /** J^T J and J^T r, by central differences. */
-function normal(of: (at: readonly number[]) => Float64Array, at: readonly number[], now: Float64Array): { readonly information: number[][]; readonly slope: number[] } {
+function normal(
+  of: (at: readonly number[]) => Float64Array,
+  at: readonly number[],
+  now: Float64Array,
+): { readonly information: number[][]; readonly slope: number[] } {
   const step = 1e-6;
   const columns = at.map((value, k) => {
     const h = step * Math.max(1, Math.abs(value));

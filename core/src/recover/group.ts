@@ -64,15 +64,27 @@ function best(lines: Lines, left: readonly number[], roll: (n: number) => number
 /** Which way each family runs: uprights, the two that stand at right angles best, others on their horizon, and the rest. */
 function roles(points: readonly Vec3[]): TracedSet["role"][] {
   const out = points.map((): TracedSet["role"] => "free");
-  const upright = points.findIndex(([x, y, w]) => Math.abs(x) < LEAN * Math.abs(y) && Math.hypot(x, y) > 1.2 * Math.abs(w));
+  const upright = points.findIndex(
+    ([x, y, w]) => Math.abs(x) < LEAN * Math.abs(y) && Math.hypot(x, y) > 1.2 * Math.abs(w),
+  );
   if (upright >= 0) out[upright] = "upright";
   const rest = points.flatMap((_, i) => (i === upright ? [] : [i]));
-  const square = (p: Vec3, q: Vec3) => LENSES.some((f) => Math.abs(p[0] * q[0] + p[1] * q[1] + f * f * p[2] * q[2]) < SQUARE * Math.hypot(p[0], p[1], f * p[2]) * Math.hypot(q[0], q[1], f * q[2]));
-  const pair = rest.flatMap((i, n) => rest.slice(n + 1).map((k) => [i, k] as const)).find(([i, k]) => square(points[i], points[k])) ?? (rest.length === 1 ? [rest[0]] : []);
+  const square = (p: Vec3, q: Vec3) =>
+    LENSES.some(
+      (f) =>
+        Math.abs(p[0] * q[0] + p[1] * q[1] + f * f * p[2] * q[2]) <
+        SQUARE * Math.hypot(p[0], p[1], f * p[2]) * Math.hypot(q[0], q[1], f * q[2]),
+    );
+  const pair =
+    rest
+      .flatMap((i, n) => rest.slice(n + 1).map((k) => [i, k] as const))
+      .find(([i, k]) => square(points[i], points[k])) ?? (rest.length === 1 ? [rest[0]] : []);
   const x = (i: number) => (Math.abs(points[i][2]) < 1e-9 ? Infinity : points[i][0] / points[i][2]);
-  [...pair].sort((i, k) => x(i) - x(k)).forEach((i, n) => {
-    out[i] = n === 0 ? "left" : "right";
-  });
+  [...pair]
+    .sort((i, k) => x(i) - x(k))
+    .forEach((i, n) => {
+      out[i] = n === 0 ? "left" : "right";
+    });
   if (pair.length === 2) {
     const [p, q] = [points[pair[0]], points[pair[1]]];
     const line: Vec3 = [p[1] * q[2] - p[2] * q[1], p[2] * q[0] - p[0] * q[2], p[0] * q[1] - p[1] * q[0]];
@@ -80,20 +92,31 @@ function roles(points: readonly Vec3[]): TracedSet["role"][] {
     for (const i of rest) {
       if (pair.includes(i)) continue;
       const v = points[i];
-      if (Math.abs(line[0] * v[0] + line[1] * v[1] + line[2] * v[2]) < LEVEL * size * Math.hypot(v[0], v[1], v[2])) out[i] = "level";
+      if (Math.abs(line[0] * v[0] + line[1] * v[1] + line[2] * v[2]) < LEVEL * size * Math.hypot(v[0], v[1], v[2]))
+        out[i] = "level";
     }
   }
   return out;
 }
 
 /** One family among some edges: those of the point most of their length agrees with. */
-function family(segments: readonly Segment[], lines: Lines, left: readonly number[], norm: Norm, roll: (n: number) => number): { readonly v: Vec3; readonly members: readonly number[] } | null {
+function family(
+  segments: readonly Segment[],
+  lines: Lines,
+  left: readonly number[],
+  norm: Norm,
+  roll: (n: number) => number,
+): { readonly v: Vec3; readonly members: readonly number[] } | null {
   let v = best(lines, left, roll);
   for (let round = 0; v && round < 2; round++) {
     const at: Vec3 = v;
     const members = left.filter((i) => agrees(lines, i, at) > 0);
     if (members.length < LEAST) return null;
-    v = recoverPoint(members.map((i) => segments[i]), norm, (MISS * norm.size) / 2).direction;
+    v = recoverPoint(
+      members.map((i) => segments[i]),
+      norm,
+      (MISS * norm.size) / 2,
+    ).direction;
   }
   if (!v) return null;
   const at = v;
@@ -108,7 +131,11 @@ function family(segments: readonly Segment[], lines: Lines, left: readonly numbe
  * @param segments the longest first
  * @throws NoAnswer where no family stands out
  */
-export function groupEdges(segments: readonly Segment[], size: { readonly width: number; readonly height: number }, seed = 1): Grouped[] {
+export function groupEdges(
+  segments: readonly Segment[],
+  size: { readonly width: number; readonly height: number },
+  seed = 1,
+): Grouped[] {
   const norm = normOf(size);
   const lines = linesOf(segments, norm);
   const roll = dice(seed);
@@ -128,5 +155,9 @@ export function groupEdges(segments: readonly Segment[], size: { readonly width:
 
 /** The families among found edges that a view can be fitted to, those at right angles first. */
 export function familiesOf(segments: readonly Segment[], groups: readonly Grouped[]): Family[] {
-  return byRole(groups).map(({ role, members }) => ({ name: role, role: familyRole(role), segments: members.map((i) => segments[i]) }));
+  return byRole(groups).map(({ role, members }) => ({
+    name: role,
+    role: familyRole(role),
+    segments: members.map((i) => segments[i]),
+  }));
 }

@@ -45,7 +45,10 @@ function inEyeHeights({ x1, y1, x2, y2 }: Standing, f: number, [cx, cy]: Vec2, u
  * Heights of what stands on the ground of a reference, from one or more that are known.
  * @throws NoAnswer where the view is not known
  */
-export function measureHeights(heights: readonly Standing[], { focalLength, centre, pitch, roll, lacking }: RecoveredView): Measured {
+export function measureHeights(
+  heights: readonly Standing[],
+  { focalLength, centre, pitch, roll, lacking }: RecoveredView,
+): Measured {
   if (!focalLength || pitch === null || roll === null) throw new NoAnswer(lacking ?? "The view is not known yet.");
   const up = upOf({ pitch, roll });
   const shares = heights.map((one) => inEyeHeights(one, focalLength.px, centre, up));
@@ -55,5 +58,9 @@ export function measureHeights(heights: readonly Standing[], { focalLength, cent
   });
   if (told.length === 0) return { eye: null, heights: heights.map(() => null), apart: 0 };
   const eye = told.reduce((sum, one) => sum + one, 0) / told.length;
-  return { eye, heights: shares.map((share) => share === null ? null : share * eye), apart: Math.max(0, ...told.map((one) => Math.abs(one / eye - 1))) };
+  return {
+    eye,
+    heights: shares.map((share) => (share === null ? null : share * eye)),
+    apart: Math.max(0, ...told.map((one) => Math.abs(one / eye - 1))),
+  };
 }

@@ -8,7 +8,13 @@ import { ellipseOf, normOf, recoverPoint, type Segment } from ".";
 const picture = normOf({ width: 4000, height: 3000 });
 
 /** Edges that run to a point (or along a direction), of a length, with noise across at both ends. */
-function edges(point: { at: Vec2 } | { along: Vec2 }, n: number, sigma: number, noise: () => number, seed = 1): Segment[] {
+function edges(
+  point: { at: Vec2 } | { along: Vec2 },
+  n: number,
+  sigma: number,
+  noise: () => number,
+  seed = 1,
+): Segment[] {
   const place = gauss(seed);
   return Array.from({ length: n }, () => {
     const m: Vec2 = [2000 + 900 * place(), 1500 + 700 * place()];
@@ -26,14 +32,22 @@ function edges(point: { at: Vec2 } | { along: Vec2 }, n: number, sigma: number, 
 
 describe("a vanishing point from edges", () => {
   it("is exact for exact edges, near, far and at infinity", () => {
-    fc.assert(fc.property(between(-30000, 30000), between(-30000, 30000), fc.integer({ min: 2, max: 30 }), (x, y, n) => {
-      fc.pre(Math.hypot(x - 2000, y - 1500) > 50);
-      const found = recoverPoint(edges({ at: [x, y] }, n, 0, () => 0, n), picture);
-      // Few short edges far from their point leave it to rounding; what they show is exact all the same.
-      expect(Math.max(...found.residuals)).toBeLessThan(1e-6);
-      if (n > 5) expect(distance2(found.at!, [x, y])).toBeLessThan(1e-3 * (1 + Math.hypot(x, y) / 1000));
-    }));
-    const parallel = recoverPoint(edges({ along: [1, 0.25] }, 12, 0, () => 0), picture);
+    fc.assert(
+      fc.property(between(-30000, 30000), between(-30000, 30000), fc.integer({ min: 2, max: 30 }), (x, y, n) => {
+        fc.pre(Math.hypot(x - 2000, y - 1500) > 50);
+        const found = recoverPoint(
+          edges({ at: [x, y] }, n, 0, () => 0, n),
+          picture,
+        );
+        // Few short edges far from their point leave it to rounding; what they show is exact all the same.
+        expect(Math.max(...found.residuals)).toBeLessThan(1e-6);
+        if (n > 5) expect(distance2(found.at!, [x, y])).toBeLessThan(1e-3 * (1 + Math.hypot(x, y) / 1000));
+      }),
+    );
+    const parallel = recoverPoint(
+      edges({ along: [1, 0.25] }, 12, 0, () => 0),
+      picture,
+    );
     expect(parallel.at).toBeNull();
     expect(parallel.angle).toBeCloseTo((Math.atan(0.25) * 180) / Math.PI, 6);
   });
@@ -45,7 +59,10 @@ describe("a vanishing point from edges", () => {
     const truth: Vec2 = [6200, 900];
     const sigma = 1;
     const exact = edges({ at: truth }, 14, 0, () => 0, 5);
-    const information = [[0, 0], [0, 0]];
+    const information = [
+      [0, 0],
+      [0, 0],
+    ];
     for (const { a, b } of exact) {
       const [r1, r2] = [distance2(a, truth), distance2(b, truth)];
       const [nx, ny] = [-(b[1] - a[1]) / distance2(a, b), (b[0] - a[0]) / distance2(a, b)];
@@ -70,7 +87,10 @@ describe("a vanishing point from edges", () => {
 
   it("leaves strays out and names them", () => {
     const good = edges({ at: [-3000, 1400] }, 16, 1, gauss(3));
-    const strays: Segment[] = [{ a: [500, 500], b: [900, 2200] }, { a: [2500, 2500], b: [3100, 1700] }];
+    const strays: Segment[] = [
+      { a: [500, 500], b: [900, 2200] },
+      { a: [2500, 2500], b: [3100, 1700] },
+    ];
     const { at, strays: named } = recoverPoint([...good.slice(0, 8), strays[0], ...good.slice(8), strays[1]], picture);
     expect(named).toEqual([8, 17]);
     const clean = recoverPoint(good, picture);
@@ -89,23 +109,67 @@ describe("a vanishing point from edges", () => {
   });
 
   it("gets surer with more edges", () => {
-    const major = (n: number) => ellipseOf(recoverPoint(edges({ at: [7000, 1000] }, n, 1, gauss(7)), picture).covariance!).major;
+    const major = (n: number) =>
+      ellipseOf(recoverPoint(edges({ at: [7000, 1000] }, n, 1, gauss(7)), picture).covariance!).major;
     expect(major(40)).toBeLessThan(major(10) / 1.5);
-    expect(ellipseOf([[9, 0], [0, 4]])).toEqual({ major: expect.closeTo(3 * 2.4477, 3), minor: expect.closeTo(2 * 2.4477, 3), slant: 0 });
+    expect(
+      ellipseOf([
+        [9, 0],
+        [0, 4],
+      ]),
+    ).toEqual({ major: expect.closeTo(3 * 2.4477, 3), minor: expect.closeTo(2 * 2.4477, 3), slant: 0 });
   });
 
   it("says what it lacks, and makes no NaN of whatever is traced", () => {
-    expect(() => recoverPoint([{ a: [0, 0], b: [100, 0] }], picture)).toThrow("There is one edge with a length: two at least are needed");
-    expect(() => recoverPoint([{ a: [0, 0], b: [100, 0] }, { a: [5, 5], b: [5, 5] }], picture)).toThrow(NoAnswer);
-    expect(() => recoverPoint([{ a: [0, 0], b: [100, 0] }, { a: [200, 0], b: [300, 0] }], picture)).toThrow("All edges lie on one line");
+    expect(() => recoverPoint([{ a: [0, 0], b: [100, 0] }], picture)).toThrow(
+      "There is one edge with a length: two at least are needed",
+    );
+    expect(() =>
+      recoverPoint(
+        [
+          { a: [0, 0], b: [100, 0] },
+          { a: [5, 5], b: [5, 5] },
+        ],
+        picture,
+      ),
+    ).toThrow(NoAnswer);
+    expect(() =>
+      recoverPoint(
+        [
+          { a: [0, 0], b: [100, 0] },
+          { a: [200, 0], b: [300, 0] },
+        ],
+        picture,
+      ),
+    ).toThrow("All edges lie on one line");
     const anyPlace = fc.tuple(between(-1e4, 1e4), between(-1e4, 1e4));
-    fc.assert(fc.property(fc.array(fc.oneof(fc.record({ a: anyPlace, b: anyPlace }), anyPlace.map((a) => ({ a, b: a })), anyPlace.map(([x, y]) => ({ a: [x, 500] as const, b: [y, 500] as const }))), { maxLength: 12 }), (segments) => {
-      try {
-        const found = recoverPoint(segments, picture);
-        expect([...found.direction, ...found.residuals, ...found.turns, ...(found.at ?? []), ...(found.covariance?.flat() ?? [])].every(Number.isFinite)).toBe(true);
-      } catch (refused) {
-        expect(refused).toBeInstanceOf(NoAnswer);
-      }
-    }));
+    fc.assert(
+      fc.property(
+        fc.array(
+          fc.oneof(
+            fc.record({ a: anyPlace, b: anyPlace }),
+            anyPlace.map((a) => ({ a, b: a })),
+            anyPlace.map(([x, y]) => ({ a: [x, 500] as const, b: [y, 500] as const })),
+          ),
+          { maxLength: 12 },
+        ),
+        (segments) => {
+          try {
+            const found = recoverPoint(segments, picture);
+            expect(
+              [
+                ...found.direction,
+                ...found.residuals,
+                ...found.turns,
+                ...(found.at ?? []),
+                ...(found.covariance?.flat() ?? []),
+              ].every(Number.isFinite),
+            ).toBe(true);
+          } catch (refused) {
+            expect(refused).toBeInstanceOf(NoAnswer);
+          }
+        },
+      ),
+    );
   });
 });

@@ -59,7 +59,8 @@ export function tangents(v: Vec3): readonly [Vec3, Vec3] {
 }
 
 /** A direction moved within the plane that touches the sphere there. */
-const moved = (v: Vec3, [a, b]: readonly [Vec3, Vec3], [p, q]: readonly number[]): Vec3 => unit(add(v, add(scale(a, p), scale(b, q))));
+const moved = (v: Vec3, [a, b]: readonly [Vec3, Vec3], [p, q]: readonly number[]): Vec3 =>
+  unit(add(v, add(scale(a, p), scale(b, q))));
 
 /** Rounds of the refinement, and the step (radians) by which a miss is differenced. */
 const ROUNDS = 25;
@@ -100,7 +101,12 @@ function refined(lines: Lines, kept: readonly number[], from: Vec3, sigma: numbe
     }
     const det = aa * bb - ab * ab;
     const told = det > 1e-12 * (aa + bb) ** 2;
-    const covariance = told ? [[(bb / det) * sigma * sigma, (-ab / det) * sigma * sigma], [(-ab / det) * sigma * sigma, (aa / det) * sigma * sigma]] : null;
+    const covariance = told
+      ? [
+          [(bb / det) * sigma * sigma, (-ab / det) * sigma * sigma],
+          [(-ab / det) * sigma * sigma, (aa / det) * sigma * sigma],
+        ]
+      : null;
     const done = { v, plane, covariance };
     if (round === ROUNDS) return done;
     for (let attempt = 0; ; attempt++) {
@@ -124,14 +130,29 @@ function refined(lines: Lines, kept: readonly number[], from: Vec3, sigma: numbe
 }
 
 /** A homogeneous point in picture px, with its covariance there; null where it is at infinity. */
-function inPixels([vx, vy, vw]: Vec3, plane: readonly [Vec3, Vec3], c: readonly (readonly number[])[] | null, { x, y, size }: Norm): Pick<RecoveredPoint, "at" | "covariance"> {
+function inPixels(
+  [vx, vy, vw]: Vec3,
+  plane: readonly [Vec3, Vec3],
+  c: readonly (readonly number[])[] | null,
+  { x, y, size }: Norm,
+): Pick<RecoveredPoint, "at" | "covariance"> {
   if (Math.abs(vw) * FAR < Math.hypot(vx, vy)) return { at: null, covariance: null };
   const at: Vec2 = [x + (size * vx) / vw, y + (size * vy) / vw];
   if (!c) return { at, covariance: null };
   // d(v / w) = (dv - (v / w) dw) / w along each tangent.
-  const [px, py] = plane.map(([dx, dy, dw]): Vec2 => [(size * (dx - (vx / vw) * dw)) / vw, (size * (dy - (vy / vw) * dw)) / vw]);
-  const entry = (i: 0 | 1, k: 0 | 1) => px[i] * c[0][0] * px[k] + px[i] * c[0][1] * py[k] + py[i] * c[1][0] * px[k] + py[i] * c[1][1] * py[k];
-  return { at, covariance: [[entry(0, 0), entry(0, 1)], [entry(1, 0), entry(1, 1)]] };
+  const [px, py] = plane.map(([dx, dy, dw]): Vec2 => [
+    (size * (dx - (vx / vw) * dw)) / vw,
+    (size * (dy - (vy / vw) * dw)) / vw,
+  ]);
+  const entry = (i: 0 | 1, k: 0 | 1) =>
+    px[i] * c[0][0] * px[k] + px[i] * c[0][1] * py[k] + py[i] * c[1][0] * px[k] + py[i] * c[1][1] * py[k];
+  return {
+    at,
+    covariance: [
+      [entry(0, 0), entry(0, 1)],
+      [entry(1, 0), entry(1, 1)],
+    ],
+  };
 }
 
 /**
@@ -146,10 +167,17 @@ export function recoverPoint(segments: readonly Segment[], picture: Norm, sigma 
   const lines = linesOf(segments, picture);
   const unitSigma = sigma / picture.size;
   const long = [...Array(segments.length).keys()].filter((i) => halfLength(lines, i) > 1e-9);
-  if (long.length < 2) throw new NoAnswer(`There ${long.length === 1 ? "is one edge" : "are no edges"} with a length: two at least are needed to meet in a point.`);
-  const used = linesOf(long.map((i) => segments[i]), picture);
+  if (long.length < 2)
+    throw new NoAnswer(
+      `There ${long.length === 1 ? "is one edge" : "are no edges"} with a length: two at least are needed to meet in a point.`,
+    );
+  const used = linesOf(
+    long.map((i) => segments[i]),
+    picture,
+  );
   const from = start(used, STRAY * unitSigma, seed);
-  if (!from) throw new NoAnswer("All edges lie on one line: they meet everywhere on it. Trace another one beside them.");
+  if (!from)
+    throw new NoAnswer("All edges lie on one line: they meet everywhere on it. Trace another one beside them.");
   const all = [...Array(long.length).keys()];
   const agree = (v: Vec3) => all.filter((i) => Math.abs(miss(used, i, v)) <= STRAY * unitSigma);
   let kept = agree(from);
@@ -168,16 +196,25 @@ export function recoverPoint(segments: readonly Segment[], picture: Norm, sigma 
     ...placed,
     angle: placed.at ? null : ((degrees(Math.atan2(v[1], v[0])) % 180) + 180) % 180,
     residuals: misses.map((value) => Math.abs(value) * picture.size),
-    turns: misses.map((value, i) => (halfLength(lines, i) > 1e-9 ? degrees(Math.atan(Math.abs(value) / (Math.SQRT2 * halfLength(lines, i)))) : 0)),
+    turns: misses.map((value, i) =>
+      halfLength(lines, i) > 1e-9 ? degrees(Math.atan(Math.abs(value) / (Math.SQRT2 * halfLength(lines, i)))) : 0,
+    ),
     strays: long.filter((_, k) => Math.abs(miss(used, k, v)) > STRAY * unitSigma),
   };
 }
 
 /** Half axes and slant of the ellipse that holds the point with a likelihood of 95 %. */
-export function ellipseOf([[a, b], [, d]]: readonly [readonly [number, number], readonly [number, number]]): { readonly major: number; readonly minor: number; readonly slant: number } {
+export function ellipseOf([[a, b], [, d]]: readonly [readonly [number, number], readonly [number, number]]): {
+  readonly major: number;
+  readonly minor: number;
+  readonly slant: number;
+} {
   const [mean, half] = [(a + d) / 2, Math.sqrt(((a - d) / 2) ** 2 + b * b)];
   // The 95 % point of chi square with two degrees of freedom: -2 ln 0.05.
   const k = Math.sqrt(-2 * Math.log(0.05));
-  return { major: k * Math.sqrt(Math.max(0, mean + half)), minor: k * Math.sqrt(Math.max(0, mean - half)), slant: degrees(Math.atan2(2 * b, a - d) / 2) };
+  return {
+    major: k * Math.sqrt(Math.max(0, mean + half)),
+    minor: k * Math.sqrt(Math.max(0, mean - half)),
+    slant: degrees(Math.atan2(2 * b, a - d) / 2),
+  };
 }
-

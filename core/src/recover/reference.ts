@@ -11,11 +11,20 @@ import { recoverView, type RecoveredView } from "./view";
 export const HAND = 1;
 
 /** The edges of a set that count, as segments, each with its place in the set. */
-export const edgesOf = ({ edges }: Pick<TracedSet, "edges">): readonly { readonly at: number; readonly segment: Segment }[] =>
-  edges.flatMap(({ x1, y1, x2, y2, hand, out }, at) => (out ? [] : [{ at, segment: { a: [x1, y1], b: [x2, y2], looser: hand } as const }]));
+export const edgesOf = ({
+  edges,
+}: Pick<TracedSet, "edges">): readonly { readonly at: number; readonly segment: Segment }[] =>
+  edges.flatMap(({ x1, y1, x2, y2, hand, out }, at) =>
+    out ? [] : [{ at, segment: { a: [x1, y1], b: [x2, y2], looser: hand } as const }],
+  );
 
 /** The line a x + b y + c = 0 through two places, or none through one. */
-function lineThrough({ x1, y1, x2, y2 }: NonNullable<Reference["horizon"]>): { readonly a: number; readonly b: number; readonly c: number } | undefined {
+function lineThrough({
+  x1,
+  y1,
+  x2,
+  y2,
+}: NonNullable<Reference["horizon"]>): { readonly a: number; readonly b: number; readonly c: number } | undefined {
   const [a, b] = [y1 - y2, x2 - x1];
   const length = Math.hypot(a, b);
   return length > 1e-6 ? { a: a / length, b: b / length, c: (x1 * y2 - x2 * y1) / length } : undefined;
@@ -24,7 +33,11 @@ function lineThrough({ x1, y1, x2, y2 }: NonNullable<Reference["horizon"]>): { r
 /** Where the edges of one set meet; null while fewer than two of them can. */
 export function pointOf(reference: Reference, set: TracedSet): RecoveredPoint | null {
   try {
-    return recoverPoint(edgesOf(set).map(({ segment }) => segment), normOf(reference), HAND);
+    return recoverPoint(
+      edgesOf(set).map(({ segment }) => segment),
+      normOf(reference),
+      HAND,
+    );
   } catch (error) {
     if (error instanceof NoAnswer) return null;
     throw error;
@@ -37,24 +50,35 @@ export function pointOf(reference: Reference, set: TracedSet): RecoveredPoint | 
  */
 export function viewOfReference(reference: Reference): RecoveredView & { readonly sets: readonly TracedSet[] } {
   const sets = byRole(reference.sets.filter((set) => edgesOf(set).length >= 2));
-  if (sets.length === 0) throw new NoAnswer("Trace two edges at least of each of two sets: they meet in the points that tell the view.");
+  if (sets.length === 0)
+    throw new NoAnswer("Trace two edges at least of each of two sets: they meet in the points that tell the view.");
   const { width, height, level, cropped, oblique, centre, lens35 } = reference;
   const known: Vec2 | undefined = centre ? [centre.x, centre.y] : cropped ? undefined : [width / 2, height / 2];
   const families = sets.map((set) => ({
-    name: set.name, role: familyRole(set.role), segments: edgesOf(set).map(({ segment }) => segment),
+    name: set.name,
+    role: familyRole(set.role),
+    segments: edgesOf(set).map(({ segment }) => segment),
   }));
   const view = recoverView(families, {
-    width, height, sigma: HAND, level, centre: known, square: !oblique, horizon: reference.horizon && lineThrough(reference.horizon),
+    width,
+    height,
+    sigma: HAND,
+    level,
+    centre: known,
+    square: !oblique,
+    horizon: reference.horizon && lineThrough(reference.horizon),
     focalLength: lens35 && pxOf(reference, lens35),
   });
   return { ...view, sets };
 }
 
 /** A focal length in px as that of a lens on full frame, mm: by the diagonal, 43.27 mm there. */
-export const as35 = ({ width, height }: { readonly width: number; readonly height: number }, px: number): number => (px * Math.hypot(36, 24)) / Math.hypot(width, height);
+export const as35 = ({ width, height }: { readonly width: number; readonly height: number }, px: number): number =>
+  (px * Math.hypot(36, 24)) / Math.hypot(width, height);
 
 /** The focal length, px, of a lens on full frame, mm. */
-export const pxOf = ({ width, height }: { readonly width: number; readonly height: number }, mm: number): number => (mm * Math.hypot(width, height)) / Math.hypot(36, 24);
+export const pxOf = ({ width, height }: { readonly width: number; readonly height: number }, mm: number): number =>
+  (mm * Math.hypot(width, height)) / Math.hypot(36, 24);
 
 /** How far to the right of the gaze a camera direction (right, down, forward) runs in the level plane, degrees. */
 function azimuth(direction: Vec3, up: Vec3): number {
@@ -74,7 +98,11 @@ export function leftTurn({ sets, directions, pitch, roll }: ReturnType<typeof vi
 }
 
 /** A place of a picture, px, on the sheet of a shot that it lies under, mm. */
-export const onPaperAt = ({ x, y, width }: NonNullable<Shot["under"]>["at"], reference: Pick<Reference, "width">, [px, py]: Vec2): Vec2 => {
+export const onPaperAt = (
+  { x, y, width }: NonNullable<Shot["under"]>["at"],
+  reference: Pick<Reference, "width">,
+  [px, py]: Vec2,
+): Vec2 => {
   const k = width / reference.width;
   return [x + px * k, y + py * k];
 };

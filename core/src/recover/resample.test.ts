@@ -2,7 +2,8 @@ import { resample } from ".";
 
 /** Px of grey that rises by 1 for each px to the right and by 2 for each down. */
 const ramp = (width: number, height: number) => ({
-  width, height,
+  width,
+  height,
   data: Uint8ClampedArray.from({ length: 4 * width * height }, (_, i) => {
     const [x, y] = [(i >> 2) % width, Math.floor((i >> 2) / width)];
     return i % 4 === 3 ? 255 : x + 2 * y;

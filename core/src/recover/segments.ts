@@ -54,10 +54,14 @@ export function linesOf(segments: readonly Segment[], { x, y, size }: Norm): Lin
  */
 export function miss({ data }: Lines, i: number, v: Vec3): number {
   const o = WIDE * i;
-  const vx = v[0], vy = v[1], vw = v[2];
+  const vx = v[0],
+    vy = v[1],
+    vw = v[2];
   const e = data[o + 4] * vx + data[o + 5] * vy + data[o + 6] * vw;
-  const ax = data[o] * vw - vx, ay = data[o + 1] * vw - vy;
-  const bx = data[o + 2] * vw - vx, by = data[o + 3] * vw - vy;
+  const ax = data[o] * vw - vx,
+    ay = data[o + 1] * vw - vy;
+  const bx = data[o + 2] * vw - vx,
+    by = data[o + 3] * vw - vy;
   const s = ax * ax + ay * ay + bx * bx + by * by;
   if (s === 0) return 0;
   const x = 2 * e * vw;

@@ -21,7 +21,13 @@ const SHARE = 0.6;
 const SOFT = 2;
 
 /** Changes of brightness across a line: a row for each place along it, from -reach to reach px across. */
-function profiles(grey: Grey, [ax, ay]: Vec2, [dx, dy]: Vec2, [nx, ny]: Vec2, reach: number): { readonly t: number[]; readonly rows: Float32Array[] } {
+function profiles(
+  grey: Grey,
+  [ax, ay]: Vec2,
+  [dx, dy]: Vec2,
+  [nx, ny]: Vec2,
+  reach: number,
+): { readonly t: number[]; readonly rows: Float32Array[] } {
   const length = Math.hypot(dx, dy);
   const places = Math.min(MOST, Math.max(LEAST, Math.round(length / 3)));
   const t: number[] = [];
@@ -29,7 +35,10 @@ function profiles(grey: Grey, [ax, ay]: Vec2, [dx, dy]: Vec2, [nx, ny]: Vec2, re
   for (let k = 0; k < places; k++) {
     const share = (k + 0.5) / places;
     const row = new Float32Array(2 * reach + 1);
-    const along = [-1, 0, 1].map((i): Vec2 => [ax + share * dx + (i * dx) / length, ay + share * dy + (i * dy) / length]);
+    const along = [-1, 0, 1].map((i): Vec2 => [
+      ax + share * dx + (i * dx) / length,
+      ay + share * dy + (i * dy) / length,
+    ]);
     // The mean of three px along the line, so that grain counts for less than the edge.
     const at = (s: number) => {
       let sum = 0;
@@ -50,7 +59,11 @@ function profiles(grey: Grey, [ax, ay]: Vec2, [dx, dy]: Vec2, [nx, ny]: Vec2, re
 }
 
 /** The offset and slant, whole px, of the line along which brightness changes most, all of it one way; and which way. */
-function strongest(t: readonly number[], rows: readonly Float32Array[], reach: number): readonly [number, number, number] {
+function strongest(
+  t: readonly number[],
+  rows: readonly Float32Array[],
+  reach: number,
+): readonly [number, number, number] {
   let [best, offset, slant, way] = [-1, 0, 0, 1];
   for (let o = -reach; o <= reach; o++) {
     for (let s = -reach; s <= reach; s++) {
@@ -88,7 +101,8 @@ export function settle(grey: Grey, a: Vec2, b: Vec2, reach: number): Settled | n
     for (let k = 0; k < rows.length; k++) {
       const from = Math.round(middle + offset + slant * t[k]);
       let peak = from;
-      for (let s = Math.max(1, from - 1); s <= Math.min(2 * middle - 1, from + 1); s++) if (way * rows[k][s] > way * rows[k][peak]) peak = s;
+      for (let s = Math.max(1, from - 1); s <= Math.min(2 * middle - 1, from + 1); s++)
+        if (way * rows[k][s] > way * rows[k][peak]) peak = s;
       const [low, high, top] = [peak - 1, peak + 1, peak].map((s) => way * (rows[k][s] ?? 0));
       if (top < STRONG / 2) continue;
       agree++;
@@ -108,6 +122,9 @@ export function settle(grey: Grey, a: Vec2, b: Vec2, reach: number): Settled | n
     strength = w / rows.length;
   }
   if (strength < STRONG) return null;
-  const end = ([x, y]: Vec2, side: number): Vec2 => [x + n[0] * (offset + side * slant), y + n[1] * (offset + side * slant)];
+  const end = ([x, y]: Vec2, side: number): Vec2 => [
+    x + n[0] * (offset + side * slant),
+    y + n[1] * (offset + side * slant),
+  ];
   return { a: end(a, -1), b: end(b, 1), off, strength };
 }

@@ -12,19 +12,34 @@ import { eyeOf } from "./walls";
 export function shotFrom(base: Shot, { heading }: Pick<Orientation, "heading">, reference: Reference): Shot {
   const view = viewOfReference(reference);
   const { focalLength, centre, horizon, pitch, roll, lacking } = view;
-  if (!focalLength || !horizon || pitch === null || roll === null) throw new NoAnswer(lacking ?? "The picture does not tell its view.");
+  if (!focalLength || !horizon || pitch === null || roll === null)
+    throw new NoAnswer(lacking ?? "The picture does not tell its view.");
   const room = frameOn(base.sheet);
   const k = Math.min(room.width / reference.width, room.height / reference.height);
   const [width, height] = [reference.width * k, reference.height * k];
   const frame = { x: room.x + (room.width - width) / 2, y: room.y + (room.height - height) / 2, width, height };
   const eye = eyeOf(reference, view);
   const left = leftTurn(view);
-  const turned = left === null ? base.gaze.heading : [0, 90, 180, 270].map((more) => base.gaze.heading + wrap(heading - left + more - base.gaze.heading, -180, 360)).reduce((near, one) => (Math.abs(one - base.gaze.heading) < Math.abs(near - base.gaze.heading) ? one : near));
+  const turned =
+    left === null
+      ? base.gaze.heading
+      : [0, 90, 180, 270]
+          .map((more) => base.gaze.heading + wrap(heading - left + more - base.gaze.heading, -180, 360))
+          .reduce((near, one) => (Math.abs(one - base.gaze.heading) < Math.abs(near - base.gaze.heading) ? one : near));
   return {
-    ...base, page: undefined, backOf: undefined, sketch: undefined, arcs: undefined, frame,
+    ...base,
+    page: undefined,
+    backOf: undefined,
+    sketch: undefined,
+    arcs: undefined,
+    frame,
     gaze: { heading: wrap(turned, -180, 360), pitch, roll },
     eye: eye === null ? base.eye : { ...base.eye, z: eye },
-    lens: { law: "rectilinear", distance: focalLength.px * k, centre: { x: frame.x + centre[0] * k, y: frame.y + centre[1] * k } },
+    lens: {
+      law: "rectilinear",
+      distance: focalLength.px * k,
+      centre: { x: frame.x + centre[0] * k, y: frame.y + centre[1] * k },
+    },
     under: { reference: reference.id, strength: 0.6, at: frame },
   };
 }

@@ -22,7 +22,14 @@ export interface Camera {
 }
 
 /** Edges that run along a world direction, as a camera sees them and a hand of so many px traces them. */
-export function tracedEdges({ f, centre, gaze }: Camera, along: Vec3, n: number, sigma: number, noise: () => number, seed: number): Segment[] {
+export function tracedEdges(
+  { f, centre, gaze }: Camera,
+  along: Vec3,
+  n: number,
+  sigma: number,
+  noise: () => number,
+  seed: number,
+): Segment[] {
   const place = gauss(seed);
   const { right, up, forward } = eyeAxes(gaze);
   const at = (p: Vec3): Vec2 => {
@@ -33,7 +40,10 @@ export function tracedEdges({ f, centre, gaze }: Camera, along: Vec3, n: number,
   while (edges.length < n) {
     // A world edge of 3 m, 8 to 30 m ahead, that lies before the eye with both ends.
     const ahead = 8 + 22 * Math.abs(Math.sin(place()));
-    const middle = add(add(scale(forward, ahead), scale(right, ahead * 0.3 * place())), scale(up, ahead * 0.2 * place()));
+    const middle = add(
+      add(scale(forward, ahead), scale(right, ahead * 0.3 * place())),
+      scale(up, ahead * 0.2 * place()),
+    );
     const [p, q] = [add(middle, scale(along, -1.5)), add(middle, scale(along, 1.5))];
     if (Math.min(dot(p, forward), dot(q, forward)) < 2) continue;
     const [a, b] = [at(p), at(q)];

@@ -38,23 +38,39 @@ export function sent(h: Homography, [x, y]: Vec2): Vec2 | null {
  * 2004, ch. 8 (from memory)). Cropped to the largest panel of the picture's own shape that it fills, about its middle.
  * @throws NoAnswer where the view is not known, or looks too steeply up or down
  */
-export function straightening({ width, height }: Pick<Reference, "width" | "height">, { focalLength, centre: [cx, cy], pitch, roll, lacking }: RecoveredView): Straightening {
+export function straightening(
+  { width, height }: Pick<Reference, "width" | "height">,
+  { focalLength, centre: [cx, cy], pitch, roll, lacking }: RecoveredView,
+): Straightening {
   if (!focalLength || pitch === null || roll === null) throw new NoAnswer(lacking ?? "The view is not known yet.");
-  if (Math.abs(pitch) > STEEPEST) throw new NoAnswer(`The camera looked ${Math.abs(Math.round(pitch))}° ${pitch > 0 ? "up" : "down"}: straightened, next to nothing of the picture would be left.`);
+  if (Math.abs(pitch) > STEEPEST)
+    throw new NoAnswer(
+      `The camera looked ${Math.abs(Math.round(pitch))}° ${pitch > 0 ? "up" : "down"}: straightened, next to nothing of the picture would be left.`,
+    );
   const up = upOf({ pitch, roll });
   const ahead: Vec3 = unit(sub([0, 0, 1], scale(up, dot([0, 0, 1], up))));
   const right = cross(ahead, up);
   const f = focalLength.px;
-  const k = matrix([[f, 0, cx], [0, f, cy], [0, 0, 1]]);
+  const k = matrix([
+    [f, 0, cx],
+    [0, f, cy],
+    [0, 0, 1],
+  ]);
   const turn = matrix([right, scale(up, -1), ahead]);
   const plain = k.mmul(turn).mmul(inverse(k));
   const back = flat(inverse(plain));
   const middle = sent(flat(plain), [width / 2, height / 2]);
   if (!middle) throw new NoAnswer("The picture's middle would not be seen any more.");
-  const inside = (s: number) => [[-1, -1], [1, -1], [1, 1], [-1, 1]].every(([i, j]) => {
-    const at = sent(back, [middle[0] + (i * s * width) / 2, middle[1] + (j * s * height) / 2]);
-    return at !== null && at[0] >= 0 && at[0] <= width && at[1] >= 0 && at[1] <= height;
-  });
+  const inside = (s: number) =>
+    [
+      [-1, -1],
+      [1, -1],
+      [1, 1],
+      [-1, 1],
+    ].every(([i, j]) => {
+      const at = sent(back, [middle[0] + (i * s * width) / 2, middle[1] + (j * s * height) / 2]);
+      return at !== null && at[0] >= 0 && at[0] <= width && at[1] >= 0 && at[1] <= height;
+    });
   let [fits, not] = [0, 2];
   for (let i = 0; i < 40; i++) {
     const s = (fits + not) / 2;
@@ -64,12 +80,23 @@ export function straightening({ width, height }: Pick<Reference, "width" | "heig
   const [w, h] = [Math.floor(width * fits), Math.floor(height * fits)];
   if (Math.min(w, h) < 40) throw new NoAnswer("Straightened, next to nothing of the picture would be left.");
   const [dx, dy] = [middle[0] - w / 2, middle[1] - h / 2];
-  const shifted = matrix([[1, 0, -dx], [0, 1, -dy], [0, 0, 1]]).mmul(plain);
+  const shifted = matrix([
+    [1, 0, -dx],
+    [0, 1, -dy],
+    [0, 0, 1],
+  ]).mmul(plain);
   return { to: flat(shifted), from: flat(inverse(shifted)), width: w, height: h, centre: [cx - dx, cy - dy] };
 }
 
 /** A reference with all that was traced in it taken over to its straightened picture; what falls behind the camera is left out. */
-export function straightened(reference: Reference, { to, width, height, centre }: Straightening, next: Called): Reference {
+export function straightened(
+  reference: Reference,
+  { to, width, height, centre }: Straightening,
+  next: Called,
+): Reference {
   const { level } = reference;
-  return { ...carried(reference, (p) => sent(to, p), { width, height, centre }, next), ...(level === undefined ? {} : { level }) };
+  return {
+    ...carried(reference, (p) => sent(to, p), { width, height, centre }, next),
+    ...(level === undefined ? {} : { level }),
+  };
 }

@@ -51,9 +51,12 @@ export interface RecoveredView {
 const NEAR = 50;
 
 /** What to add where no two families at right angles are there. */
-const lackingOne = (levels: number, square: boolean): string => levels === 1
-  ? "One set only: it tells one point. Trace a second level set at right angles to it, or uprights; or give the lens and say that the camera was level or where the horizon is."
-  : square ? "No level set yet: trace edges that run to the left or right point." : "No two families at right angles are known: trace a second level one, or uprights, and say which they are.";
+const lackingOne = (levels: number, square: boolean): string =>
+  levels === 1
+    ? "One set only: it tells one point. Trace a second level set at right angles to it, or uprights; or give the lens and say that the camera was level or where the horizon is."
+    : square
+      ? "No level set yet: trace edges that run to the left or right point."
+      : "No two families at right angles are known: trace a second level one, or uprights, and say which they are.";
 
 type Axes = readonly [Vec3, Vec3, Vec3];
 
@@ -62,7 +65,10 @@ function turned(v: Vec3, [rx, ry, rz]: readonly number[]): Vec3 {
   const angle = Math.hypot(rx, ry, rz);
   if (angle < 1e-15) return v;
   const k: Vec3 = [rx / angle, ry / angle, rz / angle];
-  return add(add(scale(v, Math.cos(angle)), scale(cross(k, v), Math.sin(angle))), scale(k, dot(k, v) * (1 - Math.cos(angle))));
+  return add(
+    add(scale(v, Math.cos(angle)), scale(cross(k, v), Math.sin(angle))),
+    scale(k, dot(k, v) * (1 - Math.cos(angle))),
+  );
 }
 
 /** The homogeneous picture of a camera direction, through focal length and centre in the norm. */
@@ -106,11 +112,20 @@ export function recoverView(families: readonly Family[], asked: Asked): Recovere
       throw error;
     }
   });
-  const given: Vec2 = asked.centre ? [(asked.centre[0] - norm.x) / norm.size, (asked.centre[1] - norm.y) / norm.size] : [0, 0];
+  const given: Vec2 = asked.centre
+    ? [(asked.centre[0] - norm.x) / norm.size, (asked.centre[1] - norm.y) / norm.size]
+    : [0, 0];
   const which = (role: Family["role"]) => families.flatMap((family, i) => (family.role === role ? [i] : []));
   const [levels, [plumb]] = [which("horizontal"), which("upright")];
   const nothing = (lacking: string): RecoveredView => ({
-    points, focalLength: null, centre: asked.centre ?? [norm.x, norm.y], horizon: null, pitch: null, roll: null, directions: families.map(() => null), lacking,
+    points,
+    focalLength: null,
+    centre: asked.centre ?? [norm.x, norm.y],
+    horizon: null,
+    pitch: null,
+    roll: null,
+    directions: families.map(() => null),
+    lacking,
   });
   const known = asked.focalLength === undefined ? null : asked.focalLength / norm.size;
   /** What is up, told by something else than uprights: a level camera, or the horizon's plane through the eye. */
@@ -121,7 +136,12 @@ export function recoverView(families: readonly Family[], asked: Asked): Recovere
     return n[1] > 0 ? scale(n, -1) : n;
   };
   // The pair that spans the axes: two level families at right angles, one and the uprights, or one and what is known to be up.
-  const pair = square && levels.length >= 2 ? [levels[0], levels[1]] : levels.length && plumb !== undefined ? [levels[0], plumb] : null;
+  const pair =
+    square && levels.length >= 2
+      ? [levels[0], levels[1]]
+      : levels.length && plumb !== undefined
+        ? [levels[0], plumb]
+        : null;
   const single = !pair && levels.length > 0 && known !== null ? upright(known, given) : null;
   if (!pair && !single) return nothing(lackingOne(levels.length, square));
   const spans = pair ?? [levels[0]];
@@ -131,12 +151,19 @@ export function recoverView(families: readonly Family[], asked: Asked): Recovere
 
   // A start: the focal length that the surest pair tells, and axes from it.
   let f0: number | null = known;
-  for (const [k, i] of fixed.entries()) for (const j of fixed.slice(k + 1)) f0 ??= focalFrom(points[i].direction, points[j].direction, given);
+  for (const [k, i] of fixed.entries())
+    for (const j of fixed.slice(k + 1)) f0 ??= focalFrom(points[i].direction, points[j].direction, given);
   const told = known === null && f0 !== null;
-  if (known === null && !told && finite.length >= 2 && !free) return nothing("These points cannot be at right angles about this centre: either an edge is in the wrong family, or the picture was cropped. Leave the centre free, or trace uprights too.");
+  if (known === null && !told && finite.length >= 2 && !free)
+    return nothing(
+      "These points cannot be at right angles about this centre: either an edge is in the wrong family, or the picture was cropped. Leave the centre free, or trace uprights too.",
+    );
   f0 ??= 1.6;
   const towards = (i: number) => ray(points[i].direction, f0 ?? 1.6, given);
-  const base = axesFrom(towards(spans[0]), spans.length > 1 ? towards(spans[1]) : cross(single ?? [0, -1, 0], towards(spans[0])));
+  const base = axesFrom(
+    towards(spans[0]),
+    spans.length > 1 ? towards(spans[1]) : cross(single ?? [0, -1, 0], towards(spans[0])),
+  );
   /** The axis of each fixed family: the pair's own, and their cross product. */
   const axisOf = new Map<number, 0 | 1 | 2>(spans.slice(0, 2).map((i, axis) => [i, axis as 0 | 1]));
   if (fixed.length === 3) axisOf.set(fixed[2], 2);
@@ -161,7 +188,7 @@ export function recoverView(families: readonly Family[], asked: Asked): Recovere
   };
   const read = (at: readonly number[]) => {
     const axes = base.map((axis) => turned(axis, at.slice(0, 3))) as unknown as Axes;
-    const f = fAt < 0 ? f0 ?? 1.6 : Math.exp(Math.min(6, Math.max(-3, at[fAt])));
+    const f = fAt < 0 ? (f0 ?? 1.6) : Math.exp(Math.min(6, Math.max(-3, at[fAt])));
     const c: Vec2 = cAt < 0 ? given : [at[cAt], at[cAt + 1]];
     const [p, q] = levelOf(axes);
     const direction = (i: number): Vec3 => {
@@ -174,16 +201,20 @@ export function recoverView(families: readonly Family[], asked: Asked): Recovere
   };
   // What is known to be up holds the upright axis by strong pulls.
   const pulls = level || asked.horizon ? 3 : 0;
-  const found = fit((at, out) => {
-    const { axes, f, c, direction } = read(at);
-    let n = 0;
-    used.forEach((i, k) => {
-      const v = unit(seen(direction(i), f, c));
-      for (let s = 0; s < lines[k].count; s++) out[n++] = miss(lines[k], s, v) / unitSigma;
-    });
-    const held = pulls ? upright(f, c) : null;
-    if (held) for (const off of cross(axes[upAxis], held)) out[n++] = off * 1e6;
-  }, count + pulls, [0, 0, 0, ...(tellsFocal ? [Math.log(f0)] : []), ...(free ? given : []), ...others.map((i) => turnOf(base, i))]);
+  const found = fit(
+    (at, out) => {
+      const { axes, f, c, direction } = read(at);
+      let n = 0;
+      used.forEach((i, k) => {
+        const v = unit(seen(direction(i), f, c));
+        for (let s = 0; s < lines[k].count; s++) out[n++] = miss(lines[k], s, v) / unitSigma;
+      });
+      const held = pulls ? upright(f, c) : null;
+      if (held) for (const off of cross(axes[upAxis], held)) out[n++] = off * 1e6;
+    },
+    count + pulls,
+    [0, 0, 0, ...(tellsFocal ? [Math.log(f0)] : []), ...(free ? given : []), ...others.map((i) => turnOf(base, i))],
+  );
 
   const { axes, f, c, direction } = read(found.at);
   const up = axes[upAxis][1] > 0 ? scale(axes[upAxis], -1) : axes[upAxis];
@@ -195,12 +226,19 @@ export function recoverView(families: readonly Family[], asked: Asked): Recovere
     points,
     focalLength: sure ? { px: f * norm.size, sd: f * Math.sqrt(variance ?? 0) * norm.size } : null,
     centre: [norm.x + norm.size * c[0], norm.y + norm.size * c[1]],
-    horizon: length > 1e-9 && (sure || level) ? { a: la / length, b: lb / length, c: (norm.size * lc - la * norm.x - lb * norm.y) / length } : null,
+    horizon:
+      length > 1e-9 && (sure || level)
+        ? { a: la / length, b: lb / length, c: (norm.size * lc - la * norm.x - lb * norm.y) / length }
+        : null,
     pitch: sure || level ? degrees(Math.asin(Math.max(-1, Math.min(1, up[2])))) : null,
     roll: sure || level ? degrees(Math.atan2(-up[0], -up[1])) : null,
     directions: families.map((_, i) => (used.includes(i) ? direction(i) : null)),
-    lacking: sure ? null : fixed.filter((i) => Math.hypot(points[i].direction[0], points[i].direction[1]) < NEAR * Math.abs(points[i].direction[2])).length === 1
-      ? "One point only: the picture tells where you look, but not with which lens. Trace edges that run slantwise to the wall, as a side street's or the diagonal of square paving, or give the lens."
-      : "The picture cannot tell its lens: its points are parallel or as good as. Trace edges of another direction at right angles, or give the lens.",
+    lacking: sure
+      ? null
+      : fixed.filter(
+            (i) => Math.hypot(points[i].direction[0], points[i].direction[1]) < NEAR * Math.abs(points[i].direction[2]),
+          ).length === 1
+        ? "One point only: the picture tells where you look, but not with which lens. Trace edges that run slantwise to the wall, as a side street's or the diagonal of square paving, or give the lens."
+        : "The picture cannot tell its lens: its points are parallel or as good as. Trace edges of another direction at right angles, or give the lens.",
   };
 }

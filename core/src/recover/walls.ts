@@ -40,7 +40,10 @@ export interface MeasuredWall {
 type View = ReturnType<typeof viewOfReference>;
 
 /** Where a wall stands. @throws NoAnswer for a set that the view does not know, or a wall that is not seen as one */
-function standing({ along: set, x1, y1, x2, y2, name }: Wall, { focalLength, centre: [cx, cy], pitch, roll, directions, sets, lacking }: View): Standing {
+function standing(
+  { along: set, x1, y1, x2, y2, name }: Wall,
+  { focalLength, centre: [cx, cy], pitch, roll, directions, sets, lacking }: View,
+): Standing {
   if (!focalLength || pitch === null || roll === null) throw new NoAnswer(lacking ?? "The view is not known yet.");
   const direction = directions[sets.findIndex(({ id }) => id === set)];
   if (!direction) throw new NoAnswer(`${name}: the set it runs along has no two edges, or does not run level.`);
@@ -51,7 +54,10 @@ function standing({ along: set, x1, y1, x2, y2, name }: Wall, { focalLength, cen
   const m = new Matrix([0, 1, 2].map((k) => [second[k], -direction[k], -up[k]]));
   const [t, l, h] = solve(m, Matrix.columnVector([...first]), true).to1DArray();
   const far = add(first, scale(direction, l));
-  if (!(t > 1e-6) || !(Math.abs(l) > 1e-6) || !(Math.abs(h) > 1e-6) || !(far[2] > 1e-6)) throw new NoAnswer(`${name}: these corners are of no wall along ${sets.find(({ id }) => id === set)?.name ?? "its set"}. Draw it from a lower corner to the opposite upper one.`);
+  if (!(t > 1e-6) || !(Math.abs(l) > 1e-6) || !(Math.abs(h) > 1e-6) || !(far[2] > 1e-6))
+    throw new NoAnswer(
+      `${name}: these corners are of no wall along ${sets.find(({ id }) => id === set)?.name ?? "its set"}. Draw it from a lower corner to the opposite upper one.`,
+    );
   const lower = h > 0 ? [first, far] : [add(first, scale(up, h)), add(far, scale(up, h))];
   const rightwards = lower[1][0] / lower[1][2] > lower[0][0] / lower[0][2];
   const [foot, end] = rightwards ? lower : [lower[1], lower[0]];
@@ -126,8 +132,12 @@ export function placeOn({ flat, name }: Pick<MeasuredWall, "flat" | "name">, sha
 
 /** The share of a wall's length, from the left, at which a place of the picture lies; null beside the wall. */
 export function shareAt({ flat }: Pick<MeasuredWall, "flat">, p: Vec2): number | null {
-  const back = inverse(new Matrix([[...flat.slice(0, 3)], [...flat.slice(3, 6)], [...flat.slice(6)]])).to1DArray() as unknown as Homography;
-  const scaled = back.map((value) => value / Math.abs(back[6] * p[0] + back[7] * p[1] + back[8])) as unknown as Homography;
+  const back = inverse(
+    new Matrix([[...flat.slice(0, 3)], [...flat.slice(3, 6)], [...flat.slice(6)]]),
+  ).to1DArray() as unknown as Homography;
+  const scaled = back.map(
+    (value) => value / Math.abs(back[6] * p[0] + back[7] * p[1] + back[8]),
+  ) as unknown as Homography;
   const place = sent(scaled, p);
   return place && place.every((share) => share >= 0 && share <= 1) ? place[0] : null;
 }
@@ -136,7 +146,11 @@ export function shareAt({ flat }: Pick<MeasuredWall, "flat">, p: Vec2): number |
 const MOST = 4000;
 
 /** How a wall is taken from its picture to a flat elevation: as fine as the picture shows its nearest part. */
-export function elevation({ flat, corners: [a, b, c, d], ratio }: Pick<MeasuredWall, "flat" | "corners" | "ratio">): { readonly width: number; readonly height: number; readonly from: Homography } {
+export function elevation({ flat, corners: [a, b, c, d], ratio }: Pick<MeasuredWall, "flat" | "corners" | "ratio">): {
+  readonly width: number;
+  readonly height: number;
+  readonly from: Homography;
+} {
   const side = (p: Vec2, q: Vec2) => Math.hypot(p[0] - q[0], p[1] - q[1]);
   const fine = Math.max(side(a, b), side(d, c), ratio * side(a, d), ratio * side(b, c));
   const width = Math.max(1, Math.round(Math.min(fine, MOST, MOST * ratio)));
@@ -165,7 +179,12 @@ interface Placed {
  * one, a single one is taken to be 8 m deep.
  * @throws NoAnswer where a wall cannot be measured
  */
-export function blocksOf(reference: Reference, shot: Shot, orientations: readonly Pick<Orientation, "heading">[], id: (at: number) => string): Block[] {
+export function blocksOf(
+  reference: Reference,
+  shot: Shot,
+  orientations: readonly Pick<Orientation, "heading">[],
+  id: (at: number) => string,
+): Block[] {
   const view = viewOfReference(reference);
   const { right, up, forward } = eyeAxes(shot.gaze);
   const world = (v: Vec3): Vec3 => add(add(scale(right, v[0]), scale(up, -v[1])), scale(forward, v[2]));
@@ -174,13 +193,22 @@ export function blocksOf(reference: Reference, shot: Shot, orientations: readonl
     const unit = unitOf(wall, stands, shot.eye.z) ?? shot.eye.z;
     const { corners } = measureWall(reference, wall, view);
     const foot = add([shot.eye.x, shot.eye.y, shot.eye.z], scale(world(stands.foot), unit));
-    return { name: wall.name, foot, along: world(stands.along), length: stands.length * unit, height: stands.height * unit, corners };
+    return {
+      name: wall.name,
+      foot,
+      along: world(stands.along),
+      length: stands.length * unit,
+      height: stands.height * unit,
+      corners,
+    };
   });
   const near = SHARED * Math.max(reference.width, reference.height);
   const done = new Set<number>();
   return placed.flatMap((wall, i): Block[] => {
     if (done.has(i)) return [];
-    const other = placed.findIndex((one, k) => k > i && !done.has(k) && Math.abs(dot(one.along, wall.along)) < 0.5 && shared(wall, one, near));
+    const other = placed.findIndex(
+      (one, k) => k > i && !done.has(k) && Math.abs(dot(one.along, wall.along)) < 0.5 && shared(wall, one, near),
+    );
     done.add(i);
     if (other >= 0) done.add(other);
     return [block(wall, other < 0 ? null : placed[other], near, shot, orientations, id(i))];
@@ -195,19 +223,30 @@ const shared = (a: Placed, b: Placed, near: number): boolean => leftOf(a, b, nea
 /** The nearest heading of the scene's directions to a level direction, where it is one of them; else its own. */
 function headingOf([x, y]: Vec3, orientations: readonly Pick<Orientation, "heading">[]): number {
   const own = degrees(Math.atan2(x, y));
-  const near = orientations.flatMap(({ heading }) => [0, 90, 180, 270].map((more) => heading + more)).find((one) => Math.abs(wrap(own - one, -180, 360)) < 0.05);
+  const near = orientations
+    .flatMap(({ heading }) => [0, 90, 180, 270].map((more) => heading + more))
+    .find((one) => Math.abs(wrap(own - one, -180, 360)) < 0.05);
   return wrap(near ?? own, -180, 360);
 }
 
 /** The block with a wall, and another square to it where there is one, away from the eye. */
-function block(wall: Placed, other: Placed | null, near: number, { eye }: Shot, orientations: readonly Pick<Orientation, "heading">[], id: string): Block {
+function block(
+  wall: Placed,
+  other: Placed | null,
+  near: number,
+  { eye }: Shot,
+  orientations: readonly Pick<Orientation, "heading">[],
+  id: string,
+): Block {
   const ends = (one: Placed): readonly [Vec3, Vec3] => [one.foot, add(one.foot, scale(one.along, one.length))];
   const [left, right] = ends(wall);
   // The corner it grows from: the shared one, else the left one.
   const corner = other && leftOf(wall, other, near) ? right : left;
   const out = corner === right ? scale(wall.along, -1) : wall.along;
   const across: Vec3 = [out[1], -out[0], 0];
-  const behind = other ? scale(other.along, leftOf(wall, other, near) ? 1 : -1) : sub(add(corner, scale(out, wall.length / 2)), [eye.x, eye.y, eye.z]);
+  const behind = other
+    ? scale(other.along, leftOf(wall, other, near) ? 1 : -1)
+    : sub(add(corner, scale(out, wall.length / 2)), [eye.x, eye.y, eye.z]);
   const away = dot(across, behind) >= 0;
   const depth = other ? other.length : DEEP;
   // A block's width runs to heading + 90: where that is towards the eye, it grows from the wall's other end.
@@ -215,7 +254,13 @@ function block(wall: Placed, other: Placed | null, near: number, { eye }: Shot, 
   const heading = headingOf(away ? out : scale(out, -1), orientations);
   const z = Math.abs(origin[2]) < 0.05 ? 0 : origin[2];
   return {
-    id, kind: "block", name: other ? `${wall.name} and ${other.name}`.slice(0, 200) : wall.name,
-    origin: { x: origin[0], y: origin[1], z }, heading, length: wall.length, width: depth, height: other ? Math.max(wall.height, other.height) : wall.height,
+    id,
+    kind: "block",
+    name: other ? `${wall.name} and ${other.name}`.slice(0, 200) : wall.name,
+    origin: { x: origin[0], y: origin[1], z },
+    heading,
+    length: wall.length,
+    width: depth,
+    height: other ? Math.max(wall.height, other.height) : wall.height,
   };
 }

@@ -3,7 +3,21 @@ import { frameOn, PAPERS, sheetOf } from "./papers";
 import { FORMAT, VERSION } from "./format";
 import type { Aids, Bundle, Room, Scene, Sheet, Shot, Show } from "../schema";
 
-export const DEFAULT_SHOW: Required<Show> = { live: 0.6, frame: 1, horizon: 1, bundles: 1, buildings: 1, creases: 1, meetings: 1, details: 1, hidden: 0, cone: 0, measuring: 0, compass: 0, aids: 1 };
+export const DEFAULT_SHOW: Required<Show> = {
+  live: 0.6,
+  frame: 1,
+  horizon: 1,
+  bundles: 1,
+  buildings: 1,
+  creases: 1,
+  meetings: 1,
+  details: 1,
+  hidden: 0,
+  cone: 0,
+  measuring: 0,
+  compass: 0,
+  aids: 1,
+};
 export const DEFAULT_BUNDLE: Omit<Bundle, "pin"> = { spacing: 12, strength: 0.5 };
 /** Lines nearer than 0.8 mm on paper clot into a black ball (common practice). */
 export const DEFAULT_ROOM: Room = { gap: 0.8, clear: 4 };
@@ -59,7 +73,19 @@ export function onSheet(shot: Shot, sheet: Sheet, frame = frameOn(sheet)): Shot 
     frame,
     lens: { ...shot.lens, distance: distance * k, centre: { x, y } },
     // A picture under the drawing stays with the picture's own centre.
-    ...(under ? { under: { ...under, at: { x: x + (under.at.x - centre.x) * k, y: y + (under.at.y - centre.y) * k, width: under.at.width * k, height: under.at.height * k } } } : {}),
+    ...(under
+      ? {
+          under: {
+            ...under,
+            at: {
+              x: x + (under.at.x - centre.x) * k,
+              y: y + (under.at.y - centre.y) * k,
+              width: under.at.width * k,
+              height: under.at.height * k,
+            },
+          },
+        }
+      : {}),
   };
 }
 
@@ -70,5 +96,10 @@ export function onSheet(shot: Shot, sheet: Sheet, frame = frameOn(sheet)): Shot 
 export function shotOf(scene: Scene, id?: string): Shot {
   const shot = id === undefined ? scene.shots[0] : scene.shots.find((one) => one.id === id);
   if (shot) return shot;
-  throw new BadInput([{ path: "shot", message: `there is no shot "${id}"; there is ${scene.shots.map((one) => `"${one.id}"`).join(", ")}.` }]);
+  throw new BadInput([
+    {
+      path: "shot",
+      message: `there is no shot "${id}"; there is ${scene.shots.map((one) => `"${one.id}"`).join(", ")}.`,
+    },
+  ]);
 }

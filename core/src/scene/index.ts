@@ -3,4 +3,22 @@ export * from "./format";
 export * from "./names";
 export * from "./page";
 export * from "./papers";
-export type { Aids, Bundle, Edge, Measured, Orientation, PickedArc, Reference, Room, Scene, Sheet, Shot, Show, Sightings, Sketch, Slope, TracedSet, Wall } from "../schema";
+export type {
+  Aids,
+  Bundle,
+  Edge,
+  Measured,
+  Orientation,
+  PickedArc,
+  Reference,
+  Room,
+  Scene,
+  Sheet,
+  Shot,
+  Show,
+  Sightings,
+  Sketch,
+  Slope,
+  TracedSet,
+  Wall,
+} from "../schema";

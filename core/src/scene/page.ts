@@ -17,7 +17,12 @@ export function pageOnSheet(panels: readonly Shot[], sheet: Sheet): Shot[] {
   const [kx, ky] = [to.width / from.width, to.height / from.height];
   return panels.map((shot) => {
     const { x, y, width, height } = shot.frame;
-    return onSheet(shot, sheet, { x: to.x + (x - from.x) * kx, y: to.y + (y - from.y) * ky, width: width * kx, height: height * ky });
+    return onSheet(shot, sheet, {
+      x: to.x + (x - from.x) * kx,
+      y: to.y + (y - from.y) * ky,
+      width: width * kx,
+      height: height * ky,
+    });
   });
 }
 
@@ -26,12 +31,27 @@ export function pageOnSheet(panels: readonly Shot[], sheet: Sheet): Shot[] {
  * has the whole picture in its own frame.
  * @param next id and name of the second, and the page both lie on
  */
-export function splitPanel(shot: Shot, how: "beside" | "below", gutter: number, next: { readonly id: string; readonly name: string; readonly page: string }): readonly [Shot, Shot] {
+export function splitPanel(
+  shot: Shot,
+  how: "beside" | "below",
+  gutter: number,
+  next: { readonly id: string; readonly name: string; readonly page: string },
+): readonly [Shot, Shot] {
   const { x, y, width, height } = shot.frame;
   const [w, h] = [(width - gutter) / 2, (height - gutter) / 2];
-  const frames: readonly [Rect, Rect] = how === "beside"
-    ? [{ x, y, width: w, height }, { x: x + w + gutter, y, width: w, height }]
-    : [{ x, y, width, height: h }, { x, y: y + h + gutter, width, height: h }];
+  const frames: readonly [Rect, Rect] =
+    how === "beside"
+      ? [
+          { x, y, width: w, height },
+          { x: x + w + gutter, y, width: w, height },
+        ]
+      : [
+          { x, y, width, height: h },
+          { x, y: y + h + gutter, width, height: h },
+        ];
   const own: Shot = { ...shot, page: next.page };
-  return [onSheet(own, shot.sheet, frames[0]), onSheet({ ...own, id: next.id, name: next.name, backOf: undefined }, shot.sheet, frames[1])];
+  return [
+    onSheet(own, shot.sheet, frames[0]),
+    onSheet({ ...own, id: next.id, name: next.name, backOf: undefined }, shot.sheet, frames[1]),
+  ];
 }

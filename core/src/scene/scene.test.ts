@@ -4,16 +4,28 @@ import { frameOn, isoA, newScene, onSheet, PAPERS, sheetOf } from ".";
 describe("papers", () => {
   it("are those of ISO 216", () => {
     // ISO 216:2007, table 1 (from memory).
-    expect([0, 1, 2, 3, 4, 5].map(isoA)).toEqual([[841, 1189], [594, 841], [420, 594], [297, 420], [210, 297], [148, 210]]);
+    expect([0, 1, 2, 3, 4, 5].map(isoA)).toEqual([
+      [841, 1189],
+      [594, 841],
+      [420, 594],
+      [297, 420],
+      [210, 297],
+      [148, 210],
+    ]);
   });
 
   it("hold the live area of a comic board in their middle, either way up", () => {
     const board = PAPERS.find((paper) => paper.live)!;
     expect(sheetOf(board, false)).toMatchObject({
-      width: expect.closeTo(279.4, 9), height: expect.closeTo(431.8, 9),
+      width: expect.closeTo(279.4, 9),
+      height: expect.closeTo(431.8, 9),
       live: { x: expect.closeTo(12.7, 9), y: expect.closeTo(25.4, 9), width: 254, height: 381 },
     });
-    expect(sheetOf(board, true)).toMatchObject({ width: expect.closeTo(431.8, 9), height: expect.closeTo(279.4, 9), live: { width: 381, height: 254 } });
+    expect(sheetOf(board, true)).toMatchObject({
+      width: expect.closeTo(431.8, 9),
+      height: expect.closeTo(279.4, 9),
+      live: { width: 381, height: 254 },
+    });
   });
 });
 

@@ -43,13 +43,27 @@ export const BuildingSchema = strict({
   /** Stacks through the roof: their middle on the plan, their side, and how far they rise over the eaves, m. */
   chimneys: Type.Optional(Type.Array(strict({ x: Metres, y: Metres, side: Size, rise: Size }), { maxItems: 40 })),
   /** Boxes on the roof, for lifts and stairs: their middle, their length along the longest side, width, and rise over the eaves, m. */
-  boxes: Type.Optional(Type.Array(strict({ x: Metres, y: Metres, length: Size, width: Size, rise: Size }), { maxItems: 40 })),
+  boxes: Type.Optional(
+    Type.Array(strict({ x: Metres, y: Metres, length: Size, width: Size, rise: Size }), { maxItems: 40 }),
+  ),
   /** Ways straight through at the foot: where one enters, on the wall nearest to x and y; arched, its height is that of its crown, m. */
-  passages: Type.Optional(Type.Array(strict({ x: Metres, y: Metres, width: Size, height: Size, arch: Type.Optional(Type.Boolean()) }), { maxItems: 20 })),
+  passages: Type.Optional(
+    Type.Array(strict({ x: Metres, y: Metres, width: Size, height: Size, arch: Type.Optional(Type.Boolean()) }), {
+      maxItems: 20,
+    }),
+  ),
   /** The ground rises along a heading by so many m in a hundred: the foot follows it, or stands on it in so many level steps. */
-  slope: Type.Optional(strict({ heading: Heading, grade: Type.Number({ exclusiveMinimum: 0, maximum: 200 }), steps: Type.Optional(Type.Integer({ minimum: 2, maximum: 60 })) })),
+  slope: Type.Optional(
+    strict({
+      heading: Heading,
+      grade: Type.Number({ exclusiveMinimum: 0, maximum: 200 }),
+      steps: Type.Optional(Type.Integer({ minimum: 2, maximum: 60 })),
+    }),
+  ),
   /** One window to each so many m of wall, in every storey, so wide and high over its sill, m; `party` leaves the walls beside the first door's without any. */
-  windows: Type.Optional(strict({ every: Size, width: Size, height: Size, sill: Raised, party: Type.Optional(Type.Boolean()) })),
+  windows: Type.Optional(
+    strict({ every: Size, width: Size, height: Size, sill: Raised, party: Type.Optional(Type.Boolean()) }),
+  ),
   /** Doors, each in the wall nearest to x and y, m. */
   doors: Type.Optional(Type.Array(strict({ x: Metres, y: Metres, width: Size, height: Size }), { maxItems: 40 })),
   /** The row that it was laid in by rule, and whether it stays when the row is rolled again. */
@@ -83,7 +97,16 @@ export const StreetSchema = strict({
   rails: Type.Optional(Type.Boolean()),
   bed: Type.Optional(Type.Unsafe<"sleepers" | "plates">({ type: "string", enum: ["sleepers", "plates"] })),
   /** Where carts drive over a pavement: m along the path, how wide, and on which side of who walks it; there the kerb is lowered. */
-  driveways: Type.Optional(Type.Array(strict({ at: Along, width: Size, side: Type.Unsafe<"left" | "right">({ type: "string", enum: ["left", "right"] }) }), { maxItems: 200 })),
+  driveways: Type.Optional(
+    Type.Array(
+      strict({
+        at: Along,
+        width: Size,
+        side: Type.Unsafe<"left" | "right">({ type: "string", enum: ["left", "right"] }),
+      }),
+      { maxItems: 200 },
+    ),
+  ),
   /** Where people cross, m along the path: stripes, which stop the dashes. */
   crossings: Type.Optional(Type.Array(Along, { maxItems: 200 })),
   ...Flags,
@@ -197,6 +220,15 @@ export const StepsSchema = strict({
 export type Steps = Static<typeof StepsSchema>;
 
 /** The schema of every kind of element; what is built of them is in `KINDS`. Apart, so that a page that only draws need not load them. */
-export const SCHEMAS = { block: BlockSchema, building: BuildingSchema, street: StreetSchema, steps: StepsSchema, canal: CanalSchema, bridge: BridgeSchema, square: SquareSchema, skyline: SkylineSchema } as const;
+export const SCHEMAS = {
+  block: BlockSchema,
+  building: BuildingSchema,
+  street: StreetSchema,
+  steps: StepsSchema,
+  canal: CanalSchema,
+  bridge: BridgeSchema,
+  square: SquareSchema,
+  skyline: SkylineSchema,
+} as const;
 
 export type Element = Block | Building | Street | Steps | Canal | Bridge | Square | Skyline;

@@ -20,7 +20,11 @@ export const Point2 = <T extends TSchema>(of: T) => strict({ x: of, y: of });
 export const Point3 = <T extends TSchema>(of: T) => strict({ x: of, y: of, z: of });
 
 /** What every element may carry: left out of all pictures for now, kept from being moved, and the group that it is one of. */
-export const Flags = { hidden: Type.Optional(Type.Boolean()), locked: Type.Optional(Type.Boolean()), group: Type.Optional(Type.String({ minLength: 1, maxLength: 200 })) };
+export const Flags = {
+  hidden: Type.Optional(Type.Boolean()),
+  locked: Type.Optional(Type.Boolean()),
+  group: Type.Optional(Type.String({ minLength: 1, maxLength: 200 })),
+};
 
 /** Corners of an area on the plan, m; and the bends of a line on it. */
 export const Footprint = Type.Array(Point2(Metres), { minItems: 3, maxItems: 12_000 });

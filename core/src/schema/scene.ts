@@ -18,9 +18,19 @@ const OneOf = <T extends string>(...words: readonly T[]) => Type.Unsafe<T>({ typ
  * Roofs, ramps, stairs: lines that rise by so many degrees along an orientation's heading, or across it (heading + 90),
  * and their twins that fall by as many.
  */
-const SlopeSchema = strict({ id: Id, name: Name, axis: OneOf("along", "across"), rise: Type.Number({ minimum: 0.1, maximum: 89.9 }) });
+const SlopeSchema = strict({
+  id: Id,
+  name: Name,
+  axis: OneOf("along", "across"),
+  rise: Type.Number({ minimum: 0.1, maximum: 89.9 }),
+});
 
-const OrientationSchema = strict({ id: Id, name: Name, heading: Heading, slopes: Type.Optional(Type.Array(SlopeSchema, { maxItems: 50 })) });
+const OrientationSchema = strict({
+  id: Id,
+  name: Name,
+  heading: Heading,
+  slopes: Type.Optional(Type.Array(SlopeSchema, { maxItems: 50 })),
+});
 
 const LensSchema = strict({
   law: Type.Unsafe<LawId>({ type: "string", enum: Object.keys(LAWS) }),
@@ -42,7 +52,10 @@ const BundleSchema = strict({
 });
 
 /** What keeps grids from clotting, in mm: the least gap between two lines, and the clear space around each point. */
-const RoomSchema = strict({ gap: Type.Number({ minimum: 0.3, maximum: 20 }), clear: Type.Number({ minimum: 0, maximum: 200 }) });
+const RoomSchema = strict({
+  gap: Type.Number({ minimum: 0.3, maximum: 20 }),
+  clear: Type.Number({ minimum: 0, maximum: 200 }),
+});
 
 /** Any kind of element, told apart by its `kind`. */
 export const ElementSchema = Type.Unsafe<Element>({
@@ -68,11 +81,19 @@ const MeasuredSchema = strict({
 /** Aids for points off the page, drawn on the sheet: mm between edge ticks, and which of them are drawn. */
 const AidsSchema = strict({
   every: Type.Number({ minimum: 1, maximum: 500 }),
-  ticks: Type.Boolean(), tilts: Type.Boolean(), strips: Type.Boolean(), pegs: Type.Boolean(), scaled: Type.Boolean(),
+  ticks: Type.Boolean(),
+  tilts: Type.Boolean(),
+  strips: Type.Boolean(),
+  pegs: Type.Boolean(),
+  scaled: Type.Boolean(),
 });
 
 /** Vanishing points as a sketch has them, not yet the points of any view. */
-const SketchSchema = strict({ left: Point2(Millimetres), right: Point2(Millimetres), third: Type.Optional(Point2(Millimetres)) });
+const SketchSchema = strict({
+  left: Point2(Millimetres),
+  right: Point2(Millimetres),
+  third: Type.Optional(Point2(Millimetres)),
+});
 
 const Tilt = Type.Number({ minimum: 0, maximum: 89.9 });
 const SightedSideSchema = strict({ upper: Tilt, lower: Type.Optional(Tilt) });
@@ -82,9 +103,17 @@ const SightedSideSchema = strict({ upper: Tilt, lower: Type.Optional(Tilt) });
  * it towards the horizon (degrees), height against width, and the left part against the right one.
  */
 const SightingsSchema = strict({
-  x: Millimetres, top: Millimetres, bottom: Millimetres,
-  left: SightedSideSchema, right: SightedSideSchema,
-  parts: Type.Optional(strict({ heightToWidth: Type.Number({ minimum: 0.001, maximum: 1000 }), leftToRight: Type.Number({ minimum: 0.001, maximum: 1000 }) })),
+  x: Millimetres,
+  top: Millimetres,
+  bottom: Millimetres,
+  left: SightedSideSchema,
+  right: SightedSideSchema,
+  parts: Type.Optional(
+    strict({
+      heightToWidth: Type.Number({ minimum: 0.001, maximum: 1000 }),
+      leftToRight: Type.Number({ minimum: 0.001, maximum: 1000 }),
+    }),
+  ),
 });
 
 /** A line to a point, picked to be drawn by compass: the pin it runs to, and a place of the sheet it passes. */
@@ -94,18 +123,37 @@ const Px = Type.Number({ minimum: -1e6, maximum: 1e6 });
 const PxSide = Type.Integer({ minimum: 1, maximum: 100_000 });
 
 /** An edge traced in a picture, px; `hand`: how many of them the hand may be off, as it saw the picture; `out` leaves it aside. */
-const EdgeSchema = strict({ x1: Px, y1: Px, x2: Px, y2: Px, hand: Type.Optional(Type.Number({ minimum: 0.01, maximum: 1000 })), out: Type.Optional(Type.Boolean()) });
+const EdgeSchema = strict({
+  x1: Px,
+  y1: Px,
+  x2: Px,
+  y2: Px,
+  hand: Type.Optional(Type.Number({ minimum: 0.01, maximum: 1000 })),
+  out: Type.Optional(Type.Boolean()),
+});
 
 /**
  * Edges that run one way in the world: to the left or right point of the scene's first directions, plumb, level in some
  * other direction, or any way.
  */
-const TracedSetSchema = strict({ id: Id, name: Name, role: OneOf("left", "right", "upright", "level", "free"), edges: Type.Array(EdgeSchema, { maxItems: 5000 }) });
+const TracedSetSchema = strict({
+  id: Id,
+  name: Name,
+  role: OneOf("left", "right", "upright", "level", "free"),
+  edges: Type.Array(EdgeSchema, { maxItems: 5000 }),
+});
 
 /** An upright wall of a picture; `length` and `height` in m where they are known, `marks` as shares of its length from the left. */
 const WallSchema = strict({
-  id: Id, name: Name, along: Id, x1: Px, y1: Px, x2: Px, y2: Px,
-  length: Type.Optional(Size), height: Type.Optional(Size),
+  id: Id,
+  name: Name,
+  along: Id,
+  x1: Px,
+  y1: Px,
+  x2: Px,
+  y2: Px,
+  length: Type.Optional(Size),
+  height: Type.Optional(Size),
   marks: Type.Optional(Type.Array(Type.Number({ minimum: 0, maximum: 1 }), { maxItems: 500 })),
 });
 
@@ -121,11 +169,24 @@ const ReferenceSchema = strict({
   focal35: Type.Optional(Type.Number({ minimum: 1, maximum: 10_000 })),
   sets: Type.Array(TracedSetSchema, { maxItems: 50 }),
   /** Things that stand on the ground, from foot (x1 y1) to top (x2 y2), px; `metres` where the height is known. */
-  heights: Type.Optional(Type.Array(strict({ x1: Px, y1: Px, x2: Px, y2: Px, metres: Type.Optional(Type.Number({ minimum: 0.01, maximum: 10_000 })) }), { maxItems: 500 })),
+  heights: Type.Optional(
+    Type.Array(
+      strict({
+        x1: Px,
+        y1: Px,
+        x2: Px,
+        y2: Px,
+        metres: Type.Optional(Type.Number({ minimum: 0.01, maximum: 10_000 })),
+      }),
+      { maxItems: 500 },
+    ),
+  ),
   /** Walls that stand upright along a set, from a lower corner (x1 y1) to the opposite upper one (x2 y2), px. */
   walls: Type.Optional(Type.Array(WallSchema, { maxItems: 200 })),
   /** Edges that are straight in the world and bowed by the lens: places along each, px. */
-  bowed: Type.Optional(Type.Array(strict({ points: Type.Array(Point2(Px), { minItems: 3, maxItems: 500 }) }), { maxItems: 100 })),
+  bowed: Type.Optional(
+    Type.Array(strict({ points: Type.Array(Point2(Px), { minItems: 3, maxItems: 500 }) }), { maxItems: 100 }),
+  ),
   /** The horizon, where it is known: two places on it, px. */
   horizon: Type.Optional(strict({ x1: Px, y1: Px, x2: Px, y2: Px })),
   /** The lens, where it is known: as on full frame, mm. */
@@ -147,7 +208,12 @@ const UnderSchema = strict({ reference: Id, strength: Strength, at: RectSchema }
 
 /** How strongly each kind of line is shown; 0 leaves it out. */
 const ShowSchema = strict({
-  live: Strength, frame: Strength, horizon: Strength, bundles: Strength, buildings: Strength, hidden: Strength,
+  live: Strength,
+  frame: Strength,
+  horizon: Strength,
+  bundles: Strength,
+  buildings: Strength,
+  hidden: Strength,
   /** What of the buildings is drawn besides their outlines. */
   creases: Type.Optional(Strength),
   meetings: Type.Optional(Strength),
@@ -204,7 +270,13 @@ export const SceneSchema = strict({
   /** Where the scene plays. */
   place: Type.Optional(Name),
   /** Where the world's origin lies on the Earth, degrees, and the world's heading of true north. */
-  ground: Type.Optional(strict({ longitude: Type.Number({ minimum: -180, maximum: 180 }), latitude: Type.Number({ minimum: -85, maximum: 85 }), north: Heading })),
+  ground: Type.Optional(
+    strict({
+      longitude: Type.Number({ minimum: -180, maximum: 180 }),
+      latitude: Type.Number({ minimum: -85, maximum: 85 }),
+      north: Heading,
+    }),
+  ),
   orientations: Type.Array(OrientationSchema, { maxItems: 200 }),
   elements: Type.Array(ElementSchema, { maxItems: MAX_ELEMENTS }),
   /** Street sides that are built up by rule. */

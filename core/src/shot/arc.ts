@@ -12,7 +12,15 @@ const STRAIGHT = 1e-8;
  * about the foot, from the place nearest to C, is 2 atan(nc / (1 + A) tan(tau / 2)). Its chords depart by r (1 - cos of
  * half a step), so that the steps are all as long as the tolerance lets them be.
  */
-export function drawArc({ distance, centre, frame }: View, circle: GreatCircle, from: number, to: number, book: CurveBook, tolerance: number, most: number): void {
+export function drawArc(
+  { distance, centre, frame }: View,
+  circle: GreatCircle,
+  from: number,
+  to: number,
+  book: CurveBook,
+  tolerance: number,
+  most: number,
+): void {
   const { u, v } = circle;
   const nearest = Math.atan2(v[2], u[2]);
   const tilt = tiltOf(circle);
@@ -61,7 +69,13 @@ export function drawArc({ distance, centre, frame }: View, circle: GreatCircle, 
 }
 
 /** A plane through the gaze: a straight line through C. */
-function drawStraight({ distance, centre, frame }: { readonly distance: number; readonly centre: Vec2; readonly frame: Rect }, circle: GreatCircle, from: number, to: number, book: CurveBook): void {
+function drawStraight(
+  { distance, centre, frame }: { readonly distance: number; readonly centre: Vec2; readonly frame: Rect },
+  circle: GreatCircle,
+  from: number,
+  to: number,
+  book: CurveBook,
+): void {
   const at = (t: number): Vec2 => {
     const [a, b, c] = direction(circle, t);
     const k = (2 * distance) / (1 + c);

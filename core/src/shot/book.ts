@@ -31,7 +31,8 @@ export class CurveBook {
 
   add(x: number, y: number, vx: number, vy: number, t: number): void {
     const n = this.#count++;
-    if (n === this.#t.length) [this.#xy, this.#velocity, this.#t] = [grown(this.#xy), grown(this.#velocity), grown(this.#t)];
+    if (n === this.#t.length)
+      [this.#xy, this.#velocity, this.#t] = [grown(this.#xy), grown(this.#velocity), grown(this.#t)];
     this.#xy[2 * n] = x;
     this.#xy[2 * n + 1] = y;
     this.#velocity[2 * n] = vx;
@@ -41,6 +42,11 @@ export class CurveBook {
 
   curves(): Curves {
     const n = this.#count;
-    return { xy: this.#xy.slice(0, 2 * n), velocity: this.#velocity.slice(0, 2 * n), t: this.#t.slice(0, n), starts: Uint32Array.from([...this.#starts, n]) };
+    return {
+      xy: this.#xy.slice(0, 2 * n),
+      velocity: this.#velocity.slice(0, 2 * n),
+      t: this.#t.slice(0, n),
+      starts: Uint32Array.from([...this.#starts, n]),
+    };
   }
 }

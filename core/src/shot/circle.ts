@@ -7,7 +7,11 @@ export interface GreatCircle {
 }
 
 /** The direction at the parameter that has this cosine and sine. */
-export const turned = ({ u, v }: GreatCircle, cos: number, sin: number): Vec3 => [cos * u[0] + sin * v[0], cos * u[1] + sin * v[1], cos * u[2] + sin * v[2]];
+export const turned = ({ u, v }: GreatCircle, cos: number, sin: number): Vec3 => [
+  cos * u[0] + sin * v[0],
+  cos * u[1] + sin * v[1],
+  cos * u[2] + sin * v[2],
+];
 
 export const direction = (circle: GreatCircle, t: number): Vec3 => turned(circle, Math.cos(t), Math.sin(t));
 
@@ -17,7 +21,8 @@ export function crossings(a: number, b: number, k: number, from: number, to: num
   if (r < 1e-15 || Math.abs(k) > r) return;
   const [middle, half] = [Math.atan2(b, a), Math.acos(k / r)];
   for (const at of [middle - half, middle + half]) {
-    for (let t = at + 2 * Math.PI * Math.ceil((from - at) / (2 * Math.PI)); t < to; t += 2 * Math.PI) if (t > from) found.push(t);
+    for (let t = at + 2 * Math.PI * Math.ceil((from - at) / (2 * Math.PI)); t < to; t += 2 * Math.PI)
+      if (t > from) found.push(t);
   }
 }
 

@@ -47,7 +47,14 @@ const ASIDE = 1e-9;
  * h / 2): stretches are halved until that is small or the stretch cannot touch the panel, and then divided evenly so that it
  * is within the tolerance.
  */
-export function drawGreatCircle(view: View, circle: GreatCircle, from: number, to: number, book: CurveBook, tolerance = TOLERANCE): void {
+export function drawGreatCircle(
+  view: View,
+  circle: GreatCircle,
+  from: number,
+  to: number,
+  book: CurveBook,
+  tolerance = TOLERANCE,
+): void {
   const ends = [from, ...cuts(view, circle, from, to), to];
   for (let i = 0; i + 1 < ends.length; i++) {
     const [a, b] = [ends[i] + ASIDE, ends[i + 1] - ASIDE];
@@ -59,10 +66,22 @@ export function drawGreatCircle(view: View, circle: GreatCircle, from: number, t
 
 /** Whether a step from `a` to `b` that departs from its chord by at most `off` mm may touch the panel. */
 function mayTouch(a: Vec2, b: Vec2, off: number, { x, y, width, height }: Rect): boolean {
-  return Math.max(a[0], b[0]) + off >= x && Math.min(a[0], b[0]) - off <= x + width && Math.max(a[1], b[1]) + off >= y && Math.min(a[1], b[1]) - off <= y + height;
+  return (
+    Math.max(a[0], b[0]) + off >= x &&
+    Math.min(a[0], b[0]) - off <= x + width &&
+    Math.max(a[1], b[1]) + off >= y &&
+    Math.min(a[1], b[1]) - off <= y + height
+  );
 }
 
-function drawPiece(view: View, circle: GreatCircle, from: number, to: number, book: CurveBook, tolerance: number): void {
+function drawPiece(
+  view: View,
+  circle: GreatCircle,
+  from: number,
+  to: number,
+  book: CurveBook,
+  tolerance: number,
+): void {
   const { law, distance, frame } = view;
   const line = new Line(view, circle, book);
   const stop = (t: number): Spot => line.spot(t, Math.cos(t), Math.sin(t));
@@ -73,13 +92,15 @@ function drawPiece(view: View, circle: GreatCircle, from: number, to: number, bo
   while (stack.length) {
     const next = stack[stack.length - 1];
     const h = next.t - here.t;
-    const off = h > LONGEST_STEP ? Infinity : (distance * h * h * law.bend(Math.max(offOf(here), offOf(next)) + h / 2)) / 8;
+    const off =
+      h > LONGEST_STEP ? Infinity : (distance * h * h * law.bend(Math.max(offOf(here), offOf(next)) + h / 2)) / 8;
     const away = off < Infinity && here.place && next.place && !mayTouch(here.place, next.place, off, frame);
     if (!away && off > COARSE && h > LEAST_STEP && spent < MOST_VERTICES) {
       stack.push(stop((here.t + next.t) / 2));
       continue;
     }
-    const steps = away || h <= LEAST_STEP ? 1 : Math.min(Math.ceil(Math.sqrt(off / tolerance)), Math.max(1, MOST_VERTICES - spent));
+    const steps =
+      away || h <= LEAST_STEP ? 1 : Math.min(Math.ceil(Math.sqrt(off / tolerance)), Math.max(1, MOST_VERTICES - spent));
     line.run(here, next, steps);
     spent += steps;
     here = next;
@@ -91,7 +112,11 @@ function drawPiece(view: View, circle: GreatCircle, from: number, to: number, bo
 class Line {
   private open = false;
 
-  constructor(private readonly view: View, private readonly circle: GreatCircle, private readonly book: CurveBook) {}
+  constructor(
+    private readonly view: View,
+    private readonly circle: GreatCircle,
+    private readonly book: CurveBook,
+  ) {}
 
   /** A place of the circle. */
   spot(t: number, cos: number, sin: number): Spot {
@@ -106,7 +131,8 @@ class Line {
     const [c, s] = [Math.cos(step), Math.sin(step)];
     let here = from;
     for (let i = 1; i <= steps; i++) {
-      const next = i === steps ? to : this.spot(from.t + i * step, here.cos * c - here.sin * s, here.sin * c + here.cos * s);
+      const next =
+        i === steps ? to : this.spot(from.t + i * step, here.cos * c - here.sin * s, here.sin * c + here.cos * s);
       this.chord(here, next);
       here = next;
     }
@@ -172,4 +198,3 @@ export function drawPlane(view: View, normal: Vec3, book: CurveBook, tolerance =
   const v: Vec3 = [n[1] * u[2] - n[2] * u[1], n[2] * u[0] - n[0] * u[2], n[0] * u[1] - n[1] * u[0]];
   drawGreatCircle(view, { u, v }, 0, 2 * Math.PI, book, tolerance);
 }
-

@@ -27,7 +27,8 @@ export function withFieldOfView(shot: Shot, angle: number): Shot {
   const t = Math.tan(radians(angle));
   // At 90 degrees d^2 = l r; beyond it the tangent is negative and the other root holds.
   const inner = frame.width ** 2 + 4 * l * r * t * t;
-  const distance = Math.abs(angle - 90) < 1e-9 ? Math.sqrt(l * r) : (frame.width + Math.sign(t) * Math.sqrt(inner)) / (2 * t);
+  const distance =
+    Math.abs(angle - 90) < 1e-9 ? Math.sqrt(l * r) : (frame.width + Math.sign(t) * Math.sqrt(inner)) / (2 * t);
   if (!(angle > 0 && angle < 180 && distance > 0 && Number.isFinite(distance))) {
     throw new NoAnswer("No picture distance gives this angle with the centre of vision where it is.");
   }
@@ -38,7 +39,10 @@ export function withFieldOfView(shot: Shot, angle: number): Shot {
 export const fullFrame = ({ frame, lens }: Shot): number => (lens.distance * FULL_FRAME) / frame.width;
 
 /** The shot as wide as a full-frame camera sees with a focal length (mm). */
-export const withFullFrame = (shot: Shot, focal: number): Shot => ({ ...shot, lens: { ...shot.lens, distance: (focal * shot.frame.width) / FULL_FRAME } });
+export const withFullFrame = (shot: Shot, focal: number): Shot => ({
+  ...shot,
+  lens: { ...shot.lens, distance: (focal * shot.frame.width) / FULL_FRAME },
+});
 
 /** How far the eye is from the horizon's foot of C, in mm on paper: what both horizontal pins are measured by. */
 const eyeToHorizon = ({ gaze, lens }: Shot): number => lens.distance / Math.cos(radians(gaze.pitch));
@@ -69,8 +73,14 @@ export function pitched(shot: Shot, y: number): Shot {
   const { lens, gaze } = level;
   const sine = (lens.centre.y - y) / lens.distance;
   if (!(Math.abs(sine) < Math.sin(radians(85)))) {
-    throw new NoAnswer("The horizon lies too far off for converging uprights with this picture distance. Bring it closer, or put the points farther apart.");
+    throw new NoAnswer(
+      "The horizon lies too far off for converging uprights with this picture distance. Bring it closer, or put the points farther apart.",
+    );
   }
   const pitch = degrees(Math.asin(sine));
-  return { ...level, gaze: { ...gaze, pitch }, lens: { ...lens, distance: lens.distance * Math.cos(Math.asin(sine)), centre: { x: lens.centre.x, y } } };
+  return {
+    ...level,
+    gaze: { ...gaze, pitch },
+    lens: { ...lens, distance: lens.distance * Math.cos(Math.asin(sine)), centre: { x: lens.centre.x, y } },
+  };
 }

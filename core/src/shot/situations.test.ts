@@ -2,7 +2,10 @@ import { newScene } from "../scene";
 import { pinsOf } from "../vanishing";
 import { byHabit, CONVERGENCE, fieldOfView, HABITS, inSituation, SITUATIONS, type Convergence } from ".";
 
-const { orientations: [main], shots: [shot] } = newScene("Test");
+const {
+  orientations: [main],
+  shots: [shot],
+} = newScene("Test");
 const place = (of: typeof shot, role: string) => pinsOf([main], of).find((pin) => pin.role === role)!.point;
 
 describe("situations to start from", () => {
@@ -15,7 +18,13 @@ describe("situations to start from", () => {
   });
 
   it("put the point of a wall that is faced into the centre of vision, and the third point where one looks", () => {
-    const of = (id: string) => inSituation(shot, main, SITUATIONS.find((one) => one.id === id)!, "normal");
+    const of = (id: string) =>
+      inSituation(
+        shot,
+        main,
+        SITUATIONS.find((one) => one.id === id)!,
+        "normal",
+      );
     const wall = of("wall");
     expect(place(wall, "left").at![0]).toBeCloseTo(wall.lens.centre.x, 9);
     expect(place(wall, "right").at).toBeNull();

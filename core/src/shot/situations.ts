@@ -30,7 +30,12 @@ export const SITUATIONS: readonly Situation[] = [
 ];
 
 /** The shot in a situation, the gaze turned to the orientation from the side on which it is now. */
-export function inSituation(shot: Shot, { heading }: Orientation, { turn, pitch, roll, eye, level }: Situation, convergence: Convergence): Shot {
+export function inSituation(
+  shot: Shot,
+  { heading }: Orientation,
+  { turn, pitch, roll, eye, level }: Situation,
+  convergence: Convergence,
+): Shot {
   const { frame } = shot;
   const placed: Shot = {
     ...shot,
@@ -48,11 +53,19 @@ export const HABITS = [
 ] as const;
 
 /** A level view with both points of the orientation where a habit has them, the horizon and the eye as they are. */
-export function byHabit(shot: Shot, { heading }: Orientation, { left, right }: { readonly left: number; readonly right: number }): Shot {
+export function byHabit(
+  shot: Shot,
+  { heading }: Orientation,
+  { left, right }: { readonly left: number; readonly right: number },
+): Shot {
   const { sheet, frame } = shot;
   const x = frame.x + frame.width / 2;
   const [l, r] = [x - left * sheet.width, right * sheet.width - x];
   const distance = Math.sqrt(l * r);
   const turn = degrees(Math.atan2(r, distance));
-  return { ...shot, gaze: { heading: heading - turn, pitch: 0, roll: 0 }, lens: { ...shot.lens, distance, centre: { x, y: shot.lens.centre.y } } };
+  return {
+    ...shot,
+    gaze: { heading: heading - turn, pitch: 0, roll: 0 },
+    lens: { ...shot.lens, distance, centre: { x, y: shot.lens.centre.y } },
+  };
 }

@@ -25,7 +25,9 @@ export const sameAxis = (a: SixName, b: SixName): boolean =>
 /** The name of the third point, that of first x second. */
 export function thirdName([first, second]: SixNames): SixName {
   const third = cross(namedDirection({ heading: 0 }, first), namedDirection({ heading: 0 }, second));
-  return SIX.reduce((best, name) => (dot(namedDirection({ heading: 0 }, name), third) > dot(namedDirection({ heading: 0 }, best), third) ? name : best));
+  return SIX.reduce((best, name) =>
+    dot(namedDirection({ heading: 0 }, name), third) > dot(namedDirection({ heading: 0 }, best), third) ? name : best,
+  );
 }
 
 /**
@@ -36,7 +38,10 @@ export function slidTo(shot: Shot, first: Vec3, place: readonly [number, number]
   const view = viewOf(shot);
   const ray = toEye(view, unproject(view, place));
   const along = sub(ray, scale(first, dot(ray, first)));
-  if (norm(along) < ONE) throw new NoAnswer("This is the first point itself, or the one straight opposite: lead the second away from it, along the horizon.");
+  if (norm(along) < ONE)
+    throw new NoAnswer(
+      "This is the first point itself, or the one straight opposite: lead the second away from it, along the horizon.",
+    );
   return unit(along);
 }
 
@@ -60,14 +65,25 @@ export function sixOf(shot: Shot, orientation: Turned, names: SixNames): readonl
  * The shot with its view turned so that the two named points lie where they are put, in eye axes; lens and eye stay.
  * @throws NoAnswer for two names of one axis, or two places that are one
  */
-export function withSix(shot: Shot, orientation: Turned, names: SixNames, [first, second]: readonly [Vec3, Vec3]): Shot {
-  if (sameAxis(...names)) throw new NoAnswer("A point and its opposite cannot both be named: they lie on one line through the eye. Take one of the other four.");
-  if (norm(cross(first, second)) < ONE * norm(first) * norm(second)) throw new NoAnswer("Both points lie on one line through the eye: lead the second along the first one’s horizon.");
+export function withSix(
+  shot: Shot,
+  orientation: Turned,
+  names: SixNames,
+  [first, second]: readonly [Vec3, Vec3],
+): Shot {
+  if (sameAxis(...names))
+    throw new NoAnswer(
+      "A point and its opposite cannot both be named: they lie on one line through the eye. Take one of the other four.",
+    );
+  if (norm(cross(first, second)) < ONE * norm(first) * norm(second))
+    throw new NoAnswer("Both points lie on one line through the eye: lead the second along the first one’s horizon.");
   const eye = sixPoints(first, second);
   const [a, b] = names.map((name) => namedDirection(orientation, name));
   const world = [a, b, cross(a, b)];
   // Each axis of the eye, as the three points have it, in the world.
-  const [right, up, forward] = [0, 1, 2].map((k) => [0, 1, 2].map((i) => eye.reduce((sum, e, j) => sum + e[k] * world[j][i], 0)) as unknown as Vec3);
+  const [right, up, forward] = [0, 1, 2].map(
+    (k) => [0, 1, 2].map((i) => eye.reduce((sum, e, j) => sum + e[k] * world[j][i], 0)) as unknown as Vec3,
+  );
   return { ...shot, gaze: gazeOf({ right, up, forward }) };
 }
 
@@ -78,8 +94,12 @@ export function nearestNames(shot: Shot, orientation: Turned, points: readonly [
     const after = eyeAxes(withSix(shot, orientation, names, points).gaze);
     return dot(before.right, after.right) + dot(before.up, after.up) + dot(before.forward, after.forward);
   };
-  const all = SIX.flatMap((first) => SIX.filter((second) => !sameAxis(first, second)).map((second): SixNames => [first, second]));
-  return all.map((names) => [names, alike(names)] as const).reduce((best, one) => (one[1] > best[1] + 1e-9 ? one : best))[0];
+  const all = SIX.flatMap((first) =>
+    SIX.filter((second) => !sameAxis(first, second)).map((second): SixNames => [first, second]),
+  );
+  return all
+    .map((names) => [names, alike(names)] as const)
+    .reduce((best, one) => (one[1] > best[1] + 1e-9 ? one : best))[0];
 }
 
 /** The same places, called otherwise: another picture from the same set-up. */
@@ -89,13 +109,18 @@ export const renamed = (shot: Shot, orientation: Turned, before: SixNames, after
 /** The first two points mirrored left to right about the centre of vision, with the third where it follows from them. */
 export const mirrored = (shot: Shot, orientation: Turned, names: SixNames): Shot => {
   const [[a, b, c], [d, e, f]] = sixOf(shot, orientation, names);
-  return withSix(shot, orientation, names, [[-a, b, c], [-d, e, f]]);
+  return withSix(shot, orientation, names, [
+    [-a, b, c],
+    [-d, e, f],
+  ]);
 };
 
 /** What is worth knowing about where a first point (in eye axes) was put, or null. */
 export function firstPlaceTold([a, b, c]: Vec3): string | null {
-  if (Math.hypot(a, b) < 1e-3 * Math.abs(c)) return "It stands in the very middle: its horizon is the rim, and five points are seen.";
-  if (Math.abs(c) < 1e-3 * Math.hypot(a, b)) return "It stands on the rim: its horizon is a straight line through the middle.";
+  if (Math.hypot(a, b) < 1e-3 * Math.abs(c))
+    return "It stands in the very middle: its horizon is the rim, and five points are seen.";
+  if (Math.abs(c) < 1e-3 * Math.hypot(a, b))
+    return "It stands on the rim: its horizon is a straight line through the middle.";
   return null;
 }
 

@@ -54,14 +54,24 @@ export function nearestAcute(p: Vec2, q: Vec2, r: Vec2, margin = 1): Vec2 {
 export function onLevel([v1, v2]: readonly Vec2[], horizonY: number): void {
   for (const [i, pin] of [v1, v2].entries()) {
     const off = pin[1] - horizonY;
-    if (Math.abs(off) > 0.01) throw new NoAnswer(`Point ${i + 1} lies ${mm(Math.abs(off))} ${off > 0 ? "below" : "above"} the horizon; both must lie on it.`);
+    if (Math.abs(off) > 0.01)
+      throw new NoAnswer(
+        `Point ${i + 1} lies ${mm(Math.abs(off))} ${off > 0 ? "below" : "above"} the horizon; both must lie on it.`,
+      );
   }
 }
 
 /** @throws NoAnswer where two pins are one */
 export function apart(pins: readonly Vec2[]): void {
-  for (const [i, j] of pins.length === 3 ? [[0, 1], [0, 2], [1, 2]] : [[0, 1]]) {
-    if (distance2(pins[i], pins[j]) < APART) throw new NoAnswer(`Points ${i + 1} and ${j + 1} lie on top of each other.`);
+  for (const [i, j] of pins.length === 3
+    ? [
+        [0, 1],
+        [0, 2],
+        [1, 2],
+      ]
+    : [[0, 1]]) {
+    if (distance2(pins[i], pins[j]) < APART)
+      throw new NoAnswer(`Points ${i + 1} and ${j + 1} lie on top of each other.`);
   }
 }
 
@@ -85,9 +95,11 @@ export function solvePins(pins: readonly Vec2[], centre?: Vec2, horizonY?: numbe
   if (square > APART) return solved(v1, v2, c, Math.sqrt(square));
   const [a, b] = [towards(c, v1), towards(c, v2)];
   const onHorizon = Math.abs(a[0] * b[1] - a[1] * b[0]) < APART * distance2(v1, v2);
-  throw new NoAnswer(onHorizon
-    ? "Both points lie on the same side of the centre of vision: no eye sees them at right angles. Put one on each side."
-    : "The two points stand too close together for a centre of vision so far off their horizon: no eye sees them at right angles. Spread them.");
+  throw new NoAnswer(
+    onHorizon
+      ? "Both points lie on the same side of the centre of vision: no eye sees them at right angles. Put one on each side."
+      : "The two points stand too close together for a centre of vision so far off their horizon: no eye sees them at right angles. Spread them.",
+  );
 }
 
 function solveThree(v1: Vec2, v2: Vec2, v3: Vec2, centre?: Vec2): Solved {
@@ -100,7 +112,9 @@ function solveThree(v1: Vec2, v2: Vec2, v3: Vec2, centre?: Vec2): Solved {
     );
   }
   if (centre && distance2(c, centre) > 0.01) {
-    throw new NoAnswer(`Three points fix the centre of vision at ${pair(c)}; the one given is ${mm(distance2(c, centre))} away. Leave it out.`);
+    throw new NoAnswer(
+      `Three points fix the centre of vision at ${pair(c)}; the one given is ${mm(distance2(c, centre))} away. Leave it out.`,
+    );
   }
   return solved(v1, v2, c, Math.sqrt(square));
 }
@@ -131,7 +145,8 @@ export function posed(north: Vec3, up: Vec3, [x, y]: Vec2, distance: number, law
  */
 export function solveWithPlumb(level: Vec2, plumb: Vec2, centre: Vec2): Solved {
   const square = -dot2(towards(centre, level), towards(centre, plumb));
-  if (!(square > APART)) throw new NoAnswer("With this centre of vision no eye sees the third point at right angles to the others.");
+  if (!(square > APART))
+    throw new NoAnswer("With this centre of vision no eye sees the third point at right angles to the others.");
   const distance = Math.sqrt(square);
   return posed(axis(level, centre, distance), upward(axis(plumb, centre, distance)), centre, distance);
 }

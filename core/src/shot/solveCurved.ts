@@ -44,7 +44,11 @@ function squareDistance(law: LawId, v1: Vec2, v2: Vec2, centre: Vec2): number | 
 }
 
 /** Centre and distance at which three pins are seen at right angles, by Newton's method from a start; null where it finds none. */
-function squareCentre(law: LawId, pins: readonly Vec2[], start: readonly [number, number, number]): readonly [number, number, number] | null {
+function squareCentre(
+  law: LawId,
+  pins: readonly Vec2[],
+  start: readonly [number, number, number],
+): readonly [number, number, number] | null {
   const misses = ([x, y, log]: readonly number[]) => {
     const [a, b, c] = pins.map((pin) => axis(law, pin, [x, y], Math.exp(log)));
     return [dot(a, b), dot(a, c), dot(b, c)];
@@ -86,7 +90,8 @@ export function solvePinsThrough(law: LawId, pins: readonly Vec2[], centre?: Vec
   if (!v3) {
     const c = centre ?? middle({ x: v1[0], y: v1[1], width: v2[0] - v1[0], height: v2[1] - v1[1] });
     const distance = squareDistance(law, v1, v2, c);
-    if (distance === null) throw new NoAnswer("Through this lens no eye sees the two points at right angles about this centre of vision.");
+    if (distance === null)
+      throw new NoAnswer("Through this lens no eye sees the two points at right angles about this centre of vision.");
     return seen(c, distance);
   }
   const triangle = orthocentre(v1, v2, v3);
@@ -98,7 +103,10 @@ export function solvePinsThrough(law: LawId, pins: readonly Vec2[], centre?: Vec
       if (!found) continue;
       const [x, y, distance] = found;
       if (!pins.every((pin) => shows(law, pin, [x, y], distance))) continue;
-      if (centre && Math.hypot(x - centre[0], y - centre[1]) > 0.01) throw new NoAnswer(`Three points fix the centre of vision at (${x.toFixed(1)}, ${y.toFixed(1)}); the one given is ${Math.hypot(x - centre[0], y - centre[1]).toFixed(1)} mm away. Leave it out.`);
+      if (centre && Math.hypot(x - centre[0], y - centre[1]) > 0.01)
+        throw new NoAnswer(
+          `Three points fix the centre of vision at (${x.toFixed(1)}, ${y.toFixed(1)}); the one given is ${Math.hypot(x - centre[0], y - centre[1]).toFixed(1)} mm away. Leave it out.`,
+        );
       return seen([x, y], distance);
     }
   }

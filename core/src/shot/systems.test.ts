@@ -4,7 +4,20 @@ import { LAWS, type LawId } from "../lens";
 import { NoAnswer } from "../problem";
 import { between, shotWith } from "../testing";
 import { pinsOf } from "../vanishing";
-import { covered, CURVED_SYSTEMS, inCurvedSystem, project, projectDirection, rimRadius, toEye, turnedTo, unproject, viewOf, withCovered, withLaw } from ".";
+import {
+  covered,
+  CURVED_SYSTEMS,
+  inCurvedSystem,
+  project,
+  projectDirection,
+  rimRadius,
+  toEye,
+  turnedTo,
+  unproject,
+  viewOf,
+  withCovered,
+  withLaw,
+} from ".";
 
 const main = { id: "main", name: "Main streets", heading: 35 };
 const curved = (Object.keys(LAWS) as LawId[]).filter((id) => !LAWS[id].straight);
@@ -21,7 +34,11 @@ describe("curved systems", () => {
 
   it("show four points around, four over, five on a disc's middle and rim, six on the whole world", () => {
     const shown = (id: string) => {
-      const shot = inCurvedSystem(shotWith(), { ...main, heading: 35 }, CURVED_SYSTEMS.find((one) => one.id === id)!);
+      const shot = inCurvedSystem(
+        shotWith(),
+        { ...main, heading: 35 },
+        CURVED_SYSTEMS.find((one) => one.id === id)!,
+      );
       return { shot, pins: pinsOf([main], shot).filter((pin) => pin.point.at) };
     };
     expect(shown("sweep-around").pins).toHaveLength(4);
@@ -43,8 +60,16 @@ describe("curved systems", () => {
     for (const law of curved) {
       const view = viewOf(withLaw(shot, law));
       expect(projectDirection(view, forward)).toEqual([expect.closeTo(210, 9), expect.closeTo(148.5, 9)]);
-      const near = project(view, [view.eye[0] + forward[0] + 0.001, view.eye[1] + forward[1], view.eye[2] + forward[2]])!;
-      const straight = project(viewOf(shot), [view.eye[0] + forward[0] + 0.001, view.eye[1] + forward[1], view.eye[2] + forward[2]])!;
+      const near = project(view, [
+        view.eye[0] + forward[0] + 0.001,
+        view.eye[1] + forward[1],
+        view.eye[2] + forward[2],
+      ])!;
+      const straight = project(viewOf(shot), [
+        view.eye[0] + forward[0] + 0.001,
+        view.eye[1] + forward[1],
+        view.eye[2] + forward[2],
+      ])!;
       expect(distance2(near, straight)).toBeLessThan(1e-4);
     }
   });
@@ -52,24 +77,36 @@ describe("curved systems", () => {
 
 describe("a view turned by a pin", () => {
   it("has the direction where it was put, whatever the lens, and keeps its roll", () => {
-    fc.assert(fc.property(fc.constantFrom(...curved), between(-180, 180), between(-70, 70), between(-60, 60), between(60, 360), between(60, 240), fc.constantFrom("left", "right", "upright"), (law, heading, pitch, roll, x, y, role) => {
-      const shot = withLaw(shotWith({ gaze: { heading, pitch, roll }, distance: 80 }), law);
-      const { direction } = pinsOf([main], shot).find((pin) => pin.role === role)!;
-      let turned;
-      try {
-        turned = turnedTo(shot, direction, [x, y]);
-      } catch (refused) {
-        expect(refused).toBeInstanceOf(NoAnswer);
-        return;
-      }
-      const at = projectDirection(viewOf(turned), direction);
-      // A place that the lens does not show stands for the nearest one that it does.
-      const meant = projectDirection(viewOf(shot), unproject(viewOf(shot), [x, y]));
-      // Straight behind the eye is a whole rim, and any of its places is as right.
-      const behind = viewOf(shot).law.off(toEye(viewOf(shot), unproject(viewOf(shot), [x, y]))) > Math.PI - 1e-3;
-      if (at && meant && !behind) expect(distance2(at, meant)).toBeLessThan(1e-3);
-      if (role !== "upright") expect(turned.gaze.roll).toBe(roll);
-      else expect(turned.gaze.heading).toBe(heading);
-    }), { numRuns: 300 });
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...curved),
+        between(-180, 180),
+        between(-70, 70),
+        between(-60, 60),
+        between(60, 360),
+        between(60, 240),
+        fc.constantFrom("left", "right", "upright"),
+        (law, heading, pitch, roll, x, y, role) => {
+          const shot = withLaw(shotWith({ gaze: { heading, pitch, roll }, distance: 80 }), law);
+          const { direction } = pinsOf([main], shot).find((pin) => pin.role === role)!;
+          let turned;
+          try {
+            turned = turnedTo(shot, direction, [x, y]);
+          } catch (refused) {
+            expect(refused).toBeInstanceOf(NoAnswer);
+            return;
+          }
+          const at = projectDirection(viewOf(turned), direction);
+          // A place that the lens does not show stands for the nearest one that it does.
+          const meant = projectDirection(viewOf(shot), unproject(viewOf(shot), [x, y]));
+          // Straight behind the eye is a whole rim, and any of its places is as right.
+          const behind = viewOf(shot).law.off(toEye(viewOf(shot), unproject(viewOf(shot), [x, y]))) > Math.PI - 1e-3;
+          if (at && meant && !behind) expect(distance2(at, meant)).toBeLessThan(1e-3);
+          if (role !== "upright") expect(turned.gaze.roll).toBe(roll);
+          else expect(turned.gaze.heading).toBe(heading);
+        },
+      ),
+      { numRuns: 300 },
+    );
   });
 });

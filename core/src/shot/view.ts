@@ -1,4 +1,16 @@
-import { add, degrees, dot, headingDirection, radians, scale, sub, unit, type Rect, type Vec2, type Vec3 } from "../geometry";
+import {
+  add,
+  degrees,
+  dot,
+  headingDirection,
+  radians,
+  scale,
+  sub,
+  unit,
+  type Rect,
+  type Vec2,
+  type Vec3,
+} from "../geometry";
 import { LAWS, type LensLaw } from "../lens";
 import type { Shot } from "../scene";
 
@@ -58,7 +70,9 @@ export function gazeOf({ right, up, forward }: Pick<View, "right" | "up" | "forw
 /** A shot's lens: its law, on a disc that is cut off earlier with that as its limit. */
 function lawOf({ law: id, within }: Shot["lens"]): LensLaw {
   const law: LensLaw = LAWS[id];
-  return within === undefined || law.straight || law.shape !== "round" ? law : { ...law, limit: Math.min(law.limit, radians(within / 2)) };
+  return within === undefined || law.straight || law.shape !== "round"
+    ? law
+    : { ...law, limit: Math.min(law.limit, radians(within / 2)) };
 }
 
 /** The view of a shot. */
@@ -112,7 +126,11 @@ export const unprojectToGround = (view: View, point: Vec2): Vec3 | null => unpro
  * Many points at once: `points` holds x y z (m) one after the other, the answer x y (mm), NaN where nothing is seen.
  * The straight lens runs through one fused matrix.
  */
-export function projectMany(view: View, points: Float64Array, out = new Float64Array((points.length / 3) * 2)): Float64Array {
+export function projectMany(
+  view: View,
+  points: Float64Array,
+  out = new Float64Array((points.length / 3) * 2),
+): Float64Array {
   if (view.law === LAWS.rectilinear) return projectStraight(straightMatrix(view), points, out);
   for (let i = 0, o = 0; i < points.length; i += 3, o += 2) {
     const p = project(view, [points[i], points[i + 1], points[i + 2]]);
@@ -130,10 +148,20 @@ function straightMatrix({ eye, right, up, forward, centre, distance }: View): Fl
 
 // The coefficients are read one by one from a typed array, so that the compiler knows them for doubles.
 function projectStraight(m: Float64Array, points: Float64Array, out: Float64Array): Float64Array {
-  const rx = m[0], ry = m[1], rz = m[2], re = m[3];
-  const ux = m[4], uy = m[5], uz = m[6], ue = m[7];
-  const fx = m[8], fy = m[9], fz = m[10], fe = m[11];
-  const cx = m[12], cy = m[13];
+  const rx = m[0],
+    ry = m[1],
+    rz = m[2],
+    re = m[3];
+  const ux = m[4],
+    uy = m[5],
+    uz = m[6],
+    ue = m[7];
+  const fx = m[8],
+    fy = m[9],
+    fz = m[10],
+    fe = m[11];
+  const cx = m[12],
+    cy = m[13];
   for (let i = 0, o = 0; i < points.length; i += 3, o += 2) {
     const x = points[i];
     const y = points[i + 1];

@@ -2,7 +2,8 @@ import { newScene } from "../scene";
 import { block, shotWith } from "../testing";
 import { slipOf } from ".";
 
-const valueOf = (sections: ReturnType<typeof slipOf>, id: string) => sections.flatMap((s) => s.rows).find((row) => row.id === id)?.value;
+const valueOf = (sections: ReturnType<typeof slipOf>, id: string) =>
+  sections.flatMap((s) => s.rows).find((row) => row.id === id)?.value;
 
 describe("the slip", () => {
   const scene = newScene("Quay");

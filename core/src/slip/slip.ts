@@ -31,8 +31,15 @@ export function fromEdge(sheet: Pick<Rect, "width" | "height">, x: number, y: nu
   const off = offSheet(sheet, x, y);
   if (off) {
     const sideways = off.side === "left" || off.side === "right";
-    const [at, size, before, after] = sideways ? [y, sheet.height, "above", "below"] as const : [x, sheet.width, "left of", "right of"] as const;
-    const across = at < 0 ? `${mm(-at)} ${before} it` : at > size ? `${mm(at - size)} ${after} it` : `${mm(at)} from the ${sideways ? "top" : "left"}`;
+    const [at, size, before, after] = sideways
+      ? ([y, sheet.height, "above", "below"] as const)
+      : ([x, sheet.width, "left of", "right of"] as const);
+    const across =
+      at < 0
+        ? `${mm(-at)} ${before} it`
+        : at > size
+          ? `${mm(at - size)} ${after} it`
+          : `${mm(at)} from the ${sideways ? "top" : "left"}`;
     const side = { left: "left of", right: "right of", top: "above", bottom: "below" }[off.side];
     return `${mm(off.distance)} ${side} the sheet, ${across}`;
   }
@@ -45,7 +52,9 @@ export function pinPlace(sheet: Pick<Rect, "width" | "height">, { point }: Pin):
   if (point.at) return fromEdge(sheet, ...point.at);
   if (point.angle === null) return "beyond what this lens shows";
   if (Math.abs(point.angle - 90) < 1e-9) return "none: drawn upright, parallel";
-  return Math.abs(point.angle) < 1e-9 ? "none: drawn level, parallel" : `none: drawn parallel at ${degree(point.angle)}`;
+  return Math.abs(point.angle) < 1e-9
+    ? "none: drawn level, parallel"
+    : `none: drawn parallel at ${degree(point.angle)}`;
 }
 
 function horizonRows(shot: Shot): SlipRow[] {
@@ -54,7 +63,11 @@ function horizonRows(shot: Shot): SlipRow[] {
   const line = horizon(view);
   const [left, right] = [0, shot.sheet.width].map((x) => line && heightAt(line, x));
   if (left === null || right === null) return [{ id: "horizon", label: "Horizon", value: "none on this sheet" }];
-  const row = (id: string, label: string, y: number): SlipRow => ({ id, label, value: `${mm(y)} from top, ${mm(shot.sheet.height - y)} from bottom` });
+  const row = (id: string, label: string, y: number): SlipRow => ({
+    id,
+    label,
+    value: `${mm(y)} from top, ${mm(shot.sheet.height - y)} from bottom`,
+  });
   return [row("horizon-left", "Horizon, left edge", left), row("horizon-right", "Horizon, right edge", right)];
 }
 
@@ -71,7 +84,13 @@ function blockOnPaper(view: View, shot: Shot, block: Block): SlipRow[] {
     edge("building-length", "Length", block.length, blockCorner(block, 1 - u, v)),
     edge("building-width", "Width", block.width, blockCorner(block, u, 1 - v)),
     edge("building-height", "Height, near corner", block.height, [foot[0], foot[1], foot[2] + block.height]),
-    { id: "building-foot", label: "Foot, near corner", value: seen ? (contains(shot.frame, seen) ? "" : "off the panel: ") + fromEdge(shot.sheet, ...seen) : "behind the eye" },
+    {
+      id: "building-foot",
+      label: "Foot, near corner",
+      value: seen
+        ? (contains(shot.frame, seen) ? "" : "off the panel: ") + fromEdge(shot.sheet, ...seen)
+        : "behind the eye",
+    },
   ];
 }
 
@@ -84,30 +103,68 @@ export function slipOf(scene: Scene, shot: Shot, block?: Block): SlipSection[] {
     {
       title: "Sheet",
       rows: [
-        { id: "sheet", label: sheet.paper ?? "Sheet", value: `${Number(sheet.width.toFixed(1))} × ${mm(sheet.height)}` },
-        { id: "panel", label: "Panel", value: `${Number(frame.width.toFixed(1))} × ${mm(frame.height)}, ${mm(frame.x)} from left, ${mm(frame.y)} from top` },
+        {
+          id: "sheet",
+          label: sheet.paper ?? "Sheet",
+          value: `${Number(sheet.width.toFixed(1))} × ${mm(sheet.height)}`,
+        },
+        {
+          id: "panel",
+          label: "Panel",
+          value: `${Number(frame.width.toFixed(1))} × ${mm(frame.height)}, ${mm(frame.x)} from left, ${mm(frame.y)} from top`,
+        },
       ],
     },
-    { title: "Eye level", rows: [...horizonRows(shot), { id: "eye-height", label: "Eye height", value: metres(eye.z) }] },
+    {
+      title: "Eye level",
+      rows: [...horizonRows(shot), { id: "eye-height", label: "Eye height", value: metres(eye.z) }],
+    },
     {
       title: "View",
       rows: [
         { id: "centre", label: "Centre of vision", value: fromEdge(sheet, lens.centre.x, lens.centre.y) },
         { id: "distance", label: "Picture distance", value: mm(lens.distance) },
-        ...(view.law.straight ? [
-          { id: "field", label: "Field of view", value: `${degree(fieldOfView(shot))} across the panel` },
-          { id: "full-frame", label: "Full-frame lens", value: mm(fullFrame(shot)), fixed: true },
-        ] : [
-          { id: "field", label: view.law.shape === "round" ? "Across the disc in the panel" : "Around in the panel", value: degree(covered(shot)) },
-          ...(view.law.shape === "round" ? [{ id: "rim", label: "Rim, 90° off the gaze", value: `${mm(rimRadius(shot))} from the centre` }] : []),
-        ]),
+        ...(view.law.straight
+          ? [
+              { id: "field", label: "Field of view", value: `${degree(fieldOfView(shot))} across the panel` },
+              { id: "full-frame", label: "Full-frame lens", value: mm(fullFrame(shot)), fixed: true },
+            ]
+          : [
+              {
+                id: "field",
+                label: view.law.shape === "round" ? "Across the disc in the panel" : "Around in the panel",
+                value: degree(covered(shot)),
+              },
+              ...(view.law.shape === "round"
+                ? [{ id: "rim", label: "Rim, 90° off the gaze", value: `${mm(rimRadius(shot))} from the centre` }]
+                : []),
+            ]),
         { id: "heading", label: "Heading", value: degree(gaze.heading) },
-        ...(gaze.pitch ? [{ id: "pitch", label: gaze.pitch > 0 ? "Looking up" : "Looking down", value: degree(Math.abs(gaze.pitch)) }] : []),
+        ...(gaze.pitch
+          ? [
+              {
+                id: "pitch",
+                label: gaze.pitch > 0 ? "Looking up" : "Looking down",
+                value: degree(Math.abs(gaze.pitch)),
+              },
+            ]
+          : []),
         ...(gaze.roll ? [{ id: "roll", label: "Roll", value: degree(gaze.roll) }] : []),
       ],
     },
     { title: "Points", rows: pins.map((pin) => ({ id: pin.id, label: pin.name, value: pinPlace(sheet, pin) })) },
-    ...(showOf(shot).measuring > 0 ? [{ title: "Measuring points", rows: measuringPoints(view, pins).map(({ id, name, at }) => ({ id, label: name, value: fromEdge(sheet, ...at) })) }] : []),
+    ...(showOf(shot).measuring > 0
+      ? [
+          {
+            title: "Measuring points",
+            rows: measuringPoints(view, pins).map(({ id, name, at }) => ({
+              id,
+              label: name,
+              value: fromEdge(sheet, ...at),
+            })),
+          },
+        ]
+      : []),
   ];
   return block ? [{ title: block.name, rows: blockOnPaper(view, shot, block) }, ...sections] : sections;
 }

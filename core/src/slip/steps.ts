@@ -1,4 +1,22 @@
-import { byCompass, compassArc, footLine, heightAt, horizon, horizonPlanes, lineArcs, offPageAids, offSheet, pickedArcs, pinsOf, scaledSetUp, type CompassArc, type OffPageAids, type OffSheet, type Pin, type ScaledSetUp } from "../vanishing";
+import {
+  byCompass,
+  compassArc,
+  footLine,
+  heightAt,
+  horizon,
+  horizonPlanes,
+  lineArcs,
+  offPageAids,
+  offSheet,
+  pickedArcs,
+  pinsOf,
+  scaledSetUp,
+  type CompassArc,
+  type OffPageAids,
+  type OffSheet,
+  type Pin,
+  type ScaledSetUp,
+} from "../vanishing";
 import type { Vec2 } from "../geometry";
 import type { Scene, Shot } from "../scene";
 import { viewOf, type View } from "../shot";
@@ -29,14 +47,21 @@ export interface SetUp {
   readonly steps: readonly string[];
   /** Aids for each point beyond the left or right edge. */
   readonly aids: readonly { readonly pin: Pin; readonly aids: OffPageAids }[];
-  readonly scaled: ScaledSetUp & { readonly named: readonly { readonly name: string; readonly x: number; readonly y: number }[] };
+  readonly scaled: ScaledSetUp & {
+    readonly named: readonly { readonly name: string; readonly x: number; readonly y: number }[];
+  };
 }
 
 /** Shown once, in small type, wherever somebody goes to work with the slip. */
-export const CAUTIONS = "Pad under the sheet before you press pins or compass points into it, and cap pins that stay on the desk. Dimensions are for pictures, not for building.";
+export const CAUTIONS =
+  "Pad under the sheet before you press pins or compass points into it, and cap pins that stay on the desk. Dimensions are for pictures, not for building.";
 
 function pinStep(shot: Shot, pin: Pin): string {
-  const { point: { at }, offSheet, name } = pin;
+  const {
+    point: { at },
+    offSheet,
+    name,
+  } = pin;
   if (!at) {
     const angle = "angle" in pin.point ? pin.point.angle : 0;
     if (angle === null) return `${name}: beyond what this lens shows.`;
@@ -73,7 +98,14 @@ function compassSheet(shot: Shot, view: View, pins: readonly Pin[]): CompassShee
     feet: first.flatMap((pin) => {
       const line = footLine(view, pin);
       const slant = line && ((Math.atan2(line.along[1], line.along[0]) * 180) / Math.PI + 180) % 180;
-      return line && slant !== null ? [{ name: `All lines to ${pin.name}`, how: `feet on the line through ${fromEdge(shot.sheet, ...line.at)}, at ${degree(slant)} clockwise from right` }] : [];
+      return line && slant !== null
+        ? [
+            {
+              name: `All lines to ${pin.name}`,
+              how: `feet on the line through ${fromEdge(shot.sheet, ...line.at)}, at ${degree(slant)} clockwise from right`,
+            },
+          ]
+        : [];
     }),
     lines: first.flatMap((pin) => lineArcs(view, pin).map(told)),
     picked: pickedArcs(view, pins, shot.arcs).map(({ arc }) => told(arc)),
@@ -91,7 +123,10 @@ export function setUpOf(scene: Scene, shot: Shot, spacing = 10): SetUp {
   const [left, right] = [0, sheet.width].map((x) => line && heightAt(line, x));
   const pins = pinsOf(scene.orientations, shot);
   const placed = pins.flatMap((pin) => (pin.point.at ? [{ pin, at: pin.point.at }] : []));
-  const scaled = scaledSetUp(sheet, placed.map(({ at }) => at));
+  const scaled = scaledSetUp(
+    sheet,
+    placed.map(({ at }) => at),
+  );
   return {
     compass: byCompass(view) ? compassSheet(shot, view, pins) : null,
     steps: [
@@ -99,8 +134,8 @@ export function setUpOf(scene: Scene, shot: Shot, spacing = 10): SetUp {
       !view.law.straight
         ? "The horizon is a curve in this lens: draw it by its compass foot, or trace it."
         : left === null || right === null
-        ? "There is no horizon on this sheet: the view looks straight up or down."
-        : `Horizon: measure down ${mm(left)} at the left edge and ${mm(right)} at the right edge, and join the two marks.`,
+          ? "There is no horizon on this sheet: the view looks straight up or down."
+          : `Horizon: measure down ${mm(left)} at the left edge and ${mm(right)} at the right edge, and join the two marks.`,
       `Mark the centre of vision ${fromEdge(sheet, lens.centre.x, lens.centre.y)}. The eye is ${mm(lens.distance)} before it.`,
       ...pins.map((pin) => pinStep(shot, pin)),
       "Check: both ends of the horizon again from the top edge, and one upright of the panel against a set square.",
@@ -109,31 +144,69 @@ export function setUpOf(scene: Scene, shot: Shot, spacing = 10): SetUp {
       const aids = offPageAids(sheet, at, spacing);
       return aids ? [{ pin, aids }] : [];
     }),
-    scaled: { ...scaled, named: placed.map(({ pin }, i) => ({ name: pin.name, x: scaled.pins[i][0], y: scaled.pins[i][1] })) },
+    scaled: {
+      ...scaled,
+      named: placed.map(({ pin }, i) => ({ name: pin.name, x: scaled.pins[i][0], y: scaled.pins[i][1] })),
+    },
   };
 }
 
 /** The set-up sheet as plain text. */
 export function slipText(scene: Scene, shot: Shot, spacing = 10): string {
   const { steps, aids, scaled, compass } = setUpOf(scene, shot, spacing);
-  const rows = (title: string, of: readonly CompassRow[]) => (of.length ? ["", title, ...of.map(({ name, how }) => `${name}: ${how}`)] : []);
+  const rows = (title: string, of: readonly CompassRow[]) =>
+    of.length ? ["", title, ...of.map(({ name, how }) => `${name}: ${how}`)] : [];
   const tick = (height: number | null) => (height === null ? "-" : height.toFixed(1)).padStart(8);
   return [
     `${scene.title}: ${shot.name}`,
-    ...slipOf(scene, shot).flatMap(({ title, rows }) => ["", title.toUpperCase(), ...rows.map(({ label, value }) => `${label}: ${value}`)]),
-    "", "STEPS",
-    ...steps.map((step, i) => `${i + 1}. ${step}`),
-    ...aids.flatMap(({ pin, aids: { side, distance, spacing: { near, far }, ticks, centrolinead } }) => [
-      "", `EDGE TICKS FOR ${pin.name.toUpperCase()} (${mm(distance)} beyond the ${side} edge)`,
-      `Every ${mm(near)} on the ${side} edge, every ${mm(far)} on the opposite one; mm from the top edge, tilt in degrees.`,
-      `${"tick".padStart(6)}${side.padStart(8)}${"opposite".padStart(10)}${"tilt".padStart(8)}`,
-      ...ticks.map(({ number, near: a, far: b, tilt }) => `${String(number).padStart(6)}${tick(a)}  ${tick(b)}${tilt.toFixed(2).padStart(8)}`),
-      ...(centrolinead ? [`Centrolinead: pegs ${mm(centrolinead.pegs)} above and below, legs at ${centrolinead.angle.toFixed(2)}° to the ruler.`] : []),
+    ...slipOf(scene, shot).flatMap(({ title, rows }) => [
+      "",
+      title.toUpperCase(),
+      ...rows.map(({ label, value }) => `${label}: ${value}`),
     ]),
-    ...(compass ? [...rows("COMPASS: HORIZONS", compass.horizons), ...rows("COMPASS: LINES YOU PICKED", compass.picked), ...rows("COMPASS: LINES OF FEET", compass.feet), ...rows("COMPASS: LINES", compass.lines)] : []),
-    "", `SCALED SET-UP, 1 : ${scaled.factor}`,
+    "",
+    "STEPS",
+    ...steps.map((step, i) => `${i + 1}. ${step}`),
+    ...aids.flatMap(
+      ({
+        pin,
+        aids: {
+          side,
+          distance,
+          spacing: { near, far },
+          ticks,
+          centrolinead,
+        },
+      }) => [
+        "",
+        `EDGE TICKS FOR ${pin.name.toUpperCase()} (${mm(distance)} beyond the ${side} edge)`,
+        `Every ${mm(near)} on the ${side} edge, every ${mm(far)} on the opposite one; mm from the top edge, tilt in degrees.`,
+        `${"tick".padStart(6)}${side.padStart(8)}${"opposite".padStart(10)}${"tilt".padStart(8)}`,
+        ...ticks.map(
+          ({ number, near: a, far: b, tilt }) =>
+            `${String(number).padStart(6)}${tick(a)}  ${tick(b)}${tilt.toFixed(2).padStart(8)}`,
+        ),
+        ...(centrolinead
+          ? [
+              `Centrolinead: pegs ${mm(centrolinead.pegs)} above and below, legs at ${centrolinead.angle.toFixed(2)}° to the ruler.`,
+            ]
+          : []),
+      ],
+    ),
+    ...(compass
+      ? [
+          ...rows("COMPASS: HORIZONS", compass.horizons),
+          ...rows("COMPASS: LINES YOU PICKED", compass.picked),
+          ...rows("COMPASS: LINES OF FEET", compass.feet),
+          ...rows("COMPASS: LINES", compass.lines),
+        ]
+      : []),
+    "",
+    `SCALED SET-UP, 1 : ${scaled.factor}`,
     `Sheet: corner ${mm(scaled.sheet.x)} from left, ${mm(scaled.sheet.y)} from top, ${Number(scaled.sheet.width.toFixed(1))} × ${mm(scaled.sheet.height)}`,
     ...scaled.named.map(({ name, x, y }) => `${name}: ${mm(x)} from left, ${mm(y)} from top`),
-    "", CAUTIONS, "",
+    "",
+    CAUTIONS,
+    "",
   ].join("\n");
 }

@@ -1,7 +1,20 @@
 /** Units that a measure can be typed in, each in metres or, for angles, in degrees. */
 const LENGTHS: Readonly<Record<string, number>> = {
-  mm: 0.001, cm: 0.01, m: 1, in: 0.0254, inch: 0.0254, inches: 0.0254, '"': 0.0254, "″": 0.0254, "”": 0.0254,
-  ft: 0.3048, foot: 0.3048, feet: 0.3048, "'": 0.3048, "′": 0.3048, "’": 0.3048,
+  mm: 0.001,
+  cm: 0.01,
+  m: 1,
+  in: 0.0254,
+  inch: 0.0254,
+  inches: 0.0254,
+  '"': 0.0254,
+  "″": 0.0254,
+  "”": 0.0254,
+  ft: 0.3048,
+  foot: 0.3048,
+  feet: 0.3048,
+  "'": 0.3048,
+  "′": 0.3048,
+  "’": 0.3048,
 };
 const ANGLES: Readonly<Record<string, number>> = { "°": 1, deg: 1, degrees: 1 };
 
@@ -12,10 +25,13 @@ const PART = /^\s*(\d+\s+\d+\/\d+|\d+\/\d+|\d*[.,]?\d+|\d+[.,])\s*(°|[a-z]+|["'
 
 /** A whole number, a decimal with point or comma, or a fraction with or without a whole before it. */
 function amount(text: string): number {
-  return text.trim().split(/\s+/).reduce((sum, part) => {
-    const [over, under = "1"] = part.replace(",", ".").split("/");
-    return sum + Number(over) / Number(under);
-  }, 0);
+  return text
+    .trim()
+    .split(/\s+/)
+    .reduce((sum, part) => {
+      const [over, under = "1"] = part.replace(",", ".").split("/");
+      return sum + Number(over) / Number(under);
+    }, 0);
 }
 
 /**
@@ -24,9 +40,17 @@ function amount(text: string): number {
  * @throws Error with a sentence when it is no such measure
  */
 export function readMeasure(text: string, unit: Unit): number {
-  const units: Readonly<Record<string, number>> = unit === "°" ? ANGLES : unit === "dpi" ? { dpi: 1 } : unit === "" ? { "": 1 } : LENGTHS;
+  const units: Readonly<Record<string, number>> =
+    unit === "°" ? ANGLES : unit === "dpi" ? { dpi: 1 } : unit === "" ? { "": 1 } : LENGTHS;
   const own = units[unit];
-  const kind = unit === "°" ? "an angle in degrees" : unit === "dpi" ? "a number of dpi" : unit === "" ? "a number" : `a length in ${unit}`;
+  const kind =
+    unit === "°"
+      ? "an angle in degrees"
+      : unit === "dpi"
+        ? "a number of dpi"
+        : unit === ""
+          ? "a number"
+          : `a length in ${unit}`;
   const [, sign, body] = /^\s*([-−+]?)(.*)$/s.exec(text) ?? [];
   let [rest, total, parts] = [body.trim(), 0, 0];
   while (rest) {

@@ -6,7 +6,8 @@ const FOOT = 0.3048;
 /** The finest division of an inch that a ruler has: a 32nd, 0.8 mm. */
 const PARTS = 32;
 
-const plain = (parts: number, of: number): [number, number] => (parts % 2 === 0 && of > 1 ? plain(parts / 2, of / 2) : [parts, of]);
+const plain = (parts: number, of: number): [number, number] =>
+  parts % 2 === 0 && of > 1 ? plain(parts / 2, of / 2) : [parts, of];
 
 /** A number of inches as a ruler has it: whole ones and a reduced fraction, to the nearest 32nd. */
 function ruled(inches: number): string {
@@ -37,5 +38,7 @@ export function inSystem(text: string, system: System): string {
   if (system === "metric") return text;
   return text
     .replace(PAIR, (_, a: string, b: string) => `${inInches(value(a))} × ${inInches(value(b))}"`)
-    .replace(ONE, (_, size: string, unit: string) => (unit === "mm" ? `${inInches(value(size))}"` : inFeet(value(size))));
+    .replace(ONE, (_, size: string, unit: string) =>
+      unit === "mm" ? `${inInches(value(size))}"` : inFeet(value(size)),
+    );
 }

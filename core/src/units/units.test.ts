@@ -4,26 +4,51 @@ import { inFeet, inInches, inSystem, readMeasure, type Unit } from ".";
 
 describe("a typed measure", () => {
   it.each<[string, Unit, number]>([
-    ["312", "mm", 312], [" 312.5 mm", "mm", 312.5], ["12 5/16 in", "mm", 12.3125 * 25.4], ["5/8\"", "mm", 15.875], ["35mm", "mm", 35],
-    ["3 cm", "mm", 30], ["-40", "mm", -40], ["1,6", "m", 1.6], ["1.6 m", "m", 1.6], ["5' 7\"", "m", 1.7018], ["5'7\"", "m", 1.7018], ["5 ft 7 in", "m", 1.7018],
-    ["6 ft", "m", 1.8288], ["180cm", "m", 1.8], ["12°", "°", 12], ["−12.5 deg", "°", -12.5], ["300", "dpi", 300], [".5", "m", 0.5],
+    ["312", "mm", 312],
+    [" 312.5 mm", "mm", 312.5],
+    ["12 5/16 in", "mm", 12.3125 * 25.4],
+    ['5/8"', "mm", 15.875],
+    ["35mm", "mm", 35],
+    ["3 cm", "mm", 30],
+    ["-40", "mm", -40],
+    ["1,6", "m", 1.6],
+    ["1.6 m", "m", 1.6],
+    ["5' 7\"", "m", 1.7018],
+    ["5'7\"", "m", 1.7018],
+    ["5 ft 7 in", "m", 1.7018],
+    ["6 ft", "m", 1.8288],
+    ["180cm", "m", 1.8],
+    ["12°", "°", 12],
+    ["−12.5 deg", "°", -12.5],
+    ["300", "dpi", 300],
+    [".5", "m", 0.5],
   ])("%s in a field of %s is %d", (text, unit, value) => {
     expect(readMeasure(text, unit)).toBeCloseTo(value, 9);
   });
 
   it.each<[string, Unit, string]>([
-    ["", "mm", "a length in mm"], ["twelve", "mm", "a length in mm"], ["5 kg", "m", "a length in m"], ["12°", "mm", "a length in mm"],
-    ["3 m", "°", "an angle in degrees"], ["1/0 in", "mm", "a length in mm"], ["5 7", "mm", "a length in mm"], ["1e9", "mm", "a length in mm"],
-    ["Infinity", "m", "a length in m"], ["NaN", "m", "a length in m"], ["5' 7", "m", "a length in m"],
+    ["", "mm", "a length in mm"],
+    ["twelve", "mm", "a length in mm"],
+    ["5 kg", "m", "a length in m"],
+    ["12°", "mm", "a length in mm"],
+    ["3 m", "°", "an angle in degrees"],
+    ["1/0 in", "mm", "a length in mm"],
+    ["5 7", "mm", "a length in mm"],
+    ["1e9", "mm", "a length in mm"],
+    ["Infinity", "m", "a length in m"],
+    ["NaN", "m", "a length in m"],
+    ["5' 7", "m", "a length in m"],
   ])("%s in a field of %s is refused", (text, unit, kind) => {
     expect(() => readMeasure(text, unit)).toThrow(`“${text}” is not ${kind}.`);
   });
 
   it("reads back what is written, in any unit of length", () => {
-    fc.assert(fc.property(between(-2000, 2000), fc.constantFrom("mm", "cm", "m", "in", "ft"), (value, unit) => {
-      const factor = { mm: 1, cm: 10, m: 1000, in: 25.4, ft: 304.8 }[unit];
-      expect(readMeasure(`${value.toFixed(6)} ${unit}`, "mm")).toBeCloseTo(Number(value.toFixed(6)) * factor, 6);
-    }));
+    fc.assert(
+      fc.property(between(-2000, 2000), fc.constantFrom("mm", "cm", "m", "in", "ft"), (value, unit) => {
+        const factor = { mm: 1, cm: 10, m: 1000, in: 25.4, ft: 304.8 }[unit];
+        expect(readMeasure(`${value.toFixed(6)} ${unit}`, "mm")).toBeCloseTo(Number(value.toFixed(6)) * factor, 6);
+      }),
+    );
   });
 });
 
@@ -31,15 +56,19 @@ describe("lengths in inches and feet", () => {
   it("are written as a ruler has them, and read back within half of its finest part", () => {
     expect([25.4, 312.7375, 0.8, -12.7, 0].map(inInches)).toEqual(["1", "12 5/16", "1/32", "-1/2", "0"]);
     expect([1.7018, 0.3048, 1.6, -3].map(inFeet)).toEqual(["5' 7\"", "1'", "5' 3\"", "-9' 10\""]);
-    fc.assert(fc.property(between(-5000, 5000), (mm) => {
-      expect(Math.abs(readMeasure(`${inInches(mm)} in`, "mm") - mm)).toBeLessThanOrEqual(25.4 / 64 + 1e-9);
-      expect(Math.abs(readMeasure(inFeet(mm / 1000), "m") - mm / 1000)).toBeLessThanOrEqual(0.0254 / 8 + 1e-9);
-    }));
+    fc.assert(
+      fc.property(between(-5000, 5000), (mm) => {
+        expect(Math.abs(readMeasure(`${inInches(mm)} in`, "mm") - mm)).toBeLessThanOrEqual(25.4 / 64 + 1e-9);
+        expect(Math.abs(readMeasure(inFeet(mm / 1000), "m") - mm / 1000)).toBeLessThanOrEqual(0.0254 / 8 + 1e-9);
+      }),
+    );
   });
 
   it("are found in sentences, and nothing else is", () => {
     const sentence = "420 × 297 mm; the pin stands 1,222.1 mm left of the sheet, 30° off, 1.60 m up, for 3 months.";
-    expect(inSystem(sentence, "imperial")).toBe('16 17/32 × 11 11/16"; the pin stands 48 1/8" left of the sheet, 30° off, 5\' 3" up, for 3 months.');
+    expect(inSystem(sentence, "imperial")).toBe(
+      '16 17/32 × 11 11/16"; the pin stands 48 1/8" left of the sheet, 30° off, 5\' 3" up, for 3 months.',
+    );
     expect(inSystem(sentence, "metric")).toBe(sentence);
   });
 });

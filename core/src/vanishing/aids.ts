@@ -38,7 +38,10 @@ export interface Centrolinead {
 }
 
 /** The setting of a centrolinead for a point at a distance from the line of its pegs (Nicholson, 1814 (from memory)). */
-export const centrolinead = (distance: number, pegs: number): Centrolinead => ({ pegs, angle: degrees(Math.atan2(distance, pegs)) });
+export const centrolinead = (distance: number, pegs: number): Centrolinead => ({
+  pegs,
+  angle: degrees(Math.atan2(distance, pegs)),
+});
 
 /** Pegs nearer to the point's level than this (mm) guide nothing. */
 const LEAST_PEGS = 20;
@@ -67,7 +70,14 @@ export function offPageAids(sheet: Paper, [x, y]: Vec2, spacing: number): OffPag
     if (tick.near !== null || tick.far !== null) ticks.push({ ...tick, tilt: side === "left" ? rise : -rise });
   }
   const pegs = Math.min(Math.floor(Math.min(y, sheet.height - y) / 10) * 10, 150);
-  return { side, distance, level: y, spacing: { near: spacing, far }, ticks, centrolinead: pegs >= LEAST_PEGS ? centrolinead(distance, pegs) : null };
+  return {
+    side,
+    distance,
+    level: y,
+    spacing: { near: spacing, far },
+    ticks,
+    centrolinead: pegs >= LEAST_PEGS ? centrolinead(distance, pegs) : null,
+  };
 }
 
 /** The whole desk drawn smaller on one sheet: 1 : `factor`, with every place in mm from the sheet's top left corner. */
@@ -83,7 +93,10 @@ export function scaledSetUp(sheet: Paper, pins: readonly Vec2[], margin = 10): S
   const [xs, ys] = [all.map((p) => p[0]), all.map((p) => p[1])];
   const [left, top] = [Math.min(...xs), Math.min(...ys)];
   const [wide, tall] = [Math.max(...xs) - left, Math.max(...ys) - top];
-  const factor = Math.max(1, Math.ceil(Math.max(wide / (sheet.width - 2 * margin), tall / (sheet.height - 2 * margin))));
+  const factor = Math.max(
+    1,
+    Math.ceil(Math.max(wide / (sheet.width - 2 * margin), tall / (sheet.height - 2 * margin))),
+  );
   const place = ([x, y]: Vec2): Vec2 => [
     (sheet.width - wide / factor) / 2 + (x - left) / factor,
     (sheet.height - tall / factor) / 2 + (y - top) / factor,

@@ -64,9 +64,14 @@ export function compassArc(view: View, normal: Vec3, id: string, name: string): 
 }
 
 /** The largest distance of the exact curve before the eye from an arc, mm. */
-function departureOf(view: View, normal: Vec3, { foot, radius }: { readonly foot: Vec2; readonly radius: number }): number {
+function departureOf(
+  view: View,
+  normal: Vec3,
+  { foot, radius }: { readonly foot: Vec2; readonly radius: number },
+): number {
   let most = 0;
-  for (const [x, y] of exactPlaces(view, normal)) most = Math.max(most, Math.abs(Math.hypot(x - foot[0], y - foot[1]) - radius));
+  for (const [x, y] of exactPlaces(view, normal))
+    most = Math.max(most, Math.abs(Math.hypot(x - foot[0], y - foot[1]) - radius));
   return most;
 }
 
@@ -87,7 +92,9 @@ export function exactPlaces(view: View, normal: Vec3, looks = LOOKS): Vec2[] {
 }
 
 /** The horizons that belong to the first orientation: of level planes, and of the walls that face each of its two points. */
-export function horizonPlanes(pins: readonly Pin[]): readonly { readonly id: string; readonly name: string; readonly normal: Vec3 }[] {
+export function horizonPlanes(
+  pins: readonly Pin[],
+): readonly { readonly id: string; readonly name: string; readonly normal: Vec3 }[] {
   const [left, right] = ["left", "right"].map((role) => pins.find((pin) => pin.role === role && !pin.opposite));
   return [
     { id: "horizon", name: "Horizon", normal: [0, 0, 1] },
@@ -97,7 +104,11 @@ export function horizonPlanes(pins: readonly Pin[]): readonly { readonly id: str
 }
 
 /** The arcs that were picked, each with its place among them; those whose pin is gone, or that pass no place but it, are left out. */
-export function pickedArcs(view: View, pins: readonly Pin[], arcs: readonly PickedArc[] = []): readonly { readonly at: number; readonly normal: Vec3; readonly arc: CompassArc }[] {
+export function pickedArcs(
+  view: View,
+  pins: readonly Pin[],
+  arcs: readonly PickedArc[] = [],
+): readonly { readonly at: number; readonly normal: Vec3; readonly arc: CompassArc }[] {
   return arcs.flatMap(({ pin: id, through }, at) => {
     const pin = pins.find((one) => one.id === id);
     const normal = pin && cross(pin.direction, unproject(view, [through.x, through.y]));
@@ -107,9 +118,16 @@ export function pickedArcs(view: View, pins: readonly Pin[], arcs: readonly Pick
 }
 
 /** All that is drawn by compass in a shot: the horizons of the first orientation, and the lines that were picked; nothing where that is not shown. */
-export function compassArcs(shot: Shot, pins: readonly Pin[], view: View): readonly { readonly normal: Vec3; readonly arc: CompassArc }[] {
+export function compassArcs(
+  shot: Shot,
+  pins: readonly Pin[],
+  view: View,
+): readonly { readonly normal: Vec3; readonly arc: CompassArc }[] {
   if (showOf(shot).compass === 0 || !byCompass(view)) return [];
-  return [...horizonPlanes(pins).map(({ id, name, normal }) => ({ normal, arc: compassArc(view, normal, id, name) })), ...pickedArcs(view, pins, shot.arcs)];
+  return [
+    ...horizonPlanes(pins).map(({ id, name, normal }) => ({ normal, arc: compassArc(view, normal, id, name) })),
+    ...pickedArcs(view, pins, shot.arcs),
+  ];
 }
 
 /** Lines to a point that stand on a compass sheet, in steps of so many degrees about it from the horizon or the upright. */

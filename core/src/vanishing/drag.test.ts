@@ -6,19 +6,27 @@ import { between, shotWith } from "../testing";
 import { movePin, pinsOf, type Keep, type Role } from ".";
 
 const [orientation] = newScene("Test").orientations;
-const place = (shot: ReturnType<typeof shotWith>, role: Role) => pinsOf([orientation], shot).find((pin) => pin.role === role)!.point.at!;
+const place = (shot: ReturnType<typeof shotWith>, role: Role) =>
+  pinsOf([orientation], shot).find((pin) => pin.role === role)!.point.at!;
 const near = (a: Vec2, b: Vec2) => expect(distance2(a, b)).toBeLessThan(1e-5 * (1 + Math.hypot(...b)));
 const flat = shotWith();
 const down = shotWith({ gaze: { pitch: -25 } });
 
 describe("moving a level pin", () => {
   it("puts it there whatever is kept, and leaves world and eye alone", () => {
-    fc.assert(fc.property(between(-2000, 120), fc.constantFrom<Keep>("lens", "pins", "centre"), fc.constantFrom(flat, down), (x, keep, shot) => {
-      const moved = movePin(orientation, shot, "left", [x, 400], keep);
-      near(place(moved, "left"), [x, place(shot, "left")[1]]);
-      expect(moved.eye).toEqual(shot.eye);
-      expect(moved.gaze.roll).toBeCloseTo(0, 6);
-    }));
+    fc.assert(
+      fc.property(
+        between(-2000, 120),
+        fc.constantFrom<Keep>("lens", "pins", "centre"),
+        fc.constantFrom(flat, down),
+        (x, keep, shot) => {
+          const moved = movePin(orientation, shot, "left", [x, 400], keep);
+          near(place(moved, "left"), [x, place(shot, "left")[1]]);
+          expect(moved.eye).toEqual(shot.eye);
+          expect(moved.gaze.roll).toBeCloseTo(0, 6);
+        },
+      ),
+    );
   });
 
   it("keeping the lens turns the view: centre, distance and pitch stay", () => {
@@ -35,7 +43,10 @@ describe("moving a level pin", () => {
     const three = movePin(orientation, down, "right", [900, 0], "pins");
     near(place(three, "left"), place(down, "left"));
     near(place(three, "upright"), place(down, "upright"));
-    near([three.lens.centre.x, three.lens.centre.y], orthocentre(place(three, "left"), place(three, "right"), place(three, "upright")));
+    near(
+      [three.lens.centre.x, three.lens.centre.y],
+      orthocentre(place(three, "left"), place(three, "right"), place(three, "upright")),
+    );
   });
 
   it("keeping the centre holds it and the other pin", () => {
@@ -52,12 +63,19 @@ describe("moving a level pin", () => {
   });
 
   it("refuses pins that cannot make a view", () => {
-    for (const keep of ["lens", "centre"] as const) expect(() => movePin(orientation, flat, "left", [250, 0], keep)).toThrow(/left of the centre of vision/);
-    expect(() => movePin(orientation, flat, "right", [place(flat, "left")[0] - 50, 0], "pins")).toThrow(/right of the other one/);
+    for (const keep of ["lens", "centre"] as const)
+      expect(() => movePin(orientation, flat, "left", [250, 0], keep)).toThrow(/left of the centre of vision/);
+    expect(() => movePin(orientation, flat, "right", [place(flat, "left")[0] - 50, 0], "pins")).toThrow(
+      /right of the other one/,
+    );
     expect(() => movePin(orientation, flat, "right", [place(flat, "left")[0], 0])).toThrow(/on top of each other/);
-    expect(() => movePin(orientation, shotWith({ gaze: { pitch: -90 } }), "left", [0, 0])).toThrow(/straight up or down/);
+    expect(() => movePin(orientation, shotWith({ gaze: { pitch: -90 } }), "left", [0, 0])).toThrow(
+      /straight up or down/,
+    );
     // The eye is 331 mm from the horizon's foot of C, C 140 mm under it: from 126 mm on no circle over the points holds C.
-    expect(() => movePin(orientation, down, "left", [150, 0])).toThrow(/too close together for a centre of vision so far off/);
+    expect(() => movePin(orientation, down, "left", [150, 0])).toThrow(
+      /too close together for a centre of vision so far off/,
+    );
     const wall = shotWith({ gaze: { heading: 35 } });
     expect(() => movePin(orientation, wall, "left", [100, 0], "centre")).toThrow(/parallel to the picture/);
   });
@@ -65,23 +83,33 @@ describe("moving a level pin", () => {
 
 describe("moving the third pin", () => {
   it("puts it there whatever is kept, wherever a view exists", () => {
-    fc.assert(fc.property(between(-60, 60), between(150, 2000), fc.constantFrom<Keep>("lens", "pins", "centre"), (dx, dy, keep) => {
-      const from = place(down, "upright");
-      const to: Vec2 = [from[0] + dx, from[1] + dy];
-      const moved = movePin(orientation, down, "upright", to, keep);
-      near(place(moved, "upright"), to);
-      if (keep === "lens") expect(moved.lens).toEqual(down.lens);
-      if (keep === "pins") for (const role of ["left", "right"] as const) near(place(moved, role), place(down, role));
-      if (keep === "centre") {
-        expect(moved.lens.centre).toEqual(down.lens.centre);
-        near(place(moved, "left"), place(down, "left"));
-      }
-    }));
+    fc.assert(
+      fc.property(
+        between(-60, 60),
+        between(150, 2000),
+        fc.constantFrom<Keep>("lens", "pins", "centre"),
+        (dx, dy, keep) => {
+          const from = place(down, "upright");
+          const to: Vec2 = [from[0] + dx, from[1] + dy];
+          const moved = movePin(orientation, down, "upright", to, keep);
+          near(place(moved, "upright"), to);
+          if (keep === "lens") expect(moved.lens).toEqual(down.lens);
+          if (keep === "pins")
+            for (const role of ["left", "right"] as const) near(place(moved, role), place(down, role));
+          if (keep === "centre") {
+            expect(moved.lens.centre).toEqual(down.lens.centre);
+            near(place(moved, "left"), place(down, "left"));
+          }
+        },
+      ),
+    );
   });
 
   it("refuses an impossible triangle", () => {
     const [left, right] = [place(down, "left"), place(down, "right")];
-    expect(() => movePin(orientation, down, "upright", [(left[0] + right[0]) / 2, left[1] + 40], "pins")).toThrow(/not acute/);
+    expect(() => movePin(orientation, down, "upright", [(left[0] + right[0]) / 2, left[1] + 40], "pins")).toThrow(
+      /not acute/,
+    );
     expect(() => movePin(orientation, down, "upright", [-2000, -500], "centre")).toThrow(/no eye sees the third point/);
   });
 });

@@ -24,7 +24,9 @@ function places(orientation: Orientation, shot: Shot): Record<Carrying, Vec2 | n
 /** A pin that something is measured from. */
 function finite(at: Vec2 | null, name: string): Vec2 {
   if (at) return at;
-  throw new NoAnswer(`The ${name} set runs parallel to the picture and has no point. Turn the view first, or keep the lens.`);
+  throw new NoAnswer(
+    `The ${name} set runs parallel to the picture and has no point. Turn the view first, or keep the lens.`,
+  );
 }
 
 /** The shot of a solved view whose north is the left direction of the orientation, as the old shot saw it. */
@@ -63,10 +65,16 @@ function moveLevel(orientation: Orientation, shot: Shot, role: "left" | "right",
   if (keep === "pins" && !pins.upright) return stretched(shot, pins, role, moved, { reach, along, away });
   if (keep === "pins") {
     const three = { ...pins, [role]: moved };
-    return turned(shot, orientation, solvePins([finite(three.left, "left"), finite(three.right, "right"), pins.upright!]));
+    return turned(
+      shot,
+      orientation,
+      solvePins([finite(three.left, "left"), finite(three.right, "right"), pins.upright!]),
+    );
   }
   if (!(side * reach(moved) > 0)) {
-    throw new NoAnswer(`The ${role} point must stay ${role} of the centre of vision: no eye sees two points on one side of it at right angles.`);
+    throw new NoAnswer(
+      `The ${role} point must stay ${role} of the centre of vision: no eye sees two points on one side of it at right angles.`,
+    );
   }
   if (keep === "lens") {
     const heading = handed(orientation.heading, shot.gaze.heading)[role] - degrees(Math.atan2(reach(moved), away));
@@ -78,7 +86,10 @@ function moveLevel(orientation: Orientation, shot: Shot, role: "left" | "right",
 
 /** A level view whose gaze is kept between its sets while one pin moves: centre and distance grow with their gap. */
 function stretched(
-  shot: Shot, pins: Record<Carrying, Vec2 | null>, role: "left" | "right", moved: Vec2,
+  shot: Shot,
+  pins: Record<Carrying, Vec2 | null>,
+  role: "left" | "right",
+  moved: Vec2,
   { reach, along, away }: { reach: (p: Vec2) => number; along: Vec2; away: number },
 ): Shot {
   const [left, right] = [finite(pins.left, "left"), finite(pins.right, "right")];
@@ -95,7 +106,8 @@ function stretched(
 function moveThird(orientation: Orientation, shot: Shot, to: Vec2, keep: Keep): Shot {
   const { centre, distance } = viewOf(shot);
   const pins = places(orientation, shot);
-  if (keep === "pins") return turned(shot, orientation, solvePins([finite(pins.left, "left"), finite(pins.right, "right"), to]));
+  if (keep === "pins")
+    return turned(shot, orientation, solvePins([finite(pins.left, "left"), finite(pins.right, "right"), to]));
   if (keep === "centre") return turned(shot, orientation, solveWithPlumb(finite(pins.left, "left"), to, centre));
   // The lens stays: plumb is turned onto the point. In eye axes plumb is (-sin q cos p, cos q cos p, sin p).
   const v = unit([to[0] - centre[0], centre[1] - to[1], distance]);
@@ -123,7 +135,10 @@ export function slopeTo(orientation: Orientation, slope: Slope, shot: Shot, role
   const view = viewOf(shot);
   const ray = unproject(view, to);
   const rise = (role === "up" ? 1 : -1) * degrees(Math.atan2(ray[2], dot(ray, slopeAxis(view, orientation, slope))));
-  if (!(rise >= FLATTEST)) throw new NoAnswer(`The point of ${role === "up" ? "rising" : "falling"} lines must stay ${role === "up" ? "above" : "below"} the horizon.`);
+  if (!(rise >= FLATTEST))
+    throw new NoAnswer(
+      `The point of ${role === "up" ? "rising" : "falling"} lines must stay ${role === "up" ? "above" : "below"} the horizon.`,
+    );
   if (rise > STEEPEST) throw new NoAnswer(`A slope steeper than ${STEEPEST}° is an upright.`);
   return rise;
 }

@@ -44,4 +44,5 @@ export function lineIn(line: Line, rect: Rect): readonly [Vec2, Vec2] | null {
 }
 
 /** Where the line crosses the upright at x, or null where it is upright itself. */
-export const heightAt = ({ a, b, c }: Line, x: number): number | null => (Math.abs(b) < 1e-12 ? null : -(a * x + c) / b);
+export const heightAt = ({ a, b, c }: Line, x: number): number | null =>
+  Math.abs(b) < 1e-12 ? null : -(a * x + c) / b;

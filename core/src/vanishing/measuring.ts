@@ -32,9 +32,28 @@ export function measuringPoints(view: View, pins: readonly Pin[]): MeasuringPoin
     const away = Math.hypot(distance2(at, view.centre), view.distance);
     const on = (side: number): Vec2 => [at[0] + side * away * along[0], at[1] + side * away * along[1]];
     if (distance2(at, view.centre) < FACED) {
-      return ([["left", -1], ["right", 1]] as const).map(([hand, side]) => ({ pin: pin.id, id: `${pin.id}-distance-${hand}`, name: `Distance point, ${hand}`, kind: "distance", at: on(side) }));
+      return (
+        [
+          ["left", -1],
+          ["right", 1],
+        ] as const
+      ).map(([hand, side]) => ({
+        pin: pin.id,
+        id: `${pin.id}-distance-${hand}`,
+        name: `Distance point, ${hand}`,
+        kind: "distance",
+        at: on(side),
+      }));
     }
     const side = (view.centre[0] - at[0]) * along[0] + (view.centre[1] - at[1]) * along[1] >= 0 ? 1 : -1;
-    return [{ pin: pin.id, id: `${pin.id}-measuring`, name: `Measuring point of ${pin.name}`, kind: "measuring", at: on(side) }];
+    return [
+      {
+        pin: pin.id,
+        id: `${pin.id}-measuring`,
+        name: `Measuring point of ${pin.name}`,
+        kind: "measuring",
+        at: on(side),
+      },
+    ];
   });
 }

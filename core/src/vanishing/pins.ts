@@ -76,24 +76,49 @@ export function pinsOf(orientations: readonly Orientation[], shot: Shot): Pin[] 
   const level = orientations.flatMap(({ id, name, heading }, i) => {
     const hands = handed(heading, shot.gaze.heading);
     return (["left", "right"] as const).map((role, side) =>
-      pin({ id: `${id}-${role}`, name: `${name}, ${role}`, role, set: 2 * i + side, orientation: id, slope: null }, headingDirection(hands[role])));
+      pin(
+        { id: `${id}-${role}`, name: `${name}, ${role}`, role, set: 2 * i + side, orientation: id, slope: null },
+        headingDirection(hands[role]),
+      ),
+    );
   });
   let set = level.length;
-  const sloping = orientations.flatMap((orientation) => (orientation.slopes ?? []).flatMap((slope) => {
-    const axis = slopeAxis(view, orientation, slope);
-    const rise = radians(slope.rise);
-    return (["up", "down"] as const).map((role) => pin(
-      { id: `${slope.id}-${role}`, name: `${slope.name}, ${role === "up" ? "rising" : "falling"}`, role, set: set++, orientation: orientation.id, slope: slope.id },
-      add(scale(axis, Math.cos(rise)), [0, 0, (role === "up" ? 1 : -1) * Math.sin(rise)]),
-    ));
-  }));
-  const first = [...level, pin({ id: "upright", name: "Uprights", role: "upright", set: null, orientation: null, slope: null }, [0, 0, 1]), ...sloping];
+  const sloping = orientations.flatMap((orientation) =>
+    (orientation.slopes ?? []).flatMap((slope) => {
+      const axis = slopeAxis(view, orientation, slope);
+      const rise = radians(slope.rise);
+      return (["up", "down"] as const).map((role) =>
+        pin(
+          {
+            id: `${slope.id}-${role}`,
+            name: `${slope.name}, ${role === "up" ? "rising" : "falling"}`,
+            role,
+            set: set++,
+            orientation: orientation.id,
+            slope: slope.id,
+          },
+          add(scale(axis, Math.cos(rise)), [0, 0, (role === "up" ? 1 : -1) * Math.sin(rise)]),
+        ),
+      );
+    }),
+  );
+  const first = [
+    ...level,
+    pin({ id: "upright", name: "Uprights", role: "upright", set: null, orientation: null, slope: null }, [0, 0, 1]),
+    ...sloping,
+  ];
   if (view.law.straight) return first;
-  return [...first, ...first.map((one) => toward({ ...one, id: `${one.id}-opposite`, name: `${one.name}, opposite` }, scale(one.direction, -1), true))];
+  return [
+    ...first,
+    ...first.map((one) =>
+      toward({ ...one, id: `${one.id}-opposite`, name: `${one.name}, opposite` }, scale(one.direction, -1), true),
+    ),
+  ];
 }
 
 /** Whether a pin lies within what a shot's lens shows, and on its disc where that is cut off earlier. */
-export const within = (view: View, { direction }: Pick<Pin, "direction">): boolean => view.law.off(toEye(view, direction)) <= view.law.limit;
+export const within = (view: View, { direction }: Pick<Pin, "direction">): boolean =>
+  view.law.off(toEye(view, direction)) <= view.law.limit;
 
 /** Whether a pin stands on the horizon. */
 export const isLevel = ({ role }: Pick<Pin, "role">): boolean => role === "left" || role === "right";

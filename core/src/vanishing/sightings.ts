@@ -30,11 +30,17 @@ export interface Sighted {
  */
 function sightedSide(side: Side, s: Sightings, horizonY: number): Sighted {
   const away = side === "left" ? -1 : 1;
-  const edges = [[s.top, s[side].upper], [s.bottom, s[side].lower]] as const;
+  const edges = [
+    [s.top, s[side].upper],
+    [s.bottom, s[side].lower],
+  ] as const;
   const found = edges.flatMap(([y, tilt]) => {
     if (tilt === undefined) return [];
     const dy = Math.abs(y - horizonY);
-    if (Math.abs(tilt) < LEAST_TILT || dy < 0.5) throw new NoAnswer(`The ${side} side: an edge that runs level, or starts on the horizon, meets it nowhere. Sight another one.`);
+    if (Math.abs(tilt) < LEAST_TILT || dy < 0.5)
+      throw new NoAnswer(
+        `The ${side} side: an edge that runs level, or starts on the horizon, meets it nowhere. Sight another one.`,
+      );
     const sure = Math.sin(radians(tilt)) ** 2 / dy;
     return [{ x: s.x + (away * dy) / Math.tan(radians(Math.abs(tilt))), weight: sure * sure }];
   });
@@ -42,12 +48,18 @@ function sightedSide(side: Side, s: Sightings, horizonY: number): Sighted {
   const weight = found.reduce((sum, one) => sum + one.weight, 0);
   const x = found.reduce((sum, one) => sum + one.x * one.weight, 0) / weight;
   const lower = s[side].lower;
-  const apart = found.length < 2 || lower === undefined ? 0 : Math.abs(degrees(Math.atan2(Math.abs(s.bottom - horizonY), Math.abs(found[0].x - s.x))) - Math.abs(lower));
+  const apart =
+    found.length < 2 || lower === undefined
+      ? 0
+      : Math.abs(degrees(Math.atan2(Math.abs(s.bottom - horizonY), Math.abs(found[0].x - s.x))) - Math.abs(lower));
   return { side, each: found.map((one) => one.x), x, apart };
 }
 
 /** Both points of some sightings, on the level of a shot's eye. @throws NoAnswer as one side does */
-export const sightedPoints = (s: Sightings, horizonY: number): readonly [Sighted, Sighted] => [sightedSide("left", s, horizonY), sightedSide("right", s, horizonY)];
+export const sightedPoints = (s: Sightings, horizonY: number): readonly [Sighted, Sighted] => [
+  sightedSide("left", s, horizonY),
+  sightedSide("right", s, horizonY),
+];
 
 /** The height of the horizon that sightings are taken against: that of the level view. */
 export const sightedLevel = (shot: Shot): number => levelled(shot).lens.centre.y;
@@ -68,11 +80,18 @@ export function viewOfSightings(orientation: Orientation, shot: Shot, s: Sightin
  * against that of the eye, and its two walls as wide as the parts were seen.
  * @throws NoAnswer where the corner's foot is not on the ground, or no parts were compared
  */
-export function buildingOfSightings({ heading }: Pick<Orientation, "heading">, shot: Shot, s: Sightings): Omit<Block, "id" | "name"> {
+export function buildingOfSightings(
+  { heading }: Pick<Orientation, "heading">,
+  shot: Shot,
+  s: Sightings,
+): Omit<Block, "id" | "name"> {
   const view = viewOf(shot);
   const y = view.centre[1];
   if (s.bottom <= y) throw new NoAnswer("The near corner’s foot stands above the horizon: it is not on the ground.");
-  if (!s.parts) throw new NoAnswer("Compare height with width and the left part with the right one first: they tell how wide the walls are.");
+  if (!s.parts)
+    throw new NoAnswer(
+      "Compare height with width and the left part with the right one first: they tell how wide the walls are.",
+    );
   const { heightToWidth, leftToRight } = s.parts;
   const width = (s.bottom - s.top) / heightToWidth;
   const hands = handed(heading, shot.gaze.heading);
@@ -83,11 +102,21 @@ export function buildingOfSightings({ heading }: Pick<Orientation, "heading">, s
     // Along the base line, which runs from the foot to the point.
     const t = (far - s.x) / (side.x - s.x);
     const end = t < 0.98 ? unprojectToGround(view, [far, s.bottom + t * (y - s.bottom)] as Vec2) : null;
-    if (!foot || !end) throw new NoAnswer(`The ${side.side} wall would reach its own point: the parts and the tilts contradict each other.`);
+    if (!foot || !end)
+      throw new NoAnswer(
+        `The ${side.side} wall would reach its own point: the parts and the tilts contradict each other.`,
+      );
     return Math.hypot(end[0] - foot[0], end[1] - foot[1]);
   };
   const share = leftToRight / (1 + leftToRight);
   const [l, r] = [length(left, share), length(right, 1 - share)];
   const [fx, fy] = foot ?? [0, 0];
-  return { kind: "block", origin: { x: fx, y: fy, z: 0 }, heading: hands.left, length: l, width: r, height: ((s.bottom - s.top) / (s.bottom - y)) * shot.eye.z };
+  return {
+    kind: "block",
+    origin: { x: fx, y: fy, z: 0 },
+    heading: hands.left,
+    length: l,
+    width: r,
+    height: ((s.bottom - s.top) / (s.bottom - y)) * shot.eye.z,
+  };
 }

@@ -10,16 +10,22 @@ const look = (sketch: Sketch) => findings(newScene("Test"), { ...shotWith(), ske
 
 describe("points of a sketch", () => {
   it("that were taken from a view lead back to it", () => {
-    fc.assert(fc.property(anyShot, (shot) => {
-      const sketch = sketchFrom(main, shot);
-      fc.pre(sketch?.third !== undefined && [sketch.left, sketch.right, sketch.third].every(({ x, y }) => Math.hypot(x, y) < 2e4));
-      // Nearly level, the third point runs off and the triangle is all but open: rounding is all one would test.
-      fc.pre(Math.abs(shot.gaze.pitch) > 5);
-      // A sketch is drawn the right way up.
-      fc.pre(Math.abs(shot.gaze.roll) < 80);
-      const back = sketchFrom(main, viewOfSketch(main, shot, sketch!))!;
-      for (const key of ["left", "right", "third"] as const) expect(distance2([back[key]!.x, back[key]!.y], [sketch![key]!.x, sketch![key]!.y])).toBeLessThan(0.01);
-    }));
+    fc.assert(
+      fc.property(anyShot, (shot) => {
+        const sketch = sketchFrom(main, shot);
+        fc.pre(
+          sketch?.third !== undefined &&
+            [sketch.left, sketch.right, sketch.third].every(({ x, y }) => Math.hypot(x, y) < 2e4),
+        );
+        // Nearly level, the third point runs off and the triangle is all but open: rounding is all one would test.
+        fc.pre(Math.abs(shot.gaze.pitch) > 5);
+        // A sketch is drawn the right way up.
+        fc.pre(Math.abs(shot.gaze.roll) < 80);
+        const back = sketchFrom(main, viewOfSketch(main, shot, sketch!))!;
+        for (const key of ["left", "right", "third"] as const)
+          expect(distance2([back[key]!.x, back[key]!.y], [sketch![key]!.x, sketch![key]!.y])).toBeLessThan(0.01);
+      }),
+    );
   });
 
   it("of two points make a level view with both where they are", () => {
@@ -51,7 +57,9 @@ describe("points of a sketch", () => {
     expect(impossible(found.mend!.shot.sketch!)).toBeNull();
     expect(() => viewOfSketch(main, shotWith(), sketch)).toThrow("not acute");
     // Points inside each other have no nearest: it says so and offers nothing.
-    const same = look({ left: { x: 10, y: 10 }, right: { x: 10, y: 10 }, third: { x: 0, y: 500 } }).find(({ id }) => id === "sketch-impossible")!;
+    const same = look({ left: { x: 10, y: 10 }, right: { x: 10, y: 10 }, third: { x: 0, y: 500 } }).find(
+      ({ id }) => id === "sketch-impossible",
+    )!;
     expect(same.message).toContain("on top of each other");
     expect(same.mend).toBeUndefined();
   });

@@ -9,7 +9,8 @@ import { pinsOf, slopeTo } from ".";
 
 const slope: Slope = { id: "roof", name: "Roofs", axis: "across", rise: 35 };
 const main: Orientation = { id: "main", name: "Main streets", heading: 35, slopes: [slope] };
-const at = (shot = shotWith(), of = main) => Object.fromEntries(pinsOf([of], shot).map((pin) => [pin.id, pin.point.at]));
+const at = (shot = shotWith(), of = main) =>
+  Object.fromEntries(pinsOf([of], shot).map((pin) => [pin.id, pin.point.at]));
 
 describe("slopes", () => {
   it("have their points on the upright through the level one, tan(s) sqrt((xV - cx)^2 + d^2) above and below (handbook)", () => {
@@ -35,18 +36,25 @@ describe("slopes", () => {
   });
 
   it("follow a dragged point in their rise, and the other point follows too", () => {
-    fc.assert(fc.property(anyShot, between(2, 80), fc.constantFrom("up" as const, "down" as const), (shot, rise, role) => {
-      const wanted = { ...main, slopes: [{ ...slope, rise }] };
-      const pin = pinsOf([wanted], shot).find((one) => one.role === role)!;
-      // Where the line runs along the picture, or its point is far beyond any desk, there is nothing to drag.
-      fc.pre(pin.point.at !== null && Math.hypot(...pin.point.at) < 1e6 && pin.direction[2] * (role === "up" ? 1 : -1) > 0);
-      expect(slopeTo(main, slope, shot, role, pin.point.at!)).toBeCloseTo(rise, 5);
-    }));
+    fc.assert(
+      fc.property(anyShot, between(2, 80), fc.constantFrom("up" as const, "down" as const), (shot, rise, role) => {
+        const wanted = { ...main, slopes: [{ ...slope, rise }] };
+        const pin = pinsOf([wanted], shot).find((one) => one.role === role)!;
+        // Where the line runs along the picture, or its point is far beyond any desk, there is nothing to drag.
+        fc.pre(
+          pin.point.at !== null && Math.hypot(...pin.point.at) < 1e6 && pin.direction[2] * (role === "up" ? 1 : -1) > 0,
+        );
+        expect(slopeTo(main, slope, shot, role, pin.point.at!)).toBeCloseTo(rise, 5);
+      }),
+    );
     expect(() => slopeTo(main, slope, shotWith(), "up", [-200, 200])).toThrow(NoAnswer);
   });
 
   it("are told apart from every other set", () => {
-    const sets = pinsOf([main, { id: "o2", name: "Canal", heading: 60, slopes: [{ ...slope, id: "ramp" }] }], shotWith()).map((pin) => pin.set);
+    const sets = pinsOf(
+      [main, { id: "o2", name: "Canal", heading: 60, slopes: [{ ...slope, id: "ramp" }] }],
+      shotWith(),
+    ).map((pin) => pin.set);
     expect(new Set(sets).size).toBe(sets.length);
   });
 });

@@ -9,16 +9,22 @@ const anyDirection = fc.tuple(between(-1, 1), between(-1, 1), between(-1, 1)).fi
 
 describe("vanishing points", () => {
   it("are where a point ends that recedes for ever, whatever line it follows", () => {
-    fc.assert(fc.property(anyShot, anyDirection, anyDirection, (shot, along, offset) => {
-      const view = viewOf(shot);
-      const d = unit(along);
-      const depth = dot(d, view.forward);
-      fc.pre(Math.abs(depth) > 0.05);
-      const at = vanishingPoint(view, d).at!;
-      const far = 1e7 * Math.sign(depth);
-      const point: Vec3 = [view.eye[0] + offset[0] + far * d[0], view.eye[1] + offset[1] + far * d[1], view.eye[2] + offset[2] + far * d[2]];
-      expect(distance2(project(view, point)!, at)).toBeLessThan(1e-3 * (1 + distance2(at, view.centre)));
-    }));
+    fc.assert(
+      fc.property(anyShot, anyDirection, anyDirection, (shot, along, offset) => {
+        const view = viewOf(shot);
+        const d = unit(along);
+        const depth = dot(d, view.forward);
+        fc.pre(Math.abs(depth) > 0.05);
+        const at = vanishingPoint(view, d).at!;
+        const far = 1e7 * Math.sign(depth);
+        const point: Vec3 = [
+          view.eye[0] + offset[0] + far * d[0],
+          view.eye[1] + offset[1] + far * d[1],
+          view.eye[2] + offset[2] + far * d[2],
+        ];
+        expect(distance2(project(view, point)!, at)).toBeLessThan(1e-3 * (1 + distance2(at, view.centre)));
+      }),
+    );
   });
 
   it("give only a slant to lines parallel to the picture", () => {
@@ -29,15 +35,17 @@ describe("vanishing points", () => {
   });
 
   it("lie on the vanishing line of every plane that holds their direction", () => {
-    fc.assert(fc.property(anyShot, anyDirection, anyDirection, (shot, d, e) => {
-      const view = viewOf(shot);
-      const normal: Vec3 = [d[1] * e[2] - d[2] * e[1], d[2] * e[0] - d[0] * e[2], d[0] * e[1] - d[1] * e[0]];
-      fc.pre(Math.hypot(...normal) > 0.05);
-      const line = vanishingLine(view, normal);
-      const at = vanishingPoint(view, d).at;
-      fc.pre(line !== null && at !== null && Math.hypot(...at) < 1e6);
-      expect(Math.abs(line!.a * at![0] + line!.b * at![1] + line!.c)).toBeLessThan(1e-6 * (1 + Math.hypot(...at!)));
-    }));
+    fc.assert(
+      fc.property(anyShot, anyDirection, anyDirection, (shot, d, e) => {
+        const view = viewOf(shot);
+        const normal: Vec3 = [d[1] * e[2] - d[2] * e[1], d[2] * e[0] - d[0] * e[2], d[0] * e[1] - d[1] * e[0]];
+        fc.pre(Math.hypot(...normal) > 0.05);
+        const line = vanishingLine(view, normal);
+        const at = vanishingPoint(view, d).at;
+        fc.pre(line !== null && at !== null && Math.hypot(...at) < 1e6);
+        expect(Math.abs(line!.a * at![0] + line!.b * at![1] + line!.c)).toBeLessThan(1e-6 * (1 + Math.hypot(...at!)));
+      }),
+    );
   });
 });
 
@@ -58,23 +66,29 @@ describe("the horizon", () => {
 
 describe("pins", () => {
   it("obey (cx - xL)(xR - cx) = d^2 in a level view", () => {
-    fc.assert(fc.property(between(1, 89), between(50, 2000), between(-180, 180), (turn, distance, heading) => {
-      const shot = shotWith({ distance, gaze: { heading } });
-      const [left, right] = pinsOf([{ id: "m", name: "M", heading: heading + turn }], shot).map((pin) => pin.point.at!);
-      const c = shot.lens.centre.x;
-      expect(Math.abs(((c - left[0]) * (right[0] - c)) / distance ** 2 - 1)).toBeLessThan(1e-9);
-    }));
+    fc.assert(
+      fc.property(between(1, 89), between(50, 2000), between(-180, 180), (turn, distance, heading) => {
+        const shot = shotWith({ distance, gaze: { heading } });
+        const [left, right] = pinsOf([{ id: "m", name: "M", heading: heading + turn }], shot).map(
+          (pin) => pin.point.at!,
+        );
+        const c = shot.lens.centre.x;
+        expect(Math.abs(((c - left[0]) * (right[0] - c)) / distance ** 2 - 1)).toBeLessThan(1e-9);
+      }),
+    );
   });
 
   it("keep one hand each, whatever the heading of the orientation", () => {
-    fc.assert(fc.property(between(-720, 720), between(-720, 720), (orientation, gaze) => {
-      const { left, right } = handed(orientation, gaze);
-      expect(left - gaze).toBeGreaterThan(-90 - 1e-9);
-      expect(left - gaze).toBeLessThanOrEqual(0);
-      expect(right - left).toBeCloseTo(90, 9);
-      const across = Math.abs(dot(headingDirection(left), headingDirection(orientation)));
-      expect(Math.min(across, 1 - across)).toBeLessThan(1e-9);
-    }));
+    fc.assert(
+      fc.property(between(-720, 720), between(-720, 720), (orientation, gaze) => {
+        const { left, right } = handed(orientation, gaze);
+        expect(left - gaze).toBeGreaterThan(-90 - 1e-9);
+        expect(left - gaze).toBeLessThanOrEqual(0);
+        expect(right - left).toBeCloseTo(90, 9);
+        const across = Math.abs(dot(headingDirection(left), headingDirection(orientation)));
+        expect(Math.min(across, 1 - across)).toBeLessThan(1e-9);
+      }),
+    );
   });
 
   it("say how far off the sheet they stand, and on which side", () => {

@@ -30,7 +30,10 @@ function split(from: number, to: number, low: number, high: number): Box[] {
   const shift = from < -Math.PI ? TURN : from >= Math.PI ? -TURN : 0;
   const [a0, a1] = [from + shift - SLACK, to + shift + SLACK];
   if (a1 <= Math.PI) return [[a0, e0, a1, e1]];
-  return [[a0, e0, Math.PI, e1], [-Math.PI, e0, a1 - TURN, e1]];
+  return [
+    [a0, e0, Math.PI, e1],
+    [-Math.PI, e0, a1 - TURN, e1],
+  ];
 }
 
 /** The signed turn from one azimuth to the next along a segment, in (-pi, pi]. */

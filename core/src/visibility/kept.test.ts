@@ -3,7 +3,10 @@ import { built } from "../world";
 import { joined, keptSight, see, seeing, type Seen } from ".";
 
 /** A town of n blocks in rows before the eye. */
-const town = (n: number) => Array.from({ length: n }, (_, i) => block(`b${i}`, (i % 20) * 9 - 90, 10 + Math.floor(i / 20) * 11, 6, 6, 4 + (i % 7)));
+const town = (n: number) =>
+  Array.from({ length: n }, (_, i) =>
+    block(`b${i}`, (i % 20) * 9 - 90, 10 + Math.floor(i / 20) * 11, 6, 6, 4 + (i % 7)),
+  );
 function all(parts: Generator<Seen, Seen>): { readonly parts: readonly Seen[]; readonly whole: Seen } {
   const out: Seen[] = [];
   for (let next = parts.next(); ; next = parts.next()) {
@@ -18,7 +21,9 @@ describe("a kept look", () => {
     const parts = [...seeing(solids, [0, 0, 1.7], details)];
     expect(parts.length).toBeGreaterThan(2);
     expect(joined(parts)).toEqual(see(solids, [0, 0, 1.7], details));
-    const far = parts.map(({ solid }) => [...solid].map((s) => Math.min(...solids[s].vertices.map(([x, y, z]) => Math.hypot(x, y, z - 1.7)))));
+    const far = parts.map(({ solid }) =>
+      [...solid].map((s) => Math.min(...solids[s].vertices.map(([x, y, z]) => Math.hypot(x, y, z - 1.7)))),
+    );
     far.slice(1).forEach((ways, i) => expect(Math.min(...ways)).toBeGreaterThanOrEqual(Math.max(...far[i]) - 1e-9));
   });
 

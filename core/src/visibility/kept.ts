@@ -5,7 +5,8 @@ import { joined, seeing, type Seen } from "./see";
 /** What is seen from so many places is kept. */
 const MOST = 12;
 
-const same = <T>(a: readonly T[], b: readonly T[]): boolean => a.length === b.length && a.every((one, i) => one === b[i]);
+const same = <T>(a: readonly T[], b: readonly T[]): boolean =>
+  a.length === b.length && a.every((one, i) => one === b[i]);
 
 /**
  * A look at worlds that keeps what it saw: for as long as nothing in the world changes, a place is worked out once, whichever
@@ -18,7 +19,8 @@ export function keptSight(): (elements: readonly Element[], eye: Vec3) => Genera
   let known = new Map<string, Seen>();
   return function* (elements, eye) {
     const now = build(elements);
-    if (!same(now.solids, world.solids) || !same(now.details, world.details)) [world, known] = [now, new Map<string, Seen>()];
+    if (!same(now.solids, world.solids) || !same(now.details, world.details))
+      [world, known] = [now, new Map<string, Seen>()];
     const [at, mine] = [eye.join(" "), known];
     const before = mine.get(at);
     if (before) return before;

@@ -7,16 +7,28 @@ import { TOUCH } from "./occluder";
 export interface Meeting {
   readonly a: Vec3;
   readonly b: Vec3;
-  readonly of: readonly [{ readonly solid: number; readonly face: number }, { readonly solid: number; readonly face: number }];
+  readonly of: readonly [
+    { readonly solid: number; readonly face: number },
+    { readonly solid: number; readonly face: number },
+  ];
 }
 
 /** Shorter than this a stretch is rounding, m. */
 const LEAST = 1e-5;
 
-const bounds = ({ vertices }: Solid): readonly number[] => [0, 1, 2].map((k) => Math.min(...vertices.map((p) => p[k]))).concat([0, 1, 2].map((k) => Math.max(...vertices.map((p) => p[k]))));
+const bounds = ({ vertices }: Solid): readonly number[] =>
+  [0, 1, 2]
+    .map((k) => Math.min(...vertices.map((p) => p[k])))
+    .concat([0, 1, 2].map((k) => Math.max(...vertices.map((p) => p[k]))));
 
 /** The part of a line p + t d that lies in a convex piece of a face, as [t0, t1]; null where there is none. */
-function within(solid: Solid, piece: readonly number[], normal: Vec3, p: Vec3, d: Vec3): readonly [number, number] | null {
+function within(
+  solid: Solid,
+  piece: readonly number[],
+  normal: Vec3,
+  p: Vec3,
+  d: Vec3,
+): readonly [number, number] | null {
   let [t0, t1] = [-Infinity, Infinity];
   for (let i = 0; i < piece.length; i++) {
     const [a, b] = [solid.vertices[piece[i]], solid.vertices[piece[(i + 1) % piece.length]]];
@@ -69,14 +81,15 @@ function between(one: Solid, other: Solid): Cut[] {
       // The place nearest to the origin on both planes.
       const p = scale(cross(sub(scale(g.normal, f.offset), scale(f.normal, g.offset)), way), 1 / size);
       const d = scale(way, 1 / Math.sqrt(size));
-      for (const piece of f.pieces) for (const q of g.pieces) {
-        const [m, n] = [within(one, piece, f.normal, p, d), within(other, q, g.normal, p, d)];
-        if (!m || !n) continue;
-        const [t0, t1] = [Math.max(m[0], n[0]), Math.min(m[1], n[1])];
-        if (t1 - t0 < LEAST) continue;
-        const at = (t: number): Vec3 => [p[0] + t * d[0], p[1] + t * d[1], p[2] + t * d[2]];
-        out.push({ a: at(t0), b: at(t1), faces: [face, beside] });
-      }
+      for (const piece of f.pieces)
+        for (const q of g.pieces) {
+          const [m, n] = [within(one, piece, f.normal, p, d), within(other, q, g.normal, p, d)];
+          if (!m || !n) continue;
+          const [t0, t1] = [Math.max(m[0], n[0]), Math.min(m[1], n[1])];
+          if (t1 - t0 < LEAST) continue;
+          const at = (t: number): Vec3 => [p[0] + t * d[0], p[1] + t * d[1], p[2] + t * d[2]];
+          out.push({ a: at(t0), b: at(t1), faces: [face, beside] });
+        }
     });
   });
   return out;
@@ -93,7 +106,15 @@ export function meetings(solids: readonly Solid[]): readonly Meeting[] {
     boxes.forEach(([x0, y0, z0, x1, y1, z1], s) => {
       for (const o of index.search(x0, y0, x1, y1).sort((p, q) => p - q)) {
         if (o > s && boxes[o][2] < z1 - TOUCH && boxes[o][5] > z0 + TOUCH) {
-          for (const { a, b, faces } of cutsOf(solids[s], solids[o])) out.push({ a, b, of: [{ solid: s, face: faces[0] }, { solid: o, face: faces[1] }] });
+          for (const { a, b, faces } of cutsOf(solids[s], solids[o]))
+            out.push({
+              a,
+              b,
+              of: [
+                { solid: s, face: faces[0] },
+                { solid: o, face: faces[1] },
+              ],
+            });
         }
       }
     });

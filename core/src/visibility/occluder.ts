@@ -33,11 +33,19 @@ export function occludersOf(solids: readonly Solid[], solid: number, face: numbe
   return Math.abs(height) <= TOUCH ? [] : pieces.map((loop) => pieceOf(solids, solid, face, loop, height, eye));
 }
 
-function pieceOf(solids: readonly Solid[], solid: number, face: number, loop: readonly number[], height: number, eye: Vec3): Occluder {
+function pieceOf(
+  solids: readonly Solid[],
+  solid: number,
+  face: number,
+  loop: readonly number[],
+  height: number,
+  eye: Vec3,
+): Occluder {
   const { vertices, faces } = solids[solid];
   const { normal, offset } = faces[face];
   const planes = new Float64Array(4 * (loop.length + 1));
-  const put = (row: number, n: Vec3, k: number, sign: number) => planes.set([n[0] * sign, n[1] * sign, n[2] * sign, k * sign], 4 * row);
+  const put = (row: number, n: Vec3, k: number, sign: number) =>
+    planes.set([n[0] * sign, n[1] * sign, n[2] * sign, k * sign], 4 * row);
   // Seen from the front the loop turns left about the line of sight, seen from behind it turns right.
   const side = height > 0 ? 1 : -1;
   put(0, normal, offset, side);

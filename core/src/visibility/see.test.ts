@@ -1,8 +1,36 @@
 import fc from "fast-check";
-import { BoxGeometry, BufferGeometry, Float32BufferAttribute, Matrix4, Mesh, Raycaster, Vector3, DoubleSide, MeshBasicMaterial } from "three";
+import {
+  BoxGeometry,
+  BufferGeometry,
+  Float32BufferAttribute,
+  Matrix4,
+  Mesh,
+  Raycaster,
+  Vector3,
+  DoubleSide,
+  MeshBasicMaterial,
+} from "three";
 import { distance2, dot, norm, sub, type Vec3 } from "../geometry";
 import { anyBlocks, between, block } from "../testing";
-import { build, built, circle, DEFAULT_BRIDGE, DEFAULT_CANAL, DEFAULT_ROW, DEFAULT_STREET, encloses, faultOf, fillRow, ROOFS, type Block, type Building, type Built, type Element, type RoofKind, type Solid } from "../world";
+import {
+  build,
+  built,
+  circle,
+  DEFAULT_BRIDGE,
+  DEFAULT_CANAL,
+  DEFAULT_ROW,
+  DEFAULT_STREET,
+  encloses,
+  faultOf,
+  fillRow,
+  ROOFS,
+  type Block,
+  type Building,
+  type Built,
+  type Element,
+  type RoofKind,
+  type Solid,
+} from "../world";
 import { CREASE, DETAIL, HIDDEN, OUTLINE, see, type Seen } from ".";
 import { meetings } from "./meetings";
 import { occludersOf } from "./occluder";
@@ -20,8 +48,16 @@ function mesh({ origin, heading, length, width, height }: Block): Mesh {
 
 /** Any solid as a mesh of `three`: its faces' convex pieces as fans. */
 function meshOf({ vertices, faces }: Solid): Mesh {
-  const corners = faces.flatMap(({ pieces }) => pieces.flatMap((piece) => piece.slice(2).flatMap((_, i) => [piece[0], piece[i + 1], piece[i + 2]])));
-  const geometry = new BufferGeometry().setAttribute("position", new Float32BufferAttribute(corners.flatMap((n) => vertices[n]), 3));
+  const corners = faces.flatMap(({ pieces }) =>
+    pieces.flatMap((piece) => piece.slice(2).flatMap((_, i) => [piece[0], piece[i + 1], piece[i + 2]])),
+  );
+  const geometry = new BufferGeometry().setAttribute(
+    "position",
+    new Float32BufferAttribute(
+      corners.flatMap((n) => vertices[n]),
+      3,
+    ),
+  );
   return new Mesh(geometry, new MeshBasicMaterial({ side: DoubleSide }));
 }
 
@@ -35,7 +71,10 @@ function stopped(meshes: readonly Mesh[], eye: Vector3, point: Vector3, short = 
 const stretchesOf = (seen: Seen, wanted: (i: number) => boolean): [Vec3, Vec3][] =>
   [...seen.sight.keys()].filter(wanted).map((i) => {
     const e = seen.ends.subarray(6 * i, 6 * i + 6);
-    return [[e[0], e[1], e[2]], [e[3], e[4], e[5]]];
+    return [
+      [e[0], e[1], e[2]],
+      [e[3], e[4], e[5]],
+    ];
   });
 
 /**
@@ -51,13 +90,30 @@ function compared({ solids, details }: Built, eye: Vec3): readonly [number, numb
     checked++;
     if (stopped(meshes, from, p, 1e-3) === hidden) return;
     doubtful++;
-    const steps = [[5, 0, 0], [-5, 0, 0], [0, 5, 0], [0, -5, 0], [0, 0, 5], [0, 0, -5], [3, 3, 3], [-3, -3, 3], [3, -3, -3], [-3, 3, -3]];
-    expect(steps.map((step) => stopped(meshes, from, p.clone().addScaledVector(new Vector3(...step), 1e-3), 1e-3))).toContain(hidden);
+    const steps = [
+      [5, 0, 0],
+      [-5, 0, 0],
+      [0, 5, 0],
+      [0, -5, 0],
+      [0, 0, 5],
+      [0, 0, -5],
+      [3, 3, 3],
+      [-3, -3, 3],
+      [3, -3, -3],
+      [-3, 3, -3],
+    ];
+    expect(
+      steps.map((step) => stopped(meshes, from, p.clone().addScaledVector(new Vector3(...step), 1e-3), 1e-3)),
+    ).toContain(hidden);
   };
   seen.sight.forEach((sight, i) => {
     const e = seen.ends.subarray(6 * i, 6 * i + 6);
     if (Math.hypot(e[3] - e[0], e[4] - e[1], e[5] - e[2]) < 0.05) return;
-    for (const t of [0.21, 0.64]) agree(new Vector3(e[0] + t * (e[3] - e[0]), e[1] + t * (e[4] - e[1]), e[2] + t * (e[5] - e[2])), sight === HIDDEN);
+    for (const t of [0.21, 0.64])
+      agree(
+        new Vector3(e[0] + t * (e[3] - e[0]), e[1] + t * (e[4] - e[1]), e[2] + t * (e[5] - e[2])),
+        sight === HIDDEN,
+      );
   });
   const drawn = stretchesOf(seen, (i) => seen.sight[i] === DETAIL);
   for (const { a, b } of details) {
@@ -71,85 +127,227 @@ function compared({ solids, details }: Built, eye: Vec3): readonly [number, numb
 describe("which stretches are seen", () => {
   it("agrees with three's Raycaster at points of the stretches of random towns", () => {
     let [checked, doubtful] = [0, 0];
-    fc.assert(fc.property(anyBlocks, between(-60, 60), between(-60, 60), between(0.2, 40), (blocks, x, y, z) => {
-      // An eye on the very plane of a wall has no clear answer.
-      const walls = build(blocks).flatMap(({ faces }) => faces.map(({ normal, offset }) => Math.abs(dot(normal, [x, y, z]) - offset)));
-      fc.pre(Math.min(...walls) > 0.2);
-      const eye = new Vector3(x, y, z);
-      const meshes = blocks.map(mesh);
-      const seen = see(build(blocks), [x, y, z]);
-      seen.sight.forEach((sight, i) => {
-        const e = seen.ends.subarray(6 * i, 6 * i + 6);
-        const length = Math.hypot(e[3] - e[0], e[4] - e[1], e[5] - e[2]);
-        if (length < 0.02) return;
-        for (const t of [0.13, 0.5, 0.83]) {
-          const p = new Vector3(e[0] + t * (e[3] - e[0]), e[1] + t * (e[4] - e[1]), e[2] + t * (e[5] - e[2]));
-          const way = p.clone().sub(eye);
-          const reach = way.length();
-          const hit = stopped(meshes, eye, p);
-          if (hit !== (sight === HIDDEN)) {
-            // The answers may differ only where a step of 2 mm changes what the other blocks hide, or where the line of
-            // sight grazes the block's own silhouette.
-            const others = meshes.filter((_, n) => n !== seen.solid[i]);
-            const steps = [[0, 0, 0], [2, 0, 0], [-2, 0, 0], [0, 2, 0], [0, -2, 0], [0, 0, 2], [0, 0, -2]];
-            const answers = steps.map((step) => stopped(others, eye, p.clone().addScaledVector(new Vector3(...step), 1e-3)));
-            const own = [meshes[seen.solid[i]]];
-            const side = new Vector3(-way.y, way.x, 0).normalize();
-            const over = side.clone().cross(way).normalize();
-            const grazes = [side, side.clone().negate(), over, over.clone().negate()].map((s) => stopped(own, eye, p.clone().addScaledVector(s, 1e-4 * reach)));
-            expect(new Set(answers).size > 1 || new Set(grazes).size > 1).toBe(true);
-            doubtful++;
+    fc.assert(
+      fc.property(anyBlocks, between(-60, 60), between(-60, 60), between(0.2, 40), (blocks, x, y, z) => {
+        // An eye on the very plane of a wall has no clear answer.
+        const walls = build(blocks).flatMap(({ faces }) =>
+          faces.map(({ normal, offset }) => Math.abs(dot(normal, [x, y, z]) - offset)),
+        );
+        fc.pre(Math.min(...walls) > 0.2);
+        const eye = new Vector3(x, y, z);
+        const meshes = blocks.map(mesh);
+        const seen = see(build(blocks), [x, y, z]);
+        seen.sight.forEach((sight, i) => {
+          const e = seen.ends.subarray(6 * i, 6 * i + 6);
+          const length = Math.hypot(e[3] - e[0], e[4] - e[1], e[5] - e[2]);
+          if (length < 0.02) return;
+          for (const t of [0.13, 0.5, 0.83]) {
+            const p = new Vector3(e[0] + t * (e[3] - e[0]), e[1] + t * (e[4] - e[1]), e[2] + t * (e[5] - e[2]));
+            const way = p.clone().sub(eye);
+            const reach = way.length();
+            const hit = stopped(meshes, eye, p);
+            if (hit !== (sight === HIDDEN)) {
+              // The answers may differ only where a step of 2 mm changes what the other blocks hide, or where the line of
+              // sight grazes the block's own silhouette.
+              const others = meshes.filter((_, n) => n !== seen.solid[i]);
+              const steps = [
+                [0, 0, 0],
+                [2, 0, 0],
+                [-2, 0, 0],
+                [0, 2, 0],
+                [0, -2, 0],
+                [0, 0, 2],
+                [0, 0, -2],
+              ];
+              const answers = steps.map((step) =>
+                stopped(others, eye, p.clone().addScaledVector(new Vector3(...step), 1e-3)),
+              );
+              const own = [meshes[seen.solid[i]]];
+              const side = new Vector3(-way.y, way.x, 0).normalize();
+              const over = side.clone().cross(way).normalize();
+              const grazes = [side, side.clone().negate(), over, over.clone().negate()].map((s) =>
+                stopped(own, eye, p.clone().addScaledVector(s, 1e-4 * reach)),
+              );
+              expect(new Set(answers).size > 1 || new Set(grazes).size > 1).toBe(true);
+              doubtful++;
+            }
+            checked++;
           }
-          checked++;
-        }
-      });
-    }), { numRuns: 150, seed: 11, endOnFailure: true });
+        });
+      }),
+      { numRuns: 150, seed: 11, endOnFailure: true },
+    );
     expect(checked).toBeGreaterThan(5000);
     expect(doubtful / checked).toBeLessThan(0.001);
   });
 
   it("agrees with three's Raycaster for buildings on any footprint, with any roof", () => {
-    const ELL: readonly (readonly [number, number])[] = [[0, 0], [12, 0], [12, 5], [5, 5], [5, 11], [0, 11]];
+    const ELL: readonly (readonly [number, number])[] = [
+      [0, 0],
+      [12, 0],
+      [12, 5],
+      [5, 5],
+      [5, 11],
+      [0, 11],
+    ];
     const anyBuilding = fc.record({
-      x: between(-35, 35), y: between(-35, 35), turn: between(0, 360), l: between(6, 16), w: between(4, 9), height: between(3, 14), rise: between(0.6, 3),
-      kind: fc.constantFrom(...(Object.keys(ROOFS) as RoofKind[])), shape: fc.constantFrom("rectangle", "rectangle", "ell", "drum"), back: fc.boolean(),
+      x: between(-35, 35),
+      y: between(-35, 35),
+      turn: between(0, 360),
+      l: between(6, 16),
+      w: between(4, 9),
+      height: between(3, 14),
+      rise: between(0.6, 3),
+      kind: fc.constantFrom(...(Object.keys(ROOFS) as RoofKind[])),
+      shape: fc.constantFrom("rectangle", "rectangle", "ell", "drum"),
+      back: fc.boolean(),
     });
     let [checked, doubtful] = [0, 0];
-    fc.assert(fc.property(fc.array(anyBuilding, { minLength: 2, maxLength: 7 }), between(-60, 60), between(-60, 60), between(0.3, 40), (list, x, y, z) => {
-      const buildings = list.map(({ x: bx, y: by, turn, l, w, height, rise, kind, shape, back }, i): Building => {
-        const [c, s] = [Math.cos((turn * Math.PI) / 180), Math.sin((turn * Math.PI) / 180)];
-        const plan = shape === "ell" ? ELL : shape === "drum" ? circle([0, 0], w / 2, 24) : ([[0, 0], [l, 0], [l, w], [0, w]] as const);
-        const one: Building = { id: `b${i}`, kind: "building", name: "", base: 0, height, footprint: plan.map(([p, q]) => ({ x: bx + c * p - s * q, y: by + s * p + c * q })), roof: { kind, rise: Math.min(rise, w / 3) }, round: shape === "drum" || undefined, setbacks: back ? [{ inset: 0.5, height: 2 }] : undefined };
-        return faultOf(one) ? { ...one, roof: { kind: "flat" } } : one;
-      });
-      const solids = build(buildings);
-      const eye: Vec3 = [x, y, z];
-      fc.pre(Math.min(...solids.flatMap(({ faces }) => faces.map(({ normal, offset }) => Math.abs(dot(normal, eye) - offset)))) > 0.05);
-      fc.pre(solids.every((solid) => !encloses(solid, eye)));
-      const [more, unsure] = compared({ solids, details: [] }, eye);
-      checked += more;
-      doubtful += unsure;
-    }), { numRuns: 120, seed: 21, endOnFailure: true });
+    fc.assert(
+      fc.property(
+        fc.array(anyBuilding, { minLength: 2, maxLength: 7 }),
+        between(-60, 60),
+        between(-60, 60),
+        between(0.3, 40),
+        (list, x, y, z) => {
+          const buildings = list.map(({ x: bx, y: by, turn, l, w, height, rise, kind, shape, back }, i): Building => {
+            const [c, s] = [Math.cos((turn * Math.PI) / 180), Math.sin((turn * Math.PI) / 180)];
+            const plan =
+              shape === "ell"
+                ? ELL
+                : shape === "drum"
+                  ? circle([0, 0], w / 2, 24)
+                  : ([
+                      [0, 0],
+                      [l, 0],
+                      [l, w],
+                      [0, w],
+                    ] as const);
+            const one: Building = {
+              id: `b${i}`,
+              kind: "building",
+              name: "",
+              base: 0,
+              height,
+              footprint: plan.map(([p, q]) => ({ x: bx + c * p - s * q, y: by + s * p + c * q })),
+              roof: { kind, rise: Math.min(rise, w / 3) },
+              round: shape === "drum" || undefined,
+              setbacks: back ? [{ inset: 0.5, height: 2 }] : undefined,
+            };
+            return faultOf(one) ? { ...one, roof: { kind: "flat" } } : one;
+          });
+          const solids = build(buildings);
+          const eye: Vec3 = [x, y, z];
+          fc.pre(
+            Math.min(
+              ...solids.flatMap(({ faces }) => faces.map(({ normal, offset }) => Math.abs(dot(normal, eye) - offset))),
+            ) > 0.05,
+          );
+          fc.pre(solids.every((solid) => !encloses(solid, eye)));
+          const [more, unsure] = compared({ solids, details: [] }, eye);
+          checked += more;
+          doubtful += unsure;
+        },
+      ),
+      { numRuns: 120, seed: 21, endOnFailure: true },
+    );
     expect(checked).toBeGreaterThan(5000);
     expect(doubtful / checked).toBeLessThan(0.001);
   });
 
   it("agrees with three's Raycaster in streets: through passages, past windows and driveways, down into canals, from above and from the water", () => {
     const [street, canal, bridge, square, tower]: Element[] = [
-      { id: "street", kind: "street", name: "", path: [{ x: -30, y: 0 }, { x: 30, y: 0 }], ...DEFAULT_STREET, slabs: 4, driveways: [{ at: 20, width: 4, side: "left" }, { at: 34, width: 3, side: "right" }] },
-      { id: "canal", kind: "canal", name: "", path: [{ x: -30, y: 34 }, { x: 30, y: 30 }], ...DEFAULT_CANAL, locks: [{ at: 30, length: 14, fall: 1 }] },
-      { id: "bridge", kind: "bridge", name: "", path: [{ x: -14, y: 24 }, { x: -13, y: 42 }], ...DEFAULT_BRIDGE },
-      { id: "square", kind: "square", name: "", footprint: [{ x: 8, y: 8 }, { x: 26, y: 8 }, { x: 20, y: 22 }, { x: 8, y: 20 }], heading: 20, kerb: 0.15, slabs: 3 },
-      { id: "tower", kind: "building", name: "", footprint: [{ x: 14, y: 12 }, { x: 18, y: 12 }, { x: 18, y: 16 }, { x: 14, y: 16 }], base: 0, height: 12, roof: { kind: "pyramid", rise: 4 }, passages: [{ x: 16, y: 12, width: 2, height: 3.4, arch: true }] },
+      {
+        id: "street",
+        kind: "street",
+        name: "",
+        path: [
+          { x: -30, y: 0 },
+          { x: 30, y: 0 },
+        ],
+        ...DEFAULT_STREET,
+        slabs: 4,
+        driveways: [
+          { at: 20, width: 4, side: "left" },
+          { at: 34, width: 3, side: "right" },
+        ],
+      },
+      {
+        id: "canal",
+        kind: "canal",
+        name: "",
+        path: [
+          { x: -30, y: 34 },
+          { x: 30, y: 30 },
+        ],
+        ...DEFAULT_CANAL,
+        locks: [{ at: 30, length: 14, fall: 1 }],
+      },
+      {
+        id: "bridge",
+        kind: "bridge",
+        name: "",
+        path: [
+          { x: -14, y: 24 },
+          { x: -13, y: 42 },
+        ],
+        ...DEFAULT_BRIDGE,
+      },
+      {
+        id: "square",
+        kind: "square",
+        name: "",
+        footprint: [
+          { x: 8, y: 8 },
+          { x: 26, y: 8 },
+          { x: 20, y: 22 },
+          { x: 8, y: 20 },
+        ],
+        heading: 20,
+        kerb: 0.15,
+        slabs: 3,
+      },
+      {
+        id: "tower",
+        kind: "building",
+        name: "",
+        footprint: [
+          { x: 14, y: 12 },
+          { x: 18, y: 12 },
+          { x: 18, y: 16 },
+          { x: 14, y: 16 },
+        ],
+        base: 0,
+        height: 12,
+        roof: { kind: "pyramid", rise: 4 },
+        passages: [{ x: 16, y: 12, width: 2, height: 3.4, arch: true }],
+      },
     ];
-    const houses = fillRow({ ...DEFAULT_ROW, id: "row", name: "Row", from: { x: 4, y: 6 }, to: { x: -26, y: 6 }, seed: 4, depth: 9 }, [], String).map((house, i): Building => {
+    const houses = fillRow(
+      { ...DEFAULT_ROW, id: "row", name: "Row", from: { x: 4, y: 6 }, to: { x: -26, y: 6 }, seed: 4, depth: 9 },
+      [],
+      String,
+    ).map((house, i): Building => {
       const [a, , c] = house.footprint;
-      return { ...house, windows: { every: 5, width: 1.2, height: 1.3, sill: 0.9 }, passages: i % 2 ? [{ x: (a.x + house.footprint[1].x) / 2, y: a.y, width: 2.2, height: 2.8 }] : undefined, slope: i % 3 === 0 ? { heading: 90, grade: 4 } : undefined, boxes: [{ x: (a.x + c.x) / 2, y: (a.y + c.y) / 2, length: 2, width: 1.5, rise: 3 }] };
+      return {
+        ...house,
+        windows: { every: 5, width: 1.2, height: 1.3, sill: 0.9 },
+        passages: i % 2 ? [{ x: (a.x + house.footprint[1].x) / 2, y: a.y, width: 2.2, height: 2.8 }] : undefined,
+        slope: i % 3 === 0 ? { heading: 90, grade: 4 } : undefined,
+        boxes: [{ x: (a.x + c.x) / 2, y: (a.y + c.y) / 2, length: 2, width: 1.5, rise: 3 }],
+      };
     });
     expect(houses.filter((house) => faultOf(house))).toEqual([]);
     const world = built([street, canal, bridge, square, tower, ...houses]);
     let [checked, doubtful] = [0, 0];
-    for (const eye of [[-3.3, -1.2, 1.63], [11.7, -14.3, 1.7], [-8.2, 31.9, 21.4], [24.6, 30.7, -0.9], [3.3, 47.2, 6.2], [16.3, 9.1, 1.6]] as const) {
+    for (const eye of [
+      [-3.3, -1.2, 1.63],
+      [11.7, -14.3, 1.7],
+      [-8.2, 31.9, 21.4],
+      [24.6, 30.7, -0.9],
+      [3.3, 47.2, 6.2],
+      [16.3, 9.1, 1.6],
+    ] as const) {
       expect(world.solids.filter((solid) => encloses(solid, eye)).map(({ id }) => `${id} ${eye}`)).toEqual([]);
       const [more, unsure] = compared(world, eye);
       checked += more;
@@ -160,20 +358,26 @@ describe("which stretches are seen", () => {
   });
 
   it("covers every edge and every line of meeting exactly once, and answers the same twice", () => {
-    fc.assert(fc.property(anyBlocks, between(-60, 60), between(-60, 60), between(0, 40), (blocks, x, y, z) => {
-      const solids = build(blocks);
-      const seen = see(solids, [x, y, z]);
-      const drawn = stretchesOf(seen, () => true).reduce((sum, [a, b]) => sum + Math.hypot(...sub(b, a)), 0);
-      const lines = [...solids.flatMap((s) => s.edges.map((e) => [s.vertices[e.a], s.vertices[e.b]] as const)), ...meetings(solids).map(({ a, b }) => [a, b] as const)];
-      const built = lines.map(([a, b]) => Math.hypot(...sub(b, a))).reduce((a, b) => a + b, 0);
-      expect(Math.abs(drawn / built - 1)).toBeLessThan(1e-6);
-      expect(see(solids, [x, y, z])).toEqual(seen);
-    }));
+    fc.assert(
+      fc.property(anyBlocks, between(-60, 60), between(-60, 60), between(0, 40), (blocks, x, y, z) => {
+        const solids = build(blocks);
+        const seen = see(solids, [x, y, z]);
+        const drawn = stretchesOf(seen, () => true).reduce((sum, [a, b]) => sum + Math.hypot(...sub(b, a)), 0);
+        const lines = [
+          ...solids.flatMap((s) => s.edges.map((e) => [s.vertices[e.a], s.vertices[e.b]] as const)),
+          ...meetings(solids).map(({ a, b }) => [a, b] as const),
+        ];
+        const built = lines.map(([a, b]) => Math.hypot(...sub(b, a))).reduce((a, b) => a + b, 0);
+        expect(Math.abs(drawn / built - 1)).toBeLessThan(1e-6);
+        expect(see(solids, [x, y, z])).toEqual(seen);
+      }),
+    );
   });
 
   const seenLevels = (eye: number) => {
     const seen = see(build([block("b", 5, 10, 8, 6, 7, 20, 3)]), [0, 0, eye]);
-    const level = (z: number) => stretchesOf(seen, (i) => seen.sight[i] !== HIDDEN).filter(([a, b]) => a[2] === z && b[2] === z).length;
+    const level = (z: number) =>
+      stretchesOf(seen, (i) => seen.sight[i] !== HIDDEN).filter(([a, b]) => a[2] === z && b[2] === z).length;
     return { top: level(10), bottom: level(3) };
   };
 
@@ -191,8 +395,9 @@ describe("which stretches are seen", () => {
   it("keeps the seam of two houses that touch, and hides the wall between them", () => {
     // Both run east by 6 m and south by 8 m, to a front at y = 2.
     const seen = see(build([block("a", 0, 10, 6, 8, 9, 90), block("b", 6, 10, 6, 8, 9, 90)]), [3, -10, 1.6]);
-    const seams = stretchesOf(seen, (i) => seen.sight[i] !== HIDDEN)
-      .filter(([a, b]) => distance2([a[0], a[1]], [6, 2]) < 1e-9 && distance2([b[0], b[1]], [6, 2]) < 1e-9);
+    const seams = stretchesOf(seen, (i) => seen.sight[i] !== HIDDEN).filter(
+      ([a, b]) => distance2([a[0], a[1]], [6, 2]) < 1e-9 && distance2([b[0], b[1]], [6, 2]) < 1e-9,
+    );
     expect(seams.map(([a, b]) => Math.abs(b[2] - a[2]))).toEqual([9, 9]);
     const depth = stretchesOf(seen, (i) => seen.sight[i] !== HIDDEN).filter(([a, b]) => Math.abs(a[1] - b[1]) > 1);
     expect(depth).toEqual([]);
@@ -215,23 +420,45 @@ describe("which stretches are seen", () => {
 
   it("sets aside whole solids behind a skyline only where three's Raycaster sees none of their edges", () => {
     let lost = 0;
-    fc.assert(fc.property(fc.integer({ min: 1, max: 1e6 }), between(-20, 20), between(1, 30), (seed, x, z) => {
-      const spread = (k: number) => Math.abs(Math.sin(seed * 12.9898 + k * 78.233) * 43758.5453) % 1;
-      const blocks = Array.from({ length: 60 }, (_, i) => block(`b${i}`, ((i % 8) - 4) * 14 + 5 * spread(i), 12 + Math.floor(i / 8) * 13 + 4 * spread(i + 100), 5 + 7 * spread(i + 200), 5 + 7 * spread(i + 300), 4 + 14 * spread(i + 400), 360 * spread(i + 500)));
-      const solids = build(blocks);
-      const eye: Vec3 = [x, -5, z];
-      const occluders = solids.flatMap(({ faces }, s) => faces.flatMap((face, f) => (dot(face.normal, eye) > face.offset ? occludersOf(solids, s, f, eye) : [])));
-      const flags = hiddenWhole(solids, occluders, eye);
-      const meshes = blocks.map(mesh);
-      flags.forEach((flag, s) => {
-        if (!flag) return;
-        lost++;
-        for (const { a, b } of solids[s].edges) for (const t of [0, 0.31, 0.77]) {
-          const [p, q] = [solids[s].vertices[a], solids[s].vertices[b]];
-          expect(stopped(meshes.filter((_, n) => n !== s), new Vector3(...eye), new Vector3(p[0] + t * (q[0] - p[0]), p[1] + t * (q[1] - p[1]), p[2] + t * (q[2] - p[2])))).toBe(true);
-        }
-      });
-    }), { numRuns: 12, seed: 5, endOnFailure: true });
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 1e6 }), between(-20, 20), between(1, 30), (seed, x, z) => {
+        const spread = (k: number) => Math.abs(Math.sin(seed * 12.9898 + k * 78.233) * 43758.5453) % 1;
+        const blocks = Array.from({ length: 60 }, (_, i) =>
+          block(
+            `b${i}`,
+            ((i % 8) - 4) * 14 + 5 * spread(i),
+            12 + Math.floor(i / 8) * 13 + 4 * spread(i + 100),
+            5 + 7 * spread(i + 200),
+            5 + 7 * spread(i + 300),
+            4 + 14 * spread(i + 400),
+            360 * spread(i + 500),
+          ),
+        );
+        const solids = build(blocks);
+        const eye: Vec3 = [x, -5, z];
+        const occluders = solids.flatMap(({ faces }, s) =>
+          faces.flatMap((face, f) => (dot(face.normal, eye) > face.offset ? occludersOf(solids, s, f, eye) : [])),
+        );
+        const flags = hiddenWhole(solids, occluders, eye);
+        const meshes = blocks.map(mesh);
+        flags.forEach((flag, s) => {
+          if (!flag) return;
+          lost++;
+          for (const { a, b } of solids[s].edges)
+            for (const t of [0, 0.31, 0.77]) {
+              const [p, q] = [solids[s].vertices[a], solids[s].vertices[b]];
+              expect(
+                stopped(
+                  meshes.filter((_, n) => n !== s),
+                  new Vector3(...eye),
+                  new Vector3(p[0] + t * (q[0] - p[0]), p[1] + t * (q[1] - p[1]), p[2] + t * (q[2] - p[2])),
+                ),
+              ).toBe(true);
+            }
+        });
+      }),
+      { numRuns: 12, seed: 5, endOnFailure: true },
+    );
     expect(lost).toBeGreaterThan(100);
   });
 
@@ -240,14 +467,26 @@ describe("which stretches are seen", () => {
     const [house, bar] = [block("house", -4, 10, 6, 8, 6), block("bar", -0.5, 8, 4, 1, 2)];
     const solids = build([house, bar]);
     const found = meetings(solids);
-    const all = found.map(({ a, b }) => [a, b].map(([x, y, z]) => `${x} ${y} ${z}`).sort().join(" to ")).sort();
+    const all = found
+      .map(({ a, b }) =>
+        [a, b]
+          .map(([x, y, z]) => `${x} ${y} ${z}`)
+          .sort()
+          .join(" to "),
+      )
+      .sort();
     expect(all).toEqual(["-0.5 10 0 to -0.5 10 2", "-0.5 10 2 to 0.5 10 2", "0.5 10 0 to 0.5 10 2"]);
     const seen = see(solids, [6, 0, 5]);
-    const at = (y: number) => stretchesOf(seen, (i) => seen.sight[i] !== HIDDEN && seen.solid[i] === 0).filter(([a, b]) => a[1] === y && b[1] === y && Math.max(a[2], b[2]) <= 2 && Math.abs(a[0]) <= 0.5 && Math.abs(b[0]) <= 0.5);
+    const at = (y: number) =>
+      stretchesOf(seen, (i) => seen.sight[i] !== HIDDEN && seen.solid[i] === 0).filter(
+        ([a, b]) =>
+          a[1] === y && b[1] === y && Math.max(a[2], b[2]) <= 2 && Math.abs(a[0]) <= 0.5 && Math.abs(b[0]) <= 0.5,
+      );
     // From the right and above: along the top, and up its right side.
     expect(at(10)).toHaveLength(2);
     // The bar's edges end at the wall.
-    for (const [a, b] of stretchesOf(seen, (i) => seen.sight[i] !== HIDDEN && seen.solid[i] === 1)) expect(Math.max(a[1], b[1])).toBeLessThan(10 + 1e-5);
+    for (const [a, b] of stretchesOf(seen, (i) => seen.sight[i] !== HIDDEN && seen.solid[i] === 1))
+      expect(Math.max(a[1], b[1])).toBeLessThan(10 + 1e-5);
     // Houses that touch do not meet in a line of its own.
     expect(meetings(build([block("a", 0, 10, 6, 8, 9, 90), block("b", 6, 10, 6, 8, 9, 90)]))).toEqual([]);
   });

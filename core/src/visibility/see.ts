@@ -51,14 +51,19 @@ class Gathered {
 
   push(s: number, a: Vec3, b: Vec3, stretches: readonly Interval[], as: Sight): void {
     for (const [t0, t1] of stretches) {
-      for (const t of [t0, t1]) for (const axis of [0, 1, 2]) this.ends.push(t === 1 ? b[axis] : a[axis] + t * (b[axis] - a[axis]));
+      for (const t of [t0, t1])
+        for (const axis of [0, 1, 2]) this.ends.push(t === 1 ? b[axis] : a[axis] + t * (b[axis] - a[axis]));
       this.solid.push(s);
       this.sight.push(as);
     }
   }
 
   handOut(): Seen {
-    const seen = { ends: Float64Array.from(this.ends), solid: Uint32Array.from(this.solid), sight: Uint8Array.from(this.sight) };
+    const seen = {
+      ends: Float64Array.from(this.ends),
+      solid: Uint32Array.from(this.solid),
+      sight: Uint8Array.from(this.sight),
+    };
     [this.ends, this.solid, this.sight, this.looked] = [[], [], [], 0];
     return seen;
   }
@@ -77,7 +82,9 @@ class Gathered {
 export function* seeing(solids: readonly Solid[], eye: Vec3, details: readonly Detail[] = []): Generator<Seen, void> {
   const stands = solids.map((solid) => standing(solid, eye));
   const front = (s: number, f: number) => stands[s].heights[f] > TOUCH;
-  const wanted = solids.flatMap((solid, s) => solid.faces.flatMap((_, f) => (stands[s].inside || front(s, f) ? occludersOf(solids, s, f, eye) : [])));
+  const wanted = solids.flatMap((solid, s) =>
+    solid.faces.flatMap((_, f) => (stands[s].inside || front(s, f) ? occludersOf(solids, s, f, eye) : [])),
+  );
   const lost = hiddenWhole(solids, wanted, eye);
   // What is hidden whole hides nothing that is not hidden already. The nearest first: what hides most is asked first.
   const occluders = wanted.filter(({ solid }) => !lost[solid]).sort((a, b) => a.near - b.near);
@@ -99,7 +106,14 @@ export function* seeing(solids: readonly Solid[], eye: Vec3, details: readonly D
       // inwards beside a face that does. From inside all edges are seen.
       if (lost[s] || (!inside && (fronts === 0 || (concave && fronts === 1)))) out.push(s, a, b, [[0, 1]], HIDDEN);
       // No face of a convex solid hides any other edge of it; of any solid, the edge's own faces do not.
-      else lay(s, a, b, ({ solid: other, face }) => other === s && (thing.convex || faces.includes(face)), fronts === 1 ? OUTLINE : CREASE);
+      else
+        lay(
+          s,
+          a,
+          b,
+          ({ solid: other, face }) => other === s && (thing.convex || faces.includes(face)),
+          fronts === 1 ? OUTLINE : CREASE,
+        );
     }
   };
   const meetingOf = ({ a, b, of: [p, q] }: Meeting) => {
@@ -107,7 +121,8 @@ export function* seeing(solids: readonly Solid[], eye: Vec3, details: readonly D
     if (!seen || (lost[p.solid] && lost[q.solid])) out.push(p.solid, a, b, [[0, 1]], HIDDEN);
     else lay(p.solid, a, b, (one) => [p, q].some((own) => own.solid === one.solid && own.face === one.face), MEETING);
   };
-  const detailOf = (s: number, { a, b }: Detail, before: Iterable<Occluder>) => out.push(s, a, b, gaps(union(hiddenBy(before, () => false, a, b)), SLIVER / norm(sub(b, a))), DETAIL);
+  const detailOf = (s: number, { a, b }: Detail, before: Iterable<Occluder>) =>
+    out.push(s, a, b, gaps(union(hiddenBy(before, () => false, a, b)), SLIVER / norm(sub(b, a))), DETAIL);
 
   const meeting = grouped(meetings(solids), ({ of: [{ solid }] }) => solid);
   const drawn = grouped(details, ({ on }) => on?.solid);
@@ -117,12 +132,13 @@ export function* seeing(solids: readonly Solid[], eye: Vec3, details: readonly D
     const [met, on] = [meeting.get(s) ?? [], drawn.get(solid) ?? []];
     edgesOf(solid, s);
     met.forEach(meetingOf);
-    if (!lost[s]) for (const [face, own] of grouped(on, ({ on: at }) => at!.face)) {
-      // A face that looks away shows nothing that is drawn on it.
-      if (!stands[s].inside && !front(s, face)) continue;
-      const before = beforeFace(solid, s, face, near);
-      if (before) for (const detail of own) detailOf(s, detail, before);
-    }
+    if (!lost[s])
+      for (const [face, own] of grouped(on, ({ on: at }) => at!.face)) {
+        // A face that looks away shows nothing that is drawn on it.
+        if (!stands[s].inside && !front(s, face)) continue;
+        const before = beforeFace(solid, s, face, near);
+        if (before) for (const detail of own) detailOf(s, detail, before);
+      }
     out.looked += solid.edges.length + met.length + on.length;
     if (out.looked >= BATCH) yield out.handOut();
   }
@@ -134,7 +150,8 @@ export function* seeing(solids: readonly Solid[], eye: Vec3, details: readonly D
 }
 
 /** All that an eye sees, at once: the parts of `seeing` together. */
-export const see = (solids: readonly Solid[], eye: Vec3, details: readonly Detail[] = []): Seen => joined([...seeing(solids, eye, details)]);
+export const see = (solids: readonly Solid[], eye: Vec3, details: readonly Detail[] = []): Seen =>
+  joined([...seeing(solids, eye, details)]);
 
 /** Parts of what is seen, one after the other. */
 export function joined(parts: readonly Seen[]): Seen {
@@ -163,18 +180,34 @@ function grouped<T, K>(things: readonly T[], of: (thing: T) => K): Map<K, T[]> {
 }
 
 /** What hides some of a face, and so of what is drawn on it; null where one piece hides all of it. */
-function beforeFace({ vertices, faces }: Solid, s: number, face: number, near: (places: readonly Vec3[]) => Iterable<Occluder>): readonly Occluder[] | null {
+function beforeFace(
+  { vertices, faces }: Solid,
+  s: number,
+  face: number,
+  near: (places: readonly Vec3[]) => Iterable<Occluder>,
+): readonly Occluder[] | null {
   const found = new Set<Occluder>();
   for (const piece of faces[face].pieces) {
     const places = piece.map((n) => vertices[n]);
-    for (const occluder of near(places)) if (!(occluder.solid === s && occluder.face === face) && !found.has(occluder) && covers(occluder.planes, places) !== "none") found.add(occluder);
+    for (const occluder of near(places))
+      if (
+        !(occluder.solid === s && occluder.face === face) &&
+        !found.has(occluder) &&
+        covers(occluder.planes, places) !== "none"
+      )
+        found.add(occluder);
   }
   const corners = faces[face].loop.map((n) => vertices[n]);
   return [...found].some(({ planes }) => covers(planes, corners) === "all") ? null : [...found];
 }
 
 /** The intervals of an edge that what it does not pass hides; no more are looked for once one hides it whole. */
-function hiddenBy(occluders: Iterable<Occluder>, passed: (occluder: Occluder) => boolean, a: Vec3, b: Vec3): Interval[] {
+function hiddenBy(
+  occluders: Iterable<Occluder>,
+  passed: (occluder: Occluder) => boolean,
+  a: Vec3,
+  b: Vec3,
+): Interval[] {
   const found: Interval[] = [];
   const out: [number, number] = [0, 0];
   for (const occluder of occluders) {
@@ -186,8 +219,14 @@ function hiddenBy(occluders: Iterable<Occluder>, passed: (occluder: Occluder) =>
 }
 
 /** A look-up of the occluders that stand in the directions of a segment or a convex polygon, in their order. */
-function indexOf(solids: readonly Solid[], occluders: readonly Occluder[], eye: Vec3): (places: readonly Vec3[]) => Iterable<Occluder> {
-  const boxes = occluders.flatMap(({ solid, loop }, n) => loopBoxes(loop.map((v) => sub(solids[solid].vertices[v], eye))).map((box) => ({ n, box })));
+function indexOf(
+  solids: readonly Solid[],
+  occluders: readonly Occluder[],
+  eye: Vec3,
+): (places: readonly Vec3[]) => Iterable<Occluder> {
+  const boxes = occluders.flatMap(({ solid, loop }, n) =>
+    loopBoxes(loop.map((v) => sub(solids[solid].vertices[v], eye))).map((box) => ({ n, box })),
+  );
   if (boxes.length === 0) return () => [];
   const index = new Flatbush(boxes.length);
   for (const { box } of boxes) index.add(...box);

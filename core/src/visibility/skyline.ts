@@ -54,7 +54,8 @@ function cover(sky: Sky, loop: readonly Vec3[]): void {
     if (!slopes) continue;
     const [low, high] = slopes;
     // Joined to what is there where they meet; of two apart, the one that reaches lower counts: towns stand on the ground.
-    if (low <= sky.high[i] && high >= sky.low[i]) [sky.low[i], sky.high[i]] = [Math.min(low, sky.low[i]), Math.max(high, sky.high[i])];
+    if (low <= sky.high[i] && high >= sky.low[i])
+      [sky.low[i], sky.high[i]] = [Math.min(low, sky.low[i]), Math.max(high, sky.high[i])];
     else if (sky.high[i] < sky.low[i] || low < sky.low[i]) [sky.low[i], sky.high[i]] = [low, high];
   }
 }
@@ -67,7 +68,8 @@ function hides(sky: Sky, vertices: readonly Vec3[], near: number): boolean {
   const far = farthest(vertices);
   const [floor, roof] = [Math.min(...vertices.map((p) => p[2])), Math.max(...vertices.map((p) => p[2]))];
   const [low, high] = [floor / (floor < 0 ? near : far), roof / (roof > 0 ? near : far)];
-  for (let i = Math.floor(bin(from)); i <= Math.min(BINS - 1, Math.floor(bin(to))); i++) if (!(sky.low[i] < low && sky.high[i] > high)) return false;
+  for (let i = Math.floor(bin(from)); i <= Math.min(BINS - 1, Math.floor(bin(to))); i++)
+    if (!(sky.low[i] < low && sky.high[i] > high)) return false;
   return true;
 }
 
@@ -93,10 +95,12 @@ export function hiddenWhole(solids: readonly Solid[], occluders: readonly Occlud
   const seen = solids.map(({ vertices }) => vertices.map((p) => sub(p, eye)));
   const plan = seen.map(nearest);
   const order = [...solids.keys()].sort((a, b) => plan[a] - plan[b]);
-  const pieces = occluders.map(({ solid, loop }) => {
-    const places = loop.map((n) => seen[solid][n]);
-    return { solid, places, far: farthest(places) };
-  }).sort((a, b) => a.far - b.far);
+  const pieces = occluders
+    .map(({ solid, loop }) => {
+      const places = loop.map((n) => seen[solid][n]);
+      return { solid, places, far: farthest(places) };
+    })
+    .sort((a, b) => a.far - b.far);
   const sky: Sky = { low: new Float64Array(BINS).fill(Infinity), high: new Float64Array(BINS).fill(-Infinity) };
   let next = 0;
   for (const s of order) {

@@ -23,7 +23,12 @@ export function buildBlock(block: Block): Solid {
 }
 
 /** The same block with one dimension changed, the corner (u, v) of its footprint staying where it is. */
-export function resizeBlock(block: Block, change: Partial<Pick<Block, "length" | "width" | "height">>, u: number, v: number): Block {
+export function resizeBlock(
+  block: Block,
+  change: Partial<Pick<Block, "length" | "width" | "height">>,
+  u: number,
+  v: number,
+): Block {
   const resized = { ...block, ...change };
   const from = blockCorner(block, u, v);
   const to = blockCorner(resized, u, v);

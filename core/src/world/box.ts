@@ -8,11 +8,17 @@ import type { Block, Building, Element, Steps } from "../schema";
 /** From what height an element reaches, and how far up, m: for a building, to its eaves. */
 function spanOf(element: Exclude<Element, Block | Steps>): readonly [number, number] {
   switch (element.kind) {
-    case "building": return [element.base, (element.setbacks ?? []).reduce((sum, tier) => sum + tier.height, element.height)];
-    case "street": case "square": return [0, element.kerb];
-    case "canal": return [-element.depth, element.depth + element.coping];
-    case "bridge": return [element.level - element.thickness, element.thickness + (element.parapet?.height ?? 0)];
-    case "skyline": return [0, Math.max(element.heights.least, element.heights.most)];
+    case "building":
+      return [element.base, (element.setbacks ?? []).reduce((sum, tier) => sum + tier.height, element.height)];
+    case "street":
+    case "square":
+      return [0, element.kerb];
+    case "canal":
+      return [-element.depth, element.depth + element.coping];
+    case "bridge":
+      return [element.level - element.thickness, element.thickness + (element.parapet?.height ?? 0)];
+    case "skyline":
+      return [0, Math.max(element.heights.least, element.heights.most)];
   }
 }
 
@@ -28,15 +34,24 @@ export function boxOf(element: Element): Block {
   const [base, height] = spanOf(element);
   const [ux, uy] = longestSide(corners);
   // Along the side, and to its right: the axes of a block with that heading.
-  const [l, w] = [[ux, uy], [uy, -ux]] as const;
+  const [l, w] = [
+    [ux, uy],
+    [uy, -ux],
+  ] as const;
   const spread = ([ax, ay]: readonly [number, number]) => {
     const along = corners.map(([x, y]) => ax * x + ay * y);
     return [Math.min(...along), Math.max(...along)] as const;
   };
   const [[l0, l1], [w0, w1]] = [spread(l), spread(w)];
   return {
-    id: element.id, kind: "block", name: element.name, heading: degrees(Math.atan2(l[0], l[1])),
-    origin: { x: l0 * l[0] + w0 * w[0], y: l0 * l[1] + w0 * w[1], z: base }, length: Math.max(1e-3, l1 - l0), width: Math.max(1e-3, w1 - w0), height: Math.max(1e-3, height),
+    id: element.id,
+    kind: "block",
+    name: element.name,
+    heading: degrees(Math.atan2(l[0], l[1])),
+    origin: { x: l0 * l[0] + w0 * w[0], y: l0 * l[1] + w0 * w[1], z: base },
+    length: Math.max(1e-3, l1 - l0),
+    width: Math.max(1e-3, w1 - w0),
+    height: Math.max(1e-3, height),
   };
 }
 
@@ -60,14 +75,28 @@ export function outlineOf(element: Element): readonly Vec2[] {
 
 function outlined(element: Element): readonly Vec2[] {
   switch (element.kind) {
-    case "building": case "square": return cornersOf(element);
-    case "street": return ribbonOf(element);
-    case "canal": return canalRibbon(element);
-    case "bridge": return ribbon(pathOf(element), element.width / 2, -element.width / 2);
-    case "skyline": return skylineRibbon(element);
-    case "block": case "steps": {
+    case "building":
+    case "square":
+      return cornersOf(element);
+    case "street":
+      return ribbonOf(element);
+    case "canal":
+      return canalRibbon(element);
+    case "bridge":
+      return ribbon(pathOf(element), element.width / 2, -element.width / 2);
+    case "skyline":
+      return skylineRibbon(element);
+    case "block":
+    case "steps": {
       const box = boxOf(element);
-      return ([[0, 0], [0, 1], [1, 1], [1, 0]] as const).map(([u, v]): Vec2 => {
+      return (
+        [
+          [0, 0],
+          [0, 1],
+          [1, 1],
+          [1, 0],
+        ] as const
+      ).map(([u, v]): Vec2 => {
         const [x, y] = blockCorner(box, u, v);
         return [x, y];
       });
@@ -102,14 +131,30 @@ export function placed<T extends Element>(element: T, place: number, [x, y]: Vec
 /** The block around a flight of steps. */
 function stepsBox(steps: Steps): Block {
   const [x, y, z] = footCorner(steps);
-  return { id: steps.id, kind: "block", name: steps.name, origin: { x, y, z }, heading: steps.heading, width: steps.width, ...sizeOf(steps) };
+  return {
+    id: steps.id,
+    kind: "block",
+    name: steps.name,
+    origin: { x, y, z },
+    heading: steps.heading,
+    width: steps.width,
+    ...sizeOf(steps),
+  };
 }
 
 /** The building that a block is, to be given a roof or another footprint. */
 export function asBuilding(element: Block | Building): Building {
   if (element.kind === "building") return element;
   const { id, name, height, origin } = element;
-  return { id, kind: "building", name, footprint: outlineOf(element).map(([x, y]) => ({ x, y })), base: origin.z, height, roof: { kind: "flat" } };
+  return {
+    id,
+    kind: "building",
+    name,
+    footprint: outlineOf(element).map(([x, y]) => ({ x, y })),
+    base: origin.z,
+    height,
+    roof: { kind: "flat" },
+  };
 }
 
 interface Point {
@@ -128,6 +173,7 @@ export function moved<T extends Element>(element: T, dx: number, dy: number): T 
   if ("path" in element) return { ...element, path: element.path.map(by) };
   if (!("footprint" in element)) return element;
   const next = { ...element, footprint: element.footprint.map(by) };
-  if (next.kind === "building") for (const part of PARTS) if (next[part]) Object.assign(next, { [part]: next[part].map(by) });
+  if (next.kind === "building")
+    for (const part of PARTS) if (next[part]) Object.assign(next, { [part]: next[part].map(by) });
   return next;
 }

@@ -7,7 +7,12 @@ import { loft } from "./shapes";
 import type { Solid } from "./solid";
 
 /** A narrow town canal, m (common practice). */
-export const DEFAULT_CANAL: Omit<Canal, "id" | "kind" | "name" | "path"> = { width: 10, quay: 0.8, depth: 1.6, coping: 0.15 };
+export const DEFAULT_CANAL: Omit<Canal, "id" | "kind" | "name" | "path"> = {
+  width: 10,
+  quay: 0.8,
+  depth: 1.6,
+  coping: 0.15,
+};
 /** A lock's measures where one is added, m (common practice). */
 export const DEFAULT_LOCK = { length: 22, fall: 1.2 } as const;
 
@@ -27,11 +32,13 @@ const locksOf = ({ locks = [] }: Canal) => [...locks].sort((a, b) => a.at - b.at
 export function canalFault(canal: Canal): { readonly field: string; readonly message: string } | null {
   const path = pathOf(canal);
   if (path.length < 2) return { field: "path", message: "has no length." };
-  if (crossingOf(canalRibbon(canal))) return { field: "path", message: "bends too sharply for its width, or crosses itself." };
+  if (crossingOf(canalRibbon(canal)))
+    return { field: "path", message: "bends too sharply for its width, or crosses itself." };
   const length = lengthOf(path);
   let end = 0;
   for (const { at, length: long } of locksOf(canal)) {
-    if (at - canal.width / 2 < end) return { field: "locks", message: end === 0 ? "begin before the canal does." : "lie over one another." };
+    if (at - canal.width / 2 < end)
+      return { field: "locks", message: end === 0 ? "begin before the canal does." : "lie over one another." };
     end = at + long;
     if (end > length) return { field: "locks", message: "lie beyond the canal’s end." };
   }
@@ -39,7 +46,9 @@ export function canalFault(canal: Canal): { readonly field: string; readonly mes
 }
 
 /** Reaches of level water, from where to where along the path, and how deep under the ground, m; a lock stands at its lower water. */
-export function reachesOf(canal: Canal): readonly { readonly from: number; readonly to: number; readonly depth: number }[] {
+export function reachesOf(
+  canal: Canal,
+): readonly { readonly from: number; readonly to: number; readonly depth: number }[] {
   const ends: { readonly at: number; readonly depth: number }[] = [{ at: 0, depth: canal.depth }];
   for (const { at, fall } of locksOf(canal)) ends.push({ at, depth: ends[ends.length - 1].depth + fall });
   const length = lengthOf(pathOf(canal));
@@ -54,16 +63,37 @@ export function buildCanal(canal: Canal): Solid[] {
   const half = width / 2;
   const reaches = reachesOf(canal);
   const bottom = -Math.max(...reaches.map(({ depth }) => depth)) - UNDER;
-  const raised = (ring: readonly Vec2[], from: number, to: number) => loft(id, [{ points: ring, z: from }, { points: ring, z: to }], null);
-  const walls = [[half, half + quay], [-half, -half - quay]].map(([near, far]) => raised(ribbon(path, near, far), bottom, coping));
+  const raised = (ring: readonly Vec2[], from: number, to: number) =>
+    loft(
+      id,
+      [
+        { points: ring, z: from },
+        { points: ring, z: to },
+      ],
+      null,
+    );
+  const walls = [
+    [half, half + quay],
+    [-half, -half - quay],
+  ].map(([near, far]) => raised(ribbon(path, near, far), bottom, coping));
   const length = lengthOf(path);
-  const ends = [[0, Math.min(quay, length / 4)], [length - Math.min(quay, length / 4), length]].map(([from, to]) => raised(ribbon(stretch(path, from, to), half, -half), bottom, coping));
+  const ends = [
+    [0, Math.min(quay, length / 4)],
+    [length - Math.min(quay, length / 4), length],
+  ].map(([from, to]) => raised(ribbon(stretch(path, from, to), half, -half), bottom, coping));
   const water = reaches.map(({ from, to, depth }, i) => {
     // Water ends at the walls of both ends.
-    const part = stretch(path, i === 0 ? Math.min(quay, length / 4) : from, i === reaches.length - 1 ? length - Math.min(quay, length / 4) : to);
+    const part = stretch(
+      path,
+      i === 0 ? Math.min(quay, length / 4) : from,
+      i === reaches.length - 1 ? length - Math.min(quay, length / 4) : to,
+    );
     return raised(ribbon(part, half, -half), bottom, -depth);
   });
-  const gates = locksOf(canal).flatMap(({ at, length: long }) => [...gateAt(id, path, at, half, bottom, coping), ...gateAt(id, path, at + long, half, bottom, coping)]);
+  const gates = locksOf(canal).flatMap(({ at, length: long }) => [
+    ...gateAt(id, path, at, half, bottom, coping),
+    ...gateAt(id, path, at + long, half, bottom, coping),
+  ]);
   return [...walls, ...ends, ...water, ...gates];
 }
 
@@ -78,8 +108,20 @@ function gateAt(id: string, path: readonly Vec2[], at: number, half: number, bot
     const bar = (to: number, low: number, high: number) => {
       const [px, py] = [(-uy * LEAF) / 2, (ux * LEAF) / 2];
       const end: Vec2 = [meet[0] + to * ux, meet[1] + to * uy];
-      const ring: Vec2[] = [[meet[0] - px, meet[1] - py], [end[0] - px, end[1] - py], [end[0] + px, end[1] + py], [meet[0] + px, meet[1] + py]];
-      return loft(id, [{ points: ring, z: low }, { points: ring, z: high }], null);
+      const ring: Vec2[] = [
+        [meet[0] - px, meet[1] - py],
+        [end[0] - px, end[1] - py],
+        [end[0] + px, end[1] + py],
+        [meet[0] + px, meet[1] + py],
+      ];
+      return loft(
+        id,
+        [
+          { points: ring, z: low },
+          { points: ring, z: high },
+        ],
+        null,
+      );
     };
     return [bar(long, bottom, coping + OVER), bar(long * (1 + BEAM), coping + OVER, coping + OVER + LEAF)];
   });

@@ -19,7 +19,11 @@ interface Parts {
   readonly round: (number | undefined)[];
 }
 
-const apart = ({ vertices, faces }: Solid): Parts => ({ vertices: [...vertices], loops: faces.map(({ loop }) => [...loop]), round: faces.map(({ round }) => round) });
+const apart = ({ vertices, faces }: Solid): Parts => ({
+  vertices: [...vertices],
+  loops: faces.map(({ loop }) => [...loop]),
+  round: faces.map(({ round }) => round),
+});
 const together = (id: string, { vertices, loops, round }: Parts): Solid => solidOf(id, vertices, loops, round);
 
 /** Where a passage enters and leaves a footprint, on which of its sides: the right and the left of who looks at the wall it enters by. */
@@ -60,7 +64,11 @@ export function wayOf(corners: readonly Vec2[], { x, y, width }: Passage): Way |
 }
 
 /** Where a ray from a side leaves a footprint first. */
-function exitOf(corners: readonly Vec2[], [x, y]: Vec2, [dx, dy]: Vec2): { readonly side: number; readonly at: number; readonly place: Vec2 } | null {
+function exitOf(
+  corners: readonly Vec2[],
+  [x, y]: Vec2,
+  [dx, dy]: Vec2,
+): { readonly side: number; readonly at: number; readonly place: Vec2 } | null {
   let best: { side: number; at: number; place: Vec2; t: number } | null = null;
   corners.forEach((_, side) => {
     const { p, long, u } = sideOf(corners, side);
@@ -68,16 +76,25 @@ function exitOf(corners: readonly Vec2[], [x, y]: Vec2, [dx, dy]: Vec2): { reado
     if (Math.abs(det) < 1e-9) return;
     const [ex, ey] = [p[0] - x, p[1] - y];
     const [t, at] = [(ex * u[1] - ey * u[0]) / det, (ex * dy - ey * dx) / det];
-    if (t > 1e-4 && at >= -SAME && at <= long + SAME && (!best || t < best.t)) best = { side, at, place: [x + t * dx, y + t * dy], t };
+    if (t > 1e-4 && at >= -SAME && at <= long + SAME && (!best || t < best.t))
+      best = { side, at, place: [x + t * dx, y + t * dy], t };
   });
   return best;
 }
 
 /** The loop of a lowest face, and its place in it, on whose edge two places lie; null where none holds both. */
-function edgeWith({ vertices, loops }: Parts, base: number, a: Vec2, b: Vec2): { readonly loop: number; readonly at: number } | null {
+function edgeWith(
+  { vertices, loops }: Parts,
+  base: number,
+  a: Vec2,
+  b: Vec2,
+): { readonly loop: number; readonly at: number } | null {
   const on = (p: Vec3, q: Vec3, [x, y]: Vec2) => {
     const long = Math.hypot(q[0] - p[0], q[1] - p[1]);
-    const [s, off] = [((x - p[0]) * (q[0] - p[0]) + (y - p[1]) * (q[1] - p[1])) / long, ((x - p[0]) * (q[1] - p[1]) - (y - p[1]) * (q[0] - p[0])) / long];
+    const [s, off] = [
+      ((x - p[0]) * (q[0] - p[0]) + (y - p[1]) * (q[1] - p[1])) / long,
+      ((x - p[0]) * (q[1] - p[1]) - (y - p[1]) * (q[0] - p[0])) / long,
+    ];
     return Math.abs(off) < 1e-5 && s > SAME && s < long - SAME;
   };
   for (const [loop, corners] of loops.entries()) {
@@ -105,16 +122,36 @@ function pierce(parts: Parts, base: number, { enters, leaves }: Way, { width, he
   const [front, back] = [edgeWith(parts, base, enters.from, enters.to), edgeWith(parts, base, leaves.from, leaves.to)];
   if (!front || !back || front.loop !== back.loop) return "crosses another one.";
   const loop = loops[front.loop];
-  const [a, b, c, d] = [loop[front.at], loop[(front.at + 1) % loop.length], loop[back.at], loop[(back.at + 1) % loop.length]];
+  const [a, b, c, d] = [
+    loop[front.at],
+    loop[(front.at + 1) % loop.length],
+    loop[back.at],
+    loop[(back.at + 1) % loop.length],
+  ];
   const add = ([x, y]: Vec2, z: number) => vertices.push([x, y, z]) - 1;
   // E1 comes first from a to b, and X1 lies opposite to it.
   const [e1, e2, x1, x2] = [enters.to, enters.from, leaves.to, leaves.from];
   const foot = { e1: add(e1, base), e2: add(e2, base), x1: add(x1, base), x2: add(x2, base) };
   const spring = base + height - (arch ? width / 2 : 0);
   // From over E2 to over E1, and as far along on the other side.
-  const profile = arch ? Array.from({ length: ARC + 1 }, (_, i) => [(1 - Math.cos((i * Math.PI) / ARC)) / 2, spring + (width / 2) * Math.sin((i * Math.PI) / ARC)] as const) : [[0, spring], [1, spring]] as const;
-  const across = (from: Vec2, to: Vec2, t: number): Vec2 => [from[0] + t * (to[0] - from[0]), from[1] + t * (to[1] - from[1])];
-  const [ps, qs] = [profile.map(([t, z]) => add(across(e2, e1, t), z)), profile.map(([t, z]) => add(across(x2, x1, t), z))];
+  const profile = arch
+    ? Array.from(
+        { length: ARC + 1 },
+        (_, i) =>
+          [(1 - Math.cos((i * Math.PI) / ARC)) / 2, spring + (width / 2) * Math.sin((i * Math.PI) / ARC)] as const,
+      )
+    : ([
+        [0, spring],
+        [1, spring],
+      ] as const);
+  const across = (from: Vec2, to: Vec2, t: number): Vec2 => [
+    from[0] + t * (to[0] - from[0]),
+    from[1] + t * (to[1] - from[1]),
+  ];
+  const [ps, qs] = [
+    profile.map(([t, z]) => add(across(e2, e1, t), z)),
+    profile.map(([t, z]) => add(across(x2, x1, t), z)),
+  ];
   const last = profile.length - 1;
   between(loops, b, a, [foot.e2, ...ps, foot.e1]);
   between(loops, d, c, [foot.x1, ...[...qs].reverse(), foot.x2]);
@@ -134,7 +171,10 @@ function pierce(parts: Parts, base: number, { enters, leaves }: Way, { width, he
     }
   };
   const n = loop.length;
-  const [one, other] = [[foot.e1, foot.x1, ...from((back.at + 1) % n, front.at)], [foot.x2, foot.e2, ...from((front.at + 1) % n, back.at)]];
+  const [one, other] = [
+    [foot.e1, foot.x1, ...from((back.at + 1) % n, front.at)],
+    [foot.x2, foot.e2, ...from((front.at + 1) % n, back.at)],
+  ];
   loops[front.loop] = one;
   loops.push(other);
   round.push(undefined);
@@ -142,7 +182,10 @@ function pierce(parts: Parts, base: number, { enters, leaves }: Way, { width, he
 }
 
 /** How far places lie along a heading, from the lowest of them. */
-function rising(corners: readonly Vec2[], heading: number): { readonly at: (p: Vec2 | Vec3) => number; readonly run: number } {
+function rising(
+  corners: readonly Vec2[],
+  heading: number,
+): { readonly at: (p: Vec2 | Vec3) => number; readonly run: number } {
   const [hx, hy] = headingDirection(heading);
   const along = corners.map(([x, y]) => x * hx + y * hy);
   const least = Math.min(...along);
@@ -152,11 +195,13 @@ function rising(corners: readonly Vec2[], heading: number): { readonly at: (p: V
 /** How high the ground stands over the lowest corner of a footprint, at a place, m. */
 export function groundOver(corners: readonly Vec2[], { heading, grade, steps }: Slope): (p: Vec2) => number {
   const { at, run } = rising(corners, heading);
-  return (p) => (grade / 100) * (steps ? (Math.min(steps - 1, Math.floor((at(p) / run) * steps)) * run) / steps : at(p));
+  return (p) =>
+    (grade / 100) * (steps ? (Math.min(steps - 1, Math.floor((at(p) / run) * steps)) * run) / steps : at(p));
 }
 
 /** How much the ground rises under a footprint, m. */
-export const riseUnder = (corners: readonly Vec2[], { heading, grade }: Slope): number => (grade / 100) * rising(corners, heading).run;
+export const riseUnder = (corners: readonly Vec2[], { heading, grade }: Slope): number =>
+  (grade / 100) * rising(corners, heading).run;
 
 /** Stands the lowest face of a convex footprint on level steps, up along the slope. */
 function step(parts: Parts, base: number, corners: readonly Vec2[], { heading, grade, steps = 2 }: Slope): void {
@@ -166,7 +211,9 @@ function step(parts: Parts, base: number, corners: readonly Vec2[], { heading, g
   const loop = loops[lowest];
   const places = loop.map((n) => at(vertices[n]));
   // A step that falls on a corner is put a millimetre aside.
-  const lines = Array.from({ length: steps - 1 }, (_, i) => ((i + 1) * run) / steps).map((t) => (places.some((p) => Math.abs(p - t) < 1e-4) ? t + 1e-3 : t));
+  const lines = Array.from({ length: steps - 1 }, (_, i) => ((i + 1) * run) / steps).map((t) =>
+    places.some((p) => Math.abs(p - t) < 1e-4) ? t + 1e-3 : t,
+  );
   const z = (strip: number) => base + (grade / 100) * ((strip * run) / steps);
   const strips: number[][] = Array.from({ length: steps }, () => []);
   const ups: (readonly [number, number])[] = [];
@@ -176,7 +223,9 @@ function step(parts: Parts, base: number, corners: readonly Vec2[], { heading, g
     const b = loop[(i + 1) % loop.length];
     const [ta, tb] = [places[i], places[(i + 1) % loop.length]];
     strips[stripOf(ta)].push(a);
-    const cut = lines.map((line, k) => ({ line, k })).filter(({ line }) => line > Math.min(ta, tb) && line < Math.max(ta, tb));
+    const cut = lines
+      .map((line, k) => ({ line, k }))
+      .filter(({ line }) => line > Math.min(ta, tb) && line < Math.max(ta, tb));
     if (tb < ta) cut.reverse();
     const corners2 = cut.map(({ line, k }) => {
       const s = (line - ta) / (tb - ta);
@@ -187,9 +236,16 @@ function step(parts: Parts, base: number, corners: readonly Vec2[], { heading, g
       (tb > ta ? ups : downs)[k] = [low, high];
       return tb > ta ? [high, low] : [low, high];
     });
-    between(loops.filter((_, n) => n !== lowest), b, a, corners2.reverse().flat());
+    between(
+      loops.filter((_, n) => n !== lowest),
+      b,
+      a,
+      corners2.reverse().flat(),
+    );
   });
-  loop.forEach((n, i) => { vertices[n] = [vertices[n][0], vertices[n][1], z(stripOf(places[i]))]; });
+  loop.forEach((n, i) => {
+    vertices[n] = [vertices[n][0], vertices[n][1], z(stripOf(places[i]))];
+  });
   loops[lowest] = strips[0];
   for (const strip of strips.slice(1)) loops.push(strip);
   ups.forEach(([low, high], k) => loops.push([downs[k][0], low, high, downs[k][1]]));
@@ -197,7 +253,11 @@ function step(parts: Parts, base: number, corners: readonly Vec2[], { heading, g
 }
 
 /** The lowest part of a building with its passages and on its ground. @returns the solid, or which passage cannot be, and why */
-export function footed(solid: Solid, corners: readonly Vec2[], { base, passages = [], slope }: Building): Solid | { readonly passage: number; readonly message: string } {
+export function footed(
+  solid: Solid,
+  corners: readonly Vec2[],
+  { base, passages = [], slope }: Building,
+): Solid | { readonly passage: number; readonly message: string } {
   if (passages.length === 0 && !slope) return solid;
   const parts = apart(solid);
   for (const [passage, one] of passages.entries()) {
@@ -208,7 +268,9 @@ export function footed(solid: Solid, corners: readonly Vec2[], { base, passages 
   if (slope?.steps) step(parts, base, corners, slope);
   else if (slope) {
     const over = groundOver(corners, slope);
-    parts.vertices.forEach(([x, y, z], i) => { if (Math.abs(z - base) < SAME) parts.vertices[i] = [x, y, z + over([x, y])]; });
+    parts.vertices.forEach(([x, y, z], i) => {
+      if (Math.abs(z - base) < SAME) parts.vertices[i] = [x, y, z + over([x, y])];
+    });
   }
   return together(solid.id, parts);
 }

@@ -49,7 +49,9 @@ export const KINDS: { readonly [K in Element["kind"]]: Kind<Extract<Element, { k
   skyline: { build: buildSkyline, fault: skylineFault },
 };
 
-const kindOf = <K extends Element["kind"]>(element: Extract<Element, { kind: K }>): Kind<Extract<Element, { kind: K }>> => KINDS[element.kind as K];
+const kindOf = <K extends Element["kind"]>(
+  element: Extract<Element, { kind: K }>,
+): Kind<Extract<Element, { kind: K }>> => KINDS[element.kind as K];
 
 /** What elements are built to: solids, and what is drawn on them and on the ground. */
 export interface Built {
@@ -65,7 +67,8 @@ function builtOne(element: Element): Built {
 }
 
 /** The solids of elements, in their order; of those that are hidden, none. */
-export const build = (elements: readonly Element[]): Solid[] => elements.flatMap((element) => (element.hidden ? [] : kindOf(element).build(element)));
+export const build = (elements: readonly Element[]): Solid[] =>
+  elements.flatMap((element) => (element.hidden ? [] : kindOf(element).build(element)));
 
 /** A world as the eye looks at it: elements as they are built, on the ground that is around what is dug. */
 export const built = (elements: readonly Element[]): Built => keptBuild()(elements);
@@ -89,7 +92,10 @@ export function keptBuild(): (elements: readonly Element[]) => Built {
     kept = next;
     const dug = elements.flatMap(({ kind }, i) => (kind === "canal" ? [parts[i].as] : [])).join();
     if (dug !== ground.as) ground = { as: dug, solids: groundAround(elements) };
-    return { solids: [...parts.flatMap(({ built: { solids } }) => solids), ...ground.solids], details: parts.flatMap(({ built: { details } }) => details) };
+    return {
+      solids: [...parts.flatMap(({ built: { solids } }) => solids), ...ground.solids],
+      details: parts.flatMap(({ built: { details } }) => details),
+    };
   };
 }
 

@@ -25,7 +25,10 @@ interface Taken {
 
 /** The face of a solid that a wall from one place of the plan to another is; -1 where it is none. */
 const faceOf = ({ faces }: Solid, [px, py]: Vec2, [ux, uy]: Vec2): number =>
-  faces.findIndex(({ normal: [x, y, z], offset }) => Math.abs(z) < 1e-6 && x * uy - y * ux > 1 - 1e-6 && Math.abs(x * px + y * py - offset) < 1e-4);
+  faces.findIndex(
+    ({ normal: [x, y, z], offset }) =>
+      Math.abs(z) < 1e-6 && x * uy - y * ux > 1 - 1e-6 && Math.abs(x * px + y * py - offset) < 1e-4,
+  );
 
 /** What is taken of each side of a footprint by passages, m along it from its first corner. */
 function passagesOn(corners: readonly Vec2[], { passages = [] }: Building): Taken[][] {
@@ -54,7 +57,9 @@ export function openingsOf(building: Building, solids: readonly Solid[]): Detail
   let count = 0;
   tiersUp(building).forEach(({ points, z, height }, tier) => {
     const solid = solids[tier];
-    const storey = storeys ? building.height / storeys : building.height / Math.max(1, Math.round(building.height / STOREY));
+    const storey = storeys
+      ? building.height / storeys
+      : building.height / Math.max(1, Math.round(building.height / STOREY));
     points.forEach((_, side) => {
       const { p, u, long } = sideOf(points, side);
       const face = faceOf(solid, p, u);
@@ -62,30 +67,36 @@ export function openingsOf(building: Building, solids: readonly Solid[]): Detail
       const at = (s: number, up: number): Vec3 => [p[0] + s * u[0], p[1] + s * u[1], up];
       const frame = (from: number, to: number, low: number, high: number, sill: boolean) => {
         const [a, b, c, d] = [at(from, low), at(from, high), at(to, high), at(to, low)];
-        for (const [m, n] of [[a, b], [b, c], [c, d], ...(sill ? [[d, a]] : [])]) out.push({ a: m, b: n, on: { solid, face } });
+        for (const [m, n] of [[a, b], [b, c], [c, d], ...(sill ? [[d, a]] : [])])
+          out.push({ a: m, b: n, on: { solid, face } });
       };
       const full = tier === 0 ? [...taken[side]] : [];
-      if (tier === 0) for (const { at: middle, width, height: tall } of entrances.filter((door) => door.side === side)) {
-        const from = Math.max(END / 4, Math.min(long - width - END / 4, middle - width / 2));
-        const foot = Math.max(over([at(from, 0)[0], at(from, 0)[1]]), over([at(from + width, 0)[0], at(from + width, 0)[1]]));
-        if (from < 0 || foot + tall > height) continue;
-        frame(from, from + width, base + foot, base + foot + tall, false);
-        full.push({ from, to: from + width, top: foot + tall });
-      }
+      if (tier === 0)
+        for (const { at: middle, width, height: tall } of entrances.filter((door) => door.side === side)) {
+          const from = Math.max(END / 4, Math.min(long - width - END / 4, middle - width / 2));
+          const foot = Math.max(
+            over([at(from, 0)[0], at(from, 0)[1]]),
+            over([at(from + width, 0)[0], at(from + width, 0)[1]]),
+          );
+          if (from < 0 || foot + tall > height) continue;
+          frame(from, from + width, base + foot, base + foot + tall, false);
+          full.push({ from, to: from + width, top: foot + tall });
+        }
       if (!windows || (front && Math.abs(u[0] * front[0] + u[1] * front[1]) < 0.5)) return;
       const bays = Math.floor((long - 2 * END) / Math.max(windows.every, windows.width + END));
       const floors = Math.max(1, Math.floor(height / storey + 1e-6));
-      for (let floor = 0; floor < floors; floor++) for (let bay = 0; bay < bays && count < MOST; bay++) {
-        const middle = long / 2 + (bay - (bays - 1) / 2) * Math.max(windows.every, windows.width + END);
-        const [from, to] = [middle - windows.width / 2, middle + windows.width / 2];
-        const low = floor * storey + windows.sill;
-        const high = Math.min(low + windows.height, (floor + 1) * storey - END);
-        const [x, y] = at(middle, 0);
-        if (high - low < END || (tier === 0 && low < over([x, y]) + END)) continue;
-        if (full.some((one) => from < one.to + END && to > one.from - END && low < one.top + END)) continue;
-        frame(from, to, z + low, z + high, true);
-        count++;
-      }
+      for (let floor = 0; floor < floors; floor++)
+        for (let bay = 0; bay < bays && count < MOST; bay++) {
+          const middle = long / 2 + (bay - (bays - 1) / 2) * Math.max(windows.every, windows.width + END);
+          const [from, to] = [middle - windows.width / 2, middle + windows.width / 2];
+          const low = floor * storey + windows.sill;
+          const high = Math.min(low + windows.height, (floor + 1) * storey - END);
+          const [x, y] = at(middle, 0);
+          if (high - low < END || (tier === 0 && low < over([x, y]) + END)) continue;
+          if (full.some((one) => from < one.to + END && to > one.from - END && low < one.top + END)) continue;
+          frame(from, to, z + low, z + high, true);
+          count++;
+        }
     });
   });
   return out;

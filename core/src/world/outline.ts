@@ -4,7 +4,8 @@ import { tidy } from "./polygon";
 import type { Building, Canal, Skyline, Steps, Street } from "../schema";
 
 /** The corners of a footprint, counter-clockwise, as it is built on. */
-export const cornersOf = ({ footprint }: Pick<Building, "footprint">): readonly Vec2[] => tidy(footprint.map(({ x, y }) => [x, y] as const));
+export const cornersOf = ({ footprint }: Pick<Building, "footprint">): readonly Vec2[] =>
+  tidy(footprint.map(({ x, y }) => [x, y] as const));
 
 /** The ground that a street takes: its carriageway and pavements. */
 export function ribbonOf(street: Street): readonly Vec2[] {
@@ -19,10 +20,18 @@ export const canalRibbon = (canal: Canal): readonly Vec2[] => {
 };
 
 /** The ground that a skyline takes, all rows of it. */
-export const skylineRibbon = (skyline: Skyline): readonly Vec2[] => ribbon(pathOf(skyline), skyline.rows * skyline.behind, 0);
+export const skylineRibbon = (skyline: Skyline): readonly Vec2[] =>
+  ribbon(pathOf(skyline), skyline.rows * skyline.behind, 0);
 
 /** How long a flight is on the plan, and how high it leads, m. */
-export const sizeOf = ({ count, riser, tread }: Pick<Steps, "count" | "riser" | "tread">): { readonly length: number; readonly height: number } => ({ length: count * tread, height: count * riser });
+export const sizeOf = ({
+  count,
+  riser,
+  tread,
+}: Pick<Steps, "count" | "riser" | "tread">): { readonly length: number; readonly height: number } => ({
+  length: count * tread,
+  height: count * riser,
+});
 
 /** The left corner of a flight's foot. */
 export function cornerOf({ foot, heading, width }: Steps): Vec3 {

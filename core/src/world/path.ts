@@ -12,7 +12,8 @@ export const pathOf = ({ path }: Lined): readonly Vec2[] =>
   path.map(({ x, y }): Vec2 => [x, y]).filter((p, i, all) => i === 0 || distance2(p, all[i - 1]) > 1e-3);
 
 /** How long a path is, m. */
-export const lengthOf = (path: readonly Vec2[]): number => path.slice(1).reduce((sum, p, i) => sum + distance2(p, path[i]), 0);
+export const lengthOf = (path: readonly Vec2[]): number =>
+  path.slice(1).reduce((sum, p, i) => sum + distance2(p, path[i]), 0);
 
 /** A path moved to its right (to its left where negative), its corners mitred, m. */
 export function beside(path: readonly Vec2[], by: number): Vec2[] {
@@ -30,7 +31,9 @@ export function beside(path: readonly Vec2[], by: number): Vec2[] {
 
 /** The ground between two lines beside a path, m to its right, counter-clockwise; nothing for a path of one place. */
 export function ribbon(path: readonly Vec2[], from: number, to: number): Vec2[] {
-  return path.length < 2 ? [...path] : [...beside(path, Math.max(from, to)), ...beside(path, Math.min(from, to)).reverse()];
+  return path.length < 2
+    ? [...path]
+    : [...beside(path, Math.max(from, to)), ...beside(path, Math.min(from, to)).reverse()];
 }
 
 /** A place so many m along a path and aside of it, to the right; null beyond its ends. */

@@ -1,10 +1,11 @@
 import type { Vec2 } from "../geometry";
 
 /** Twice the signed area of a polygon, positive counter-clockwise. */
-export const areaTwice = (points: readonly Vec2[]): number => points.reduce((sum, [x, y], i) => {
-  const [u, v] = points[(i + 1) % points.length];
-  return sum + x * v - u * y;
-}, 0);
+export const areaTwice = (points: readonly Vec2[]): number =>
+  points.reduce((sum, [x, y], i) => {
+    const [u, v] = points[(i + 1) % points.length];
+    return sum + x * v - u * y;
+  }, 0);
 
 /** The same polygon, counter-clockwise, without corners that lie on one another or on the line between their neighbours. */
 export function tidy(points: readonly Vec2[]): readonly Vec2[] {
@@ -29,7 +30,9 @@ function cross([a, b]: readonly [Vec2, Vec2], [c, d]: readonly [Vec2, Vec2]): bo
 export function crossingOf(points: readonly Vec2[]): readonly [number, number] | null {
   const side = (i: number) => [points[i], points[(i + 1) % points.length]] as const;
   // Sides in order of where they begin from the left: only those that overlap there are compared.
-  const order = [...points.keys()].sort((i, k) => Math.min(side(i)[0][0], side(i)[1][0]) - Math.min(side(k)[0][0], side(k)[1][0]));
+  const order = [...points.keys()].sort(
+    (i, k) => Math.min(side(i)[0][0], side(i)[1][0]) - Math.min(side(k)[0][0], side(k)[1][0]),
+  );
   for (let n = 0; n < order.length; n++) {
     const one = side(order[n]);
     const end = Math.max(one[0][0], one[1][0]);
@@ -47,7 +50,10 @@ export function inset(points: readonly Vec2[], by: number): readonly Vec2[] | nu
   const n = points.length;
   const out = points.map((p, i): Vec2 => {
     const [a, b] = [points[(i + n - 1) % n], points[(i + 1) % n]];
-    const [u, v] = [[p[0] - a[0], p[1] - a[1]], [b[0] - p[0], b[1] - p[1]]].map(([x, y]) => [x / Math.hypot(x, y), y / Math.hypot(x, y)]);
+    const [u, v] = [
+      [p[0] - a[0], p[1] - a[1]],
+      [b[0] - p[0], b[1] - p[1]],
+    ].map(([x, y]) => [x / Math.hypot(x, y), y / Math.hypot(x, y)]);
     // Both sides' inward normals, and the mitre where the moved sides cross.
     const turn = 1 + u[0] * v[0] + u[1] * v[1];
     const k = by / Math.max(turn, 1e-6);
@@ -75,32 +81,45 @@ export function centroid(points: readonly Vec2[]): Vec2 {
 }
 
 /** Whether a polygon turns one way only. */
-export const isConvex = (points: readonly Vec2[]): boolean => points.every(([x, y], i) => {
-  const [[u, v], [p, q]] = [points[(i + 1) % points.length], points[(i + 2) % points.length]];
-  return (u - x) * (q - v) - (v - y) * (p - u) >= -1e-9;
-});
+export const isConvex = (points: readonly Vec2[]): boolean =>
+  points.every(([x, y], i) => {
+    const [[u, v], [p, q]] = [points[(i + 1) % points.length], points[(i + 2) % points.length]];
+    return (u - x) * (q - v) - (v - y) * (p - u) >= -1e-9;
+  });
 
 /** Whether a polygon is a rectangle, to a tenth of a degree. */
-export const isRectangle = (points: readonly Vec2[]): boolean => points.length === 4 && points.every((p, i) => {
-  const [a, b] = [points[(i + 3) % 4], points[(i + 1) % 4]];
-  const [ux, uy, vx, vy] = [a[0] - p[0], a[1] - p[1], b[0] - p[0], b[1] - p[1]];
-  return Math.abs(ux * vx + uy * vy) < 0.00175 * Math.hypot(ux, uy) * Math.hypot(vx, vy);
-});
+export const isRectangle = (points: readonly Vec2[]): boolean =>
+  points.length === 4 &&
+  points.every((p, i) => {
+    const [a, b] = [points[(i + 3) % 4], points[(i + 1) % 4]];
+    const [ux, uy, vx, vy] = [a[0] - p[0], a[1] - p[1], b[0] - p[0], b[1] - p[1]];
+    return Math.abs(ux * vx + uy * vy) < 0.00175 * Math.hypot(ux, uy) * Math.hypot(vx, vy);
+  });
 
 /** The way of a polygon's longest side, of length 1; of sides as long, the first's. */
 export function longestSide(points: readonly Vec2[]): Vec2 {
-  const sides = points.map(([x, y], i): Vec2 => [points[(i + 1) % points.length][0] - x, points[(i + 1) % points.length][1] - y]);
+  const sides = points.map(([x, y], i): Vec2 => [
+    points[(i + 1) % points.length][0] - x,
+    points[(i + 1) % points.length][1] - y,
+  ]);
   const [dx, dy] = sides.reduce((long, side) => (Math.hypot(...side) > Math.hypot(...long) + 1e-9 ? side : long));
   const size = Math.hypot(dx, dy) || 1;
   return [dx / size, dy / size];
 }
 
 /** A side of a polygon: where it begins, how long it is, and its way, of length 1. */
-export function sideOf(points: readonly Vec2[], i: number): { readonly p: Vec2; readonly long: number; readonly u: Vec2 } {
+export function sideOf(
+  points: readonly Vec2[],
+  i: number,
+): { readonly p: Vec2; readonly long: number; readonly u: Vec2 } {
   const [p, q] = [points[i], points[(i + 1) % points.length]];
   const long = Math.hypot(q[0] - p[0], q[1] - p[1]);
   return { p, long, u: [(q[0] - p[0]) / long, (q[1] - p[1]) / long] };
 }
 
 /** A circle's corners on the plan. */
-export const circle = ([x, y]: Vec2, radius: number, n = 32): Vec2[] => Array.from({ length: n }, (_, i) => [x + radius * Math.cos((2 * Math.PI * i) / n), y + radius * Math.sin((2 * Math.PI * i) / n)]);
+export const circle = ([x, y]: Vec2, radius: number, n = 32): Vec2[] =>
+  Array.from({ length: n }, (_, i) => [
+    x + radius * Math.cos((2 * Math.PI * i) / n),
+    y + radius * Math.sin((2 * Math.PI * i) / n),
+  ]);

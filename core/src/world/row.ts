@@ -6,7 +6,12 @@ import type { Building, Row } from "../schema";
 
 /** What a row is built by where nothing else is said: a quarter's plain houses (common practice). */
 export const DEFAULT_ROW: Omit<Row, "id" | "name" | "from" | "to" | "lot" | "seed"> = {
-  fronts: { least: 6, most: 12 }, depth: 11, storeys: { least: 2, most: 5 }, storey: 3, alleys: 15, roofs: ["gable", "gable", "flat", "hip", "mansard"],
+  fronts: { least: 6, most: 12 },
+  depth: 11,
+  storeys: { least: 2, most: 5 },
+  storey: 3,
+  alleys: 15,
+  roofs: ["gable", "gable", "flat", "hip", "mansard"],
 };
 
 /** An alley is so wide, m. */
@@ -26,7 +31,8 @@ interface Front {
 
 function frontOf([x, y]: Vec2, [u, v]: Vec2, length: number, towers: boolean): Front {
   return {
-    length, towers,
+    length,
+    towers,
     at: (s, t) => [x + s * u + t * v, y + s * v - t * u],
     along: (place) => (place.x - x) * u + (place.y - y) * v,
     into: (place) => (place.x - x) * v - (place.y - y) * u,
@@ -34,12 +40,18 @@ function frontOf([x, y]: Vec2, [u, v]: Vec2, length: number, towers: boolean): F
 }
 
 /** The fronts of a row: its one side, or the sides of its lot, with the footprint of a house at each corner that bends outwards. */
-function layoutOf({ from, to, lot, depth, towers }: Row): { readonly fronts: readonly Front[]; readonly corners: readonly (readonly Vec2[])[] } {
+function layoutOf({ from, to, lot, depth, towers }: Row): {
+  readonly fronts: readonly Front[];
+  readonly corners: readonly (readonly Vec2[])[];
+} {
   if (!lot) {
     if (!from || !to) return { fronts: [], corners: [] };
     const [dx, dy] = [to.x - from.x, to.y - from.y];
     const length = Math.hypot(dx, dy) || 1;
-    return { fronts: [frontOf([from.x, from.y], [dx / length, dy / length], length, towers !== undefined)], corners: [] };
+    return {
+      fronts: [frontOf([from.x, from.y], [dx / length, dy / length], length, towers !== undefined)],
+      corners: [],
+    };
   }
   // Clockwise, the inside lies to the right of the way.
   const points = [...tidy(lot.map(({ x, y }): Vec2 => [x, y]))].reverse();
@@ -62,16 +74,20 @@ function layoutOf({ from, to, lot, depth, towers }: Row): { readonly fronts: rea
   const corners = points.flatMap((p, i): (readonly Vec2[])[] => {
     if (taken[i] <= 1e-6) return [];
     const [u, v] = [sides[(i + n - 1) % n].u, sides[i].u];
-    return [[p, [p[0] + taken[i] * v[0], p[1] + taken[i] * v[1]], inner[i], [p[0] - taken[i] * u[0], p[1] - taken[i] * u[1]]]];
+    return [
+      [p, [p[0] + taken[i] * v[0], p[1] + taken[i] * v[1]], inner[i], [p[0] - taken[i] * u[0], p[1] - taken[i] * u[1]]],
+    ];
   });
   return { fronts, corners };
 }
 
 /** Why a row cannot be built up, and the field; null where it can. */
 export function rowFault(row: Row): { readonly field: string; readonly message: string } | null {
-  if (!row.lot && !(row.from && row.to)) return { field: "from", message: "is missing, and so is a lot: a row needs a street side or a lot." };
+  if (!row.lot && !(row.from && row.to))
+    return { field: "from", message: "is missing, and so is a lot: a row needs a street side or a lot." };
   const { fronts } = layoutOf(row);
-  if (fronts.length === 0) return { field: "lot", message: `is too small for lots ${row.depth} m deep on all its sides.` };
+  if (fronts.length === 0)
+    return { field: "lot", message: `is too small for lots ${row.depth} m deep on all its sides.` };
   return null;
 }
 
@@ -99,22 +115,39 @@ export function fillRow(row: Row, kept: readonly Building[], id: (at: number) =>
   const [least, most] = [Math.min(widths.least, widths.most), Math.max(widths.least, widths.most)];
   const houses: Building[] = [];
   const build = (corners: readonly Vec2[], size: number, tower: boolean, party: boolean) => {
-    const floors = Math.min(storeys.least, storeys.most) + roll(Math.abs(storeys.most - storeys.least) + 1) + (tower ? towers?.storeys ?? 0 : 0);
+    const floors =
+      Math.min(storeys.least, storeys.most) +
+      roll(Math.abs(storeys.most - storeys.least) + 1) +
+      (tower ? (towers?.storeys ?? 0) : 0);
     const chance = roofs[roll(roofs.length)];
     const kind = tower && towers ? towers.roof : chance;
     const steep = between(0.25, 0.4);
     const [[ax, ay], [bx, by]] = corners;
     const house: Building = {
-      id: id(houses.length), kind: "building", name: `${row.name}, ${tower && towers ? "tower" : "house"} ${houses.length + 1}`.slice(0, 200), row: row.id,
-      footprint: corners.map(([x, y]) => ({ x, y })), base: 0, height: floors * storey, storeys: floors,
+      id: id(houses.length),
+      kind: "building",
+      name: `${row.name}, ${tower && towers ? "tower" : "house"} ${houses.length + 1}`.slice(0, 200),
+      row: row.id,
+      footprint: corners.map(([x, y]) => ({ x, y })),
+      base: 0,
+      height: floors * storey,
+      storeys: floors,
       roof: kind === "flat" ? { kind, rise: 0.8 } : { kind, rise: size * (kind === "spire" ? 1.5 : steep) },
-      ...(blind ? {} : { windows: { ...DEFAULT_WINDOWS, ...(party ? { party } : {}) }, doors: [{ x: (ax + bx) / 2, y: (ay + by) / 2, ...DEFAULT_DOOR }] }),
+      ...(blind
+        ? {}
+        : {
+            windows: { ...DEFAULT_WINDOWS, ...(party ? { party } : {}) },
+            doors: [{ x: (ax + bx) / 2, y: (ay + by) / 2, ...DEFAULT_DOOR }],
+          }),
     };
     // A corner that is not square takes no roof that needs it to be.
     houses.push(faultOf(house) ? { ...house, roof: { kind: "flat", rise: 0.8 } } : house);
   };
   const { fronts, corners } = layoutOf(row);
-  const standing = kept.map(({ footprint }) => ({ footprint, middle: centroid(footprint.map(({ x, y }): Vec2 => [x, y])) }));
+  const standing = kept.map(({ footprint }) => ({
+    footprint,
+    middle: centroid(footprint.map(({ x, y }): Vec2 => [x, y])),
+  }));
   for (const { length, at, along, into, towers: ends } of fronts) {
     const taken = standing.flatMap(({ footprint, middle: [x, y] }) => {
       const places = footprint.map(along);

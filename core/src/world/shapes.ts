@@ -17,15 +17,23 @@ export function loft(id: string, rings: readonly Ring[], apex: Vec3 | null, roun
   const vertices: Vec3[] = rings.flatMap(({ points, z }) => points.map(([x, y]): Vec3 => [x, y, z]));
   const sides: number[][] = [];
   const groups: (number | undefined)[] = [];
-  const group = (side: number, last = false) => (round === "all" ? 0 : round === "sides" ? side : round === "apart" ? Number(last) : undefined);
-  for (let r = 0; r + 1 < rings.length; r++) for (let i = 0; i < n; i++) {
-    const [a, b] = [r * n + i, r * n + ((i + 1) % n)];
-    sides.push([a, b, b + n, a + n]);
-    groups.push(group(i));
-  }
+  const group = (side: number, last = false) =>
+    round === "all" ? 0 : round === "sides" ? side : round === "apart" ? Number(last) : undefined;
+  for (let r = 0; r + 1 < rings.length; r++)
+    for (let i = 0; i < n; i++) {
+      const [a, b] = [r * n + i, r * n + ((i + 1) % n)];
+      sides.push([a, b, b + n, a + n]);
+      groups.push(group(i));
+    }
   const last = (rings.length - 1) * n;
   const bottom = Array.from({ length: n }, (_, i) => n - 1 - i);
-  if (!apex) return solidOf(id, vertices, [bottom, Array.from({ length: n }, (_, i) => last + i), ...sides], [undefined, undefined, ...groups]);
+  if (!apex)
+    return solidOf(
+      id,
+      vertices,
+      [bottom, Array.from({ length: n }, (_, i) => last + i), ...sides],
+      [undefined, undefined, ...groups],
+    );
   for (let i = 0; i < n; i++) {
     sides.push([last + i, last + ((i + 1) % n), vertices.length]);
     groups.push(group(i, true));
@@ -39,11 +47,21 @@ export function loft(id: string, rings: readonly Ring[], apex: Vec3 | null, roun
  * @param at where a corner is in the world, so far drawn out (0 or 1)
  * @param arc the corners between which the profile is round, from and to
  */
-export function drawnOut(id: string, profile: readonly Vec2[], at: (corner: Vec2, out: 0 | 1) => Vec3, arc?: readonly [number, number]): Solid {
+export function drawnOut(
+  id: string,
+  profile: readonly Vec2[],
+  at: (corner: Vec2, out: 0 | 1) => Vec3,
+  arc?: readonly [number, number],
+): Solid {
   const n = profile.length;
   const vertices = ([0, 1] as const).flatMap((out) => profile.map((corner) => at(corner, out)));
   const near = Array.from({ length: n }, (_, i) => n - 1 - i);
   const far = Array.from({ length: n }, (_, i) => n + i);
   const sides = profile.map((_, i) => [i, (i + 1) % n, n + ((i + 1) % n), n + i]);
-  return solidOf(id, vertices, [near, far, ...sides], [undefined, undefined, ...profile.map((_, i) => (arc && i >= arc[0] && i < arc[1] ? 0 : undefined))]);
+  return solidOf(
+    id,
+    vertices,
+    [near, far, ...sides],
+    [undefined, undefined, ...profile.map((_, i) => (arc && i >= arc[0] && i < arc[1] ? 0 : undefined))],
+  );
 }

@@ -51,11 +51,12 @@ function normalOf(loop: readonly number[], vertices: readonly Vec3[]): Vec3 {
 }
 
 /** Whether a loop turns one way only. */
-const turnsOneWay = (loop: readonly number[], vertices: readonly Vec3[], normal: Vec3): boolean => loop.every((_, i) => {
-  const [p, q, r] = [0, 1, 2].map((k) => vertices[loop[(i + k) % loop.length]]);
-  const [u, v] = [sub(q, p), sub(r, q)];
-  return dot(cross(u, v), normal) >= -1e-9 * norm(u) * norm(v);
-});
+const turnsOneWay = (loop: readonly number[], vertices: readonly Vec3[], normal: Vec3): boolean =>
+  loop.every((_, i) => {
+    const [p, q, r] = [0, 1, 2].map((k) => vertices[loop[(i + k) % loop.length]]);
+    const [u, v] = [sub(q, p), sub(r, q)];
+    return dot(cross(u, v), normal) >= -1e-9 * norm(u) * norm(v);
+  });
 
 /** Convex parts of a loop: itself, or triangles. */
 function piecesOf(loop: readonly number[], vertices: readonly Vec3[], normal: Vec3): readonly (readonly number[])[] {
@@ -74,10 +75,21 @@ function piecesOf(loop: readonly number[], vertices: readonly Vec3[], normal: Ve
  * A solid from vertices and outward loops; the edges follow from the loops. Each edge must lie on two loops, once each way.
  * @param round the round surface that each loop is a facet of, if any: joins between two facets of one are smooth
  */
-export function solidOf(id: string, vertices: readonly Vec3[], loops: readonly (readonly number[])[], round: readonly (number | undefined)[] = []): Solid {
+export function solidOf(
+  id: string,
+  vertices: readonly Vec3[],
+  loops: readonly (readonly number[])[],
+  round: readonly (number | undefined)[] = [],
+): Solid {
   const faces = loops.map((loop, f): Face => {
     const normal = normalOf(loop, vertices);
-    return { loop, pieces: piecesOf(loop, vertices, normal), normal, offset: dot(normal, vertices[loop[0]]), round: round[f] };
+    return {
+      loop,
+      pieces: piecesOf(loop, vertices, normal),
+      normal,
+      offset: dot(normal, vertices[loop[0]]),
+      round: round[f],
+    };
   });
   const open = new Map<string, number>();
   const edges: Edge[] = [];
@@ -86,7 +98,14 @@ export function solidOf(id: string, vertices: readonly Vec3[], loops: readonly (
       const b = loop[(i + 1) % loop.length];
       const other = open.get(`${b} ${a}`);
       if (other === undefined) open.set(`${a} ${b}`, face);
-      else edges.push({ a: b, b: a, faces: [other, face], concave: folds(faces[other], faces[face], vertices[b], vertices[a]), smooth: round[face] !== undefined && round[face] === round[other] });
+      else
+        edges.push({
+          a: b,
+          b: a,
+          faces: [other, face],
+          concave: folds(faces[other], faces[face], vertices[b], vertices[a]),
+          smooth: round[face] !== undefined && round[face] === round[other],
+        });
     });
   });
   const convex = faces.every(({ normal, offset }) => vertices.every((p) => dot(normal, p) - offset <= FLAT));
@@ -94,25 +113,30 @@ export function solidOf(id: string, vertices: readonly Vec3[], loops: readonly (
 }
 
 /** Whether two faces fold inwards along their edge, which runs from a to b in the first one's loop. */
-const folds = (first: Face, second: Face, a: Vec3, b: Vec3): boolean => dot(cross(first.normal, second.normal), sub(b, a)) < -1e-9 * norm(sub(b, a));
+const folds = (first: Face, second: Face, a: Vec3, b: Vec3): boolean =>
+  dot(cross(first.normal, second.normal), sub(b, a)) < -1e-9 * norm(sub(b, a));
 
 /** The volume that a closed solid encloses, m^3. */
 export function volumeOf({ vertices, faces }: Solid): number {
   let six = 0;
-  for (const { pieces } of faces) for (const piece of pieces) for (let i = 1; i + 1 < piece.length; i++) six += dot(vertices[piece[0]], cross(vertices[piece[i]], vertices[piece[i + 1]]));
+  for (const { pieces } of faces)
+    for (const piece of pieces)
+      for (let i = 1; i + 1 < piece.length; i++)
+        six += dot(vertices[piece[0]], cross(vertices[piece[i]], vertices[piece[i + 1]]));
   return six / 6;
 }
 
 /** Whether a place is inside a closed solid: whether its faces turn all the way around it (solid angles: Van Oosterom and Strackee, 1983 (from memory)). */
 export function encloses({ vertices, faces }: Solid, p: Vec3): boolean {
   let turn = 0;
-  for (const { pieces } of faces) for (const piece of pieces) {
-    for (let i = 1; i + 1 < piece.length; i++) {
-      const [a, b, c] = [piece[0], piece[i], piece[i + 1]].map((n) => sub(vertices[n], p));
-      const [la, lb, lc] = [norm(a), norm(b), norm(c)];
-      turn += 2 * Math.atan2(dot(a, cross(b, c)), la * lb * lc + dot(a, b) * lc + dot(b, c) * la + dot(c, a) * lb);
+  for (const { pieces } of faces)
+    for (const piece of pieces) {
+      for (let i = 1; i + 1 < piece.length; i++) {
+        const [a, b, c] = [piece[0], piece[i], piece[i + 1]].map((n) => sub(vertices[n], p));
+        const [la, lb, lc] = [norm(a), norm(b), norm(c)];
+        turn += 2 * Math.atan2(dot(a, cross(b, c)), la * lb * lc + dot(a, b) * lc + dot(b, c) * la + dot(c, a) * lb);
+      }
     }
-  }
   return Math.abs(turn) > 2 * Math.PI;
 }
 

@@ -14,7 +14,8 @@ const MOST = 2000;
 /** Why a square cannot be paved, and the field; null where it can. */
 export function squareFault(square: Square): { readonly field: string; readonly message: string } | null {
   const points = cornersOf(square);
-  if (points.length < 3 || areaTwice(points) < 1e-6) return { field: "footprint", message: "has no area: its corners lie on one line." };
+  if (points.length < 3 || areaTwice(points) < 1e-6)
+    return { field: "footprint", message: "has no area: its corners lie on one line." };
   return crossingOf(points) ? { field: "footprint", message: "crosses itself." } : null;
 }
 
@@ -22,7 +23,16 @@ export function squareFault(square: Square): { readonly field: string; readonly 
 export function buildSquare(square: Square): Solid[] {
   if (squareFault(square) || square.kerb === 0) return [];
   const points = cornersOf(square);
-  return [loft(square.id, [{ points, z: 0 }, { points, z: square.kerb }], null)];
+  return [
+    loft(
+      square.id,
+      [
+        { points, z: 0 },
+        { points, z: square.kerb },
+      ],
+      null,
+    ),
+  ];
 }
 
 /** The joints of a square's slabs, cut at its rim, and the rim where it lies level with the ground. */
@@ -35,7 +45,15 @@ export function squareDetails(square: Square, solids: readonly Solid[]): Detail[
   const rim = kerb === 0 ? points.map((p, i) => detail(p, points[(i + 1) % points.length])) : [];
   if (!slabs) return rim;
   const [s, c] = [Math.sin(radians(heading)), Math.cos(radians(heading))];
-  return [...rim, ...[[s, c], [c, -s]].flatMap(([ux, uy]) => hatched(points, [ux, uy], slabs)).map(([a, b]) => detail(a, b))];
+  return [
+    ...rim,
+    ...[
+      [s, c],
+      [c, -s],
+    ]
+      .flatMap(([ux, uy]) => hatched(points, [ux, uy], slabs))
+      .map(([a, b]) => detail(a, b)),
+  ];
 }
 
 /** Lines along a direction of length 1, one every so many m, where they lie within a polygon. */
@@ -46,11 +64,14 @@ function hatched(points: readonly Vec2[], [ux, uy]: Vec2, every: number): (reado
   const out: (readonly [Vec2, Vec2])[] = [];
   for (let k = Math.ceil((low + 1e-6) / every), n = 0; k * every < high - 1e-6 && n < MOST; k++, n++) {
     const t = k * every;
-    const crossings = turned.flatMap(([s, at], i) => {
-      const [s2, at2] = turned[(i + 1) % turned.length];
-      return at <= t !== at2 <= t ? [s + ((t - at) / (at2 - at)) * (s2 - s)] : [];
-    }).sort((a, b) => a - b);
-    for (let i = 0; i + 1 < crossings.length; i += 2) if (crossings[i + 1] - crossings[i] > 1e-3) out.push([back(crossings[i], t), back(crossings[i + 1], t)]);
+    const crossings = turned
+      .flatMap(([s, at], i) => {
+        const [s2, at2] = turned[(i + 1) % turned.length];
+        return at <= t !== at2 <= t ? [s + ((t - at) / (at2 - at)) * (s2 - s)] : [];
+      })
+      .sort((a, b) => a - b);
+    for (let i = 0; i + 1 < crossings.length; i += 2)
+      if (crossings[i + 1] - crossings[i] > 1e-3) out.push([back(crossings[i], t), back(crossings[i + 1], t)]);
   }
   return out;
 }

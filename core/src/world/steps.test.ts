@@ -2,20 +2,38 @@ import fc from "fast-check";
 import { between } from "../testing";
 import { boxOf, build, DEFAULT_STEPS, moved, outlineOf, volumeOf, type Steps } from ".";
 
-const steps = (change: Partial<Steps> = {}): Steps => ({ id: "f", kind: "steps", name: "Ferry steps", foot: { x: 4, y: 5, z: 1 }, heading: 30, count: 7, ...DEFAULT_STEPS, ...change });
+const steps = (change: Partial<Steps> = {}): Steps => ({
+  id: "f",
+  kind: "steps",
+  name: "Ferry steps",
+  foot: { x: 4, y: 5, z: 1 },
+  heading: 30,
+  count: 7,
+  ...DEFAULT_STEPS,
+  ...change,
+});
 
 describe("steps", () => {
   it("are closed solids with a tread on every riser, whatever their measures", () => {
-    fc.assert(fc.property(fc.integer({ min: 1, max: 40 }), between(0.1, 0.3), between(0.2, 0.5), between(1, 9), between(0, 360), (count, riser, tread, width, heading) => {
-      const [solid] = build([steps({ count, riser, tread, width, heading })]);
-      // 1 + 2 + ... + n slabs.
-      expect(volumeOf(solid)).toBeCloseTo((riser * tread * width * count * (count + 1)) / 2, 6);
-      expect(solid.vertices.length - solid.edges.length + solid.faces.length).toBe(2);
-      expect(solid.faces.filter(({ normal }) => normal[2] > 0.999)).toHaveLength(count);
-      expect(solid.edges.filter(({ concave }) => concave)).toHaveLength(count - 1);
-      const [ramp] = build([steps({ count, riser, tread, width, heading, ramp: true })]);
-      expect(volumeOf(ramp)).toBeCloseTo((riser * count * tread * count * width) / 2, 6);
-    }));
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 40 }),
+        between(0.1, 0.3),
+        between(0.2, 0.5),
+        between(1, 9),
+        between(0, 360),
+        (count, riser, tread, width, heading) => {
+          const [solid] = build([steps({ count, riser, tread, width, heading })]);
+          // 1 + 2 + ... + n slabs.
+          expect(volumeOf(solid)).toBeCloseTo((riser * tread * width * count * (count + 1)) / 2, 6);
+          expect(solid.vertices.length - solid.edges.length + solid.faces.length).toBe(2);
+          expect(solid.faces.filter(({ normal }) => normal[2] > 0.999)).toHaveLength(count);
+          expect(solid.edges.filter(({ concave }) => concave)).toHaveLength(count - 1);
+          const [ramp] = build([steps({ count, riser, tread, width, heading, ramp: true })]);
+          expect(volumeOf(ramp)).toBeCloseTo((riser * count * tread * count * width) / 2, 6);
+        },
+      ),
+    );
   });
 
   it("rise from the middle of their foot along their heading, and are moved as one", () => {

@@ -11,12 +11,19 @@ export const DEFAULT_STEPS: Pick<Steps, "riser" | "tread" | "width"> = { riser: 
 export function buildSteps(steps: Steps): Solid[] {
   const { count, riser, tread, width, heading, ramp } = steps;
   const { length, height } = sizeOf(steps);
-  const edge = ramp ? [[length, height]] as const : Array.from({ length: count }, (_, i): Vec2[] => [[(count - i) * tread, (count - i) * riser], [(count - i - 1) * tread, (count - i) * riser]]).flat();
+  const edge = ramp
+    ? ([[length, height]] as const)
+    : Array.from({ length: count }, (_, i): Vec2[] => [
+        [(count - i) * tread, (count - i) * riser],
+        [(count - i - 1) * tread, (count - i) * riser],
+      ]).flat();
   const profile: Vec2[] = [[0, 0], [length, 0], ...edge];
   const [up, across, corner] = [headingDirection(heading), headingDirection(heading + 90), cornerOf(steps)];
   // Drawn out from its left side to its right: seen from there, it rises to the right, and turns left.
-  return [drawnOut(steps.id, profile, ([s, z], out) => {
-    const [x, y, base] = along(along(corner, up, s), across, out * width);
-    return [x, y, base + z];
-  })];
+  return [
+    drawnOut(steps.id, profile, ([s, z], out) => {
+      const [x, y, base] = along(along(corner, up, s), across, out * width);
+      return [x, y, base + z];
+    }),
+  ];
 }

@@ -3,25 +3,51 @@ import { between, block } from "../testing";
 import { see } from "../visibility";
 import { areaTwice, build, built, DEFAULT_STREET, keptBuild, ribbonOf, streetFault, volumeOf, type Street } from ".";
 
-const street = (path: readonly (readonly [number, number])[], change: Partial<Street> = {}): Street => ({ id: "s", kind: "street", name: "Quay street", path: path.map(([x, y]) => ({ x, y })), ...DEFAULT_STREET, ...change });
-const length = ({ a, b }: { readonly a: readonly number[]; readonly b: readonly number[] }) => Math.hypot(b[0] - a[0], b[1] - a[1]);
+const street = (path: readonly (readonly [number, number])[], change: Partial<Street> = {}): Street => ({
+  id: "s",
+  kind: "street",
+  name: "Quay street",
+  path: path.map(([x, y]) => ({ x, y })),
+  ...DEFAULT_STREET,
+  ...change,
+});
+const length = ({ a, b }: { readonly a: readonly number[]; readonly b: readonly number[] }) =>
+  Math.hypot(b[0] - a[0], b[1] - a[1]);
 
 describe("a street", () => {
   it("has two pavements of their own width and kerb's height, bent or straight, at any heading", () => {
-    fc.assert(fc.property(between(0, 360), between(-60, 60), between(15, 60), between(15, 60), (turn, bend, first, second) => {
-      const way = (d: number) => [Math.sin((d * Math.PI) / 180), Math.cos((d * Math.PI) / 180)] as const;
-      const [u, v] = [way(turn), way(turn + bend)];
-      const one = street([[0, 0], [first * u[0], first * u[1]], [first * u[0] + second * v[0], first * u[1] + second * v[1]]]);
-      expect(streetFault(one)).toBeNull();
-      const solids = build([one]);
-      // Mitred, what the outer side gains at a bend the inner one loses.
-      expect(solids.reduce((sum, solid) => sum + volumeOf(solid), 0)).toBeCloseTo(2 * 2.2 * 0.12 * (first + second), 6);
-      expect(Math.abs(areaTwice(ribbonOf(one))) / 2).toBeCloseTo((6 + 4.4) * (first + second), 6);
-    }));
+    fc.assert(
+      fc.property(between(0, 360), between(-60, 60), between(15, 60), between(15, 60), (turn, bend, first, second) => {
+        const way = (d: number) => [Math.sin((d * Math.PI) / 180), Math.cos((d * Math.PI) / 180)] as const;
+        const [u, v] = [way(turn), way(turn + bend)];
+        const one = street([
+          [0, 0],
+          [first * u[0], first * u[1]],
+          [first * u[0] + second * v[0], first * u[1] + second * v[1]],
+        ]);
+        expect(streetFault(one)).toBeNull();
+        const solids = build([one]);
+        // Mitred, what the outer side gains at a bend the inner one loses.
+        expect(solids.reduce((sum, solid) => sum + volumeOf(solid), 0)).toBeCloseTo(
+          2 * 2.2 * 0.12 * (first + second),
+          6,
+        );
+        expect(Math.abs(areaTwice(ribbonOf(one))) / 2).toBeCloseTo((6 + 4.4) * (first + second), 6);
+      }),
+    );
   });
 
   it("is drawn with slab joints, dashes that a crossing stops, or rails", () => {
-    const of = (change: Partial<Street>) => built([street([[0, 0], [60, 0]], { slabs: undefined, dashes: undefined, ...change })]).details;
+    const of = (change: Partial<Street>) =>
+      built([
+        street(
+          [
+            [0, 0],
+            [60, 0],
+          ],
+          { slabs: undefined, dashes: undefined, ...change },
+        ),
+      ]).details;
     expect(of({ slabs: 1.2 })).toHaveLength(2 * 49);
     // 10 ft on, 30 ft off: at 0, 12.19, 24.38, 36.57, 48.76 m.
     const dashes = of({ dashes: DEFAULT_STREET.dashes });
@@ -37,7 +63,13 @@ describe("a street", () => {
 
   it("is built once for as long as it stays as it is", () => {
     const kept = keptBuild();
-    const [one, other] = [street([[0, 0], [60, 0]]), block("b", 0, 20, 5, 5, 5)];
+    const [one, other] = [
+      street([
+        [0, 0],
+        [60, 0],
+      ]),
+      block("b", 0, 20, 5, 5, 5),
+    ];
     const first = kept([one, other]).solids;
     const second = kept([structuredClone(one), { ...other, height: 6 }]).solids;
     expect([second[0] === first[0], second[1] === first[1], second[2] === first[2]]).toEqual([true, true, false]);
@@ -45,21 +77,52 @@ describe("a street", () => {
   });
 
   it("says why it cannot be laid", () => {
-    expect(streetFault(street([[0, 0], [0, 0]]))).toMatchObject({ field: "path", message: "has no length." });
-    expect(streetFault(street([[0, 0], [10, 0], [0, 1]]))).toMatchObject({ message: expect.stringContaining("bends too sharply") });
-    expect(build([street([[0, 0], [10, 0], [0, 1]])])).toEqual([]);
+    expect(
+      streetFault(
+        street([
+          [0, 0],
+          [0, 0],
+        ]),
+      ),
+    ).toMatchObject({ field: "path", message: "has no length." });
+    expect(
+      streetFault(
+        street([
+          [0, 0],
+          [10, 0],
+          [0, 1],
+        ]),
+      ),
+    ).toMatchObject({ message: expect.stringContaining("bends too sharply") });
+    expect(
+      build([
+        street([
+          [0, 0],
+          [10, 0],
+          [0, 1],
+        ]),
+      ]),
+    ).toEqual([]);
   });
 
   it("hides what it is drawn with behind what stands before it, and a kerb behind its own pavement", () => {
-    const quay = street([[-20, 10], [20, 10]], { slabs: undefined, dashes: undefined, rails: true });
+    const quay = street(
+      [
+        [-20, 10],
+        [20, 10],
+      ],
+      { slabs: undefined, dashes: undefined, rails: true },
+    );
     const drawn = (elements: Parameters<typeof build>[0]) => {
       const { solids, details } = built(elements);
       const seen = see(solids, [0, 0, 1.6], details);
-      return [...seen.sight.keys()].filter((i) => seen.sight[i] === 3).reduce((sum, i) => sum + Math.abs(seen.ends[6 * i + 3] - seen.ends[6 * i]), 0);
+      return [...seen.sight.keys()]
+        .filter((i) => seen.sight[i] === 3)
+        .reduce((sum, i) => sum + Math.abs(seen.ends[6 * i + 3] - seen.ends[6 * i]), 0);
     };
     expect(drawn([quay])).toBeCloseTo(80, 6);
     // A booth from x -1 to 1 at y 4 covers x from -2.4 to 2.4 or so at y 10.
     const left = drawn([quay, block("booth", -1, 4, 1, 2, 3)]);
-    expect(80 - left).toBeCloseTo(2 * ((10 + 0.7175) + (10 - 0.7175)) / 4, 4);
+    expect(80 - left).toBeCloseTo((2 * (10 + 0.7175 + (10 - 0.7175))) / 4, 4);
   });
 });

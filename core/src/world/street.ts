@@ -7,7 +7,13 @@ import { loft } from "./shapes";
 import { solidOf, type Detail, type Solid } from "./solid";
 
 /** Measures of a street where nothing is said: two lanes of 3 m, pavements and kerb as they are usual (common practice); dashes of 10 ft with gaps of 30 ft (US MUTCD (from memory)). */
-export const DEFAULT_STREET: Omit<Street, "id" | "kind" | "name" | "path"> = { carriageway: 6, pavement: 2.2, kerb: 0.12, slabs: 1.2, dashes: { line: 3.05, gap: 9.14 } };
+export const DEFAULT_STREET: Omit<Street, "id" | "kind" | "name" | "path"> = {
+  carriageway: 6,
+  pavement: 2.2,
+  kerb: 0.12,
+  slabs: 1.2,
+  dashes: { line: 3.05, gap: 9.14 },
+};
 
 /** Half of the standard gauge, m; sleepers and plates of a track: so wide across, one every so many m, a sleeper so wide along (common practice). */
 const GAUGE = 1.435;
@@ -26,21 +32,27 @@ const MOST = 4000;
 export function streetFault(street: Street): { readonly field: string; readonly message: string } | null {
   const path = pathOf(street);
   if (path.length < 2) return { field: "path", message: "has no length." };
-  if (crossingOf(ribbonOf(street))) return { field: "path", message: "bends too sharply for its width, or crosses itself." };
+  if (crossingOf(ribbonOf(street)))
+    return { field: "path", message: "bends too sharply for its width, or crosses itself." };
   const length = lengthOf(path);
   for (const [i, { at, width }] of (street.driveways ?? []).entries()) {
-    if (at - width / 2 < APART || at + width / 2 > length - APART) return { field: `driveways/${i}`, message: "lies beyond the street’s ends." };
+    if (at - width / 2 < APART || at + width / 2 > length - APART)
+      return { field: `driveways/${i}`, message: "lies beyond the street’s ends." };
   }
   for (const side of ["left", "right"] as const) {
     const own = drivewaysOn(street, side);
-    if (own.some(([from], i) => i > 0 && from - own[i - 1][1] < APART)) return { field: "driveways", message: `lie over one another on the ${side}.` };
+    if (own.some(([from], i) => i > 0 && from - own[i - 1][1] < APART))
+      return { field: "driveways", message: `lie over one another on the ${side}.` };
   }
   return null;
 }
 
 /** From where to where driveways lower the kerb of a side, in the order of the path. */
 const drivewaysOn = ({ driveways = [] }: Street, side: "left" | "right"): (readonly [number, number])[] =>
-  driveways.filter((one) => one.side === side).map(({ at, width }) => [at - width / 2, at + width / 2] as const).sort((a, b) => a[0] - b[0]);
+  driveways
+    .filter((one) => one.side === side)
+    .map(({ at, width }) => [at - width / 2, at + width / 2] as const)
+    .sort((a, b) => a[0] - b[0]);
 
 /** The pavements of a street, as low solids, which driveways lower towards the carriageway. */
 export function buildStreet(street: Street): Solid[] {
@@ -53,7 +65,14 @@ export function buildStreet(street: Street): Solid[] {
     const [near, far] = [(sign * carriageway) / 2, sign * (carriageway / 2 + pavement)];
     const slab = (part: readonly Vec2[]) => {
       const ring = ribbon(part, near, far);
-      return loft(id, [{ points: ring, z: 0 }, { points: ring, z: kerb }], null);
+      return loft(
+        id,
+        [
+          { points: ring, z: 0 },
+          { points: ring, z: kerb },
+        ],
+        null,
+      );
     };
     const ways = drivewaysOn(street, side);
     if (ways.length === 0) return [slab(path)];
@@ -70,7 +89,11 @@ function ramps(id: string, part: readonly Vec2[], near: number, far: number, ker
   const [low, high] = [beside(part, near), beside(part, far)];
   return part.slice(1).map((_, i) => {
     const [a, b, c, d] = [low[i], low[i + 1], high[i + 1], high[i]];
-    const vertices = [...[a, b, c, d].map(([x, y]) => [x, y, 0] as const), ...[a, b].map(([x, y]) => [x, y, LOWERED * kerb] as const), ...[c, d].map(([x, y]) => [x, y, kerb] as const)];
+    const vertices = [
+      ...[a, b, c, d].map(([x, y]) => [x, y, 0] as const),
+      ...[a, b].map(([x, y]) => [x, y, LOWERED * kerb] as const),
+      ...[c, d].map(([x, y]) => [x, y, kerb] as const),
+    ];
     const walls = [0, 1, 2, 3].map((k) => [k, (k + 1) % 4, ((k + 1) % 4) + 4, k + 4]);
     const loops = [[3, 2, 1, 0], [4, 5, 6, 7], ...walls];
     // To the left of the path the corners run the other way round.
@@ -93,12 +116,38 @@ export function streetDetails(street: Street, solids: readonly Solid[]): Detail[
     moved.slice(1).forEach((p, i) => lay(moved[i], p, z));
   };
   const box = (from: number, to: number, half: number, aside = 0) => {
-    const [a, b, c, d] = [placeAlong(path, from, aside - half), placeAlong(path, to, aside - half), placeAlong(path, to, aside + half), placeAlong(path, from, aside + half)];
-    for (const [p, q] of [[a, b], [b, c], [c, d], [d, a]] as const) lay(p, q, 0);
+    const [a, b, c, d] = [
+      placeAlong(path, from, aside - half),
+      placeAlong(path, to, aside - half),
+      placeAlong(path, to, aside + half),
+      placeAlong(path, from, aside + half),
+    ];
+    for (const [p, q] of [
+      [a, b],
+      [b, c],
+      [c, d],
+      [d, a],
+    ] as const)
+      lay(p, q, 0);
   };
-  if (pavement === 0 || kerb === 0) for (const by of [carriageway / 2, -carriageway / 2, ...(pavement > 0 ? [carriageway / 2 + pavement, -carriageway / 2 - pavement] : [])]) line(by, 0);
-  if (slabs && pavement > 0) for (const side of ["right", "left"] as const) slabJoints(street, side, length, (s, near, far, on) => lay(placeAlong(path, s, near), placeAlong(path, s, far), kerb, on), solids);
-  const crossed = (from: number, to: number) => crossings.some((at) => to > at - REACH / 2 - 0.5 && from < at + REACH / 2 + 0.5);
+  if (pavement === 0 || kerb === 0)
+    for (const by of [
+      carriageway / 2,
+      -carriageway / 2,
+      ...(pavement > 0 ? [carriageway / 2 + pavement, -carriageway / 2 - pavement] : []),
+    ])
+      line(by, 0);
+  if (slabs && pavement > 0)
+    for (const side of ["right", "left"] as const)
+      slabJoints(
+        street,
+        side,
+        length,
+        (s, near, far, on) => lay(placeAlong(path, s, near), placeAlong(path, s, far), kerb, on),
+        solids,
+      );
+  const crossed = (from: number, to: number) =>
+    crossings.some((at) => to > at - REACH / 2 - 0.5 && from < at + REACH / 2 + 0.5);
   if (rails) {
     for (const by of [GAUGE / 2, -GAUGE / 2]) line(by, 0);
     const { every } = bed === "plates" ? PLATE : SLEEPER;
@@ -109,23 +158,31 @@ export function streetDetails(street: Street, solids: readonly Solid[]): Detail[
     }
     if (bed === "plates") for (const by of [PLATE.across / 2, -PLATE.across / 2]) line(by, 0);
   }
-  if (dashes) for (let lane = 1; lane < lanes; lane++) {
-    const aside = carriageway * (lane / lanes - 0.5);
-    // Where the rails lie, nothing else is drawn.
-    if (rails && Math.abs(aside) < SLEEPER.across / 2) continue;
-    for (let s = 0, n = 0; s < length && n < MOST; s += dashes.line + dashes.gap, n++) {
-      const end = Math.min(length, s + dashes.line);
-      if (!crossed(s, end)) lay(placeAlong(path, s, aside), placeAlong(path, end, aside), 0);
+  if (dashes)
+    for (let lane = 1; lane < lanes; lane++) {
+      const aside = carriageway * (lane / lanes - 0.5);
+      // Where the rails lie, nothing else is drawn.
+      if (rails && Math.abs(aside) < SLEEPER.across / 2) continue;
+      for (let s = 0, n = 0; s < length && n < MOST; s += dashes.line + dashes.gap, n++) {
+        const end = Math.min(length, s + dashes.line);
+        if (!crossed(s, end)) lay(placeAlong(path, s, aside), placeAlong(path, end, aside), 0);
+      }
     }
-  }
   for (const at of crossings) {
-    for (let t = -carriageway / 2 + STRIPE / 2; t + STRIPE <= carriageway / 2; t += 2 * STRIPE) box(at - REACH / 2, at + REACH / 2, STRIPE / 2, t + STRIPE / 2);
+    for (let t = -carriageway / 2 + STRIPE / 2; t + STRIPE <= carriageway / 2; t += 2 * STRIPE)
+      box(at - REACH / 2, at + REACH / 2, STRIPE / 2, t + STRIPE / 2);
   }
   return out;
 }
 
 /** The joints between the slabs of a pavement, but for its driveways: how far along the path, and from where to where beside it. */
-function slabJoints(street: Street, side: "left" | "right", length: number, lay: (s: number, near: number, far: number, on: Detail["on"]) => void, solids: readonly Solid[]): void {
+function slabJoints(
+  street: Street,
+  side: "left" | "right",
+  length: number,
+  lay: (s: number, near: number, far: number, on: Detail["on"]) => void,
+  solids: readonly Solid[],
+): void {
   const { carriageway, pavement, slabs = 1 } = street;
   const sign = side === "right" ? 1 : -1;
   const ways = drivewaysOn(street, side);

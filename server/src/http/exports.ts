@@ -19,13 +19,20 @@ export function exportedFiles(store: Store, pictures: Pictures, jobs: Jobs): Rou
     const [, shot, format = ""] = /^(.+)\.([a-z]+)$/.exec(req.params.file) ?? [];
     const text = await readable(jobs, await store.read(idOf(req.params)));
     const named = Object.hasOwn(MASSES, format) ? [] : picturesNamedIn(Buffer.from(text));
-    const { content, name, missing } = await jobs.exported({
-      text, shot, format,
-      dpi: Number(one(req.query.dpi) ?? 300),
-      page: req.query.page !== undefined,
-      without: one(req.query.without)?.split(",").filter(Boolean),
-      pictures: Object.fromEntries(await Promise.all(named.map(async (picture) => [picture, await pictures.find(picture, false)] as const))),
-    }, { signal: goneSignal(res) });
+    const { content, name, missing } = await jobs.exported(
+      {
+        text,
+        shot,
+        format,
+        dpi: Number(one(req.query.dpi) ?? 300),
+        page: req.query.page !== undefined,
+        without: one(req.query.without)?.split(",").filter(Boolean),
+        pictures: Object.fromEntries(
+          await Promise.all(named.map(async (picture) => [picture, await pictures.find(picture, false)] as const)),
+        ),
+      },
+      { signal: goneSignal(res) },
+    );
     res.set("Cache-Control", "no-cache");
     if (missing.length) res.set("X-Missing-Photos", encodeURIComponent(missing.join(", ")));
     if (req.query.download !== undefined) res.attachment(`${name}.${format}`);
@@ -44,7 +51,8 @@ export function slips(store: Store, jobs: Jobs): Router {
     const every = Number(one(req.query.every) ?? 10);
     if (!(every >= 1 && every <= 500)) throw new BadInput([{ path: "every", message: "must be from 1 to 500 mm." }]);
     const units = one(req.query.units) ?? "metric";
-    if (units !== "metric" && units !== "imperial") throw new BadInput([{ path: "units", message: "must be metric or imperial." }]);
+    if (units !== "metric" && units !== "imperial")
+      throw new BadInput([{ path: "units", message: "must be metric or imperial." }]);
     const text = await readable(jobs, await store.read(idOf(req.params)));
     const content = await jobs.slip({ text, shot, every, units }, { signal: goneSignal(res) });
     res.set("Cache-Control", "no-cache").type("pdf").send(Buffer.from(content));

@@ -15,7 +15,8 @@ const nameOf = (host: string): string => host.replace(/:\d*$/, "").toLowerCase()
 export const hostCheck = (names: readonly string[]): RequestHandler => {
   const known = new Set([...LOOPBACK, ...names.map((name) => name.toLowerCase())]);
   return (req, _res, next) => {
-    if (!known.has(nameOf(req.headers.host ?? ""))) throw new Refused(421, "Zanvo does not go by this name. Open it by the address it printed.");
+    if (!known.has(nameOf(req.headers.host ?? "")))
+      throw new Refused(421, "Zanvo does not go by this name. Open it by the address it printed.");
     const { origin } = req.headers;
     if (origin && req.method !== "GET" && origin.replace(/^https?:\/\//, "") !== req.headers.host) {
       throw new Refused(403, "Changes are taken only from Zanvo's own pages.");
@@ -37,7 +38,10 @@ export const headers: RequestHandler[] = [
         "default-src": ["'none'"],
         "script-src": ["'self'"],
         "worker-src": ["'self'"],
-        "style-src": ["'self'", (_req, res) => `'nonce-${(res as unknown as { locals: { nonce: string } }).locals.nonce}'`],
+        "style-src": [
+          "'self'",
+          (_req, res) => `'nonce-${(res as unknown as { locals: { nonce: string } }).locals.nonce}'`,
+        ],
         "font-src": ["'self'"],
         "img-src": ["'self'", "blob:", "data:"],
         "connect-src": ["'self'"],

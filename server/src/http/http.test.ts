@@ -6,7 +6,8 @@ import { startTestServer, titled, type TestServer } from "../testing";
 
 let server: TestServer;
 let app: TestServer["app"];
-const create = async (scene: unknown = titled("Lock")) => request(app).post("/api/scenes").type("json").send(JSON.stringify(scene));
+const create = async (scene: unknown = titled("Lock")) =>
+  request(app).post("/api/scenes").type("json").send(JSON.stringify(scene));
 
 beforeEach(async () => {
   server = await startTestServer();
@@ -23,7 +24,11 @@ describe("scenes over HTTP", () => {
     expect(list.body).toMatchObject([{ title: "Lock", revision: 1, shots: 1, elements: 0 }]);
     expect((await request(app).get(address)).body).toEqual(titled("Lock"));
 
-    const saved = await request(app).put(address).set("If-Match", '"1"').type("json").send(JSON.stringify(titled("Canal lock")));
+    const saved = await request(app)
+      .put(address)
+      .set("If-Match", '"1"')
+      .type("json")
+      .send(JSON.stringify(titled("Canal lock")));
     expect([saved.status, saved.headers.etag]).toEqual([200, '"2"']);
     expect((await request(app).delete(address).set("If-Match", '"2"')).status).toBe(204);
     expect((await request(app).get(address)).status).toBe(404);
@@ -38,7 +43,15 @@ describe("scenes over HTTP", () => {
       return (match ? call.set("If-Match", match) : call).send(JSON.stringify(titled("Mine")));
     };
     expect((await put()).status).toBe(428);
-    expect((await request(app).put(address).set("If-Match", '"1"').type("json").send(JSON.stringify(titled("Theirs")))).status).toBe(200);
+    expect(
+      (
+        await request(app)
+          .put(address)
+          .set("If-Match", '"1"')
+          .type("json")
+          .send(JSON.stringify(titled("Theirs")))
+      ).status,
+    ).toBe(200);
     const stale = await put('"1"');
     expect([stale.status, stale.headers.etag]).toEqual([412, '"2"']);
     expect(stale.headers["content-type"]).toMatch(/^application\/problem\+json/);
@@ -50,7 +63,11 @@ describe("scenes over HTTP", () => {
 
   it("keep every version", async () => {
     const address = (await create(titled("One"))).headers.location;
-    await request(app).put(address).set("If-Match", '"1"').type("json").send(JSON.stringify(titled("Two")));
+    await request(app)
+      .put(address)
+      .set("If-Match", '"1"')
+      .type("json")
+      .send(JSON.stringify(titled("Two")));
     const versions = await request(app).get(`${address}/versions`);
     expect(versions.body.map((v: { title: string }) => v.title)).toEqual(["Two", "One"]);
     expect((await request(app).get(`${address}/versions/1`)).body.title).toBe("One");
@@ -59,10 +76,25 @@ describe("scenes over HTTP", () => {
 
   it.each<[string, string, number, string]>([
     ["what is not JSON", "{ title", 400, "Not JSON: line 1"],
-    ["an unknown field", JSON.stringify({ ...titled("x"), colour: 1 }), 400, "colour: is not a field that belongs here."],
+    [
+      "an unknown field",
+      JSON.stringify({ ...titled("x"), colour: 1 }),
+      400,
+      "colour: is not a field that belongs here.",
+    ],
     ["a newer version", JSON.stringify({ ...titled("x"), version: 2 }), 400, "version: is 2, from a newer Zanvo"],
-    ["a negative size", JSON.stringify(titled("x")).replace('"width":420', '"width":-420'), 400, "shots/0/sheet/width: must be > 0."],
-    ["an infinite number", JSON.stringify(titled("x")).replace('"distance":300', '"distance":1e999'), 400, "shots/0/lens/distance: must be a finite number."],
+    [
+      "a negative size",
+      JSON.stringify(titled("x")).replace('"width":420', '"width":-420'),
+      400,
+      "shots/0/sheet/width: must be > 0.",
+    ],
+    [
+      "an infinite number",
+      JSON.stringify(titled("x")).replace('"distance":300', '"distance":1e999'),
+      400,
+      "shots/0/lens/distance: must be a finite number.",
+    ],
     ["a body of 50 MB", JSON.stringify({ ...titled("x"), "x-pad": "p".repeat(50_000_000) }), 413, "larger than 40 MB"],
   ])("answer %s with one sentence and keep what is stored", async (_, body, status, detail) => {
     const address = (await create()).headers.location;
@@ -75,7 +107,9 @@ describe("scenes over HTTP", () => {
   it("are checked without being kept", async () => {
     const before = (await request(app).get("/api/scenes")).body.length;
     expect((await request(app).post("/api/check").send(titled("x"))).status).toBe(204);
-    const answer = await request(app).post("/api/check").send({ ...titled("x"), elements: [{ id: "x", kind: "block" }] });
+    const answer = await request(app)
+      .post("/api/check")
+      .send({ ...titled("x"), elements: [{ id: "x", kind: "block" }] });
     expect(answer.body).toMatchObject({ status: 400, detail: expect.stringContaining("elements/0/") });
     expect((await request(app).get("/api/scenes")).body).toHaveLength(before);
   });
@@ -95,13 +129,22 @@ describe("scenes over HTTP", () => {
     expect(answer.status).toBe(507);
     expect(answer.body.detail).toMatch(/disk is full/);
     expect((await request(app).get(address)).body).toEqual(titled("Lock"));
-    expect((await request(app).put(address).set("If-Match", '"1"').type("json").send(JSON.stringify(large))).status).toBe(200);
+    expect(
+      (await request(app).put(address).set("If-Match", '"1"').type("json").send(JSON.stringify(large))).status,
+    ).toBe(200);
   });
 
   it("save one after the other when many come at once", async () => {
     const address = (await create()).headers.location;
-    const answers = await Promise.all(Array.from({ length: 8 }, (_, i) =>
-      request(app).put(address).set("If-Match", '"1"').type("json").send(JSON.stringify(titled(`Hand ${i}`)))));
+    const answers = await Promise.all(
+      Array.from({ length: 8 }, (_, i) =>
+        request(app)
+          .put(address)
+          .set("If-Match", '"1"')
+          .type("json")
+          .send(JSON.stringify(titled(`Hand ${i}`))),
+      ),
+    );
     expect(answers.map((a) => a.status).sort()).toEqual([200, 412, 412, 412, 412, 412, 412, 412]);
   });
 });
@@ -126,7 +169,9 @@ describe("exports over HTTP", () => {
     expect(await detail("s9.svg")).toBe('400 shot: there is no shot "s9"; there is "s1".');
     expect(await detail("s1.gif")).toBe("400 format: must be one of: svg, png, pdf, obj, geojson.");
     expect(await detail("s1.svg?without=clouds")).toMatch(/^400 without: there are no lines called "clouds"/);
-    expect(await detail("s1.png?dpi=121000")).toMatch(/^400 dpi: would make a picture of 2,000,787 x 1,414,843 px; this sheet takes 36 to \d+ dpi\.$/);
+    expect(await detail("s1.png?dpi=121000")).toMatch(
+      /^400 dpi: would make a picture of 2,000,787 x 1,414,843 px; this sheet takes 36 to \d+ dpi\.$/,
+    );
     expect(await detail("s1.png?dpi=many")).toMatch(/^400 dpi: is no number/);
   });
 });
@@ -135,7 +180,11 @@ describe("the door", () => {
   it("answers only to its own names, and takes changes only from its own pages", async () => {
     expect((await request(app).get("/api/scenes").set("Host", "evil.example")).status).toBe(421);
     expect((await request(app).get("/api/health").set("Host", "localhost:4310")).body).toEqual({ status: "ok" });
-    const foreign = await request(app).post("/api/scenes").set("Origin", "http://evil.example").type("json").send(JSON.stringify(titled("x")));
+    const foreign = await request(app)
+      .post("/api/scenes")
+      .set("Origin", "http://evil.example")
+      .type("json")
+      .send(JSON.stringify(titled("x")));
     expect(foreign.status).toBe(403);
     expect((await request(app).post("/api/scenes").type("text").send("x")).status).toBe(415);
     expect((await request(app).get("/api/nothing")).status).toBe(404);
@@ -154,7 +203,8 @@ describe("the door", () => {
 
 describe("prints over HTTP", () => {
   const tiling = { paper: "A4", landscape: false, overlap: 10, margin: 10 };
-  const order = (address: string, what: unknown = { shot: "s1", tiling }) => request(app).post(`${address}/prints`).type("json").send(JSON.stringify(what));
+  const order = (address: string, what: unknown = { shot: "s1", tiling }) =>
+    request(app).post(`${address}/prints`).type("json").send(JSON.stringify(what));
   const settled = async (print: string) => {
     for (let i = 0; i < 200; i++) {
       const { body } = await request(app).get(print);
@@ -182,12 +232,19 @@ describe("prints over HTTP", () => {
     const address = (await create()).headers.location;
     const print = (await order(address, { shot: "s1", grids: { dpi: 36 } })).headers.location;
     expect(await settled(print)).toMatchObject({ state: "ready", kind: "zip", done: 30, of: 30 });
-    const file = await request(app).get(`${print}/file.zip`).buffer().parse((res, done) => {
-      const parts: Buffer[] = [];
-      res.on("data", (part: Buffer) => parts.push(part));
-      res.on("end", () => done(null, Buffer.concat(parts)));
-    });
-    expect([file.status, file.type, (file.body as Buffer).subarray(0, 2).toString()]).toEqual([200, "application/zip", "PK"]);
+    const file = await request(app)
+      .get(`${print}/file.zip`)
+      .buffer()
+      .parse((res, done) => {
+        const parts: Buffer[] = [];
+        res.on("data", (part: Buffer) => parts.push(part));
+        res.on("end", () => done(null, Buffer.concat(parts)));
+      });
+    expect([file.status, file.type, (file.body as Buffer).subarray(0, 2).toString()]).toEqual([
+      200,
+      "application/zip",
+      "PK",
+    ]);
     expect((await request(app).get(`${print}/file.pdf`)).status).toBe(404);
     const wrong = await order(address, { shot: "s1", grids: { dpi: 5 } });
     expect([wrong.status, wrong.body.errors[0].path]).toEqual([400, "grids/dpi"]);
@@ -203,13 +260,17 @@ describe("prints over HTTP", () => {
 
   it("say what is wrong with an order, and why a desk cannot be printed", async () => {
     const address = (await create()).headers.location;
-    expect((await order(address, { shot: "s1", tiling: { ...tiling, paper: "A7" } })).body.errors).toEqual([{ path: "tiling/paper", message: "must be one of: A4, A3, Letter." }]);
+    expect((await order(address, { shot: "s1", tiling: { ...tiling, paper: "A7" } })).body.errors).toEqual([
+      { path: "tiling/paper", message: "must be one of: A4, A3, Letter." },
+    ]);
     expect((await order(address, { shot: "s9", tiling })).body.detail).toContain('there is no shot "s9"');
     // Nearly facing a wall, the other point stands kilometres off.
     const scene = titled("Far");
     scene.shots[0].gaze.heading = 35.01;
     const far = (await create(scene)).headers.location;
-    expect((await settled((await order(far)).headers.location)).message).toMatch(/^desk: would take \d+ × \d+ sheets of A4; 2000 are the most\./);
+    expect((await settled((await order(far)).headers.location)).message).toMatch(
+      /^desk: would take \d+ × \d+ sheets of A4; 2000 are the most\./,
+    );
   });
 
   it("give drawings and set-up sheets as PDF too", async () => {
@@ -218,26 +279,41 @@ describe("prints over HTTP", () => {
       const { status, type, body } = await request(app).get(`${address}/${path}`).buffer();
       expect([status, type, body.subarray(0, 5).toString()]).toEqual([200, "application/pdf", "%PDF-"]);
     }
-    expect((await request(app).get(`${address}/slips/s1.pdf?every=0`)).body.detail).toBe("every: must be from 1 to 500 mm.");
+    expect((await request(app).get(`${address}/slips/s1.pdf?every=0`)).body.detail).toBe(
+      "every: must be from 1 to 500 mm.",
+    );
   });
 });
 
 describe("references over HTTP", () => {
-  const bring = (address: string, bytes: Buffer) => request(app).post(`${address}/references`).type("application/octet-stream").send(bytes);
-  const photo = (width: number, height: number) => sharp({ create: { width, height, channels: 3, background: "#a85" } });
+  const bring = (address: string, bytes: Buffer) =>
+    request(app).post(`${address}/references`).type("application/octet-stream").send(bytes);
+  const photo = (width: number, height: number) =>
+    sharp({ create: { width, height, channels: 3, background: "#a85" } });
 
   it("are taken in upright, told the lens they note, and served as one fixed type that is never run", async () => {
     const address = (await create()).headers.location;
     // Orientation 6: the camera was turned, so the picture stands upright with its sides changed (Exif 2.32, tag 0x0112).
-    const turned = await photo(90, 60).withExif({ IFD0: { Orientation: "6" }, IFD2: { FocalLengthIn35mmFilm: "28" } }).withMetadata({ orientation: 6 }).jpeg().toBuffer();
+    const turned = await photo(90, 60)
+      .withExif({ IFD0: { Orientation: "6" }, IFD2: { FocalLengthIn35mmFilm: "28" } })
+      .withMetadata({ orientation: 6 })
+      .jpeg()
+      .toBuffer();
     const { status, body } = await bring(address, turned);
     expect([status, body.width, body.height, body.focal35]).toEqual([201, 60, 90, 28]);
     expect((await bring(address, turned)).body.picture).toBe(body.picture);
     for (const query of ["", "?preview"]) {
       const answer = await request(app).get(`${address}/references/${body.picture}${query}`).buffer();
-      expect([answer.status, answer.type, answer.headers["x-content-type-options"], answer.headers["content-security-policy"]]).toEqual([200, "image/webp", "nosniff", "default-src 'none'; sandbox"]);
+      expect([
+        answer.status,
+        answer.type,
+        answer.headers["x-content-type-options"],
+        answer.headers["content-security-policy"],
+      ]).toEqual([200, "image/webp", "nosniff", "default-src 'none'; sandbox"]);
     }
-    expect((await request(app).get(`${address}/references/${"0".repeat(64)}`)).body.detail).toBe("This picture is not on this machine: bring it in again.");
+    expect((await request(app).get(`${address}/references/${"0".repeat(64)}`)).body.detail).toBe(
+      "This picture is not on this machine: bring it in again.",
+    );
     expect((await request(app).get(`${address}/references/..%2F..%2Fdb%2Fzanvo.sqlite`)).status).toBe(404);
   });
 
@@ -247,7 +323,10 @@ describe("references over HTTP", () => {
     const heic = Buffer.concat([Buffer.from([0, 0, 0, 24]), Buffer.from("ftypheic0000"), Buffer.alloc(64)]);
     for (const [bytes, said] of [
       [Buffer.from("<html>no picture</html>"), "picture: is no picture that can be read: JPEG, PNG and WebP are."],
-      [Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"/>'), "picture: is SVG; JPEG, PNG and WebP can be read."],
+      [
+        Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"/>'),
+        "picture: is SVG; JPEG, PNG and WebP can be read.",
+      ],
       [heic, "picture: is HEIC, which browsers do not show. Save or share it as JPEG first."],
       [whole.subarray(0, whole.length / 2), "picture: is cut off: a part of the file is missing."],
       [await photo(17_000, 20).png().toBuffer(), "picture: is 17,000 px long; up to 16,383 can be taken."],
@@ -270,7 +349,11 @@ describe("references over HTTP", () => {
     for (const file of files()) utimesSync(join(folder, file), old, old);
     const named = { ...titled("Lock"), "x-notes": picture };
     await request(app).put(address).set("If-Match", "*").type("json").send(JSON.stringify(named));
-    await request(app).put(address).set("If-Match", "*").type("json").send(JSON.stringify(titled("Lock")));
+    await request(app)
+      .put(address)
+      .set("If-Match", "*")
+      .type("json")
+      .send(JSON.stringify(titled("Lock")));
     await server.pictures.sweep(server.store.names);
     expect(files()).toHaveLength(2);
     await server.pictures.sweep(() => Promise.resolve(false));

@@ -27,24 +27,40 @@ function shelfLinks(folder: string): string[] {
     chunk.imports?.forEach(visit);
   };
   visit(SHELF);
-  return ["</api/scenes>; rel=preload; as=fetch; crossorigin=anonymous", ...[...needed].map((file) => `</${file}>; rel=modulepreload`)];
+  return [
+    "</api/scenes>; rel=preload; as=fetch; crossorigin=anonymous",
+    ...[...needed].map((file) => `</${file}>; rel=modulepreload`),
+  ];
 }
 
 /** The built web app: its files, and its one page for every other address. */
 export function page(folder: string): Router {
   const router = Router();
   const index = join(folder, "index.html");
-  router.all(["/assets", "/assets/{*path}"], (req, res, next) => (req.method === "GET" || req.method === "HEAD" ? next() : onlyMethods("GET")(req, res, next)));
-  router.use("/assets", files(join(folder, "assets"), { immutable: true, maxAge: "1y", fallthrough: false, index: false, redirect: false }));
+  router.all(["/assets", "/assets/{*path}"], (req, res, next) =>
+    req.method === "GET" || req.method === "HEAD" ? next() : onlyMethods("GET")(req, res, next),
+  );
+  router.use(
+    "/assets",
+    files(join(folder, "assets"), { immutable: true, maxAge: "1y", fallthrough: false, index: false, redirect: false }),
+  );
   router.get(BESIDE, (req, res, next) => {
-    res.sendFile(req.path.slice(1), { root: folder }, (error) => error && next(new Refused(404, "There is nothing at this address.")));
+    res.sendFile(
+      req.path.slice(1),
+      { root: folder },
+      (error) => error && next(new Refused(404, "There is nothing at this address.")),
+    );
   });
   router.get("/{*path}", (req, res) => {
     if (!req.accepts("html")) throw new Refused(404, "There is nothing at this address.");
     if (!existsSync(index)) throw new Refused(404, "The web app is not built: run npm start.");
     const html = readFileSync(index, "utf8").replaceAll("__NONCE__", String(res.locals.nonce));
     if (req.path === "/") res.set("Link", shelfLinks(folder));
-    res.status(PAGES.test(req.path) ? 200 : 404).set("Cache-Control", "no-store").type("html").send(html);
+    res
+      .status(PAGES.test(req.path) ? 200 : 404)
+      .set("Cache-Control", "no-store")
+      .type("html")
+      .send(html);
   });
   router.all("/{*path}", onlyMethods("GET"));
   return router;

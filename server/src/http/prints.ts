@@ -47,7 +47,9 @@ export function prints(store: Store, jobs: Jobs, orders: Prints): Router {
     if (!file) throw new Refused(409, "This print is not ready.");
     res.set("Cache-Control", "no-store").type(kind);
     await new Promise<void>((resolve, reject) => {
-      res.sendFile(file, { dotfiles: "allow", cacheControl: false, etag: false }, (error) => (error ? reject(error) : resolve()));
+      res.sendFile(file, { dotfiles: "allow", cacheControl: false, etag: false }, (error) =>
+        error ? reject(error) : resolve(),
+      );
     });
   });
   router.all("/:print/file.:kind", onlyMethods("GET"));

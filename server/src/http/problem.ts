@@ -6,7 +6,11 @@ import { Busy, Cancelled, TooHeavy } from "../jobs";
 /** A request that was refused before its content was looked at. */
 export class Refused extends Error {
   override readonly name = "Refused";
-  constructor(readonly status: number, message: string, readonly headers: Readonly<Record<string, string>> = {}) {
+  constructor(
+    readonly status: number,
+    message: string,
+    readonly headers: Readonly<Record<string, string>> = {},
+  ) {
     super(message);
   }
 }
@@ -17,9 +21,22 @@ export class Unreadable extends Error {
 }
 
 const TITLES: Readonly<Record<number, string>> = {
-  400: "The input is wrong", 401: "A key is needed", 403: "Not allowed", 404: "Not found", 405: "Not possible here", 409: "There is no answer",
-  412: "Saved elsewhere since", 413: "Too large", 415: "Not JSON", 421: "Wrong address", 422: "The document cannot be read", 428: "A version is needed",
-  429: "Too much at once", 500: "Something broke", 503: "Not now", 507: "No room left",
+  400: "The input is wrong",
+  401: "A key is needed",
+  403: "Not allowed",
+  404: "Not found",
+  405: "Not possible here",
+  409: "There is no answer",
+  412: "Saved elsewhere since",
+  413: "Too large",
+  415: "Not JSON",
+  421: "Wrong address",
+  422: "The document cannot be read",
+  428: "A version is needed",
+  429: "Too much at once",
+  500: "Something broke",
+  503: "Not now",
+  507: "No room left",
 };
 
 interface More {
@@ -31,19 +48,27 @@ interface More {
 /** Problem details (RFC 9457) as JSON text. */
 export function problem(status: number, detail: string, { errors, raw = {} }: More = {}): string {
   const told = JSON.stringify({ type: "about:blank", title: TITLES[status] ?? TITLES[500], status, detail, errors });
-  return `${told.slice(0, -1)}${Object.entries(raw).map(([key, json]) => `,${JSON.stringify(key)}:${json}`).join("")}}`;
+  return `${told.slice(0, -1)}${Object.entries(raw)
+    .map(([key, json]) => `,${JSON.stringify(key)}:${json}`)
+    .join("")}}`;
 }
 
 /** Sends an error as problem details; none is ever kept by a cache. */
 export function sendProblem(res: Response, status: number, detail: string, more: More = {}): void {
-  res.status(status).set("Cache-Control", "no-store").type("application/problem+json").send(problem(status, detail, more));
+  res
+    .status(status)
+    .set("Cache-Control", "no-store")
+    .type("application/problem+json")
+    .send(problem(status, detail, more));
 }
 
 /** Sends what stands there now, for whoever changed an older version. */
 async function sendStale(res: Response, { current, message }: Stale): Promise<void> {
   const document = await textOf(current).catch(() => "null");
   res.set("ETag", `"${current.card.revision}"`);
-  sendProblem(res, 412, message, { raw: { current: `${JSON.stringify(current.card).slice(0, -1)},"document":${document}}` } });
+  sendProblem(res, 412, message, {
+    raw: { current: `${JSON.stringify(current.card).slice(0, -1)},"document":${document}}` },
+  });
 }
 
 type Known = readonly [is: (error: Error) => boolean, status: number, detail?: string];
@@ -51,10 +76,23 @@ const is = (kind: new (...args: never[]) => Error) => (error: Error) => error in
 
 /** Which error is answered how; without a sentence here, with its own. */
 const KNOWN: readonly Known[] = [
-  [is(NoAnswer), 409], [is(NotFound), 404], [is(Unreadable), 422], [is(Damaged), 422], [is(TooHeavy), 503], [is(Busy), 503],
-  [isFull, 507, "The disk is full: nothing was saved, and what was stored before is unharmed. Make room and try again."],
+  [is(NoAnswer), 409],
+  [is(NotFound), 404],
+  [is(Unreadable), 422],
+  [is(Damaged), 422],
+  [is(TooHeavy), 503],
+  [is(Busy), 503],
+  [
+    isFull,
+    507,
+    "The disk is full: nothing was saved, and what was stored before is unharmed. Make room and try again.",
+  ],
   [isBusy, 503, "Another program holds the database. Nothing was changed; try again in a moment."],
-  [isDiskError, 507, "The disk could not be read or written. What was not confirmed is not saved; what was stored before is unharmed."],
+  [
+    isDiskError,
+    507,
+    "The disk could not be read or written. What was not confirmed is not saved; what was stored before is unharmed.",
+  ],
   [is(NotCommitted), 503, "It could not be confirmed that this was saved, so it counts as not saved. Try again."],
 ];
 
@@ -76,10 +114,18 @@ export const onError: ErrorRequestHandler = async (error: Thrown, req, res, next
   if (status === 503 || status === 507) res.set("Retry-After", "2");
   if (status) return sendProblem(res, status, detail ?? error.message);
   if (error.type === "entity.too.large") {
-    return sendProblem(res, 413, `This is larger than ${Math.round((error.limit ?? 0) / 2 ** 20)} MB, the most that is taken here; nothing was saved.`);
+    return sendProblem(
+      res,
+      413,
+      `This is larger than ${Math.round((error.limit ?? 0) / 2 ** 20)} MB, the most that is taken here; nothing was saved.`,
+    );
   }
   if (error.status && error.status < 500) {
-    return sendProblem(res, error.status, error.status === 404 ? "There is nothing at this address." : "The request could not be read.");
+    return sendProblem(
+      res,
+      error.status,
+      error.status === 404 ? "There is nothing at this address." : "The request could not be read.",
+    );
   }
   req.log.error(error);
   sendProblem(res, 500, "Something went wrong here; nothing was changed.");
@@ -87,6 +133,12 @@ export const onError: ErrorRequestHandler = async (error: Thrown, req, res, next
 };
 
 /** Refuses every method of an address that none of its handlers took. */
-export const onlyMethods = (...methods: readonly string[]): RequestHandler => (req) => {
-  throw new Refused(405, `${req.method} is not possible here; ${methods.join(", ")} ${methods.length > 1 ? "are" : "is"}.`, { Allow: methods.join(", ") });
-};
+export const onlyMethods =
+  (...methods: readonly string[]): RequestHandler =>
+  (req) => {
+    throw new Refused(
+      405,
+      `${req.method} is not possible here; ${methods.join(", ")} ${methods.length > 1 ? "are" : "is"}.`,
+      { Allow: methods.join(", ") },
+    );
+  };

@@ -16,16 +16,23 @@ export function references(store: Store, pictures: Pictures): Router {
   });
   router.all("/", onlyMethods("POST"));
   router.get("/:picture", async (req, res) => {
-    const path = await pictures.find((req.params as { readonly picture: string }).picture, req.query.preview !== undefined);
+    const path = await pictures.find(
+      (req.params as { readonly picture: string }).picture,
+      req.query.preview !== undefined,
+    );
     // What is missing now may be brought in again: only what is there may be kept by a cache.
     if (!path) throw new NotFound("This picture is not on this machine: bring it in again.");
     // Always one type, never to be guessed at, and nothing in it is ever run.
     const headers = {
-      "Content-Type": "image/webp", "X-Content-Type-Options": "nosniff", "Content-Security-Policy": "default-src 'none'; sandbox",
+      "Content-Type": "image/webp",
+      "X-Content-Type-Options": "nosniff",
+      "Content-Security-Policy": "default-src 'none'; sandbox",
       "Cache-Control": "private, max-age=31536000, immutable",
     };
     await new Promise<void>((resolve, reject) => {
-      res.sendFile(path, { dotfiles: "allow", cacheControl: false, headers }, (error) => (error ? reject(error) : resolve()));
+      res.sendFile(path, { dotfiles: "allow", cacheControl: false, headers }, (error) =>
+        error ? reject(error) : resolve(),
+      );
     });
   });
   router.all("/:picture", onlyMethods("GET"));
@@ -41,4 +48,3 @@ export function removedPictures(pictures: Pictures): Router {
   router.all("/removed", onlyMethods("GET"));
   return router;
 }
-

@@ -28,13 +28,17 @@ function expected(req: Request): Expected {
 
 /** The number of a version in an address. */
 function revisionOf(text: string): number {
-  if (!/^\d{1,15}$/.test(text)) throw new BadInput([{ path: "revision", message: "must be the whole number of a version." }]);
+  if (!/^\d{1,15}$/.test(text))
+    throw new BadInput([{ path: "revision", message: "must be the whole number of a version." }]);
   return Number(text);
 }
 
 /** Tells how a scene stands now; whoever sent its document has that already. */
 function sendCard(res: Response, card: Card, status = 200): void {
-  res.status(status).set({ ETag: `"${card.revision}"`, "X-Saved-At": card.savedAt, "X-Scene-Id": card.id }).json(card);
+  res
+    .status(status)
+    .set({ ETag: `"${card.revision}"`, "X-Saved-At": card.savedAt, "X-Scene-Id": card.id })
+    .json(card);
 }
 
 /** `/api/check`: whether a document could be saved, without keeping it. */
@@ -53,7 +57,9 @@ export function scenes(store: Store, jobs: Jobs, thumbnails: Thumbnails): Router
   const router = Router();
 
   router.get("/", async (req, res) => {
-    res.set("Cache-Control", "no-cache").json(req.query.deleted === undefined ? await store.list() : await store.deleted());
+    res
+      .set("Cache-Control", "no-cache")
+      .json(req.query.deleted === undefined ? await store.list() : await store.deleted());
   });
   router.post("/", body, async (req, res) => {
     const bytes = documentIn(req);
@@ -118,7 +124,8 @@ export function scenes(store: Store, jobs: Jobs, thumbnails: Thumbnails): Router
 
   router.get("/:id/picture", async (req, res) => {
     const { revision, image } = await thumbnails.of(req.params.id);
-    if (image.length === 0) throw new Refused(404, "There is no small picture of this scene: it is too heavy to draw, or cannot be read.");
+    if (image.length === 0)
+      throw new Refused(404, "There is no small picture of this scene: it is too heavy to draw, or cannot be read.");
     const asked = req.query.revision === String(revision);
     const tag = `"${revision}"`;
     res.set({ ETag: tag, "Cache-Control": asked ? "private, max-age=31536000, immutable" : "private, no-cache" });

@@ -11,13 +11,16 @@ const WHOLE = 600_000;
 /** Answers what is no HTTP that could be handled, or comes too slowly, and ends the connection. */
 function refuse(error: NodeJS.ErrnoException, socket: Socket): void {
   if (error.code === "ECONNRESET" || !socket.writable) return void socket.destroy();
-  const [status, words, detail] = error.code === "HPE_HEADER_OVERFLOW"
-    ? [431, "Request Header Fields Too Large", "The head of the request is too long."]
-    : error.code === "ERR_HTTP_REQUEST_TIMEOUT"
-      ? [408, "Request Timeout", "The request took too long to come in."]
-      : [400, "Bad Request", "The request could not be read."] as const;
+  const [status, words, detail] =
+    error.code === "HPE_HEADER_OVERFLOW"
+      ? [431, "Request Header Fields Too Large", "The head of the request is too long."]
+      : error.code === "ERR_HTTP_REQUEST_TIMEOUT"
+        ? [408, "Request Timeout", "The request took too long to come in."]
+        : ([400, "Bad Request", "The request could not be read."] as const);
   const body = problem(status, detail);
-  socket.end(`HTTP/1.1 ${status} ${words}\r\nContent-Type: application/problem+json\r\nContent-Length: ${Buffer.byteLength(body)}\r\nConnection: close\r\n\r\n${body}`);
+  socket.end(
+    `HTTP/1.1 ${status} ${words}\r\nContent-Type: application/problem+json\r\nContent-Length: ${Buffer.byteLength(body)}\r\nConnection: close\r\n\r\n${body}`,
+  );
 }
 
 /** A server whose connections outlive those of its clients, and that answers even what is not HTTP in words. */

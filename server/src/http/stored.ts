@@ -21,13 +21,19 @@ export async function readable(jobs: Jobs, stored: Pick<Stored, "format" | "docu
     return typeof stored.document !== "string" && stored.format === VERSION ? text : await jobs.current(text);
   } catch (error) {
     if (error instanceof Damaged) throw new Unreadable(`This document is damaged. ${WAYS_OUT}`);
-    if (error instanceof BadInput) throw new Unreadable(`This document cannot be read (${error.message.replace(/\.$/, "")}). ${WAYS_OUT}`);
+    if (error instanceof BadInput)
+      throw new Unreadable(`This document cannot be read (${error.message.replace(/\.$/, "")}). ${WAYS_OUT}`);
     throw error;
   }
 }
 
 /** Sends a document as JSON; one that is stored gzipped goes out so to whoever takes that. */
-export async function sendDocument(req: Request, res: Response, jobs: Jobs, stored: Pick<Stored, "format" | "document">): Promise<void> {
+export async function sendDocument(
+  req: Request,
+  res: Response,
+  jobs: Jobs,
+  stored: Pick<Stored, "format" | "document">,
+): Promise<void> {
   const { document, format } = stored;
   res.type("application/json").vary("Accept-Encoding");
   if (typeof document === "string" || format !== VERSION || !req.acceptsEncodings("gzip")) {

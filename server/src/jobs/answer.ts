@@ -1,10 +1,7 @@
 import { BadInput, NoAnswer, type Fault } from "@zanvo/core/problem";
 
 /** What a thread hands back: errors that a person can cause cross over as values, since classes do not. */
-export type Answer<T> =
-  | { readonly value: T }
-  | { readonly faults: readonly Fault[] }
-  | { readonly without: string };
+export type Answer<T> = { readonly value: T } | { readonly faults: readonly Fault[] } | { readonly without: string };
 
 /** Runs a piece of work in a thread. */
 export async function answer<T>(work: () => T | Promise<T>): Promise<Answer<T>> {

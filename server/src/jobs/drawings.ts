@@ -52,7 +52,17 @@ async function toFile({ text, shot, format, dpi, page, without, pictures }: Expo
 export const exported = (order: ExportOrder) => answer(() => toFile(order));
 
 /** The set-up sheet of a shot. */
-export const slip = ({ text, shot, every, units }: { readonly text: string; readonly shot: string; readonly every: number; readonly units: System }) =>
+export const slip = ({
+  text,
+  shot,
+  every,
+  units,
+}: {
+  readonly text: string;
+  readonly shot: string;
+  readonly every: number;
+  readonly units: System;
+}) =>
   answer(() => {
     const scene = readScene(text);
     return slipPdf(scene, shotOf(scene, shot), every, units);
@@ -64,6 +74,14 @@ const CARD = { width: 528, height: 352 };
 const TOO_FINE = ["bundles", "live", "hidden", "aids", "cone", "measuring"];
 
 /** The first page of a scene as a small picture, in heavy lines. */
-export const thumbnail = (text: string) => answer(() =>
-  sharp(Buffer.from(toSvg(drawPage(readScene(text), undefined, TOO_FINE), 2.5)), { limitInputPixels: false, unlimited: true })
-    .resize({ ...CARD, fit: "inside" }).flatten({ background: "#fbf9f3" }).webp({ quality: 82 }).toBuffer());
+export const thumbnail = (text: string) =>
+  answer(() =>
+    sharp(Buffer.from(toSvg(drawPage(readScene(text), undefined, TOO_FINE), 2.5)), {
+      limitInputPixels: false,
+      unlimited: true,
+    })
+      .resize({ ...CARD, fit: "inside" })
+      .flatten({ background: "#fbf9f3" })
+      .webp({ quality: 82 })
+      .toBuffer(),
+  );

@@ -40,7 +40,10 @@ export function openJobs(folder: string, limits: Partial<Limits> = {}) {
      * @param id the scene that it is a newer state of, where there is one
      */
     check: async (given: Buffer | string, id?: string): Promise<Checked> => {
-      const quick = id === undefined || typeof given === "string" ? null : await saves.run<Checked | null>("checkKnown", { id, bytes: given });
+      const quick =
+        id === undefined || typeof given === "string"
+          ? null
+          : await saves.run<Checked | null>("checkKnown", { id, bytes: given });
       if (quick) return stored(quick);
       const checked = stored(await documents.run<Checked>("check", given));
       if (id !== undefined && typeof given !== "string") learn(id, given);
@@ -51,8 +54,12 @@ export function openJobs(folder: string, limits: Partial<Limits> = {}) {
     current: (text: string): Promise<string> => documents.run("current", text),
     /** The id of a shot in a document. @throws BadInput where there is none of it */
     shot: (text: string, id: string): Promise<string> => documents.run("shot", { text, id }),
-    exported: (order: ExportOrder, { signal }: Watched = {}): Promise<Exported> => drawings.run("exported", order, { signal }),
-    slip: (order: { text: string; shot: string; every: number; units: string }, { signal }: Watched = {}): Promise<Uint8Array> => drawings.run("slip", order, { signal }),
+    exported: (order: ExportOrder, { signal }: Watched = {}): Promise<Exported> =>
+      drawings.run("exported", order, { signal }),
+    slip: (
+      order: { text: string; shot: string; every: number; units: string },
+      { signal }: Watched = {},
+    ): Promise<Uint8Array> => drawings.run("slip", order, { signal }),
     thumbnail: (text: string): Promise<Uint8Array> => drawings.run("thumbnail", text),
     close: async (): Promise<void> => {
       await Promise.all([saves.close(), documents.close(), drawings.close()]);

@@ -42,7 +42,10 @@ export interface Pool {
 }
 
 /** Threads that share a script; one that takes too long or too much is ended, and another takes its place. */
-export function openPool(script: string, { threads: [ready, most], queue, seconds, megabytes, nice = 0 }: Limits): Pool {
+export function openPool(
+  script: string,
+  { threads: [ready, most], queue, seconds, megabytes, nice = 0 }: Limits,
+): Pool {
   const pool = new Piscina({
     filename: script,
     minThreads: ready,
@@ -58,16 +61,25 @@ export function openPool(script: string, { threads: [ready, most], queue, second
 
   const why = (error: unknown, limit: AbortSignal, asker?: AbortSignal): Error => {
     if (asker?.aborted) return new Cancelled("Nobody waits for this any more.");
-    if (limit.aborted) return new TooHeavy(`This takes more than ${seconds} seconds to work out, so it was given up. Make it simpler, or ask for less at once.`);
-    if (codeOf(error) === "ERR_WORKER_OUT_OF_MEMORY") return new TooHeavy(`This takes more than ${megabytes} MB of memory to work out, so it was given up. Make it simpler, or ask for less at once.`);
-    if (/queue is (at limit|full)/i.test((error as Error).message)) return new Busy("Too much is being worked out at once. Try again in a moment.");
+    if (limit.aborted)
+      return new TooHeavy(
+        `This takes more than ${seconds} seconds to work out, so it was given up. Make it simpler, or ask for less at once.`,
+      );
+    if (codeOf(error) === "ERR_WORKER_OUT_OF_MEMORY")
+      return new TooHeavy(
+        `This takes more than ${megabytes} MB of memory to work out, so it was given up. Make it simpler, or ask for less at once.`,
+      );
+    if (/queue is (at limit|full)/i.test((error as Error).message))
+      return new Busy("Too much is being worked out at once. Try again in a moment.");
     return error as Error;
   };
   return {
     run: async <T>(name: string, input: unknown, { signal }: { signal?: AbortSignal } = {}) => {
       const limit = AbortSignal.timeout(seconds * 1000);
       try {
-        return found((await pool.run(input, { name, signal: signal ? AbortSignal.any([signal, limit]) : limit })) as Answer<T>);
+        return found(
+          (await pool.run(input, { name, signal: signal ? AbortSignal.any([signal, limit]) : limit })) as Answer<T>,
+        );
       } catch (error) {
         throw why(error, limit, signal);
       }

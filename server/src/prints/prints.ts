@@ -53,7 +53,11 @@ export class Prints {
    * @param script the built worker
    * @param folder where finished files are kept; what an earlier run left of its own there is removed
    */
-  constructor(private readonly script: string, private readonly folder: string, limits: Partial<PrintLimits> = {}) {
+  constructor(
+    private readonly script: string,
+    private readonly folder: string,
+    limits: Partial<PrintLimits> = {},
+  ) {
     this.#limits = { ...LIMITS, ...limits };
     mkdirSync(folder, { recursive: true });
     for (const name of readdirSync(folder)) if (OURS.test(name)) rmSync(join(folder, name), { force: true });
@@ -68,7 +72,10 @@ export class Prints {
     const id = randomUUID();
     const kind = kindOf(order as Order);
     const file = join(this.folder, `print-${id}.${kind}`);
-    const worker = new Worker(this.script, { workerData: { ...order, file }, resourceLimits: { maxOldGenerationSizeMb: megabytes } });
+    const worker = new Worker(this.script, {
+      workerData: { ...order, file },
+      resourceLimits: { maxOldGenerationSizeMb: megabytes },
+    });
     const job: Job = { print: { id, state: "working", kind, done: 0, of: 0 }, scene: sceneId, file, worker, bytes: 0 };
     this.#jobs.set(id, job);
     const fail = (message: string) => this.#end(job, { ...job.print, state: "failed", message });
@@ -79,10 +86,17 @@ export class Prints {
     limit.unref();
     worker.on("message", (report: Report) => {
       if ("ready" in report) this.#finish(job);
-      else if ("failed" in report) fail(report.faults?.map(({ path, message }) => `${path}: ${message}`).join(" ") ?? report.failed);
+      else if ("failed" in report)
+        fail(report.faults?.map(({ path, message }) => `${path}: ${message}`).join(" ") ?? report.failed);
       else job.print = { ...job.print, ...report };
     });
-    worker.on("error", (error) => fail(codeOf(error) === "ERR_WORKER_OUT_OF_MEMORY" ? `This print takes more than ${megabytes} MB of memory, so it was given up. Print fewer sheets.` : error.message));
+    worker.on("error", (error) =>
+      fail(
+        codeOf(error) === "ERR_WORKER_OUT_OF_MEMORY"
+          ? `This print takes more than ${megabytes} MB of memory, so it was given up. Print fewer sheets.`
+          : error.message,
+      ),
+    );
     worker.on("exit", () => clearTimeout(limit));
     return job.print;
   }
@@ -112,7 +126,8 @@ export class Prints {
 
   #job(sceneId: string, id: string): Job {
     const job = this.#jobs.get(id);
-    if (job?.scene !== sceneId) throw new NotFound("There is no such print; it may have been stopped, or fetched long ago.");
+    if (job?.scene !== sceneId)
+      throw new NotFound("There is no such print; it may have been stopped, or fetched long ago.");
     return job;
   }
 
@@ -134,9 +149,11 @@ export class Prints {
 
   /** Ends all that is going on. */
   async close(): Promise<void> {
-    await Promise.all([...this.#jobs.values()].map(async (job) => {
-      await job.worker.terminate();
-      this.#forget(job);
-    }));
+    await Promise.all(
+      [...this.#jobs.values()].map(async (job) => {
+        await job.worker.terminate();
+        this.#forget(job);
+      }),
+    );
   }
 }

@@ -24,7 +24,8 @@ export function Findings() {
   const free = async () => {
     const nudged = await run((signal) => untilGivenUp((thread) => thread.nudgedEye(scene, shot), signal));
     if (nudged === undefined) return;
-    if (!nudged) return say("No move of the eye by half a metre or less leaves fewer tangents. Move one of the buildings.");
+    if (!nudged)
+      return say("No move of the eye by half a metre or less leaves fewer tangents. Move one of the buildings.");
     edit(onShot((before) => ({ ...before, eye: nudged.shot.eye })));
     say(`The eye is moved by ${nudged.far.toFixed(2)} m; ${nudged.left} tangents are left.`);
   };
@@ -32,7 +33,8 @@ export function Findings() {
   const part = async (pair: readonly [string, string]) => {
     const nudged = await run((signal) => untilGivenUp((thread) => thread.nudgedBlock(scene, shot, pair), signal));
     if (nudged === undefined) return;
-    if (!nudged) return say("No move of either by two metres or less parts them and leaves fewer tangents. Move the eye.");
+    if (!nudged)
+      return say("No move of either by two metres or less parts them and leaves fewer tangents. Move the eye.");
     edit(replaceElement(nudged.element));
     say(`${nudged.element.name} is moved by ${nudged.far.toFixed(2)} m; ${nudged.left} tangents are left.`);
   };
@@ -52,12 +54,38 @@ export function Findings() {
             onFocus={() => point(at)}
             onBlur={() => point(null)}
           >
-            <span aria-label={severity} role="img" className={`measure w-3 shrink-0 text-center font-semibold ${severity === "note" ? "text-pencil" : "text-accent"}`}>{MARKS[severity]}</span>
+            <span
+              aria-label={severity}
+              role="img"
+              className={`measure w-3 shrink-0 text-center font-semibold ${severity === "note" ? "text-pencil" : "text-accent"}`}
+            >
+              {MARKS[severity]}
+            </span>
             <div className="min-w-0">
-              <p className="leading-snug"><span className="font-medium">{where[0].toUpperCase() + where.slice(1)}.</span> {measures(message)}</p>
-              {id === touching[0]?.id && <Button className="mt-1 w-full" disabled={busy} onClick={() => void free()}>Nudge the eye free</Button>}
-              {between && <Button className="mt-1 w-full" disabled={busy} onClick={() => void part(between)}>Nudge the block</Button>}
-              {mend && <Button className="mt-1 h-auto min-h-7 w-full !whitespace-normal py-0.5" onClick={() => { point(null); edit(onShot(() => mend.shot)); }}>{measures(mend.label)}</Button>}
+              <p className="leading-snug">
+                <span className="font-medium">{where[0].toUpperCase() + where.slice(1)}.</span> {measures(message)}
+              </p>
+              {id === touching[0]?.id && (
+                <Button className="mt-1 w-full" disabled={busy} onClick={() => void free()}>
+                  Nudge the eye free
+                </Button>
+              )}
+              {between && (
+                <Button className="mt-1 w-full" disabled={busy} onClick={() => void part(between)}>
+                  Nudge the block
+                </Button>
+              )}
+              {mend && (
+                <Button
+                  className="mt-1 h-auto min-h-7 w-full !whitespace-normal py-0.5"
+                  onClick={() => {
+                    point(null);
+                    edit(onShot(() => mend.shot));
+                  }}
+                >
+                  {measures(mend.label)}
+                </Button>
+              )}
             </div>
           </li>
         ))}

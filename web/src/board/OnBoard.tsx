@@ -32,7 +32,11 @@ function saveNow(): void {
 export function OnBoard({ id, children }: { readonly id: string; readonly children: ReactNode }) {
   const [number] = useState(newId);
   const ready = useBoard((board) => board.id) === id;
-  const { data, error, mutate } = useSWR<Visit, Error>([id, number], () => visit(id), { revalidateOnFocus: false, revalidateOnReconnect: false, revalidateIfStale: false });
+  const { data, error, mutate } = useSWR<Visit, Error>([id, number], () => visit(id), {
+    revalidateOnFocus: false,
+    revalidateOnReconnect: false,
+    revalidateIfStale: false,
+  });
   // In the layout phase: a scene that is left is on its way to the server before the next page asks for it.
   useLayoutEffect(() => (data ? saving.start(data.opened, data.found) : undefined), [data]);
   useEffect(() => {
@@ -41,7 +45,8 @@ export function OnBoard({ id, children }: { readonly id: string; readonly childr
   useEffect(() => {
     // Before any field takes the key for itself.
     const onKey = (event: KeyboardEvent) => {
-      if (event.key.toLowerCase() !== "s" || !(event.ctrlKey || event.metaKey) || event.shiftKey || event.altKey) return;
+      if (event.key.toLowerCase() !== "s" || !(event.ctrlKey || event.metaKey) || event.shiftKey || event.altKey)
+        return;
       event.preventDefault();
       event.stopPropagation();
       saveNow();
@@ -49,17 +54,28 @@ export function OnBoard({ id, children }: { readonly id: string; readonly childr
     addEventListener("keydown", onKey, true);
     return () => removeEventListener("keydown", onKey, true);
   }, []);
-  if (error instanceof Refusal && error.status === 422) return <Suspense fallback={null}><Unreadable id={id} reason={error.message} onRestored={() => void mutate()} /></Suspense>;
+  if (error instanceof Refusal && error.status === 422)
+    return (
+      <Suspense fallback={null}>
+        <Unreadable id={id} reason={error.message} onRestored={() => void mutate()} />
+      </Suspense>
+    );
   if (error) {
     return (
       <main role="alert" className="flex h-full flex-col items-center justify-center gap-3">
         <p>{error.message}</p>
         <span className="flex gap-2">
           <Button onClick={() => void mutate()}>Try again</Button>
-          <Link className="inline-flex h-7 items-center rounded border border-hair px-2.5" to="/">Back to the shelf</Link>
+          <Link className="inline-flex h-7 items-center rounded border border-hair px-2.5" to="/">
+            Back to the shelf
+          </Link>
         </span>
       </main>
     );
   }
-  return ready ? <Guarded what="This page">{children}</Guarded> : <p className="flex h-full items-center justify-center text-pencil">Laying the sheet out…</p>;
+  return ready ? (
+    <Guarded what="This page">{children}</Guarded>
+  ) : (
+    <p className="flex h-full items-center justify-center text-pencil">Laying the sheet out…</p>
+  );
 }

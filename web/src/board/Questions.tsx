@@ -42,19 +42,27 @@ export function Questions() {
   return (
     <>
       {state === "conflict" && theirs && (
-        <Banner text={`This scene was saved in another window${theirs.savedAt && ` at ${format(theirs.savedAt, "HH:mm:ss")}`}. What you have here is not lost.`}>
-          <Button primary onClick={() => work(saving.takeOver())}>Take over with mine</Button>
+        <Banner
+          text={`This scene was saved in another window${theirs.savedAt && ` at ${format(theirs.savedAt, "HH:mm:ss")}`}. What you have here is not lost.`}
+        >
+          <Button primary onClick={() => work(saving.takeOver())}>
+            Take over with mine
+          </Button>
           <Button onClick={keepCopy}>Keep mine as a copy</Button>
           <Button onClick={saving.takeTheirs}>Show theirs</Button>
         </Banner>
       )}
       {state === "gone" && (
         <Banner text="This scene was deleted in another window. What you have here is not lost.">
-          <Button primary onClick={keepCopy}>Keep mine as a copy</Button>
+          <Button primary onClick={keepCopy}>
+            Keep mine as a copy
+          </Button>
           <Button onClick={() => work(saving.putBack())}>Put it back on the shelf</Button>
         </Banner>
       )}
-      {others.map((draft) => <OtherDraft key={draft.tab} draft={draft} />)}
+      {others.map((draft) => (
+        <OtherDraft key={draft.tab} draft={draft} />
+      ))}
     </>
   );
 }

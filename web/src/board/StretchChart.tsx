@@ -31,7 +31,12 @@ export default function StretchChart({ shot }: { readonly shot: Shot }) {
     const [ink, pencil, hair] = [colour("--ink"), colour("--pencil"), colour("--hair")];
     const [unit, size] = system === "metric" ? ["mm", 1] : ["in", 25.4];
     const series = (name: string, of: "radial" | "tangential", dash: "solid" | "dashed") => ({
-      name, type: "line" as const, showSymbol: false, data: across.map((one) => [one.at / size, one[of]]), lineStyle: { type: dash, width: 2, color: of === "radial" ? colour("--accent") : ink }, itemStyle: { color: of === "radial" ? colour("--accent") : ink },
+      name,
+      type: "line" as const,
+      showSymbol: false,
+      data: across.map((one) => [one.at / size, one[of]]),
+      lineStyle: { type: dash, width: 2, color: of === "radial" ? colour("--accent") : ink },
+      itemStyle: { color: of === "radial" ? colour("--accent") : ink },
     });
     chart.setOption({
       animation: false,
@@ -39,10 +44,33 @@ export default function StretchChart({ shot }: { readonly shot: Shot }) {
       grid: { left: 44, right: 16, top: 34, bottom: 42 },
       legend: { top: 0, textStyle: { color: ink } },
       tooltip: { trigger: "axis", valueFormatter: (value: unknown) => Number(value).toFixed(2) },
-      xAxis: { type: "value", name: `${unit} from the panel’s left side`, nameLocation: "middle", nameGap: 26, min: 0, max: shot.frame.width / size, axisLine: { lineStyle: { color: pencil } }, splitLine: { show: false } },
-      yAxis: { type: "value", min: 1, axisLine: { show: true, lineStyle: { color: pencil } }, splitLine: { lineStyle: { color: hair } } },
+      xAxis: {
+        type: "value",
+        name: `${unit} from the panel’s left side`,
+        nameLocation: "middle",
+        nameGap: 26,
+        min: 0,
+        max: shot.frame.width / size,
+        axisLine: { lineStyle: { color: pencil } },
+        splitLine: { show: false },
+      },
+      yAxis: {
+        type: "value",
+        min: 1,
+        axisLine: { show: true, lineStyle: { color: pencil } },
+        splitLine: { lineStyle: { color: hair } },
+      },
       series: [
-        { ...series("outward", "radial", "solid"), markLine: { silent: true, symbol: "none", lineStyle: { color: pencil, type: "dotted" }, label: { formatter: "1.2: balls look like eggs", position: "insideMiddleTop", color: pencil }, data: [{ yAxis: ROUND }] } },
+        {
+          ...series("outward", "radial", "solid"),
+          markLine: {
+            silent: true,
+            symbol: "none",
+            lineStyle: { color: pencil, type: "dotted" },
+            label: { formatter: "1.2: balls look like eggs", position: "insideMiddleTop", color: pencil },
+            data: [{ yAxis: ROUND }],
+          },
+        },
         series("across", "tangential", "dashed"),
       ],
     });

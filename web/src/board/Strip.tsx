@@ -1,5 +1,18 @@
-import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors, type DragEndEvent } from "@dnd-kit/core";
-import { horizontalListSortingStrategy, SortableContext, sortableKeyboardCoordinates, useSortable } from "@dnd-kit/sortable";
+import {
+  closestCenter,
+  DndContext,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+  type DragEndEvent,
+} from "@dnd-kit/core";
+import {
+  horizontalListSortingStrategy,
+  SortableContext,
+  sortableKeyboardCoordinates,
+  useSortable,
+} from "@dnd-kit/sortable";
 import { CSS } from "@dnd-kit/utilities";
 import { Copy, GripVertical, PencilLine, Trash2 } from "lucide-react";
 import { useState } from "react";
@@ -27,10 +40,11 @@ function removeShot(id: string): void {
   go({ shotId: (shots[at + 1] ?? shots[at - 1]).id });
 }
 
-const rename = (id: string, name: string): void => edit((scene) => {
-  const shot = scene.shots.find((one) => one.id === id);
-  if (shot && name) shot.name = name;
-});
+const rename = (id: string, name: string): void =>
+  edit((scene) => {
+    const shot = scene.shots.find((one) => one.id === id);
+    if (shot && name) shot.name = name;
+  });
 
 function move({ active, over }: DragEndEvent): void {
   if (!over || active.id === over.id) return;
@@ -43,12 +57,36 @@ function move({ active, over }: DragEndEvent): void {
 }
 
 /** One shot on the strip: pressed it is laid on the desk, dragged by its grip it changes its place. */
-function Frame({ shot, number, chosen, beside }: { readonly shot: Shot; readonly number: number; readonly chosen: boolean; readonly beside: boolean }) {
+function Frame({
+  shot,
+  number,
+  chosen,
+  beside,
+}: {
+  readonly shot: Shot;
+  readonly number: number;
+  readonly chosen: boolean;
+  readonly beside: boolean;
+}) {
   const [renaming, setRenaming] = useState(false);
   const { attributes, listeners, setNodeRef, transform, transition } = useSortable({ id: shot.id });
   return (
-    <li ref={setNodeRef} aria-label={shot.name} className={`flex h-9 shrink-0 items-center rounded border ${beside ? "border-dashed border-pencil" : "border-hair"} ${chosen ? "bg-wash" : ""}`} title={beside ? "On the page that lies on the desk" : undefined} style={{ transform: CSS.Translate.toString(transform), transition }}>
-      <button type="button" {...attributes} {...listeners} aria-label={`Move ${shot.name}`} className="flex h-full w-6 cursor-grab touch-none items-center justify-center text-pencil"><GripVertical size={14} /></button>
+    <li
+      ref={setNodeRef}
+      aria-label={shot.name}
+      className={`flex h-9 shrink-0 items-center rounded border ${beside ? "border-dashed border-pencil" : "border-hair"} ${chosen ? "bg-wash" : ""}`}
+      title={beside ? "On the page that lies on the desk" : undefined}
+      style={{ transform: CSS.Translate.toString(transform), transition }}
+    >
+      <button
+        type="button"
+        {...attributes}
+        {...listeners}
+        aria-label={`Move ${shot.name}`}
+        className="flex h-full w-6 cursor-grab touch-none items-center justify-center text-pencil"
+      >
+        <GripVertical size={14} />
+      </button>
       {renaming ? (
         <input
           className="mr-1 w-36 rounded border border-accent bg-transparent px-1 outline-none"
@@ -70,11 +108,21 @@ function Frame({ shot, number, chosen, beside }: { readonly shot: Shot; readonly
           }}
         />
       ) : (
-        <button type="button" aria-current={chosen || undefined} className="h-full max-w-48 truncate pr-2" onClick={() => go({ shotId: shot.id })} onDoubleClick={() => setRenaming(true)}>
-          <span className="measure mr-1 text-pencil">{number}</span>{" "}{shot.name}
+        <button
+          type="button"
+          aria-current={chosen || undefined}
+          className="h-full max-w-48 truncate pr-2"
+          onClick={() => go({ shotId: shot.id })}
+          onDoubleClick={() => setRenaming(true)}
+        >
+          <span className="measure mr-1 text-pencil">{number}</span> {shot.name}
         </button>
       )}
-      {chosen && !renaming && <IconButton label={`Rename ${shot.name}`} onClick={() => setRenaming(true)}><PencilLine size={14} /></IconButton>}
+      {chosen && !renaming && (
+        <IconButton label={`Rename ${shot.name}`} onClick={() => setRenaming(true)}>
+          <PencilLine size={14} />
+        </IconButton>
+      )}
     </li>
   );
 }
@@ -83,7 +131,10 @@ function Frame({ shot, number, chosen, beside }: { readonly shot: Shot; readonly
 export function Strip() {
   const shots = useBoard((board) => board.scene.shots);
   const shotId = useBoard((board) => board.shotId);
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 4 } }), useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }));
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
   const chosen = shots.find((shot) => shot.id === shotId);
   return (
     <footer className="flex h-[58px] shrink-0 items-center gap-2 border-t border-hair px-2">
@@ -91,12 +142,27 @@ export function Strip() {
       <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={move}>
         <SortableContext items={shots.map((shot) => shot.id)} strategy={horizontalListSortingStrategy}>
           <ol aria-label="Shots" className="flex min-w-0 items-center gap-1.5 overflow-x-auto py-1">
-            {shots.map((shot, i) => <Frame key={shot.id} shot={shot} number={i + 1} chosen={shot.id === shotId} beside={shot.page !== undefined && shot.page === chosen?.page} />)}
+            {shots.map((shot, i) => (
+              <Frame
+                key={shot.id}
+                shot={shot}
+                number={i + 1}
+                chosen={shot.id === shotId}
+                beside={shot.page !== undefined && shot.page === chosen?.page}
+              />
+            ))}
           </ol>
         </SortableContext>
       </DndContext>
-      <Button onClick={addShot}><Copy size={14} aria-hidden />New shot from this one</Button>
-      {chosen && shots.length > 1 && <IconButton label={`Delete ${chosen.name}`} onClick={() => removeShot(chosen.id)}><Trash2 size={15} /></IconButton>}
+      <Button onClick={addShot}>
+        <Copy size={14} aria-hidden />
+        New shot from this one
+      </Button>
+      {chosen && shots.length > 1 && (
+        <IconButton label={`Delete ${chosen.name}`} onClick={() => removeShot(chosen.id)}>
+          <Trash2 size={15} />
+        </IconButton>
+      )}
     </footer>
   );
 }

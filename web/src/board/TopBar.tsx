@@ -8,11 +8,15 @@ import { frame } from "./desk/desk";
 import { useSaving, type Saving } from "../saving";
 
 const SAYS: Readonly<Record<Saving["state"], string>> = {
-  saved: "Saved", waiting: "Saving…", saving: "Saving…",
+  saved: "Saved",
+  waiting: "Saving…",
+  saving: "Saving…",
   "out-of-reach": "Not saved: server out of reach, trying again",
   busy: "Not saved: the server is busy, trying again",
   full: "Not saved: the disk is full, trying again",
-  refused: "Not saved", conflict: "Not saved: changed elsewhere", gone: "Not saved: deleted elsewhere",
+  refused: "Not saved",
+  conflict: "Not saved: changed elsewhere",
+  gone: "Not saved: deleted elsewhere",
 };
 const QUIET: ReadonlySet<Saving["state"]> = new Set(["saved", "waiting", "saving"]);
 
@@ -22,7 +26,10 @@ function Title({ title }: { readonly title: string }) {
   const take = () => {
     const next = text.trim();
     if (!next) setText(title);
-    else if (next !== title) edit((scene) => { scene.title = next; });
+    else if (next !== title)
+      edit((scene) => {
+        scene.title = next;
+      });
   };
   return (
     <input
@@ -45,8 +52,14 @@ function Title({ title }: { readonly title: string }) {
 export function SavingStatus() {
   const { state, reason, revision, unkept } = useSaving();
   return (
-    <span role="status" aria-label="Saving" data-revision={revision} className={QUIET.has(state) && !unkept ? "text-pencil" : "text-accent"}>
-      {SAYS[state]}{state === "refused" && reason ? `: ${reason}` : ""}
+    <span
+      role="status"
+      aria-label="Saving"
+      data-revision={revision}
+      className={QUIET.has(state) && !unkept ? "text-pencil" : "text-accent"}
+    >
+      {SAYS[state]}
+      {state === "refused" && reason ? `: ${reason}` : ""}
       {unkept && state !== "saved" ? ` (not kept in the browser either: ${unkept})` : ""}
     </span>
   );
@@ -57,8 +70,12 @@ export function UndoRedo() {
   const canRedo = useBoard((board) => board.future.length > 0);
   return (
     <>
-      <IconButton label="Undo" hint="Ctrl+Z" disabled={!canUndo} onClick={undo}><Undo2 size={16} /></IconButton>
-      <IconButton label="Redo" hint="Ctrl+Shift+Z" disabled={!canRedo} onClick={redo}><Redo2 size={16} /></IconButton>
+      <IconButton label="Undo" hint="Ctrl+Z" disabled={!canUndo} onClick={undo}>
+        <Undo2 size={16} />
+      </IconButton>
+      <IconButton label="Redo" hint="Ctrl+Shift+Z" disabled={!canRedo} onClick={redo}>
+        <Redo2 size={16} />
+      </IconButton>
     </>
   );
 }
@@ -69,18 +86,36 @@ export function TopBar({ onVersions, onKeys }: { readonly onVersions: () => void
   const id = useBoard((board) => board.id);
   return (
     <header className="flex h-10 shrink-0 items-center gap-1 border-b border-hair px-2">
-      <Link to="/" className="flex items-center gap-1.5 rounded px-1.5 py-1 hover:bg-wash"><img src="/zanvo.svg" alt="" className="size-5" />Shelf</Link>
-      <span aria-hidden className="text-pencil">/</span>
+      <Link to="/" className="flex items-center gap-1.5 rounded px-1.5 py-1 hover:bg-wash">
+        <img src="/zanvo.svg" alt="" className="size-5" />
+        Shelf
+      </Link>
+      <span aria-hidden className="text-pencil">
+        /
+      </span>
       <Title key={title} title={title} />
       <SavingStatus />
       <span className="grow" />
-      <Link to={`/scenes/${id}/plan`} className="flex h-7 items-center gap-1.5 rounded px-1.5 hover:bg-wash"><MapIcon size={16} aria-hidden />Plan</Link>
+      <Link to={`/scenes/${id}/plan`} className="flex h-7 items-center gap-1.5 rounded px-1.5 hover:bg-wash">
+        <MapIcon size={16} aria-hidden />
+        Plan
+      </Link>
       <UndoRedo />
-      <IconButton label="Whole sheet" hint="S" onClick={() => frame("sheet")}><Minimize size={16} /></IconButton>
-      <IconButton label="Whole desk" hint="D" onClick={() => frame("desk")}><Maximize size={16} /></IconButton>
-      <IconButton label="Earlier versions" onClick={onVersions}><History size={16} /></IconButton>
-      <IconButton label="Keys" hint="?" onClick={onKeys}><Keyboard size={16} /></IconButton>
-      <IconButton label="Lamp" onClick={switchLamp}><Lamp size={16} /></IconButton>
+      <IconButton label="Whole sheet" hint="S" onClick={() => frame("sheet")}>
+        <Minimize size={16} />
+      </IconButton>
+      <IconButton label="Whole desk" hint="D" onClick={() => frame("desk")}>
+        <Maximize size={16} />
+      </IconButton>
+      <IconButton label="Earlier versions" onClick={onVersions}>
+        <History size={16} />
+      </IconButton>
+      <IconButton label="Keys" hint="?" onClick={onKeys}>
+        <Keyboard size={16} />
+      </IconButton>
+      <IconButton label="Lamp" onClick={switchLamp}>
+        <Lamp size={16} />
+      </IconButton>
     </header>
   );
 }

@@ -25,9 +25,17 @@ export function Unreadable({ id, reason, onRestored }: UnreadableProps) {
       <h1 className="text-base font-semibold">This scene cannot be opened</h1>
       <p role="alert">{reason}</p>
       <span className="flex flex-wrap gap-2">
-        <a className="inline-flex h-7 items-center rounded border border-hair px-2.5 hover:bg-wash" href={rawPath(id)} download>Download it as it is</a>
+        <a
+          className="inline-flex h-7 items-center rounded border border-hair px-2.5 hover:bg-wash"
+          href={rawPath(id)}
+          download
+        >
+          Download it as it is
+        </a>
         <Button onClick={() => work(remove())}>Delete it</Button>
-        <Link className="inline-flex h-7 items-center rounded border border-hair px-2.5 hover:bg-wash" to="/">Back to the shelf</Link>
+        <Link className="inline-flex h-7 items-center rounded border border-hair px-2.5 hover:bg-wash" to="/">
+          Back to the shelf
+        </Link>
       </span>
       <h2 className="mt-3 font-semibold">Earlier versions</h2>
       {error && <p role="alert">{error.message}</p>}
@@ -35,7 +43,9 @@ export function Unreadable({ id, reason, onRestored }: UnreadableProps) {
       <ul>
         {versions?.slice(1).map(({ revision, title, savedAt }) => (
           <li key={revision} className="flex items-center gap-2 border-t border-hair py-1.5">
-            <span className="min-w-0 grow truncate">{title} <span className="text-pencil">{format(savedAt, "d MMM yyyy, HH:mm:ss")}</span></span>
+            <span className="min-w-0 grow truncate">
+              {title} <span className="text-pencil">{format(savedAt, "d MMM yyyy, HH:mm:ss")}</span>
+            </span>
             <Button onClick={() => work(restoreVersion(id, revision, "*").then(onRestored))}>Bring back</Button>
           </li>
         ))}

@@ -7,7 +7,9 @@ import { replaceScene, undo, useBoard } from "./board";
 /** Earlier versions of the scene, any of which can be brought back. */
 export function Versions({ open, onClose }: { readonly open: boolean; readonly onClose: () => void }) {
   const id = useBoard((board) => board.id);
-  const { data, error } = useSWR<Version[], Error>(open ? `/api/scenes/${id}/versions` : null, () => listVersions(id), { revalidateOnMount: true });
+  const { data, error } = useSWR<Version[], Error>(open ? `/api/scenes/${id}/versions` : null, () => listVersions(id), {
+    revalidateOnMount: true,
+  });
   const bringBack = async (version: Version) => {
     try {
       replaceScene(await openVersion(id, version.revision));
@@ -26,9 +28,16 @@ export function Versions({ open, onClose }: { readonly open: boolean; readonly o
           <li key={version.revision} className="flex items-center gap-2 border-t border-hair py-1.5">
             <span className="min-w-0 grow">
               <span className="block truncate">{version.title}</span>
-              <span className="text-pencil">{format(version.savedAt, "d MMM yyyy, HH:mm:ss")} · {formatDistanceToNow(version.savedAt, { addSuffix: true })}</span>
+              <span className="text-pencil">
+                {format(version.savedAt, "d MMM yyyy, HH:mm:ss")} ·{" "}
+                {formatDistanceToNow(version.savedAt, { addSuffix: true })}
+              </span>
             </span>
-            {i === 0 ? <span className="text-pencil">now</span> : <Button onClick={() => void bringBack(version)}>Bring back</Button>}
+            {i === 0 ? (
+              <span className="text-pencil">now</span>
+            ) : (
+              <Button onClick={() => void bringBack(version)}>Bring back</Button>
+            )}
           </li>
         ))}
       </ul>

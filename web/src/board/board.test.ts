@@ -1,10 +1,26 @@
 import fc from "fast-check";
 import { newScene } from "@zanvo/core/scene";
-import { beginGesture, cancelGesture, currentShot, drag, edit, endGesture, go, onShot, open, redo, undo, useBoard } from "./board";
+import {
+  beginGesture,
+  cancelGesture,
+  currentShot,
+  drag,
+  edit,
+  endGesture,
+  go,
+  onShot,
+  open,
+  redo,
+  undo,
+  useBoard,
+} from "./board";
 
 const lay = () => open({ id: "one", scene: newScene("Quay") });
 const title = () => useBoard.getState().scene.title;
-const call = (name: string, key?: string) => edit((scene) => { scene.title = name; }, key);
+const call = (name: string, key?: string) =>
+  edit((scene) => {
+    scene.title = name;
+  }, key);
 const eyeAt = (z: number) => onShot((shot) => ({ ...shot, eye: { ...shot.eye, z } }));
 const eye = () => currentShot(useBoard.getState()).eye.z;
 
@@ -12,19 +28,21 @@ beforeEach(lay);
 
 describe("changes", () => {
   it("are taken back and taken again without end, whatever they were", () => {
-    fc.assert(fc.property(fc.array(fc.oneof(fc.string(), fc.double({ min: 0, max: 9, noNaN: true }))), (changes) => {
-      lay();
-      const before = useBoard.getState().scene;
-      for (const change of changes) {
-        if (typeof change === "string") call(change);
-        else edit(eyeAt(change));
-      }
-      const after = useBoard.getState().scene;
-      while (useBoard.getState().past.length) undo();
-      expect(useBoard.getState().scene).toEqual(before);
-      while (useBoard.getState().future.length) redo();
-      expect(useBoard.getState().scene).toEqual(after);
-    }));
+    fc.assert(
+      fc.property(fc.array(fc.oneof(fc.string(), fc.double({ min: 0, max: 9, noNaN: true }))), (changes) => {
+        lay();
+        const before = useBoard.getState().scene;
+        for (const change of changes) {
+          if (typeof change === "string") call(change);
+          else edit(eyeAt(change));
+        }
+        const after = useBoard.getState().scene;
+        while (useBoard.getState().past.length) undo();
+        expect(useBoard.getState().scene).toEqual(before);
+        while (useBoard.getState().future.length) redo();
+        expect(useBoard.getState().scene).toEqual(after);
+      }),
+    );
   });
 
   it("of one key made together are one step; others are their own", () => {
@@ -47,7 +65,19 @@ describe("changes", () => {
   });
 
   it("let go of a chosen thing that is no longer there", () => {
-    edit((scene) => void scene.elements.push({ id: "b", kind: "block", name: "B", origin: { x: 0, y: 9, z: 0 }, heading: 0, length: 1, width: 1, height: 1 }));
+    edit(
+      (scene) =>
+        void scene.elements.push({
+          id: "b",
+          kind: "block",
+          name: "B",
+          origin: { x: 0, y: 9, z: 0 },
+          heading: 0,
+          length: 1,
+          width: 1,
+          height: 1,
+        }),
+    );
     go({ selected: "b" });
     undo();
     expect(useBoard.getState().selected).toBeNull();
@@ -69,7 +99,11 @@ describe("a drag", () => {
   it("keeps the last good state when it is led where nothing can be", () => {
     beginGesture();
     drag(eyeAt(3));
-    expect(() => drag(() => { throw new Error("no"); })).toThrow("no");
+    expect(() =>
+      drag(() => {
+        throw new Error("no");
+      }),
+    ).toThrow("no");
     endGesture();
     expect(eye()).toBe(3);
   });

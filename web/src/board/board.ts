@@ -48,7 +48,18 @@ const TOGETHER = 1000;
 
 /** The document on the board, and where one is in it. */
 export const useBoard = create<Board>(() => ({
-  id: "", scene: undefined as unknown as Scene, shotId: "", past: [], future: [], gesture: null, stage: "points", tool: "raise", selected: null, also: [], keep: "centre", sets: "all",
+  id: "",
+  scene: undefined as unknown as Scene,
+  shotId: "",
+  past: [],
+  future: [],
+  gesture: null,
+  stage: "points",
+  tool: "raise",
+  selected: null,
+  also: [],
+  keep: "centre",
+  sets: "all",
 }));
 
 const { getState: get, setState: set } = useBoard;
@@ -68,7 +79,19 @@ export interface Place {
 export function open({ id, scene }: Pick<Opened, "id" | "scene">, place?: Partial<Place>): void {
   const shotId = scene.shots.some((shot) => shot.id === place?.shotId) ? place!.shotId! : scene.shots[0].id;
   const selected = scene.elements.some((element) => element.id === place?.selected) ? place!.selected! : null;
-  set({ id, scene, shotId, past: place?.past ?? [], future: place?.future ?? [], gesture: null, stage: place?.stage ?? "points", tool: place?.tool ?? "raise", keep: place?.keep ?? "centre", selected, also: [] });
+  set({
+    id,
+    scene,
+    shotId,
+    past: place?.past ?? [],
+    future: place?.future ?? [],
+    gesture: null,
+    stage: place?.stage ?? "points",
+    tool: place?.tool ?? "raise",
+    keep: place?.keep ?? "centre",
+    selected,
+    also: [],
+  });
 }
 
 /** Takes the scene off the board. */
@@ -109,7 +132,10 @@ export function drag(recipe: Recipe): void {
   const { gesture } = get();
   if (!gesture) return edit(recipe);
   const [next, patches, inverse] = produceWithPatches(gesture.base, recipe);
-  set({ scene: next, gesture: { base: gesture.base, step: patches.length ? { patches, inverse, at: Date.now() } : null } });
+  set({
+    scene: next,
+    gesture: { base: gesture.base, step: patches.length ? { patches, inverse, at: Date.now() } : null },
+  });
 }
 
 /** Ends a drag: what it came to is one step. */
@@ -157,10 +183,13 @@ function settle(change: Pick<Board, "scene" | "past" | "future">): void {
 }
 
 /** Goes somewhere, or chooses something: what was chosen besides is so no longer. */
-export const go = (change: Partial<Pick<Board, "stage" | "tool" | "selected" | "also" | "shotId" | "keep" | "sets">>): void => set("selected" in change ? { also: [], ...change } : change);
+export const go = (
+  change: Partial<Pick<Board, "stage" | "tool" | "selected" | "also" | "shotId" | "keep" | "sets">>,
+): void => set("selected" in change ? { also: [], ...change } : change);
 
 /** The shot that is being drawn. */
-export const currentShot = ({ scene, shotId }: Pick<Board, "scene" | "shotId">): Shot => scene.shots.find((shot) => shot.id === shotId) ?? scene.shots[0];
+export const currentShot = ({ scene, shotId }: Pick<Board, "scene" | "shotId">): Shot =>
+  scene.shots.find((shot) => shot.id === shotId) ?? scene.shots[0];
 export const useShot = (): Shot => useBoard(currentShot);
 
 /** A recipe that replaces the current shot by what a pure function makes of it. */

@@ -28,7 +28,8 @@ export async function readCarried(text: string): Promise<readonly Element[]> {
   } catch {
     value = null;
   }
-  if (typeof value !== "object" || value === null || (value as { format?: unknown }).format !== FORMAT) throw new Error("What was copied last are no things of a scene.");
+  if (typeof value !== "object" || value === null || (value as { format?: unknown }).format !== FORMAT)
+    throw new Error("What was copied last are no things of a scene.");
   const { elements } = value as { readonly elements: readonly Element[] };
   await checkScene({ ...newScene("Carried"), elements: elements as Element[] });
   return elements;
@@ -36,7 +37,10 @@ export async function readCarried(text: string): Promise<readonly Element[]> {
 
 /** Things moved aside, step by step, until none lies on one of its kind. */
 function beside(things: readonly Element[], elements: readonly Element[]): readonly Element[] {
-  const place = (one: Element) => `${one.kind} ${Object.values(boxOf(one).origin).map((v) => v.toFixed(3)).join(" ")}`;
+  const place = (one: Element) =>
+    `${one.kind} ${Object.values(boxOf(one).origin)
+      .map((v) => v.toFixed(3))
+      .join(" ")}`;
   const taken = new Set(elements.map(place));
   let put = things;
   while (put.some((one) => taken.has(place(one)))) put = put.map((one) => moved(one, BESIDE, -BESIDE));
@@ -55,15 +59,21 @@ export async function layCarried(text: string): Promise<void> {
 }
 
 /** Copies things to the clipboard, by a button. */
-export const copyThings = (things: readonly Element[]): void => void copyText(carried(things)).then(() => say(`${counted(things.length)} copied: paste here or in another scene.`), () => say("The browser does not allow copying here: use Ctrl+C."));
+export const copyThings = (things: readonly Element[]): void =>
+  void copyText(carried(things)).then(
+    () => say(`${counted(things.length)} copied: paste here or in another scene.`),
+    () => say("The browser does not allow copying here: use Ctrl+C."),
+  );
 
 /** Lays down what the clipboard holds, by a button. */
-export const pasteThings = (): void => void pasteText().then(layCarried, () => say("The browser does not allow pasting here: use Ctrl+V."));
+export const pasteThings = (): void =>
+  void pasteText().then(layCarried, () => say("The browser does not allow pasting here: use Ctrl+V."));
 
 /** Ctrl+C, Ctrl+X and Ctrl+V for things, wherever no text is edited. */
 export function useCarrying(): void {
   useEffect(() => {
-    const inText = ({ target }: Event) => target instanceof HTMLElement && target.matches("input, textarea, [contenteditable]");
+    const inText = ({ target }: Event) =>
+      target instanceof HTMLElement && target.matches("input, textarea, [contenteditable]");
     const onCopy = (event: ClipboardEvent) => {
       const things = chosenOf(useBoard.getState());
       if (inText(event) || things.length === 0 || !event.clipboardData || getSelection()?.toString()) return;

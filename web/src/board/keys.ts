@@ -8,12 +8,21 @@ import { STAGES } from "./stages";
 
 /** What the keys do, as told to the person. */
 export const KEYS: readonly (readonly [keys: string, does: string])[] = [
-  ["S", "Whole sheet"], ["D", "Whole desk, and back to the sheet"], ["+ −", "Nearer, farther"], ["Space and drag", "Move the desk"],
-  ["1 to 6", "Go to a stage"], ["R", "Raise a corner"], ["C", "Choose"], ["Esc", "Give up what is being drawn, or choose nothing"],
+  ["S", "Whole sheet"],
+  ["D", "Whole desk, and back to the sheet"],
+  ["+ −", "Nearer, farther"],
+  ["Space and drag", "Move the desk"],
+  ["1 to 6", "Go to a stage"],
+  ["R", "Raise a corner"],
+  ["C", "Choose"],
+  ["Esc", "Give up what is being drawn, or choose nothing"],
   ["Arrows", "Nudge what has the focus, or the chosen building, by 0.5 mm on paper; with Shift by 5 mm"],
-  ["Ctrl+D", "Duplicate the chosen building"], ["Delete", "Delete the chosen building"],
+  ["Ctrl+D", "Duplicate the chosen building"],
+  ["Delete", "Delete the chosen building"],
   ["Ctrl+C, Ctrl+X, Ctrl+V", "Copy or cut what is chosen, and lay it down here or in another scene"],
-  ["Ctrl+Z, Ctrl+Shift+Z", "Undo, redo"], ["Ctrl+S", "Save now; otherwise it saves by itself"], ["?", "These keys"],
+  ["Ctrl+Z, Ctrl+Shift+Z", "Undo, redo"],
+  ["Ctrl+S", "Save now; otherwise it saves by itself"],
+  ["?", "These keys"],
 ];
 
 const chosen = () => {
@@ -42,7 +51,9 @@ function giveUp(): void {
 /** Whether a key belongs to the field that has the focus: text is being typed, or a slider or a list is moved. */
 const inField = ({ target, key }: KeyboardEvent): boolean =>
   target instanceof Element &&
-  (target.matches("input:not([type=checkbox]), textarea, select") || (target.matches("[role=slider]") && key.startsWith("Arrow")) || target.closest("[role=dialog]") !== null);
+  (target.matches("input:not([type=checkbox]), textarea, select") ||
+    (target.matches("[role=slider]") && key.startsWith("Arrow")) ||
+    target.closest("[role=dialog]") !== null);
 
 /** Keys work from everywhere but a field that wants them itself. */
 const ANYWHERE = { enableOnFormTags: true, ignoreEventWhen: inField } as const;
@@ -56,25 +67,43 @@ export function useKeys(showKeys: () => void): void {
   useHotkeys("d", toggleFraming, ANYWHERE);
   useHotkeys("equal, shift+equal, add", () => nearer(1.25), ANYWHERE);
   useHotkeys("minus, subtract", () => nearer(0.8), ANYWHERE);
-  useHotkeys(STAGES.map((_, i) => String(i + 1)).join(", "), (event) => {
-    if (!useDesk.getState().raising) go({ stage: STAGES[Number(event.key) - 1]?.id ?? "points" });
-  }, ANYWHERE);
+  useHotkeys(
+    STAGES.map((_, i) => String(i + 1)).join(", "),
+    (event) => {
+      if (!useDesk.getState().raising) go({ stage: STAGES[Number(event.key) - 1]?.id ?? "points" });
+    },
+    ANYWHERE,
+  );
   useHotkeys("r", () => go({ stage: "masses", tool: "raise" }), ANYWHERE);
   useHotkeys("c", () => go({ stage: "masses", tool: "select" }), ANYWHERE);
   useHotkeys("escape", giveUp, ANYWHERE);
-  useHotkeys("mod+d", () => {
-    const block = chosen();
-    if (block) duplicateElement(block);
-  }, once);
-  useHotkeys("delete, backspace", () => {
-    const block = chosen();
-    if (block && !useDesk.getState().raising) deleteElement(block.id);
-  }, ANYWHERE);
-  const arrows = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] } as Readonly<Record<string, readonly [number, number]>>;
-  useHotkeys("left, right, up, down, shift+left, shift+right, shift+up, shift+down", (event) => {
-    const [dx, dy] = arrows[event.key] ?? [0, 0];
-    const by = event.shiftKey ? 5 : 0.5;
-    nudge(dx * by, dy * by);
-  }, { ...ANYWHERE, preventDefault: () => chosen() !== undefined });
+  useHotkeys(
+    "mod+d",
+    () => {
+      const block = chosen();
+      if (block) duplicateElement(block);
+    },
+    once,
+  );
+  useHotkeys(
+    "delete, backspace",
+    () => {
+      const block = chosen();
+      if (block && !useDesk.getState().raising) deleteElement(block.id);
+    },
+    ANYWHERE,
+  );
+  const arrows = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] } as Readonly<
+    Record<string, readonly [number, number]>
+  >;
+  useHotkeys(
+    "left, right, up, down, shift+left, shift+right, shift+up, shift+down",
+    (event) => {
+      const [dx, dy] = arrows[event.key] ?? [0, 0];
+      const by = event.shiftKey ? 5 : 0.5;
+      nudge(dx * by, dy * by);
+    },
+    { ...ANYWHERE, preventDefault: () => chosen() !== undefined },
+  );
   useHotkeys("?", showKeys, { ...ANYWHERE, useKey: true });
 }

@@ -17,11 +17,28 @@ function Article({ page }: { readonly page: Page }) {
       <h1 className="mb-3 text-xl font-semibold">{title}</h1>
       <LivePicture scene={scene} wide={wide} label={`${title}: ${slider.label} ${shown}`} />
       <div className="mt-2 flex items-center gap-3">
-        <label htmlFor={id} className="whitespace-nowrap text-pencil">{slider.label}</label>
-        <input id={id} type="range" className="h-6 grow accent-[var(--accent)]" min={slider.min} max={slider.max} step={slider.step} value={value} onChange={(event) => setValue(Number(event.target.value))} />
-        <output htmlFor={id} className="measure w-44 text-right">{shown}</output>
+        <label htmlFor={id} className="whitespace-nowrap text-pencil">
+          {slider.label}
+        </label>
+        <input
+          id={id}
+          type="range"
+          className="h-6 grow accent-[var(--accent)]"
+          min={slider.min}
+          max={slider.max}
+          step={slider.step}
+          value={value}
+          onChange={(event) => setValue(Number(event.target.value))}
+        />
+        <output htmlFor={id} className="measure w-44 text-right">
+          {shown}
+        </output>
       </div>
-      {text.map((paragraph) => <p key={paragraph} className="mt-3 text-[15px] leading-relaxed">{paragraph}</p>)}
+      {text.map((paragraph) => (
+        <p key={paragraph} className="mt-3 text-[15px] leading-relaxed">
+          {paragraph}
+        </p>
+      ))}
     </article>
   );
 }
@@ -42,18 +59,37 @@ export function GuidePage() {
   return (
     <div className="flex h-full">
       <nav aria-label="Pages of the guide" className="w-56 shrink-0 overflow-y-auto border-r border-hair bg-slip p-3">
-        <Button className="mb-3" onClick={back}><ArrowLeft size={14} aria-hidden />Back</Button>
+        <Button className="mb-3" onClick={back}>
+          <ArrowLeft size={14} aria-hidden />
+          Back
+        </Button>
         <h2 className="mb-1 px-2 text-[11px] font-semibold uppercase tracking-wide text-pencil">Pocket guide</h2>
         <ul>
           {PAGES.map((one) => (
             <li key={one.id}>
-              <NavLink replace to={`/guide/${one.id}`} aria-current={one === page ? "page" : undefined} className={`block rounded px-2 py-1 hover:bg-wash ${one === page ? "bg-wash font-medium" : ""}`}>{one.title}</NavLink>
+              <NavLink
+                replace
+                to={`/guide/${one.id}`}
+                aria-current={one === page ? "page" : undefined}
+                className={`block rounded px-2 py-1 hover:bg-wash ${one === page ? "bg-wash font-medium" : ""}`}
+              >
+                {one.title}
+              </NavLink>
             </li>
           ))}
         </ul>
       </nav>
       <main className="min-w-0 grow overflow-y-auto">
-        {page ? <Article key={page.id} page={page} /> : <p className="p-8">The guide has no such page. <Link className="underline" to="/guide">Go to its first</Link></p>}
+        {page ? (
+          <Article key={page.id} page={page} />
+        ) : (
+          <p className="p-8">
+            The guide has no such page.{" "}
+            <Link className="underline" to="/guide">
+              Go to its first
+            </Link>
+          </p>
+        )}
       </main>
     </div>
   );

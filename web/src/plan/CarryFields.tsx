@@ -8,8 +8,14 @@ export function CarryFields() {
   const things = useMany();
   return (
     <div className="flex gap-2">
-      <Button className="grow" title="Ctrl+C" disabled={things.length === 0} onClick={() => copyThings(things)}><ClipboardCopy size={14} aria-hidden />Copy what is chosen</Button>
-      <Button className="grow" title="Ctrl+V" onClick={pasteThings}><ClipboardPaste size={14} aria-hidden />Paste here</Button>
+      <Button className="grow" title="Ctrl+C" disabled={things.length === 0} onClick={() => copyThings(things)}>
+        <ClipboardCopy size={14} aria-hidden />
+        Copy what is chosen
+      </Button>
+      <Button className="grow" title="Ctrl+V" onClick={pasteThings}>
+        <ClipboardPaste size={14} aria-hidden />
+        Paste here
+      </Button>
     </div>
   );
 }

@@ -27,20 +27,32 @@ export function GroundFields() {
     if (!file) return;
     const room = MOST_THINGS - scene.elements.length;
     if (room <= 0) return say(`This scene holds ${MOST_THINGS.toLocaleString("en")} things, as many as it can.`);
-    const worker = steady<GroundWorker>(() => new Worker(new URL("./ground.worker.ts", import.meta.url), { type: "module" }));
+    const worker = steady<GroundWorker>(
+      () => new Worker(new URL("./ground.worker.ts", import.meta.url), { type: "module" }),
+    );
     try {
       const found = await work.run(async (signal) => {
         const stopped = new Promise<null>((resolve) => signal.addEventListener("abort", () => resolve(null)));
-        return Promise.race([worker.call((remote) => remote.bring(file, ground, Math.min(room, MOST_FEATURES), proxy(setShare))), stopped]);
+        return Promise.race([
+          worker.call((remote) => remote.bring(file, ground, Math.min(room, MOST_FEATURES), proxy(setShare))),
+          stopped,
+        ]);
       });
       if (!found) return setNotes([]);
       const elements = found.elements.slice(0, room);
-      if (elements.length) edit((next) => {
-        next.ground = found.ground;
-        next.elements.push(...(elements as never[]));
-      });
+      if (elements.length)
+        edit((next) => {
+          next.ground = found.ground;
+          next.elements.push(...(elements as never[]));
+        });
       const left = found.elements.length - elements.length;
-      setNotes([elements.length === 1 ? "One thing was brought in." : `${elements.length.toLocaleString("en")} things were brought in.`, ...(left > 0 ? [`${left.toLocaleString("en")} more found no room in this scene.`] : []), ...found.notes]);
+      setNotes([
+        elements.length === 1
+          ? "One thing was brought in."
+          : `${elements.length.toLocaleString("en")} things were brought in.`,
+        ...(left > 0 ? [`${left.toLocaleString("en")} more found no room in this scene.`] : []),
+        ...found.notes,
+      ]);
     } catch (error) {
       say((error as Error).message);
     } finally {
@@ -59,16 +71,76 @@ export function GroundFields() {
   const degrees = { unit: "°", digits: 5, step: 0.001 } as const;
   return (
     <Fold title="Real ground and other programs">
-      <Button className="w-full" disabled={work.busy} onClick={() => { setShare(0); void bring(); }}>Bring in GeoJSON</Button>
+      <Button
+        className="w-full"
+        disabled={work.busy}
+        onClick={() => {
+          setShare(0);
+          void bring();
+        }}
+      >
+        Bring in GeoJSON
+      </Button>
       {work.busy && <Working onStop={work.stop}>Reading the file…</Working>}
       {work.busy && <Progress label="The file is read" done={share} of={1} />}
-      {notes.length > 0 && <ul aria-label="What came of it" className="max-h-40 list-disc space-y-0.5 overflow-y-auto pl-4">{notes.map((note, i) => <li key={i}>{note}</li>)}</ul>}
-      {!ground && <Button className="w-full" onClick={() => edit((next) => { next.ground = { longitude: 0, latitude: 0, north: 0 }; })}>Say first where the origin is</Button>}
+      {notes.length > 0 && (
+        <ul aria-label="What came of it" className="max-h-40 list-disc space-y-0.5 overflow-y-auto pl-4">
+          {notes.map((note, i) => (
+            <li key={i}>{note}</li>
+          ))}
+        </ul>
+      )}
+      {!ground && (
+        <Button
+          className="w-full"
+          onClick={() =>
+            edit((next) => {
+              next.ground = { longitude: 0, latitude: 0, north: 0 };
+            })
+          }
+        >
+          Say first where the origin is
+        </Button>
+      )}
       {ground && (
         <>
-          <NumberField label="Latitude of the origin" {...degrees} min={-85} max={85} value={ground.latitude} onChange={(latitude) => edit((next) => { next.ground = { ...ground, latitude }; })} />
-          <NumberField label="Longitude of the origin" {...degrees} min={-180} max={180} value={ground.longitude} onChange={(longitude) => edit((next) => { next.ground = { ...ground, longitude }; })} />
-          <NumberField label="True north" unit="°" digits={1} min={-360} max={360} value={ground.north} onChange={(north) => edit((next) => { next.ground = { ...ground, north }; })} />
+          <NumberField
+            label="Latitude of the origin"
+            {...degrees}
+            min={-85}
+            max={85}
+            value={ground.latitude}
+            onChange={(latitude) =>
+              edit((next) => {
+                next.ground = { ...ground, latitude };
+              })
+            }
+          />
+          <NumberField
+            label="Longitude of the origin"
+            {...degrees}
+            min={-180}
+            max={180}
+            value={ground.longitude}
+            onChange={(longitude) =>
+              edit((next) => {
+                next.ground = { ...ground, longitude };
+              })
+            }
+          />
+          <NumberField
+            label="True north"
+            unit="°"
+            digits={1}
+            min={-360}
+            max={360}
+            value={ground.north}
+            onChange={(north) =>
+              edit((next) => {
+                next.ground = { ...ground, north };
+              })
+            }
+          />
         </>
       )}
       <div className="grid grid-cols-2 gap-1">

@@ -17,22 +17,59 @@ export function ManyFields({ things }: { readonly things: readonly Element[] }) 
       <h2 className="text-sm font-semibold">{things.length} things</h2>
       <p className="truncate text-pencil">In line with {things[0].name}, which was chosen first.</p>
       <div className="flex gap-1">
-        <select aria-label="What is brought in line" className="h-7 min-w-0 grow rounded border border-hair bg-slip px-1" value={line} onChange={(event) => setLine(event.target.value as Line)}>
-          {(Object.keys(LINES) as Line[]).map((one) => <option key={one} value={one}>{LINES[one]}</option>)}
+        <select
+          aria-label="What is brought in line"
+          className="h-7 min-w-0 grow rounded border border-hair bg-slip px-1"
+          value={line}
+          onChange={(event) => setLine(event.target.value as Line)}
+        >
+          {(Object.keys(LINES) as Line[]).map((one) => (
+            <option key={one} value={one}>
+              {LINES[one]}
+            </option>
+          ))}
         </select>
         <Button onClick={() => edit(replaceMany(aligned(free, line)))}>Bring in line</Button>
       </div>
-      <Button className="w-full" disabled={things.length < 3} onClick={() => edit(replaceMany(spread(things)))}>Spread evenly</Button>
+      <Button className="w-full" disabled={things.length < 3} onClick={() => edit(replaceMany(spread(things)))}>
+        Spread evenly
+      </Button>
       <div className="flex gap-1">
-        <input aria-label="Name of the group" placeholder="Name of the group" maxLength={200} className="h-7 min-w-0 grow rounded border border-hair bg-transparent px-1.5" value={name} onChange={(event) => setName(event.target.value)} onKeyDown={(event) => event.stopPropagation()} />
-        <Button disabled={name.trim() === ""} onClick={() => flagMany(things, { group: name.trim() })}>Group</Button>
-        <Button disabled={!grouped} onClick={() => flagMany(things, { group: undefined })}>Ungroup</Button>
+        <input
+          aria-label="Name of the group"
+          placeholder="Name of the group"
+          maxLength={200}
+          className="h-7 min-w-0 grow rounded border border-hair bg-transparent px-1.5"
+          value={name}
+          onChange={(event) => setName(event.target.value)}
+          onKeyDown={(event) => event.stopPropagation()}
+        />
+        <Button disabled={name.trim() === ""} onClick={() => flagMany(things, { group: name.trim() })}>
+          Group
+        </Button>
+        <Button disabled={!grouped} onClick={() => flagMany(things, { group: undefined })}>
+          Ungroup
+        </Button>
       </div>
-      <Check label="Left out of all pictures" checked={things.every(({ hidden }) => hidden)} onChange={(hidden) => flagMany(things, { hidden: hidden || undefined })} />
-      <Check label="Kept from being moved" checked={things.every(({ locked }) => locked)} onChange={(locked) => flagMany(things, { locked: locked || undefined })} />
+      <Check
+        label="Left out of all pictures"
+        checked={things.every(({ hidden }) => hidden)}
+        onChange={(hidden) => flagMany(things, { hidden: hidden || undefined })}
+      />
+      <Check
+        label="Kept from being moved"
+        checked={things.every(({ locked }) => locked)}
+        onChange={(locked) => flagMany(things, { locked: locked || undefined })}
+      />
       <div className="flex gap-2 pt-1">
-        <Button className="grow" title="Ctrl+D" onClick={() => duplicateMany(things)}><Copy size={14} aria-hidden />Duplicate</Button>
-        <Button className="grow" title="Delete" onClick={() => deleteMany(things)}><Trash2 size={14} aria-hidden />Delete</Button>
+        <Button className="grow" title="Ctrl+D" onClick={() => duplicateMany(things)}>
+          <Copy size={14} aria-hidden />
+          Duplicate
+        </Button>
+        <Button className="grow" title="Delete" onClick={() => deleteMany(things)}>
+          <Trash2 size={14} aria-hidden />
+          Delete
+        </Button>
       </div>
     </section>
   );

@@ -29,11 +29,24 @@ export function Picture() {
   }, []);
   const scale = Math.min(wide / frame.width, 340 / frame.height);
   return (
-    <div ref={holder} role="img" aria-label={`Picture: ${shot.name}`} className="overflow-hidden rounded border border-hair bg-[#fbf9f3]">
+    <div
+      ref={holder}
+      role="img"
+      aria-label={`Picture: ${shot.name}`}
+      className="overflow-hidden rounded border border-hair bg-[#fbf9f3]"
+    >
       {wide > 0 && (
         <Stage width={wide} height={Math.ceil(frame.height * scale)} listening={false}>
-          <Layer listening={false} scaleX={scale} scaleY={scale} x={-frame.x * scale + (wide - frame.width * scale) / 2} y={-frame.y * scale}>
-            {layers.map((layer) => <Lines key={layer.id} layer={layer} scale={scale} />)}
+          <Layer
+            listening={false}
+            scaleX={scale}
+            scaleY={scale}
+            x={-frame.x * scale + (wide - frame.width * scale) / 2}
+            y={-frame.y * scale}
+          >
+            {layers.map((layer) => (
+              <Lines key={layer.id} layer={layer} scale={scale} />
+            ))}
           </Layer>
         </Stage>
       )}

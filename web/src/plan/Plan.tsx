@@ -60,7 +60,10 @@ export function Plan({ tool, onTool }: PlanProps) {
       const { scene: now } = useBoard.getState();
       // Skylines lie far away: the plan begins with what is near.
       const near = now.elements.filter(({ kind }) => kind !== "skyline");
-      const { x, y, width, height } = planBounds(near, now.shots.map(({ eye }) => [eye.x, eye.y]));
+      const { x, y, width, height } = planBounds(
+        near,
+        now.shots.map(({ eye }) => [eye.x, eye.y]),
+      );
       setCamera((before) => before ?? fit({ x, y: -y - height, width, height }, next, 24));
     });
     watch.observe(element);
@@ -87,7 +90,8 @@ export function Plan({ tool, onTool }: PlanProps) {
   const eye: Vec2 = [shot.eye.x, shot.eye.y];
   const near = (a: Vec2, b: Vec2) => distance2(a, b) <= REACH;
   /** A place as it is drawn to others, or free while Alt is held. */
-  const placed = (at: Vec2, alt: boolean, others: readonly Element[] = elements): Placed => alt ? { at, on: null } : placeOnPlan(others, at, reach, ROUND);
+  const placed = (at: Vec2, alt: boolean, others: readonly Element[] = elements): Placed =>
+    alt ? { at, on: null } : placeOnPlan(others, at, reach, ROUND);
 
   const onPointerDown = (event: PointerEvent) => {
     if (!camera) return;
@@ -118,7 +122,8 @@ export function Plan({ tool, onTool }: PlanProps) {
     }
     const other = shots.find(({ id, eye: { x, y } }) => id !== shot.id && near(at, onWindow(camera, [x, y])));
     if (other) return go({ shotId: other.id });
-    const corner = chosen && !chosen.locked ? cornersToDrag(chosen).findIndex((one) => near(at, onWindow(camera, one))) : -1;
+    const corner =
+      chosen && !chosen.locked ? cornersToDrag(chosen).findIndex((one) => near(at, onWindow(camera, one))) : -1;
     if (chosen && corner >= 0) {
       beginGesture();
       return setDoing({ what: "corner", element: chosen, corner });
@@ -128,7 +133,10 @@ export function Plan({ tool, onTool }: PlanProps) {
   /** Chooses what was pressed, with all of its group, and takes it up; with Shift it is added or taken out, and over open ground a rectangle is begun. */
   const pick = (element: Element | undefined, at: Vec2, world: Vec2, shift: boolean) => {
     if (shift) return element ? toggle(element.id) : setDoing({ what: "lasso", from: at, to: at });
-    const group = element?.group === undefined ? [] : elements.filter((one) => one.group === element.group && one.id !== element.id);
+    const group =
+      element?.group === undefined
+        ? []
+        : elements.filter((one) => one.group === element.group && one.id !== element.id);
     const all = element ? (chosenIds.has(element.id) ? many : [element, ...group]) : [];
     if (!element || !chosenIds.has(element.id)) choose(all.map(({ id }) => id));
     const free = all.filter(({ locked }) => !locked);
@@ -136,7 +144,8 @@ export function Plan({ tool, onTool }: PlanProps) {
     beginGesture();
     setDoing({ what: "move", element, all: free, from: world });
   };
-  const show = (at: Vec2, text: string, on: Placed["on"]) => setTag({ at, text: measures(`${text}${on ? `, to the ${on.what} of ${on.name}` : ""}`) });
+  const show = (at: Vec2, text: string, on: Placed["on"]) =>
+    setTag({ at, text: measures(`${text}${on ? `, to the ${on.what} of ${on.name}` : ""}`) });
   const onPointerMove = (event: PointerEvent) => {
     if (!camera) return;
     const at = windowAt(event);
@@ -161,13 +170,23 @@ export function Plan({ tool, onTool }: PlanProps) {
         const { element, all, from } = doing;
         const going = new Set(all.map(({ id }) => id));
         const others = event.altKey ? [] : elements.filter(({ id }) => !going.has(id));
-        const { by, on } = movedOnPlan(element, others, [world[0] - from[0], world[1] - from[1]], reach, event.altKey ? 0 : ROUND);
+        const { by, on } = movedOnPlan(
+          element,
+          others,
+          [world[0] - from[0], world[1] - from[1]],
+          reach,
+          event.altKey ? 0 : ROUND,
+        );
         drag(replaceMany(all.map((one) => moved(one, ...by))));
         return show(at, metres(Math.hypot(...by)), on);
       }
       case "corner": {
         const { element, corner } = doing;
-        const to = placed(world, event.altKey, elements.filter(({ id }) => id !== element.id));
+        const to = placed(
+          world,
+          event.altKey,
+          elements.filter(({ id }) => id !== element.id),
+        );
         const next = cornerMoved(element, corner, to.at);
         const fault = elementFault(next);
         if (fault) return show(at, `The ${fault.field.split("/")[0]} ${fault.message}`, null);
@@ -175,7 +194,7 @@ export function Plan({ tool, onTool }: PlanProps) {
         return show(at, `${to.at[0].toFixed(2)} m east, ${to.at[1].toFixed(2)} m north`, to.on);
       }
       case "eye": {
-        const to = event.altKey ? world : [Math.round(world[0] * 10) / 10, Math.round(world[1] * 10) / 10] as const;
+        const to = event.altKey ? world : ([Math.round(world[0] * 10) / 10, Math.round(world[1] * 10) / 10] as const);
         drag(onShot((before) => ({ ...before, eye: { ...before.eye, x: to[0], y: to[1] } })));
         return show(at, `Eye ${to[0].toFixed(1)} m east, ${to[1].toFixed(1)} m north`, null);
       }
@@ -188,7 +207,11 @@ export function Plan({ tool, onTool }: PlanProps) {
       case "shape": {
         const to = placed(world, event.altKey);
         setDoing({ ...doing, to: to.at });
-        return show(at, tool === "circle" ? `radius ${metres(distance2(doing.from, to.at))}` : metres(distance2(doing.from, to.at)), to.on);
+        return show(
+          at,
+          tool === "circle" ? `radius ${metres(distance2(doing.from, to.at))}` : metres(distance2(doing.from, to.at)),
+          to.on,
+        );
       }
     }
   };
@@ -202,13 +225,20 @@ export function Plan({ tool, onTool }: PlanProps) {
     if (doing && ["move", "corner", "eye", "gaze"].includes(doing.what)) endGesture();
     if (doing?.what === "shape") lay(doing.from, doing.to);
     if (doing?.what === "lasso" && camera) gather(doing.from, doing.to, camera);
-    if (!doing && pressed && camera && event.button === 0) addPoint(placed(onPlan(camera, windowAt(event)), event.altKey).at);
+    if (!doing && pressed && camera && event.button === 0)
+      addPoint(placed(onPlan(camera, windowAt(event)), event.altKey).at);
     setDoing(null);
   };
   /** Chooses all things that lie wholly in a rectangle of the window, beside what is chosen. */
   const gather = (from: Vec2, to: Vec2, on: Camera) => {
-    const within = ([x, y]: Vec2) => x >= Math.min(from[0], to[0]) && x <= Math.max(from[0], to[0]) && y >= Math.min(from[1], to[1]) && y <= Math.max(from[1], to[1]);
-    const found = elements.filter((one) => !one.hidden && outlineOf(one).every((p) => within(onWindow(on, p)))).map(({ id }) => id);
+    const within = ([x, y]: Vec2) =>
+      x >= Math.min(from[0], to[0]) &&
+      x <= Math.max(from[0], to[0]) &&
+      y >= Math.min(from[1], to[1]) &&
+      y <= Math.max(from[1], to[1]);
+    const found = elements
+      .filter((one) => !one.hidden && outlineOf(one).every((p) => within(onWindow(on, p))))
+      .map(({ id }) => id);
     choose([...new Set([...chosenIds, ...found])]);
   };
   /** Lays what is drawn, and goes back to choosing; what cannot be is told. */
@@ -254,7 +284,11 @@ export function Plan({ tool, onTool }: PlanProps) {
   const sketch = (): Sketched | null => {
     if (doing?.what === "shape") {
       const shape = isShape(tool) ? shapeOnPlan(tool, doing.from, doing.to, heading) : null;
-      return shape ? { places: shape, closed: true, filled: true } : isShape(tool) ? null : { places: [doing.from, doing.to], closed: false, filled: false };
+      return shape
+        ? { places: shape, closed: true, filled: true }
+        : isShape(tool)
+          ? null
+          : { places: [doing.from, doing.to], closed: false, filled: false };
     }
     return corners.length ? { places: hover ? [...corners, hover.at] : corners, closed: false, filled: false } : null;
   };
@@ -268,7 +302,10 @@ export function Plan({ tool, onTool }: PlanProps) {
       onPointerDown={onPointerDown}
       onPointerMove={onPointerMove}
       onPointerUp={onPointerUp}
-      onPointerCancel={(event) => { fingers.current.delete(event.pointerId); dropped(); }}
+      onPointerCancel={(event) => {
+        fingers.current.delete(event.pointerId);
+        dropped();
+      }}
       onPointerLeave={() => setHover(null)}
       onDoubleClick={(event) => {
         // Of a group, the one that is pressed twice is chosen by itself.
@@ -280,8 +317,24 @@ export function Plan({ tool, onTool }: PlanProps) {
         if (event.key === "Enter" && pressed && corners.length >= least) close();
       }}
     >
-      {camera && <PlanDrawing camera={camera} size={size} chosen={chosenIds} sketched={sketch()} hover={hover} lasso={doing?.what === "lasso" ? [doing.from, doing.to] : null} />}
-      {tag && <span className="measure pointer-events-none absolute rounded bg-slip px-1.5 py-0.5 shadow-none" style={{ left: Math.min(tag.at[0] + 14, size.width - 220), top: tag.at[1] + 14 }}>{tag.text}</span>}
+      {camera && (
+        <PlanDrawing
+          camera={camera}
+          size={size}
+          chosen={chosenIds}
+          sketched={sketch()}
+          hover={hover}
+          lasso={doing?.what === "lasso" ? [doing.from, doing.to] : null}
+        />
+      )}
+      {tag && (
+        <span
+          className="measure pointer-events-none absolute rounded bg-slip px-1.5 py-0.5 shadow-none"
+          style={{ left: Math.min(tag.at[0] + 14, size.width - 220), top: tag.at[1] + 14 }}
+        >
+          {tag.text}
+        </span>
+      )}
     </div>
   );
 }

@@ -23,42 +23,112 @@ export function gazeEnd(camera: Camera, eye: Vec2, heading: number): Vec2 {
   return [x + ARM * Math.sin(h), y - ARM * Math.cos(h)];
 }
 
-const pathOn = (camera: Camera, places: readonly Vec2[], closed = true): string => `M${places.map((p) => onWindow(camera, p).map((v) => v.toFixed(1)).join(" ")).join("L")}${closed ? "Z" : ""}`;
+const pathOn = (camera: Camera, places: readonly Vec2[], closed = true): string =>
+  `M${places
+    .map((p) =>
+      onWindow(camera, p)
+        .map((v) => v.toFixed(1))
+        .join(" "),
+    )
+    .join("L")}${closed ? "Z" : ""}`;
 
 /** How things are filled: water, ground that one walks on, and what stands. */
-const FILLS: Readonly<Record<Element["kind"], string>> = { block: INK, building: INK, steps: INK, street: "#8a8577", square: "#8a8577", canal: "#2f6f8f", bridge: "#5d584b", skyline: "#9a937f" };
+const FILLS: Readonly<Record<Element["kind"], string>> = {
+  block: INK,
+  building: INK,
+  steps: INK,
+  street: "#8a8577",
+  square: "#8a8577",
+  canal: "#2f6f8f",
+  bridge: "#5d584b",
+  skyline: "#9a937f",
+};
 
 /** More things than these are drawn together. */
 const MANY = 3000;
 
 /** What is drawn within an outline: the gates of a canal's locks, and the sides of passages. */
 function marksOf(element: Element): readonly (readonly [Vec2, Vec2])[] {
-  if (element.kind === "building") return (element.passages ?? []).flatMap((passage) => {
-    const way = wayOf(outlineOf(element), passage);
-    return typeof way === "string" ? [] : [[way.enters.from, way.leaves.from] as const, [way.enters.to, way.leaves.to] as const];
-  });
-  return element.kind !== "canal" ? [] : (element.locks ?? []).flatMap(({ at, length }) => [at, at + length]).flatMap((s) => {
-    const [a, b] = [-1, 1].map((side) => placeAlong(pathOf(element), s, (side * element.width) / 2));
-    return a && b ? [[a, b] as const] : [];
-  });
+  if (element.kind === "building")
+    return (element.passages ?? []).flatMap((passage) => {
+      const way = wayOf(outlineOf(element), passage);
+      return typeof way === "string"
+        ? []
+        : [[way.enters.from, way.leaves.from] as const, [way.enters.to, way.leaves.to] as const];
+    });
+  return element.kind !== "canal"
+    ? []
+    : (element.locks ?? [])
+        .flatMap(({ at, length }) => [at, at + length])
+        .flatMap((s) => {
+          const [a, b] = [-1, 1].map((side) => placeAlong(pathOf(element), s, (side * element.width) / 2));
+          return a && b ? [[a, b] as const] : [];
+        });
 }
 
-const drawn = (camera: Camera, element: Element): string => `${pathOn(camera, outlineOf(element))}${marksOf(element).map((mark) => pathOn(camera, mark, false)).join("")}`;
-const style = (kind: Element["kind"], on: boolean) => ({ fill: on ? ACCENT : FILLS[kind], fillOpacity: on ? 0.22 : kind === "canal" ? 0.2 : 0.1, stroke: on ? ACCENT : INK, strokeWidth: on ? 2 : 1.1 });
+const drawn = (camera: Camera, element: Element): string =>
+  `${pathOn(camera, outlineOf(element))}${marksOf(element)
+    .map((mark) => pathOn(camera, mark, false))
+    .join("")}`;
+const style = (kind: Element["kind"], on: boolean) => ({
+  fill: on ? ACCENT : FILLS[kind],
+  fillOpacity: on ? 0.22 : kind === "canal" ? 0.2 : 0.1,
+  stroke: on ? ACCENT : INK,
+  strokeWidth: on ? 2 : 1.1,
+});
 
 /** One thing by its outline: drawn afresh only where it, or the camera, has changed. */
-const Thing = memo(function Thing({ camera, element, on }: { readonly camera: Camera; readonly element: Element; readonly on: boolean }) {
+const Thing = memo(function Thing({
+  camera,
+  element,
+  on,
+}: {
+  readonly camera: Camera;
+  readonly element: Element;
+  readonly on: boolean;
+}) {
   return <path data-testid={element.name} d={drawn(camera, element)} {...style(element.kind, on)} />;
 });
 
 /** Everything that stands, by its outline; what is low lies under what is high. */
-const Things = memo(function Things({ camera, elements, chosen }: { readonly camera: Camera; readonly elements: readonly Element[]; readonly chosen: ReadonlySet<string> }) {
-  const low = ({ kind }: Element) => (kind === "canal" ? 0 : kind === "skyline" ? 1 : kind === "square" || kind === "street" ? 2 : kind === "bridge" ? 3 : 4);
+const Things = memo(function Things({
+  camera,
+  elements,
+  chosen,
+}: {
+  readonly camera: Camera;
+  readonly elements: readonly Element[];
+  readonly chosen: ReadonlySet<string>;
+}) {
+  const low = ({ kind }: Element) =>
+    kind === "canal"
+      ? 0
+      : kind === "skyline"
+        ? 1
+        : kind === "square" || kind === "street"
+          ? 2
+          : kind === "bridge"
+            ? 3
+            : 4;
   const shown = [...elements].filter(({ hidden }) => !hidden).sort((a, b) => low(a) - low(b));
-  if (shown.length <= MANY) return shown.map((element) => <Thing key={element.id} camera={camera} element={element} on={chosen.has(element.id)} />);
+  if (shown.length <= MANY)
+    return shown.map((element) => (
+      <Thing key={element.id} camera={camera} element={element} on={chosen.has(element.id)} />
+    ));
   // Of very many, those of a kind are one path.
   const kinds = [...new Set(shown.map(({ kind }) => kind))];
-  return kinds.flatMap((kind) => [false, true].map((on) => <path key={`${kind} ${on}`} d={shown.filter((one) => one.kind === kind && chosen.has(one.id) === on).map((one) => drawn(camera, one)).join("")} {...style(kind, on)} />));
+  return kinds.flatMap((kind) =>
+    [false, true].map((on) => (
+      <path
+        key={`${kind} ${on}`}
+        d={shown
+          .filter((one) => one.kind === kind && chosen.has(one.id) === on)
+          .map((one) => drawn(camera, one))
+          .join("")}
+        {...style(kind, on)}
+      />
+    )),
+  );
 });
 
 /** Eyes of the other shots, by their numbers; the name of the current one stands clear of them. */
@@ -69,22 +139,48 @@ function Eyes({ camera, shots }: { readonly camera: Camera; readonly shots: Scen
   const [gx, gy] = gazeEnd(camera, eye, shot.gaze.heading);
   const cone = coneOf(shot);
   const cones = useMemo(() => new Map(shots.map((one) => [one.id, coneOf(one)])), [shots]);
-  const others = shots.map((one, i) => ({ id: one.id, number: i + 1, at: onWindow(camera, [one.eye.x, one.eye.y]) })).filter(({ id }) => id !== shot.id);
+  const others = shots
+    .map((one, i) => ({ id: one.id, number: i + 1, at: onWindow(camera, [one.eye.x, one.eye.y]) }))
+    .filter(({ id }) => id !== shot.id);
   /** The sides of another shot's cone, short. */
-  const short = (id: string, [ox, oy]: Vec2) => (cones.get(id) ?? []).map(([ux, uy]) => `M${ox + NEAR * ux} ${oy - NEAR * uy}L${ox + OTHER * ux} ${oy - OTHER * uy}`).join("");
+  const short = (id: string, [ox, oy]: Vec2) =>
+    (cones.get(id) ?? [])
+      .map(([ux, uy]) => `M${ox + NEAR * ux} ${oy - NEAR * uy}L${ox + OTHER * ux} ${oy - OTHER * uy}`)
+      .join("");
   // Below the eye, or where another's number is in the way, above it, or to the left of either.
   const wide = shot.name.length * 6.6;
-  const [lx, ly] = ([[10, 14], [10, -12], [-wide - 10, 14], [-wide - 10, -12]] as const).find(([dx, dy]) => others.every(({ at: [ox, oy] }) => ox < x + dx - 9 || ox > x + dx + wide + 9 || Math.abs(oy - (y + dy - 4)) > 14)) ?? [10, 14];
+  const [lx, ly] = (
+    [
+      [10, 14],
+      [10, -12],
+      [-wide - 10, 14],
+      [-wide - 10, -12],
+    ] as const
+  ).find(([dx, dy]) =>
+    others.every(({ at: [ox, oy] }) => ox < x + dx - 9 || ox > x + dx + wide + 9 || Math.abs(oy - (y + dy - 4)) > 14),
+  ) ?? [10, 14];
   const ray = (way: Vec2) => pathOn(camera, [eye, [eye[0] + way[0] * 4000, eye[1] + way[1] * 4000]], false);
   return (
     <>
-      {cone && <path d={`${ray(cone[0])}${ray(cone[1])}`} stroke={EYE} strokeWidth={1} strokeDasharray="6 4" fill="none" />}
-      {others.map(({ id, number, at: [ox, oy] }) => <g key={id}><path d={short(id, [ox, oy])} stroke="#6d6a60" strokeWidth={1} /><circle cx={ox} cy={oy} r={7} fill="#6d6a60" /><text x={ox} y={oy + 3.5} textAnchor="middle" fontSize={10} fill="#fbf9f3">{number}</text></g>)}
+      {cone && (
+        <path d={`${ray(cone[0])}${ray(cone[1])}`} stroke={EYE} strokeWidth={1} strokeDasharray="6 4" fill="none" />
+      )}
+      {others.map(({ id, number, at: [ox, oy] }) => (
+        <g key={id}>
+          <path d={short(id, [ox, oy])} stroke="#6d6a60" strokeWidth={1} />
+          <circle cx={ox} cy={oy} r={7} fill="#6d6a60" />
+          <text x={ox} y={oy + 3.5} textAnchor="middle" fontSize={10} fill="#fbf9f3">
+            {number}
+          </text>
+        </g>
+      ))}
       <g data-testid="eye">
         <line x1={x} y1={y} x2={gx} y2={gy} stroke={EYE} strokeWidth={2} />
         <circle cx={x} cy={y} r={6.5} fill="#fbf9f3" stroke={EYE} strokeWidth={2.5} />
         <circle cx={gx} cy={gy} r={5} fill={EYE} />
-        <text x={x + lx} y={y + ly} fontSize={12} fill="#235a75" stroke="#f3f1e8" strokeWidth={3} paintOrder="stroke">{shot.name}</text>
+        <text x={x + lx} y={y + ly} fontSize={12} fill="#235a75" stroke="#f3f1e8" strokeWidth={3} paintOrder="stroke">
+          {shot.name}
+        </text>
       </g>
     </>
   );
@@ -114,20 +210,62 @@ export function PlanDrawing({ camera, size, chosen, sketched, hover, lasso }: Pl
   return (
     <svg width={size.width} height={size.height} className="pointer-events-none absolute inset-0">
       <Things camera={camera} elements={elements} chosen={chosen} />
-      {one && !one.locked && cornersToDrag(one).map((corner, i) => {
-        const [x, y] = onWindow(camera, corner);
-        return <rect key={i} x={x - 4} y={y - 4} width={8} height={8} fill="#fbf9f3" stroke={ACCENT} strokeWidth={1.5} />;
-      })}
+      {one &&
+        !one.locked &&
+        cornersToDrag(one).map((corner, i) => {
+          const [x, y] = onWindow(camera, corner);
+          return (
+            <rect key={i} x={x - 4} y={y - 4} width={8} height={8} fill="#fbf9f3" stroke={ACCENT} strokeWidth={1.5} />
+          );
+        })}
       <Eyes camera={camera} shots={shots} />
       {sketched && sketched.places.length > 0 && (
         <>
-          <path d={pathOn(camera, sketched.places, sketched.closed)} fill={sketched.filled ? ACCENT : "none"} fillOpacity={0.15} stroke={ACCENT} strokeWidth={1.5} />
-          {!sketched.closed && <circle cx={onWindow(camera, sketched.places[0])[0]} cy={onWindow(camera, sketched.places[0])[1]} r={5} fill="none" stroke={ACCENT} strokeWidth={2} />}
+          <path
+            d={pathOn(camera, sketched.places, sketched.closed)}
+            fill={sketched.filled ? ACCENT : "none"}
+            fillOpacity={0.15}
+            stroke={ACCENT}
+            strokeWidth={1.5}
+          />
+          {!sketched.closed && (
+            <circle
+              cx={onWindow(camera, sketched.places[0])[0]}
+              cy={onWindow(camera, sketched.places[0])[1]}
+              r={5}
+              fill="none"
+              stroke={ACCENT}
+              strokeWidth={2}
+            />
+          )}
         </>
       )}
-      {hover && <circle cx={onWindow(camera, hover.at)[0]} cy={onWindow(camera, hover.at)[1]} r={3.5} fill={hover.on ? ACCENT : "#6d6a60"} />}
-      {lasso && <rect x={Math.min(lasso[0][0], lasso[1][0])} y={Math.min(lasso[0][1], lasso[1][1])} width={Math.abs(lasso[1][0] - lasso[0][0])} height={Math.abs(lasso[1][1] - lasso[0][1])} fill={ACCENT} fillOpacity={0.08} stroke={ACCENT} strokeDasharray="4 3" />}
-      <g transform={`translate(${size.width - 28} 34)`}><path d="M0 -18L6 10L0 5L-6 10Z" fill={INK} /><text y={24} textAnchor="middle" fontSize={11}>N</text></g>
+      {hover && (
+        <circle
+          cx={onWindow(camera, hover.at)[0]}
+          cy={onWindow(camera, hover.at)[1]}
+          r={3.5}
+          fill={hover.on ? ACCENT : "#6d6a60"}
+        />
+      )}
+      {lasso && (
+        <rect
+          x={Math.min(lasso[0][0], lasso[1][0])}
+          y={Math.min(lasso[0][1], lasso[1][1])}
+          width={Math.abs(lasso[1][0] - lasso[0][0])}
+          height={Math.abs(lasso[1][1] - lasso[0][1])}
+          fill={ACCENT}
+          fillOpacity={0.08}
+          stroke={ACCENT}
+          strokeDasharray="4 3"
+        />
+      )}
+      <g transform={`translate(${size.width - 28} 34)`}>
+        <path d="M0 -18L6 10L0 5L-6 10Z" fill={INK} />
+        <text y={24} textAnchor="middle" fontSize={11}>
+          N
+        </text>
+      </g>
       <ScaleBar camera={camera} size={size} />
     </svg>
   );
@@ -141,7 +279,9 @@ function ScaleBar({ camera: { scale }, size: { height } }: { readonly camera: Ca
   return (
     <g transform={`translate(16 ${height - 18})`}>
       <path d={`M0 -6V0H${length * scale}V-6`} fill="none" stroke={INK} strokeWidth={1.5} />
-      <text x={length * scale + 6} y={0} className="measure" fontSize={11}>{measures(`${Number(length.toPrecision(3))} m`)}</text>
+      <text x={length * scale + 6} y={0} className="measure" fontSize={11}>
+        {measures(`${Number(length.toPrecision(3))} m`)}
+      </text>
     </g>
   );
 }

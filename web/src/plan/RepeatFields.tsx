@@ -14,15 +14,48 @@ export function RepeatFields({ element }: { readonly element: Element }) {
   const repeat = () => {
     const [x, y] = headingDirection(heading);
     edit((scene) => {
-      for (let i = 1; i <= copies; i++) scene.elements.push({ ...moved(element, i * every * x, i * every * y), id: newId(), name: `${element.name} ${i + 1}`.slice(0, 200) } as never);
+      for (let i = 1; i <= copies; i++)
+        scene.elements.push({
+          ...moved(element, i * every * x, i * every * y),
+          id: newId(),
+          name: `${element.name} ${i + 1}`.slice(0, 200),
+        } as never);
     });
   };
   return (
     <Fold title="Repeat along a line">
-      <NumberField label="Copies" unit="" digits={0} min={1} max={200} step={1} value={copies} onChange={(to) => setCopies(Math.round(to))} />
-      <NumberField label="One every" unit="m" digits={2} min={0.1} max={10_000} step={0.5} value={every} onChange={setEvery} />
-      <NumberField label="Along the heading" unit="°" digits={2} min={-360} max={360} value={heading} onChange={setHeading} />
-      <Button className="w-full" onClick={repeat}>Repeat it</Button>
+      <NumberField
+        label="Copies"
+        unit=""
+        digits={0}
+        min={1}
+        max={200}
+        step={1}
+        value={copies}
+        onChange={(to) => setCopies(Math.round(to))}
+      />
+      <NumberField
+        label="One every"
+        unit="m"
+        digits={2}
+        min={0.1}
+        max={10_000}
+        step={0.5}
+        value={every}
+        onChange={setEvery}
+      />
+      <NumberField
+        label="Along the heading"
+        unit="°"
+        digits={2}
+        min={-360}
+        max={360}
+        value={heading}
+        onChange={setHeading}
+      />
+      <Button className="w-full" onClick={repeat}>
+        Repeat it
+      </Button>
     </Fold>
   );
 }

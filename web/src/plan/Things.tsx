@@ -27,25 +27,69 @@ const Thing = memo(function Thing({ element, on }: { readonly element: Element; 
   const { id, name, hidden, locked } = element;
   const press = (event: MouseEvent) => (event.shiftKey || event.ctrlKey || event.metaKey ? toggle(id) : choose([id]));
   return (
-    <li className="flex items-center"><button type="button" aria-pressed={on} className={`min-h-7 min-w-0 grow truncate rounded px-1 text-left hover:bg-wash ${on ? "bg-wash font-medium" : ""}`} onClick={press}>{name || "Nameless"}</button>
-      <IconButton className="shrink-0" label={hidden ? `Show ${name}` : `Hide ${name}`} onClick={() => flagMany([element], { hidden: !hidden || undefined })}>{hidden ? <EyeOff size={13} /> : <Eye size={13} className="opacity-45" />}</IconButton>
-      <IconButton className="shrink-0" label={locked ? `Let ${name} be moved` : `Keep ${name} from being moved`} onClick={() => flagMany([element], { locked: !locked || undefined })}>{locked ? <Lock size={13} /> : <LockOpen size={13} className="opacity-45" />}</IconButton>
+    <li className="flex items-center">
+      <button
+        type="button"
+        aria-pressed={on}
+        className={`min-h-7 min-w-0 grow truncate rounded px-1 text-left hover:bg-wash ${on ? "bg-wash font-medium" : ""}`}
+        onClick={press}
+      >
+        {name || "Nameless"}
+      </button>
+      <IconButton
+        className="shrink-0"
+        label={hidden ? `Show ${name}` : `Hide ${name}`}
+        onClick={() => flagMany([element], { hidden: !hidden || undefined })}
+      >
+        {hidden ? <EyeOff size={13} /> : <Eye size={13} className="opacity-45" />}
+      </IconButton>
+      <IconButton
+        className="shrink-0"
+        label={locked ? `Let ${name} be moved` : `Keep ${name} from being moved`}
+        onClick={() => flagMany([element], { locked: !locked || undefined })}
+      >
+        {locked ? <Lock size={13} /> : <LockOpen size={13} className="opacity-45" />}
+      </IconButton>
     </li>
   );
 });
 
 /** Things one under the other. */
-function Listed({ elements, chosen, under = true }: { readonly under?: boolean; readonly elements: readonly Element[]; readonly chosen: ReadonlySet<string> }) {
+function Listed({
+  elements,
+  chosen,
+  under = true,
+}: {
+  readonly under?: boolean;
+  readonly elements: readonly Element[];
+  readonly chosen: ReadonlySet<string>;
+}) {
   return (
     <>
-      <ul className={under ? "pl-3" : ""}>{elements.slice(0, MOST).map((element) => <Thing key={element.id} element={element} on={chosen.has(element.id)} />)}</ul>
-      {elements.length > MOST && <p className="pl-4 text-pencil">{(elements.length - MOST).toLocaleString("en")} more: find them by name.</p>}
+      <ul className={under ? "pl-3" : ""}>
+        {elements.slice(0, MOST).map((element) => (
+          <Thing key={element.id} element={element} on={chosen.has(element.id)} />
+        ))}
+      </ul>
+      {elements.length > MOST && (
+        <p className="pl-4 text-pencil">{(elements.length - MOST).toLocaleString("en")} more: find them by name.</p>
+      )}
     </>
   );
 }
 
 /** Things that stand together, folded away; all of them are chosen, left out or locked at once. */
-function Together({ name, elements, open, chosen }: { readonly name: string; readonly elements: readonly Element[]; readonly open: boolean; readonly chosen: ReadonlySet<string> }) {
+function Together({
+  name,
+  elements,
+  open,
+  chosen,
+}: {
+  readonly name: string;
+  readonly elements: readonly Element[];
+  readonly open: boolean;
+  readonly chosen: ReadonlySet<string>;
+}) {
   const [hidden, locked] = [elements.every((one) => one.hidden), elements.every((one) => one.locked)];
   return (
     <details open={open || elements.some(({ id }) => chosen.has(id)) || undefined} className="group/row pl-2">
@@ -53,9 +97,37 @@ function Together({ name, elements, open, chosen }: { readonly name: string; rea
         <ChevronRight size={12} aria-hidden className="shrink-0 transition-transform group-open/row:rotate-90" />
         <span className="min-w-0 grow truncate">{name}</span>
         <span className="measure shrink-0 text-pencil">{elements.length}</span>
-        <button type="button" className="shrink-0 rounded px-1 hover:bg-wash" aria-label={`Choose all of ${name}`} onClick={(event) => { event.preventDefault(); choose(elements.map(({ id }) => id)); }}>All</button>
-        <IconButton className="shrink-0" label={hidden ? `Show all of ${name}` : `Hide all of ${name}`} onClick={(event) => { event.preventDefault(); flagMany(elements, { hidden: !hidden || undefined }); }}>{hidden ? <EyeOff size={13} /> : <Eye size={13} className="opacity-45" />}</IconButton>
-        <IconButton className="shrink-0" label={locked ? `Let all of ${name} be moved` : `Keep all of ${name} from being moved`} onClick={(event) => { event.preventDefault(); flagMany(elements, { locked: !locked || undefined }); }}>{locked ? <Lock size={13} /> : <LockOpen size={13} className="opacity-45" />}</IconButton>
+        <button
+          type="button"
+          className="shrink-0 rounded px-1 hover:bg-wash"
+          aria-label={`Choose all of ${name}`}
+          onClick={(event) => {
+            event.preventDefault();
+            choose(elements.map(({ id }) => id));
+          }}
+        >
+          All
+        </button>
+        <IconButton
+          className="shrink-0"
+          label={hidden ? `Show all of ${name}` : `Hide all of ${name}`}
+          onClick={(event) => {
+            event.preventDefault();
+            flagMany(elements, { hidden: !hidden || undefined });
+          }}
+        >
+          {hidden ? <EyeOff size={13} /> : <Eye size={13} className="opacity-45" />}
+        </IconButton>
+        <IconButton
+          className="shrink-0"
+          label={locked ? `Let all of ${name} be moved` : `Keep all of ${name} from being moved`}
+          onClick={(event) => {
+            event.preventDefault();
+            flagMany(elements, { locked: !locked || undefined });
+          }}
+        >
+          {locked ? <Lock size={13} /> : <LockOpen size={13} className="opacity-45" />}
+        </IconButton>
       </summary>
       <Listed elements={elements} chosen={chosen} />
     </details>
@@ -75,18 +147,46 @@ export function Things() {
   const found = wanted ? holding(places, wanted) : places;
   return (
     <section aria-label="Things" className="space-y-1">
-      <input type="search" aria-label="Find a thing" placeholder={`Find one of ${elements.length}`} className="h-7 w-full rounded border border-hair bg-transparent px-1.5" value={word} onChange={(event) => setWord(event.target.value)} onKeyDown={(event) => event.stopPropagation()} />
+      <input
+        type="search"
+        aria-label="Find a thing"
+        placeholder={`Find one of ${elements.length}`}
+        className="h-7 w-full rounded border border-hair bg-transparent px-1.5"
+        value={word}
+        onChange={(event) => setWord(event.target.value)}
+        onKeyDown={(event) => event.stopPropagation()}
+      />
       <div className="max-h-60 overflow-y-auto">
         {found.map(({ street, standing }) => (
           <section key={street?.id ?? "elsewhere"} aria-label={street?.name ?? "Elsewhere"}>
-            {street ? <ul><Thing element={street} on={chosen.has(street.id)} /></ul> : found.length > 1 && <h3 className="px-1 pt-1 text-pencil">Elsewhere</h3>}
-            {standing.map(({ name, elements: own }) => (name === null
-              ? <Listed key="single" elements={own} chosen={chosen} under={street !== null} />
-              : <Together key={`${name} ${own[0].id}`} name={name} elements={own} open={wanted !== ""} chosen={chosen} />))}
+            {street ? (
+              <ul>
+                <Thing element={street} on={chosen.has(street.id)} />
+              </ul>
+            ) : (
+              found.length > 1 && <h3 className="px-1 pt-1 text-pencil">Elsewhere</h3>
+            )}
+            {standing.map(({ name, elements: own }) =>
+              name === null ? (
+                <Listed key="single" elements={own} chosen={chosen} under={street !== null} />
+              ) : (
+                <Together
+                  key={`${name} ${own[0].id}`}
+                  name={name}
+                  elements={own}
+                  open={wanted !== ""}
+                  chosen={chosen}
+                />
+              ),
+            )}
           </section>
         ))}
       </div>
-      {found.length === 0 && <p className="text-pencil">{elements.length ? "Nothing here is called so." : "Nothing stands here yet: draw a footprint on the plan."}</p>}
+      {found.length === 0 && (
+        <p className="text-pencil">
+          {elements.length ? "Nothing here is called so." : "Nothing stands here yet: draw a footprint on the plan."}
+        </p>
+      )}
     </section>
   );
 }

@@ -7,7 +7,11 @@ import { newId } from "../id";
 const PATHS = ["$.features.*", "$.type", "$.crs", "$.geometry", "$.properties", "$.coordinates"];
 
 /** The parts of a GeoJSON document, and the first of its features, read piece by piece: a file may be larger than what can be held at once. */
-async function read(file: Blob, most: number, tell: (share: number) => void): Promise<{ readonly document: unknown; readonly count: number }> {
+async function read(
+  file: Blob,
+  most: number,
+  tell: (share: number) => void,
+): Promise<{ readonly document: unknown; readonly count: number }> {
   const parser = new JSONParser({ paths: PATHS, keepStack: false });
   const document: Record<string, unknown> = {};
   const features: unknown[] = [];
@@ -18,7 +22,9 @@ async function read(file: Blob, most: number, tell: (share: number) => void): Pr
       if (count++ < most) features.push(value);
     } else if (typeof key === "string") document[key] = value;
   };
-  parser.onError = (error) => { wrong = error; };
+  parser.onError = (error) => {
+    wrong = error;
+  };
   let done = 0;
   const reader = file.stream().getReader();
   for (let next = await reader.read(); !next.done && !wrong; next = await reader.read()) {

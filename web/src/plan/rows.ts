@@ -7,7 +7,10 @@ import { say } from "../ui";
 
 /** A fresh seed for anything that is rolled. */
 export const seed = (): number => crypto.getRandomValues(new Uint32Array(1))[0];
-const houseOf = (row: string) => (element: Scene["elements"][number]): element is Building => element.kind === "building" && element.row === row;
+const houseOf =
+  (row: string) =>
+  (element: Scene["elements"][number]): element is Building =>
+    element.kind === "building" && element.row === row;
 
 /** Builds a row anew: what is kept of it stays, the rest is laid by its rule. */
 function rebuild(row: Row, elements: Scene["elements"]): Scene["elements"] {
@@ -23,7 +26,8 @@ const point = ([x, y]: Vec2) => ({ x, y });
 export const layRow = (from: Vec2, to: Vec2): void => fill("Row", { from: point(from), to: point(to) });
 
 /** Builds up a lot around its rim. */
-export const layLot = (corners: readonly Vec2[]): void => fill("Lot", { lot: corners.map(point), towers: { storeys: 1, roof: "pyramid" } });
+export const layLot = (corners: readonly Vec2[]): void =>
+  fill("Lot", { lot: corners.map(point), towers: { storeys: 1, roof: "pyramid" } });
 
 /** Lays a row by rule, and chooses its first house. */
 function fill(word: string, where: Partial<Row>): void {
@@ -53,7 +57,8 @@ export function changeRow(id: string, change: Partial<Row>): void {
     scene.elements = rebuild(row, scene.elements as Scene["elements"]) as never;
   }, `row ${id}`);
   const { scene, selected } = useBoard.getState();
-  if (!scene.elements.some((element) => element.id === selected)) go({ selected: scene.elements.find(houseOf(id))?.id ?? null });
+  if (!scene.elements.some((element) => element.id === selected))
+    go({ selected: scene.elements.find(houseOf(id))?.id ?? null });
 }
 
 /** Rolls a row again: other houses by the same rule, around those that are kept. */

@@ -22,31 +22,69 @@ function useBow(reference: Reference): RecoveredBow | string {
 }
 
 /** A lens that bows what is straight: drawn along, told, undone. */
-export function BowPanel({ sceneId, reference, tracing, onTracing }: { readonly sceneId: string; readonly reference: Reference; readonly tracing: Tracing; readonly onTracing: (next: Tracing) => void }) {
+export function BowPanel({
+  sceneId,
+  reference,
+  tracing,
+  onTracing,
+}: {
+  readonly sceneId: string;
+  readonly reference: Reference;
+  readonly tracing: Tracing;
+  readonly onTracing: (next: Tracing) => void;
+}) {
   const bow = useBow(reference);
   const { busy, run, stop } = useWork();
   const navigate = useNavigate();
   const { bowed = [] } = reference;
-  const drop = (at: number) => edit(onReference(reference.id, (one) => {
-    one.bowed = one.bowed?.filter((_, i) => i !== at);
-  }));
+  const drop = (at: number) =>
+    edit(
+      onReference(reference.id, (one) => {
+        one.bowed = one.bowed?.filter((_, i) => i !== at);
+      }),
+    );
   const unbow = async () => {
     const id = await run((signal) => unbowReference(sceneId, reference, signal));
     if (id) void navigate(`/scenes/${sceneId}/references/${id}`);
   };
   return (
     <Fold title="A lens that bows">
-      <Button className="w-full" on={tracing.set === BOWED} onClick={() => onTracing({ set: BOWED, edge: null })}>Draw along bowed edges</Button>
+      <Button className="w-full" on={tracing.set === BOWED} onClick={() => onTracing({ set: BOWED, edge: null })}>
+        Draw along bowed edges
+      </Button>
       {bowed.map(({ points }, at) => (
-        <div key={at} className="flex items-center justify-between"><span>Bowed edge {at + 1}<span className="measure ml-2 text-pencil">{points.length} places</span></span><IconButton label={`Delete bowed edge ${at + 1}`} onClick={() => drop(at)}><X size={14} /></IconButton></div>
+        <div key={at} className="flex items-center justify-between">
+          <span>
+            Bowed edge {at + 1}
+            <span className="measure ml-2 text-pencil">{points.length} places</span>
+          </span>
+          <IconButton label={`Delete bowed edge ${at + 1}`} onClick={() => drop(at)}>
+            <X size={14} />
+          </IconButton>
+        </div>
       ))}
-      {typeof bow === "string"
-        ? <p className="text-pencil">{bow}</p>
-        : <>
-            <p>{bow.k1 < 0 ? "A barrel" : "A pincushion"}: what is straight bows by up to <span className="measure">{px(bow.before)}</span>; unbowed, <span className="measure">{px(bow.after)}</span> are left.</p>
-            <p className="measure text-[11px] text-pencil">k1 {bow.k1.toFixed(4)} ± {bow.sd.toFixed(4)}{bow.k2 ? `, k2 ${bow.k2.toFixed(4)}` : ""}</p>
-            {busy ? <Working onStop={stop}>Unbowing…</Working> : <Button className="w-full" onClick={() => void unbow()}>Unbow the photo</Button>}
-          </>}
+      {typeof bow === "string" ? (
+        <p className="text-pencil">{bow}</p>
+      ) : (
+        <>
+          <p>
+            {bow.k1 < 0 ? "A barrel" : "A pincushion"}: what is straight bows by up to{" "}
+            <span className="measure">{px(bow.before)}</span>; unbowed, <span className="measure">{px(bow.after)}</span>{" "}
+            are left.
+          </p>
+          <p className="measure text-[11px] text-pencil">
+            k1 {bow.k1.toFixed(4)} ± {bow.sd.toFixed(4)}
+            {bow.k2 ? `, k2 ${bow.k2.toFixed(4)}` : ""}
+          </p>
+          {busy ? (
+            <Working onStop={stop}>Unbowing…</Working>
+          ) : (
+            <Button className="w-full" onClick={() => void unbow()}>
+              Unbow the photo
+            </Button>
+          )}
+        </>
+      )}
     </Fold>
   );
 }

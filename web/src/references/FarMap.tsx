@@ -13,21 +13,45 @@ const FAR = 40;
 /** The picture small, with the points that its edges go to around it, and how far the farthest is. */
 export function FarMap({ reference }: { readonly reference: Reference }) {
   const { width, height, sets } = reference;
-  const pins = useMemo(() => sets.flatMap((set, i) => {
-    const at = pointOf(reference, set)?.at;
-    return at && Math.max(Math.abs(at[0] - width / 2), Math.abs(at[1] - height / 2)) < FAR * width ? [{ id: set.id, name: set.name, at, look: lookOf(set, i) }] : [];
-  }), [reference, sets, width, height]);
+  const pins = useMemo(
+    () =>
+      sets.flatMap((set, i) => {
+        const at = pointOf(reference, set)?.at;
+        return at && Math.max(Math.abs(at[0] - width / 2), Math.abs(at[1] - height / 2)) < FAR * width
+          ? [{ id: set.id, name: set.name, at, look: lookOf(set, i) }]
+          : [];
+      }),
+    [reference, sets, width, height],
+  );
   if (pins.length === 0) return null;
   const box = around([[0, 0], [width, height], ...pins.map(({ at }) => at)], width * 0.05);
   const unit = Math.max(box.width / WIDE, box.height / TALL);
-  const away = (at: readonly [number, number]) => Math.hypot(Math.max(0, -at[0], at[0] - width), Math.max(0, -at[1], at[1] - height)) / width;
+  const away = (at: readonly [number, number]) =>
+    Math.hypot(Math.max(0, -at[0], at[0] - width), Math.max(0, -at[1], at[1] - height)) / width;
   return (
     <figure className="space-y-1">
-      <svg role="img" aria-label={`Map of the points: ${pins.map(({ name, at }) => `${name} ${away(at) > 0 ? `${away(at).toFixed(1)} picture widths away` : "in the picture"}`).join(", ")}`} viewBox={`${box.x} ${box.y} ${box.width} ${box.height}`} style={{ width: Math.min(WIDE, box.width / unit), height: box.height / unit }}>
+      <svg
+        role="img"
+        aria-label={`Map of the points: ${pins.map(({ name, at }) => `${name} ${away(at) > 0 ? `${away(at).toFixed(1)} picture widths away` : "in the picture"}`).join(", ")}`}
+        viewBox={`${box.x} ${box.y} ${box.width} ${box.height}`}
+        style={{ width: Math.min(WIDE, box.width / unit), height: box.height / unit }}
+      >
         <rect width={width} height={height} fill="#fbf9f3" stroke="#2b2a27" strokeWidth={unit} />
-        {pins.map(({ id, at: [x, y], look: { stroke, head } }) => <path key={id} transform={`translate(${x} ${y})`} d={headPath(head, 5 * unit)} fill={stroke} fillRule="evenodd" />)}
+        {pins.map(({ id, at: [x, y], look: { stroke, head } }) => (
+          <path
+            key={id}
+            transform={`translate(${x} ${y})`}
+            d={headPath(head, 5 * unit)}
+            fill={stroke}
+            fillRule="evenodd"
+          />
+        ))}
       </svg>
-      <figcaption className="measure text-[11px] text-pencil">{pins.map(({ name, at }) => `${name} ${away(at) > 0 ? `${away(at).toFixed(1)} widths off` : "inside"}`).join(" · ")}</figcaption>
+      <figcaption className="measure text-[11px] text-pencil">
+        {pins
+          .map(({ name, at }) => `${name} ${away(at) > 0 ? `${away(at).toFixed(1)} widths off` : "inside"}`)
+          .join(" · ")}
+      </figcaption>
     </figure>
   );
 }

@@ -21,29 +21,75 @@ export function useHeights(reference: Reference): Measured | null {
 }
 
 /** Things that stand on the ground: one height that is known gives all others, and the eye's. */
-export function HeightsPanel({ reference, tracing, onTracing }: { readonly reference: Reference; readonly tracing: Tracing; readonly onTracing: (next: Tracing) => void }) {
+export function HeightsPanel({
+  reference,
+  tracing,
+  onTracing,
+}: {
+  readonly reference: Reference;
+  readonly tracing: Tracing;
+  readonly onTracing: (next: Tracing) => void;
+}) {
   const measured = useHeights(reference);
   const measures = useMeasures();
   const heights = reference.heights ?? [];
   const chosen = tracing.set === HEIGHTS;
   return (
-    <section aria-label="Heights" className={`space-y-1.5 rounded border p-1.5 ${chosen ? "border-accent" : "border-hair"}`}>
-      <Button className="w-full" on={chosen} onClick={() => onTracing({ set: HEIGHTS, edge: null })}><Ruler size={14} aria-hidden />Measure heights</Button>
-      {chosen && <p className="text-pencil">{measured ? "Draw from the foot of a thing on the ground to its top: a door, a person, a storey. Type the height you know; it gives the others." : "Heights can be measured once the view is known: trace edges of two sets first."}</p>}
+    <section
+      aria-label="Heights"
+      className={`space-y-1.5 rounded border p-1.5 ${chosen ? "border-accent" : "border-hair"}`}
+    >
+      <Button className="w-full" on={chosen} onClick={() => onTracing({ set: HEIGHTS, edge: null })}>
+        <Ruler size={14} aria-hidden />
+        Measure heights
+      </Button>
+      {chosen && (
+        <p className="text-pencil">
+          {measured
+            ? "Draw from the foot of a thing on the ground to its top: a door, a person, a storey. Type the height you know; it gives the others."
+            : "Heights can be measured once the view is known: trace edges of two sets first."}
+        </p>
+      )}
       {heights.map(({ metres }, i) => {
         const value = metres ?? measured?.heights[i];
         return (
           <div key={i} className={`flex items-start gap-1 rounded ${chosen && tracing.edge === i ? "bg-wash" : ""}`}>
             <div className="min-w-0 grow">
-              <NumberField label={`${metres === undefined ? "Height" : "Known"} ${i + 1}`} unit="m" digits={2} value={value ?? 0} min={0.01} max={10_000} onChange={(next) => sayHeight(reference.id, i, next)} />
+              <NumberField
+                label={`${metres === undefined ? "Height" : "Known"} ${i + 1}`}
+                unit="m"
+                digits={2}
+                value={value ?? 0}
+                min={0.01}
+                max={10_000}
+                onChange={(next) => sayHeight(reference.id, i, next)}
+              />
             </div>
-            {metres !== undefined && <IconButton label={`Measure height ${i + 1} again`} onClick={() => sayHeight(reference.id, i, undefined)}><RotateCcw size={14} /></IconButton>}
-            <IconButton label={`Delete height ${i + 1}`} onClick={() => { removeEdge(reference.id, HEIGHTS, i); onTracing({ set: tracing.set, edge: null }); }}><X size={14} /></IconButton>
+            {metres !== undefined && (
+              <IconButton label={`Measure height ${i + 1} again`} onClick={() => sayHeight(reference.id, i, undefined)}>
+                <RotateCcw size={14} />
+              </IconButton>
+            )}
+            <IconButton
+              label={`Delete height ${i + 1}`}
+              onClick={() => {
+                removeEdge(reference.id, HEIGHTS, i);
+                onTracing({ set: tracing.set, edge: null });
+              }}
+            >
+              <X size={14} />
+            </IconButton>
           </div>
         );
       })}
-      {measured?.eye !== null && measured && <p className="measure">{measures(`Eye ${measured.eye.toFixed(2)} m over the ground`)}</p>}
-      {measured && measured.apart > APART && <p className="text-accent">The known heights are {(100 * measured.apart).toFixed(0)} % off each other: one of them, or a foot, is wrong.</p>}
+      {measured?.eye !== null && measured && (
+        <p className="measure">{measures(`Eye ${measured.eye.toFixed(2)} m over the ground`)}</p>
+      )}
+      {measured && measured.apart > APART && (
+        <p className="text-accent">
+          The known heights are {(100 * measured.apart).toFixed(0)} % off each other: one of them, or a foot, is wrong.
+        </p>
+      )}
     </section>
   );
 }

@@ -11,7 +11,21 @@ import { bringAgain } from "./bring";
 import { useSettler, type Finding } from "./edges";
 import { Loupe } from "./Loupe";
 import { Traced, useWalls } from "./Traced";
-import { addBowed, addEdge, away, BOWED, BRUSH, HEIGHTS, HORIZON, linesOf, moveEdge, onWall, removeEdge, WALLS, type Tracing } from "./tracing";
+import {
+  addBowed,
+  addEdge,
+  away,
+  BOWED,
+  BRUSH,
+  HEIGHTS,
+  HORIZON,
+  linesOf,
+  moveEdge,
+  onWall,
+  removeEdge,
+  WALLS,
+  type Tracing,
+} from "./tracing";
 
 interface PhotoProps {
   readonly sceneId: string;
@@ -46,7 +60,18 @@ type Hand =
   | { readonly what: "brush" };
 
 /** The photo with all that is traced in it; edges are drawn on it by hand, and settle on its own where it has them. */
-export function Photo({ sceneId, reference, tracing, onTracing, finding, brush, wrong, fade, snap, loupe }: PhotoProps) {
+export function Photo({
+  sceneId,
+  reference,
+  tracing,
+  onTracing,
+  finding,
+  brush,
+  wrong,
+  fade,
+  snap,
+  loupe,
+}: PhotoProps) {
   const holder = useRef<HTMLDivElement>(null);
   const [size, setSize] = useState<Size>({ width: 0, height: 0 });
   const [camera, setCamera] = useState<Camera | null>(null);
@@ -74,7 +99,9 @@ export function Photo({ sceneId, reference, tracing, onTracing, finding, brush, 
       event.preventDefault();
       const box = element.getBoundingClientRect();
       const at: Vec2 = [event.clientX - box.left, event.clientY - box.top];
-      setCamera((now) => now && (event.shiftKey ? pan(now, -event.deltaY, 0) : zoom(now, Math.exp(-event.deltaY * 0.0018), at)));
+      setCamera(
+        (now) => now && (event.shiftKey ? pan(now, -event.deltaY, 0) : zoom(now, Math.exp(-event.deltaY * 0.0018), at)),
+      );
     };
     element.addEventListener("wheel", onWheel, { passive: false });
     return () => {
@@ -114,7 +141,12 @@ export function Photo({ sceneId, reference, tracing, onTracing, finding, brush, 
     if (set === BOWED) return setHand({ what: "follow", places: [from], free: event.shiftKey });
     // An end of the chosen edge is taken up where it is pressed.
     if (chosen) {
-      const near = ([[chosen.x1, chosen.y1, 1], [chosen.x2, chosen.y2, 2]] as const).find(([x, y]) => {
+      const near = (
+        [
+          [chosen.x1, chosen.y1, 1],
+          [chosen.x2, chosen.y2, 2],
+        ] as const
+      ).find(([x, y]) => {
         const [wx, wy] = toWindow(camera, [x, y]);
         return Math.hypot(wx - at[0], wy - at[1]) < NEAR;
       });
@@ -137,11 +169,16 @@ export function Photo({ sceneId, reference, tracing, onTracing, finding, brush, 
     } else if (hand?.what === "brush") brushAt(px);
     else if (hand?.what === "follow") {
       const last = hand.places[hand.places.length - 1];
-      if (Math.hypot(px[0] - last[0], px[1] - last[1]) * camera.scale >= STEP) setHand({ ...hand, places: [...hand.places, px], free: event.shiftKey });
+      if (Math.hypot(px[0] - last[0], px[1] - last[1]) * camera.scale >= STEP)
+        setHand({ ...hand, places: [...hand.places, px], free: event.shiftKey });
     } else if (hand?.what === "trace") {
       setHand({ ...hand, to: px, free: event.shiftKey });
       if (snaps && !event.shiftKey) void settler.settle(hand.from, px, REACH / camera.scale).then(setSettled);
-    } else if (hand?.what === "end" && tracing.edge !== null) moveEdge(reference.id, set, tracing.edge, { ...(hand.end === 1 ? { x1: px[0], y1: px[1] } : { x2: px[0], y2: px[1] }), hand: handAt(camera) });
+    } else if (hand?.what === "end" && tracing.edge !== null)
+      moveEdge(reference.id, set, tracing.edge, {
+        ...(hand.end === 1 ? { x1: px[0], y1: px[1] } : { x2: px[0], y2: px[1] }),
+        hand: handAt(camera),
+      });
   };
   /** Lays down a line that was drawn, on the photo's own edge where there is one. */
   const lay = async (from: Vec2, to: Vec2, free: boolean, { scale }: Camera) => {
@@ -161,7 +198,9 @@ export function Photo({ sceneId, reference, tracing, onTracing, finding, brush, 
     }
     if (hand?.what === "follow" && camera && hand.places.length >= 3) {
       const { places, free } = hand;
-      queue.current = queue.current.then(async () => addBowed(reference.id, snap && !free ? await settler.follow(places, REACH / camera.scale) : places));
+      queue.current = queue.current.then(async () =>
+        addBowed(reference.id, snap && !free ? await settler.follow(places, REACH / camera.scale) : places),
+      );
     }
     setSettled(null);
     setHand(null);
@@ -173,16 +212,25 @@ export function Photo({ sceneId, reference, tracing, onTracing, finding, brush, 
     const share = wall && shareAt(wall, at);
     if (tracing.edge !== null && share !== null && share !== undefined) return mark(tracing.edge, share);
     const all = [...sets.map(({ id }) => id), HEIGHTS, WALLS, HORIZON];
-    const near = all.flatMap((id) => linesOf(reference, id).map((edge, i) => ({ id, at: i, off: id === WALLS && walls[i] && shareAt(walls[i], at) !== null ? NEAR / 2 : away(edge, at) * camera.scale })))
-      .filter(({ off }) => off < 8).sort((a, b) => a.off - b.off)[0];
+    const near = all
+      .flatMap((id) =>
+        linesOf(reference, id).map((edge, i) => ({
+          id,
+          at: i,
+          off: id === WALLS && walls[i] && shareAt(walls[i], at) !== null ? NEAR / 2 : away(edge, at) * camera.scale,
+        })),
+      )
+      .filter(({ off }) => off < 8)
+      .sort((a, b) => a.off - b.off)[0];
     onTracing(near ? { set: near.id, edge: near.at } : { set, edge: null });
   };
   /** Marks a place along a wall, or takes the mark away that is there. */
-  const mark = (at: number, share: number) => onWall(reference.id, at, (wall) => {
-    const marks = wall.marks ?? [];
-    const there = marks.findIndex((one) => Math.abs(one - share) < 0.01);
-    wall.marks = there >= 0 ? marks.filter((_, i) => i !== there) : [...marks, share].sort((a, b) => a - b);
-  });
+  const mark = (at: number, share: number) =>
+    onWall(reference.id, at, (wall) => {
+      const marks = wall.marks ?? [];
+      const there = marks.findIndex((one) => Math.abs(one - share) < 0.01);
+      wall.marks = there >= 0 ? marks.filter((_, i) => i !== there) : [...marks, share].sort((a, b) => a - b);
+    });
   const onKeyDown = (event: KeyboardEvent) => {
     if (event.key === "Escape") {
       if (hand?.what === "end") cancelGesture();
@@ -198,11 +246,18 @@ export function Photo({ sceneId, reference, tracing, onTracing, finding, brush, 
     if (!way) return;
     event.preventDefault();
     const [dx, dy] = way.map((v) => v * (event.shiftKey ? 10 : 1));
-    moveEdge(reference.id, set, tracing.edge, { x1: chosen.x1 + dx, y1: chosen.y1 + dy, x2: chosen.x2 + dx, y2: chosen.y2 + dy }, true);
+    moveEdge(
+      reference.id,
+      set,
+      tracing.edge,
+      { x1: chosen.x1 + dx, y1: chosen.y1 + dy, x2: chosen.x2 + dx, y2: chosen.y2 + dy },
+      true,
+    );
   };
 
   const drawing = hand?.what === "trace" ? [hand.from, hand.to] : hand?.what === "follow" ? hand.places : null;
-  const traced = (points: readonly Vec2[]) => (camera ? points.map((p) => toWindow(camera, p).join(",")).join(" ") : "");
+  const traced = (points: readonly Vec2[]) =>
+    camera ? points.map((p) => toWindow(camera, p).join(",")).join(" ") : "";
   const hovers = pointer && camera && (loupe || (hand && hand.what !== "pan" && hand.what !== "brush"));
   return (
     <div
@@ -215,7 +270,10 @@ export function Photo({ sceneId, reference, tracing, onTracing, finding, brush, 
       onPointerMove={onPointerMove}
       onPointerUp={onPointerUp}
       onPointerLeave={() => setPointer(null)}
-      onPointerCancel={() => { cancelGesture(); setHand(null); }}
+      onPointerCancel={() => {
+        cancelGesture();
+        setHand(null);
+      }}
       onKeyDown={onKeyDown}
     >
       {camera && (
@@ -228,21 +286,59 @@ export function Photo({ sceneId, reference, tracing, onTracing, finding, brush, 
             onLoad={() => setMissing(false)}
             onError={() => setMissing(true)}
             className="pointer-events-none absolute max-w-none origin-top-left"
-            style={{ left: camera.x, top: camera.y, width: width * camera.scale, height: height * camera.scale, opacity: fade, imageRendering: camera.scale > 3 ? "pixelated" : "auto" }}
+            style={{
+              left: camera.x,
+              top: camera.y,
+              width: width * camera.scale,
+              height: height * camera.scale,
+              opacity: fade,
+              imageRendering: camera.scale > 3 ? "pixelated" : "auto",
+            }}
           />
           <Traced reference={reference} tracing={tracing} finding={finding} wrong={wrong} camera={camera} size={size} />
           <svg width={size.width} height={size.height} className="pointer-events-none absolute inset-0">
-            {drawing && <polyline points={traced(drawing)} fill="none" stroke="#c8401f" strokeWidth={settled ? 1 : 2} />}
-            {settled && hand?.what === "trace" && !hand.free && <polyline points={traced([settled.a, settled.b])} fill="none" stroke="#c8401f" strokeWidth={3} data-testid="settled" />}
-            {set === BRUSH && pointer && <circle cx={toWindow(camera, pointer)[0]} cy={toWindow(camera, pointer)[1]} r={BRUSH_WIDE} fill="none" stroke={brush === "use" ? "#26251f" : "#c8401f"} strokeWidth={1.5} />}
+            {drawing && (
+              <polyline points={traced(drawing)} fill="none" stroke="#c8401f" strokeWidth={settled ? 1 : 2} />
+            )}
+            {settled && hand?.what === "trace" && !hand.free && (
+              <polyline
+                points={traced([settled.a, settled.b])}
+                fill="none"
+                stroke="#c8401f"
+                strokeWidth={3}
+                data-testid="settled"
+              />
+            )}
+            {set === BRUSH && pointer && (
+              <circle
+                cx={toWindow(camera, pointer)[0]}
+                cy={toWindow(camera, pointer)[1]}
+                r={BRUSH_WIDE}
+                fill="none"
+                stroke={brush === "use" ? "#26251f" : "#c8401f"}
+                strokeWidth={1.5}
+              />
+            )}
           </svg>
           {missing && (
-            <div role="alert" className="absolute left-1/2 top-1/3 -translate-x-1/2 rounded bg-slip p-3" onPointerDown={(event) => event.stopPropagation()}>
+            <div
+              role="alert"
+              className="absolute left-1/2 top-1/3 -translate-x-1/2 rounded bg-slip p-3"
+              onPointerDown={(event) => event.stopPropagation()}
+            >
               <p className="mb-2">The picture itself is not on this machine; what was traced in it is.</p>
               <Button onClick={() => void bringAgain(sceneId, reference)}>Bring it in again</Button>
             </div>
           )}
-          {hovers && <Loupe url={referencePath(sceneId, reference.picture)} reference={reference} at={pointer} hand={toWindow(camera, pointer)} wide={size.width} />}
+          {hovers && (
+            <Loupe
+              url={referencePath(sceneId, reference.picture)}
+              reference={reference}
+              at={pointer}
+              hand={toWindow(camera, pointer)}
+              wide={size.width}
+            />
+          )}
         </>
       )}
     </div>

@@ -22,7 +22,11 @@ import type { Tracing } from "./tracing";
 /** The bench where a picture's edges are traced, and its view is taken. */
 export function ReferencePage() {
   const { id = "", reference = "" } = useParams();
-  return <OnBoard key={id} id={id}><Bench key={reference} id={id} referenceId={reference} /></OnBoard>;
+  return (
+    <OnBoard key={id} id={id}>
+      <Bench key={reference} id={id} referenceId={reference} />
+    </OnBoard>
+  );
 }
 
 function Bench({ id, referenceId }: { readonly id: string; readonly referenceId: string }) {
@@ -48,26 +52,61 @@ function Bench({ id, referenceId }: { readonly id: string; readonly referenceId:
     return (
       <main className="flex h-full flex-col items-center justify-center gap-3">
         <p>There is no such reference in this scene.</p>
-        <Link className="underline" to={`/scenes/${id}`}>Back to the board</Link>
+        <Link className="underline" to={`/scenes/${id}`}>
+          Back to the board
+        </Link>
       </main>
     );
   }
   return (
     <div className="flex h-full flex-col">
       <header className="flex h-10 shrink-0 items-center gap-2 border-b border-hair px-3">
-        <Link className="rounded px-1.5 py-1 hover:bg-wash" to={`/scenes/${id}`}>Back to the board</Link>
+        <Link className="rounded px-1.5 py-1 hover:bg-wash" to={`/scenes/${id}`}>
+          Back to the board
+        </Link>
         <h1 className="font-medium">{reference.name}</h1>
-        <span className="measure text-pencil">{reference.width.toLocaleString("en")} × {reference.height.toLocaleString("en")} px</span>
+        <span className="measure text-pencil">
+          {reference.width.toLocaleString("en")} × {reference.height.toLocaleString("en")} px
+        </span>
         <SavingStatus />
         <span className="grow" />
-        <span className="text-pencil" title="Off while Shift is held"><Check label="Settle on edges" checked={snap} onChange={setSnap} /></span>
-        <span className="text-pencil"><Check label="Loupe" checked={loupe} onChange={setLoupe} /></span>
-        <label className="flex items-center gap-2 text-pencil">Photo<input type="range" aria-label="Strength of the photo" className="h-6 w-24 accent-[var(--accent)]" min={0.1} max={1} step={0.05} value={fade} onChange={(event) => setFade(Number(event.target.value))} /></label>
+        <span className="text-pencil" title="Off while Shift is held">
+          <Check label="Settle on edges" checked={snap} onChange={setSnap} />
+        </span>
+        <span className="text-pencil">
+          <Check label="Loupe" checked={loupe} onChange={setLoupe} />
+        </span>
+        <label className="flex items-center gap-2 text-pencil">
+          Photo
+          <input
+            type="range"
+            aria-label="Strength of the photo"
+            className="h-6 w-24 accent-[var(--accent)]"
+            min={0.1}
+            max={1}
+            step={0.05}
+            value={fade}
+            onChange={(event) => setFade(Number(event.target.value))}
+          />
+        </label>
         <UndoRedo />
       </header>
       <Conflict />
       <div className="flex min-h-0 grow">
-        <Guarded what="The photo"><Photo sceneId={id} reference={reference} tracing={tracing} onTracing={setTracing} finding={finding} brush={brush} wrong={looked === null ? wrong : wrong.slice(looked, looked + 1)} fade={fade} snap={snap} loupe={loupe} /></Guarded>
+        <Guarded what="The photo">
+          <Photo
+            sceneId={id}
+            reference={reference}
+            tracing={tracing}
+            onTracing={setTracing}
+            finding={finding}
+            brush={brush}
+            wrong={looked === null ? wrong : wrong.slice(looked, looked + 1)}
+            fade={fade}
+            snap={snap}
+            loupe={loupe}
+          />
+        </Guarded>
         <aside className="flex w-[260px] shrink-0 flex-col gap-3 overflow-y-auto border-l border-hair p-3">
           <FindPanel finding={finding} tracing={tracing} onTracing={setTracing} brush={brush} onBrush={setBrush} />
           <SetsPanel reference={reference} tracing={tracing} onTracing={setTracing} />

@@ -1,5 +1,13 @@
 import { useMemo } from "react";
-import { ellipseOf, measureWall, placeOn, pointOf, viewOfReference, type MeasuredWall, type Misdrawn } from "@zanvo/core/recover";
+import {
+  ellipseOf,
+  measureWall,
+  placeOn,
+  pointOf,
+  viewOfReference,
+  type MeasuredWall,
+  type Misdrawn,
+} from "@zanvo/core/recover";
 import type { Vec2 } from "@zanvo/core/geometry";
 import type { Reference, TracedSet } from "@zanvo/core/scene";
 import { toDesk, toWindow, type Camera, type Size } from "../board/desk/camera";
@@ -42,27 +50,60 @@ export function useWalls(reference: Reference): readonly (MeasuredWall | null)[]
   }, [reference]);
 }
 
-const pathOf = (camera: Camera, points: readonly Vec2[], close = false): string => `M${points.map((p) => toWindow(camera, p).join(" ")).join("L")}${close ? "Z" : ""}`;
+const pathOf = (camera: Camera, points: readonly Vec2[], close = false): string =>
+  `M${points.map((p) => toWindow(camera, p).join(" ")).join("L")}${close ? "Z" : ""}`;
 
 /** A line with a light edge, so that it is seen on dark and light. */
-function Line({ camera, line: { x1, y1, x2, y2 }, stroke, picked, dash }: { readonly camera: Camera; readonly line: Drawn; readonly stroke: string; readonly picked: boolean; readonly dash?: string }) {
+function Line({
+  camera,
+  line: { x1, y1, x2, y2 },
+  stroke,
+  picked,
+  dash,
+}: {
+  readonly camera: Camera;
+  readonly line: Drawn;
+  readonly stroke: string;
+  readonly picked: boolean;
+  readonly dash?: string;
+}) {
   const [[ax, ay], [bx, by]] = [toWindow(camera, [x1, y1]), toWindow(camera, [x2, y2])];
   return (
     <>
       <line x1={ax} y1={ay} x2={bx} y2={by} stroke={HALO} strokeWidth={picked ? 6 : 4} strokeOpacity={0.8} />
       <line x1={ax} y1={ay} x2={bx} y2={by} stroke={stroke} strokeWidth={picked ? 3 : 2} strokeDasharray={dash} />
-      {picked && [[ax, ay], [bx, by]].map(([x, y], n) => <circle key={n} cx={x} cy={y} r={6} fill="none" stroke={stroke} strokeWidth={2} />)}
+      {picked &&
+        [
+          [ax, ay],
+          [bx, by],
+        ].map(([x, y], n) => <circle key={n} cx={x} cy={y} r={6} fill="none" stroke={stroke} strokeWidth={2} />)}
     </>
   );
 }
 
 /** A word on the photo. */
 function Word({ x, y, children }: { readonly x: number; readonly y: number; readonly children: string }) {
-  return <text x={x} y={y} className="measure" fontSize={12} stroke={HALO} strokeWidth={3} paintOrder="stroke" fill={INK}>{children}</text>;
+  return (
+    <text x={x} y={y} className="measure" fontSize={12} stroke={HALO} strokeWidth={3} paintOrder="stroke" fill={INK}>
+      {children}
+    </text>
+  );
 }
 
 /** The edges of one set, each with the thin line on to their point. */
-function SetLines({ set, at, point, tracing, camera }: { readonly set: TracedSet; readonly at: number; readonly point: ReturnType<typeof pointOf>; readonly tracing: Tracing; readonly camera: Camera }) {
+function SetLines({
+  set,
+  at,
+  point,
+  tracing,
+  camera,
+}: {
+  readonly set: TracedSet;
+  readonly at: number;
+  readonly point: ReturnType<typeof pointOf>;
+  readonly tracing: Tracing;
+  readonly camera: Camera;
+}) {
   const { stroke } = lookOf(set, at);
   let used = -1;
   return set.edges.map((edge, k) => {
@@ -70,11 +111,28 @@ function SetLines({ set, at, point, tracing, camera }: { readonly set: TracedSet
     const stray = !edge.out && point?.strays.includes(used);
     const goal = point?.at && toWindow(camera, point.at);
     const [a, b] = [toWindow(camera, [edge.x1, edge.y1]), toWindow(camera, [edge.x2, edge.y2])];
-    const near = goal && (Math.hypot(goal[0] - a[0], goal[1] - a[1]) < Math.hypot(goal[0] - b[0], goal[1] - b[1]) ? a : b);
+    const near =
+      goal && (Math.hypot(goal[0] - a[0], goal[1] - a[1]) < Math.hypot(goal[0] - b[0], goal[1] - b[1]) ? a : b);
     return (
       <g key={k} opacity={edge.out ? 0.35 : 1}>
-        {near && !edge.out && !stray && set.edges.length < 60 && <line x1={near[0]} y1={near[1]} x2={goal[0]} y2={goal[1]} stroke={stroke} strokeWidth={0.7} strokeOpacity={0.55} />}
-        <Line camera={camera} line={edge} stroke={stray ? ACCENT : stroke} picked={set.id === tracing.set && k === tracing.edge} dash={stray ? "5 3" : undefined} />
+        {near && !edge.out && !stray && set.edges.length < 60 && (
+          <line
+            x1={near[0]}
+            y1={near[1]}
+            x2={goal[0]}
+            y2={goal[1]}
+            stroke={stroke}
+            strokeWidth={0.7}
+            strokeOpacity={0.55}
+          />
+        )}
+        <Line
+          camera={camera}
+          line={edge}
+          stroke={stray ? ACCENT : stroke}
+          picked={set.id === tracing.set && k === tracing.edge}
+          dash={stray ? "5 3" : undefined}
+        />
       </g>
     );
   });
@@ -84,7 +142,11 @@ function SetLines({ set, at, point, tracing, camera }: { readonly set: TracedSet
 function FoundLines({ finding: { found, off }, camera }: { readonly finding: Finding; readonly camera: Camera }) {
   if (!found) return null;
   return found.groups.map(({ role, members }, g) => {
-    const paths = (aside: boolean) => members.filter((i) => off.has(i) === aside).map((i) => pathOf(camera, [found.edges[i].a, found.edges[i].b])).join("");
+    const paths = (aside: boolean) =>
+      members
+        .filter((i) => off.has(i) === aside)
+        .map((i) => pathOf(camera, [found.edges[i].a, found.edges[i].b]))
+        .join("");
     const { stroke } = lookOf({ role }, g);
     return (
       <g key={g} fill="none" stroke={stroke} strokeWidth={1.6} data-testid={`found ${role}`}>
@@ -96,7 +158,11 @@ function FoundLines({ finding: { found, off }, camera }: { readonly finding: Fin
 }
 
 /** A line of the photo across the window, px. */
-function acrossWindow({ a, b, c }: { readonly a: number; readonly b: number; readonly c: number }, camera: Camera, { width, height }: Size): readonly [Vec2, Vec2] {
+function acrossWindow(
+  { a, b, c }: { readonly a: number; readonly b: number; readonly c: number },
+  camera: Camera,
+  { width, height }: Size,
+): readonly [Vec2, Vec2] {
   if (Math.abs(b) < 1e-6) return [toWindow(camera, [-c / a, -1e5]), toWindow(camera, [-c / a, 1e5])];
   const at = (x: number): Vec2 => toWindow(camera, [x, -(a * x + c) / b]);
   const [left, right] = [toDesk(camera, [0, 0])[0], toDesk(camera, [width, height])[0]];
@@ -121,7 +187,18 @@ export function Traced({ reference, tracing, finding, wrong, camera, size }: Tra
   const level = horizon && acrossWindow(horizon, camera, size);
   return (
     <svg width={size.width} height={size.height} className="pointer-events-none absolute inset-0">
-      {level && <line x1={level[0][0]} y1={level[0][1]} x2={level[1][0]} y2={level[1][1]} stroke={HORIZON_INK} strokeWidth={1.5} strokeDasharray="10 4" data-testid="horizon" />}
+      {level && (
+        <line
+          x1={level[0][0]}
+          y1={level[0][1]}
+          x2={level[1][0]}
+          y2={level[1][1]}
+          stroke={HORIZON_INK}
+          strokeWidth={1.5}
+          strokeDasharray="10 4"
+          data-testid="horizon"
+        />
+      )}
       {drawn && <Line camera={camera} line={drawn} stroke={HORIZON_INK} picked={tracing.set === HORIZON} />}
       <FoundLines finding={finding} camera={camera} />
       {(reference.walls ?? []).map((wall, k) => {
@@ -129,21 +206,65 @@ export function Traced({ reference, tracing, finding, wrong, camera, size }: Tra
         const [x, y] = toWindow(camera, [(wall.x1 + wall.x2) / 2, (wall.y1 + wall.y2) / 2]);
         return (
           <g key={wall.id} data-testid={wall.name}>
-            {stands
-              ? <path d={pathOf(camera, stands.corners, true)} fill={INK} fillOpacity={picked(WALLS, k) ? 0.16 : 0.07} stroke={HALO} strokeWidth={picked(WALLS, k) ? 3.5 : 2} />
-              : <Line camera={camera} line={wall} stroke={ACCENT} picked={false} dash="5 3" />}
-            {stands && <path d={pathOf(camera, stands.corners, true)} fill="none" stroke={INK} strokeWidth={picked(WALLS, k) ? 2 : 1} />}
-            {stands && (wall.marks ?? []).map((share, n) => <path key={n} data-testid="bay mark" d={pathOf(camera, [placeOn(stands, [share, 0]), placeOn(stands, [share, 1])])} stroke={ACCENT} strokeWidth={1.5} />)}
-            {picked(WALLS, k) && [[wall.x1, wall.y1], [wall.x2, wall.y2]].map(([px, py], n) => {
-              const [cx, cy] = toWindow(camera, [px, py]);
-              return <circle key={n} cx={cx} cy={cy} r={6} fill="none" stroke={INK} strokeWidth={2} />;
-            })}
-            <Word x={x - 20} y={y + 4}>{wall.name}</Word>
+            {stands ? (
+              <path
+                d={pathOf(camera, stands.corners, true)}
+                fill={INK}
+                fillOpacity={picked(WALLS, k) ? 0.16 : 0.07}
+                stroke={HALO}
+                strokeWidth={picked(WALLS, k) ? 3.5 : 2}
+              />
+            ) : (
+              <Line camera={camera} line={wall} stroke={ACCENT} picked={false} dash="5 3" />
+            )}
+            {stands && (
+              <path
+                d={pathOf(camera, stands.corners, true)}
+                fill="none"
+                stroke={INK}
+                strokeWidth={picked(WALLS, k) ? 2 : 1}
+              />
+            )}
+            {stands &&
+              (wall.marks ?? []).map((share, n) => (
+                <path
+                  key={n}
+                  data-testid="bay mark"
+                  d={pathOf(camera, [placeOn(stands, [share, 0]), placeOn(stands, [share, 1])])}
+                  stroke={ACCENT}
+                  strokeWidth={1.5}
+                />
+              ))}
+            {picked(WALLS, k) &&
+              [
+                [wall.x1, wall.y1],
+                [wall.x2, wall.y2],
+              ].map(([px, py], n) => {
+                const [cx, cy] = toWindow(camera, [px, py]);
+                return <circle key={n} cx={cx} cy={cy} r={6} fill="none" stroke={INK} strokeWidth={2} />;
+              })}
+            <Word x={x - 20} y={y + 4}>
+              {wall.name}
+            </Word>
           </g>
         );
       })}
-      {sets.map((set, i) => <SetLines key={set.id} set={set} at={i} point={points[i]} tracing={tracing} camera={camera} />)}
-      {bowed.map(({ points: places }, k) => <path key={k} d={pathOf(camera, places.map(({ x, y }) => [x, y]))} fill="none" stroke={picked(BOWED, k) ? ACCENT : INK} strokeWidth={2} data-testid="bowed edge" />)}
+      {sets.map((set, i) => (
+        <SetLines key={set.id} set={set} at={i} point={points[i]} tracing={tracing} camera={camera} />
+      ))}
+      {bowed.map(({ points: places }, k) => (
+        <path
+          key={k}
+          d={pathOf(
+            camera,
+            places.map(({ x, y }) => [x, y]),
+          )}
+          fill="none"
+          stroke={picked(BOWED, k) ? ACCENT : INK}
+          strokeWidth={2}
+          data-testid="bowed edge"
+        />
+      ))}
       {(reference.heights ?? []).map((line, k) => {
         const [[ax, ay], [bx, by]] = [toWindow(camera, [line.x1, line.y1]), toWindow(camera, [line.x2, line.y2])];
         const metres = heights[k];
@@ -151,7 +272,11 @@ export function Traced({ reference, tracing, finding, wrong, camera, size }: Tra
           <g key={k}>
             <Line camera={camera} line={line} stroke={INK} picked={picked(HEIGHTS, k)} />
             <path d={`M${ax - 7} ${ay}h14M${bx - 7} ${by}h14`} stroke={INK} strokeWidth={2} fill="none" />
-            {metres !== null && metres !== undefined && <Word x={bx + 10} y={by + 4}>{measures(`${metres.toFixed(2)} m`)}</Word>}
+            {metres !== null && metres !== undefined && (
+              <Word x={bx + 10} y={by + 4}>
+                {measures(`${metres.toFixed(2)} m`)}
+              </Word>
+            )}
           </g>
         );
       })}
@@ -161,9 +286,34 @@ export function Traced({ reference, tracing, finding, wrong, camera, size }: Tra
         const [x, y] = toWindow(camera, point.at);
         // One as large as the window says only that the point is far; the panel says it in words.
         if (major * camera.scale > size.width / 2) return null;
-        return <ellipse key={sets[i].id} cx={x} cy={y} rx={Math.max(3, major * camera.scale)} ry={Math.max(3, minor * camera.scale)} transform={`rotate(${slant} ${x} ${y})`} fill={lookOf(sets[i], i).stroke} fillOpacity={0.25} stroke={lookOf(sets[i], i).stroke} />;
+        return (
+          <ellipse
+            key={sets[i].id}
+            cx={x}
+            cy={y}
+            rx={Math.max(3, major * camera.scale)}
+            ry={Math.max(3, minor * camera.scale)}
+            transform={`rotate(${slant} ${x} ${y})`}
+            fill={lookOf(sets[i], i).stroke}
+            fillOpacity={0.25}
+            stroke={lookOf(sets[i], i).stroke}
+          />
+        );
       })}
-      {wrong.map(({ mend }, i) => mend && <path key={i} data-testid="corrected line" d={pathOf(camera, mend.line)} stroke={ACCENT} strokeWidth={2} strokeDasharray="7 3" fill="none" />)}
+      {wrong.map(
+        ({ mend }, i) =>
+          mend && (
+            <path
+              key={i}
+              data-testid="corrected line"
+              d={pathOf(camera, mend.line)}
+              stroke={ACCENT}
+              strokeWidth={2}
+              strokeDasharray="7 3"
+              fill="none"
+            />
+          ),
+      )}
     </svg>
   );
 }

@@ -17,17 +17,62 @@ interface WallsPanelProps {
 }
 
 /** A length of a wall: the one that is known, or what the picture tells of it. */
-function Side({ reference, at, side, known, told }: { readonly reference: Reference; readonly at: number; readonly side: "length" | "height"; readonly known: number | undefined; readonly told: number | null }) {
+function Side({
+  reference,
+  at,
+  side,
+  known,
+  told,
+}: {
+  readonly reference: Reference;
+  readonly at: number;
+  readonly side: "length" | "height";
+  readonly known: number | undefined;
+  readonly told: number | null;
+}) {
   const word = side === "length" ? "Length" : "Height";
   return (
     <div className="flex items-start gap-1">
-      <div className="min-w-0 grow"><NumberField label={`${known === undefined ? word : `${word}, known`}`} unit="m" digits={2} value={known ?? told ?? 0} min={0.01} max={10_000} onChange={(value) => onWall(reference.id, at, (wall) => { wall[side] = value; })} /></div>
-      {known !== undefined && <IconButton label={`Measure the ${side} again`} onClick={() => onWall(reference.id, at, (wall) => { wall[side] = undefined; })}><RotateCcw size={14} /></IconButton>}
+      <div className="min-w-0 grow">
+        <NumberField
+          label={`${known === undefined ? word : `${word}, known`}`}
+          unit="m"
+          digits={2}
+          value={known ?? told ?? 0}
+          min={0.01}
+          max={10_000}
+          onChange={(value) =>
+            onWall(reference.id, at, (wall) => {
+              wall[side] = value;
+            })
+          }
+        />
+      </div>
+      {known !== undefined && (
+        <IconButton
+          label={`Measure the ${side} again`}
+          onClick={() =>
+            onWall(reference.id, at, (wall) => {
+              wall[side] = undefined;
+            })
+          }
+        >
+          <RotateCcw size={14} />
+        </IconButton>
+      )}
     </div>
   );
 }
 
-function WallRow({ sceneId, reference, wall, at, measured, tracing, onTracing }: WallsPanelProps & { readonly wall: Wall; readonly at: number; readonly measured: MeasuredWall | null }) {
+function WallRow({
+  sceneId,
+  reference,
+  wall,
+  at,
+  measured,
+  tracing,
+  onTracing,
+}: WallsPanelProps & { readonly wall: Wall; readonly at: number; readonly measured: MeasuredWall | null }) {
   const { busy, run, stop } = useWork();
   const measures = useMeasures();
   const chosen = tracing.set === WALLS && tracing.edge === at;
@@ -38,24 +83,72 @@ function WallRow({ sceneId, reference, wall, at, measured, tracing, onTracing }:
   };
   const unit = measured?.length === null ? " heights" : " m";
   return (
-    <section aria-label={wall.name} className={`space-y-1 rounded border p-1.5 ${chosen ? "border-accent" : "border-hair"}`}>
+    <section
+      aria-label={wall.name}
+      className={`space-y-1 rounded border p-1.5 ${chosen ? "border-accent" : "border-hair"}`}
+    >
       <div className="flex items-center gap-1">
-        <button type="button" aria-pressed={chosen} className="min-h-6 grow text-left font-medium" onClick={() => onTracing({ set: WALLS, edge: at })}>{wall.name}</button>
-        <IconButton label={`Delete ${wall.name}`} onClick={() => { removeEdge(reference.id, WALLS, at); onTracing({ set: WALLS, edge: null }); }}><X size={14} /></IconButton>
+        <button
+          type="button"
+          aria-pressed={chosen}
+          className="min-h-6 grow text-left font-medium"
+          onClick={() => onTracing({ set: WALLS, edge: at })}
+        >
+          {wall.name}
+        </button>
+        <IconButton
+          label={`Delete ${wall.name}`}
+          onClick={() => {
+            removeEdge(reference.id, WALLS, at);
+            onTracing({ set: WALLS, edge: null });
+          }}
+        >
+          <X size={14} />
+        </IconButton>
       </div>
-      <select aria-label={`${wall.name} runs along`} className="h-7 w-full rounded border border-hair bg-slip px-1" value={wall.along} onChange={(event) => onWall(reference.id, at, (one) => { one.along = event.target.value; })}>
-        {reference.sets.filter(({ role }) => role !== "upright" && role !== "free").map(({ id, name }) => <option key={id} value={id}>along {name}</option>)}
+      <select
+        aria-label={`${wall.name} runs along`}
+        className="h-7 w-full rounded border border-hair bg-slip px-1"
+        value={wall.along}
+        onChange={(event) =>
+          onWall(reference.id, at, (one) => {
+            one.along = event.target.value;
+          })
+        }
+      >
+        {reference.sets
+          .filter(({ role }) => role !== "upright" && role !== "free")
+          .map(({ id, name }) => (
+            <option key={id} value={id}>
+              along {name}
+            </option>
+          ))}
       </select>
-      {measured
-        ? <>
-            <p className="measure text-[11px] text-pencil">{measured.ratio.toFixed(3)} times as long as high</p>
-            <Side reference={reference} at={at} side="length" known={wall.length} told={measured.length} />
-            <Side reference={reference} at={at} side="height" known={wall.height} told={measured.height} />
-            {measured.bays.length > 1 && <p className="measure" aria-label={`Bays of ${wall.name}`}>{measures(`${measured.bays.map((bay) => bay.toFixed(2)).join(" · ")}${unit}`)}</p>}
-            {chosen && <p className="text-pencil">Press on the wall to mark a bay; press on a mark to take it away.</p>}
-            {busy ? <Working onStop={stop}>Unrolling…</Working> : <Button className="w-full" onClick={() => void save()}>Save it flat, as PNG</Button>}
-          </>
-        : <p className="text-accent">These corners are of no wall that the view knows. Draw it from a lower corner to the opposite upper one, or say which set it runs along.</p>}
+      {measured ? (
+        <>
+          <p className="measure text-[11px] text-pencil">{measured.ratio.toFixed(3)} times as long as high</p>
+          <Side reference={reference} at={at} side="length" known={wall.length} told={measured.length} />
+          <Side reference={reference} at={at} side="height" known={wall.height} told={measured.height} />
+          {measured.bays.length > 1 && (
+            <p className="measure" aria-label={`Bays of ${wall.name}`}>
+              {measures(`${measured.bays.map((bay) => bay.toFixed(2)).join(" · ")}${unit}`)}
+            </p>
+          )}
+          {chosen && <p className="text-pencil">Press on the wall to mark a bay; press on a mark to take it away.</p>}
+          {busy ? (
+            <Working onStop={stop}>Unrolling…</Working>
+          ) : (
+            <Button className="w-full" onClick={() => void save()}>
+              Save it flat, as PNG
+            </Button>
+          )}
+        </>
+      ) : (
+        <p className="text-accent">
+          These corners are of no wall that the view knows. Draw it from a lower corner to the opposite upper one, or
+          say which set it runs along.
+        </p>
+      )}
     </section>
   );
 }
@@ -66,9 +159,18 @@ export function WallsPanel(props: WallsPanelProps) {
   const walls = useWalls(reference);
   return (
     <Fold title="Walls">
-      <Button className="w-full" on={tracing.set === WALLS} onClick={() => onTracing({ set: WALLS, edge: null })}>Draw walls</Button>
-      {tracing.set === WALLS && <p className="text-pencil">Draw from a lower corner of a wall to the upper corner on its other side. One length that is known, or the eye&apos;s height, gives its size.</p>}
-      {(reference.walls ?? []).map((wall, at) => <WallRow key={wall.id} {...props} wall={wall} at={at} measured={walls[at]} />)}
+      <Button className="w-full" on={tracing.set === WALLS} onClick={() => onTracing({ set: WALLS, edge: null })}>
+        Draw walls
+      </Button>
+      {tracing.set === WALLS && (
+        <p className="text-pencil">
+          Draw from a lower corner of a wall to the upper corner on its other side. One length that is known, or the
+          eye&apos;s height, gives its size.
+        </p>
+      )}
+      {(reference.walls ?? []).map((wall, at) => (
+        <WallRow key={wall.id} {...props} wall={wall} at={at} measured={walls[at]} />
+      ))}
     </Fold>
   );
 }

@@ -17,7 +17,8 @@ const SETS: Reference["sets"] = [
 export const PICTURES = "image/jpeg,image/png,image/webp";
 
 /** The first picture among some files, if there is one. */
-export const pictureIn = (files: Iterable<File>): File | undefined => [...files].find(({ type }) => type.startsWith("image/"));
+export const pictureIn = (files: Iterable<File>): File | undefined =>
+  [...files].find(({ type }) => type.startsWith("image/"));
 
 /** Takes a picture in and lays it among the scene's references. @returns its id, or null where it could not be taken */
 export async function bringIn(sceneId: string, file: File): Promise<string | null> {
@@ -26,7 +27,18 @@ export async function bringIn(sceneId: string, file: File): Promise<string | nul
     const id = newId();
     const name = file.name.replace(/\.[a-z]+$/i, "").slice(0, 200) || "Photo";
     edit((scene) => {
-      scene.references = [...(scene.references ?? []), { id, name, picture, width, height, ...(focal35 === null ? {} : { focal35 }), sets: structuredClone(SETS) as never }];
+      scene.references = [
+        ...(scene.references ?? []),
+        {
+          id,
+          name,
+          picture,
+          width,
+          height,
+          ...(focal35 === null ? {} : { focal35 }),
+          sets: structuredClone(SETS) as never,
+        },
+      ];
     });
     return id;
   } catch (error) {
@@ -41,7 +53,10 @@ export async function bringAgain(sceneId: string, { id, width, height }: Referen
   if (!file) return;
   try {
     const taken = await takeIn(sceneId, file);
-    if (taken.width !== width || taken.height !== height) return say(`This picture has ${taken.width} × ${taken.height} px; the one that was traced has ${width} × ${height}.`);
+    if (taken.width !== width || taken.height !== height)
+      return say(
+        `This picture has ${taken.width} × ${taken.height} px; the one that was traced has ${width} × ${height}.`,
+      );
     edit((scene) => {
       const one = scene.references?.find((reference) => reference.id === id);
       if (one) one.picture = taken.picture;

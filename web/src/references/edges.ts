@@ -22,14 +22,22 @@ function openWorker(sceneId: string, picture: string): EdgeFinder {
   const blob = fetchReference(sceneId, picture, stop.signal);
   // A picture that is not there is told of on the bench itself.
   blob.catch(() => undefined);
-  const worker = steady<EdgesWorker>(() => new Worker(new URL("./edges.worker.ts", import.meta.url), { type: "module" }), {
-    prepare: async (remote) => remote.open(await blob),
-  });
-  const stopped = new Promise<never>((_, reject) => stop.signal.addEventListener("abort", () => reject(stop.signal.reason as Error)));
+  const worker = steady<EdgesWorker>(
+    () => new Worker(new URL("./edges.worker.ts", import.meta.url), { type: "module" }),
+    {
+      prepare: async (remote) => remote.open(await blob),
+    },
+  );
+  const stopped = new Promise<never>((_, reject) =>
+    stop.signal.addEventListener("abort", () => reject(stop.signal.reason as Error)),
+  );
   stopped.catch(() => undefined);
   return {
     call: (work) => Promise.race([worker.call(work), stopped]),
-    end: () => { stop.abort(); worker.end(); },
+    end: () => {
+      stop.abort();
+      worker.end();
+    },
   };
 }
 
@@ -80,14 +88,24 @@ export interface Finding {
   readonly accept: (groups: readonly number[]) => void;
 }
 
-const NAMES: Readonly<Record<TracedSet["role"], string>> = { left: "Left", right: "Right", upright: "Uprights", level: "Level", free: "Other" };
+const NAMES: Readonly<Record<TracedSet["role"], string>> = {
+  left: "Left",
+  right: "Right",
+  upright: "Uprights",
+  level: "Level",
+  free: "Other",
+};
 /** The set that found edges of a role go into: the first of it, or a new one. */
 export const nameOf = (role: TracedSet["role"]): string => NAMES[role];
 /** Half a px: what a found edge may be off. */
 const FOUND = 0.5;
 
 export function useFinding(sceneId: string, reference: Reference | undefined): Finding {
-  const [state, setState] = useState<{ readonly share: number | null; readonly found: Found | null; readonly off: ReadonlySet<number> }>({ share: null, found: null, off: new Set() });
+  const [state, setState] = useState<{
+    readonly share: number | null;
+    readonly found: Found | null;
+    readonly off: ReadonlySet<number>;
+  }>({ share: null, found: null, off: new Set() });
   const open = useRef<ReturnType<typeof openWorker> | null>(null);
   const stop = () => {
     open.current?.end();
@@ -100,7 +118,9 @@ export function useFinding(sceneId: string, reference: Reference | undefined): F
     const own = (open.current = openWorker(sceneId, reference.picture));
     setState({ share: 0, found: null, off: new Set() });
     try {
-      const found = await own.call((remote) => remote.find(proxy((share: number) => setState((now) => ({ ...now, share })))));
+      const found = await own.call((remote) =>
+        remote.find(proxy((share: number) => setState((now) => ({ ...now, share })))),
+      );
       if (found.edges.length === 0) say("No straight edges stand out in this photo: trace them by hand.");
       setState({ share: null, found: found.edges.length ? found : null, off: new Set() });
     } catch (error) {
@@ -110,28 +130,43 @@ export function useFinding(sceneId: string, reference: Reference | undefined): F
       own.end();
     }
   };
-  const put = (edges: Iterable<number>, use: boolean) => setState((now) => {
-    const off = new Set(now.off);
-    for (const edge of edges) if (use) off.delete(edge); else off.add(edge);
-    return { ...now, off };
-  });
+  const put = (edges: Iterable<number>, use: boolean) =>
+    setState((now) => {
+      const off = new Set(now.off);
+      for (const edge of edges)
+        if (use) off.delete(edge);
+        else off.add(edge);
+      return { ...now, off };
+    });
   const accept = (groups: readonly number[]) => {
     const { found, off } = state;
     if (!found || !reference) return;
-    edit(onReference(reference.id, ({ sets }) => {
-      for (const at of groups) {
-        const { role, members } = found.groups[at];
-        const edges = members.filter((i) => !off.has(i)).map((i) => {
-          const { a, b } = found.edges[i];
-          return { x1: a[0], y1: a[1], x2: b[0], y2: b[1], hand: FOUND };
-        });
-        const set = sets.find((one) => one.role === role && (role === "left" || role === "right" || role === "upright"));
-        if (set) set.edges.push(...edges);
-        else sets.push({ id: newId(), name: nameOf(role), role, edges });
-      }
-    }));
+    edit(
+      onReference(reference.id, ({ sets }) => {
+        for (const at of groups) {
+          const { role, members } = found.groups[at];
+          const edges = members
+            .filter((i) => !off.has(i))
+            .map((i) => {
+              const { a, b } = found.edges[i];
+              return { x1: a[0], y1: a[1], x2: b[0], y2: b[1], hand: FOUND };
+            });
+          const set = sets.find(
+            (one) => one.role === role && (role === "left" || role === "right" || role === "upright"),
+          );
+          if (set) set.edges.push(...edges);
+          else sets.push({ id: newId(), name: nameOf(role), role, edges });
+        }
+      }),
+    );
     const gone = new Set(groups);
-    setState((now) => ({ ...now, found: now.found && { ...now.found, groups: now.found.groups.map((group, i) => (gone.has(i) ? { ...group, members: [] } : group)) } }));
+    setState((now) => ({
+      ...now,
+      found: now.found && {
+        ...now.found,
+        groups: now.found.groups.map((group, i) => (gone.has(i) ? { ...group, members: [] } : group)),
+      },
+    }));
   };
   return { ...state, find, stop, forget: () => setState({ share: null, found: null, off: new Set() }), put, accept };
 }

@@ -1,6 +1,15 @@
 import { expose } from "comlink";
 import type { Vec2 } from "@zanvo/core/geometry";
-import { detect, greyOf, groupEdges, settle, type Detected, type Grey, type Grouped, type Settled } from "@zanvo/core/recover";
+import {
+  detect,
+  greyOf,
+  groupEdges,
+  settle,
+  type Detected,
+  type Grey,
+  type Grouped,
+  type Settled,
+} from "@zanvo/core/recover";
 import { NoAnswer } from "@zanvo/core/problem";
 
 /** Colours are read so many rows at a time: all of a large picture at once would take four times its memory. */
@@ -47,7 +56,8 @@ const api = {
       const [from, to] = [places[Math.max(0, i - 1)], places[Math.min(places.length - 1, i + 1)]];
       const found = settle(grey, from, to, reach);
       if (!found) return place;
-      const t = Math.hypot(place[0] - from[0], place[1] - from[1]) / (Math.hypot(to[0] - from[0], to[1] - from[1]) || 1);
+      const t =
+        Math.hypot(place[0] - from[0], place[1] - from[1]) / (Math.hypot(to[0] - from[0], to[1] - from[1]) || 1);
       return [found.a[0] + t * (found.b[0] - found.a[0]), found.a[1] + t * (found.b[1] - found.a[1])];
     });
   },

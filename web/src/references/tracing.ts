@@ -31,59 +31,104 @@ export function linesOf({ sets, heights = [], walls = [], horizon }: Reference, 
 }
 
 /** A change to what is taken for granted of a reference, or to what its sets are. */
-export const onReference = (reference: string, change: (one: Draft<Reference>) => void): Recipe => (scene) => {
-  const one = scene.references?.find(({ id }) => id === reference);
-  if (one) change(one);
-};
+export const onReference =
+  (reference: string, change: (one: Draft<Reference>) => void): Recipe =>
+  (scene) => {
+    const one = scene.references?.find(({ id }) => id === reference);
+    if (one) change(one);
+  };
 
 /** A change to the lines of one set of a reference, or to its heights or walls. */
-const onLines = <T extends Drawn>(referenceId: string, setId: string, change: (lines: Draft<T>[]) => void): Recipe => onReference(referenceId, (reference) => {
-  const lines = setId === HEIGHTS ? (reference.heights ??= []) : setId === WALLS ? (reference.walls ??= []) : reference.sets.find(({ id }) => id === setId)?.edges;
-  if (lines) change(lines as unknown as Draft<T>[]);
-});
+const onLines = <T extends Drawn>(referenceId: string, setId: string, change: (lines: Draft<T>[]) => void): Recipe =>
+  onReference(referenceId, (reference) => {
+    const lines =
+      setId === HEIGHTS
+        ? (reference.heights ??= [])
+        : setId === WALLS
+          ? (reference.walls ??= [])
+          : reference.sets.find(({ id }) => id === setId)?.edges;
+    if (lines) change(lines as unknown as Draft<T>[]);
+  });
 
 /** The level set that a wall drawn from one place to another most likely runs along: that of the side it is drawn to. */
 function levelSet({ sets }: Reference, { x1, x2 }: Drawn): string {
   const role = x2 < x1 ? "left" : "right";
-  return (sets.find((set) => set.role === role) ?? sets.find((set) => set.role !== "upright" && set.role !== "free") ?? sets[0])?.id ?? "";
+  return (
+    (
+      sets.find((set) => set.role === role) ??
+      sets.find((set) => set.role !== "upright" && set.role !== "free") ??
+      sets[0]
+    )?.id ?? ""
+  );
 }
 
 /** Adds what was drawn to what is traced into. */
 export function addEdge(reference: Reference, set: string, { hand, ...ends }: Edge): void {
-  if (set === HORIZON) return edit(onReference(reference.id, (one) => {
-    one.horizon = ends;
-  }));
-  if (set === WALLS) return edit(onReference(reference.id, (one) => {
-    const walls = (one.walls ??= []);
-    walls.push({ id: newId(), name: freeName("Wall", walls), along: levelSet(reference, ends), ...ends });
-  }));
+  if (set === HORIZON)
+    return edit(
+      onReference(reference.id, (one) => {
+        one.horizon = ends;
+      }),
+    );
+  if (set === WALLS)
+    return edit(
+      onReference(reference.id, (one) => {
+        const walls = (one.walls ??= []);
+        walls.push({ id: newId(), name: freeName("Wall", walls), along: levelSet(reference, ends), ...ends });
+      }),
+    );
   edit(onLines<Edge>(reference.id, set, (lines) => void lines.push(set === HEIGHTS ? ends : { ...ends, hand })));
 }
-export const removeEdge = (reference: string, set: string, at: number): void => edit(set === HORIZON ? onReference(reference, (one) => void delete one.horizon) : onLines(reference, set, (lines) => void lines.splice(at, 1)));
+export const removeEdge = (reference: string, set: string, at: number): void =>
+  edit(
+    set === HORIZON
+      ? onReference(reference, (one) => void delete one.horizon)
+      : onLines(reference, set, (lines) => void lines.splice(at, 1)),
+  );
 /** Says how high a thing is, or that it is to be measured again. */
-export const sayHeight = (reference: string, at: number, metres: number | undefined): void => edit(onLines<Standing>(reference, HEIGHTS, (lines) => {
-  lines[at].metres = metres;
-}));
-export const onWall = (reference: string, at: number, change: (wall: Draft<Wall>) => void): void => edit(onLines<Wall>(reference, WALLS, (walls) => change(walls[at])));
-export const putAside = (reference: string, set: string, at: number, out: boolean): void => edit(onLines<Edge>(reference, set, (edges) => {
-  if (out) edges[at].out = true;
-  else delete edges[at].out;
-}));
+export const sayHeight = (reference: string, at: number, metres: number | undefined): void =>
+  edit(
+    onLines<Standing>(reference, HEIGHTS, (lines) => {
+      lines[at].metres = metres;
+    }),
+  );
+export const onWall = (reference: string, at: number, change: (wall: Draft<Wall>) => void): void =>
+  edit(onLines<Wall>(reference, WALLS, (walls) => change(walls[at])));
+export const putAside = (reference: string, set: string, at: number, out: boolean): void =>
+  edit(
+    onLines<Edge>(reference, set, (edges) => {
+      if (out) edges[at].out = true;
+      else delete edges[at].out;
+    }),
+  );
 /** Moves an edge's ends, as part of a drag or as a nudge of its own. */
-export const moveEdge = (reference: string, set: string, at: number, { hand, ...to }: Partial<Edge>, nudge = false): void => {
+export const moveEdge = (
+  reference: string,
+  set: string,
+  at: number,
+  { hand, ...to }: Partial<Edge>,
+  nudge = false,
+): void => {
   const own = hand === undefined || set === HEIGHTS || set === WALLS ? {} : { hand };
-  const recipe = set === HORIZON ? onReference(reference, (one) => void Object.assign(one.horizon ?? {}, to)) : onLines(reference, set, (lines) => void Object.assign(lines[at], to, own));
+  const recipe =
+    set === HORIZON
+      ? onReference(reference, (one) => void Object.assign(one.horizon ?? {}, to))
+      : onLines(reference, set, (lines) => void Object.assign(lines[at], to, own));
   if (nudge) edit(recipe, `edge ${set} ${at}`);
   else drag(recipe);
 };
 
 /** Adds an edge that ought to be straight, as it was drawn along. */
-export const addBowed = (reference: string, places: readonly Vec2[]): void => edit(onReference(reference, (one) => {
-  one.bowed = [...(one.bowed ?? []), { points: places.map(([x, y]) => ({ x, y })) }];
-}));
+export const addBowed = (reference: string, places: readonly Vec2[]): void =>
+  edit(
+    onReference(reference, (one) => {
+      one.bowed = [...(one.bowed ?? []), { points: places.map(([x, y]) => ({ x, y })) }];
+    }),
+  );
 
 /** How far a place is from a line, px of the photo. */
 export const away = ({ x1, y1, x2, y2 }: Drawn, at: Vec2): number => fromStretch(at, [x1, y1], [x2, y2]);
 
 /** The look of a set: that of the points its edges go to. */
-export const lookOf = ({ role }: Pick<TracedSet, "role">, at: number) => setStyle({ set: role === "upright" ? null : role === "left" ? 0 : role === "right" ? 1 : 2 + (at % 4) });
+export const lookOf = ({ role }: Pick<TracedSet, "role">, at: number) =>
+  setStyle({ set: role === "upright" ? null : role === "left" ? 0 : role === "right" ? 1 : 2 + (at % 4) });

@@ -1,5 +1,15 @@
 import type { Remote } from "comlink";
-import { elevation, recoverBow, straightened, straightening, unbowed, unbowing, viewOfReference, type MeasuredWall, type Warp } from "@zanvo/core/recover";
+import {
+  elevation,
+  recoverBow,
+  straightened,
+  straightening,
+  unbowed,
+  unbowing,
+  viewOfReference,
+  type MeasuredWall,
+  type Warp,
+} from "@zanvo/core/recover";
 import type { Reference } from "@zanvo/core/scene";
 import { newId } from "../id";
 import { fetchReference, takeIn } from "../api";
@@ -9,9 +19,16 @@ import { steady } from "../worker";
 import type { WarpWorker } from "./warp.worker";
 
 /** Works on a reference's picture in a worker of its own, which a signal ends. */
-async function worked<T>(sceneId: string, { picture }: Reference, signal: AbortSignal, work: (worker: Remote<WarpWorker>, picture: Blob) => Promise<T>): Promise<T> {
+async function worked<T>(
+  sceneId: string,
+  { picture }: Reference,
+  signal: AbortSignal,
+  work: (worker: Remote<WarpWorker>, picture: Blob) => Promise<T>,
+): Promise<T> {
   const worker = steady<WarpWorker>(() => new Worker(new URL("./warp.worker.ts", import.meta.url), { type: "module" }));
-  const stopped = new Promise<never>((_, reject) => signal.addEventListener("abort", () => reject(signal.reason as Error)));
+  const stopped = new Promise<never>((_, reject) =>
+    signal.addEventListener("abort", () => reject(signal.reason as Error)),
+  );
   try {
     const blob = await fetchReference(sceneId, picture, signal);
     return await Promise.race([worker.call((remote) => work(remote, blob)), stopped]);
@@ -27,7 +44,14 @@ function stoppedBy(error: unknown, signal: AbortSignal, what: string): null {
 }
 
 /** Lays a picture made of a reference's own among the references. @returns its id */
-async function lay(sceneId: string, reference: Reference, word: string, plan: Warp, carry: (called: Pick<Reference, "id" | "name" | "picture">) => Reference, signal: AbortSignal): Promise<string> {
+async function lay(
+  sceneId: string,
+  reference: Reference,
+  word: string,
+  plan: Warp,
+  carry: (called: Pick<Reference, "id" | "name" | "picture">) => Reference,
+  signal: AbortSignal,
+): Promise<string> {
   const made = await worked(sceneId, reference, signal, (worker, picture) => worker.warp(picture, plan));
   const { picture } = await takeIn(sceneId, made, signal);
   const id = newId();
@@ -42,7 +66,11 @@ async function lay(sceneId: string, reference: Reference, word: string, plan: Wa
  * Makes a reference of a picture with its uprights upright and its horizon level, and all that was traced in it.
  * @returns its id, or null where it could not be made
  */
-export async function straightenReference(sceneId: string, reference: Reference, signal: AbortSignal): Promise<string | null> {
+export async function straightenReference(
+  sceneId: string,
+  reference: Reference,
+  signal: AbortSignal,
+): Promise<string | null> {
   try {
     const plan = straightening(reference, viewOfReference(reference));
     return await lay(sceneId, reference, "straight", plan, (called) => straightened(reference, plan, called), signal);
@@ -52,7 +80,11 @@ export async function straightenReference(sceneId: string, reference: Reference,
 }
 
 /** Makes a reference of a picture as a lens that does not bow would have taken it. @returns its id, or null where it could not be made */
-export async function unbowReference(sceneId: string, reference: Reference, signal: AbortSignal): Promise<string | null> {
+export async function unbowReference(
+  sceneId: string,
+  reference: Reference,
+  signal: AbortSignal,
+): Promise<string | null> {
   try {
     const plan = unbowing(reference, recoverBow(reference));
     return await lay(sceneId, reference, "unbowed", plan, (called) => unbowed(reference, plan, called), signal);
@@ -62,10 +94,17 @@ export async function unbowReference(sceneId: string, reference: Reference, sign
 }
 
 /** A wall seen flat, as a PNG with a scale bar where its size is known; null where it could not be made. */
-export async function flatWall(sceneId: string, reference: Reference, wall: MeasuredWall, signal: AbortSignal): Promise<Blob | null> {
+export async function flatWall(
+  sceneId: string,
+  reference: Reference,
+  wall: MeasuredWall,
+  signal: AbortSignal,
+): Promise<Blob | null> {
   try {
     const plan = elevation(wall);
-    return await worked(sceneId, reference, signal, (worker, picture) => worker.elevation(picture, plan, wall.length === null ? null : plan.width / wall.length));
+    return await worked(sceneId, reference, signal, (worker, picture) =>
+      worker.elevation(picture, plan, wall.length === null ? null : plan.width / wall.length),
+    );
   } catch (error) {
     return stoppedBy(error, signal, "The elevation");
   }

@@ -51,10 +51,15 @@ export function openDrafts(store: () => UseStore = once(() => createStore("zanvo
     async of(scene: string): Promise<readonly Draft[]> {
       // Only its own are read: drafts of other scenes may be large.
       const own = (await keys<Key>(store())).filter(([what, one]) => what === "changes" && one === scene);
-      const drafts = await Promise.all(own.map(async (key) => {
-        const [changes, base] = (await getMany([key, ["base", scene, key[2]]], store())) as [Changes | undefined, Base | undefined];
-        return changes && base ? [{ ...changes, base }] : [];
-      }));
+      const drafts = await Promise.all(
+        own.map(async (key) => {
+          const [changes, base] = (await getMany([key, ["base", scene, key[2]]], store())) as [
+            Changes | undefined,
+            Base | undefined,
+          ];
+          return changes && base ? [{ ...changes, base }] : [];
+        }),
+      );
       return drafts.flat().sort((a, b) => b.at - a.at);
     },
   };

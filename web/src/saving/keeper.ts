@@ -39,7 +39,11 @@ export function openKeeper({ drafts, journal, scene, tab, ongoing, text, onKept 
       written = changes.start + changes.patches.length;
       onKept(null);
     } catch (error) {
-      onKept((error as Error).name === "QuotaExceededError" ? "this browser’s store is full" : "this browser does not let pages keep anything");
+      onKept(
+        (error as Error).name === "QuotaExceededError"
+          ? "this browser’s store is full"
+          : "this browser does not let pages keep anything",
+      );
     }
   };
   const inTurn = (work: () => Promise<void>): Promise<void> => (last = last.then(work));

@@ -38,8 +38,23 @@ function keep(key: string, value: unknown): void {
   }
 }
 
-export const placeOf = ({ shotId, stage, tool, selected, keep: kept, past, future }: ReturnType<typeof useBoard.getState>): Place =>
-  ({ shotId, stage, tool, selected, keep: kept, past: past.slice(-STEPS), future: future.slice(0, STEPS) });
+export const placeOf = ({
+  shotId,
+  stage,
+  tool,
+  selected,
+  keep: kept,
+  past,
+  future,
+}: ReturnType<typeof useBoard.getState>): Place => ({
+  shotId,
+  stage,
+  tool,
+  selected,
+  keep: kept,
+  past: past.slice(-STEPS),
+  future: future.slice(0, STEPS),
+});
 
 export const recallPlace = (id: string): LeftPlace | null => recall<LeftPlace>(placeKey(id));
 

@@ -11,7 +11,11 @@ function fakeWindow(): { readonly fire: (name: string) => Event } {
   const target = new EventTarget();
   const kept = new Map<string, string>();
   Object.assign(globalThis, {
-    sessionStorage: { getItem: (key: string) => kept.get(key) ?? null, setItem: (key: string, value: string) => void kept.set(key, value), removeItem: (key: string) => void kept.delete(key) },
+    sessionStorage: {
+      getItem: (key: string) => kept.get(key) ?? null,
+      setItem: (key: string, value: string) => void kept.set(key, value),
+      removeItem: (key: string) => void kept.delete(key),
+    },
     addEventListener: target.addEventListener.bind(target),
     removeEventListener: target.removeEventListener.bind(target),
   });
@@ -35,7 +39,8 @@ function fakeServer() {
     saveScene: async (_id: string, text: string, revision: number) => {
       await Promise.resolve();
       if (server.fail) throw server.fail;
-      if (revision !== server.revision) throw new Refusal(412, "stale", [], { ...card(), document: JSON.parse(server.text) as Scene });
+      if (revision !== server.revision)
+        throw new Refusal(412, "stale", [], { ...card(), document: JSON.parse(server.text) as Scene });
       [server.text, server.revision] = [text, revision + 1];
       server.saves += 1;
       return { revision: server.revision };
@@ -46,8 +51,23 @@ function fakeServer() {
       return Promise.resolve();
     },
   };
-  const card = () => ({ id: "s", revision: server.revision, title: "", place: null, shots: 1, elements: 0, createdAt: "", savedAt: "" });
-  const opened = (): Opened => ({ id: "s", revision: server.revision, savedAt: "", scene: JSON.parse(server.text) as Scene, text: server.text });
+  const card = () => ({
+    id: "s",
+    revision: server.revision,
+    title: "",
+    place: null,
+    shots: 1,
+    elements: 0,
+    createdAt: "",
+    savedAt: "",
+  });
+  const opened = (): Opened => ({
+    id: "s",
+    revision: server.revision,
+    savedAt: "",
+    scene: JSON.parse(server.text) as Scene,
+    text: server.text,
+  });
   const title = () => (JSON.parse(server.text) as Scene).title;
   return { server, opened, title };
 }
@@ -57,8 +77,14 @@ const openStore = () => {
   const store = createStore(`drafts-${number++}`, "drafts");
   return openDrafts(() => store);
 };
-const tabOf = (tab: string, open: readonly string[] = []) => ({ thisTab: () => Promise.resolve(tab), openTabs: () => Promise.resolve(new Set(open)) });
-const rename = (title: string) => edit((scene) => { scene.title = title; });
+const tabOf = (tab: string, open: readonly string[] = []) => ({
+  thisTab: () => Promise.resolve(tab),
+  openTabs: () => Promise.resolve(new Set(open)),
+});
+const rename = (title: string) =>
+  edit((scene) => {
+    scene.title = title;
+  });
 const shown = () => useBoard.getState().scene.title;
 const until = async (done: () => boolean | Promise<boolean>) => {
   for (let i = 0; i < 400; i++) {
@@ -133,9 +159,13 @@ describe("saving by itself", () => {
     rename("Second");
     undo();
     redo();
-    edit((scene) => { scene.place = "Kestrel Quay"; });
+    edit((scene) => {
+      scene.place = "Kestrel Quay";
+    });
     beginGesture();
-    drag((scene) => { scene.shots[0].eye.z = 7; });
+    drag((scene) => {
+      scene.shots[0].eye.z = 7;
+    });
     await until(async () => {
       const [draft] = await drafts.of("s");
       return draft !== undefined && sceneOf(draft).shots[0].eye.z === 7;
@@ -144,7 +174,11 @@ describe("saving by itself", () => {
     kill(saving);
     const again = await visit("two");
     expect(again.found.mine?.tab).toBe("one");
-    expect([shown(), useBoard.getState().scene.place, useBoard.getState().scene.shots[0].eye.z]).toEqual(["Second", "Kestrel Quay", 7]);
+    expect([shown(), useBoard.getState().scene.place, useBoard.getState().scene.shots[0].eye.z]).toEqual([
+      "Second",
+      "Kestrel Quay",
+      7,
+    ]);
     await until(() => again.state().state === "saved");
     expect(world.title()).toBe("Second");
     await until(async () => (await drafts.of("s")).length === 0);
@@ -177,9 +211,13 @@ describe("saving by itself", () => {
     const first = await visit();
     world.server.fail = new OutOfReach("away");
     beginGesture();
-    drag((scene) => { scene.shots[0].eye.z = 3; });
+    drag((scene) => {
+      scene.shots[0].eye.z = 3;
+    });
     await until(async () => (await drafts.of("s")).length === 1);
-    drag((scene) => { scene.shots[0].eye.z = 8; });
+    drag((scene) => {
+      scene.shots[0].eye.z = 8;
+    });
     endGesture();
     page.fire("pagehide");
     first.saving.useSaving.setState({ state: "gone" });
@@ -242,7 +280,9 @@ describe("saving by itself", () => {
   }, 20_000);
 
   it.each([
-    [new Refusal(507, "The disk is full."), "full"], [new Refusal(503, "Busy."), "busy"], [new OutOfReach("Away."), "out-of-reach"],
+    [new Refusal(507, "The disk is full."), "full"],
+    [new Refusal(503, "Busy."), "busy"],
+    [new OutOfReach("Away."), "out-of-reach"],
   ])("goes on trying after %s", async (error, name) => {
     const { saving, state } = await visit();
     world.server.fail = error;
@@ -293,12 +333,21 @@ describe("saving by itself", () => {
     world.server.text = JSON.stringify({ ...newScene("Heavy"), "x-pad": "p".repeat(40_000_000) });
     const puts: boolean[] = [];
     const real = drafts;
-    drafts = { ...real, put: (draft, baseToo) => { puts.push(baseToo); return real.put(draft, baseToo); } };
+    drafts = {
+      ...real,
+      put: (draft, baseToo) => {
+        puts.push(baseToo);
+        return real.put(draft, baseToo);
+      },
+    };
     const { saving } = await visit();
     world.server.fail = new OutOfReach("away");
     for (let i = 0; i < 3; i++) {
       rename(`Heavy ${i}`);
-      await until(async () => { const [draft] = await drafts.of("s"); return draft?.patches.length === i + 1; });
+      await until(async () => {
+        const [draft] = await drafts.of("s");
+        return draft?.patches.length === i + 1;
+      });
     }
     expect(puts).toEqual([true, false, false]);
     kill(saving);

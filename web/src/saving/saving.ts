@@ -90,7 +90,14 @@ export type SavingOfDocument = ReturnType<typeof createSaving>;
 
 /** Saves the document on the board by itself, and keeps what is not acknowledged in this browser. */
 export function createSaving(server: Server, drafts: Drafts, tabs: Tabs) {
-  const useSaving = create<Saving>(() => ({ state: "saved", reason: "", revision: 0, theirs: null, unkept: null, others: [] }));
+  const useSaving = create<Saving>(() => ({
+    state: "saved",
+    reason: "",
+    revision: 0,
+    theirs: null,
+    unkept: null,
+    others: [],
+  }));
   const { getState: get, setState: set } = useSaving;
   let session: Session | null = null;
   let timer: ReturnType<typeof setTimeout> | undefined;
@@ -166,8 +173,19 @@ export function createSaving(server: Server, drafts: Drafts, tabs: Tabs) {
     const [kept, open] = await Promise.all([drafts.of(opened.id).catch(() => []), tabs.openTabs()]);
     const own = kept.find((draft) => draft.tab === tab);
     const base = { revision: opened.revision, text: opened.text };
-    const left: Draft | null = own || !tail || tail.start > 0 || tail.revision !== opened.revision
-      ? null : { visit: tail.visit, start: 0, patches: tail.patches, ongoing: [], scene: opened.id, tab, base, at: Date.now() };
+    const left: Draft | null =
+      own || !tail || tail.start > 0 || tail.revision !== opened.revision
+        ? null
+        : {
+            visit: tail.visit,
+            start: 0,
+            patches: tail.patches,
+            ongoing: [],
+            scene: opened.id,
+            tab,
+            base,
+            at: Date.now(),
+          };
     const mine = own ? withTail(own, tail) : left;
     return [...(mine ? [mine] : []), ...kept.filter((draft) => draft.tab !== tab && !open.has(draft.tab))];
   };
@@ -202,14 +220,29 @@ export function createSaving(server: Server, drafts: Drafts, tabs: Tabs) {
       const journal = openJournal(newId(), draft ? draft.base : { revision: opened.revision, text: opened.text });
       if (draft) journal.note([...draft.patches, ...draft.ongoing]);
       const keeper = openKeeper({
-        drafts, journal, scene: id, tab,
+        drafts,
+        journal,
+        scene: id,
+        tab,
         ongoing: () => useBoard.getState().gesture?.step?.patches ?? [],
         text: () => JSON.stringify(committed()),
-        onKept: (unkept) => { if (get().unkept !== unkept) set({ unkept }); },
+        onKept: (unkept) => {
+          if (get().unkept !== unkept) set({ unkept });
+        },
       });
-      const mine: Session = { id, tab, journal, keeper, revision: opened.revision, stored: opened.scene, unsavedSince: null };
+      const mine: Session = {
+        id,
+        tab,
+        journal,
+        keeper,
+        revision: opened.revision,
+        stored: opened.scene,
+        unsavedSince: null,
+      };
       session = mine;
-      const fits = draft ? place?.visit === draft.visit && place.end === endOf(draft) && draft.ongoing.length === 0 : place?.settled && place.revision === opened.revision;
+      const fits = draft
+        ? place?.visit === draft.visit && place.end === endOf(draft) && draft.ongoing.length === 0
+        : place?.settled && place.revision === opened.revision;
       set({ state: "saved", reason: "", revision: opened.revision, theirs: null, unkept: null, others });
       open({ ...opened, scene }, { ...place, ...(fits ? {} : { past: [], future: [] }) });
       if (draft) void keeper.now().then(() => (draft.tab === tab || get().unkept ? undefined : drafts.remove(draft)));
@@ -225,15 +258,27 @@ export function createSaving(server: Server, drafts: Drafts, tabs: Tabs) {
         }),
       ];
       const leave = (): LeftPlace => {
-        const left = { ...placeOf(useBoard.getState()), visit: journal.visit, end: journal.end(), revision: mine.revision, settled: committed() === mine.stored };
-        rememberLeaving(id, left, left.settled ? null : { ...journal.since(keeper.written()), revision: journal.base().revision });
+        const left = {
+          ...placeOf(useBoard.getState()),
+          visit: journal.visit,
+          end: journal.end(),
+          revision: mine.revision,
+          settled: committed() === mine.stored,
+        };
+        rememberLeaving(
+          id,
+          left,
+          left.settled ? null : { ...journal.since(keeper.written()), revision: journal.base().revision },
+        );
         if (!left.settled) void keeper.now();
         return left;
       };
       const warn = (event: BeforeUnloadEvent) => {
         if (committed() !== mine.stored) event.preventDefault();
       };
-      const again = () => { if (PASSES.has(get().state)) soon(0); };
+      const again = () => {
+        if (PASSES.has(get().state)) soon(0);
+      };
       addEventListener("pagehide", leave);
       addEventListener("beforeunload", warn);
       addEventListener("online", again);
@@ -252,7 +297,8 @@ export function createSaving(server: Server, drafts: Drafts, tabs: Tabs) {
         if (undecided || left.settled) return;
         const save = async () => {
           await running;
-          if (last !== mine.stored) mine.revision = (await server.saveScene(id, JSON.stringify(last), mine.revision)).revision;
+          if (last !== mine.stored)
+            mine.revision = (await server.saveScene(id, JSON.stringify(last), mine.revision)).revision;
           rememberLeaving(id, { ...left, revision: mine.revision, settled: true }, null);
           await keeper.drop();
         };

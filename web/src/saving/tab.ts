@@ -10,10 +10,12 @@ const locks = (): LockManager | undefined => navigator.locks as LockManager | un
 /** Holds a tab's name for as long as the page lives. @returns whether it could be had */
 function hold(tab: string, options: LockOptions): Promise<boolean> {
   return new Promise((resolve) => {
-    locks()!.request(lockOf(tab), options, (lock) => {
-      resolve(lock !== null);
-      return lock ? new Promise(() => undefined) : undefined;
-    }).catch(() => resolve(false));
+    locks()!
+      .request(lockOf(tab), options, (lock) => {
+        resolve(lock !== null);
+        return lock ? new Promise(() => undefined) : undefined;
+      })
+      .catch(() => resolve(false));
   });
 }
 

@@ -29,15 +29,38 @@ export function Cards({ count, keyOf, card }: CardsProps) {
     return () => watch.disconnect();
   }, []);
   const columns = columnsIn(width);
-  const rows = useVirtualizer({ count: Math.ceil(count / columns), getScrollElement: () => holder.current, estimateSize: () => HIGH, overscan: 1 });
-  const shown = width === 0 ? [] : rows.getVirtualItems().flatMap(({ index, start }) =>
-    Array.from({ length: Math.min(columns, count - index * columns) }, (_, i) => ({ at: index * columns + i, column: i, start })));
+  const rows = useVirtualizer({
+    count: Math.ceil(count / columns),
+    getScrollElement: () => holder.current,
+    estimateSize: () => HIGH,
+    overscan: 1,
+  });
+  const shown =
+    width === 0
+      ? []
+      : rows
+          .getVirtualItems()
+          .flatMap(({ index, start }) =>
+            Array.from({ length: Math.min(columns, count - index * columns) }, (_, i) => ({
+              at: index * columns + i,
+              column: i,
+              start,
+            })),
+          );
   const cardWidth = (width - GAP * (columns - 1)) / columns;
   return (
     <div ref={holder} data-testid="shelf" className="min-h-0 grow overflow-auto bg-desk p-6">
       <ul ref={list} className="relative" style={{ height: rows.getTotalSize() }}>
         {shown.map(({ at, column, start }) => (
-          <li key={keyOf(at)} aria-setsize={count} aria-posinset={at + 1} className="absolute" style={{ top: start, left: column * (cardWidth + GAP), width: cardWidth, height: HIGH - GAP }}>{card(at)}</li>
+          <li
+            key={keyOf(at)}
+            aria-setsize={count}
+            aria-posinset={at + 1}
+            className="absolute"
+            style={{ top: start, left: column * (cardWidth + GAP), width: cardWidth, height: HIGH - GAP }}
+          >
+            {card(at)}
+          </li>
         ))}
       </ul>
     </div>

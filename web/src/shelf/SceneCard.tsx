@@ -27,8 +27,15 @@ export function SceneCard({ card, address, onRename, onDuplicate, onSave, onDele
   };
   return (
     <article aria-label={card.title} className="flex h-full flex-col rounded border border-hair bg-slip">
-      <Link to={`/scenes/${card.id}`} tabIndex={-1} aria-hidden className="flex min-h-0 grow items-center justify-center p-3">
-        {picture !== "drawn" && <span className="text-pencil">{picture === "drawing" ? "Drawing…" : "No small picture"}</span>}
+      <Link
+        to={`/scenes/${card.id}`}
+        tabIndex={-1}
+        aria-hidden
+        className="flex min-h-0 grow items-center justify-center p-3"
+      >
+        {picture !== "drawn" && (
+          <span className="text-pencil">{picture === "drawing" ? "Drawing…" : "No small picture"}</span>
+        )}
         <img
           src={address}
           alt=""
@@ -54,15 +61,29 @@ export function SceneCard({ card, address, onRename, onDuplicate, onSave, onDele
             }}
           />
         ) : (
-          <Link to={`/scenes/${card.id}`} className="block truncate font-medium hover:underline">{card.title}</Link>
+          <Link to={`/scenes/${card.id}`} className="block truncate font-medium hover:underline">
+            {card.title}
+          </Link>
         )}
-        <p className="truncate text-pencil">{[card.place, counted(card.shots, "shot", "shots"), counted(card.elements, "thing", "things")].filter(Boolean).join(" · ")}</p>
+        <p className="truncate text-pencil">
+          {[card.place, counted(card.shots, "shot", "shots"), counted(card.elements, "thing", "things")]
+            .filter(Boolean)
+            .join(" · ")}
+        </p>
         <p className="text-pencil">{formatDistanceToNow(card.savedAt, { addSuffix: true })}</p>
         <div className="-ml-1.5 mt-1 flex">
-          <IconButton label={`Rename ${card.title}`} onClick={() => setRenaming(true)}><PencilLine size={15} /></IconButton>
-          <IconButton label={`Duplicate ${card.title}`} onClick={onDuplicate}><Copy size={15} /></IconButton>
-          <IconButton label={`Save ${card.title} as a file`} onClick={onSave}><Download size={15} /></IconButton>
-          <IconButton label={`Delete ${card.title}`} className="ml-auto" onClick={onDelete}><Trash2 size={15} /></IconButton>
+          <IconButton label={`Rename ${card.title}`} onClick={() => setRenaming(true)}>
+            <PencilLine size={15} />
+          </IconButton>
+          <IconButton label={`Duplicate ${card.title}`} onClick={onDuplicate}>
+            <Copy size={15} />
+          </IconButton>
+          <IconButton label={`Save ${card.title} as a file`} onClick={onSave}>
+            <Download size={15} />
+          </IconButton>
+          <IconButton label={`Delete ${card.title}`} className="ml-auto" onClick={onDelete}>
+            <Trash2 size={15} />
+          </IconButton>
         </div>
       </div>
     </article>

@@ -1,9 +1,23 @@
 import type { Card } from "../api";
 import { sorted } from "./sort";
 
-const card = (title: string, place: string | null, savedAt: string, createdAt = savedAt): Card => ({ id: title, revision: 1, title, place, shots: 1, elements: 0, createdAt, savedAt });
-const shelf = [card("Page 10", "Lock", "2026-03-01"), card("Page 9", null, "2026-05-01", "2026-01-01"), card("Clock", "Kestrel Quay", "2026-04-01")];
-const titles = (wanted: string, sort: Parameters<typeof sorted>[2]) => sorted(shelf, wanted, sort).map(({ title }) => title);
+const card = (title: string, place: string | null, savedAt: string, createdAt = savedAt): Card => ({
+  id: title,
+  revision: 1,
+  title,
+  place,
+  shots: 1,
+  elements: 0,
+  createdAt,
+  savedAt,
+});
+const shelf = [
+  card("Page 10", "Lock", "2026-03-01"),
+  card("Page 9", null, "2026-05-01", "2026-01-01"),
+  card("Clock", "Kestrel Quay", "2026-04-01"),
+];
+const titles = (wanted: string, sort: Parameters<typeof sorted>[2]) =>
+  sorted(shelf, wanted, sort).map(({ title }) => title);
 
 describe("the shelf's order", () => {
   it("is by last work, by age, by name with numbers as numbers, and by place with none last", () => {

@@ -14,14 +14,29 @@ export function DeskDrawing({ scene, shot }: { readonly scene: Scene; readonly s
   const u = Math.max(box.width, box.height) / 320;
   const { x, y } = lens.centre;
   return (
-    <svg viewBox={`${box.x} ${box.y} ${box.width} ${box.height}`} className="max-h-64 w-full border border-[#cbc6b6]" role="img" aria-label="The desk with its pins">
+    <svg
+      viewBox={`${box.x} ${box.y} ${box.width} ${box.height}`}
+      className="max-h-64 w-full border border-[#cbc6b6]"
+      role="img"
+      aria-label="The desk with its pins"
+    >
       <rect width={sheet.width} height={sheet.height} fill="#fbf9f3" stroke="#26251f" strokeWidth={u} />
       <rect {...frame} fill="none" stroke="#26251f" strokeWidth={u / 2} />
-      {ends && <line x1={ends[0][0]} y1={ends[0][1]} x2={ends[1][0]} y2={ends[1][1]} stroke="#46616f" strokeWidth={u / 2} />}
+      {ends && (
+        <line x1={ends[0][0]} y1={ends[0][1]} x2={ends[1][0]} y2={ends[1][1]} stroke="#46616f" strokeWidth={u / 2} />
+      )}
       <path d={`M${x - 5 * u} ${y}h${10 * u}M${x} ${y - 5 * u}v${10 * u}`} stroke="#26251f" strokeWidth={u / 2} />
       {pins.map(({ pin, at: [px, py] }) => {
         const { stroke, head } = setStyle(pin);
-        return <path key={pin.id} transform={`translate(${px} ${py})`} d={headPath(head, 4 * u)} fill={stroke} fillRule="evenodd" />;
+        return (
+          <path
+            key={pin.id}
+            transform={`translate(${px} ${py})`}
+            d={headPath(head, 4 * u)}
+            fill={stroke}
+            fillRule="evenodd"
+          />
+        );
       })}
     </svg>
   );

@@ -2,7 +2,8 @@ import { inInches, type System } from "@zanvo/core/units";
 import type { OffPageAids } from "@zanvo/core/vanishing";
 import { useUnits } from "../units";
 
-const height = (value: number | null, system: System): string => (value === null ? "–" : system === "metric" ? value.toFixed(1) : inInches(value));
+const height = (value: number | null, system: System): string =>
+  value === null ? "–" : system === "metric" ? value.toFixed(1) : inInches(value);
 
 /** Ticks on both edges by their number, with the tilt of each line. */
 export function TickTable({ aids: { side, ticks } }: { readonly aids: OffPageAids }) {

@@ -25,7 +25,13 @@ export function Button({ primary, on, className = "", ...rest }: ButtonProps) {
 }
 
 /** A button that is only a sign; its label is read and shown on hover. */
-export function IconButton({ label, hint, className = "", children, ...rest }: ButtonHTMLAttributes<HTMLButtonElement> & { readonly label: string; readonly hint?: string }) {
+export function IconButton({
+  label,
+  hint,
+  className = "",
+  children,
+  ...rest
+}: ButtonHTMLAttributes<HTMLButtonElement> & { readonly label: string; readonly hint?: string }) {
   return (
     <button
       type="button"

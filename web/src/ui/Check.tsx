@@ -1,8 +1,21 @@
 /** Something that is on or off. */
-export function Check({ label, checked, onChange }: { readonly label: string; readonly checked: boolean; readonly onChange: (checked: boolean) => void }) {
+export function Check({
+  label,
+  checked,
+  onChange,
+}: {
+  readonly label: string;
+  readonly checked: boolean;
+  readonly onChange: (checked: boolean) => void;
+}) {
   return (
     <label className="flex min-h-6 items-center gap-2">
-      <input type="checkbox" className="accent-[var(--accent)]" checked={checked} onChange={(event) => onChange(event.target.checked)} />
+      <input
+        type="checkbox"
+        className="accent-[var(--accent)]"
+        checked={checked}
+        onChange={(event) => onChange(event.target.checked)}
+      />
       {label}
     </label>
   );

@@ -4,7 +4,10 @@ import { Button } from "./Button";
 import { forgetFailures } from "./lazily";
 
 /** Whether code of this page could not be fetched: it is gone after an upgrade, or the server is away. */
-const isMissing = (error: unknown): boolean => /dynamically imported module|importing a module script|error loading|preload css|server does not answer/i.test((error as Error).message);
+const isMissing = (error: unknown): boolean =>
+  /dynamically imported module|importing a module script|error loading|preload css|server does not answer/i.test(
+    (error as Error).message,
+  );
 
 /** What has gone wrong, in a sentence. */
 export const troubleWith = (what: string, error: unknown): string =>
@@ -29,10 +32,16 @@ export function Guarded({ what, children }: GuardedProps) {
     <div role="alert" className="flex h-full flex-col items-center justify-center gap-2 p-3 text-center">
       <p>{troubleWith(what, error)}</p>
       <span className="flex flex-wrap justify-center gap-2">
-        <Button primary onClick={resetErrorBoundary}>Try again</Button>
+        <Button primary onClick={resetErrorBoundary}>
+          Try again
+        </Button>
         {tries > 0 && <Button onClick={() => location.reload()}>Load the page anew</Button>}
       </span>
     </div>
   );
-  return <ErrorBoundary fallbackRender={fallback} onReset={again}>{children}</ErrorBoundary>;
+  return (
+    <ErrorBoundary fallbackRender={fallback} onReset={again}>
+      {children}
+    </ErrorBoundary>
+  );
 }

@@ -16,11 +16,16 @@ export function Modal({ title, open, onClose, children }: ModalProps) {
     <Dialog.Root open={open} onOpenChange={(now) => !now && onClose()}>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-40 bg-black/30" />
-        <Dialog.Content aria-describedby={undefined} className="fixed left-1/2 top-1/2 z-50 max-h-[80vh] w-[26rem] -translate-x-1/2 -translate-y-1/2 overflow-auto rounded border border-hair bg-slip p-5 text-ink">
+        <Dialog.Content
+          aria-describedby={undefined}
+          className="fixed left-1/2 top-1/2 z-50 max-h-[80vh] w-[26rem] -translate-x-1/2 -translate-y-1/2 overflow-auto rounded border border-hair bg-slip p-5 text-ink"
+        >
           <div className="mb-3 flex items-center justify-between">
             <Dialog.Title className="text-base font-semibold">{title}</Dialog.Title>
             <Dialog.Close asChild>
-              <IconButton label="Close"><X size={16} /></IconButton>
+              <IconButton label="Close">
+                <X size={16} />
+              </IconButton>
             </Dialog.Close>
           </div>
           {children}

@@ -31,7 +31,8 @@ interface Shown {
 }
 
 function shownIn(unit: Unit, imperial: boolean, digits: number, step: number): Shown {
-  if (imperial && unit === "mm") return { unit: "in", size: 25.4, step: 1 / 16, write: (inches) => inInches(25.4 * inches) };
+  if (imperial && unit === "mm")
+    return { unit: "in", size: 25.4, step: 1 / 16, write: (inches) => inInches(25.4 * inches) };
   if (imperial && unit === "m") return { unit: "ft", size: 0.3048, step: 0.25, write: (feet) => inFeet(0.3048 * feet) };
   return { unit, size: 1, step, write: (value) => String(Number(value.toFixed(digits))) };
 }
@@ -40,14 +41,31 @@ function shownIn(unit: Unit, imperial: boolean, digits: number, step: number): S
 function read(text: string, unit: Unit, min: number, max: number): number | string {
   try {
     const value = readMeasure(text, unit);
-    return value < min ? `At least ${[Number(min.toFixed(4)), unit].join(" ").trim()}.` : value > max ? `At most ${[Number(max.toFixed(4)), unit].join(" ").trim()}.` : value;
+    return value < min
+      ? `At least ${[Number(min.toFixed(4)), unit].join(" ").trim()}.`
+      : value > max
+        ? `At most ${[Number(max.toFixed(4)), unit].join(" ").trim()}.`
+        : value;
   } catch (wrong) {
     return (wrong as Error).message;
   }
 }
 
 /** A measure that can be typed. Enter or leaving takes it over, Escape brings the old one back. */
-export function NumberField({ label, value, unit, digits = 1, min: least = -Infinity, max: most = Infinity, step: fine = 1, fixed = false, disabled, inputRef, onChange, onCancel }: NumberFieldProps) {
+export function NumberField({
+  label,
+  value,
+  unit,
+  digits = 1,
+  min: least = -Infinity,
+  max: most = Infinity,
+  step: fine = 1,
+  fixed = false,
+  disabled,
+  inputRef,
+  onChange,
+  onCancel,
+}: NumberFieldProps) {
   const id = useId();
   const imperial = useUnits(({ system }) => system === "imperial") && !fixed;
   const { unit: own, size, step, write } = shownIn(unit, imperial, digits, fine);
@@ -99,8 +117,12 @@ export function NumberField({ label, value, unit, digits = 1, min: least = -Infi
   return (
     <div>
       <div className="flex items-center justify-between gap-2">
-        <label htmlFor={id} className="text-pencil">{label}</label>
-        <span className={`flex h-7 w-[94px] shrink-0 items-center rounded border bg-paper/60 px-1.5 outline-accent focus-within:outline-2 ${error ? "border-accent" : "border-hair"} [[data-lamp=on]_&]:bg-black/20`}>
+        <label htmlFor={id} className="text-pencil">
+          {label}
+        </label>
+        <span
+          className={`flex h-7 w-[94px] shrink-0 items-center rounded border bg-paper/60 px-1.5 outline-accent focus-within:outline-2 ${error ? "border-accent" : "border-hair"} [[data-lamp=on]_&]:bg-black/20`}
+        >
           <input
             id={id}
             ref={inputRef}
@@ -128,7 +150,11 @@ export function NumberField({ label, value, unit, digits = 1, min: least = -Infi
           {own !== "ft" && <span className="measure ml-1 text-pencil">{own}</span>}
         </span>
       </div>
-      {error && <p id={`${id}-error`} role="alert" className="mt-1 text-accent">{error}</p>}
+      {error && (
+        <p id={`${id}-error`} role="alert" className="mt-1 text-accent">
+          {error}
+        </p>
+      )}
     </div>
   );
 }

@@ -16,7 +16,10 @@ export function Strength({ label, value, onChange, onHold, onRelease }: Strength
       <span className="text-pencil">{label}</span>
       <Slider.Root
         className="relative flex h-7 w-24 shrink-0 touch-none items-center"
-        value={[value]} min={0} max={1} step={0.05}
+        value={[value]}
+        min={0}
+        max={1}
+        step={0.05}
         onValueChange={([next]) => onChange(next)}
         onPointerDownCapture={onHold}
         onPointerUp={onRelease}

@@ -18,14 +18,17 @@ export type Lazy<P extends object> = ComponentType<P> & {
 /** A component whose code is fetched when it is first shown; where that failed, again once failures are forgotten. */
 export function lazily<P extends object>(load: () => Promise<ComponentType<P>>): Lazy<P> {
   let ready: ComponentType<P> | null = null;
-  const fresh = () => lazy(async () => {
-    try {
-      return { default: await load() };
-    } catch (error) {
-      failed.add(() => { Loaded = fresh(); });
-      throw error;
-    }
-  });
+  const fresh = () =>
+    lazy(async () => {
+      try {
+        return { default: await load() };
+      } catch (error) {
+        failed.add(() => {
+          Loaded = fresh();
+        });
+        throw error;
+      }
+    });
   let Loaded = fresh();
   function Lazily(props: P) {
     const Shown = (ready ?? Loaded) as ComponentType<P>;

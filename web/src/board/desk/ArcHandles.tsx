@@ -12,7 +12,11 @@ export function ArcHandles() {
   const shot = useShot();
   if (showOf(shot).compass === 0 || !byCompass(viewOf(shot))) return null;
   return shot.arcs?.map(({ pin, through: { x, y } }, i) => {
-    const put = ([nx, ny]: Vec2) => onShot((before) => ({ ...before, arcs: before.arcs?.map((arc, k) => (k === i ? { ...arc, through: { x: nx, y: ny } } : arc)) }));
+    const put = ([nx, ny]: Vec2) =>
+      onShot((before) => ({
+        ...before,
+        arcs: before.arcs?.map((arc, k) => (k === i ? { ...arc, through: { x: nx, y: ny } } : arc)),
+      }));
     const name = pinsOf(orientations, shot).find(({ id }) => id === pin)?.name;
     return (
       <Handle
@@ -28,7 +32,9 @@ export function ArcHandles() {
         }}
         onNudge={([dx, dy]) => edit(put([x + dx, y + dy]), `arc ${i}`)}
       >
-        <span className="measure flex size-5 items-center justify-center rounded border border-accent bg-slip text-[11px] text-ink">{i + 1}</span>
+        <span className="measure flex size-5 items-center justify-center rounded border border-accent bg-slip text-[11px] text-ink">
+          {i + 1}
+        </span>
       </Handle>
     );
   });

@@ -17,7 +17,11 @@ export function BlockHandles({ block }: { readonly block: Block }) {
   const [u, v] = nearCorner(block, view.eye);
   const foot = blockCorner(block, u, v);
   const [l, w] = blockAxes(block);
-  const ways: Record<Dimension, Vec3> = { length: scale(l, u ? -1 : 1), width: scale(w, v ? -1 : 1), height: [0, 0, 1] };
+  const ways: Record<Dimension, Vec3> = {
+    length: scale(l, u ? -1 : 1),
+    width: scale(w, v ? -1 : 1),
+    height: [0, 0, 1],
+  };
 
   return (Object.keys(ways) as Dimension[]).map((dimension) => {
     const end = add(foot, scale(ways[dimension], block[dimension]));

@@ -1,7 +1,21 @@
 import { useEffect, useMemo, useRef } from "react";
 import "konva/lib/shapes/Rect";
 import { Layer as KonvaLayer, Rect, Stage } from "react-konva/lib/ReactKonvaCore";
-import { aidLayers, buildingLayers, bundleLayers, coneLayer, compassLayers, measuredLayers, measuringLayer, segmentLines, sheetLayers, stretchLines, STYLES, type Layer, type Strokes } from "@zanvo/core/drawing";
+import {
+  aidLayers,
+  buildingLayers,
+  bundleLayers,
+  coneLayer,
+  compassLayers,
+  measuredLayers,
+  measuringLayer,
+  segmentLines,
+  sheetLayers,
+  stretchLines,
+  STYLES,
+  type Layer,
+  type Strokes,
+} from "@zanvo/core/drawing";
 import { showOf } from "@zanvo/core/scene";
 import { viewOf } from "@zanvo/core/shot";
 import { horizon, isLevel, lineIn, pinsOf } from "@zanvo/core/vanishing";
@@ -36,7 +50,10 @@ import { useSolids } from "./useSolids";
 const AROUND = { x: -5000, y: -5000, width: 12000, height: 12000 };
 const MARK = "#c8401f";
 const mark = (id: string, strokes: Strokes, width = 0.45, dash: readonly number[] = [], opacity = 1): Layer => ({
-  id, name: id, ...strokes, style: { stroke: MARK, width, dash, opacity },
+  id,
+  name: id,
+  ...strokes,
+  style: { stroke: MARK, width, dash, opacity },
 });
 
 /** The desk: the sheet with its drawing, the pins around it, the rulers, and the hand that works on it. */
@@ -71,10 +88,13 @@ export function Desk() {
   }, []);
   useEffect(() => startLooking(id), [id]);
   // What is being raised or placed belongs to the picture it was begun in.
-  useEffect(() => () => {
-    setRaising(null);
-    setSix(null);
-  }, [stage, shot.id]);
+  useEffect(
+    () => () => {
+      setRaising(null);
+      setSix(null);
+    },
+    [stage, shot.id],
+  );
 
   // Another sheet is fitted again, unless somebody has chosen where to look.
   const { width, height } = shot.sheet;
@@ -86,15 +106,26 @@ export function Desk() {
   const others = useOtherPanels();
   const measures = useMeasures();
   const pins = useShownPins();
-  const grids = useMemo(() => [...bundleLayers(shot, pins, view), ...measuredLayers(scene.orientations, shot, view), coneLayer(shot, view)], [scene.orientations, shot, view, pins]);
-  const aids = useMemo(() => [measuringLayer(shot, pins, view), ...aidLayers(shot, pins), ...compassLayers(shot, pins, view, AROUND)], [shot, view, pins]);
+  const grids = useMemo(
+    () => [...bundleLayers(shot, pins, view), ...measuredLayers(scene.orientations, shot, view), coneLayer(shot, view)],
+    [scene.orientations, shot, view, pins],
+  );
+  const aids = useMemo(
+    () => [measuringLayer(shot, pins, view), ...aidLayers(shot, pins), ...compassLayers(shot, pins, view, AROUND)],
+    [shot, view, pins],
+  );
   const buildings = useMemo(() => buildingLayers(view, seen, showOf(shot)), [view, seen, shot]);
   const solids = useSolids(stage === "masses");
   const marks = useMemo(() => {
     const layers: Layer[] = [];
     if (chosen && solids) {
       const own = solids.alone(view, chosen);
-      layers.push(mark("chosen-far", stretchLines(view, own, HIDDEN), 0.2, [1, 1], 0.7), mark("chosen-crease", stretchLines(view, own, CREASE)), mark("chosen-meeting", stretchLines(view, own, MEETING)), mark("chosen-outline", stretchLines(view, own, OUTLINE)));
+      layers.push(
+        mark("chosen-far", stretchLines(view, own, HIDDEN), 0.2, [1, 1], 0.7),
+        mark("chosen-crease", stretchLines(view, own, CREASE)),
+        mark("chosen-meeting", stretchLines(view, own, MEETING)),
+        mark("chosen-outline", stretchLines(view, own, OUTLINE)),
+      );
     }
     if (raising) layers.push(mark("raising", segmentLines(view, edges(raising)), 0.4));
     const guide = (raising?.foot ?? foot)?.guide;
@@ -107,9 +138,15 @@ export function Desk() {
   const string = useMemo(() => {
     // The horizon goes on over the desk, faintly, as far as its pins.
     const line = horizon(view);
-    const level = pinsOf(scene.orientations, shot).flatMap((pin) => (pin.point.at && isLevel(pin) ? [pin.point.at] : []));
+    const level = pinsOf(scene.orientations, shot).flatMap((pin) =>
+      pin.point.at && isLevel(pin) ? [pin.point.at] : [],
+    );
     const ends = line && lineIn(line, wholeDesk(shot.sheet, level));
-    return { ...eyeLevel, style: { ...STYLES.horizon, opacity: 0.35 }, lines: Float64Array.from(ends ? ends.flat() : []) };
+    return {
+      ...eyeLevel,
+      style: { ...STYLES.horizon, opacity: 0.35 },
+      lines: Float64Array.from(ends ? ends.flat() : []),
+    };
   }, [view, scene.orientations, shot, eyeLevel]);
   const { scale, x, y } = camera;
   const [fx, fy] = foot?.on ? toWindow(camera, foot.guide ? midOf(foot.guide) : [NaN, NaN]) : [NaN, NaN];
@@ -127,16 +164,38 @@ export function Desk() {
       >
         <Stage width={size.width} height={size.height} listening={false} className="pointer-events-none">
           <KonvaLayer x={x} y={y} scaleX={scale} scaleY={scale} listening={false}>
-            <Rect width={width} height={height} fill="#fbf9f3" shadowColor="#000" shadowOpacity={0.28} shadowBlur={10} shadowOffsetY={3} />
+            <Rect
+              width={width}
+              height={height}
+              fill="#fbf9f3"
+              shadowColor="#000"
+              shadowOpacity={0.28}
+              shadowBlur={10}
+              shadowOffsetY={3}
+            />
             <UnderPicture image={under.image} shot={shot} />
-            {others.map((other) => <OtherPanel key={other.id} shot={other} elements={scene.elements} scale={scale} />)}
-            {[live, ...grids, eyeLevel, ...buildings, panel, ...aids].map((layer) => <Lines key={layer.id} layer={layer} scale={scale} />)}
+            {others.map((other) => (
+              <OtherPanel key={other.id} shot={other} elements={scene.elements} scale={scale} />
+            ))}
+            {[live, ...grids, eyeLevel, ...buildings, panel, ...aids].map((layer) => (
+              <Lines key={layer.id} layer={layer} scale={scale} />
+            ))}
           </KonvaLayer>
           <KonvaLayer x={x} y={y} scaleX={scale} scaleY={scale} listening={false}>
             {third && <Impossible />}
             <Lines layer={string} scale={scale} />
-            {[...marks, ...six].map((layer) => <Lines key={layer.id} layer={layer} scale={scale} />)}
-            <Lines layer={{ id: "centre", name: "Centre of vision", style: { ...STYLES.horizon, dash: [] }, lines: cross(shot.lens.centre, 4) }} scale={scale} />
+            {[...marks, ...six].map((layer) => (
+              <Lines key={layer.id} layer={layer} scale={scale} />
+            ))}
+            <Lines
+              layer={{
+                id: "centre",
+                name: "Centre of vision",
+                style: { ...STYLES.horizon, dash: [] },
+                lines: cross(shot.lens.centre, 4),
+              }}
+              scale={scale}
+            />
           </KonvaLayer>
         </Stage>
         <PanelTabs />
@@ -145,10 +204,19 @@ export function Desk() {
         {(stage === "eye-level" || stage === "points") && <HorizonHandles />}
         {(stage === "points" || stage === "grid") && <SketchHandles />}
         <PinHandles movable={stage === "eye-level" || stage === "points" || stage === "grid"} />
-        {stage === "masses" && chosen?.kind === "block" && !chosen.locked && !raising && <BlockHandles block={chosen} />}
+        {stage === "masses" && chosen?.kind === "block" && !chosen.locked && !raising && (
+          <BlockHandles block={chosen} />
+        )}
         {stage === "points" && <ArcHandles />}
         <SixPoints />
-        {Number.isFinite(fx) && <span className="pointer-events-none absolute rounded bg-slip/90 px-1 text-accent" style={{ left: fx, top: fy }}>street line</span>}
+        {Number.isFinite(fx) && (
+          <span
+            className="pointer-events-none absolute rounded bg-slip/90 px-1 text-accent"
+            style={{ left: fx, top: fy }}
+          >
+            street line
+          </span>
+        )}
         <div className="absolute left-1/2 top-2 z-10 flex -translate-x-1/2 flex-col items-center gap-1">
           <StaleDrawing />
           {under.missing && under.reference && <MissingPicture sceneId={id} reference={under.reference} />}
@@ -170,13 +238,26 @@ export function Desk() {
 }
 
 /** A ring around the place a finding speaks of, at the window's edge if it lies outside. */
-function Ring({ at: [x, y], size }: { readonly at: readonly [number, number]; readonly size: { width: number; height: number } }) {
+function Ring({
+  at: [x, y],
+  size,
+}: {
+  readonly at: readonly [number, number];
+  readonly size: { width: number; height: number };
+}) {
   const left = Math.min(Math.max(x, 16), size.width - 16);
   const top = Math.min(Math.max(y, 16), size.height - 16);
-  return <span data-testid="place" className="pointer-events-none absolute size-7 rounded-full border-2 border-accent" style={{ left: left - 14, top: top - 14 }} />;
+  return (
+    <span
+      data-testid="place"
+      className="pointer-events-none absolute size-7 rounded-full border-2 border-accent"
+      style={{ left: left - 14, top: top - 14 }}
+    />
+  );
 }
 
-const midOf = ([a, b]: readonly [readonly [number, number], readonly [number, number]]) => [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2] as const;
+const midOf = ([a, b]: readonly [readonly [number, number], readonly [number, number]]) =>
+  [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2] as const;
 
 /** Beside the pointer, on the side where there is room. */
 function tagPlace([x, y]: readonly [number, number], size: { width: number; height: number }) {
@@ -187,4 +268,5 @@ function tagPlace([x, y]: readonly [number, number], size: { width: number; heig
 }
 
 /** A small upright cross. */
-const cross = ({ x, y }: { x: number; y: number }, r: number) => Float64Array.from([x - r, y, x + r, y, x, y - r, x, y + r]);
+const cross = ({ x, y }: { x: number; y: number }, r: number) =>
+  Float64Array.from([x - r, y, x + r, y, x, y - r, x, y + r]);

@@ -13,7 +13,10 @@ export function DeskMap() {
   const shot = useShot();
   const { camera, size } = useDesk();
   const pins = placedPins(pinsOf(orientations, shot));
-  const { x, y, width, height } = wholeDesk(shot.sheet, pins.map(({ at }) => at));
+  const { x, y, width, height } = wholeDesk(
+    shot.sheet,
+    pins.map(({ at }) => at),
+  );
   const unit = Math.max(width / 150, height / TALL);
   const [from, to] = [toDesk(camera, [0, 0]), toDesk(camera, [size.width, size.height])];
   const wide = Math.min(150, (TALL * width) / height);
@@ -27,11 +30,35 @@ export function DeskMap() {
       onClick={toggleFraming}
     >
       <svg viewBox={`${x} ${y} ${width} ${height}`} style={{ width: wide, height: tall }} aria-hidden>
-        <rect x={0} y={0} width={shot.sheet.width} height={shot.sheet.height} fill="#fbf9f3" stroke="#2b2a27" strokeWidth={unit} />
-        <rect x={from[0]} y={from[1]} width={to[0] - from[0]} height={to[1] - from[1]} fill="none" stroke="var(--accent)" strokeWidth={1.2 * unit} />
+        <rect
+          x={0}
+          y={0}
+          width={shot.sheet.width}
+          height={shot.sheet.height}
+          fill="#fbf9f3"
+          stroke="#2b2a27"
+          strokeWidth={unit}
+        />
+        <rect
+          x={from[0]}
+          y={from[1]}
+          width={to[0] - from[0]}
+          height={to[1] - from[1]}
+          fill="none"
+          stroke="var(--accent)"
+          strokeWidth={1.2 * unit}
+        />
         {pins.map(({ pin, at: [px, py] }) => {
           const { stroke, head } = setStyle(pin);
-          return <path key={pin.id} transform={`translate(${px} ${py})`} d={headPath(head, 3.6 * unit)} fill={stroke} fillRule="evenodd" />;
+          return (
+            <path
+              key={pin.id}
+              transform={`translate(${px} ${py})`}
+              d={headPath(head, 3.6 * unit)}
+              fill={stroke}
+              fillRule="evenodd"
+            />
+          );
         })}
       </svg>
     </button>

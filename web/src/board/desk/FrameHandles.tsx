@@ -14,10 +14,15 @@ const CATCH = 2;
 /** A shot whose panel has one side elsewhere, kept on the sheet. */
 function withSide(shot: Shot, side: Side, to: number): Shot {
   const { frame, sheet } = shot;
-  const [at, size, most] = side === "left" || side === "right" ? ["x", "width", sheet.width] as const : ["y", "height", sheet.height] as const;
+  const [at, size, most] =
+    side === "left" || side === "right"
+      ? (["x", "width", sheet.width] as const)
+      : (["y", "height", sheet.height] as const);
   const [start, end] = [frame[at], frame[at] + frame[size]];
   const first = side === "left" || side === "top";
-  const [from, until] = first ? [Math.min(Math.max(to, 0), end - LEAST), end] : [start, Math.max(Math.min(to, most), start + LEAST)];
+  const [from, until] = first
+    ? [Math.min(Math.max(to, 0), end - LEAST), end]
+    : [start, Math.max(Math.min(to, most), start + LEAST)];
   return { ...shot, frame: { ...frame, [at]: from, [size]: until - from } };
 }
 
@@ -26,10 +31,17 @@ export function FrameHandles() {
   const shot = useShot();
   const others = useOtherPanels();
   const { x, y, width, height } = shot.frame;
-  const middles: Readonly<Record<Side, Vec2>> = { left: [x, y + height / 2], right: [x + width, y + height / 2], top: [x + width / 2, y], bottom: [x + width / 2, y + height] };
+  const middles: Readonly<Record<Side, Vec2>> = {
+    left: [x, y + height / 2],
+    right: [x + width, y + height / 2],
+    top: [x + width / 2, y],
+    bottom: [x + width / 2, y + height],
+  };
   return SIDES.map((side) => {
     const across = side === "left" || side === "right";
-    const edges = others.flatMap(({ frame }) => (across ? [frame.x, frame.x + frame.width] : [frame.y, frame.y + frame.height]));
+    const edges = others.flatMap(({ frame }) =>
+      across ? [frame.x, frame.x + frame.width] : [frame.y, frame.y + frame.height],
+    );
     const put = (to: number) => onShot((before) => withSide(before, side, to));
     const pick = ([px, py]: Vec2) => (across ? px : py);
     const now = pick(middles[side]);
@@ -47,7 +59,9 @@ export function FrameHandles() {
         }}
         onNudge={(by) => edit(put(now + pick(by)), `panel ${side}`)}
       >
-        <span className={`block rounded-sm border border-[#fffdf8] bg-[#2b2a27] ${across ? "h-5 w-[5px]" : "h-[5px] w-5"}`} />
+        <span
+          className={`block rounded-sm border border-[#fffdf8] bg-[#2b2a27] ${across ? "h-5 w-[5px]" : "h-[5px] w-5"}`}
+        />
       </Handle>
     );
   });

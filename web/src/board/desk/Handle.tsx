@@ -35,7 +35,10 @@ export function Handle({ at, label, children, away, className = "", onDrag, onDo
   const size = useDesk((desk) => desk.size);
   const start = useRef<Vec2>(at);
   const [x, y] = toWindow(camera, at);
-  const [cx, cy] = [Math.min(Math.max(x, INSET), size.width - INSET), Math.min(Math.max(y, INSET), size.height - INSET)];
+  const [cx, cy] = [
+    Math.min(Math.max(x, INSET), size.width - INSET),
+    Math.min(Math.max(y, INSET), size.height - INSET),
+  ];
   const outside = Math.hypot(x - cx, y - cy) > 1;
 
   const { cancel: _, ...pointer } = useDrag({
@@ -45,7 +48,10 @@ export function Handle({ at, label, children, away, className = "", onDrag, onDo
     },
     move: ({ at: now, from, window, alt }) => {
       try {
-        showTag({ at: window, text: onDrag([start.current[0] + now[0] - from[0], start.current[1] + now[1] - from[1]], alt) });
+        showTag({
+          at: window,
+          text: onDrag([start.current[0] + now[0] - from[0], start.current[1] + now[1] - from[1]], alt),
+        });
       } catch (error) {
         showTag({ at: window, text: (error as Error).message, wrong: true });
       }
@@ -88,7 +94,9 @@ export function Handle({ at, label, children, away, className = "", onDrag, onDo
     >
       {children}
       {outside && away && (
-        <span className={`measure pointer-events-none absolute ${cy < 40 ? "top-full" : "bottom-full"} w-max rounded bg-slip/90 px-1 text-[11px] text-ink ${x < cx ? "left-0" : "right-0"}`}>
+        <span
+          className={`measure pointer-events-none absolute ${cy < 40 ? "top-full" : "bottom-full"} w-max rounded bg-slip/90 px-1 text-[11px] text-ink ${x < cx ? "left-0" : "right-0"}`}
+        >
           {measures(away)}
         </span>
       )}

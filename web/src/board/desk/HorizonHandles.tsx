@@ -15,7 +15,8 @@ export function HorizonHandles() {
     const x = side === "left" ? frame.x : frame.x + frame.width;
     const y = heightAt(line, x);
     if (y === null) return null;
-    const shifted = (to: Vec2) => onShot((before) => shiftHorizon(before, to[1] - (heightAt(horizon(viewOf(before))!, x) ?? y)));
+    const shifted = (to: Vec2) =>
+      onShot((before) => shiftHorizon(before, to[1] - (heightAt(horizon(viewOf(before))!, x) ?? y)));
     return (
       <Handle
         key={side}

@@ -26,7 +26,15 @@ export function useOtherPanels(): readonly Shot[] {
 const backToBack = (a: Shot, b: Shot): boolean => a.backOf === b.id || b.backOf === a.id;
 
 /** One of the other panels, drawn in its place: buildings, horizon and frame, and its grids where it is the other disc. */
-export function OtherPanel({ shot, elements, scale }: { readonly shot: Shot; readonly elements: readonly Element[]; readonly scale: number }) {
+export function OtherPanel({
+  shot,
+  elements,
+  scale,
+}: {
+  readonly shot: Shot;
+  readonly elements: readonly Element[];
+  readonly scale: number;
+}) {
   const orientations = useBoard((board) => board.scene.orientations);
   const other = backToBack(useShot(), shot);
   const seen = useSeen(elements, shot.eye.x, shot.eye.y, shot.eye.z);
@@ -34,7 +42,10 @@ export function OtherPanel({ shot, elements, scale }: { readonly shot: Shot; rea
     const view = viewOf(shot);
     const { horizon, frame } = sheetLayers(shot, view);
     const grids = other ? bundleLayers(shot, shownPins(orientations, shot), view) : [];
-    return [...grids, horizon, ...buildingLayers(view, seen, showOf(shot)), frame].map((layer) => ({ ...layer, style: { ...layer.style, opacity: layer.style.opacity * RESTING } }));
+    return [...grids, horizon, ...buildingLayers(view, seen, showOf(shot)), frame].map((layer) => ({
+      ...layer,
+      style: { ...layer.style, opacity: layer.style.opacity * RESTING },
+    }));
   }, [shot, seen, other, orientations]);
   return layers.map((layer) => <Lines key={layer.id} layer={layer} scale={scale} />);
 }
@@ -71,13 +82,23 @@ export function OtherDiscPins() {
   const camera = useDesk((desk) => desk.camera);
   const orientations = useBoard((board) => board.scene.orientations);
   const shot = useShot();
-  return useOtherPanels().filter((other) => backToBack(shot, other)).flatMap((other) => {
-    const view = viewOf(other);
-    return shownPins(orientations, other).map((pin) => {
-      const { at } = pin.point;
-      if (!at || !within(view, pin)) return null;
-      const [x, y] = toWindow(camera, at);
-      return <span key={`${other.id} ${pin.id}`} className={`pointer-events-none absolute ${pin.opposite ? "opacity-55" : ""}`} style={{ left: x - 7, top: y - 7 }}><PinHead pin={pin} /></span>;
+  return useOtherPanels()
+    .filter((other) => backToBack(shot, other))
+    .flatMap((other) => {
+      const view = viewOf(other);
+      return shownPins(orientations, other).map((pin) => {
+        const { at } = pin.point;
+        if (!at || !within(view, pin)) return null;
+        const [x, y] = toWindow(camera, at);
+        return (
+          <span
+            key={`${other.id} ${pin.id}`}
+            className={`pointer-events-none absolute ${pin.opposite ? "opacity-55" : ""}`}
+            style={{ left: x - 7, top: y - 7 }}
+          >
+            <PinHead pin={pin} />
+          </span>
+        );
+      });
     });
-  });
 }

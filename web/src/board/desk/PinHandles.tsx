@@ -29,7 +29,10 @@ export function PinHandles({ movable }: { readonly movable: boolean }) {
   const both = useBothDiscs();
   const view = useMemo(() => viewOf(shot), [shot]);
   return useShownPins().map((pin) => {
-    const { role, point: { at } } = pin;
+    const {
+      role,
+      point: { at },
+    } = pin;
     // Uprights belong to every orientation; where one must stay put beside them, it is the first.
     const own = orientations.find(({ id }) => id === pin.orientation) ?? main;
     // Of two discs the other one has what lies off this one.
@@ -37,10 +40,19 @@ export function PinHandles({ movable }: { readonly movable: boolean }) {
     if (movable && !LAWS[shot.lens.law].straight) return <TurningHandle key={pin.id} pin={pin} at={at} />;
     if (!movable || !own) {
       const [x, y] = toWindow(camera, at);
-      return <span key={pin.id} className={`pointer-events-none absolute ${pin.opposite ? "opacity-55" : ""}`} style={{ left: x - 7, top: y - 7 }}><PinHead pin={pin} /></span>;
+      return (
+        <span
+          key={pin.id}
+          className={`pointer-events-none absolute ${pin.opposite ? "opacity-55" : ""}`}
+          style={{ left: x - 7, top: y - 7 }}
+        >
+          <PinHead pin={pin} />
+        </span>
+      );
     }
     const slope = own.slopes?.find(({ id }) => id === pin.slope);
-    if (slope && (role === "up" || role === "down")) return <SlopeHandle key={pin.id} pin={pin} at={at} role={role} own={own} slope={slope} />;
+    if (slope && (role === "up" || role === "down"))
+      return <SlopeHandle key={pin.id} pin={pin} at={at} role={role} own={own} slope={slope} />;
     if (role === "up" || role === "down") return null;
     const put = (to: Vec2) => onShot((before) => movePin(own, before, role, to, keep));
     const [plumb] = middle(shot.frame);
@@ -101,20 +113,37 @@ function TurningHandle({ pin, at }: { readonly pin: Pin; readonly at: Vec2 }) {
       }}
       onNudge={([dx, dy]) => edit(put([at[0] + dx, at[1] + dy]), `pin ${pin.id}`)}
     >
-      <span className={pin.opposite ? "opacity-55" : ""}><PinHead pin={pin} /></span>
+      <span className={pin.opposite ? "opacity-55" : ""}>
+        <PinHead pin={pin} />
+      </span>
     </Handle>
   );
 }
 
 /** A point of a slope, dragged up and down on the upright through its level one: the slope gets steeper or flatter. */
-function SlopeHandle({ pin, at, role, own, slope }: { readonly pin: Pin; readonly at: Vec2; readonly role: "up" | "down"; readonly own: Orientation; readonly slope: Slope }) {
+function SlopeHandle({
+  pin,
+  at,
+  role,
+  own,
+  slope,
+}: {
+  readonly pin: Pin;
+  readonly at: Vec2;
+  readonly role: "up" | "down";
+  readonly own: Orientation;
+  readonly slope: Slope;
+}) {
   const shot = useShot();
   const put = (to: Vec2): [Recipe, number] => {
     const rise = slopeTo(own, slope, shot, role, to);
-    return [(scene) => {
-      const one = scene.orientations.find(({ id }) => id === own.id)?.slopes?.find(({ id }) => id === slope.id);
-      if (one) one.rise = rise;
-    }, rise];
+    return [
+      (scene) => {
+        const one = scene.orientations.find(({ id }) => id === own.id)?.slopes?.find(({ id }) => id === slope.id);
+        if (one) one.rise = rise;
+      },
+      rise,
+    ];
   };
   return (
     <Handle

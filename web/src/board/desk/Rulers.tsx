@@ -82,7 +82,11 @@ function Ruler({ across }: { readonly across: boolean }) {
       ref={canvas}
       aria-hidden
       className="absolute bg-slip text-pencil"
-      style={across ? { left: RULER, top: 0, width: size.width, height: RULER } : { left: 0, top: RULER, width: RULER, height: size.height }}
+      style={
+        across
+          ? { left: RULER, top: 0, width: size.width, height: RULER }
+          : { left: 0, top: RULER, width: RULER, height: size.height }
+      }
     />
   );
 }
@@ -90,12 +94,21 @@ function Ruler({ across }: { readonly across: boolean }) {
 /** Both rulers, and the corner between them: pressed, it changes what is measured in. */
 export function Rulers() {
   const imperial = useUnits(({ system }) => system === "imperial");
-  const label = imperial ? "Measures in inches and feet: change to millimetres and metres" : "Measures in millimetres and metres: change to inches and feet";
+  const label = imperial
+    ? "Measures in inches and feet: change to millimetres and metres"
+    : "Measures in millimetres and metres: change to inches and feet";
   return (
     <>
       <Ruler across />
       <Ruler across={false} />
-      <button type="button" aria-label={label} title={label} className="absolute left-0 top-0 z-10 flex items-center justify-center bg-slip text-[9px] text-pencil hover:bg-wash" style={{ width: RULER, height: RULER }} onClick={switchUnits}>
+      <button
+        type="button"
+        aria-label={label}
+        title={label}
+        className="absolute left-0 top-0 z-10 flex items-center justify-center bg-slip text-[9px] text-pencil hover:bg-wash"
+        style={{ width: RULER, height: RULER }}
+        onClick={switchUnits}
+      >
         {imperial ? "in" : "mm"}
       </button>
     </>

@@ -2,7 +2,19 @@ import { useMemo, useState, type KeyboardEvent, type PointerEvent } from "react"
 import type { Layer } from "@zanvo/core/drawing";
 import { middle, scale, type Vec2, type Vec3 } from "@zanvo/core/geometry";
 import { LAWS } from "@zanvo/core/lens";
-import { CurveBook, drawPlane, firstPlaceTold, projectDirection, seenBy, sixOf, sixPoints, slidTo, toEye, unproject, viewOf } from "@zanvo/core/shot";
+import {
+  CurveBook,
+  drawPlane,
+  firstPlaceTold,
+  projectDirection,
+  seenBy,
+  sixOf,
+  sixPoints,
+  slidTo,
+  toEye,
+  unproject,
+  viewOf,
+} from "@zanvo/core/shot";
 import { useBoard, useShot } from "../board";
 import { toWindow } from "./camera";
 import { deskPoint, placeSix, showTag, useDesk, windowPoint } from "./desk";
@@ -33,11 +45,21 @@ function usePoints(): readonly Vec3[] {
 export function useSixLayers(): readonly Layer[] {
   const points = usePoints();
   const shot = useShot();
-  return useMemo(() => points.map((point, i) => {
-    const book = new CurveBook();
-    drawPlane(viewOf(shot), seenBy(shot, point), book);
-    return { id: `six-${i}`, name: `Horizon of point ${i + 1}`, style: STYLE, lines: new Float64Array(), curves: book.curves() };
-  }), [points, shot]);
+  return useMemo(
+    () =>
+      points.map((point, i) => {
+        const book = new CurveBook();
+        drawPlane(viewOf(shot), seenBy(shot, point), book);
+        return {
+          id: `six-${i}`,
+          name: `Horizon of point ${i + 1}`,
+          style: STYLE,
+          lines: new Float64Array(),
+          curves: book.curves(),
+        };
+      }),
+    [points, shot],
+  );
 }
 
 /** The six points by number, their opposites with a stroke, and the hand that places the first two. */
@@ -47,13 +69,26 @@ export function SixPoints() {
   const points = usePoints();
   const shot = useShot();
   if (!six) return null;
-  const marks = points.flatMap((point, i) => [1, -1].map((side) => ({ name: `${i + 1}${side < 0 ? "′" : ""}`, at: projectDirection(viewOf(shot), seenBy(shot, scale(point, side))) })));
+  const marks = points.flatMap((point, i) =>
+    [1, -1].map((side) => ({
+      name: `${i + 1}${side < 0 ? "′" : ""}`,
+      at: projectDirection(viewOf(shot), seenBy(shot, scale(point, side))),
+    })),
+  );
   return (
     <>
       {marks.map(({ name, at }) => {
         if (!at) return null;
         const [x, y] = toWindow(camera, at);
-        return <span key={name} className={`measure pointer-events-none absolute flex size-5 items-center justify-center rounded-full border border-accent bg-slip text-[11px] text-ink ${six.step === "named" ? "-translate-x-5 -translate-y-5" : ""}`} style={{ left: x - 10, top: y - 10 }}>{name}</span>;
+        return (
+          <span
+            key={name}
+            className={`measure pointer-events-none absolute flex size-5 items-center justify-center rounded-full border border-accent bg-slip text-[11px] text-ink ${six.step === "named" ? "-translate-x-5 -translate-y-5" : ""}`}
+            style={{ left: x - 10, top: y - 10 }}
+          >
+            {name}
+          </span>
+        );
       })}
       {six.step !== "named" && <Placing key={six.step} step={six.step} />}
     </>

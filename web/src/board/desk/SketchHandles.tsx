@@ -11,7 +11,8 @@ export function SketchHandles() {
   return KEYS.map((key) => {
     const at = shot.sketch?.[key];
     if (!at) return null;
-    const put = ([x, y]: Vec2) => onShot((before) => ({ ...before, sketch: before.sketch && { ...before.sketch, [key]: { x, y } } }));
+    const put = ([x, y]: Vec2) =>
+      onShot((before) => ({ ...before, sketch: before.sketch && { ...before.sketch, [key]: { x, y } } }));
     return (
       <Handle
         key={key}

@@ -6,8 +6,16 @@ export function StaleDrawing() {
   const { stale, gaveUp } = useStale();
   if (!stale) return null;
   return (
-    <div role="alert" className="flex items-center gap-2 rounded border border-hair bg-slip px-2 py-1" onPointerDown={(event) => event.stopPropagation()}>
-      <span>{gaveUp ? "The drawing is old: its hidden lines cannot be worked out now." : "The drawing is old: its hidden lines are being worked out anew."}</span>
+    <div
+      role="alert"
+      className="flex items-center gap-2 rounded border border-hair bg-slip px-2 py-1"
+      onPointerDown={(event) => event.stopPropagation()}
+    >
+      <span>
+        {gaveUp
+          ? "The drawing is old: its hidden lines cannot be worked out now."
+          : "The drawing is old: its hidden lines are being worked out anew."}
+      </span>
       {gaveUp && <Button onClick={lookAgain}>Try again</Button>}
     </div>
   );

@@ -8,13 +8,16 @@ import { newId } from "../../id";
 import { edit, go, useBoard, type Recipe } from "../board";
 
 /** A recipe that puts an element in the place of the one with its id. */
-export const replaceElement = (element: Element): Recipe => (scene) => {
-  const at = scene.elements.findIndex((one) => one.id === element.id);
-  if (at >= 0) scene.elements[at] = element;
-};
+export const replaceElement =
+  (element: Element): Recipe =>
+  (scene) => {
+    const at = scene.elements.findIndex((one) => one.id === element.id);
+    if (at >= 0) scene.elements[at] = element;
+  };
 
 /** What a foot on the ground may be drawn to: the blocks that stand for what stands there. */
-export const standingOf = (elements: readonly Element[]): Block[] => elements.filter((one) => stands(one) && !one.hidden).map(boxOf);
+export const standingOf = (elements: readonly Element[]): Block[] =>
+  elements.filter((one) => stands(one) && !one.hidden).map(boxOf);
 
 /**
  * The element moved over the ground so that the foot of its near corner is seen `by` mm away from where it was, drawn to
@@ -25,14 +28,24 @@ export function moveElement(view: View, element: Element, others: readonly Eleme
   const [x, y] = blockCorner(box, ...nearCorner(box, view.eye));
   const seen = project(view, [x, y, 0]);
   const foot = seen && footAt(view, standingOf(others), [seen[0] + by[0], seen[1] + by[1]], reach);
-  return foot && { element: moved(element, foot.at[0] - x, foot.at[1] - y), foot, far: Math.hypot(foot.at[0] - x, foot.at[1] - y) };
+  return (
+    foot && {
+      element: moved(element, foot.at[0] - x, foot.at[1] - y),
+      foot,
+      far: Math.hypot(foot.at[0] - x, foot.at[1] - y),
+    }
+  );
 }
 
 /** Puts a copy beside an element, touching it along its length, and chooses it. */
 export function duplicateElement(element: Element): void {
   const box = boxOf(element);
   const [l] = blockAxes(box);
-  const copy: Element = { ...moved(element, l[0] * box.length, l[1] * box.length), id: newId(), name: `${element.name} (copy)`.slice(0, 200) };
+  const copy: Element = {
+    ...moved(element, l[0] * box.length, l[1] * box.length),
+    id: newId(),
+    name: `${element.name} (copy)`.slice(0, 200),
+  };
   edit((scene) => void scene.elements.push(copy));
   go({ selected: copy.id });
 }
@@ -53,7 +66,8 @@ export function nearestBlock(elements: readonly Element[], shot: Shot): Block | 
 }
 
 /** The chosen element, if one is chosen. */
-export const useChosen = (): Element | undefined => useBoard(({ scene, selected }) => scene.elements.find((one) => one.id === selected));
+export const useChosen = (): Element | undefined =>
+  useBoard(({ scene, selected }) => scene.elements.find((one) => one.id === selected));
 
 /** The block that stands for the chosen element. */
 export function useChosenBox(): Block | undefined {

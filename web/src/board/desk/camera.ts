@@ -20,7 +20,10 @@ export const toDesk = ({ scale, x, y }: Camera, [px, py]: Vec2): Vec2 => [(px - 
 
 /** The camera that shows a rectangle of the desk as large as it goes: in the middle, or hung from the top. */
 export function fit(rect: Rect, { width, height }: Size, pad: number, hung = false): Camera {
-  const scale = Math.min(MOST, Math.max(LEAST, Math.min((width - 2 * pad) / rect.width, (height - 2 * pad) / rect.height)));
+  const scale = Math.min(
+    MOST,
+    Math.max(LEAST, Math.min((width - 2 * pad) / rect.width, (height - 2 * pad) / rect.height)),
+  );
   return {
     scale,
     x: width / 2 - scale * (rect.x + rect.width / 2),
@@ -35,7 +38,11 @@ export function zoom(camera: Camera, factor: number, [px, py]: Vec2): Camera {
   return { scale, x: px - k * (px - camera.x), y: py - k * (py - camera.y) };
 }
 
-export const pan = (camera: Camera, dx: number, dy: number): Camera => ({ ...camera, x: camera.x + dx, y: camera.y + dy });
+export const pan = (camera: Camera, dx: number, dy: number): Camera => ({
+  ...camera,
+  x: camera.x + dx,
+  y: camera.y + dy,
+});
 
 /** Two fingers, one of which moves: the desk follows both. */
 export function pinched(camera: Camera, before: Vec2, now: Vec2, other: Vec2): Camera {
@@ -46,10 +53,19 @@ export function pinched(camera: Camera, before: Vec2, now: Vec2, other: Vec2): C
 }
 
 /** The wheel zooms about the pointer; a trackpad pans, and zooms when pinched. */
-export function wheeled(camera: Camera, event: Pick<WheelEvent, "deltaMode" | "deltaX" | "deltaY" | "ctrlKey" | "shiftKey">, at: Vec2): Camera {
+export function wheeled(
+  camera: Camera,
+  event: Pick<WheelEvent, "deltaMode" | "deltaX" | "deltaY" | "ctrlKey" | "shiftKey">,
+  at: Vec2,
+): Camera {
   const lines = event.deltaMode === WheelEvent.DOM_DELTA_LINE;
   const notch = lines || (event.deltaX === 0 && Math.abs(event.deltaY) >= 60);
-  if (event.ctrlKey || (notch && !event.shiftKey)) return zoom(camera, Math.exp(-(lines ? event.deltaY * 33 : event.deltaY) * (event.ctrlKey && !notch ? 0.01 : 0.0018)), at);
+  if (event.ctrlKey || (notch && !event.shiftKey))
+    return zoom(
+      camera,
+      Math.exp(-(lines ? event.deltaY * 33 : event.deltaY) * (event.ctrlKey && !notch ? 0.01 : 0.0018)),
+      at,
+    );
   return pan(camera, -(event.shiftKey ? event.deltaY : event.deltaX), event.shiftKey ? 0 : -event.deltaY);
 }
 

@@ -45,7 +45,16 @@ interface Desk {
 
 /** How the desk is looked at, and what the hand is doing on it. Nothing of it is part of the document. */
 export const useDesk = create<Desk>(() => ({
-  size: { width: 0, height: 0 }, camera: { scale: 2, x: 0, y: 0 }, framing: "sheet", tag: null, pointer: null, raising: null, foot: null, third: null, six: null, place: null,
+  size: { width: 0, height: 0 },
+  camera: { scale: 2, x: 0, y: 0 },
+  framing: "sheet",
+  tag: null,
+  pointer: null,
+  raising: null,
+  foot: null,
+  third: null,
+  six: null,
+  place: null,
 }));
 const { getState: get, setState: set } = useDesk;
 
@@ -62,14 +71,19 @@ export function windowPoint(event: { readonly clientX: number; readonly clientY:
 }
 
 /** Where a pointer is on the desk, in mm. */
-export const deskPoint = (event: { readonly clientX: number; readonly clientY: number }): Vec2 => toDesk(get().camera, windowPoint(event));
+export const deskPoint = (event: { readonly clientX: number; readonly clientY: number }): Vec2 =>
+  toDesk(get().camera, windowPoint(event));
 
 /** Fits the sheet or the whole desk into the window. */
 export function frame(framing: "sheet" | "desk", size = get().size): void {
   const board = useBoard.getState();
   const shot = currentShot(board);
-  const rect = framing === "sheet" ? { x: 0, y: 0, ...shot.sheet } : wholeDesk(shot.sheet, deskPlaces(shot, pinsOf(board.scene.orientations, shot), viewOf(shot)));
-  if (size.width > 0) set({ size, framing, camera: framing === "sheet" ? fit(rect, size, 8, true) : fit(rect, size, 24) });
+  const rect =
+    framing === "sheet"
+      ? { x: 0, y: 0, ...shot.sheet }
+      : wholeDesk(shot.sheet, deskPlaces(shot, pinsOf(board.scene.orientations, shot), viewOf(shot)));
+  if (size.width > 0)
+    set({ size, framing, camera: framing === "sheet" ? fit(rect, size, 8, true) : fit(rect, size, 24) });
 }
 
 /** Looks at a scene's desk as it was last looked at in this window. @returns remembers it, and ends */
@@ -123,7 +137,11 @@ export const setSix = (six: Six | null): void => set({ six, tag: null });
  */
 export function placeSix(at: Vec2): void {
   const { six } = get();
-  const { scene: { orientations: [main] } } = useBoard.getState();
+  const {
+    scene: {
+      orientations: [main],
+    },
+  } = useBoard.getState();
   const shot = currentShot(useBoard.getState());
   if (six?.step === "first") {
     const view = viewOf(shot);

@@ -17,18 +17,45 @@ function drawn(points: readonly (readonly [number, number])[]): Omit<Block, "id"
 
 describe("raising a corner", () => {
   it("makes the block whose corners are drawn where the hand went", () => {
-    const truth: Block = { id: "b", kind: "block", name: "B", origin: { x: 1, y: 12, z: 0 }, heading: -55, length: 9, width: 6, height: 5 };
+    const truth: Block = {
+      id: "b",
+      kind: "block",
+      name: "B",
+      origin: { x: 1, y: 12, z: 0 },
+      heading: -55,
+      length: 9,
+      width: 6,
+      height: 5,
+    };
     const seen = (p: readonly [number, number, number]) => project(view, p)!;
     const near = blockCorner(truth, 0, 0);
-    const block = drawn([seen(near), seen([near[0], near[1], 5]), seen(blockCorner(truth, 1, 0)), seen(blockCorner(truth, 0, 1))]);
+    const block = drawn([
+      seen(near),
+      seen([near[0], near[1], 5]),
+      seen(blockCorner(truth, 1, 0)),
+      seen(blockCorner(truth, 0, 1)),
+    ]);
     expect(block).toEqual({
-      kind: "block", heading: expect.closeTo(-55, 9), length: expect.closeTo(9, 6), width: expect.closeTo(6, 6), height: expect.closeTo(5, 6),
+      kind: "block",
+      heading: expect.closeTo(-55, 9),
+      length: expect.closeTo(9, 6),
+      width: expect.closeTo(6, 6),
+      height: expect.closeTo(5, 6),
       origin: { x: expect.closeTo(1, 6), y: expect.closeTo(12, 6), z: expect.closeTo(0, 9) },
     });
   });
 
   it("goes out along the sets of the house whose street line was caught", () => {
-    const house: Block = { id: "b", kind: "block", name: "B", origin: { x: 0, y: 12, z: 0 }, heading: -20, length: 9, width: 6, height: 5 };
+    const house: Block = {
+      id: "b",
+      kind: "block",
+      name: "B",
+      origin: { x: 0, y: 12, z: 0 },
+      heading: -20,
+      length: 9,
+      width: 6,
+      height: 5,
+    };
     const foot = footAt(view, [house], project(view, blockCorner(house, 0, 0))!, 2)!;
     expect(begin(foot, 35, 0)).toMatchObject({ left: -20, right: 70 });
   });
@@ -60,7 +87,10 @@ describe("the desk's camera", () => {
   });
 
   it("fits the sheet and every pin into the window", () => {
-    const pins = [[-2600, 148], [900, 148]] as const;
+    const pins = [
+      [-2600, 148],
+      [900, 148],
+    ] as const;
     const camera = fit(wholeDesk({ width: 420, height: 297 }, pins), size, 24);
     for (const pin of pins) {
       const [x, y] = toWindow(camera, pin);

@@ -24,7 +24,12 @@ export const LEAST = 0.1;
 
 /** A building begun at a foot, along the sets of an orientation, or of the block whose street line was caught. */
 export function begin(foot: Foot, orientation: number, gaze: number): Raising {
-  return { foot, ...handed(foot.on ? foot.on.block.heading : orientation, gaze), step: "height", measures: { height: 0, left: 0, right: 0 } };
+  return {
+    foot,
+    ...handed(foot.on ? foot.on.block.heading : orientation, gaze),
+    step: "height",
+    measures: { height: 0, left: 0, right: 0 },
+  };
 }
 
 /** The line the current step is measured along. */
@@ -40,7 +45,10 @@ export function reach(view: View, raising: Raising, point: Vec2): Raising {
 }
 
 /** The raising with the current measure given in metres. */
-export const typed = (raising: Raising, metres: number): Raising => ({ ...raising, measures: { ...raising.measures, [raising.step]: metres } });
+export const typed = (raising: Raising, metres: number): Raising => ({
+  ...raising,
+  measures: { ...raising.measures, [raising.step]: metres },
+});
 
 /** Why the current measure cannot be taken, or null. */
 export const lacking = ({ step, measures }: Raising): string | null =>
@@ -50,8 +58,19 @@ export const lacking = ({ step, measures }: Raising): string | null =>
 export function advance(raising: Raising): Raising | Omit<Block, "id" | "name"> {
   const next = STEPS[STEPS.indexOf(raising.step) + 1];
   if (next) return { ...raising, step: next };
-  const { foot: { at }, left, measures } = raising;
-  return { kind: "block", origin: { x: at[0], y: at[1], z: at[2] }, heading: left, length: measures.left, width: measures.right, height: measures.height };
+  const {
+    foot: { at },
+    left,
+    measures,
+  } = raising;
+  return {
+    kind: "block",
+    origin: { x: at[0], y: at[1], z: at[2] },
+    heading: left,
+    length: measures.left,
+    width: measures.right,
+    height: measures.height,
+  };
 }
 
 /** The edges of what stands so far, as world segments. */
@@ -60,7 +79,14 @@ export function edges({ foot, left, right, measures }: Raising): (readonly [Vec3
   const base = [foot.at, add(foot.at, l), add(add(foot.at, l), r), add(foot.at, r)];
   const top = base.map((p): Vec3 => [p[0], p[1], p[2] + measures.height]);
   const round = [0, 1, 2, 3];
-  return round.flatMap((i) => [[base[i], base[(i + 1) % 4]], [top[i], top[(i + 1) % 4]], [base[i], top[i]]] as const);
+  return round.flatMap(
+    (i) =>
+      [
+        [base[i], base[(i + 1) % 4]],
+        [top[i], top[(i + 1) % 4]],
+        [base[i], top[i]],
+      ] as const,
+  );
 }
 
 /** The current measure on paper, in mm. */

@@ -16,7 +16,12 @@ const api = {
    * The stretches of the elements' edges that an eye sees; null where the asker gave it up meanwhile.
    * @param onPart told each part as it comes, the nearest first
    */
-  async see(asker: string, elements: readonly Element[], eye: Vec3, onPart?: (part: Seen) => void): Promise<Seen | null> {
+  async see(
+    asker: string,
+    elements: readonly Element[],
+    eye: Vec3,
+    onPart?: (part: Seen) => void,
+  ): Promise<Seen | null> {
     const run = (wanted.get(asker) ?? 0) + 1;
     wanted.set(asker, run);
     const parts = look(elements, eye);

@@ -8,7 +8,10 @@ import { useChosenBox } from "./blocks";
 /** The pins that are shown: none that was put aside, and, where it is wished, only those of one building and the uprights. */
 export function shownPins(orientations: readonly Orientation[], shot: Shot, only?: Block): Pin[] {
   const own = new Set(orientations.filter((one) => !only || alongside(one, only)).map(({ id }) => id));
-  return pinsOf(orientations, shot).filter(({ id, orientation }) => !bundleOf(shot, id.replace(/-opposite$/, "")).off && (orientation === null || own.has(orientation)));
+  return pinsOf(orientations, shot).filter(
+    ({ id, orientation }) =>
+      !bundleOf(shot, id.replace(/-opposite$/, "")).off && (orientation === null || own.has(orientation)),
+  );
 }
 
 /** The pins that are shown on the desk now. */

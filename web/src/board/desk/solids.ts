@@ -5,7 +5,8 @@ import { see, type Seen } from "@zanvo/core/visibility";
 import { build, type Element } from "@zanvo/core/world";
 
 /** The element that is seen at a place of the picture. */
-export const pick = (view: View, elements: readonly Element[], at: Vec2): string | null => pickSolid(view, build(elements), at);
+export const pick = (view: View, elements: readonly Element[], at: Vec2): string | null =>
+  pickSolid(view, build(elements), at);
 
 /** An element as it would be seen by itself. */
 export const alone = (view: View, element: Element): Seen => see(build([element]), view.eye);

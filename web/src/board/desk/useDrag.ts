@@ -28,7 +28,10 @@ const SLOP = 4;
 export function useDrag(handlers: DragHandlers) {
   const live = useRef<{ id: number; from: Vec2; start: Vec2; moved: boolean; stop: () => void } | null>(null);
   const pointOf = (event: PointerEvent): DragPoint => ({
-    at: deskPoint(event), from: live.current?.from ?? deskPoint(event), window: windowPoint(event), alt: event.altKey,
+    at: deskPoint(event),
+    from: live.current?.from ?? deskPoint(event),
+    window: windowPoint(event),
+    alt: event.altKey,
   });
   const finish = () => {
     live.current?.stop();
@@ -53,7 +56,13 @@ export function useDrag(handlers: DragHandlers) {
       };
       addEventListener("keydown", onKey, true);
       const [from, start] = [deskPoint(event), windowPoint(event)];
-      live.current = { id: event.pointerId, from, start, moved: false, stop: () => removeEventListener("keydown", onKey, true) };
+      live.current = {
+        id: event.pointerId,
+        from,
+        start,
+        moved: false,
+        stop: () => removeEventListener("keydown", onKey, true),
+      };
     },
     onPointerMove: (event: PointerEvent) => {
       const drag = live.current;

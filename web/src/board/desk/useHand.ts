@@ -15,7 +15,11 @@ const REACH = 9;
 
 const reachMm = (alt: boolean): number => (alt ? 0 : REACH / useDesk.getState().camera.scale);
 
-type Doing = { readonly what: "pan"; readonly last: Vec2 } | { readonly what: "raise" } | { readonly what: "move"; readonly id: string } | { readonly what: "nothing" };
+type Doing =
+  | { readonly what: "pan"; readonly last: Vec2 }
+  | { readonly what: "raise" }
+  | { readonly what: "move"; readonly id: string }
+  | { readonly what: "nothing" };
 
 /** What the hand does on the desk itself: raising, choosing and moving buildings, panning and zooming. */
 export function useHand(holder: RefObject<HTMLDivElement | null>) {
@@ -41,7 +45,10 @@ export function useHand(holder: RefObject<HTMLDivElement | null>) {
     end: (point, moved) => {
       const { what } = doing.current;
       doing.current = { what: "nothing" };
-      if (what === "raise" && (moved || useDesk.getState().raising?.step !== "height" || useDesk.getState().raising?.measures.height)) {
+      if (
+        what === "raise" &&
+        (moved || useDesk.getState().raising?.step !== "height" || useDesk.getState().raising?.measures.height)
+      ) {
         const lack = takeMeasure();
         if (lack) showTag({ at: point.window, text: lack, wrong: true });
       }
@@ -118,7 +125,9 @@ function begun({ at, window, alt }: DragPoint, panning: boolean): Doing {
   const choosing = solidsNow();
   if (!choosing) {
     // The first press right after coming here: it chooses as soon as it can.
-    void solids().then(({ pick }) => go({ selected: contains(shot.frame, at) ? pick(view, scene.elements, at) : null }));
+    void solids().then(({ pick }) =>
+      go({ selected: contains(shot.frame, at) ? pick(view, scene.elements, at) : null }),
+    );
     return { what: "nothing" };
   }
   const id = contains(shot.frame, at) ? choosing.pick(view, scene.elements, at) : null;
@@ -136,18 +145,32 @@ function drawOut({ at, window }: DragPoint): void {
   const next = reach(view, raising, at);
   const paper = onPaper(view, next);
   const name = next.step === "height" ? "up" : next.step;
-  useDesk.setState({ raising: next, tag: { at: window, text: `${name} ${metres(next.measures[next.step])}${paper === null ? "" : ` · ${mm(paper)}`}` } });
+  useDesk.setState({
+    raising: next,
+    tag: { at: window, text: `${name} ${metres(next.measures[next.step])}${paper === null ? "" : ` · ${mm(paper)}`}` },
+  });
 }
 
 function moveChosen(id: string, { at, from, window, alt }: DragPoint): void {
   const { gesture, scene } = useBoard.getState();
   const before = (gesture?.base ?? scene).elements;
   const element = before.find((one) => one.id === id);
-  const moved = element && moveElement(currentView(), element, before.filter((one) => one.id !== id), [at[0] - from[0], at[1] - from[1]], reachMm(alt));
+  const moved =
+    element &&
+    moveElement(
+      currentView(),
+      element,
+      before.filter((one) => one.id !== id),
+      [at[0] - from[0], at[1] - from[1]],
+      reachMm(alt),
+    );
   if (!moved) return showTag({ at: window, text: "There is no ground above the horizon.", wrong: true });
   drag(replaceElement(moved.element));
   useDesk.setState({ foot: moved.foot });
-  showTag({ at: window, text: `${metres(moved.far)} over the ground${moved.foot.on ? `, to the ${moved.foot.on.what} of ${moved.foot.on.block.name}` : ""}` });
+  showTag({
+    at: window,
+    text: `${metres(moved.far)} over the ground${moved.foot.on ? `, to the ${moved.foot.on.what} of ${moved.foot.on.block.name}` : ""}`,
+  });
 }
 
 /** What is shown before a press: where a foot would be drawn to, or how far the next measure has come. */
@@ -158,8 +181,13 @@ function hover(event: PointerEvent): void {
   const at = deskPoint(event);
   if (raising) drawOut({ at, from: at, window: windowPoint(event), alt: event.altKey });
   else {
-    const foot = contains(currentShot(useBoard.getState()).frame, at) ? footAt(currentView(), standingOf(scene.elements), at, reachMm(event.altKey)) : null;
-    useDesk.setState({ foot, tag: foot?.on ? { at: windowPoint(event), text: `${foot.on.what} of ${foot.on.block.name}` } : null });
+    const foot = contains(currentShot(useBoard.getState()).frame, at)
+      ? footAt(currentView(), standingOf(scene.elements), at, reachMm(event.altKey))
+      : null;
+    useDesk.setState({
+      foot,
+      tag: foot?.on ? { at: windowPoint(event), text: `${foot.on.what} of ${foot.on.block.name}` } : null,
+    });
   }
 }
 
@@ -182,7 +210,9 @@ function useSpace(holder: RefObject<HTMLDivElement | null>): boolean {
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (event.key !== " ") return;
-      const typing = event.target instanceof Element && event.target.closest("input, select, textarea, [role=slider], [role=dialog]");
+      const typing =
+        event.target instanceof Element &&
+        event.target.closest("input, select, textarea, [role=slider], [role=dialog]");
       if (event.type === "keydown" && !typing && holder.current?.matches(":hover")) {
         event.preventDefault();
         setHeld(true);

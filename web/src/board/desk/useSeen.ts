@@ -18,7 +18,11 @@ interface Wanted {
 }
 
 /** Whether the drawing is old, since what works it out has died or did not load; and whether that was given up. */
-export const useStale = create<{ readonly stale: boolean; readonly gaveUp: boolean; readonly tries: number }>(() => ({ stale: false, gaveUp: false, tries: 0 }));
+export const useStale = create<{ readonly stale: boolean; readonly gaveUp: boolean; readonly tries: number }>(() => ({
+  stale: false,
+  gaveUp: false,
+  tries: 0,
+}));
 
 /** Works the drawing out once more, after it was given up. */
 export const lookAgain = (): void => useStale.setState(({ tries }) => ({ gaveUp: false, tries: tries + 1 }));
@@ -59,7 +63,12 @@ export function useSeen(elements: readonly Element[], x: number, y: number, z: n
     wanted.current = { elements, eye: [x, y, z] };
     if (begun.current !== null) {
       const run = begun.current;
-      const timer = setTimeout(() => { if (begun.current === run && wanted.current) giveUp(asker); }, Math.max(0, run + PATIENCE - performance.now()));
+      const timer = setTimeout(
+        () => {
+          if (begun.current === run && wanted.current) giveUp(asker);
+        },
+        Math.max(0, run + PATIENCE - performance.now()),
+      );
       return () => clearTimeout(timer);
     }
     const work = async () => {
@@ -67,10 +76,12 @@ export function useSeen(elements: readonly Element[], x: number, y: number, z: n
         const { elements: what, eye } = wanted.current;
         wanted.current = null;
         begun.current = performance.now();
-        const found = await thread.call((remote) => remote.see(asker, what, eye, fresh.current ? proxy(shown(setSeen)) : undefined)).catch(() => {
-          useStale.setState({ gaveUp: true });
-          return null;
-        });
+        const found = await thread
+          .call((remote) => remote.see(asker, what, eye, fresh.current ? proxy(shown(setSeen)) : undefined))
+          .catch(() => {
+            useStale.setState({ gaveUp: true });
+            return null;
+          });
         if (!found) continue;
         fresh.current = false;
         setSeen(found);

@@ -7,7 +7,8 @@ import { useMeasures } from "../../units";
 import { Button, IconButton } from "../../ui";
 import { edit, onShot, useBoard } from "../board";
 
-const withArcs = (change: (arcs: readonly PickedArc[]) => PickedArc[]) => onShot((before) => ({ ...before, arcs: change(before.arcs ?? []) }));
+const withArcs = (change: (arcs: readonly PickedArc[]) => PickedArc[]) =>
+  onShot((before) => ({ ...before, arcs: change(before.arcs ?? []) }));
 
 /** Lines that one wants to draw by compass: the point each runs to, and foot and opening for it. */
 export function ArcFields({ shot }: { readonly shot: Shot }) {
@@ -33,16 +34,35 @@ export function ArcFields({ shot }: { readonly shot: Shot }) {
         <div key={i} className="space-y-0.5">
           <div className="flex items-center gap-1">
             <span className="measure w-5 text-center">{i + 1}</span>
-            <select aria-label={`Line ${i + 1} runs to`} className="h-7 min-w-0 grow rounded border border-hair bg-slip px-1" value={pin} onChange={(event) => edit(withArcs((arcs) => arcs.map((arc, k) => (k === i ? { ...arc, pin: event.target.value } : arc))))}>
-              {pins.map(({ id, name }) => <option key={id} value={id}>{name}</option>)}
+            <select
+              aria-label={`Line ${i + 1} runs to`}
+              className="h-7 min-w-0 grow rounded border border-hair bg-slip px-1"
+              value={pin}
+              onChange={(event) =>
+                edit(withArcs((arcs) => arcs.map((arc, k) => (k === i ? { ...arc, pin: event.target.value } : arc))))
+              }
+            >
+              {pins.map(({ id, name }) => (
+                <option key={id} value={id}>
+                  {name}
+                </option>
+              ))}
               {!pins.some(({ id }) => id === pin) && <option value={pin}>a point that is gone</option>}
             </select>
-            <IconButton label={`Leave line ${i + 1} out`} onClick={() => edit(withArcs((arcs) => arcs.filter((_, k) => k !== i)))}><X size={14} /></IconButton>
+            <IconButton
+              label={`Leave line ${i + 1} out`}
+              onClick={() => edit(withArcs((arcs) => arcs.filter((_, k) => k !== i)))}
+            >
+              <X size={14} />
+            </IconButton>
           </div>
           <p className="measure text-[11px] text-pencil">{measures(told(i))}</p>
         </div>
       ))}
-      <Button className="w-full" disabled={pins.length === 0} onClick={add}><Plus size={14} aria-hidden />Pick a line to draw by compass</Button>
+      <Button className="w-full" disabled={pins.length === 0} onClick={add}>
+        <Plus size={14} aria-hidden />
+        Pick a line to draw by compass
+      </Button>
     </section>
   );
 }

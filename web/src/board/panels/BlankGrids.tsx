@@ -15,11 +15,28 @@ export function BlankGrids() {
   return (
     <Fold title="Blank grids to trace">
       <p className="text-pencil">{names.length} curved systems on this sheet, each as SVG, PDF and PNG in one ZIP:</p>
-      <ul className="list-disc pl-4 text-pencil">{names.map((name) => <li key={name}>{name}</li>)}</ul>
-      <NumberField label="PNG resolution" unit="dpi" digits={0} value={dpi} min={36} max={1200} step={10} onChange={(value) => setDpi(Math.round(value))} />
-      {working
-        ? <PrintProgress working={working} of="File" laying="Laying the grids out…" onStop={stop} />
-        : <Button className="w-full" onClick={() => void print({ grids: { dpi } }, fileName(`${title} blank grids`))}>Save blank grids</Button>}
+      <ul className="list-disc pl-4 text-pencil">
+        {names.map((name) => (
+          <li key={name}>{name}</li>
+        ))}
+      </ul>
+      <NumberField
+        label="PNG resolution"
+        unit="dpi"
+        digits={0}
+        value={dpi}
+        min={36}
+        max={1200}
+        step={10}
+        onChange={(value) => setDpi(Math.round(value))}
+      />
+      {working ? (
+        <PrintProgress working={working} of="File" laying="Laying the grids out…" onStop={stop} />
+      ) : (
+        <Button className="w-full" onClick={() => void print({ grids: { dpi } }, fileName(`${title} blank grids`))}>
+          Save blank grids
+        </Button>
+      )}
     </Fold>
   );
 }

@@ -1,5 +1,16 @@
 import { wrap } from "@zanvo/core/geometry";
-import { asBuilding, boxOf, faultOf, moved, ROOFS, slopeOf, type Block, type Building, type Element, type RoofKind } from "@zanvo/core/world";
+import {
+  asBuilding,
+  boxOf,
+  faultOf,
+  moved,
+  ROOFS,
+  slopeOf,
+  type Block,
+  type Building,
+  type Element,
+  type RoofKind,
+} from "@zanvo/core/world";
 import { newId } from "../../id";
 import { Button, Check, NumberField, say } from "../../ui";
 import { edit } from "../board";
@@ -24,10 +35,17 @@ function addSlope(building: Building): void {
   edit((scene) => {
     const off = (heading: number) => Math.abs(wrap(slope.heading - heading, -90, 180));
     const own = scene.orientations.find(({ heading }) => Math.min(off(heading), off(heading + 90)) < 0.5);
-    const orientation = own ?? { id: `o${newId().slice(0, 8)}`, name: `As ${building.name}`.slice(0, 200), heading: slope.heading };
+    const orientation = own ?? {
+      id: `o${newId().slice(0, 8)}`,
+      name: `As ${building.name}`.slice(0, 200),
+      heading: slope.heading,
+    };
     if (!own) scene.orientations.push(orientation);
     const axis = off(orientation.heading) < 0.5 ? "along" : "across";
-    orientation.slopes = [...(orientation.slopes ?? []), { id: newId(), name: `Roof of ${building.name}`.slice(0, 200), axis, rise: Number(slope.rise.toFixed(3)) }];
+    orientation.slopes = [
+      ...(orientation.slopes ?? []),
+      { id: newId(), name: `Roof of ${building.name}`.slice(0, 200), axis, rise: Number(slope.rise.toFixed(3)) },
+    ];
   });
   say(`The roof’s slope of ${slope.rise.toFixed(1)}° has points of its own now: see Points.`);
 }
@@ -36,28 +54,82 @@ function addSlope(building: Building): void {
 export function RoofFields({ element, change }: { readonly element: Block | Building; readonly change: Change }) {
   const building = asBuilding(element);
   const { kind, rise, turned } = building.roof;
-  const fits = (to: RoofKind) => faultOf({ ...building, roof: { kind: to, ...(to === "flat" ? {} : { rise: rise ?? 2.5 }) } }) === null;
+  const fits = (to: RoofKind) =>
+    faultOf({ ...building, roof: { kind: to, ...(to === "flat" ? {} : { rise: rise ?? 2.5 }) } }) === null;
   const roof = (to: Building["roof"], what: string) => change(checked({ ...building, roof: to }), what);
   return (
     <>
       <label className="flex items-center justify-between gap-2">
         <span className="text-pencil">Roof</span>
-        <select aria-label="Roof" className="h-7 rounded border border-hair bg-slip px-1" value={kind} onChange={(event) => {
-          const to = event.target.value as RoofKind;
-          try {
-            roof({ kind: to, ...(to === "flat" ? {} : { rise: rise ?? 2.5 }) }, "roof");
-          } catch (wrong) {
-            say((wrong as Error).message);
-          }
-        }}>
-          {(Object.keys(ROOFS) as RoofKind[]).map((one) => <option key={one} value={one} disabled={!fits(one)}>{ROOFS[one].name}</option>)}
+        <select
+          aria-label="Roof"
+          className="h-7 rounded border border-hair bg-slip px-1"
+          value={kind}
+          onChange={(event) => {
+            const to = event.target.value as RoofKind;
+            try {
+              roof({ kind: to, ...(to === "flat" ? {} : { rise: rise ?? 2.5 }) }, "roof");
+            } catch (wrong) {
+              say((wrong as Error).message);
+            }
+          }}
+        >
+          {(Object.keys(ROOFS) as RoofKind[]).map((one) => (
+            <option key={one} value={one} disabled={!fits(one)}>
+              {ROOFS[one].name}
+            </option>
+          ))}
         </select>
       </label>
-      {kind !== "flat" && <NumberField label="Rise of the roof" unit="m" digits={2} min={LEAST} max={1000} step={0.1} value={rise ?? 2.5} onChange={(to) => roof({ kind, rise: to, turned }, "rise")} />}
-      {kind === "flat" && element.kind === "building" && <Check label="Parapet" checked={rise !== undefined} onChange={(on) => { try { roof(on ? { kind, rise: 0.9 } : { kind }, "parapet"); } catch (wrong) { say((wrong as Error).message); } }} />}
-      {kind === "flat" && rise !== undefined && <NumberField label="Height of the parapet" unit="m" digits={2} min={LEAST} max={50} step={0.1} value={rise} onChange={(to) => roof({ kind, rise: to }, "rise")} />}
-      {ROOFS[kind].needs === "rectangle" && <Check label="Ridge across" checked={turned ?? false} onChange={(on) => roof({ kind, rise, turned: on || undefined }, "turned")} />}
-      {slopeOf(building) && <Button className="w-full" onClick={() => addSlope(building)}>Give its slope points of its own</Button>}
+      {kind !== "flat" && (
+        <NumberField
+          label="Rise of the roof"
+          unit="m"
+          digits={2}
+          min={LEAST}
+          max={1000}
+          step={0.1}
+          value={rise ?? 2.5}
+          onChange={(to) => roof({ kind, rise: to, turned }, "rise")}
+        />
+      )}
+      {kind === "flat" && element.kind === "building" && (
+        <Check
+          label="Parapet"
+          checked={rise !== undefined}
+          onChange={(on) => {
+            try {
+              roof(on ? { kind, rise: 0.9 } : { kind }, "parapet");
+            } catch (wrong) {
+              say((wrong as Error).message);
+            }
+          }}
+        />
+      )}
+      {kind === "flat" && rise !== undefined && (
+        <NumberField
+          label="Height of the parapet"
+          unit="m"
+          digits={2}
+          min={LEAST}
+          max={50}
+          step={0.1}
+          value={rise}
+          onChange={(to) => roof({ kind, rise: to }, "rise")}
+        />
+      )}
+      {ROOFS[kind].needs === "rectangle" && (
+        <Check
+          label="Ridge across"
+          checked={turned ?? false}
+          onChange={(on) => roof({ kind, rise, turned: on || undefined }, "turned")}
+        />
+      )}
+      {slopeOf(building) && (
+        <Button className="w-full" onClick={() => addSlope(building)}>
+          Give its slope points of its own
+        </Button>
+      )}
     </>
   );
 }
@@ -70,12 +142,54 @@ export function BuildingFields({ building, change }: { readonly building: Buildi
   return (
     <>
       <p className="measure text-pencil">{footprint.length} corners on the plan</p>
-      <NumberField label="Height to the eaves" {...SIZE} value={height} onChange={(to) => set({ height: to }, "height")} />
-      <NumberField label="Storeys" unit="" digits={0} min={1} max={300} step={1} value={storeys ?? Math.max(1, Math.round(height / 3))} onChange={(to) => set({ storeys: Math.round(to), height: (height / (storeys ?? Math.max(1, Math.round(height / 3)))) * Math.round(to) }, "storeys")} />
+      <NumberField
+        label="Height to the eaves"
+        {...SIZE}
+        value={height}
+        onChange={(to) => set({ height: to }, "height")}
+      />
+      <NumberField
+        label="Storeys"
+        unit=""
+        digits={0}
+        min={1}
+        max={300}
+        step={1}
+        value={storeys ?? Math.max(1, Math.round(height / 3))}
+        onChange={(to) =>
+          set(
+            {
+              storeys: Math.round(to),
+              height: (height / (storeys ?? Math.max(1, Math.round(height / 3)))) * Math.round(to),
+            },
+            "storeys",
+          )
+        }
+      />
       <NumberField label="Foot over the ground" {...PLACE} value={base} onChange={(to) => set({ base: to }, "base")} />
-      <NumberField label="East of the origin" {...PLACE} value={x} onChange={(to) => change(moved(building, to - x, 0), "x")} />
-      <NumberField label="North of the origin" {...PLACE} value={y} onChange={(to) => change(moved(building, 0, to - y), "y")} />
-      <Parts name="Set-back" add="Set back another part" parts={setbacks} fields={[{ key: "inset", label: "Set back by", min: LEAST }, { key: "height", label: "Height", min: LEAST }]} fresh={() => ({ inset: 1.5, height: 4 })} onChange={(to, what) => set({ setbacks: [...to] }, what)} />
+      <NumberField
+        label="East of the origin"
+        {...PLACE}
+        value={x}
+        onChange={(to) => change(moved(building, to - x, 0), "x")}
+      />
+      <NumberField
+        label="North of the origin"
+        {...PLACE}
+        value={y}
+        onChange={(to) => change(moved(building, 0, to - y), "y")}
+      />
+      <Parts
+        name="Set-back"
+        add="Set back another part"
+        parts={setbacks}
+        fields={[
+          { key: "inset", label: "Set back by", min: LEAST },
+          { key: "height", label: "Height", min: LEAST },
+        ]}
+        fresh={() => ({ inset: 1.5, height: 4 })}
+        onChange={(to, what) => set({ setbacks: [...to] }, what)}
+      />
       <RoofFields element={building} change={change} />
       <OnRoofFields building={building} set={set} />
       <OpeningFields building={building} set={set} />

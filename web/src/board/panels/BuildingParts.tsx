@@ -24,8 +24,27 @@ export function OnRoofFields({ building, set }: PartsOf) {
   const rise = { key: "rise", label: "Over the eaves" } as const;
   return (
     <Fold title="On the roof">
-      <Parts name="Chimney" add="A chimney" parts={chimneys} fields={[{ key: "side", label: "Side" }, rise, ...AT]} fresh={() => ({ x: places(building).middle.x, y: places(building).middle.y + 1, side: 0.9, rise: (roof.rise ?? 0) + 1.2 })} onChange={(to, what) => set({ chimneys: [...to] }, what)} />
-      <Parts name="Box" add="A box for a lift or stairs" parts={boxes} fields={[{ key: "length", label: "Length" }, { key: "width", label: "Width" }, rise, ...AT]} fresh={() => ({ ...places(building).middle, length: 3, width: 2.4, rise: 2.6 })} onChange={(to, what) => set({ boxes: [...to] }, what)} />
+      <Parts
+        name="Chimney"
+        add="A chimney"
+        parts={chimneys}
+        fields={[{ key: "side", label: "Side" }, rise, ...AT]}
+        fresh={() => ({
+          x: places(building).middle.x,
+          y: places(building).middle.y + 1,
+          side: 0.9,
+          rise: (roof.rise ?? 0) + 1.2,
+        })}
+        onChange={(to, what) => set({ chimneys: [...to] }, what)}
+      />
+      <Parts
+        name="Box"
+        add="A box for a lift or stairs"
+        parts={boxes}
+        fields={[{ key: "length", label: "Length" }, { key: "width", label: "Width" }, rise, ...AT]}
+        fresh={() => ({ ...places(building).middle, length: 3, width: 2.4, rise: 2.6 })}
+        onChange={(to, what) => set({ boxes: [...to] }, what)}
+      />
     </Fold>
   );
 }
@@ -33,20 +52,56 @@ export function OnRoofFields({ building, set }: PartsOf) {
 /** Windows, doors and passages of a building. */
 export function OpeningFields({ building, set }: PartsOf) {
   const { windows, doors = [], passages = [] } = building;
-  const measure = (key: "every" | "width" | "height" | "sill", label: string) => windows && <NumberField label={label} {...SIZE} min={key === "sill" ? 0 : SIZE.min} value={windows[key]} onChange={(to) => set({ windows: { ...windows, [key]: to } }, key)} />;
+  const measure = (key: "every" | "width" | "height" | "sill", label: string) =>
+    windows && (
+      <NumberField
+        label={label}
+        {...SIZE}
+        min={key === "sill" ? 0 : SIZE.min}
+        value={windows[key]}
+        onChange={(to) => set({ windows: { ...windows, [key]: to } }, key)}
+      />
+    );
   return (
     <Fold title="Windows, doors and passages">
-      <Check label="Windows in every storey" checked={windows !== undefined} onChange={(on) => set({ windows: on ? DEFAULT_WINDOWS : undefined }, "windows")} />
+      <Check
+        label="Windows in every storey"
+        checked={windows !== undefined}
+        onChange={(on) => set({ windows: on ? DEFAULT_WINDOWS : undefined }, "windows")}
+      />
       {measure("every", "One every")}
       {measure("width", "Width of a window")}
       {measure("height", "Height of a window")}
       {measure("sill", "Sill over the floor")}
-      {windows && doors.length > 0 && <Check label="None in the walls beside the first door’s" checked={windows.party ?? false} onChange={(party) => set({ windows: { ...windows, party: party || undefined } }, "party")} />}
-      <Parts name="Door" add="A door" parts={doors} fields={[{ key: "width", label: "Width" }, { key: "height", label: "Height" }, ...AT]} fresh={() => ({ ...places(building).front, ...DEFAULT_DOOR })} onChange={(to, what) => set({ doors: [...to] }, what)} />
+      {windows && doors.length > 0 && (
+        <Check
+          label="None in the walls beside the first door’s"
+          checked={windows.party ?? false}
+          onChange={(party) => set({ windows: { ...windows, party: party || undefined } }, "party")}
+        />
+      )}
       <Parts
-        name="Passage" add="A passage through it" parts={passages} fields={[{ key: "width", label: "Width" }, { key: "height", label: "Height" }, ...AT]}
-        fresh={() => ({ ...places(building).front, width: 3, height: Math.min(3.6, round(building.height * 0.7)), arch: true })}
-        more={(part, put) => <Check label="Arched" checked={part.arch ?? false} onChange={(arch) => put({ arch: arch || undefined })} />}
+        name="Door"
+        add="A door"
+        parts={doors}
+        fields={[{ key: "width", label: "Width" }, { key: "height", label: "Height" }, ...AT]}
+        fresh={() => ({ ...places(building).front, ...DEFAULT_DOOR })}
+        onChange={(to, what) => set({ doors: [...to] }, what)}
+      />
+      <Parts
+        name="Passage"
+        add="A passage through it"
+        parts={passages}
+        fields={[{ key: "width", label: "Width" }, { key: "height", label: "Height" }, ...AT]}
+        fresh={() => ({
+          ...places(building).front,
+          width: 3,
+          height: Math.min(3.6, round(building.height * 0.7)),
+          arch: true,
+        })}
+        more={(part, put) => (
+          <Check label="Arched" checked={part.arch ?? false} onChange={(arch) => put({ arch: arch || undefined })} />
+        )}
         onChange={(to, what) => set({ passages: [...to] }, what)}
       />
     </Fold>
@@ -64,11 +119,52 @@ export function FootFields({ building: { slope }, set }: PartsOf) {
   };
   return (
     <Fold title="The ground under it">
-      <Check label="The ground rises" checked={slope !== undefined} onChange={(on) => put(on ? { heading: 0, grade: 6 } : undefined)} />
-      {slope && <NumberField label="Up along the heading" unit="°" min={-360} max={360} value={slope.heading} onChange={(heading) => set({ slope: { ...slope, heading } }, "heading")} />}
-      {slope && <NumberField label="Metres in a hundred" unit="" digits={1} min={0.1} max={200} step={0.5} value={slope.grade} onChange={(grade) => set({ slope: { ...slope, grade } }, "grade")} />}
-      {slope && <Check label="In level steps" checked={slope.steps !== undefined} onChange={(on) => put({ ...slope, steps: on ? 4 : undefined })} />}
-      {slope?.steps !== undefined && <NumberField label="Steps" unit="" digits={0} min={2} max={60} step={1} value={slope.steps} onChange={(steps) => set({ slope: { ...slope, steps: Math.round(steps) } }, "steps")} />}
+      <Check
+        label="The ground rises"
+        checked={slope !== undefined}
+        onChange={(on) => put(on ? { heading: 0, grade: 6 } : undefined)}
+      />
+      {slope && (
+        <NumberField
+          label="Up along the heading"
+          unit="°"
+          min={-360}
+          max={360}
+          value={slope.heading}
+          onChange={(heading) => set({ slope: { ...slope, heading } }, "heading")}
+        />
+      )}
+      {slope && (
+        <NumberField
+          label="Metres in a hundred"
+          unit=""
+          digits={1}
+          min={0.1}
+          max={200}
+          step={0.5}
+          value={slope.grade}
+          onChange={(grade) => set({ slope: { ...slope, grade } }, "grade")}
+        />
+      )}
+      {slope && (
+        <Check
+          label="In level steps"
+          checked={slope.steps !== undefined}
+          onChange={(on) => put({ ...slope, steps: on ? 4 : undefined })}
+        />
+      )}
+      {slope?.steps !== undefined && (
+        <NumberField
+          label="Steps"
+          unit=""
+          digits={0}
+          min={2}
+          max={60}
+          step={1}
+          value={slope.steps}
+          onChange={(steps) => set({ slope: { ...slope, steps: Math.round(steps) } }, "steps")}
+        />
+      )}
     </Fold>
   );
 }

@@ -9,7 +9,14 @@ const TURN = 30;
 
 function add(orientations: readonly Orientation[]): void {
   const heading = (orientations.at(-1)?.heading ?? 0) + TURN;
-  edit((scene) => void scene.orientations.push({ id: `o${newId().slice(0, 8)}`, name: freeName("Directions", orientations), heading }));
+  edit(
+    (scene) =>
+      void scene.orientations.push({
+        id: `o${newId().slice(0, 8)}`,
+        name: freeName("Directions", orientations),
+        heading,
+      }),
+  );
 }
 
 /** A common pitch of a tiled roof, degrees (common practice). */
@@ -17,7 +24,12 @@ const ROOF = 35;
 
 function addSlope(orientation: Orientation): void {
   const slopes = orientation.slopes ?? [];
-  const slope: Slope = { id: `slope${newId().slice(0, 8)}`, name: slopes.length ? `Slope ${slopes.length + 1}` : "Roofs", axis: "across", rise: ROOF };
+  const slope: Slope = {
+    id: `slope${newId().slice(0, 8)}`,
+    name: slopes.length ? `Slope ${slopes.length + 1}` : "Roofs",
+    axis: "across",
+    rise: ROOF,
+  };
   edit((scene) => {
     const one = scene.orientations.find(({ id }) => id === orientation.id);
     if (one) one.slopes = [...(one.slopes ?? []), slope];
@@ -26,17 +38,37 @@ function addSlope(orientation: Orientation): void {
 
 /** One slope of an orientation: roofs, ramps and stairs, with a point above and a point below the horizon. */
 function SlopeRow({ of, slope }: { readonly of: string; readonly slope: Slope }) {
-  const change = (what: Partial<Slope> | null) => edit((scene) => {
-    const one = scene.orientations.find(({ id }) => id === of);
-    if (one) one.slopes = one.slopes?.flatMap((each) => (each.id === slope.id ? (what ? [{ ...each, ...what }] : []) : [each]));
-  }, what ? `slope ${slope.id}` : undefined);
+  const change = (what: Partial<Slope> | null) =>
+    edit(
+      (scene) => {
+        const one = scene.orientations.find(({ id }) => id === of);
+        if (one)
+          one.slopes = one.slopes?.flatMap((each) =>
+            each.id === slope.id ? (what ? [{ ...each, ...what }] : []) : [each],
+          );
+      },
+      what ? `slope ${slope.id}` : undefined,
+    );
   return (
     <section aria-label={slope.name} className="space-y-1 border-t border-hair pt-1">
       <div className="flex gap-1">
-        <input className="h-7 w-full min-w-0 rounded border border-hair bg-transparent px-1.5" aria-label="Name of the slope" maxLength={200} value={slope.name} onChange={(event) => change({ name: event.target.value })} />
-        <IconButton label={`Remove ${slope.name}`} onClick={() => change(null)}><X size={15} /></IconButton>
+        <input
+          className="h-7 w-full min-w-0 rounded border border-hair bg-transparent px-1.5"
+          aria-label="Name of the slope"
+          maxLength={200}
+          value={slope.name}
+          onChange={(event) => change({ name: event.target.value })}
+        />
+        <IconButton label={`Remove ${slope.name}`} onClick={() => change(null)}>
+          <X size={15} />
+        </IconButton>
       </div>
-      <Choice label="Rises" value={slope.axis} options={{ along: "Along", across: "Across" }} onChange={(axis) => change({ axis })} />
+      <Choice
+        label="Rises"
+        value={slope.axis}
+        options={{ along: "Along", across: "Across" }}
+        onChange={(axis) => change({ axis })}
+      />
       <NumberField label="Rise" unit="°" value={slope.rise} min={0.5} max={89} onChange={(rise) => change({ rise })} />
     </section>
   );
@@ -44,10 +76,11 @@ function SlopeRow({ of, slope }: { readonly of: string; readonly slope: Slope })
 
 /** Every pair of level directions of the scene: turned streets and turned blocks have points of their own, on one horizon. */
 export function DirectionFields({ orientations }: { readonly orientations: readonly Orientation[] }) {
-  const change = (id: string, what: Partial<Orientation>) => edit((scene) => {
-    const one = scene.orientations.find((orientation) => orientation.id === id);
-    if (one) Object.assign(one, what);
-  }, `direction ${id}`);
+  const change = (id: string, what: Partial<Orientation>) =>
+    edit((scene) => {
+      const one = scene.orientations.find((orientation) => orientation.id === id);
+      if (one) Object.assign(one, what);
+    }, `direction ${id}`);
   return (
     <Fold title="Directions and slopes">
       {orientations.map(({ id, name, heading, slopes }) => (
@@ -61,15 +94,39 @@ export function DirectionFields({ orientations }: { readonly orientations: reado
               onChange={(event) => change(id, { name: event.target.value })}
             />
             {orientations.length > 1 && (
-              <IconButton label={`Remove ${name}`} onClick={() => edit((scene) => { scene.orientations = scene.orientations.filter((one) => one.id !== id); })}><X size={15} /></IconButton>
+              <IconButton
+                label={`Remove ${name}`}
+                onClick={() =>
+                  edit((scene) => {
+                    scene.orientations = scene.orientations.filter((one) => one.id !== id);
+                  })
+                }
+              >
+                <X size={15} />
+              </IconButton>
             )}
           </div>
-          <NumberField label="Heading" unit="°" value={heading} min={-360} max={360} onChange={(to) => change(id, { heading: to })} />
-          {slopes?.map((slope) => <SlopeRow key={slope.id} of={id} slope={slope} />)}
-          <Button className="w-full" onClick={() => addSlope({ id, name, heading, slopes })}><Plus size={14} aria-hidden />Add a slope</Button>
+          <NumberField
+            label="Heading"
+            unit="°"
+            value={heading}
+            min={-360}
+            max={360}
+            onChange={(to) => change(id, { heading: to })}
+          />
+          {slopes?.map((slope) => (
+            <SlopeRow key={slope.id} of={id} slope={slope} />
+          ))}
+          <Button className="w-full" onClick={() => addSlope({ id, name, heading, slopes })}>
+            <Plus size={14} aria-hidden />
+            Add a slope
+          </Button>
         </section>
       ))}
-      <Button className="w-full" onClick={() => add(orientations)}><Plus size={14} aria-hidden />Add a turned pair</Button>
+      <Button className="w-full" onClick={() => add(orientations)}>
+        <Plus size={14} aria-hidden />
+        Add a turned pair
+      </Button>
     </Fold>
   );
 }

@@ -4,8 +4,20 @@ import { beginGesture, drag, edit, endGesture, onShot, useShot } from "../board"
 import { MeasuredFields } from "./MeasuredFields";
 import { SetFields } from "./SetFields";
 
-const LINES = { bundles: "All grids", horizon: "Horizon", frame: "Panel frame", buildings: "Buildings", aids: "Aids" } as const satisfies Partial<Record<keyof Show, string>>;
-const AIDS = { ticks: "Numbered edge ticks", tilts: "Tilts beside the ticks", strips: "Arrows to taped-on pins", pegs: "Centrolinead pegs", scaled: "Scaled set-up" } as const satisfies Partial<Record<keyof Aids, string>>;
+const LINES = {
+  bundles: "All grids",
+  horizon: "Horizon",
+  frame: "Panel frame",
+  buildings: "Buildings",
+  aids: "Aids",
+} as const satisfies Partial<Record<keyof Show, string>>;
+const AIDS = {
+  ticks: "Numbered edge ticks",
+  tilts: "Tilts beside the ticks",
+  strips: "Arrows to taped-on pins",
+  pegs: "Centrolinead pegs",
+  scaled: "Scaled set-up",
+} as const satisfies Partial<Record<keyof Aids, string>>;
 
 /** Sets and their bundles, measured squares, the room they leave, aids on the margin, and how strongly each kind of line is drawn. */
 export function GridPanel() {
@@ -14,25 +26,69 @@ export function GridPanel() {
   const room = roomOf(shot);
   const aids = shot.aids ?? NO_AIDS;
   const shown = (change: Partial<Show>) => onShot((before) => ({ ...before, show: { ...showOf(before), ...change } }));
-  const roomed = (change: Partial<Room>) => edit(onShot((before) => ({ ...before, room: { ...roomOf(before), ...change } })), "room");
-  const aided = (change: Partial<Aids>) => edit(onShot((before) => ({ ...before, aids: { ...NO_AIDS, ...before.aids, ...change } })), "aids");
+  const roomed = (change: Partial<Room>) =>
+    edit(
+      onShot((before) => ({ ...before, room: { ...roomOf(before), ...change } })),
+      "room",
+    );
+  const aided = (change: Partial<Aids>) =>
+    edit(
+      onShot((before) => ({ ...before, aids: { ...NO_AIDS, ...before.aids, ...change } })),
+      "aids",
+    );
   return (
     <div className="space-y-3">
       <SetFields />
       <MeasuredFields shot={shot} />
       <Fold title="Room between lines">
-        <NumberField label="Least gap" unit="mm" value={room.gap} min={0.3} max={20} step={0.1} onChange={(gap) => roomed({ gap })} />
-        <NumberField label="Clear around points" unit="mm" value={room.clear} min={0} max={200} onChange={(clear) => roomed({ clear })} />
+        <NumberField
+          label="Least gap"
+          unit="mm"
+          value={room.gap}
+          min={0.3}
+          max={20}
+          step={0.1}
+          onChange={(gap) => roomed({ gap })}
+        />
+        <NumberField
+          label="Clear around points"
+          unit="mm"
+          value={room.clear}
+          min={0}
+          max={200}
+          onChange={(clear) => roomed({ clear })}
+        />
       </Fold>
       <Fold title="Aids on the margin">
         <p className="text-pencil">For points beyond the sheet; all of them stand on the set-up sheet too.</p>
-        {Object.entries(AIDS).map(([kind, label]) => <Check key={kind} label={label} checked={aids[kind as keyof typeof AIDS]} onChange={(on) => aided({ [kind]: on })} />)}
-        <NumberField label="A tick every" unit="mm" value={aids.every} min={1} max={500} onChange={(every) => aided({ every })} />
+        {Object.entries(AIDS).map(([kind, label]) => (
+          <Check
+            key={kind}
+            label={label}
+            checked={aids[kind as keyof typeof AIDS]}
+            onChange={(on) => aided({ [kind]: on })}
+          />
+        ))}
+        <NumberField
+          label="A tick every"
+          unit="mm"
+          value={aids.every}
+          min={1}
+          max={500}
+          onChange={(every) => aided({ every })}
+        />
       </Fold>
       <section className="space-y-0.5 border-t border-hair pt-2">
         <h3 className="font-medium">Strength of lines</h3>
         {Object.entries(LINES).map(([kind, label]) => (
-          <Strength key={kind} label={label} value={show[kind as keyof Show]} onChange={(strength) => drag(shown({ [kind]: strength }))} onHold={beginGesture} onRelease={endGesture} />
+          <Strength
+            key={kind}
+            label={label}
+            value={show[kind as keyof Show]}
+            onChange={(strength) => drag(shown({ [kind]: strength }))}
+            onHold={beginGesture}
+            onRelease={endGesture}
+          />
         ))}
       </section>
     </div>

@@ -9,7 +9,14 @@ import { BlankGrids } from "./BlankGrids";
 import { PrintFields } from "./PrintFields";
 
 /** Kinds of line that one may want to leave out on paper. */
-const OPTIONAL = { bundles: "Bundles", horizon: "Horizon", hidden: "Hidden lines", details: "Windows, joints and rails", live: "Live area", aids: "Aids on the margin" } as const;
+const OPTIONAL = {
+  bundles: "Bundles",
+  horizon: "Horizon",
+  hidden: "Hidden lines",
+  details: "Windows, joints and rails",
+  live: "Live area",
+  aids: "Aids on the margin",
+} as const;
 
 /** The drawing taken to paper: SVG in true millimetres, PDF and PNG, the whole desk at true size in tiles, and the scene's own file. */
 export function HandOverPanel() {
@@ -29,7 +36,11 @@ export function HandOverPanel() {
     setBusy(true);
     try {
       await saving.savedFirst();
-      const query = { ...(without.length ? { without: without.join(",") } : {}), ...(page ? { page: "1" } : {}), ...(format === "png" ? { dpi: String(dpi) } : {}) };
+      const query = {
+        ...(without.length ? { without: without.join(",") } : {}),
+        ...(page ? { page: "1" } : {}),
+        ...(format === "png" ? { dpi: String(dpi) } : {}),
+      };
       const { file, missing } = await fetchExport(exportPath(id, shot.id, format, query), stop.current.signal);
       download(file, `${fileName(`${scene.title} ${shot.name}`)}.${format}`);
       if (missing) say(`The file lacks a photo that is not on this machine: ${missing}. It says so on its margin.`);
@@ -52,20 +63,51 @@ export function HandOverPanel() {
             onChange={(checked) => setWithout(checked ? without.filter((one) => one !== kind) : [...without, kind])}
           />
         ))}
-        {shot.under && <Check label="The photo under it" checked={!without.includes("photo")} onChange={(checked) => setWithout(checked ? without.filter((one) => one !== "photo") : [...without, "photo"])} />}
+        {shot.under && (
+          <Check
+            label="The photo under it"
+            checked={!without.includes("photo")}
+            onChange={(checked) =>
+              setWithout(checked ? without.filter((one) => one !== "photo") : [...without, "photo"])
+            }
+          />
+        )}
         {panels > 1 && <Check label={`All ${panels} panels of the page`} checked={page} onChange={setWhole} />}
       </fieldset>
-      <Button primary className="w-full" disabled={busy} onClick={() => void save("svg")}>Save SVG in true millimetres</Button>
-      <Button className="w-full" disabled={busy} onClick={() => void save("pdf")}>Save PDF in true millimetres</Button>
+      <Button primary className="w-full" disabled={busy} onClick={() => void save("svg")}>
+        Save SVG in true millimetres
+      </Button>
+      <Button className="w-full" disabled={busy} onClick={() => void save("pdf")}>
+        Save PDF in true millimetres
+      </Button>
       <div className="space-y-1.5 border-t border-hair pt-2">
-        <NumberField label="Resolution" unit="dpi" digits={0} value={dpi} min={36} max={1e6} step={10} onChange={(value) => setDpi(Math.round(value))} />
+        <NumberField
+          label="Resolution"
+          unit="dpi"
+          digits={0}
+          value={dpi}
+          min={36}
+          max={1e6}
+          step={10}
+          onChange={(value) => setDpi(Math.round(value))}
+        />
         <p className="measure text-pencil">{pixels.join(" × ")} px</p>
-        <Button className="w-full" disabled={busy} onClick={() => void save("png")}>Save PNG</Button>
+        <Button className="w-full" disabled={busy} onClick={() => void save("png")}>
+          Save PNG
+        </Button>
       </div>
       {busy && <Working onStop={() => stop.current?.abort()}>Drawing…</Working>}
       <PrintFields />
       <BlankGrids />
-      <Button className="w-full" onClick={() => download(new Blob([`${JSON.stringify(scene, null, 2)}\n`], { type: "application/json" }), `${fileName(scene.title)}.zanvo.json`)}>
+      <Button
+        className="w-full"
+        onClick={() =>
+          download(
+            new Blob([`${JSON.stringify(scene, null, 2)}\n`], { type: "application/json" }),
+            `${fileName(scene.title)}.zanvo.json`,
+          )
+        }
+      >
         Save the scene as a file
       </Button>
     </div>

@@ -2,7 +2,17 @@ import { ToggleGroup } from "radix-ui";
 import { useState } from "react";
 import { LAWS, type LawId } from "@zanvo/core/lens";
 import { showOf, type Orientation, type Shot } from "@zanvo/core/scene";
-import { covered, CURVED_SYSTEMS, inCurvedSystem, rimRadius, twoDiscs, viewOf, withCovered, withLaw, type CurvedSystem } from "@zanvo/core/shot";
+import {
+  covered,
+  CURVED_SYSTEMS,
+  inCurvedSystem,
+  rimRadius,
+  twoDiscs,
+  viewOf,
+  withCovered,
+  withLaw,
+  type CurvedSystem,
+} from "@zanvo/core/shot";
 import { byCompass } from "@zanvo/core/vanishing";
 import { newId } from "../../id";
 import { Button, Check, Fold, NumberField } from "../../ui";
@@ -13,14 +23,38 @@ import { SixFields } from "./SixFields";
 
 /** Every lens in a plain sentence: what it keeps, and what it bends. */
 const LENSES: Readonly<Record<LawId, readonly [name: string, tells: string]>> = {
-  rectilinear: ["Straight", "Straight lines stay straight. Things are drawn longer towards the corners; less than half the world fits."],
-  stereographic: ["Stereographic disc", "Straight lines become exact arcs of circles, and small shapes keep their look: the draughtsman’s disc."],
-  equidistant: ["Equidistant disc", "Equal angles off the gaze are equal steps on the paper: the school of the compass, up to the whole world."],
-  equisolid: ["Equal-area disc", "Things as large in the world’s round stay as large on the paper; towards the rim they are pressed flat."],
-  orthographic: ["On a ball", "The half of the world before you as on a ball seen from afar: strong in the middle, narrow at the rim."],
-  cylindrical: ["Sweep around", "A drum around the eye, unrolled: uprights stay straight, level lines sway, the horizon runs on all round."],
-  "cylindrical-lying": ["Sweep up and over", "The drum on its side: ahead, overhead, behind and below one over the other."],
-  equirectangular: ["Unwrapped", "The whole world on a sheet twice as wide as high: equal steps for every turn and every tilt."],
+  rectilinear: [
+    "Straight",
+    "Straight lines stay straight. Things are drawn longer towards the corners; less than half the world fits.",
+  ],
+  stereographic: [
+    "Stereographic disc",
+    "Straight lines become exact arcs of circles, and small shapes keep their look: the draughtsman’s disc.",
+  ],
+  equidistant: [
+    "Equidistant disc",
+    "Equal angles off the gaze are equal steps on the paper: the school of the compass, up to the whole world.",
+  ],
+  equisolid: [
+    "Equal-area disc",
+    "Things as large in the world’s round stay as large on the paper; towards the rim they are pressed flat.",
+  ],
+  orthographic: [
+    "On a ball",
+    "The half of the world before you as on a ball seen from afar: strong in the middle, narrow at the rim.",
+  ],
+  cylindrical: [
+    "Sweep around",
+    "A drum around the eye, unrolled: uprights stay straight, level lines sway, the horizon runs on all round.",
+  ],
+  "cylindrical-lying": [
+    "Sweep up and over",
+    "The drum on its side: ahead, overhead, behind and below one over the other.",
+  ],
+  equirectangular: [
+    "Unwrapped",
+    "The whole world on a sheet twice as wide as high: equal steps for every turn and every tilt.",
+  ],
 };
 
 /** Sets a system up in the current panel; of two discs the second takes half of it. */
@@ -29,7 +63,11 @@ function setUp(main: Orientation, system: CurvedSystem): void {
   const board = useBoard.getState();
   const { shots } = board.scene;
   const shot = currentShot(board);
-  const pair = twoDiscs(inCurvedSystem(shot, main, system), { id: newId(), name: `${shot.name}, behind`.slice(0, 200), page: shot.page ?? newId() });
+  const pair = twoDiscs(inCurvedSystem(shot, main, system), {
+    id: newId(),
+    name: `${shot.name}, behind`.slice(0, 200),
+    page: shot.page ?? newId(),
+  });
   edit((scene) => void scene.shots.splice(shots.indexOf(shot), 1, ...pair));
 }
 
@@ -41,25 +79,100 @@ export function LensFields({ main, shot }: { readonly main: Orientation; readonl
   const { straight, shape } = LAWS[law];
   return (
     <Fold title="Lens and curved systems">
-      <select aria-label="Curved system" className="h-7 w-full rounded border border-hair bg-slip px-1" value={id} onChange={(event) => setId(event.target.value)}>
-        {CURVED_SYSTEMS.map((one) => <option key={one.id} value={one.id}>{one.name}</option>)}
+      <select
+        aria-label="Curved system"
+        className="h-7 w-full rounded border border-hair bg-slip px-1"
+        value={id}
+        onChange={(event) => setId(event.target.value)}
+      >
+        {CURVED_SYSTEMS.map((one) => (
+          <option key={one.id} value={one.id}>
+            {one.name}
+          </option>
+        ))}
       </select>
-      <Button className="w-full" onClick={() => setUp(main, system)}>Set up this system</Button>
-      <ToggleGroup.Root type="single" aria-label="Lens" value={law} onValueChange={(next) => next && edit(onShot((before) => withLaw(before, next as LawId)))} className="grid grid-cols-4 gap-1">
+      <Button className="w-full" onClick={() => setUp(main, system)}>
+        Set up this system
+      </Button>
+      <ToggleGroup.Root
+        type="single"
+        aria-label="Lens"
+        value={law}
+        onValueChange={(next) => next && edit(onShot((before) => withLaw(before, next as LawId)))}
+        className="grid grid-cols-4 gap-1"
+      >
         {(Object.keys(LENSES) as LawId[]).map((key) => (
-          <ToggleGroup.Item key={key} value={key} aria-label={LENSES[key][0]} title={LENSES[key][0]} className="rounded border border-hair p-0.5 hover:bg-wash data-[state=on]:border-accent data-[state=on]:bg-wash"><LensPicture law={key} /></ToggleGroup.Item>
+          <ToggleGroup.Item
+            key={key}
+            value={key}
+            aria-label={LENSES[key][0]}
+            title={LENSES[key][0]}
+            className="rounded border border-hair p-0.5 hover:bg-wash data-[state=on]:border-accent data-[state=on]:bg-wash"
+          >
+            <LensPicture law={key} />
+          </ToggleGroup.Item>
         ))}
       </ToggleGroup.Root>
-      <p className="text-pencil"><span className="font-medium text-ink">{LENSES[law][0]}.</span> {LENSES[law][1]}</p>
+      <p className="text-pencil">
+        <span className="font-medium text-ink">{LENSES[law][0]}.</span> {LENSES[law][1]}
+      </p>
       {byCompass(viewOf(shot)) && (
-        <Check label="Compass arcs over the curves" checked={showOf(shot).compass > 0} onChange={(on) => edit(onShot((before) => ({ ...before, show: { ...showOf(before), compass: on ? 1 : 0 } })))} />
+        <Check
+          label="Compass arcs over the curves"
+          checked={showOf(shot).compass > 0}
+          onChange={(on) => edit(onShot((before) => ({ ...before, show: { ...showOf(before), compass: on ? 1 : 0 } })))}
+        />
       )}
       {showOf(shot).compass > 0 && byCompass(viewOf(shot)) && <ArcFields shot={shot} />}
       {!straight && (
         <>
-          <NumberField label={shape === "round" ? "Across the disc" : "Around"} unit="°" value={covered(shot)} onChange={(angle) => edit(onShot((before) => withCovered(before, angle)), "covered")} />
-          {shape === "round" && <NumberField label="Disc cut at" unit="°" value={shot.lens.within ?? 360} min={1} max={360} onChange={(within) => edit(onShot((before) => ({ ...before, lens: { ...before.lens, within: within === 360 ? undefined : within } })), "within")} />}
-          {shape === "round" && <NumberField label="Rim radius" unit="mm" value={rimRadius(shot)} min={1} max={1e6} onChange={(radius) => edit(onShot((before) => ({ ...before, lens: { ...before.lens, distance: (before.lens.distance * radius) / rimRadius(before) } })), "rim")} />}
+          <NumberField
+            label={shape === "round" ? "Across the disc" : "Around"}
+            unit="°"
+            value={covered(shot)}
+            onChange={(angle) =>
+              edit(
+                onShot((before) => withCovered(before, angle)),
+                "covered",
+              )
+            }
+          />
+          {shape === "round" && (
+            <NumberField
+              label="Disc cut at"
+              unit="°"
+              value={shot.lens.within ?? 360}
+              min={1}
+              max={360}
+              onChange={(within) =>
+                edit(
+                  onShot((before) => ({
+                    ...before,
+                    lens: { ...before.lens, within: within === 360 ? undefined : within },
+                  })),
+                  "within",
+                )
+              }
+            />
+          )}
+          {shape === "round" && (
+            <NumberField
+              label="Rim radius"
+              unit="mm"
+              value={rimRadius(shot)}
+              min={1}
+              max={1e6}
+              onChange={(radius) =>
+                edit(
+                  onShot((before) => ({
+                    ...before,
+                    lens: { ...before.lens, distance: (before.lens.distance * radius) / rimRadius(before) },
+                  })),
+                  "rim",
+                )
+              }
+            />
+          )}
           <SixFields main={main} shot={shot} />
         </>
       )}

@@ -9,18 +9,29 @@ const SIZE = { width: 56, height: 44 };
 
 /** A corner of streets, looked down on a little, through a lens: as much of it as the lens is used for. */
 function picture(law: LawId): readonly string[] {
-  const { orientations, shots: [base] } = newScene("");
+  const {
+    orientations,
+    shots: [base],
+  } = newScene("");
   const { straight, shape, limit } = LAWS[law];
   const angle = shape !== "round" ? 240 : Math.min(180, (360 * limit) / Math.PI);
   const shot: Shot = {
-    ...base, sheet: SIZE, frame: { x: 0, y: 0, ...SIZE }, gaze: { heading: -10, pitch: shape === "round" ? -24 : 0, roll: 0 },
+    ...base,
+    sheet: SIZE,
+    frame: { x: 0, y: 0, ...SIZE },
+    gaze: { heading: -10, pitch: shape === "round" ? -24 : 0, roll: 0 },
     lens: { law, distance: 30, centre: { x: SIZE.width / 2, y: SIZE.height / 2 }, within: straight ? undefined : 180 },
-    room: { gap: 1.6, clear: 2.5 }, bundles: ["main-left", "main-right", "upright"].map((pin) => ({ pin, spacing: straight ? 9 : 12, strength: 1 })),
+    room: { gap: 1.6, clear: 2.5 },
+    bundles: ["main-left", "main-right", "upright"].map((pin) => ({ pin, spacing: straight ? 9 : 12, strength: 1 })),
   };
   const seen = straight ? shot : withCovered(shot, angle);
   const view = viewOf(seen);
   const { horizon, frame } = sheetLayers(seen, view);
-  return [...bundleLayers(seen, pinsOf(orientations, seen), view), horizon, ...(shape === "round" && !straight ? [frame] : [])].map(pathOf);
+  return [
+    ...bundleLayers(seen, pinsOf(orientations, seen), view),
+    horizon,
+    ...(shape === "round" && !straight ? [frame] : []),
+  ].map(pathOf);
 }
 
 const pictures = new Map<LawId, readonly string[]>();
@@ -31,7 +42,16 @@ export function LensPicture({ law }: { readonly law: LawId }) {
   pictures.set(law, paths);
   return (
     <svg viewBox={`0 0 ${SIZE.width} ${SIZE.height}`} aria-hidden className="w-full text-ink">
-      {paths.map((path, i) => <path key={i} d={path} fill="none" stroke="currentColor" strokeWidth={i < 3 ? 0.5 : 1.1} strokeOpacity={i < 3 ? 0.75 : 1} />)}
+      {paths.map((path, i) => (
+        <path
+          key={i}
+          d={path}
+          fill="none"
+          stroke="currentColor"
+          strokeWidth={i < 3 ? 0.5 : 1.1}
+          strokeOpacity={i < 3 ? 0.75 : 1}
+        />
+      ))}
     </svg>
   );
 }

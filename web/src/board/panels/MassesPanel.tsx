@@ -9,7 +9,12 @@ import { LEAST, STEPS, type Raising } from "../desk/raise";
 import { ChosenFields } from "./ChosenFields";
 
 /** Kinds of line that buildings are drawn with. */
-const LINES = { buildings: "All of them", creases: "Creases", meetings: "Where they meet", details: "Windows, joints and rails" } as const;
+const LINES = {
+  buildings: "All of them",
+  creases: "Creases",
+  meetings: "Where they meet",
+  details: "Windows, joints and rails",
+} as const;
 
 const ASKS = { height: "Up: height", left: "Out along the left set", right: "Out along the right set" } as const;
 
@@ -46,7 +51,9 @@ function RaisingFields({ raising }: { readonly raising: Raising }) {
         }}
         onCancel={() => setRaising(null)}
       />
-      <Button className="w-full" onClick={() => setRaising(null)}>Give it up (Esc)</Button>
+      <Button className="w-full" onClick={() => setRaising(null)}>
+        Give it up (Esc)
+      </Button>
     </div>
   );
 }
@@ -62,10 +69,18 @@ export function MassesPanel() {
   return (
     <div className="space-y-2">
       <div className="flex gap-1">
-        <Button className="grow" on={tool === "raise"} title="R" onClick={() => go({ tool: "raise" })}><MoveUp size={14} aria-hidden />Raise a corner</Button>
-        <Button className="grow" on={tool === "select"} title="C" onClick={() => go({ tool: "select" })}><MousePointer2 size={14} aria-hidden />Choose</Button>
+        <Button className="grow" on={tool === "raise"} title="R" onClick={() => go({ tool: "raise" })}>
+          <MoveUp size={14} aria-hidden />
+          Raise a corner
+        </Button>
+        <Button className="grow" on={tool === "select"} title="C" onClick={() => go({ tool: "select" })}>
+          <MousePointer2 size={14} aria-hidden />
+          Choose
+        </Button>
       </div>
-      {raising ? <RaisingFields raising={raising} /> : (
+      {raising ? (
+        <RaisingFields raising={raising} />
+      ) : (
         <p className="text-pencil">
           {tool === "raise"
             ? `${empty ? "Nothing stands here yet. " : ""}Press on the ground for the foot of the near corner and draw up; then out to the left and out to the right.`
@@ -75,11 +90,22 @@ export function MassesPanel() {
       <Check
         label="Show hidden lines faintly"
         checked={show.hidden > 0}
-        onChange={(checked) => edit(onShot((before) => ({ ...before, show: { ...showOf(before), hidden: checked ? FAINT : 0 } })))}
+        onChange={(checked) =>
+          edit(onShot((before) => ({ ...before, show: { ...showOf(before), hidden: checked ? FAINT : 0 } })))
+        }
       />
       <Fold title="Strength of their lines">
         {Object.entries(LINES).map(([kind, label]) => (
-          <Strength key={kind} label={label} value={show[kind as keyof typeof LINES]} onChange={(strength) => drag(onShot((before) => ({ ...before, show: { ...showOf(before), [kind]: strength } })))} onHold={beginGesture} onRelease={endGesture} />
+          <Strength
+            key={kind}
+            label={label}
+            value={show[kind as keyof typeof LINES]}
+            onChange={(strength) =>
+              drag(onShot((before) => ({ ...before, show: { ...showOf(before), [kind]: strength } })))
+            }
+            onHold={beginGesture}
+            onRelease={endGesture}
+          />
         ))}
       </Fold>
       {chosen && !raising && <ChosenFields key={chosen.id} element={chosen} />}

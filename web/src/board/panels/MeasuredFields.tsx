@@ -3,32 +3,101 @@ import type { Measured, Shot } from "@zanvo/core/scene";
 import { Button, Check, IconButton, NumberField, Strength } from "../../ui";
 import { beginGesture, drag, edit, endGesture, onShot } from "../board";
 
-const PLANES: Readonly<Record<Measured["plane"], string>> = { level: "Ground or level", left: "Wall to the left point", right: "Wall to the right point" };
+const PLANES: Readonly<Record<Measured["plane"], string>> = {
+  level: "Ground or level",
+  left: "Wall to the left point",
+  right: "Wall to the right point",
+};
 const FIRST: Measured = { plane: "level", at: 0, every: 1, heavy: 5, strength: 0.6 };
 
 /** How far a fading grid reaches at first, m. */
 const FADE = 40;
 
-const withPlanes = (change: (planes: Measured[]) => Measured[]) => onShot((shot: Shot) => ({ ...shot, measured: change(shot.measured ?? []) }));
+const withPlanes = (change: (planes: Measured[]) => Measured[]) =>
+  onShot((shot: Shot) => ({ ...shot, measured: change(shot.measured ?? []) }));
 
 /** One plane in squares: where it lies, how wide they are, and which lines are heavier. */
 function Plane({ plane, index }: { readonly plane: Measured; readonly index: number }) {
-  const put = (change: Partial<Measured>) => withPlanes((planes) => planes.map((one, i) => (i === index ? { ...one, ...change } : one)));
+  const put = (change: Partial<Measured>) =>
+    withPlanes((planes) => planes.map((one, i) => (i === index ? { ...one, ...change } : one)));
   return (
     <section aria-label={`Squares ${index + 1}`} className="space-y-1 rounded border border-hair p-1.5">
       <div className="flex gap-1">
-        <select aria-label="Plane" className="h-7 min-w-0 grow rounded border border-hair bg-slip px-1" value={plane.plane} onChange={(event) => edit(put({ plane: event.target.value as Measured["plane"] }))}>
-          {Object.entries(PLANES).map(([id, name]) => <option key={id} value={id}>{name}</option>)}
+        <select
+          aria-label="Plane"
+          className="h-7 min-w-0 grow rounded border border-hair bg-slip px-1"
+          value={plane.plane}
+          onChange={(event) => edit(put({ plane: event.target.value as Measured["plane"] }))}
+        >
+          {Object.entries(PLANES).map(([id, name]) => (
+            <option key={id} value={id}>
+              {name}
+            </option>
+          ))}
         </select>
-        <IconButton label={`Remove squares ${index + 1}`} onClick={() => edit(withPlanes((planes) => planes.filter((_, i) => i !== index)))}><X size={15} /></IconButton>
+        <IconButton
+          label={`Remove squares ${index + 1}`}
+          onClick={() => edit(withPlanes((planes) => planes.filter((_, i) => i !== index)))}
+        >
+          <X size={15} />
+        </IconButton>
       </div>
-      <NumberField label={plane.plane === "level" ? "Height" : "Across from the eye"} unit="m" digits={2} value={plane.at} min={-1e4} max={1e4} step={0.1} onChange={(at) => edit(put({ at }), `squares ${index}`)} />
-      <NumberField label="A line every" unit="m" digits={2} value={plane.every} min={0.01} max={1e4} step={0.1} onChange={(every) => edit(put({ every }), `squares ${index}`)} />
-      <NumberField label="Heavier, of lines" unit="" digits={0} value={plane.heavy} min={1} max={1000} onChange={(heavy) => edit(put({ heavy: Math.round(heavy) }), `squares ${index}`)} />
-      <Check label="Numbers in metres" checked={plane.numbered ?? false} onChange={(numbered) => edit(put({ numbered }))} />
-      <Check label="Fades with distance" checked={plane.fade !== undefined} onChange={(on) => edit(put({ fade: on ? FADE : undefined }))} />
-      {plane.fade !== undefined && <NumberField label="Gone at" unit="m" value={plane.fade} min={1} max={1e5} onChange={(fade) => edit(put({ fade }), `squares ${index}`)} />}
-      <Strength label="Strength" value={plane.strength} onChange={(strength) => drag(put({ strength }))} onHold={beginGesture} onRelease={endGesture} />
+      <NumberField
+        label={plane.plane === "level" ? "Height" : "Across from the eye"}
+        unit="m"
+        digits={2}
+        value={plane.at}
+        min={-1e4}
+        max={1e4}
+        step={0.1}
+        onChange={(at) => edit(put({ at }), `squares ${index}`)}
+      />
+      <NumberField
+        label="A line every"
+        unit="m"
+        digits={2}
+        value={plane.every}
+        min={0.01}
+        max={1e4}
+        step={0.1}
+        onChange={(every) => edit(put({ every }), `squares ${index}`)}
+      />
+      <NumberField
+        label="Heavier, of lines"
+        unit=""
+        digits={0}
+        value={plane.heavy}
+        min={1}
+        max={1000}
+        onChange={(heavy) => edit(put({ heavy: Math.round(heavy) }), `squares ${index}`)}
+      />
+      <Check
+        label="Numbers in metres"
+        checked={plane.numbered ?? false}
+        onChange={(numbered) => edit(put({ numbered }))}
+      />
+      <Check
+        label="Fades with distance"
+        checked={plane.fade !== undefined}
+        onChange={(on) => edit(put({ fade: on ? FADE : undefined }))}
+      />
+      {plane.fade !== undefined && (
+        <NumberField
+          label="Gone at"
+          unit="m"
+          value={plane.fade}
+          min={1}
+          max={1e5}
+          onChange={(fade) => edit(put({ fade }), `squares ${index}`)}
+        />
+      )}
+      <Strength
+        label="Strength"
+        value={plane.strength}
+        onChange={(strength) => drag(put({ strength }))}
+        onHold={beginGesture}
+        onRelease={endGesture}
+      />
     </section>
   );
 }
@@ -38,8 +107,13 @@ export function MeasuredFields({ shot }: { readonly shot: Shot }) {
   return (
     <section className="space-y-1.5 border-t border-hair pt-2">
       <h3 className="font-medium">Measured squares</h3>
-      {shot.measured?.map((plane, i) => <Plane key={i} plane={plane} index={i} />)}
-      <Button className="w-full" onClick={() => edit(withPlanes((planes) => [...planes, FIRST]))}><Plus size={14} aria-hidden />Lay out squares</Button>
+      {shot.measured?.map((plane, i) => (
+        <Plane key={i} plane={plane} index={i} />
+      ))}
+      <Button className="w-full" onClick={() => edit(withPlanes((planes) => [...planes, FIRST]))}>
+        <Plus size={14} aria-hidden />
+        Lay out squares
+      </Button>
     </section>
   );
 }

@@ -36,7 +36,11 @@ export function Parts<P extends object>({ name, add, parts, fields, fresh, more,
       say((wrong as Error).message);
     }
   };
-  const put = (at: number, change: Partial<P>, what: string) => onChange(parts.map((one, i) => (i === at ? { ...one, ...change } : one)), `${name} ${at} ${what}`);
+  const put = (at: number, change: Partial<P>, what: string) =>
+    onChange(
+      parts.map((one, i) => (i === at ? { ...one, ...change } : one)),
+      `${name} ${at} ${what}`,
+    );
   return (
     <>
       {parts.map((part, i) => {
@@ -45,16 +49,42 @@ export function Parts<P extends object>({ name, add, parts, fields, fresh, more,
           <section key={i} aria-label={called} className="space-y-1 rounded border border-hair p-1.5">
             <div className="flex items-center justify-between">
               <span className="font-medium">{called}</span>
-              <IconButton label={`Delete ${called.toLowerCase()}`} onClick={() => spoken(() => onChange(parts.filter((_, k) => k !== i), `${name}s`))}><X size={14} /></IconButton>
+              <IconButton
+                label={`Delete ${called.toLowerCase()}`}
+                onClick={() =>
+                  spoken(() =>
+                    onChange(
+                      parts.filter((_, k) => k !== i),
+                      `${name}s`,
+                    ),
+                  )
+                }
+              >
+                <X size={14} />
+              </IconButton>
             </div>
             {fields.map(({ key, label, unit = "m", ...limits }) => (
-              <NumberField key={key} label={label} unit={unit} digits={2} min={0.01} max={10_000} step={0.1} {...limits} value={Number(part[key] ?? 0)} onChange={(value) => put(i, { [key]: value } as Partial<P>, key)} />
+              <NumberField
+                key={key}
+                label={label}
+                unit={unit}
+                digits={2}
+                min={0.01}
+                max={10_000}
+                step={0.1}
+                {...limits}
+                value={Number(part[key] ?? 0)}
+                onChange={(value) => put(i, { [key]: value } as Partial<P>, key)}
+              />
             ))}
             {more?.(part, (change) => spoken(() => put(i, change, "more")), called)}
           </section>
         );
       })}
-      <Button className="w-full" onClick={() => spoken(() => onChange([...parts, fresh()], `${name}s`))}><Plus size={14} aria-hidden />{add}</Button>
+      <Button className="w-full" onClick={() => spoken(() => onChange([...parts, fresh()], `${name}s`))}>
+        <Plus size={14} aria-hidden />
+        {add}
+      </Button>
     </>
   );
 }

@@ -30,56 +30,129 @@ const TELLS: Readonly<Record<Keep, string>> = {
 };
 
 /** Left or right pin, by its distance from the centre of vision or beyond the sheet's edge. */
-function LevelPin({ pin, main, shot, keep }: { readonly pin: Pin; readonly main: Orientation; readonly shot: Shot; readonly keep: Keep }) {
+function LevelPin({
+  pin,
+  main,
+  shot,
+  keep,
+}: {
+  readonly pin: Pin;
+  readonly main: Orientation;
+  readonly shot: Shot;
+  readonly keep: Keep;
+}) {
   const { centre } = shot.lens;
   const { at } = pin.point;
   const sign = pin.role === "left" ? -1 : 1;
   const edge = pin.role === "left" ? 0 : shot.sheet.width;
   const role = pin.role === "left" ? "left" : "right";
-  const put = (x: number) => edit(onShot((before) => movePin(main, before, role, [x, at![1]], keep)), `pin ${pin.id}`);
+  const put = (x: number) =>
+    edit(
+      onShot((before) => movePin(main, before, role, [x, at![1]], keep)),
+      `pin ${pin.id}`,
+    );
   return (
     <section aria-label={`${pin.role} point`} className="space-y-1.5">
-      <h3 className="flex items-center gap-1.5 font-medium"><PinHead pin={pin} />{pin.role === "left" ? "Left point" : "Right point"}</h3>
+      <h3 className="flex items-center gap-1.5 font-medium">
+        <PinHead pin={pin} />
+        {pin.role === "left" ? "Left point" : "Right point"}
+      </h3>
       {at ? (
         <>
-          <NumberField label="From the centre" unit="mm" value={sign * (at[0] - centre.x)} min={-1e6} max={1e6} onChange={(far) => put(centre.x + sign * far)} />
-          <NumberField label="Beyond the edge" unit="mm" value={sign * (at[0] - edge)} min={-1e6} max={1e6} onChange={(far) => put(edge + sign * far)} />
+          <NumberField
+            label="From the centre"
+            unit="mm"
+            value={sign * (at[0] - centre.x)}
+            min={-1e6}
+            max={1e6}
+            onChange={(far) => put(centre.x + sign * far)}
+          />
+          <NumberField
+            label="Beyond the edge"
+            unit="mm"
+            value={sign * (at[0] - edge)}
+            min={-1e6}
+            max={1e6}
+            onChange={(far) => put(edge + sign * far)}
+          />
         </>
-      ) : <p className="text-pencil">These lines run parallel to the picture: they have no point.</p>}
+      ) : (
+        <p className="text-pencil">These lines run parallel to the picture: they have no point.</p>
+      )}
     </section>
   );
 }
 
 /** Uprights parallel or converging; where they converge, the third point by its place. */
-function ThirdPin({ pin, main, shot, keep }: { readonly pin: Pin; readonly main: Orientation; readonly shot: Shot; readonly keep: Keep }) {
+function ThirdPin({
+  pin,
+  main,
+  shot,
+  keep,
+}: {
+  readonly pin: Pin;
+  readonly main: Orientation;
+  readonly shot: Shot;
+  readonly keep: Keep;
+}) {
   const elements = useBoard((board) => board.scene.elements);
   const selected = useBoard((board) => board.selected);
   const { at } = pin.point;
   const change = (how: "parallel" | "converging") => {
     const [, y] = middle(shot.frame);
     if (how === "converging" && shot.gaze.pitch === 0 && Math.abs(shot.lens.centre.y - y) < 1) {
-      return say("The horizon lies in the panel’s middle: who looks straight ahead sees uprights parallel. Move the horizon first, or type how far to look up.");
+      return say(
+        "The horizon lies in the panel’s middle: who looks straight ahead sees uprights parallel. Move the horizon first, or type how far to look up.",
+      );
     }
     try {
-      edit(onShot((before) => {
-        const after = how === "parallel" ? levelled(before) : pitched(before, y);
-        const own = elements.find((one) => one.id === selected);
-        const block = own ? boxOf(own) : nearestBlock(elements, before);
-        return block ? holding(before, after, blockCorner(block, ...nearCorner(block, viewOf(before).eye))) : after;
-      }));
+      edit(
+        onShot((before) => {
+          const after = how === "parallel" ? levelled(before) : pitched(before, y);
+          const own = elements.find((one) => one.id === selected);
+          const block = own ? boxOf(own) : nearestBlock(elements, before);
+          return block ? holding(before, after, blockCorner(block, ...nearCorner(block, viewOf(before).eye))) : after;
+        }),
+      );
     } catch (wrong) {
       say((wrong as Error).message);
     }
   };
-  const put = (x: number, y: number) => edit(onShot((before) => movePin(main, before, "upright", [x, y], keep)), "pin upright");
+  const put = (x: number, y: number) =>
+    edit(
+      onShot((before) => movePin(main, before, "upright", [x, y], keep)),
+      "pin upright",
+    );
   return (
     <section aria-label="third point" className="space-y-1.5">
-      <h3 className="flex items-center gap-1.5 font-medium"><PinHead pin={pin} />Uprights</h3>
-      <Choice label="Uprights" value={shot.gaze.pitch === 0 ? "parallel" : "converging"} options={{ parallel: "Parallel", converging: "Converging" }} onChange={change} />
+      <h3 className="flex items-center gap-1.5 font-medium">
+        <PinHead pin={pin} />
+        Uprights
+      </h3>
+      <Choice
+        label="Uprights"
+        value={shot.gaze.pitch === 0 ? "parallel" : "converging"}
+        options={{ parallel: "Parallel", converging: "Converging" }}
+        onChange={change}
+      />
       {at && (
         <>
-          <NumberField label="From the left" unit="mm" value={at[0]} min={-1e6} max={1e6} onChange={(x) => put(x, at[1])} />
-          <NumberField label="From the top" unit="mm" value={at[1]} min={-1e6} max={1e6} onChange={(y) => put(at[0], y)} />
+          <NumberField
+            label="From the left"
+            unit="mm"
+            value={at[0]}
+            min={-1e6}
+            max={1e6}
+            onChange={(x) => put(x, at[1])}
+          />
+          <NumberField
+            label="From the top"
+            unit="mm"
+            value={at[1]}
+            min={-1e6}
+            max={1e6}
+            onChange={(y) => put(at[0], y)}
+          />
         </>
       )}
     </section>
@@ -99,23 +172,44 @@ export function PointsPanel() {
   if (!main) return <p className="text-pencil">This scene has no directions, and so no points.</p>;
   return (
     <div className="space-y-3">
-      {straight && <section className="space-y-1">
-        <h3 className="font-medium">A moving pin keeps</h3>
-        <div title={TELLS[keep]}>
-          <Choice label="A moving pin keeps" value={keep} options={KEEPS} onChange={(next) => go({ keep: next })} />
-        </div>
-      </section>}
-      {straight && pinsOf([main], shot).filter((pin) => isLevel(pin)).map((pin) => <LevelPin key={pin.id} pin={pin} main={main} shot={shot} keep={keep} />)}
-      {straight && pinsOf([], shot).map((pin) => <ThirdPin key={pin.id} pin={pin} main={main} shot={shot} keep={keep} />)}
+      {straight && (
+        <section className="space-y-1">
+          <h3 className="font-medium">A moving pin keeps</h3>
+          <div title={TELLS[keep]}>
+            <Choice label="A moving pin keeps" value={keep} options={KEEPS} onChange={(next) => go({ keep: next })} />
+          </div>
+        </section>
+      )}
+      {straight &&
+        pinsOf([main], shot)
+          .filter((pin) => isLevel(pin))
+          .map((pin) => <LevelPin key={pin.id} pin={pin} main={main} shot={shot} keep={keep} />)}
+      {straight &&
+        pinsOf([], shot).map((pin) => <ThirdPin key={pin.id} pin={pin} main={main} shot={shot} keep={keep} />)}
       {!straight && <p className="text-pencil">Drag any pin: the view turns with it, and all others follow.</p>}
       <LensFields main={main} shot={shot} />
       <div>
-        <Check label={straight ? "Cone of vision: 30°, 60°, 90°" : "Rings and spokes, every 15°"} checked={show.cone > 0} onChange={(on) => edit(shown({ cone: on ? 0.8 : 0 }))} />
-        {straight && <Check label="Measuring and distance points" checked={show.measuring > 0} onChange={(on) => edit(shown({ measuring: on ? 1 : 0 }))} />}
+        <Check
+          label={straight ? "Cone of vision: 30°, 60°, 90°" : "Rings and spokes, every 15°"}
+          checked={show.cone > 0}
+          onChange={(on) => edit(shown({ cone: on ? 0.8 : 0 }))}
+        />
+        {straight && (
+          <Check
+            label="Measuring and distance points"
+            checked={show.measuring > 0}
+            onChange={(on) => edit(shown({ measuring: on ? 1 : 0 }))}
+          />
+        )}
       </div>
-      <Button className="w-full" onClick={() => setChart(true)}><ChartLine size={14} aria-hidden />Stretch across the panel</Button>
+      <Button className="w-full" onClick={() => setChart(true)}>
+        <ChartLine size={14} aria-hidden />
+        Stretch across the panel
+      </Button>
       <Modal title="Stretch across the panel" open={chart} onClose={() => setChart(false)}>
-        <Suspense fallback={<p className="h-72 text-pencil">Drawing the chart…</p>}><StretchChart shot={shot} /></Suspense>
+        <Suspense fallback={<p className="h-72 text-pencil">Drawing the chart…</p>}>
+          <StretchChart shot={shot} />
+        </Suspense>
       </Modal>
       <DirectionFields orientations={orientations} />
       {straight && <SituationFields main={main} />}

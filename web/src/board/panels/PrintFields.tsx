@@ -6,7 +6,10 @@ import { Button, Check, Choice, Fold, NumberField } from "../../ui";
 import { useBoard, useShot } from "../board";
 import { PrintProgress, usePrint } from "./usePrint";
 
-const PAPERS = Object.fromEntries(Object.keys(PRINT_PAPERS).map((paper) => [paper, paper])) as Record<PrintPaper, string>;
+const PAPERS = Object.fromEntries(Object.keys(PRINT_PAPERS).map((paper) => [paper, paper])) as Record<
+  PrintPaper,
+  string
+>;
 /** The whole desk at true size on the sheets of a printer, so that the pins lie on paper. */
 export function PrintFields() {
   const scene = useBoard((board) => board.scene);
@@ -18,8 +21,18 @@ export function PrintFields() {
   const count = useMemo(() => {
     try {
       const { box, layers } = drawDesk(scene, shot, []);
-      const sheet = Float64Array.from([0, 0, shot.sheet.width, shot.sheet.height, 0, shot.sheet.height, shot.sheet.width, 0]);
-      return tilesOf(box, [...layers.map(({ lines }) => lines), sheet], tiling).all.filter(({ blank }) => !blank).length;
+      const sheet = Float64Array.from([
+        0,
+        0,
+        shot.sheet.width,
+        shot.sheet.height,
+        0,
+        shot.sheet.height,
+        shot.sheet.width,
+        0,
+      ]);
+      return tilesOf(box, [...layers.map(({ lines }) => lines), sheet], tiling).all.filter(({ blank }) => !blank)
+        .length;
     } catch (wrong) {
       return (wrong as Error).message;
     }
@@ -28,12 +41,41 @@ export function PrintFields() {
   const change = (part: Partial<Tiling>) => setTiling({ ...tiling, ...part });
   return (
     <Fold title="Print the desk at true size">
-      <Choice label="Paper of the printer" value={tiling.paper} options={PAPERS} onChange={(paper) => change({ paper })} />
+      <Choice
+        label="Paper of the printer"
+        value={tiling.paper}
+        options={PAPERS}
+        onChange={(paper) => change({ paper })}
+      />
       <Check label="Landscape" checked={tiling.landscape} onChange={(landscape) => change({ landscape })} />
-      <NumberField label="Overlap" unit="mm" value={tiling.overlap} min={0} max={60} onChange={(overlap) => change({ overlap })} />
-      <NumberField label="White margin" unit="mm" value={tiling.margin} min={0} max={40} onChange={(margin) => change({ margin })} />
-      <p className="text-pencil">{typeof count === "number" ? `${count} ${count === 1 ? "sheet" : "sheets"} and a contents map` : count}</p>
-      {!working && <Button className="w-full" disabled={typeof count !== "number"} onClick={() => void print({ tiling }, fileName(`${scene.title} ${shot.name} true size`))}>Print at true size</Button>}
+      <NumberField
+        label="Overlap"
+        unit="mm"
+        value={tiling.overlap}
+        min={0}
+        max={60}
+        onChange={(overlap) => change({ overlap })}
+      />
+      <NumberField
+        label="White margin"
+        unit="mm"
+        value={tiling.margin}
+        min={0}
+        max={40}
+        onChange={(margin) => change({ margin })}
+      />
+      <p className="text-pencil">
+        {typeof count === "number" ? `${count} ${count === 1 ? "sheet" : "sheets"} and a contents map` : count}
+      </p>
+      {!working && (
+        <Button
+          className="w-full"
+          disabled={typeof count !== "number"}
+          onClick={() => void print({ tiling }, fileName(`${scene.title} ${shot.name} true size`))}
+        >
+          Print at true size
+        </Button>
+      )}
       {working && <PrintProgress working={working} of="Sheet" laying="Laying the desk out…" onStop={stop} />}
     </Fold>
   );

@@ -22,31 +22,58 @@ export function ReferenceFields({ shot }: { readonly shot: Shot }) {
     if (id) void navigate(`/scenes/${sceneId}/references/${id}`);
   };
   const remove = (gone: Reference) => {
-    const lay = new Map(useBoard.getState().scene.shots.flatMap((one) => (one.under?.reference === gone.id ? [[one.id, one.under] as const] : [])));
+    const lay = new Map(
+      useBoard
+        .getState()
+        .scene.shots.flatMap((one) => (one.under?.reference === gone.id ? [[one.id, one.under] as const] : [])),
+    );
     edit((scene) => {
       scene.references = scene.references?.filter(({ id }) => id !== gone.id);
       for (const one of scene.shots) if (lay.has(one.id)) delete one.under;
     });
-    const back = () => edit((scene) => {
-      scene.references = [...(scene.references ?? []).filter(({ id }) => id !== gone.id), gone as never];
-      for (const one of scene.shots) one.under ??= lay.get(one.id);
-    });
+    const back = () =>
+      edit((scene) => {
+        scene.references = [...(scene.references ?? []).filter(({ id }) => id !== gone.id), gone as never];
+        for (const one of scene.shots) one.under ??= lay.get(one.id);
+      });
     say(`${gone.name} is taken away.`, { label: "Put it back", run: back });
   };
   const { under } = shot;
   return (
     <Fold title="References">
-      <p className="text-pencil">Drop or paste a photo on the desk, or choose a file: trace its edges, and draw into its view.</p>
+      <p className="text-pencil">
+        Drop or paste a photo on the desk, or choose a file: trace its edges, and draw into its view.
+      </p>
       <ul className="space-y-1">
         {references.map((one) => (
           <li key={one.id} className="flex items-center gap-1">
-            <Link className="min-w-0 grow truncate rounded px-1 py-0.5 underline hover:bg-wash" to={`/scenes/${sceneId}/references/${one.id}`}>{one.name}</Link>
-            <IconButton label={`Take ${one.name} away`} onClick={() => remove(one)}><Trash2 size={14} /></IconButton>
+            <Link
+              className="min-w-0 grow truncate rounded px-1 py-0.5 underline hover:bg-wash"
+              to={`/scenes/${sceneId}/references/${one.id}`}
+            >
+              {one.name}
+            </Link>
+            <IconButton label={`Take ${one.name} away`} onClick={() => remove(one)}>
+              <Trash2 size={14} />
+            </IconButton>
           </li>
         ))}
       </ul>
-      <Button className="w-full" disabled={busy} onClick={() => void bring()}><ImagePlus size={14} aria-hidden />{busy ? "Taking it in…" : "Bring in a photo"}</Button>
-      {under && <Strength label="Photo under the drawing" value={under.strength} onChange={(strength) => drag(onShot((before) => ({ ...before, under: before.under && { ...before.under, strength } })))} onHold={beginGesture} onRelease={endGesture} />}
+      <Button className="w-full" disabled={busy} onClick={() => void bring()}>
+        <ImagePlus size={14} aria-hidden />
+        {busy ? "Taking it in…" : "Bring in a photo"}
+      </Button>
+      {under && (
+        <Strength
+          label="Photo under the drawing"
+          value={under.strength}
+          onChange={(strength) =>
+            drag(onShot((before) => ({ ...before, under: before.under && { ...before.under, strength } })))
+          }
+          onHold={beginGesture}
+          onRelease={endGesture}
+        />
+      )}
     </Fold>
   );
 }

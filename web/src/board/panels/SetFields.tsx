@@ -15,17 +15,49 @@ function SetRow({ pin }: { readonly pin: Pin }) {
   const shot = useShot();
   const { straight } = LAWS[shot.lens.law];
   const bundle = bundleOf(shot, pin.id);
-  const bundled = (change: Partial<Bundle>) => onShot((before) => ({
-    ...before, bundles: [...(before.bundles ?? []).filter((one) => one.pin !== pin.id), { ...bundleOf(before, pin.id), ...change }],
-  }));
+  const bundled = (change: Partial<Bundle>) =>
+    onShot((before) => ({
+      ...before,
+      bundles: [
+        ...(before.bundles ?? []).filter((one) => one.pin !== pin.id),
+        { ...bundleOf(before, pin.id), ...change },
+      ],
+    }));
   return (
     <section aria-label={pin.name} className="space-y-1">
-      <h3 className="flex items-center gap-1.5 font-medium"><PinHead pin={pin} /><Check label={pin.name} checked={!bundle.off} onChange={(on) => edit(bundled({ off: on ? undefined : true }))} /></h3>
+      <h3 className="flex items-center gap-1.5 font-medium">
+        <PinHead pin={pin} />
+        <Check
+          label={pin.name}
+          checked={!bundle.off}
+          onChange={(on) => edit(bundled({ off: on ? undefined : true }))}
+        />
+      </h3>
       {!bundle.off && (
         <>
-          <Strength label="Strength" value={bundle.strength} onChange={(strength) => drag(bundled({ strength }))} onHold={beginGesture} onRelease={endGesture} />
-          <NumberField label="Spacing, far side" unit="mm" value={bundle.spacing} min={0.8} max={1000} onChange={(spacing) => edit(bundled({ spacing }), `spacing ${pin.id}`)} />
-          {straight && pin.point.at && <Choice label={`${pin.name}, even`} value={bundle.even ?? "angle"} options={EVEN} onChange={(even) => edit(bundled({ even: even === "angle" ? undefined : even }))} />}
+          <Strength
+            label="Strength"
+            value={bundle.strength}
+            onChange={(strength) => drag(bundled({ strength }))}
+            onHold={beginGesture}
+            onRelease={endGesture}
+          />
+          <NumberField
+            label="Spacing, far side"
+            unit="mm"
+            value={bundle.spacing}
+            min={0.8}
+            max={1000}
+            onChange={(spacing) => edit(bundled({ spacing }), `spacing ${pin.id}`)}
+          />
+          {straight && pin.point.at && (
+            <Choice
+              label={`${pin.name}, even`}
+              value={bundle.even ?? "angle"}
+              options={EVEN}
+              onChange={(even) => edit(bundled({ even: even === "angle" ? undefined : even }))}
+            />
+          )}
         </>
       )}
     </section>
@@ -34,7 +66,14 @@ function SetRow({ pin }: { readonly pin: Pin }) {
 
 /** Directions for a building that is turned like none of those there are. */
 function addFor(block: Block): void {
-  edit((scene) => void scene.orientations.push({ id: `o${newId().slice(0, 8)}`, name: `As ${block.name}`.slice(0, 200), heading: block.heading }));
+  edit(
+    (scene) =>
+      void scene.orientations.push({
+        id: `o${newId().slice(0, 8)}`,
+        name: `As ${block.name}`.slice(0, 200),
+        heading: block.heading,
+      }),
+  );
 }
 
 /** Every set of parallels, or those of the chosen building. */
@@ -49,15 +88,26 @@ export function SetFields() {
   const all = new Map(pinsOf(orientations, shot).map((pin) => [pin.id, pin]));
   return (
     <>
-      <Choice label="Sets shown" value={sets} options={{ all: "All sets", chosen: "Of the building" }} onChange={(next) => go({ sets: next })} />
-      {sets === "chosen" && !chosen && <p className="text-pencil">No building is chosen: press one under Masses. All sets are shown.</p>}
+      <Choice
+        label="Sets shown"
+        value={sets}
+        options={{ all: "All sets", chosen: "Of the building" }}
+        onChange={(next) => go({ sets: next })}
+      />
+      {sets === "chosen" && !chosen && (
+        <p className="text-pencil">No building is chosen: press one under Masses. All sets are shown.</p>
+      )}
       {sets === "chosen" && chosen && own?.length === 0 && (
         <>
           <p className="text-pencil">{chosen.name} is turned like none of the directions.</p>
-          <Button className="w-full" onClick={() => addFor(chosen)}>Add its directions</Button>
+          <Button className="w-full" onClick={() => addFor(chosen)}>
+            Add its directions
+          </Button>
         </>
       )}
-      {listed.map(({ id }) => <SetRow key={id} pin={all.get(id)!} />)}
+      {listed.map(({ id }) => (
+        <SetRow key={id} pin={all.get(id)!} />
+      ))}
     </>
   );
 }

@@ -1,22 +1,44 @@
 import { useState } from "react";
-import { frameOn, GUTTER, onSheet, pageOf, pageOnSheet, PAPERS, sheetOf, splitPanel, type Sheet } from "@zanvo/core/scene";
+import {
+  frameOn,
+  GUTTER,
+  onSheet,
+  pageOf,
+  pageOnSheet,
+  PAPERS,
+  sheetOf,
+  splitPanel,
+  type Sheet,
+} from "@zanvo/core/scene";
 import { newId } from "../../id";
 import { Button, NumberField } from "../../ui";
 import { currentShot, edit, freeName, onShot, useBoard, useShot } from "../board";
 
 /** The sheet of the current shot exchanged, with all panels that lie on it. */
-const lay = (next: Sheet): void => edit((scene) => {
-  const board = useBoard.getState();
-  const laid = new Map(pageOnSheet(pageOf(board.scene, currentShot(board)), next).map((shot) => [shot.id, shot]));
-  scene.shots = scene.shots.map((shot) => laid.get(shot.id) ?? shot);
-});
+const lay = (next: Sheet): void =>
+  edit((scene) => {
+    const board = useBoard.getState();
+    const laid = new Map(pageOnSheet(pageOf(board.scene, currentShot(board)), next).map((shot) => [shot.id, shot]));
+    scene.shots = scene.shots.map((shot) => laid.get(shot.id) ?? shot);
+  });
 
 /** The current panel split in two, both on one page. */
 function split(how: "beside" | "below", gutter: number): void {
   const board = useBoard.getState();
   const shot = currentShot(board);
-  const pair = splitPanel(shot, how, gutter, { id: newId(), name: freeName("Shot", board.scene.shots), page: shot.page ?? newId() });
-  edit((scene) => void scene.shots.splice(scene.shots.findIndex(({ id }) => id === shot.id), 1, ...pair));
+  const pair = splitPanel(shot, how, gutter, {
+    id: newId(),
+    name: freeName("Shot", board.scene.shots),
+    page: shot.page ?? newId(),
+  });
+  edit(
+    (scene) =>
+      void scene.shots.splice(
+        scene.shots.findIndex(({ id }) => id === shot.id),
+        1,
+        ...pair,
+      ),
+  );
 }
 
 /** Paper and panel frame. The picture in the panel is kept when the paper changes. */
@@ -32,8 +54,12 @@ export function SheetPanel() {
   const setFrame = (change: Partial<typeof frame>) => {
     const next = { ...frame, ...change };
     const [over, below] = [next.x + next.width - sheet.width, next.y + next.height - sheet.height];
-    if (over > 1e-6 || below > 1e-6) throw new Error(`The panel would lie ${Number(Math.max(over, below).toFixed(1))} mm beyond the sheet.`);
-    edit(onShot((shot) => ({ ...shot, frame: next })), "frame");
+    if (over > 1e-6 || below > 1e-6)
+      throw new Error(`The panel would lie ${Number(Math.max(over, below).toFixed(1))} mm beyond the sheet.`);
+    edit(
+      onShot((shot) => ({ ...shot, frame: next })),
+      "frame",
+    );
   };
   return (
     <div className="space-y-2">
@@ -43,10 +69,12 @@ export function SheetPanel() {
           className="h-7 w-40 rounded border border-hair bg-transparent px-1.5"
           maxLength={200}
           value={place}
-          onChange={({ target: { value } }) => edit((scene) => {
-            if (value) scene.place = value;
-            else delete scene.place;
-          }, "place")}
+          onChange={({ target: { value } }) =>
+            edit((scene) => {
+              if (value) scene.place = value;
+              else delete scene.place;
+            }, "place")
+          }
         />
       </label>
       <label className="flex items-center justify-between gap-2">
@@ -59,29 +87,65 @@ export function SheetPanel() {
             lay(chosen ? sheetOf(chosen, landscape) : { width: sheet.width, height: sheet.height });
           }}
         >
-          {PAPERS.map(({ id }) => <option key={id}>{id}</option>)}
+          {PAPERS.map(({ id }) => (
+            <option key={id}>{id}</option>
+          ))}
           <option value="custom">Custom</option>
         </select>
       </label>
       <div className="flex gap-2">
-        <Button className="grow" on={!landscape} onClick={() => turn(false)}>Portrait</Button>
-        <Button className="grow" on={landscape} onClick={() => turn(true)}>Landscape</Button>
+        <Button className="grow" on={!landscape} onClick={() => turn(false)}>
+          Portrait
+        </Button>
+        <Button className="grow" on={landscape} onClick={() => turn(true)}>
+          Landscape
+        </Button>
       </div>
-      <NumberField label="Width" unit="mm" value={sheet.width} min={20} max={5000} onChange={(width) => lay({ width, height: sheet.height })} />
-      <NumberField label="Height" unit="mm" value={sheet.height} min={20} max={5000} onChange={(height) => lay({ width: sheet.width, height })} />
+      <NumberField
+        label="Width"
+        unit="mm"
+        value={sheet.width}
+        min={20}
+        max={5000}
+        onChange={(width) => lay({ width, height: sheet.height })}
+      />
+      <NumberField
+        label="Height"
+        unit="mm"
+        value={sheet.height}
+        min={20}
+        max={5000}
+        onChange={(height) => lay({ width: sheet.width, height })}
+      />
       <h3 className="pt-2 font-medium">Panel</h3>
       <NumberField label="From the left" unit="mm" value={frame.x} min={0} onChange={(x) => setFrame({ x })} />
       <NumberField label="From the top" unit="mm" value={frame.y} min={0} onChange={(y) => setFrame({ y })} />
-      <NumberField label="Panel width" unit="mm" value={frame.width} min={5} onChange={(width) => setFrame({ width })} />
-      <NumberField label="Panel height" unit="mm" value={frame.height} min={5} onChange={(height) => setFrame({ height })} />
+      <NumberField
+        label="Panel width"
+        unit="mm"
+        value={frame.width}
+        min={5}
+        onChange={(width) => setFrame({ width })}
+      />
+      <NumberField
+        label="Panel height"
+        unit="mm"
+        value={frame.height}
+        min={5}
+        onChange={(height) => setFrame({ height })}
+      />
       <Button className="w-full" onClick={() => edit(onShot((shot) => onSheet(shot, shot.sheet, frameOn(shot.sheet))))}>
         {sheet.live ? "Panel on the live area" : "Panel 15 mm inside"}
       </Button>
       <h3 className="pt-2 font-medium">Panels on this page</h3>
       <NumberField label="Gutter" unit="mm" value={gutter} min={0} max={50} onChange={setGutter} />
       <div className="flex gap-2">
-        <Button className="grow" disabled={frame.width < gutter + 20} onClick={() => split("beside", gutter)}>Split in two ↔</Button>
-        <Button className="grow" disabled={frame.height < gutter + 20} onClick={() => split("below", gutter)}>Split in two ↕</Button>
+        <Button className="grow" disabled={frame.width < gutter + 20} onClick={() => split("beside", gutter)}>
+          Split in two ↔
+        </Button>
+        <Button className="grow" disabled={frame.height < gutter + 20} onClick={() => split("below", gutter)}>
+          Split in two ↕
+        </Button>
       </div>
     </div>
   );

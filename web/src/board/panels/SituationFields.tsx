@@ -13,14 +13,31 @@ export function SituationFields({ main }: { readonly main: Orientation }) {
   const situation = SITUATIONS.find((one) => one.id === id) ?? SITUATIONS[0];
   return (
     <Fold title="Start from a situation">
-      <select aria-label="Situation" className="h-7 w-full rounded border border-hair bg-slip px-1" value={id} onChange={(event) => setId(event.target.value)}>
-        {SITUATIONS.map((one) => <option key={one.id} value={one.id}>{one.name}</option>)}
+      <select
+        aria-label="Situation"
+        className="h-7 w-full rounded border border-hair bg-slip px-1"
+        value={id}
+        onChange={(event) => setId(event.target.value)}
+      >
+        {SITUATIONS.map((one) => (
+          <option key={one.id} value={one.id}>
+            {one.name}
+          </option>
+        ))}
       </select>
       <Choice label="Convergence" value={convergence} options={NAMES} onChange={setConvergence} />
-      <Button className="w-full" title={`${CONVERGENCE[convergence]}° across the panel`} onClick={() => edit(onShot((shot) => inSituation(shot, main, situation, convergence)))}>
+      <Button
+        className="w-full"
+        title={`${CONVERGENCE[convergence]}° across the panel`}
+        onClick={() => edit(onShot((shot) => inSituation(shot, main, situation, convergence)))}
+      >
         Set it up
       </Button>
-      {HABITS.map((habit) => <Button key={habit.id} className="w-full" onClick={() => edit(onShot((shot) => byHabit(shot, main, habit)))}>{habit.name}</Button>)}
+      {HABITS.map((habit) => (
+        <Button key={habit.id} className="w-full" onClick={() => edit(onShot((shot) => byHabit(shot, main, habit)))}>
+          {habit.name}
+        </Button>
+      ))}
     </Fold>
   );
 }

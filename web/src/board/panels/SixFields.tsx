@@ -27,8 +27,12 @@ export function SixFields({ main, shot }: { readonly main: Orientation; readonly
   if (!six) {
     return (
       <div className="flex flex-col gap-1">
-        <Button className="w-full" onClick={() => setSix({ step: "first" })}>Place six points by hand</Button>
-        <Button className="w-full" onClick={() => setSix({ step: "named", names: ["up", "0"] })}>Name, swap or mirror the points</Button>
+        <Button className="w-full" onClick={() => setSix({ step: "first" })}>
+          Place six points by hand
+        </Button>
+        <Button className="w-full" onClick={() => setSix({ step: "named", names: ["up", "0"] })}>
+          Name, swap or mirror the points
+        </Button>
       </div>
     );
   }
@@ -36,7 +40,9 @@ export function SixFields({ main, shot }: { readonly main: Orientation; readonly
     return (
       <>
         <p role="status">{ASKS[six.step]}</p>
-        <Button className="w-full" onClick={() => setSix(null)}>Give up</Button>
+        <Button className="w-full" onClick={() => setSix(null)}>
+          Give up
+        </Button>
       </>
     );
   }
@@ -58,19 +64,39 @@ export function SixFields({ main, shot }: { readonly main: Orientation; readonly
   };
   return (
     <>
-      {([["First", 0], ["Second", 1]] as const).map(([which, i]) => (
+      {(
+        [
+          ["First", 0],
+          ["Second", 1],
+        ] as const
+      ).map(([which, i]) => (
         <label key={which} className="flex items-center justify-between gap-2">
           <span className="whitespace-nowrap text-pencil">{which} point is</span>
-          <select aria-label={`${which} point is`} className="h-7 w-28 rounded border border-hair bg-slip px-1" value={names[i]} onChange={(event) => callOne(i, event.target.value as SixName)}>
-            {SIX.map((point) => <option key={point} value={point}>{called(main, point)}</option>)}
+          <select
+            aria-label={`${which} point is`}
+            className="h-7 w-28 rounded border border-hair bg-slip px-1"
+            value={names[i]}
+            onChange={(event) => callOne(i, event.target.value as SixName)}
+          >
+            {SIX.map((point) => (
+              <option key={point} value={point}>
+                {called(main, point)}
+              </option>
+            ))}
           </select>
         </label>
       ))}
       <p className="text-pencil">The third is {called(main, thirdName(names))}; opposites carry a stroke.</p>
       <div className="flex gap-1">
-        <Button className="grow" onClick={() => call([names[1], names[0]])}>Swap</Button>
-        <Button className="grow" onClick={() => take((before) => mirrored(before, main, names), names)}>Mirror</Button>
-        <Button className="grow" onClick={() => setSix(null)}>Done</Button>
+        <Button className="grow" onClick={() => call([names[1], names[0]])}>
+          Swap
+        </Button>
+        <Button className="grow" onClick={() => take((before) => mirrored(before, main, names), names)}>
+          Mirror
+        </Button>
+        <Button className="grow" onClick={() => setSix(null)}>
+          Done
+        </Button>
       </div>
     </>
   );

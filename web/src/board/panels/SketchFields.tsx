@@ -3,7 +3,11 @@ import { sketchFrom, viewOfSketch } from "@zanvo/core/vanishing";
 import { Button, Fold, NumberField, say } from "../../ui";
 import { edit, onShot } from "../board";
 
-const NAMES: Readonly<Record<keyof Sketch & ("left" | "right" | "third"), string>> = { left: "Left point", right: "Right point", third: "Third point" };
+const NAMES: Readonly<Record<keyof Sketch & ("left" | "right" | "third"), string>> = {
+  left: "Left point",
+  right: "Right point",
+  third: "Third point",
+};
 /** The limits of a place on the desk, mm. */
 const PLACE = { unit: "mm", min: -1e6, max: 1e6 } as const;
 
@@ -30,28 +34,59 @@ export function SketchFields({ main, shot }: { readonly main: Orientation; reado
     if (!sketch) return;
     const { left, right, third: has, ...rest } = sketch;
     const wide = Math.abs(right.x - left.x);
-    edit(withSketch({ ...rest, left, right, ...(has ? {} : { third: { x: (left.x + right.x) / 2, y: (left.y + right.y) / 2 + wide } }) }));
+    edit(
+      withSketch({
+        ...rest,
+        left,
+        right,
+        ...(has ? {} : { third: { x: (left.x + right.x) / 2, y: (left.y + right.y) / 2 + wide } }),
+      }),
+    );
   };
   return (
     <Fold title="Points from a sketch">
       {!sketch && (
         <>
-          <p className="text-pencil">Lay the points of a pencil sketch on the desk; Zanvo says whether an eye can see them, and takes the view from them.</p>
-          <Button className="w-full" onClick={begin}>Lay out the points</Button>
+          <p className="text-pencil">
+            Lay the points of a pencil sketch on the desk; Zanvo says whether an eye can see them, and takes the view
+            from them.
+          </p>
+          <Button className="w-full" onClick={begin}>
+            Lay out the points
+          </Button>
         </>
       )}
       {sketch && (
         <>
-          {(["left", "right", "third"] as const).map((key) => sketch[key] && (
-            <section key={key} aria-label={`${NAMES[key]} of the sketch`} className="space-y-1">
-              <h4>{NAMES[key]}</h4>
-              <NumberField label="From the left" {...PLACE} value={sketch[key].x} onChange={(x) => edit(withSketch({ ...sketch, [key]: { ...sketch[key], x } }), `sketch ${key}`)} />
-              <NumberField label="From the top" {...PLACE} value={sketch[key].y} onChange={(y) => edit(withSketch({ ...sketch, [key]: { ...sketch[key], y } }), `sketch ${key}`)} />
-            </section>
-          ))}
-          <Button className="w-full" onClick={third}>{sketch.third ? "Leave the third point out" : "Add a third point"}</Button>
-          <Button primary className="w-full" onClick={take}>Take this view</Button>
-          <Button className="w-full" onClick={() => edit(withSketch(undefined))}>Put the sketch’s points away</Button>
+          {(["left", "right", "third"] as const).map(
+            (key) =>
+              sketch[key] && (
+                <section key={key} aria-label={`${NAMES[key]} of the sketch`} className="space-y-1">
+                  <h4>{NAMES[key]}</h4>
+                  <NumberField
+                    label="From the left"
+                    {...PLACE}
+                    value={sketch[key].x}
+                    onChange={(x) => edit(withSketch({ ...sketch, [key]: { ...sketch[key], x } }), `sketch ${key}`)}
+                  />
+                  <NumberField
+                    label="From the top"
+                    {...PLACE}
+                    value={sketch[key].y}
+                    onChange={(y) => edit(withSketch({ ...sketch, [key]: { ...sketch[key], y } }), `sketch ${key}`)}
+                  />
+                </section>
+              ),
+          )}
+          <Button className="w-full" onClick={third}>
+            {sketch.third ? "Leave the third point out" : "Add a third point"}
+          </Button>
+          <Button primary className="w-full" onClick={take}>
+            Take this view
+          </Button>
+          <Button className="w-full" onClick={() => edit(withSketch(undefined))}>
+            Put the sketch’s points away
+          </Button>
         </>
       )}
     </Fold>

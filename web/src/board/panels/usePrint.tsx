@@ -11,7 +11,12 @@ const ASK = 250;
 type Working = Pick<PrintStatus, "done" | "of">;
 
 /** Waits for a print, telling how far it is. @throws Error when it failed, or the signal's reason */
-async function finished(sceneId: string, id: string, tell: (working: Working) => void, signal: AbortSignal): Promise<PrintStatus> {
+async function finished(
+  sceneId: string,
+  id: string,
+  tell: (working: Working) => void,
+  signal: AbortSignal,
+): Promise<PrintStatus> {
   for (;;) {
     const status = await printStatus(sceneId, id, signal);
     if (status.state === "failed") throw new Error(status.message);
@@ -52,7 +57,17 @@ export function usePrint() {
 }
 
 /** How far a print is, and the button that stops it. */
-export function PrintProgress({ working, of: what, laying, onStop }: { readonly working: Working; readonly of: string; readonly laying: string; readonly onStop: () => void }) {
+export function PrintProgress({
+  working,
+  of: what,
+  laying,
+  onStop,
+}: {
+  readonly working: Working;
+  readonly of: string;
+  readonly laying: string;
+  readonly onStop: () => void;
+}) {
   return (
     <div className="space-y-1">
       <Progress label={`${what}s drawn`} {...working} />
