@@ -70,7 +70,10 @@ const quarter = [
 
 const a3 = { sheet: { width: 420, height: 297, paper: "A3" }, frame: { x: 15, y: 15, width: 390, height: 267 } };
 
-/** A photo that `photos.mjs` made, with the edges that were traced in it, if any; the server takes the file itself in when it puts the demo up. */
+/**
+ * A photo that `photos.mjs` made, with the edges that were traced in it, if any; the server takes the file itself in
+ * when it puts the demo up.
+ */
 const photo = (name, file) => {
   const {
     width,

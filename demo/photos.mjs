@@ -1,4 +1,5 @@
-// Renders the demo's photos from its own geometry with three in headless Chromium, once: node demo/photos.mjs [name ...]
+// Renders the demo's photos from its own geometry with three in headless Chromium, once: node demo/photos.mjs [name
+// ...]
 // Each has a known camera, grain, and the lens noted in its EXIF; their true cameras stand beside them as JSON.
 import { Buffer } from "node:buffer";
 import { readFileSync, writeFileSync } from "node:fs";
@@ -10,7 +11,10 @@ import sharp from "sharp";
 
 const here = dirname(fileURLToPath(import.meta.url));
 const SIZE = { width: 2400, height: 1600 };
-/** Name, eye in m, gaze in degrees, and lens in mm on full frame; k1 of a lens that bows; and whether its edges are left to trace. */
+/**
+ * Name, eye in m, gaze in degrees, and lens in mm on full frame; k1 of a lens that bows; and whether its edges are
+ * left to trace.
+ */
 const PHOTOS = [
   { name: "the-corner", eye: [1.5, -1, 1.7], heading: 2, pitch: 0, roll: 0, lens: 28 },
   { name: "up-the-tower", eye: [-4, 3, 1.6], heading: -6, pitch: 22, roll: 1.5, lens: 24 },
@@ -100,7 +104,10 @@ function axesOf({ heading, pitch, roll }) {
   return { forward, right: mix(r0, Math.cos(q), u1, -Math.sin(q)), up: mix(r0, Math.sin(q), u1, Math.cos(q)) };
 }
 
-/** Evenly spread numbers around 0 from a seed: a linear congruential generator (Numerical Recipes, 1992 (from memory)). */
+/**
+ * Evenly spread numbers around 0 from a seed: a linear congruential generator (Numerical Recipes, 1992 (from
+ * memory)).
+ */
 function shaker(seed) {
   let state = seed;
   return () => (state = (Math.imul(state, 1664525) + 1013904223) >>> 0) / 4294967296 - 0.5;
@@ -138,7 +145,8 @@ function traced(blocks, eye, axes, f) {
 }
 
 /**
- * A straight picture as a lens sees it that bows by k1: what lies r half diagonals from the middle is seen at r (1 + k1 r^2).
+ * A straight picture as a lens sees it that bows by k1: what lies r half diagonals from the middle is seen at r (1 +
+ * k1 r^2).
  * @param straight raw px of a picture WIDER times as large each way, at the same focal length
  */
 function bowed(straight, k1) {

@@ -1,4 +1,5 @@
-// The whole quarter of Kestrel Quay, laid out by rule: rows of houses around eight blocks, streets between them, and what stands out.
+// The whole quarter of Kestrel Quay, laid out by rule: rows of houses around eight blocks, streets between them, and
+// what stands out.
 import { mkdtempSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { dirname, join } from "node:path";

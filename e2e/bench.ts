@@ -118,7 +118,10 @@ export async function onBench(page: Page) {
 
 type Given = NonNullable<Scene["references"]>[number];
 
-/** A picture taken in and on its bench, in a scene of its own, with what is said to be traced in it. @returns the scene's id */
+/**
+ * A picture taken in and on its bench, in a scene of its own, with what is said to be traced in it. @returns the
+ * scene's id
+ */
 export async function laid(
   page: Page,
   bytes: Buffer,

@@ -162,7 +162,8 @@ test("six points by three gestures: placed, slid, and the third follows; then na
   expect(first).toContain("150 mm in from the left, 120 mm from the top");
   const placed = (await saved(page, id)).shots[0].gaze;
 
-  // 66.4 mm off C, where k = 93.5 mm: 2 atan(66.4 / 93.5) = 70.8 degrees off the gaze, which looks the rest down, or up.
+  // 66.4 mm off C, where k = 93.5 mm: 2 atan(66.4 / 93.5) = 70.8 degrees off the gaze, which looks the rest down, or
+  // up.
   const pitch = async () => (await saved(page, id)).shots[0].gaze.pitch;
   await page.getByLabel("First point is").selectOption("down");
   await expect.poll(pitch).toBeCloseTo(-19.2, 1);

@@ -12,7 +12,8 @@ test("a street corner is noted from life: points, view and building follow, and 
   await type(page, "Its foot, from the top", "188.5");
   await type(page, "Upper, tilt", "20", left);
   await page.getByRole("button", { name: "Take this view" }).click();
-  // 90 mm over the level at 20 degrees: 90 / tan 20 = 247.3 mm left of the corner at 210; at 25 degrees 193 mm right of it.
+  // 90 mm over the level at 20 degrees: 90 / tan 20 = 247.3 mm left of the corner at 210; at 25 degrees 193 mm right
+  // of it.
   await expect(slip(page, "Main streets, left")).toHaveText("37.3 mm left of the sheet, 148.5 mm from the top");
   await expect(slip(page, "Main streets, right")).toHaveText("17 mm in from the right, 148.5 mm from the top");
 

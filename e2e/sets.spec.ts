@@ -17,7 +17,8 @@ test("a slope has a point above and one below the horizon, on the upright of its
   const id = await lay(page);
   await page.getByText("Directions and slopes", { exact: true }).click();
   await page.getByRole("button", { name: "Add a slope" }).click();
-  // 210 - 300 tan 55 degrees = -218.4; tan 35 degrees of the eye's way there, hypot(428.4, 300) = 523.0 mm, are 366.2 mm.
+  // 210 - 300 tan 55 degrees = -218.4; tan 35 degrees of the eye's way there, hypot(428.4, 300) = 523.0 mm, are 366.2
+  // mm.
   await expect(slip(page, "Roofs, rising")).toHaveText("218.4 mm left of the sheet, 217.7 mm above it");
   await expect(slip(page, "Roofs, falling")).toHaveText("218.4 mm left of the sheet, 217.7 mm below it");
   await type(page, "Rise", "20", page.getByRole("region", { name: "Roofs" }));

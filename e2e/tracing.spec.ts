@@ -240,7 +240,8 @@ test("a known horizon and a known lens stand in for a second set", async ({ page
   // 380 mm of 500 mm across the corners, on full frame.
   await type(page, "Lens, as on full frame", "32.88");
   await page.getByRole("checkbox", { name: "The horizon is known" }).check();
-  // Pitched up 8 degrees and rolled by 3, its horizon lies 4 f tan 8 = 213.6 px below the middle (600 px), turned by 3 degrees.
+  // Pitched up 8 degrees and rolled by 3, its horizon lies 4 f tan 8 = 213.6 px below the middle (600 px), turned by
+  // 3 degrees.
   const slope = Math.tan((3 * Math.PI) / 180);
   const y = 600 + (1520 * Math.tan((8 * Math.PI) / 180)) / Math.cos((3 * Math.PI) / 180);
   await trace(page, [

@@ -1,4 +1,5 @@
-// Debian's Chromium, librsvg, poppler and exiftool, which the journeys and the checks of SVG, PDF and EXIF need. As root on Debian they are installed.
+// Debian's Chromium, librsvg, poppler and exiftool, which the journeys and the checks of SVG, PDF and EXIF need. As
+// root on Debian they are installed.
 import { spawnSync } from "node:child_process";
 import { existsSync } from "node:fs";
 

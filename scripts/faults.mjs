@@ -1,5 +1,7 @@
-// npm run faults: kills, full disks, I/O errors, two servers, fuzzed requests, shell calls and pictures, and a browser that is
-// cut off. Prints what was attempted, what survived and what was lost, and fails on any loss, 5xx or hang. Ten minutes at most.
+// npm run faults: kills, full disks, I/O errors, two servers, fuzzed requests, shell calls and pictures, and a
+// browser that is
+// cut off. Prints what was attempted, what survived and what was lost, and fails on any loss, 5xx or hang. Ten
+// minutes at most.
 import { Buffer } from "node:buffer";
 import { execFileSync } from "node:child_process";
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from "node:fs";
@@ -215,7 +217,9 @@ async function failingDisk(what, { folder, env, fail, heal, end }) {
   tell(what, attempted, attempted - lost, lost);
 }
 
-/** Compiled and loaded before the C library: while a flag is there, whatever is written to a database fails with EIO. */
+/**
+ * Compiled and loaded before the C library: while a flag is there, whatever is written to a database fails with EIO.
+ */
 const SHIM = `
 #define _GNU_SOURCE
 #include <dlfcn.h>
@@ -250,7 +254,9 @@ SYNC(fsync)
 SYNC(fdatasync)
 `;
 
-/** The environment of a server whose writes to its database fail while a flag file is there; null without a compiler. */
+/**
+ * The environment of a server whose writes to its database fail while a flag file is there; null without a compiler.
+ */
 function faultingLayer() {
   const folder = freshFolder("zanvo-shim-");
   const [source, library, flag] = ["shim.c", "shim.so", "flag"].map((name) => join(folder, name));
@@ -499,7 +505,10 @@ async function pictures() {
   tell("spoilt pictures", PICTURES, taken + refused, bad, `${taken} taken, ${refused} refused`);
 }
 
-/** A browser that is cut off from its server: for a day, without room of its own, with its workers dead, with 38 MB to keep. */
+/**
+ * A browser that is cut off from its server: for a day, without room of its own, with its workers dead, with 38 MB to
+ * keep.
+ */
 async function browser() {
   const { chromium } = await import("@playwright/test");
   const server = await startServer();

@@ -27,7 +27,10 @@ const row = (what, times) =>
     `${what.padEnd(64)} n ${String(times.length).padStart(4)}   median ${ms(quantile(times, 0.5))}   p99 ${ms(quantile(times, 0.99))}\n`,
   );
 
-/** Plain writes of the same documents in WAL mode, synced at every commit: what the disk and SQLite take by themselves. */
+/**
+ * Plain writes of the same documents in WAL mode, synced at every commit: what the disk and SQLite take by
+ * themselves.
+ */
 function rawWrites(documents) {
   const database = new Database(join(freshFolder("zanvo-raw-"), "raw.sqlite"));
   database.pragma("journal_mode = WAL");

@@ -93,7 +93,10 @@ function sampled(mesh: Mesh, solids: readonly Solid[], eye: Vector3, samples: nu
   return hidden;
 }
 
-/** Hidden lines of a town with roofs and streets, from nothing and after a move, against rays through a tree of boxes; and how the time grows. */
+/**
+ * Hidden lines of a town with roofs and streets, from nothing and after a move, against rays through a tree of boxes;
+ * and how the time grows.
+ */
 export function towns(): void {
   const eye = [3, 0, 1.7] as const;
   const elements = city(300);

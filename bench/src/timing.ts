@@ -5,7 +5,10 @@ const time = (job: () => void): number => {
 };
 const middle = (times: readonly number[]): number => [...times].sort((a, b) => a - b)[Math.floor(times.length / 2)];
 
-/** The median time in ms of each of several jobs, taken in turn so that a slow moment of the machine meets all of them. */
+/**
+ * The median time in ms of each of several jobs, taken in turn so that a slow moment of the machine meets all of
+ * them.
+ */
 export function medians(jobs: readonly (() => void)[], runs = 15): number[] {
   for (let warm = 0; warm < 4; warm++) for (const job of jobs) job();
   const times: number[][] = jobs.map(() => []);

@@ -3,7 +3,10 @@ import { checkDrawn } from "@zanvo/core/recover";
 import { shotOf } from "@zanvo/core/scene";
 import { sceneIn, type Call } from "./io";
 
-/** `zanvo check`: all that is to be said about a shot, the most serious first, and about scanned drawings among the references. */
+/**
+ * `zanvo check`: all that is to be said about a shot, the most serious first, and about scanned drawings among the
+ * references.
+ */
 export async function check(call: Call) {
   const scene = await sceneIn(call);
   const shot = shotOf(scene, call.options.shot);

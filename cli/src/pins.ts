@@ -5,7 +5,10 @@ import { sceneIn, type Call } from "./io";
 
 const point = ([x, y]: readonly [number, number]) => ({ x, y });
 
-/** A horizon as one height where it is level, else as the two places where it leaves the sheet (or, off it, two of its points). */
+/**
+ * A horizon as one height where it is level, else as the two places where it leaves the sheet (or, off it, two of its
+ * points).
+ */
 function horizonAnswer(line: Line | null, sheet: { width: number; height: number }) {
   if (!line) return null;
   if (Math.abs(line.a) < 1e-12) return { y: -line.c / line.b };

@@ -6,7 +6,10 @@ export type Doc = PDFKit.PDFDocument;
 /** One millimetre in PDF's points of 1/72 inch. */
 export const MM = 72 / 25.4;
 
-/** PDF's own limit: a page is at most 14,400 points, which is 200 inches, wide or tall (ISO 32000-1, annex C (from memory)). */
+/**
+ * PDF's own limit: a page is at most 14,400 points, which is 200 inches, wide or tall (ISO 32000-1, annex C (from
+ * memory)).
+ */
 export const MOST_PAGE = 5080;
 
 /** A document without pages yet, its typefaces known. */

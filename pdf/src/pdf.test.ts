@@ -9,7 +9,8 @@ import { DEFAULT_TILING, tilesOf } from "@zanvo/core/print";
 import type { Scene } from "@zanvo/core/scene";
 import { printOf, slipPdf, toPdf, toTiles } from ".";
 
-// What is checked here is read back with poppler (pdfinfo, pdftocairo, pdftotext), which shares no code with the writer.
+// What is checked here is read back with poppler (pdfinfo, pdftocairo, pdftotext), which shares no code with the
+// writer.
 const folder = mkdtempSync(join(tmpdir(), "zanvo-pdf-"));
 const poppler = (tool: string, ...args: string[]) => execFileSync(tool, args, { encoding: "utf8", maxBuffer: 1e9 });
 const kept = (name: string, pdf: Buffer) => {

@@ -2,7 +2,10 @@ import { chordsOf, cubicsOf, curveCount, type Layer } from "@zanvo/core/drawing"
 import { clipToRect, type Rect } from "@zanvo/core/geometry";
 import { MM, type Doc } from "./page";
 
-/** Where a drawing goes on a page: its own mm times `scale`, then moved by `dx`, `dy` mm; cut at `clip`, in its own mm. */
+/**
+ * Where a drawing goes on a page: its own mm times `scale`, then moved by `dx`, `dy` mm; cut at `clip`, in its own
+ * mm.
+ */
 export interface Placing {
   readonly dx?: number;
   readonly dy?: number;

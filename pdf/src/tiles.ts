@@ -32,7 +32,8 @@ export interface Progress {
  * A desk at true size on many sheets, with a contents map in front. Every tile shows what lies within its margins, its
  * name and its neighbours, a check bar, and registration marks in the middle of the overlaps, at the same places of the
  * desk on both sheets. Tiles on which nothing is drawn are left out.
- * @throws BadInput when the paper leaves no room or there would be too many tiles; the signal's reason when it is given up
+ * @throws BadInput when the paper leaves no room or there would be too many tiles; the signal's reason when it is
+ * given up
  */
 export async function toTiles(
   { title, desk, tiling, pins, cautions }: Print,

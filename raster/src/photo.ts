@@ -22,7 +22,10 @@ export const damaged = (error: Error): never =>
       : "is damaged and cannot be read.",
   );
 
-/** What is in the file of a photo, upright, and nothing but the picture itself. @throws BadInput for what is no picture that can be taken */
+/**
+ * What is in the file of a photo, upright, and nothing but the picture itself. @throws BadInput for what is no
+ * picture that can be taken
+ */
 export async function openPhoto(bytes: Buffer): Promise<Sharp> {
   if (HEIC.test(bytes.subarray(4, 12).toString("latin1")))
     refuse("is HEIC, which browsers do not show. Save or share it as JPEG first.");

@@ -6,7 +6,10 @@ import { MIGRATION_NAMES } from "./migrations";
 /** Up to this size a database is looked through before it is used, in bytes; a larger one when it is backed up. */
 const LOOKED_THROUGH = 128 * 2 ** 20;
 
-/** Looks whether a file is a sound database of ours, and not of a newer Zanvo. @throws CannotOpen, or SQLite's own error */
+/**
+ * Looks whether a file is a sound database of ours, and not of a newer Zanvo. @throws CannotOpen, or SQLite's own
+ * error
+ */
 export function inspect(file: string): void {
   const database = new Database(file, { timeout: 5000 });
   try {

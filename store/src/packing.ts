@@ -9,7 +9,10 @@ export class Damaged extends Error {
   override readonly name = "Damaged";
 }
 
-/** Packs a document, given as text or in UTF-8. Level 1 costs less than half of the time of level 6, for a size within a sixth. */
+/**
+ * Packs a document, given as text or in UTF-8. Level 1 costs less than half of the time of level 6, for a size within
+ * a sixth.
+ */
 export const pack = (text: string | Uint8Array): Buffer => gzipSync(text, { level: 1 });
 
 const unzip = promisify(gunzip);

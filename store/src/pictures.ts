@@ -100,7 +100,10 @@ export function openPictures(file: string, database: string, clock: () => Date =
   const own = () => (known ??= ownFolder(file, database));
   const named = (picture: string, preview: boolean) => `${picture}${preview ? ".preview" : ""}.webp`;
   const bin = async () => join(await own(), "bin");
-  /** Where all databases of a folder once shared their pictures: they are taken over from there, and nothing is removed. */
+  /**
+   * Where all databases of a folder once shared their pictures: they are taken over from there, and nothing is
+   * removed.
+   */
   const shared = join(dirname(file), "pictures");
 
   const ready = async (): Promise<string> => {
@@ -145,7 +148,10 @@ export function openPictures(file: string, database: string, clock: () => Date =
     /** The folder, whether it is there yet or not. */
     folder: own,
     find,
-    /** Takes a picture in, turned upright and without what else was in the file. @throws BadInput for what is no such picture */
+    /**
+     * Takes a picture in, turned upright and without what else was in the file. @throws BadInput for what is no such
+     * picture
+     */
     async add(bytes: Buffer): Promise<Picture> {
       const image = await openPhoto(bytes);
       const { data, info } = await image
@@ -171,7 +177,8 @@ export function openPictures(file: string, database: string, clock: () => Date =
         .map(({ picture, size, at }) => ({ picture, bytes: size, removedAt: new Date(at).toISOString() }));
     },
     /**
-     * Moves to the bin what no document names any more, and empties the bin of what has lain in it for a month. What was
+     * Moves to the bin what no document names any more, and empties the bin of what has lain in it for a month. What
+     * was
      * brought in less than a day ago may still be on its way into a document.
      */
     async sweep(isNamed: (picture: string) => Promise<boolean>): Promise<void> {

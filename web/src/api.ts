@@ -101,7 +101,9 @@ export const openScene = async (id: string): Promise<Opened> => opened(id, await
 export const createScene = async (text: string): Promise<Card> =>
   (await send("/api/scenes", { method: "POST", ...json(text) })).json() as Promise<Card>;
 
-/** Whether the server would take a scene, without keeping it. @throws Refusal with the first fault where it would not */
+/**
+ * Whether the server would take a scene, without keeping it. @throws Refusal with the first fault where it would not
+ */
 export async function checkScene(scene: Scene): Promise<void> {
   await send("/api/check", { method: "POST", ...json(JSON.stringify(scene)) });
 }

@@ -22,7 +22,8 @@ describe("findings", () => {
   });
 
   it("measure how far the farthest corner lies off the gaze, and step back from it", () => {
-    // Corners are hypot(195, 133.5) = 236.3 mm from C: atan(236.3 / 200) = 49.8 degrees, drawn 1 / cos = 1.55 times too long.
+    // Corners are hypot(195, 133.5) = 236.3 mm from C: atan(236.3 / 200) = 49.8 degrees, drawn 1 / cos = 1.55 times
+    // too long.
     const found = of({ ...quiet, lens: { ...quiet.lens, distance: 200 } }, "wide-view")!;
     expect(found).toMatchObject({ severity: "warning", value: 49.8, unit: "°" });
     expect(found.message).toContain("1.55 times");
@@ -45,7 +46,8 @@ describe("findings", () => {
   });
 
   it("tell where depth lies: a deep side, drawn for a near eye and seen from as far as the sheet's diagonal", () => {
-    // A3 is seen from hypot(420, 297) = 514.4 mm; drawn for 250, what runs straight ahead reads 2.06 times as deep as it is.
+    // A3 is seen from hypot(420, 297) = 514.4 mm; drawn for 250, what runs straight ahead reads 2.06 times as deep as
+    // it is.
     const near = shotWith({ distance: 250, gaze: { heading: 0 } });
     const told = (shot: Shot, heading: number) =>
       findings({ ...scene, elements: [block("hall", -2, 12, 10, 4, 5, heading)] }, shot).find(

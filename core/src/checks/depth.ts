@@ -4,13 +4,16 @@ import { project, type View } from "../shot";
 import { blockAxes, blockCorner, boxOf, stands, type Element } from "../world";
 import { atDistance, tenth, type Check } from "./finding";
 
-/** A picture is looked at from as far as its sheet's diagonal, and never from nearer than this, mm (common practice). */
+/**
+ * A picture is looked at from as far as its sheet's diagonal, and never from nearer than this, mm (common practice).
+ */
 const ARM = 400;
 /** A side that reads as so many times what is meant is told of (a chosen limit). */
 const LIES = 1.75;
 
 /**
- * How much longer a level way reads than it is where a picture is seen from so many times its own distance: what it has of
+ * How much longer a level way reads than it is where a picture is seen from so many times its own distance: what it
+ * has of
  * depth is read that many times as deep, what runs across is not (La Gournerie, 1859 (from memory)).
  */
 function reads(view: View, [x, y, z]: readonly [number, number, number], times: number): number {
@@ -18,7 +21,10 @@ function reads(view: View, [x, y, z]: readonly [number, number, number], times: 
   return Math.hypot(Math.sqrt(Math.max(0, 1 - depth * depth)), times * depth);
 }
 
-/** What one of a box's two seen sides reads as against the other, where they are meant to be as they are: how many times too much. */
+/**
+ * What one of a box's two seen sides reads as against the other, where they are meant to be as they are: how many
+ * times too much.
+ */
 function lying(
   view: View,
   element: Element,
@@ -34,7 +40,10 @@ function lying(
   return l >= w ? { off: read / meant, meant, at } : { off: meant / read, meant: 1 / meant, at };
 }
 
-/** Depth that lies: a picture with a short distance, seen from where pictures are seen, in which the side of a building reads as much deeper than it is meant. */
+/**
+ * Depth that lies: a picture with a short distance, seen from where pictures are seen, in which the side of a
+ * building reads as much deeper than it is meant.
+ */
 export const lyingDepth: Check = ({ scene, shot, view }) => {
   if (!view.law.straight) return [];
   const seenFrom = Math.max(ARM, Math.hypot(shot.sheet.width, shot.sheet.height));

@@ -5,7 +5,10 @@ import { tenth, type Check } from "./finding";
 /** The eye is put so far before the wall that it is nearest to, m. */
 const CLEAR = 0.5;
 
-/** Whether a place is within the walls of an element, up to its eaves; one low enough to be in a passage through it is not. */
+/**
+ * Whether a place is within the walls of an element, up to its eaves; one low enough to be in a passage through it is
+ * not.
+ */
 function within(element: Element, at: Vec2, z: number): boolean {
   const { origin, height } = boxOf(element);
   const open =

@@ -3,7 +3,10 @@ import { project } from "../shot";
 import { middleOf, type Element } from "../world";
 import { tenth, type Check } from "./finding";
 
-/** Storeys are from 2.7 m (flats) to 4.5 m (shops) high, halls 5 m and up (common practice); kerbs of streets 0.10 to 0.15 m, pavements 1.8 to 3 m wide. */
+/**
+ * Storeys are from 2.7 m (flats) to 4.5 m (shops) high, halls 5 m and up (common practice); kerbs of streets 0.10 to
+ * 0.15 m, pavements 1.8 to 3 m wide.
+ */
 const STOREY = [2.4, 6] as const;
 const KERB = [0.08, 0.2] as const;
 /** Two risers and a tread of comfortable stairs, m (Blondel, 1675 (from memory)), with some room. */
@@ -72,7 +75,10 @@ function measuresOf(element: Element): readonly Measure[] {
   }
 }
 
-/** Scale: storeys, doors, kerbs and stairs outside the figures of the trade, of what stands in the panel; of one thing, the first. */
+/**
+ * Scale: storeys, doors, kerbs and stairs outside the figures of the trade, of what stands in the panel; of one
+ * thing, the first.
+ */
 export const offScale: Check = ({ scene, shot, view }) =>
   scene.elements
     .flatMap((element) => {

@@ -17,7 +17,8 @@ const near = block("near", 0, 10, 3, 4, 4);
 
 describe("tangents", () => {
   it("are outlines that run together: the far one's edge drawn 0.5 mm beside the near one's", () => {
-    // Its right side faces the eye; that side's far edge, 24 m ahead and 0.04 m to the left, is drawn 0.04 / 24 * 300 = 0.5 mm beside one at x 0.
+    // Its right side faces the eye; that side's far edge, 24 m ahead and 0.04 m to the left, is drawn 0.04 / 24 * 300
+    // = 0.5 mm beside one at x 0.
     const told = found(near, block("far", -6, 20, 4, 5.96, 9));
     expect(told).toMatchObject([
       {
@@ -30,7 +31,8 @@ describe("tangents", () => {
   });
 
   it("are corners that just touch another's outline, and not edges that end behind it", () => {
-    // The near top is drawn 2.4 / 10 * 300 = 72 mm over the horizon; a far roof's nearest corner, 20 m ahead, 4.86 / 20 * 300 = 72.9 mm.
+    // The near top is drawn 2.4 / 10 * 300 = 72 mm over the horizon; a far roof's nearest corner, 20 m ahead, 4.86 /
+    // 20 * 300 = 72.9 mm.
     const told = found(near, block("far", 2 - Math.SQRT2 * 2, 20 + Math.SQRT2 * 2, 4, 4, 6.46, 45));
     expect(told).toMatchObject([
       { value: 0.9, unit: "mm", message: expect.stringMatching(/^A corner of far just touches the outline of near/) },

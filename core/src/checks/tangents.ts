@@ -6,7 +6,10 @@ import { OUTLINE, see, type Seen } from "../visibility";
 import { built, keptBuild, moved, outlineOf, stands, type Element, type Solid } from "../world";
 import { tenth, type Finding } from "./finding";
 
-/** A corner this near to another thing's outline touches it; outlines this near and so long side by side run together, mm. */
+/**
+ * A corner this near to another thing's outline touches it; outlines this near and so long side by side run together,
+ * mm.
+ */
 const TOUCHES = 1.5;
 const TOGETHER = 1;
 const LONG = 8;
@@ -107,7 +110,8 @@ function outlines(
 }
 
 /**
- * Tangents of a picture: corners of one thing that just touch the outline of another, and outlines of two that run together.
+ * Tangents of a picture: corners of one thing that just touch the outline of another, and outlines of two that run
+ * together.
  * Things that stand against each other are left out; so is an edge that ends because the other hides it.
  */
 export function tangentsOf(view: View, solids: readonly Solid[], seen: Seen): Tangent[] {
@@ -203,7 +207,8 @@ const STEPS = [0.25, 0.5, 1, 2].flatMap((far) =>
 /** Whether two things' boxes on the plan run into each other. */
 function intrudes(one: Element, other: Element): boolean {
   const [p, q] = [outlineOf(one), outlineOf(other)];
-  // Two outlines are apart where some side of one of them has all of the other beyond it: exact for those that bend outwards.
+  // Two outlines are apart where some side of one of them has all of the other beyond it: exact for those that bend
+  // outwards.
   const parted = (a: readonly Vec2[], b: readonly Vec2[]) =>
     a.some(([x, y], i) => {
       const [u, v] = a[(i + 1) % a.length];
@@ -213,8 +218,10 @@ function intrudes(one: Element, other: Element): boolean {
 }
 
 /**
- * The scene with one of two things moved over the ground as little as frees them of their tangent and leaves fewer in the
- * shot; null where no move by two metres or less does, or both stay where they are. What is moved runs into nothing that it
+ * The scene with one of two things moved over the ground as little as frees them of their tangent and leaves fewer in
+ * the
+ * shot; null where no move by two metres or less does, or both stay where they are. What is moved runs into nothing
+ * that it
  * stood clear of.
  */
 export function nudgedBlock(
@@ -238,7 +245,10 @@ export function nudgedBlock(
   return null;
 }
 
-/** The tangents of a shot as findings, the nearest first. What is seen is worked out for it: in a worker, or from a shell. */
+/**
+ * The tangents of a shot as findings, the nearest first. What is seen is worked out for it: in a worker, or from a
+ * shell.
+ */
 export function tangents(scene: Scene, shot: Shot): Finding[] {
   const names = new Map(scene.elements.map(({ id, name }) => [id, name]));
   return tangentsFrom(built(scene.elements).solids, shot)

@@ -1,7 +1,10 @@
 import { corners, degrees, distance2, radians } from "../geometry";
 import { atDistance, tenth, type Check } from "./finding";
 
-/** Degrees from the gaze up to which a picture is comfortable, and at most bearable: half the cone of vision of 60 and 90 degrees (common practice). */
+/**
+ * Degrees from the gaze up to which a picture is comfortable, and at most bearable: half the cone of vision of 60 and
+ * 90 degrees (common practice).
+ */
 const COMFORT = 30;
 const LIMIT = 45;
 const NAMES = ["top left", "top right", "bottom right", "bottom left"] as const;

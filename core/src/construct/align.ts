@@ -1,7 +1,10 @@
 import { headingDirection, type Vec2 } from "../geometry";
 import { boxOf, moved, outlineOf, type Element } from "../world";
 
-/** What of things is brought in line: along the first one's way their ends or middles, across it their sides or middles. */
+/**
+ * What of things is brought in line: along the first one's way their ends or middles, across it their sides or
+ * middles.
+ */
 export const LINES = {
   "near-ends": "Near ends",
   "far-ends": "Far ends",
@@ -50,7 +53,10 @@ export function aligned<T extends Element>(things: readonly T[], line: Line): T[
   });
 }
 
-/** Things spread so that there is as much room between each and the next, the outermost staying: along the first one's way or across it, wherever they reach farther. */
+/**
+ * Things spread so that there is as much room between each and the next, the outermost staying: along the first one's
+ * way or across it, wherever they reach farther.
+ */
 export function spread<T extends Element>(things: readonly T[]): T[] {
   if (things.length < 3) return [...things];
   const far = (axis: Vec2) => {

@@ -33,7 +33,8 @@ describe("measuring along a line in the picture", () => {
   });
 
   it("reads a height by the rule of the ground scale", () => {
-    // Foot 90 mm below the horizon with the eye at 1.6 m: 90 mm stand for 1.6 m, so 180 mm up the foot's upright is 3.2 m.
+    // Foot 90 mm below the horizon with the eye at 1.6 m: 90 mm stand for 1.6 m, so 180 mm up the foot's upright is
+    // 3.2 m.
     const foot = footAt(view, [], [200, 238.5], 0)!.at;
     expect(measureAlong(view, foot, [0, 0, 1], [204, 58.5])).toBeCloseTo(3.2, 9);
     expect(paperLength(view, foot, [foot[0], foot[1], 3.2])).toBeCloseTo(180, 9);

@@ -16,7 +16,10 @@ export interface Place {
 /** Farther than this from a street's middle line nothing stands on it, m. */
 const FAR = 45;
 
-/** Everything in a scene by the street that it stands on, and there by row and group: those of one stay together, at the street nearest to most of them. */
+/**
+ * Everything in a scene by the street that it stands on, and there by row and group: those of one stay together, at
+ * the street nearest to most of them.
+ */
 export function byStreet(elements: readonly Element[], rows: readonly Row[] = []): Place[] {
   const streets = elements.filter(({ kind }) => kind === "street" || kind === "canal");
   const names = new Map(rows.map(({ id, name }) => [id, name]));

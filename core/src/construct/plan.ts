@@ -40,7 +40,10 @@ export function placeOnPlan(elements: readonly Element[], point: Vec2, reach: nu
   return best ?? { at: rounded(point, round), on: null };
 }
 
-/** An element moved over the plan by a hand, m: one of its corners drawn to a corner or street line of the others, or by round measures. */
+/**
+ * An element moved over the plan by a hand, m: one of its corners drawn to a corner or street line of the others, or
+ * by round measures.
+ */
 export function movedOnPlan(
   element: Element,
   others: readonly Element[],
@@ -66,7 +69,10 @@ export type PlanShape = "rectangle" | "ell" | "horseshoe" | "circle";
 /** Wings of an L or a U take this part of the shorter side. */
 const WING = 0.4;
 
-/** The corners of a shape drawn from one corner to the opposite one along a heading, or from its middle to its rim; null for next to nothing. */
+/**
+ * The corners of a shape drawn from one corner to the opposite one along a heading, or from its middle to its rim;
+ * null for next to nothing.
+ */
 export function shapeOnPlan(shape: PlanShape, from: Vec2, to: Vec2, heading: number): readonly Vec2[] | null {
   if (shape === "circle") return distance2(from, to) < 0.2 ? null : circle(from, distance2(from, to));
   const [u, v]: Vec2[] = [

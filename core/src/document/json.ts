@@ -3,7 +3,10 @@ import { BadInput } from "../problem";
 import { isDeeper } from "./split";
 import { toUtf8 } from "./utf8";
 
-/** How deep lists and objects may lie in one another; a scene's own lie seven deep, what stands under `x-` may lie deeper. */
+/**
+ * How deep lists and objects may lie in one another; a scene's own lie seven deep, what stands under `x-` may lie
+ * deeper.
+ */
 export const MAX_DEPTH = 64;
 /** Up to this length the place of the first error is looked for; in a longer text that would take too long. */
 const SEARCHED = 2 ** 22;

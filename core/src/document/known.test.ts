@@ -88,7 +88,8 @@ describe("a document that is known", () => {
               remove,
               ...Array.from({ length: add }, () => block(`b${number++}`, at, 2, 3, 4, 5, 6)),
             );
-            // The elements change, or what stands before or after them; what changes on both sides is left to a full check.
+            // The elements change, or what stands before or after them; what changes on both sides is left to a full
+            // check.
             now = title === null ? { ...now, elements } : { ...now, ...(shot ? { "x-after": title } : { title }) };
             const sound = known.check("s", json(now, indent));
             expect(sound).toMatchObject({ elements: now.elements.length, scene: { title: now.title } });

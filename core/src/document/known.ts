@@ -25,7 +25,10 @@ export interface Sound {
   readonly elements: number;
 }
 
-/** The stretch of elements that a change touches, a neighbour to either side with them, and its places in the new bytes. */
+/**
+ * The stretch of elements that a change touches, a neighbour to either side with them, and its places in the new
+ * bytes.
+ */
 function touched(
   { bytes, places: { open, close, starts, ends } }: Known,
   next: Uint8Array,
@@ -131,7 +134,8 @@ export function knownDocuments() {
   return {
     /**
      * Checks the bytes of a document that was known by a name.
-     * @returns null where a full check must decide: it is not known, too much has changed, or something about it is wrong
+     * @returns null where a full check must decide: it is not known, too much has changed, or something about it is
+     * wrong
      */
     check(id: string, next: Uint8Array): Sound | null {
       const before = known.get(id);

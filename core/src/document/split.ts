@@ -29,7 +29,10 @@ export function isDeeper(json: Uint8Array, limit: number): boolean {
   return false;
 }
 
-/** Where the elements of a document stand in its bytes (UTF-8): their list from its bracket to the closing one, and each of them. */
+/**
+ * Where the elements of a document stand in its bytes (UTF-8): their list from its bracket to the closing one, and
+ * each of them.
+ */
 export interface Places {
   readonly open: number;
   readonly close: number;
@@ -73,7 +76,10 @@ function listAfterKey(json: Uint8Array, at: number, end: number): number {
   return json[next] === LIST ? next : -1;
 }
 
-/** Where the elements stand in the bytes of a sound document; null where it has no list of them that is laid out plainly. */
+/**
+ * Where the elements stand in the bytes of a sound document; null where it has no list of them that is laid out
+ * plainly.
+ */
 export function placesOfElements(json: Uint8Array): Places | null {
   let depth = 0;
   for (let i = 0; i < json.length; i++) {
@@ -104,7 +110,10 @@ export function commonStart(a: Uint8Array, b: Uint8Array): number {
   return at;
 }
 
-/** How many bytes two texts have in common from their end, but for those that they have in common from their beginning. */
+/**
+ * How many bytes two texts have in common from their end, but for those that they have in common from their
+ * beginning.
+ */
 export function commonEnd(a: Uint8Array, b: Uint8Array, start: number): number {
   const most = Math.min(a.length, b.length) - start;
   const words = Math.floor(most / 4);

@@ -61,7 +61,10 @@ function checkSense(element: Element, at: number): void {
   if (fault) throw new BadInput([{ path: `elements/${at}/${fault.field}`, message: fault.message }]);
 }
 
-/** Checks what depends on more than one part of a scene that fits the schema; ids are unique in each list, no panel is off its sheet. */
+/**
+ * Checks what depends on more than one part of a scene that fits the schema; ids are unique in each list, no panel is
+ * off its sheet.
+ */
 function checkWhole(scene: Scene, elements: readonly ElementSummary[]): void {
   const { orientations, shots, references = [], rows = [] } = scene;
   for (const [list, items] of Object.entries({ orientations, elements, shots, references })) checkIds(list, items);

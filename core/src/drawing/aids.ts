@@ -10,7 +10,10 @@ import { setStyle, STYLES } from "./style";
 const LETTER = 1.9;
 /** Length of a tick, mm. */
 const TICK = 3;
-/** Ticks of each further pin on an edge stand this much farther in, so that numbers do not run into each other; with tilts, more. */
+/**
+ * Ticks of each further pin on an edge stand this much farther in, so that numbers do not run into each other; with
+ * tilts, more.
+ */
 const LANE = 9;
 const LANE_WITH_TILTS = 19;
 
@@ -47,7 +50,10 @@ interface Lanes {
   readonly far: number;
 }
 
-/** Ticks of one pin on both edges, the numbers (and tilts) beside them on the edge next to it, the numbers alone opposite. */
+/**
+ * Ticks of one pin on both edges, the numbers (and tilts) beside them on the edge next to it, the numbers alone
+ * opposite.
+ */
 function ticks(
   { width }: Shot["sheet"],
   { side, ticks: all, spacing }: OffPageAids,
@@ -146,7 +152,10 @@ function scaled(shot: Shot, pins: readonly Pin[]): number[] {
 
 const WANTED = ["ticks", "tilts", "strips", "pegs", "scaled"] as const satisfies readonly (keyof Aids)[];
 
-/** Aids for points off the page, drawn on the sheet's margin: a layer for each pin in the hue of its set, and the scaled set-up. */
+/**
+ * Aids for points off the page, drawn on the sheet's margin: a layer for each pin in the hue of its set, and the
+ * scaled set-up.
+ */
 export function aidLayers(shot: Shot, pins: readonly Pin[]): Layer[] {
   const { aids, sheet } = shot;
   const opacity = showOf(shot).aids;

@@ -5,7 +5,10 @@ import { byCompass, compassArcs, exactPlaces, footLine, type CompassArc, type Pi
 import type { Layer } from "./layer";
 import { STYLES } from "./style";
 
-/** A tick of the difference is drawn where arc and curve are farther apart than this, mm: what a pencil can keep (common practice). */
+/**
+ * A tick of the difference is drawn where arc and curve are farther apart than this, mm: what a pencil can keep
+ * (common practice).
+ */
 const SEEN = 0.3;
 
 function clipped(out: number[], [x, y]: Vec2, [dx, dy]: Vec2, within: Rect, range: readonly [number, number]): void {
@@ -22,7 +25,8 @@ function arcLines({ foot, radius, slant }: CompassArc, { centre, frame }: View, 
     return lines;
   }
   const step = Math.min(0.2, 2 * Math.acos(1 - Math.min(0.5, 0.02 / radius)));
-  // As far to both sides of C, seen from the foot, as the arc stays within the rim: by the law of cosines, in half angles.
+  // As far to both sides of C, seen from the foot, as the arc stays within the rim: by the law of cosines, in half
+  // angles.
   const middle = Math.atan2(centre[1] - foot[1], centre[0] - foot[0]);
   const far = Math.hypot(centre[0] - foot[0], centre[1] - foot[1]);
   const reach = (rim * rim - (radius - far) ** 2) / (4 * radius * Math.max(far, 1e-9));
@@ -45,7 +49,8 @@ export const compassFeet = (shot: Shot, pins: readonly Pin[], view: View): Vec2[
   compassArcs(shot, pins, view).flatMap(({ arc: { foot } }) => (foot ? [foot] : []));
 
 /**
- * The compass's work over the exact curves: the arc of each horizon and of each line that was picked, their feet and the
+ * The compass's work over the exact curves: the arc of each horizon and of each line that was picked, their feet and
+ * the
  * lines on which feet lie, and ticks from arc to curve where a pencil would show the difference.
  * @param within where feet and their lines are drawn: the sheet, or as much of the desk as is looked at
  */

@@ -34,11 +34,15 @@ function pinLines(at: Vec2, name: string): number[] {
 /** Lines from a pin beyond the sheet to the panel's corners, by which the tiles in between are laid to each other. */
 const guides = (at: Vec2, frame: Rect): number[] => corners(frame).flatMap((corner) => [...at, ...corner]);
 
-/** The pins that one works with: what stands behind the eye in a curved lens, and off the sheet, no ruler is laid to. */
+/**
+ * The pins that one works with: what stands behind the eye in a curved lens, and off the sheet, no ruler is laid to.
+ */
 export const placedPins = (pins: readonly Pin[]) =>
   pins.flatMap((pin) => (pin.point.at && !(pin.opposite && pin.offSheet) ? [{ pin, at: pin.point.at }] : []));
 
-/** The places that the whole desk holds: the sheet's corners, the pins one works with, and compass feet within reach. */
+/**
+ * The places that the whole desk holds: the sheet's corners, the pins one works with, and compass feet within reach.
+ */
 export function deskPlaces(shot: Shot, pins: readonly Pin[], view: View): Vec2[] {
   const corner: Vec2 = [shot.sheet.width, shot.sheet.height];
   const near = around([[0, 0], corner], REACH);

@@ -55,7 +55,9 @@ function stretchesOf(seen: Seen, wanted: Sight, out?: Uint8Array): readonly Segm
 }
 
 /**
- * Details that are drawn apart: none that is drawn nearer than a gap, mm, at both its ends and its middle, to one kept before it. Far away, where they would clot into a black ball, fewer are left, and none that is shorter than the gap.
+ * Details that are drawn apart: none that is drawn nearer than a gap, mm, at both its ends and its middle, to one
+ * kept before it. Far away, where they would clot into a black ball, fewer are left, and none that is shorter than
+ * the gap.
  */
 export function apart(view: View, details: readonly Segment[], gap: number): Segment[] {
   const kept = new Map<number, (readonly [Vec2, Vec2])[]>();
@@ -130,7 +132,10 @@ function pushLine(lines: number[], view: View, planes: readonly Vec3[], a: Vec3,
   if (p && q) lines.push(p[0], p[1], q[0], q[1]);
 }
 
-/** Layers of the buildings: hidden lines, details on surfaces, creases, lines of meeting, outlines. A kind that is not shown is not worked out; far things are thinned to their outline. */
+/**
+ * Layers of the buildings: hidden lines, details on surfaces, creases, lines of meeting, outlines. A kind that is not
+ * shown is not worked out; far things are thinned to their outline.
+ */
 export function buildingLayers(view: View, seen: Seen, show: Required<Show>, gap = DEFAULT_ROOM.gap): Layer[] {
   const far = show.buildings > 0 ? small(view, seen, gap) : undefined;
   const layer = (id: string, name: string, style: Style, sight: Sight, strength: number): Layer => {

@@ -46,7 +46,10 @@ export function bundleLayers(shot: Shot, pins: readonly Pin[], view: View): Laye
   }
 }
 
-/** Measured planes, each with its light and its heavy lines and their numbers, in the directions of the first orientation. */
+/**
+ * Measured planes, each with its light and its heavy lines and their numbers, in the directions of the first
+ * orientation.
+ */
 export function measuredLayers([main]: readonly Orientation[], shot: Shot, view: View): Layer[] {
   const { bundles } = showOf(shot);
   return (shot.measured ?? []).flatMap((plane, i) => {
@@ -104,7 +107,10 @@ const linesWhere = ({ lines, numbers }: MeasuredLines, wanted: (number: number) 
 const NUMBER = 2.2;
 const INSIDE = 1.6;
 
-/** The measure of every heavy line in metres, where it leaves the panel; one that would run into an earlier one is left out. */
+/**
+ * The measure of every heavy line in metres, where it leaves the panel; one that would run into an earlier one is
+ * left out.
+ */
 function numberLines(steps: readonly MeasuredLines[], { every, heavy }: Measured, frame: Rect): Float64Array {
   const taken: Rect[] = [];
   const inner = { x: frame.x + 1e-6, y: frame.y + 1e-6, width: frame.width - 2e-6, height: frame.height - 2e-6 };
@@ -164,7 +170,8 @@ export function measuringLayer(shot: Shot, pins: readonly Pin[], view: View, wit
 const RINGS = 15;
 
 /**
- * In a straight lens the circles of 30, 60 and 90 degrees about the centre of vision; on a disc its rings and spokes, every
+ * In a straight lens the circles of 30, 60 and 90 degrees about the centre of vision; on a disc its rings and spokes,
+ * every
  * 15 degrees. Cut at the sheet.
  */
 export function coneLayer(shot: Shot, view: View): Layer {

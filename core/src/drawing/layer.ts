@@ -32,7 +32,10 @@ export function chordsOf({ lines, curves }: Strokes): Float64Array {
   return Float64Array.from(chords);
 }
 
-/** A picture that lies under a drawing: what its file is called by, where it lies and is cut, mm, and how strong it is. */
+/**
+ * A picture that lies under a drawing: what its file is called by, where it lies and is cut, mm, and how strong it
+ * is.
+ */
 export interface Photo {
   readonly picture: string;
   /** What its reference is called. */

@@ -1,7 +1,8 @@
 import type { Vec2 } from "../geometry";
 
 /**
- * Single-stroke lettering as draughtsmen use it, so that every output carries it as plain lines and needs no typeface. A
+ * Single-stroke lettering as draughtsmen use it, so that every output carries it as plain lines and needs no
+ * typeface. A
  * glyph stands on a grid 4 wide and 6 high, y up: strokes split by "/", each a run of places as two digits.
  */
 const GLYPHS: Readonly<Record<string, string>> = {

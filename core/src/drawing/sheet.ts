@@ -29,7 +29,8 @@ export function drawShot(scene: Scene, shotId?: string, without: readonly string
 }
 
 /**
- * All panels of a shot's page in their places, as one drawing; what belongs to the sheet and not to a panel is drawn once.
+ * All panels of a shot's page in their places, as one drawing; what belongs to the sheet and not to a panel is drawn
+ * once.
  * @throws BadInput as `drawShot`
  */
 export function drawPage(scene: Scene, shotId?: string, without: readonly string[] = []): Drawing {

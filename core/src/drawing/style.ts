@@ -11,7 +11,9 @@ export interface Style {
 
 const GRAPHITE = "#2b2a27";
 
-/** How a set of parallels is told apart: hue, dash and pin head at once, so that it reads in print and for every eye. */
+/**
+ * How a set of parallels is told apart: hue, dash and pin head at once, so that it reads in print and for every eye.
+ */
 export interface SetStyle {
   readonly stroke: string;
   readonly dash: readonly number[];

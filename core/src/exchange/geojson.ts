@@ -148,7 +148,8 @@ function featuresOf(document: unknown): readonly unknown[] {
 }
 
 /**
- * Buildings from GeoJSON polygons (RFC 7946) with their heights, and streets from its lines, laid out in metres around an origin.
+ * Buildings from GeoJSON polygons (RFC 7946) with their heights, and streets from its lines, laid out in metres
+ * around an origin.
  * @param ground the scene's own origin and north; without one, the middle of all that is in the file, north up
  * @param id a fresh name for each
  * @param most how many features are looked at
@@ -313,7 +314,8 @@ function areaWords(element: Element): Record<string, unknown> | null {
 }
 
 /**
- * The masses of a scene as GeoJSON (RFC 7946), on the Earth where the scene's origin is: footprints with their heights, and
+ * The masses of a scene as GeoJSON (RFC 7946), on the Earth where the scene's origin is: footprints with their
+ * heights, and
  * streets, canals and bridges as lines. Skylines, which only close a view, are left out.
  */
 export function toGeoJson({ elements, ground = { longitude: 0, latitude: 0, north: 0 } }: Scene): object {

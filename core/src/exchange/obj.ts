@@ -6,7 +6,10 @@ const m = (value: number): string => String(Number(value.toFixed(4)));
 /** A name on one line. */
 const line = (text: string): string => text.replace(/\s+/g, " ").trim() || "nameless";
 
-/** The masses of a scene as a Wavefront OBJ: metres, x east, y north, z up; an object for each element, its faces in convex pieces, outward. */
+/**
+ * The masses of a scene as a Wavefront OBJ: metres, x east, y north, z up; an object for each element, its faces in
+ * convex pieces, outward.
+ */
 export function toObj({ title, elements }: Scene): string {
   const rows = [`# ${line(title)}: metres, x east, y north, z up`];
   let before = 1;

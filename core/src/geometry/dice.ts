@@ -1,4 +1,7 @@
-/** Evenly spread whole numbers below n from a seed: a linear congruential generator (Numerical Recipes, 1992 (from memory)). */
+/**
+ * Evenly spread whole numbers below n from a seed: a linear congruential generator (Numerical Recipes, 1992 (from
+ * memory)).
+ */
 export function dice(seed: number): (n: number) => number {
   let state = seed >>> 0;
   return (n) => {

@@ -8,7 +8,10 @@ const frame = { x: 15, y: 15, width: 390, height: 267 };
 const linesOf = (xy: Float64Array) =>
   Array.from({ length: xy.length / 4 }, (_, i) => [...xy.subarray(4 * i, 4 * i + 4)]);
 
-/** Gaps between neighbouring lines of a bundle where they cross the circle of radius r about the pin, along the circle. */
+/**
+ * Gaps between neighbouring lines of a bundle where they cross the circle of radius r about the pin, along the
+ * circle.
+ */
 function gapsAt(lines: number[][], [px, py]: readonly [number, number], r: number): { gap: number; at: number }[] {
   const angles = lines
     .filter(([x1, y1, x2, y2]) => {

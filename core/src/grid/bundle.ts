@@ -15,7 +15,8 @@ export interface Spread {
 }
 
 /**
- * A loose bundle: lines that all run to one vanishing point, clipped to the panel, evenly turned or evenly spaced at the
+ * A loose bundle: lines that all run to one vanishing point, clipped to the panel, evenly turned or evenly spaced at
+ * the
  * panel's edge. Towards the pin every second line ends wherever neighbours would come nearer than the least gap, then
  * every second of the rest, and all end short of the pin. The line through `through` (the horizon, for level sets) is
  * always one of them.

@@ -1,9 +1,15 @@
 import { radians, type Vec2 } from "../geometry";
 
-/** Full angles of the cones that are drawn, in degrees: 60 is comfortable, 90 the most (common practice; ISO 5456-4 (from memory)). */
+/**
+ * Full angles of the cones that are drawn, in degrees: 60 is comfortable, 90 the most (common practice; ISO 5456-4
+ * (from memory)).
+ */
 export const CONES = [30, 60, 90] as const;
 
-/** Where a straight lens of picture distance d shows all that lies half the angle (degrees) off the gaze: a circle of this radius, mm. */
+/**
+ * Where a straight lens of picture distance d shows all that lies half the angle (degrees) off the gaze: a circle of
+ * this radius, mm.
+ */
 export const coneRadius = (distance: number, angle: number): number => distance * Math.tan(radians(angle / 2));
 
 /** A circle as short lines, x1 y1 x2 y2 of each, within 0.02 mm of it up to a radius of 2 m. */

@@ -9,7 +9,8 @@ import { halvings } from "./thinning";
 const HALVINGS = 4;
 
 /**
- * A bundle in a curved lens: half great circles from a point to its opposite, evenly turned about both, `spacing` mm apart
+ * A bundle in a curved lens: half great circles from a point to its opposite, evenly turned about both, `spacing` mm
+ * apart
  * midway at the scale of the middle of the picture. Towards either end every second one stops wherever neighbours would
  * come nearer than the least gap, and all stop short of the point. The one towards `through` is always there.
  * @param through a world direction away from the point
@@ -42,7 +43,10 @@ export function curvedBundle(
   return book.curves();
 }
 
-/** Curves of a measured plane, each with its number counted from the origin: `heavy` picks those of every so-manieth line. */
+/**
+ * Curves of a measured plane, each with its number counted from the origin: `heavy` picks those of every so-manieth
+ * line.
+ */
 export interface MeasuredCurves {
   readonly light: Curves;
   readonly heavy: Curves;
@@ -52,7 +56,10 @@ export interface MeasuredCurves {
 const MOST = 600;
 const MEASURED_HALVINGS = 12;
 
-/** A measured grid in a curved lens: both families of a plane's lines, thinned towards their points as straight ones are. */
+/**
+ * A measured grid in a curved lens: both families of a plane's lines, thinned towards their points as straight ones
+ * are.
+ */
 export function curvedMeasured(
   view: View,
   orientation: number,

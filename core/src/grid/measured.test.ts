@@ -62,7 +62,8 @@ describe("a measured grid", () => {
             expect(line[i + 1]).toBeLessThan(282 + 1e-6);
           }
         }
-        // Of two lines of one family, compared at the same distance from their point, none are nearer than the least gap.
+        // Of two lines of one family, compared at the same distance from their point, none are nearer than the least
+        // gap.
         const points = [headingDirection(-55), headingDirection(35), [0, 0, 1] as const].map(
           (d) => vanishingPoint(view, d).at,
         );

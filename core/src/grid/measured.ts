@@ -20,7 +20,10 @@ import { halvings } from "./thinning";
 
 /** A plane that is measured out in squares, in the directions of an orientation. */
 export interface MeasuredPlane {
-  /** The ground or another level (`at`: height in m), or a wall that runs to the left or right point (`at`: m from the eye, along the other set). */
+  /**
+   * The ground or another level (`at`: height in m), or a wall that runs to the left or right point (`at`: m from the
+   * eye, along the other set).
+   */
   readonly plane: "level" | "left" | "right";
   readonly at: number;
   /** Side of a square, m. */
@@ -50,7 +53,10 @@ export function planeOf(
   return { normal, offset: dot(normal, origin) };
 }
 
-/** Origin and the two axes of a plane's squares. Lines of level planes and heights of walls are counted from the world's origin. */
+/**
+ * Origin and the two axes of a plane's squares. Lines of level planes and heights of walls are counted from the
+ * world's origin.
+ */
 export function frameOf(
   view: View,
   orientation: number,
@@ -61,7 +67,8 @@ export function frameOf(
   const [left, right] = [headingDirection(hands.left), headingDirection(hands.right)];
   if (plane === "level") return [[0, 0, at], left, right];
   const [along, across] = plane === "left" ? [left, right] : [right, left];
-  // The wall stands `at` metres from the eye along the other set; its squares start on the ground at the world's origin.
+  // The wall stands `at` metres from the eye along the other set; its squares start on the ground at the world's
+  // origin.
   const foot = scale(across, dot(view.eye, across) + at);
   return [[foot[0], foot[1], 0], along, [0, 0, 1]];
 }
@@ -132,7 +139,10 @@ interface Drawn {
   readonly way: Vec2;
 }
 
-/** A world line on paper: as a half-line from its vanishing point, or as a whole line where it has none. Null where it is not seen. */
+/**
+ * A world line on paper: as a half-line from its vanishing point, or as a whole line where it has none. Null where it
+ * is not seen.
+ */
 function drawn(view: View, point: Vec3, way: Vec3, vanish: VanishingPoint): Drawn | null {
   if (!vanish.at) {
     const seen = project(view, point);

@@ -26,7 +26,10 @@ export function turnedRays(pin: Vec2, frame: Rect, count: number, through: Vec2)
   };
 }
 
-/** Evenly spaced, `spacing` mm or a little less, along the panel's edge: along its far side from outside, all round from inside. */
+/**
+ * Evenly spaced, `spacing` mm or a little less, along the panel's edge: along its far side from outside, all round
+ * from inside.
+ */
 export const edgeRays = (pin: Vec2, frame: Rect, spacing: number, through: Vec2, whole: number): Rays =>
   contains(frame, pin) ? roundTheEdge(pin, frame, spacing, through, whole) : alongFarSide(pin, frame, spacing, through);
 

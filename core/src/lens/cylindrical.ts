@@ -1,6 +1,9 @@
 import { drum } from "./drum";
 
-/** y = tan phi with its inverse and bounds: phi' = sin alpha, phi'' = -sin phi cos phi lambda'^2, lambda' = cos alpha / cos phi. */
+/**
+ * y = tan phi with its inverse and bounds: phi' = sin alpha, phi'' = -sin phi cos phi lambda'^2, lambda' = cos alpha
+ * / cos phi.
+ */
 export const TANGENT = {
   limit: 85,
   height: Math.tan,

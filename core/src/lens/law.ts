@@ -22,10 +22,14 @@ export interface LensLaw {
   /** How fast the picture of a unit direction moves while the direction moves with a velocity across it. */
   velocity(direction: Vec3, velocity: Vec3): Vec2;
   /**
-   * A bound on how fast that velocity itself changes while a direction runs along a great circle at unit speed, anywhere
+   * A bound on how fast that velocity itself changes while a direction runs along a great circle at unit speed,
+   * anywhere
    * up to so far `off`: the second derivative of a picture curve, by which it may depart from its chords.
    */
   bend(off: number): number;
-  /** Local enlargement at a direction, against the middle: along the radius and across it, or along a drum's axis and around it. */
+  /**
+   * Local enlargement at a direction, against the middle: along the radius and across it, or along a drum's axis and
+   * around it.
+   */
   stretch(direction: Vec3): { readonly radial: number; readonly tangential: number };
 }

@@ -1,6 +1,9 @@
 import { azimuthal } from "./azimuthal";
 
-/** r = 2 tan(theta / 2): straight lines become exact circular arcs, angles are kept (Snyder, USGS PP 1395, 1987, chapters 20 to 25). */
+/**
+ * r = 2 tan(theta / 2): straight lines become exact circular arcs, angles are kept (Snyder, USGS PP 1395, 1987,
+ * chapters 20 to 25).
+ */
 export const stereographic = azimuthal({
   id: "stereographic",
   limit: 175,

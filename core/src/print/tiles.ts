@@ -7,7 +7,10 @@ import { strict } from "../schema";
 export const PRINT_PAPERS = { A4: [210, 297], A3: [297, 420], Letter: [215.9, 279.4] } as const;
 export type PrintPaper = keyof typeof PRINT_PAPERS;
 
-/** How a desk is cut into sheets of a printer: what two neighbours share, and what the printer leaves white on each side, in mm. */
+/**
+ * How a desk is cut into sheets of a printer: what two neighbours share, and what the printer leaves white on each
+ * side, in mm.
+ */
 export const TilingSchema = strict({
   paper: Type.Unsafe<PrintPaper>({ type: "string", enum: Object.keys(PRINT_PAPERS) }),
   landscape: Type.Boolean(),

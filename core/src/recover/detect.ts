@@ -17,7 +17,10 @@ const WORKED = 3_200_000;
 const MOST = 4000;
 /** Shorter than this part of the picture's longer side, an edge says little. */
 const SHORTEST = 0.012;
-/** Brightness must change by so much between neighbours: below, rounding alone may turn the slope by more than 22.5 degrees. */
+/**
+ * Brightness must change by so much between neighbours: below, rounding alone may turn the slope by more than 22.5
+ * degrees.
+ */
 const FAINT = 5.2;
 /** Cosines of how far slopes of one edge may turn from it: 22.5 degrees, and half of that at a second try. */
 const COS_WIDE = Math.cos(Math.PI / 8);
@@ -111,7 +114,8 @@ interface Ends {
 }
 
 /**
- * The straight edge that a region makes: the axis of the rectangle through its centre of weight, along its longer axis of
+ * The straight edge that a region makes: the axis of the rectangle through its centre of weight, along its longer
+ * axis of
  * inertia. Null where the rectangle is short, thick, or holds much else.
  */
 function straight({ width, size }: Slopes, region: Int32Array, n: number, least: number): Ends | null {
@@ -194,7 +198,8 @@ function joined(segments: readonly Ends[], off: number): Ends[] {
 
 /**
  * Straight edges of a picture, the longest first: px whose brightness slopes one way are grown into regions from the
- * steepest on, each becomes the line of its longer axis, and is then laid between px on the whole picture (after Grompone
+ * steepest on, each becomes the line of its longer axis, and is then laid between px on the whole picture (after
+ * Grompone
  * von Gioi, Jakubowicz, Morel and Randall, LSD, IEEE PAMI 32, 2010 (from memory)).
  * @param tell told how much is done, 0 to 1
  * @throws NoAnswer for a picture of next to no px

@@ -179,7 +179,10 @@ function horizons({ reference, mm, points }: Look): Misdrawn[] {
 interface Corner {
   readonly at: Vec2;
   readonly where: string;
-  /** Which set's edge runs from here towards its point, and which comes from there: near corners are not to stand above back ones. */
+  /**
+   * Which set's edge runs from here towards its point, and which comes from there: near corners are not to stand
+   * above back ones.
+   */
   readonly kind: string;
 }
 
@@ -298,7 +301,9 @@ function depths(reference: Reference): Misdrawn[] {
   });
 }
 
-/** Where uprights should go: to their point where they are meant to converge, straight up and down where they are not. */
+/**
+ * Where uprights should go: to their point where they are meant to converge, straight up and down where they are not.
+ */
 function plumbOf(reference: Reference, points: ReadonlyMap<string, RecoveredPoint>): Look["plumb"] {
   const set = reference.sets.find(({ role }) => role === "upright");
   const point = set && points.get(set.id);
@@ -311,8 +316,10 @@ function plumbOf(reference: Reference, points: ReadonlyMap<string, RecoveredPoin
 }
 
 /**
- * What is wrong in a scan of one's own drawing, by what was traced in it: edges that miss their point, leaning uprights, points off the horizon,
- * corners that do not close or do not stand above one another, and walls that read other than they are meant. Nothing within what a pencil can keep.
+ * What is wrong in a scan of one's own drawing, by what was traced in it: edges that miss their point, leaning
+ * uprights, points off the horizon,
+ * corners that do not close or do not stand above one another, and walls that read other than they are meant. Nothing
+ * within what a pencil can keep.
  */
 export function checkDrawn(reference: Reference): Misdrawn[] {
   const points = new Map(

@@ -14,7 +14,10 @@ export function greyOf({ width, height, data }: Pixels, out = new Uint8Array(wid
   return { width, height, data: out };
 }
 
-/** The picture at one part in `by` of its size, each new px the mean of by x by old ones; what is over at the edges is left. */
+/**
+ * The picture at one part in `by` of its size, each new px the mean of by x by old ones; what is over at the edges is
+ * left.
+ */
 export function smaller({ width, height, data }: Grey, by: number): Grey {
   if (by === 1) return { width, height, data };
   const [w, h] = [Math.floor(width / by), Math.floor(height / by)];

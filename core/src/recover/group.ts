@@ -13,13 +13,19 @@ export interface Grouped {
   readonly members: readonly number[];
 }
 
-/** An edge belongs to a point that its ends miss by less than this part of the picture's longer side, and it turns less than so far to it. */
+/**
+ * An edge belongs to a point that its ends miss by less than this part of the picture's longer side, and it turns
+ * less than so far to it.
+ */
 const MISS = 0.0012;
 const TURN = Math.tan((2.5 * Math.PI) / 180);
 /** Pairs that are tried for one point, drawn from so many of the longest edges. */
 const PAIRS = 600;
 const LONGEST = 300;
-/** No more families than these, each of so many edges at least, that come to so many of the picture's longer sides together. */
+/**
+ * No more families than these, each of so many edges at least, that come to so many of the picture's longer sides
+ * together.
+ */
 const FAMILIES = 5;
 const LEAST = 5;
 const LONG = 0.5;
@@ -28,7 +34,10 @@ const LEAN = Math.tan((30 * Math.PI) / 180);
 /** A level family's point may be so far from the line through two others, in half longer sides per unit of distance. */
 const LEVEL = 0.03;
 
-/** Two families may be at right angles where they are, to this cosine, through one of these focal lengths (half longer sides) about the middle. */
+/**
+ * Two families may be at right angles where they are, to this cosine, through one of these focal lengths (half longer
+ * sides) about the middle.
+ */
 const LENSES = [0.6, 0.8, 1, 1.3, 1.7, 2.2, 3, 4.5, 7, 12];
 const SQUARE = 0.12;
 
@@ -61,7 +70,10 @@ function best(lines: Lines, left: readonly number[], roll: (n: number) => number
   return found;
 }
 
-/** Which way each family runs: uprights, the two that stand at right angles best, others on their horizon, and the rest. */
+/**
+ * Which way each family runs: uprights, the two that stand at right angles best, others on their horizon, and the
+ * rest.
+ */
 function roles(points: readonly Vec3[]): TracedSet["role"][] {
   const out = points.map((): TracedSet["role"] => "free");
   const upright = points.findIndex(
@@ -126,8 +138,10 @@ function family(
 }
 
 /**
- * Families of edges that meet, the ones with most length first: again and again the point that most of what is left agrees
- * with, out of crossings of seeded pairs, settled by all that agree (random samples: Fischler and Bolles, CACM 24, 1981 (from memory)).
+ * Families of edges that meet, the ones with most length first: again and again the point that most of what is left
+ * agrees
+ * with, out of crossings of seeded pairs, settled by all that agree (random samples: Fischler and Bolles, CACM 24,
+ * 1981 (from memory)).
  * @param segments the longest first
  * @throws NoAnswer where no family stands out
  */

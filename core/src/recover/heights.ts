@@ -11,7 +11,10 @@ export interface Measured {
   readonly eye: number | null;
   /** The height of each thing, m; null where nothing is known, or its foot is not on the ground. */
   readonly heights: readonly (number | null)[];
-  /** How far what is known contradicts itself: the largest share by which a known height misses what the others tell; 0 for one. */
+  /**
+   * How far what is known contradicts itself: the largest share by which a known height misses what the others tell;
+   * 0 for one.
+   */
   readonly apart: number;
 }
 
@@ -22,8 +25,10 @@ export function upOf({ pitch, roll }: { readonly pitch: number; readonly roll: n
 }
 
 /**
- * A thing's height in eye heights: its foot is where the line of sight meets the ground, its top the place of the upright
- * over the foot that comes nearest to the line of sight to it (single view metrology: Criminisi, Reid and Zisserman, IJCV
+ * A thing's height in eye heights: its foot is where the line of sight meets the ground, its top the place of the
+ * upright
+ * over the foot that comes nearest to the line of sight to it (single view metrology: Criminisi, Reid and Zisserman,
+ * IJCV
  * 40, 2000 (from memory)). Null where the foot is not below the horizon.
  */
 function inEyeHeights({ x1, y1, x2, y2 }: Standing, f: number, [cx, cy]: Vec2, up: Vec3): number | null {

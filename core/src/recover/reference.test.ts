@@ -112,7 +112,10 @@ describe("a shot from a reference", () => {
           const gaze = { heading: 3, pitch: down ? -pitch : pitch, roll };
           const of = camera(f, gaze);
           const { right, up, forward } = eyeAxes(gaze);
-          /** Something of a height, so many metres ahead and to the right, as the camera sees it from its height over the ground. */
+          /**
+           * Something of a height, so many metres ahead and to the right, as the camera sees it from its height over
+           * the ground.
+           */
           const standing = (ahead: number, aside: number, height: number) => {
             const flat = unit([forward[0], forward[1], 0]);
             const at = (z: number) => {

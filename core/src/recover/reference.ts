@@ -86,7 +86,10 @@ function azimuth(direction: Vec3, up: Vec3): number {
   return degrees(Math.atan2(dot(direction, cross(ahead, up)), dot(direction, ahead)));
 }
 
-/** The heading of the left set's lines off the gaze, degrees in [-90, 0): right ones run a quarter turn farther; null where neither left nor right lines tell it. */
+/**
+ * The heading of the left set's lines off the gaze, degrees in [-90, 0): right ones run a quarter turn farther; null
+ * where neither left nor right lines tell it.
+ */
 export function leftTurn({ sets, directions, pitch, roll }: ReturnType<typeof viewOfReference>): number | null {
   if (pitch === null || roll === null) return null;
   const up = upOf({ pitch, roll });

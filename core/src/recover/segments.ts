@@ -20,7 +20,10 @@ export const normOf = ({ width, height }: { readonly width: number; readonly hei
   return { x, y, size: Math.max(width, height) / 2 };
 };
 
-/** Segments as they are fitted: eight numbers each: both ends (x y), the line through them (a b c), and the weight of their misses. */
+/**
+ * Segments as they are fitted: eight numbers each: both ends (x y), the line through them (a b c), and the weight of
+ * their misses.
+ */
 export interface Lines {
   readonly count: number;
   readonly data: Float64Array;
@@ -46,9 +49,12 @@ export function linesOf(segments: readonly Segment[], { x, y, size }: Norm): Lin
 }
 
 /**
- * How far a segment misses a homogeneous point v: the square root of the sum of the squared distances of both ends to the
- * line through v that fits them best, signed, in the unit of the norm. With q1, q2 the ends seen from v it is the smaller
- * eigenvalue of their scatter, (S - sqrt(S^2 - 4 X^2)) / 2 with S = q1^2 + q2^2 and X = q1 x q2, written so that it holds
+ * How far a segment misses a homogeneous point v: the square root of the sum of the squared distances of both ends to
+ * the
+ * line through v that fits them best, signed, in the unit of the norm. With q1, q2 the ends seen from v it is the
+ * smaller
+ * eigenvalue of their scatter, (S - sqrt(S^2 - 4 X^2)) / 2 with S = q1^2 + q2^2 and X = q1 x q2, written so that it
+ * holds
  * for points at infinity, too (w = 0). Weighted, its
  * standard deviation is that of the hand.
  */

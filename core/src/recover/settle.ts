@@ -58,7 +58,9 @@ function profiles(
   return { t, rows };
 }
 
-/** The offset and slant, whole px, of the line along which brightness changes most, all of it one way; and which way. */
+/**
+ * The offset and slant, whole px, of the line along which brightness changes most, all of it one way; and which way.
+ */
 function strongest(
   t: readonly number[],
   rows: readonly Float32Array[],

@@ -88,7 +88,10 @@ export function straightening(
   return { to: flat(shifted), from: flat(inverse(shifted)), width: w, height: h, centre: [cx - dx, cy - dy] };
 }
 
-/** A reference with all that was traced in it taken over to its straightened picture; what falls behind the camera is left out. */
+/**
+ * A reference with all that was traced in it taken over to its straightened picture; what falls behind the camera is
+ * left out.
+ */
 export function straightened(
   reference: Reference,
   { to, width, height, centre }: Straightening,

@@ -57,7 +57,8 @@ describe("a view from a picture's edges", () => {
   });
 
   it("has the published two-point focal length: f^2 = -(v1 - c).(v2 - c), and the orthocentre of three points for its centre", () => {
-    // Lines laid through (800, 1500) and (4700, 1500), 1,200 and 2,700 px off the middle: f = sqrt(1200 * 2700) = 1,800 px.
+    // Lines laid through (800, 1500) and (4700, 1500), 1,200 and 2,700 px off the middle: f = sqrt(1200 * 2700) =
+    // 1,800 px.
     const fan = (v: Vec2): Family["segments"] =>
       [
         [1500, 1100],

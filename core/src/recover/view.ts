@@ -95,9 +95,11 @@ function axesFrom(first: Vec3, second: Vec3): Axes {
 }
 
 /**
- * The whole view at once: focal length, rotation and, where three points tell it, the centre, fitted to all edges of all
+ * The whole view at once: focal length, rotation and, where three points tell it, the centre, fitted to all edges of
+ * all
  * families under the condition that the first two level families and the uprights are at right angles (Hartley and
- * Zisserman, Multiple View Geometry, 2004, ch. 8 (from memory)). Further level families may run any level way. Bounds come
+ * Zisserman, Multiple View Geometry, 2004, ch. 8 (from memory)). Further level families may run any level way. Bounds
+ * come
  * from the information matrix.
  * @throws NoAnswer where no family has two edges that meet
  */
@@ -135,7 +137,8 @@ export function recoverView(families: readonly Family[], asked: Asked): Recovere
     const n = unit([f * a, f * b, (a * norm.x + b * norm.y + c) / norm.size + a * cx + b * cy]);
     return n[1] > 0 ? scale(n, -1) : n;
   };
-  // The pair that spans the axes: two level families at right angles, one and the uprights, or one and what is known to be up.
+  // The pair that spans the axes: two level families at right angles, one and the uprights, or one and what is known
+  // to be up.
   const pair =
     square && levels.length >= 2
       ? [levels[0], levels[1]]

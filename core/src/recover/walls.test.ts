@@ -9,7 +9,10 @@ import { tracedEdges } from "./simulated";
 
 const SIZE = { width: 4000, height: 3000 };
 const F = 3400;
-/** The house that is pictured: its corner 16 m ahead, its streets at headings -55 and 35, as the new scene's directions run. */
+/**
+ * The house that is pictured: its corner 16 m ahead, its streets at headings -55 and 35, as the new scene's
+ * directions run.
+ */
 const HOUSE: Block = {
   id: "h",
   kind: "block",

@@ -8,7 +8,10 @@ import { measureHeights, upOf } from "./heights";
 import { viewOfReference } from "./reference";
 import { sent, type Homography } from "./straighten";
 
-/** A wall as it stands before the camera: camera axes right, down, forward, lengths in distances of its first traced corner. */
+/**
+ * A wall as it stands before the camera: camera axes right, down, forward, lengths in distances of its first traced
+ * corner.
+ */
 interface Standing {
   /** Its lower corner on the picture's left. */
   readonly foot: Vec3;
@@ -65,7 +68,10 @@ function standing(
   return { foot, along: scale(sub(end, foot), 1 / length), up, length, height: Math.abs(h) };
 }
 
-/** Metres that one unit of a wall's own measure stands for: by what is said of it, else by the eye's height where it stands on the ground. */
+/**
+ * Metres that one unit of a wall's own measure stands for: by what is said of it, else by the eye's height where it
+ * stands on the ground.
+ */
 function unitOf({ length, height }: Wall, wall: Standing, eye: number | null): number | null {
   if (height !== undefined) return height / wall.height;
   if (length !== undefined) return length / wall.length;
@@ -73,7 +79,10 @@ function unitOf({ length, height }: Wall, wall: Standing, eye: number | null): n
   return eye !== null && fall > 1e-9 ? eye / fall : null;
 }
 
-/** The eye's height over the ground, m, by what is known of things that stand on it: heights, else walls; null where nothing is. */
+/**
+ * The eye's height over the ground, m, by what is known of things that stand on it: heights, else walls; null where
+ * nothing is.
+ */
 export function eyeOf({ heights = [], walls = [] }: Reference, view: View): number | null {
   const { eye } = measureHeights(heights, view);
   if (eye !== null) return eye;
@@ -123,7 +132,10 @@ export function measureWall(reference: Reference, wall: Wall, view: View = viewO
   };
 }
 
-/** Where a place of a wall, as shares of its length from the left and of its height from the top, is in the picture. @throws NoAnswer behind the camera */
+/**
+ * Where a place of a wall, as shares of its length from the left and of its height from the top, is in the picture.
+ * @throws NoAnswer behind the camera
+ */
 export function placeOn({ flat, name }: Pick<MeasuredWall, "flat" | "name">, share: Vec2): Vec2 {
   const place = sent(flat, share);
   if (!place) throw new NoAnswer(`${name}: it runs behind the camera.`);
@@ -175,7 +187,8 @@ interface Placed {
 }
 
 /**
- * Blocks behind the walls of a reference, in the world of a shot that was made of it: two walls that share an upright make
+ * Blocks behind the walls of a reference, in the world of a shot that was made of it: two walls that share an upright
+ * make
  * one, a single one is taken to be 8 m deep.
  * @throws NoAnswer where a wall cannot be measured
  */

@@ -42,17 +42,26 @@ export const BuildingSchema = strict({
   roof: strict({ kind: Roof, rise: Type.Optional(Size), turned: Type.Optional(Type.Boolean()) }),
   /** Stacks through the roof: their middle on the plan, their side, and how far they rise over the eaves, m. */
   chimneys: Type.Optional(Type.Array(strict({ x: Metres, y: Metres, side: Size, rise: Size }), { maxItems: 40 })),
-  /** Boxes on the roof, for lifts and stairs: their middle, their length along the longest side, width, and rise over the eaves, m. */
+  /**
+   * Boxes on the roof, for lifts and stairs: their middle, their length along the longest side, width, and rise over
+   * the eaves, m.
+   */
   boxes: Type.Optional(
     Type.Array(strict({ x: Metres, y: Metres, length: Size, width: Size, rise: Size }), { maxItems: 40 }),
   ),
-  /** Ways straight through at the foot: where one enters, on the wall nearest to x and y; arched, its height is that of its crown, m. */
+  /**
+   * Ways straight through at the foot: where one enters, on the wall nearest to x and y; arched, its height is that
+   * of its crown, m.
+   */
   passages: Type.Optional(
     Type.Array(strict({ x: Metres, y: Metres, width: Size, height: Size, arch: Type.Optional(Type.Boolean()) }), {
       maxItems: 20,
     }),
   ),
-  /** The ground rises along a heading by so many m in a hundred: the foot follows it, or stands on it in so many level steps. */
+  /**
+   * The ground rises along a heading by so many m in a hundred: the foot follows it, or stands on it in so many level
+   * steps.
+   */
   slope: Type.Optional(
     strict({
       heading: Heading,
@@ -60,7 +69,10 @@ export const BuildingSchema = strict({
       steps: Type.Optional(Type.Integer({ minimum: 2, maximum: 60 })),
     }),
   ),
-  /** One window to each so many m of wall, in every storey, so wide and high over its sill, m; `party` leaves the walls beside the first door's without any. */
+  /**
+   * One window to each so many m of wall, in every storey, so wide and high over its sill, m; `party` leaves the
+   * walls beside the first door's without any.
+   */
   windows: Type.Optional(
     strict({ every: Size, width: Size, height: Size, sill: Raised, party: Type.Optional(Type.Boolean()) }),
   ),
@@ -96,7 +108,10 @@ export const StreetSchema = strict({
   /** Tram rails along the middle, and what they lie on. */
   rails: Type.Optional(Type.Boolean()),
   bed: Type.Optional(Type.Unsafe<"sleepers" | "plates">({ type: "string", enum: ["sleepers", "plates"] })),
-  /** Where carts drive over a pavement: m along the path, how wide, and on which side of who walks it; there the kerb is lowered. */
+  /**
+   * Where carts drive over a pavement: m along the path, how wide, and on which side of who walks it; there the kerb
+   * is lowered.
+   */
   driveways: Type.Optional(
     Type.Array(
       strict({
@@ -161,7 +176,10 @@ export const SquareSchema = strict({
 });
 export type Square = Static<typeof SquareSchema>;
 
-/** What closes a view far away: rows of plain blocks, or ridges of hills, one behind the other to the right of who walks its path. */
+/**
+ * What closes a view far away: rows of plain blocks, or ridges of hills, one behind the other to the right of who
+ * walks its path.
+ */
 export const SkylineSchema = strict({
   id: Id,
   kind: Type.Literal("skyline"),
@@ -181,7 +199,10 @@ export type Skyline = Static<typeof SkylineSchema>;
 
 const Storeys = Type.Integer({ minimum: 1, maximum: 100 });
 
-/** A street side that is built up by rule, to the right of who walks from its one end to the other; or a lot, around its rim. */
+/**
+ * A street side that is built up by rule, to the right of who walks from its one end to the other; or a lot, around
+ * its rim.
+ */
 export const RowSchema = strict({
   id: Id,
   name: Type.String({ maxLength: 200 }),
@@ -189,7 +210,10 @@ export const RowSchema = strict({
   to: Type.Optional(Point2(Metres)),
   lot: Type.Optional(Footprint),
   seed: Seed,
-  /** Fronts are so wide and lots so deep, m; houses have so many storeys of so many m; so many of a hundred gaps are alleys. */
+  /**
+   * Fronts are so wide and lots so deep, m; houses have so many storeys of so many m; so many of a hundred gaps are
+   * alleys.
+   */
   fronts: strict({ least: Size, most: Size }),
   depth: Size,
   storeys: strict({ least: Storeys, most: Storeys }),
@@ -203,7 +227,10 @@ export const RowSchema = strict({
 });
 export type Row = Static<typeof RowSchema>;
 
-/** A flight of steps, or with `ramp` a ramp: from the middle of its foot up along a heading, `count` risers of `riser` m over treads of `tread` m. */
+/**
+ * A flight of steps, or with `ramp` a ramp: from the middle of its foot up along a heading, `count` risers of `riser`
+ * m over treads of `tread` m.
+ */
 export const StepsSchema = strict({
   id: Id,
   kind: Type.Literal("steps"),
@@ -219,7 +246,10 @@ export const StepsSchema = strict({
 });
 export type Steps = Static<typeof StepsSchema>;
 
-/** The schema of every kind of element; what is built of them is in `KINDS`. Apart, so that a page that only draws need not load them. */
+/**
+ * The schema of every kind of element; what is built of them is in `KINDS`. Apart, so that a page that only draws
+ * need not load them.
+ */
 export const SCHEMAS = {
   block: BlockSchema,
   building: BuildingSchema,

@@ -19,7 +19,10 @@ export const Heading = Type.Number({ minimum: -36000, maximum: 36000 });
 export const Point2 = <T extends TSchema>(of: T) => strict({ x: of, y: of });
 export const Point3 = <T extends TSchema>(of: T) => strict({ x: of, y: of, z: of });
 
-/** What every element may carry: left out of all pictures for now, kept from being moved, and the group that it is one of. */
+/**
+ * What every element may carry: left out of all pictures for now, kept from being moved, and the group that it is one
+ * of.
+ */
 export const Flags = {
   hidden: Type.Optional(Type.Boolean()),
   locked: Type.Optional(Type.Boolean()),

@@ -99,7 +99,8 @@ const Tilt = Type.Number({ minimum: 0, maximum: 89.9 });
 const SightedSideSchema = strict({ upper: Tilt, lower: Type.Optional(Tilt) });
 
 /**
- * What was read off a pencil at arm's length: the near corner's upright (mm of the sheet), tilts of the edges that leave
+ * What was read off a pencil at arm's length: the near corner's upright (mm of the sheet), tilts of the edges that
+ * leave
  * it towards the horizon (degrees), height against width, and the left part against the right one.
  */
 const SightingsSchema = strict({
@@ -122,7 +123,10 @@ const PickedArcSchema = strict({ pin: Id, through: Point2(Millimetres) });
 const Px = Type.Number({ minimum: -1e6, maximum: 1e6 });
 const PxSide = Type.Integer({ minimum: 1, maximum: 100_000 });
 
-/** An edge traced in a picture, px; `hand`: how many of them the hand may be off, as it saw the picture; `out` leaves it aside. */
+/**
+ * An edge traced in a picture, px; `hand`: how many of them the hand may be off, as it saw the picture; `out` leaves
+ * it aside.
+ */
 const EdgeSchema = strict({
   x1: Px,
   y1: Px,
@@ -143,7 +147,10 @@ const TracedSetSchema = strict({
   edges: Type.Array(EdgeSchema, { maxItems: 5000 }),
 });
 
-/** An upright wall of a picture; `length` and `height` in m where they are known, `marks` as shares of its length from the left. */
+/**
+ * An upright wall of a picture; `length` and `height` in m where they are known, `marks` as shares of its length from
+ * the left.
+ */
 const WallSchema = strict({
   id: Id,
   name: Name,
@@ -157,7 +164,10 @@ const WallSchema = strict({
   marks: Type.Optional(Type.Array(Type.Number({ minimum: 0, maximum: 1 }), { maxItems: 500 })),
 });
 
-/** A picture that is drawn after: where its file is kept, what was traced in it, and what may be taken for granted of it. */
+/**
+ * A picture that is drawn after: where its file is kept, what was traced in it, and what may be taken for granted of
+ * it.
+ */
 const ReferenceSchema = strict({
   id: Id,
   name: Name,

@@ -3,7 +3,9 @@ import type { CurveBook } from "./book";
 import { crossings, direction, tiltOf, type GreatCircle } from "./circle";
 import type { View } from "./view";
 
-/** A plane this near to the gaze (sine) is drawn as a straight line: its circle would be thousands of kilometres wide. */
+/**
+ * A plane this near to the gaze (sine) is drawn as a straight line: its circle would be thousands of kilometres wide.
+ */
 const STRAIGHT = 1e-8;
 
 /**

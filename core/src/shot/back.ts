@@ -14,7 +14,10 @@ export function asBackOf(back: Shot, front: Shot): Shot {
   };
 }
 
-/** The shots that must follow when one has changed: the disc behind it, or the one it is behind of, each with its place. */
+/**
+ * The shots that must follow when one has changed: the disc behind it, or the one it is behind of, each with its
+ * place.
+ */
 export const following = (shots: readonly Shot[], changed: Shot): readonly (readonly [at: number, shot: Shot])[] =>
   shots.flatMap((shot, at) =>
     shot.id !== changed.id && (shot.backOf === changed.id || changed.backOf === shot.id)
@@ -23,7 +26,8 @@ export const following = (shots: readonly Shot[], changed: Shot): readonly (read
   );
 
 /**
- * The whole world as two discs back to back, in two panels side by side whose rims touch: the shot before the eye on the
+ * The whole world as two discs back to back, in two panels side by side whose rims touch: the shot before the eye on
+ * the
  * left, and on the right what is behind it. A lens that is not round is left as it is.
  * @param next id and name of the second, and the page both lie on
  */

@@ -1,5 +1,6 @@
 /**
- * Curves on the sheet. Curve i has its vertices from `starts[i]` to the next start: places (x y, mm), each exactly on the
+ * Curves on the sheet. Curve i has its vertices from `starts[i]` to the next start: places (x y, mm), each exactly on
+ * the
  * curve, the velocity of the curve there, and the parameter that this velocity is by; the chords between are within the
  * tolerance of it.
  */

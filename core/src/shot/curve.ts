@@ -6,7 +6,9 @@ import { toEye, type View } from "./view";
 
 /** How far a chord may depart from its curve on paper, mm. */
 export const TOLERANCE = 0.05;
-/** No arc has more vertices than this, wherever it runs: near a pole or the antipode the picture of a direction leaps. */
+/**
+ * No arc has more vertices than this, wherever it runs: near a pole or the antipode the picture of a direction leaps.
+ */
 export const MOST_VERTICES = 4000;
 /** Stretches are halved until they are straight but for this many mm, and go on in even steps from there. */
 const COARSE = 2;
@@ -37,14 +39,18 @@ function cuts({ law }: View, { u, v }: GreatCircle, from: number, to: number): n
   return found.sort((a, b) => a - b);
 }
 
-/** Pieces keep this far inside their ends (radians), so that one which begins at the seam or the limit knows its side. */
+/**
+ * Pieces keep this far inside their ends (radians), so that one which begins at the seam or the limit knows its side.
+ */
 const ASIDE = 1e-9;
 
 /**
  * Draws the stretch of a great circle from `from` to `to` (radians), cut at what the lens shows, at the seam of an
- * unrolled one, and at the panel. A chord over a step h departs from its curve by at most h^2 / 8 times the bound on the
+ * unrolled one, and at the panel. A chord over a step h departs from its curve by at most h^2 / 8 times the bound on
+ * the
  * second derivative, which the law gives for the farthest place of the step (no farther off than the farther end plus
- * h / 2): stretches are halved until that is small or the stretch cannot touch the panel, and then divided evenly so that it
+ * h / 2): stretches are halved until that is small or the stretch cannot touch the panel, and then divided evenly so
+ * that it
  * is within the tolerance.
  */
 export function drawGreatCircle(
@@ -176,7 +182,10 @@ class Line {
   }
 }
 
-/** The great circle from one direction towards another, and how far apart they are (radians). Null for one and its opposite. */
+/**
+ * The great circle from one direction towards another, and how far apart they are (radians). Null for one and its
+ * opposite.
+ */
 function between(u: Vec3, w: Vec3): { readonly circle: GreatCircle; readonly angle: number } | null {
   const across = sub(w, scale(u, dot(u, w)));
   const length = norm(across);

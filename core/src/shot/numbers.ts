@@ -56,7 +56,8 @@ export function levelled(shot: Shot): Shot {
   const view = viewOf(shot);
   if (gaze.pitch === 0) return shot;
   if (Math.abs(gaze.pitch) > 89) throw new NoAnswer("A view straight up or down has no horizon to be levelled to.");
-  // Plumb in eye axes is the normal n of level planes: their vanishing line's foot of C is at -nc d (na, nb) / (na^2 + nb^2).
+  // Plumb in eye axes is the normal n of level planes: their vanishing line's foot of C is at -nc d (na, nb) / (na^2
+  // + nb^2).
   const [na, nb, nc] = toEye(view, [0, 0, 1]);
   const k = (-nc * lens.distance) / (na * na + nb * nb);
   const centre = { x: lens.centre.x + k * na, y: lens.centre.y - k * nb };

@@ -3,7 +3,10 @@ import { NoAnswer } from "../problem";
 import type { Orientation, Shot } from "../scene";
 import { eyeAxes, fromEye, gazeOf, toEye, unproject, viewOf } from "./view";
 
-/** What a point of a six-point set-up is called: the plumb line, and the quarter turns of the first orientation in degrees. */
+/**
+ * What a point of a six-point set-up is called: the plumb line, and the quarter turns of the first orientation in
+ * degrees.
+ */
 export const SIX = ["up", "down", "0", "90", "180", "270"] as const;
 export type SixName = (typeof SIX)[number];
 /** The names of the first and the second point; the third follows. */
@@ -46,7 +49,8 @@ export function slidTo(shot: Shot, first: Vec3, place: readonly [number, number]
 }
 
 /**
- * Three directions at right angles from two, all in eye axes: the second is first laid square to the first, the third is
+ * Three directions at right angles from two, all in eye axes: the second is first laid square to the first, the third
+ * is
  * their cross product, which reads second x first here as right, up and forward are left-handed.
  */
 export function sixPoints(first: Vec3, second: Vec3): readonly [Vec3, Vec3, Vec3] {
@@ -106,7 +110,9 @@ export function nearestNames(shot: Shot, orientation: Turned, points: readonly [
 export const renamed = (shot: Shot, orientation: Turned, before: SixNames, after: SixNames): Shot =>
   withSix(shot, orientation, after, sixOf(shot, orientation, before));
 
-/** The first two points mirrored left to right about the centre of vision, with the third where it follows from them. */
+/**
+ * The first two points mirrored left to right about the centre of vision, with the third where it follows from them.
+ */
 export const mirrored = (shot: Shot, orientation: Turned, names: SixNames): Shot => {
   const [[a, b, c], [d, e, f]] = sixOf(shot, orientation, names);
   return withSix(shot, orientation, names, [

@@ -19,7 +19,9 @@ const pinsOf = (shot: Shot): (Vec2 | null)[] =>
     [0, 0, shot.gaze.pitch < 0 ? -1 : 1],
   ].map((d) => projectDirection(viewOf(shot), d as [number, number, number]));
 
-/** How far off the pins a view sees north, and east or west, mm: which of the two the second pin is, pins cannot tell. */
+/**
+ * How far off the pins a view sees north, and east or west, mm: which of the two the second pin is, pins cannot tell.
+ */
 function misses(shot: Shot, pins: readonly Vec2[]): number {
   const miss = (direction: Vec3, [x, y]: Vec2) => {
     const seen = projectDirection(viewOf(shot), direction);

@@ -23,7 +23,10 @@ function shows(law: LawId, [x, y]: Vec2, [cx, cy]: Vec2, distance: number): bool
   return again !== null && Math.hypot(again[0] - point[0], again[1] - point[1]) < 1e-6;
 }
 
-/** The largest picture distance at which two pins are seen at right angles about a centre, by bisection; null where there is none. */
+/**
+ * The largest picture distance at which two pins are seen at right angles about a centre, by bisection; null where
+ * there is none.
+ */
 function squareDistance(law: LawId, v1: Vec2, v2: Vec2, centre: Vec2): number | null {
   const cosine = (d: number) => dot(axis(law, v1, centre, d), axis(law, v2, centre, d));
   const reach = Math.max(...[v1, v2].map(([x, y]) => Math.hypot(x - centre[0], y - centre[1])));
@@ -43,7 +46,10 @@ function squareDistance(law: LawId, v1: Vec2, v2: Vec2, centre: Vec2): number | 
   return null;
 }
 
-/** Centre and distance at which three pins are seen at right angles, by Newton's method from a start; null where it finds none. */
+/**
+ * Centre and distance at which three pins are seen at right angles, by Newton's method from a start; null where it
+ * finds none.
+ */
 function squareCentre(
   law: LawId,
   pins: readonly Vec2[],
@@ -73,7 +79,8 @@ function squareCentre(
 }
 
 /**
- * The view through any lens behind two or three vanishing points of directions at right angles, as `solvePins` has it for
+ * The view through any lens behind two or three vanishing points of directions at right angles, as `solvePins` has it
+ * for
  * the straight one. In a curved lens the angle between two pins depends on the picture distance alone, once C is known;
  * three pins fix C as well.
  * @throws NoAnswer when no such view is found

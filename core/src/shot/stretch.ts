@@ -13,7 +13,10 @@ export interface StretchAt {
   readonly tangential: number;
 }
 
-/** The stretch along a level line through the panel, at the height of the centre of vision or as near to it as the panel reaches. */
+/**
+ * The stretch along a level line through the panel, at the height of the centre of vision or as near to it as the
+ * panel reaches.
+ */
 export function stretchAcross(shot: Shot, steps = 80): StretchAt[] {
   const { frame } = shot;
   const view = viewOf(shot);

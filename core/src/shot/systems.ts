@@ -104,13 +104,19 @@ export const CURVED_SYSTEMS: readonly CurvedSystem[] = [
   },
 ];
 
-/** The length of the panel that a covered angle is laid along: its shorter side for a disc, that around the axis for a drum. */
+/**
+ * The length of the panel that a covered angle is laid along: its shorter side for a disc, that around the axis for a
+ * drum.
+ */
 const along = ({ frame, lens }: Shot): number => {
   const { shape } = LAWS[lens.law];
   return shape === "round" ? Math.min(frame.width, frame.height) : shape === "drum" ? frame.width : frame.height;
 };
 
-/** How much of the world the panel holds, in degrees: across a disc on the panel's shorter side, around a drum. Curved lenses. */
+/**
+ * How much of the world the panel holds, in degrees: across a disc on the panel's shorter side, around a drum. Curved
+ * lenses.
+ */
 export function covered(shot: Shot): number {
   const law = LAWS[shot.lens.law];
   const half = along(shot) / 2 / shot.lens.distance;

@@ -54,7 +54,10 @@ export function eyeAxes({ heading, pitch, roll }: Gaze): Pick<View, "right" | "u
 /** Angles nearer to nothing than this (degrees) are rounding: a level eye is exactly level. */
 const tidy = (angle: number): number => (Math.abs(angle) < 1e-9 ? 0 : angle);
 
-/** The gaze of given eye axes: `eyeAxes` backwards. Straight up or down the heading is that of the picture's upper side. */
+/**
+ * The gaze of given eye axes: `eyeAxes` backwards. Straight up or down the heading is that of the picture's upper
+ * side.
+ */
 export function gazeOf({ right, up, forward }: Pick<View, "right" | "up" | "forward">): Gaze {
   const level = Math.hypot(forward[0], forward[1]);
   if (level < 1e-9) {
@@ -140,7 +143,9 @@ export function projectMany(
   return out;
 }
 
-/** The straight lens: three rows of four (mm right, mm down, depth, each of a world point with a 1 behind it), and C. */
+/**
+ * The straight lens: three rows of four (mm right, mm down, depth, each of a world point with a 1 behind it), and C.
+ */
 function straightMatrix({ eye, right, up, forward, centre, distance }: View): Float64Array {
   const rows = [scale(right, distance), scale(up, -distance), forward];
   return Float64Array.from([...rows.flatMap((row) => [...row, -dot(row, eye)]), ...centre]);

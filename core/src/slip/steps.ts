@@ -31,7 +31,10 @@ export interface CompassRow {
   readonly how: string;
 }
 
-/** What is told of the compass: each horizon, the lines of feet, lines to each point in steps of 15 degrees, and those picked. */
+/**
+ * What is told of the compass: each horizon, the lines of feet, lines to each point in steps of 15 degrees, and those
+ * picked.
+ */
 export interface CompassSheet {
   readonly horizons: readonly CompassRow[];
   readonly feet: readonly CompassRow[];

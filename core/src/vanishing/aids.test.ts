@@ -43,7 +43,8 @@ describe("edge ticks", () => {
 
 describe("a centrolinead", () => {
   it("aims at its point from wherever its head stands: the inscribed angle", () => {
-    // Pegs A and B, the point V and the head P lie on one circle; the leg to A makes the given angle with the ruler P V.
+    // Pegs A and B, the point V and the head P lie on one circle; the leg to A makes the given angle with the ruler P
+    // V.
     fc.assert(
       fc.property(between(50, 3000), between(20, 150), between(-0.9, 0.9), (distance, pegs, turn) => {
         const { angle } = centrolinead(distance, pegs);

@@ -37,7 +37,9 @@ export interface Centrolinead {
   readonly angle: number;
 }
 
-/** The setting of a centrolinead for a point at a distance from the line of its pegs (Nicholson, 1814 (from memory)). */
+/**
+ * The setting of a centrolinead for a point at a distance from the line of its pegs (Nicholson, 1814 (from memory)).
+ */
 export const centrolinead = (distance: number, pegs: number): Centrolinead => ({
   pegs,
   angle: degrees(Math.atan2(distance, pegs)),
@@ -87,7 +89,10 @@ export interface ScaledSetUp {
   readonly pins: readonly Vec2[];
 }
 
-/** The sheet and its pins at the largest whole scale at which all of them lie on one sheet, `margin` mm inside its edges. */
+/**
+ * The sheet and its pins at the largest whole scale at which all of them lie on one sheet, `margin` mm inside its
+ * edges.
+ */
 export function scaledSetUp(sheet: Paper, pins: readonly Vec2[], margin = 10): ScaledSetUp {
   const all: Vec2[] = [[0, 0], [sheet.width, sheet.height], ...pins];
   const [xs, ys] = [all.map((p) => p[0]), all.map((p) => p[1])];

@@ -30,13 +30,19 @@ const STRAIGHT = 1e-6;
 /** Places at which an arc is compared with its exact curve. */
 const LOOKS = 240;
 
-/** Whether a lens is drawn by compass: exactly (stereographic), or by the three-point arcs of the compass school (equidistant). */
+/**
+ * Whether a lens is drawn by compass: exactly (stereographic), or by the three-point arcs of the compass school
+ * (equidistant).
+ */
 export const byCompass = ({ law }: View): boolean => law.id === "stereographic" || law.id === "equidistant";
 
 /**
- * The compass arc of a plane through the eye. Stereographic, exact, with k = 2d and the plane's unit normal (na, nb, nc) in
- * eye axes: foot C + (k na / nc, -k nb / nc), radius k / |nc|. Equidistant, the school of Barre and Flocon (La perspective
- * curviligne, 1968 (from memory)): with R = pi d / 2 the circle through both rim points across the radius of the plane's
+ * The compass arc of a plane through the eye. Stereographic, exact, with k = 2d and the plane's unit normal (na, nb,
+ * nc) in
+ * eye axes: foot C + (k na / nc, -k nb / nc), radius k / |nc|. Equidistant, the school of Barre and Flocon (La
+ * perspective
+ * curviligne, 1968 (from memory)): with R = pi d / 2 the circle through both rim points across the radius of the
+ * plane's
  * own point, at q from C, and the place at R - q on the other side.
  * @param normal world direction at right angles to the plane
  */
@@ -91,7 +97,10 @@ export function exactPlaces(view: View, normal: Vec3, looks = LOOKS): Vec2[] {
   return places;
 }
 
-/** The horizons that belong to the first orientation: of level planes, and of the walls that face each of its two points. */
+/**
+ * The horizons that belong to the first orientation: of level planes, and of the walls that face each of its two
+ * points.
+ */
 export function horizonPlanes(
   pins: readonly Pin[],
 ): readonly { readonly id: string; readonly name: string; readonly normal: Vec3 }[] {
@@ -103,7 +112,10 @@ export function horizonPlanes(
   ];
 }
 
-/** The arcs that were picked, each with its place among them; those whose pin is gone, or that pass no place but it, are left out. */
+/**
+ * The arcs that were picked, each with its place among them; those whose pin is gone, or that pass no place but it,
+ * are left out.
+ */
 export function pickedArcs(
   view: View,
   pins: readonly Pin[],
@@ -117,7 +129,10 @@ export function pickedArcs(
   });
 }
 
-/** All that is drawn by compass in a shot: the horizons of the first orientation, and the lines that were picked; nothing where that is not shown. */
+/**
+ * All that is drawn by compass in a shot: the horizons of the first orientation, and the lines that were picked;
+ * nothing where that is not shown.
+ */
 export function compassArcs(
   shot: Shot,
   pins: readonly Pin[],
@@ -130,7 +145,10 @@ export function compassArcs(
   ];
 }
 
-/** Lines to a point that stand on a compass sheet, in steps of so many degrees about it from the horizon or the upright. */
+/**
+ * Lines to a point that stand on a compass sheet, in steps of so many degrees about it from the horizon or the
+ * upright.
+ */
 export function lineArcs(view: View, pin: Pin, step = 15): CompassArc[] {
   const w = pin.direction;
   const first: Vec3 = isLevel(pin) ? [0, 0, 1] : unit(cross(w, Math.abs(w[2]) > 0.9 ? view.right : [0, 0, 1]));
@@ -143,7 +161,8 @@ export function lineArcs(view: View, pin: Pin, step = 15): CompassArc[] {
 }
 
 /**
- * The line on which the feet of all arcs through a point lie, in the stereographic lens: wa X + wb Y + k wc = 0 from C, X
+ * The line on which the feet of all arcs through a point lie, in the stereographic lens: wa X + wb Y + k wc = 0 from
+ * C, X
  * right and Y up. Null for a point at C itself, whose lines are straight.
  */
 export function footLine(view: View, pin: Pin): FootLine | null {

@@ -72,7 +72,8 @@ describe("moving a level pin", () => {
     expect(() => movePin(orientation, shotWith({ gaze: { pitch: -90 } }), "left", [0, 0])).toThrow(
       /straight up or down/,
     );
-    // The eye is 331 mm from the horizon's foot of C, C 140 mm under it: from 126 mm on no circle over the points holds C.
+    // The eye is 331 mm from the horizon's foot of C, C 140 mm under it: from 126 mm on no circle over the points
+    // holds C.
     expect(() => movePin(orientation, down, "left", [150, 0])).toThrow(
       /too close together for a centre of vision so far off/,
     );

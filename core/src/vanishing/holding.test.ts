@@ -23,7 +23,8 @@ describe("what is kept while a pin moves", () => {
     fc.assert(
       fc.property(anyShot, moves, (shot, { role, keep, dx, dy }) => {
         const before = { left: placed(shot, "left"), right: placed(shot, "right"), upright: placed(shot, "upright") };
-        // Pins farther out than any desk are rounding; upside down, or looking nearly along the plumb line, left and right change places.
+        // Pins farther out than any desk are rounding; upside down, or looking nearly along the plumb line, left and
+        // right change places.
         fc.pre(
           Object.values(before).every((at) => at !== null && Math.hypot(...at) < 5000) &&
             Math.abs(shot.gaze.roll) < 80 &&
@@ -107,7 +108,8 @@ describe("edge ticks, tilts, the taped strip and the centrolinead", () => {
             const x = edge + (near - on) / Math.tan((tilt * Math.PI) / 180);
             expect(Math.abs(x - pin[0])).toBeLessThan(0.01);
           }
-          // With its head on the line of the pegs' circle, the ruler bisects the legs: straight over the pin's level, D = h tan(angle).
+          // With its head on the line of the pegs' circle, the ruler bisects the legs: straight over the pin's level,
+          // D = h tan(angle).
           if (centrolinead)
             expect(
               Math.abs(edge + out * centrolinead.pegs * Math.tan((centrolinead.angle * Math.PI) / 180) - pin[0]),

@@ -8,7 +8,10 @@ export interface Line {
   readonly c: number;
 }
 
-/** The vanishing line of every plane with a world normal in a straight view, or null when it is nowhere on the sheet's plane, or a curve. */
+/**
+ * The vanishing line of every plane with a world normal in a straight view, or null when it is nowhere on the sheet's
+ * plane, or a curve.
+ */
 export function vanishingLine(view: View, normal: Vec3): Line | null {
   if (!view.law.straight) return null;
   const [na, nb, nc] = toEye(view, normal);
@@ -19,7 +22,9 @@ export function vanishingLine(view: View, normal: Vec3): Line | null {
   return { a, b, c: (nc * view.distance) / k - a * cx - b * cy };
 }
 
-/** The horizon: the vanishing line of level planes. Null when the eye looks straight up or down, and in a curved lens. */
+/**
+ * The horizon: the vanishing line of level planes. Null when the eye looks straight up or down, and in a curved lens.
+ */
 export const horizon = (view: View): Line | null => vanishingLine(view, [0, 0, 1]);
 
 /** A point of the line, and its direction (pointing right, or down where it is upright). */

@@ -9,7 +9,10 @@ export interface OffSheet {
   readonly distance: number;
 }
 
-/** Which of the sets of an orientation a pin gathers; `up` and `down` are lines of a slope that rise or fall away from the eye. */
+/**
+ * Which of the sets of an orientation a pin gathers; `up` and `down` are lines of a slope that rise or fall away from
+ * the eye.
+ */
 export type Role = "left" | "right" | "upright" | "up" | "down";
 
 /** A vanishing point of a scene's directions, as it stands on the desk. */
@@ -62,7 +65,8 @@ export function slopeAxis(view: View, { heading }: Pick<Orientation, "heading">,
 }
 
 /**
- * The pins of a shot: left and right of every orientation, the uprights, and both points of every slope; in a curved lens
+ * The pins of a shot: left and right of every orientation, the uprights, and both points of every slope; in a curved
+ * lens
  * the opposite of each, too.
  */
 export function pinsOf(orientations: readonly Orientation[], shot: Shot): Pin[] {

@@ -5,7 +5,8 @@ import { facing, projectDirection, toEye, type View } from "../shot";
 export type VanishingPoint =
   | { readonly at: Vec2 }
   /**
-   * Degrees clockwise from right, in [0, 180): all lines of the set are drawn at this angle. Null in a curved lens, which
+   * Degrees clockwise from right, in [0, 180): all lines of the set are drawn at this angle. Null in a curved lens,
+   * which
    * only leaves out points that lie beyond what it shows.
    */
   | { readonly at: null; readonly angle: number | null };
@@ -13,7 +14,9 @@ export type VanishingPoint =
 /** Sine of the angle to the picture plane below which a direction counts as parallel to it. */
 const PARALLEL = 1e-12;
 
-/** The vanishing point of a world direction: either way round in a straight view, the one it goes to in a curved lens. */
+/**
+ * The vanishing point of a world direction: either way round in a straight view, the one it goes to in a curved lens.
+ */
 export function vanishingPoint(view: View, direction: Vec3): VanishingPoint {
   if (!view.law.straight) {
     const seen = projectDirection(view, direction);

@@ -60,7 +60,8 @@ describe("a view from life", () => {
               .map(({ point }) => point.at!);
           pins(shot).forEach(([x], i) => expect(Math.abs(x / pins(seen)[i][0] - 1)).toBeLessThan(1e-6));
           const built = buildingOfSightings(main, shot, s);
-          // Drawn again, it is what was noted; C may lie elsewhere between the points, and then it is another house to the same picture.
+          // Drawn again, it is what was noted; C may lie elsewhere between the points, and then it is another house
+          // to the same picture.
           const again = noted(shot, { ...built, id: "b", name: "b" });
           expect(
             [
@@ -95,7 +96,8 @@ describe("a view from life", () => {
   });
 
   it("contradicts itself where two edges of a wall ask for two points, and is mended by trusting one", () => {
-    // 90 mm over and 40 mm under the level at tilts of 20 and 12 degrees: 247.3 and 188.2 mm away, where the lower one should tilt by atan(40 / 247.3) = 9.2.
+    // 90 mm over and 40 mm under the level at tilts of 20 and 12 degrees: 247.3 and 188.2 mm away, where the lower
+    // one should tilt by atan(40 / 247.3) = 9.2.
     const shot: Shot = {
       ...shotWith(),
       sightings: { x: 210, top: 58.5, bottom: 188.5, left: { upper: 20, lower: 12 }, right: { upper: 25 } },

@@ -32,7 +32,10 @@ export function levelledSketch(sketch: Sketch, shot: Shot): Sketch {
   return { ...sketch, left: place(footOn(level, pair(left))), right: place(footOn(level, pair(right))) };
 }
 
-/** The nearest third point that makes the three of a sketch the points of right angles; none while the first two are one. */
+/**
+ * The nearest third point that makes the three of a sketch the points of right angles; none while the first two are
+ * one.
+ */
 export const nearestThird = ({ left, right, third }: Sketch): Vec2 | null =>
   third && distance2(pair(left), pair(right)) > 2 ? nearestAcute(pair(left), pair(right), pair(third)) : null;
 
@@ -49,7 +52,8 @@ export function impossible({ left, right, third }: Sketch): string | null {
 }
 
 /**
- * The shot seen as a sketch has its points: its left point that of the orientation's left set. With two points the centre
+ * The shot seen as a sketch has its points: its left point that of the orientation's left set. With two points the
+ * centre
  * of vision is taken level with them, before the panel's middle where that lies between them, else midway.
  * @throws NoAnswer when no eye sees such points at right angles, with the reason
  */

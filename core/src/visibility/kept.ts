@@ -9,8 +9,10 @@ const same = <T>(a: readonly T[], b: readonly T[]): boolean =>
   a.length === b.length && a.every((one, i) => one === b[i]);
 
 /**
- * A look at worlds that keeps what it saw: for as long as nothing in the world changes, a place is worked out once, whichever
- * shots look from it. The parts of a fresh look are handed out as they come, the nearest first; a look that is not carried
+ * A look at worlds that keeps what it saw: for as long as nothing in the world changes, a place is worked out once,
+ * whichever
+ * shots look from it. The parts of a fresh look are handed out as they come, the nearest first; a look that is not
+ * carried
  * to its end leaves nothing.
  */
 export function keptSight(): (elements: readonly Element[], eye: Vec3) => Generator<Seen, Seen> {

@@ -63,7 +63,10 @@ function cutsOf(one: Solid, other: Solid): readonly Cut[] {
   return cuts;
 }
 
-/** The stretches in which faces of two solids cut each other; faces that only touch along an edge of either do not, and of a sheet without edges one side stands for both. */
+/**
+ * The stretches in which faces of two solids cut each other; faces that only touch along an edge of either do not,
+ * and of a sheet without edges one side stands for both.
+ */
 function between(one: Solid, other: Solid): Cut[] {
   const out: Cut[] = [];
   const sides = ({ faces, edges }: Solid) => (edges.length ? faces : faces.slice(0, 1));

@@ -11,7 +11,8 @@ export const TOUCH = 1e-6;
 const RIM = 1e-9;
 
 /**
- * A convex piece of a face as it stands in the way of the eye: hidden is what lies beyond its plane, inside every side plane through the
+ * A convex piece of a face as it stands in the way of the eye: hidden is what lies beyond its plane, inside every
+ * side plane through the
  * eye and one edge of the piece. All planes are rows nx ny nz k with n . p - k; the first is negative beyond the face,
  * the others positive inside.
  */

@@ -16,7 +16,10 @@ export const DETAIL = 3;
 export const MEETING = 4;
 export type Sight = typeof OUTLINE | typeof CREASE | typeof HIDDEN | typeof DETAIL | typeof MEETING;
 
-/** Stretches of edges, one after the other: ends (ax ay az bx by bz, in m), the number of the solid (as many as there are for what is drawn on open ground), and the sight. */
+/**
+ * Stretches of edges, one after the other: ends (ax ay az bx by bz, in m), the number of the solid (as many as there
+ * are for what is drawn on open ground), and the sight.
+ */
 export interface Seen {
   readonly ends: Float64Array;
   readonly solid: Uint32Array;
@@ -70,10 +73,14 @@ class Gathered {
 }
 
 /**
- * Which stretches of the edges of closed solids an eye sees, and of the lines in which they meet, in parts: the solids that
- * stand nearest first. It depends on the eye's place alone, not on gaze, lens or paper. Each convex piece of a face hides,
- * of each edge, what lies beyond its plane and inside the pyramid from the eye through its sides: a product of half-spaces,
- * so an interval of the edge that is exact to rounding. Solids that a skyline before them hides whole are set aside first;
+ * Which stretches of the edges of closed solids an eye sees, and of the lines in which they meet, in parts: the
+ * solids that
+ * stand nearest first. It depends on the eye's place alone, not on gaze, lens or paper. Each convex piece of a face
+ * hides,
+ * of each edge, what lies beyond its plane and inside the pyramid from the eye through its sides: a product of
+ * half-spaces,
+ * so an interval of the edge that is exact to rounding. Solids that a skyline before them hides whole are set aside
+ * first;
  * an index of what stands in which direction keeps far-apart edges and faces from being compared. Touching faces do not
  * hide one another's edges; edges that lie on a face are seen. Joins of a round surface are stretches only where the
  * surface turns away. Details are asked of what stands before their own face, and of nothing else.

@@ -4,7 +4,10 @@ import type { Occluder } from "./occluder";
 
 /** Directions that the skyline is kept for, all round. */
 const BINS = 4096;
-/** Within a bin an edge's slope strays from that at the bin's ends by less than this part of it: an eighth of the bin's square. */
+/**
+ * Within a bin an edge's slope strays from that at the bin's ends by less than this part of it: an eighth of the
+ * bin's square.
+ */
 const STRAY = 1e-6;
 
 const bin = (azimuth: number): number => ((azimuth + Math.PI) / (2 * Math.PI)) * BINS;
@@ -16,8 +19,10 @@ interface Sky {
 }
 
 /**
- * The slopes that a convex piece covers in every direction between two azimuths of a bin: those it covers at both. Along a
- * straight edge the slope is a sine of the azimuth, and strays between them by next to nothing; null where it covers none.
+ * The slopes that a convex piece covers in every direction between two azimuths of a bin: those it covers at both.
+ * Along a
+ * straight edge the slope is a sine of the azimuth, and strays between them by next to nothing; null where it covers
+ * none.
  */
 function covered(loop: readonly Vec3[], from: number, to: number): readonly [number, number] | null {
   let [low, high] = [-Infinity, Infinity];
@@ -53,7 +58,8 @@ function cover(sky: Sky, loop: readonly Vec3[]): void {
     const slopes = covered(loop, at(i), at(i + 1));
     if (!slopes) continue;
     const [low, high] = slopes;
-    // Joined to what is there where they meet; of two apart, the one that reaches lower counts: towns stand on the ground.
+    // Joined to what is there where they meet; of two apart, the one that reaches lower counts: towns stand on the
+    // ground.
     if (low <= sky.high[i] && high >= sky.low[i])
       [sky.low[i], sky.high[i]] = [Math.min(low, sky.low[i]), Math.max(high, sky.high[i])];
     else if (sky.high[i] < sky.low[i] || low < sky.low[i]) [sky.low[i], sky.high[i]] = [low, high];
@@ -84,8 +90,10 @@ function nearest(vertices: readonly Vec3[]): number {
 const farthest = (vertices: readonly Vec3[]): number => Math.max(...vertices.map(([x, y]) => Math.hypot(x, y)));
 
 /**
- * Which solids are hidden whole by what stands wholly before them. A skyline is kept of the elevations that are covered in each
- * direction, and grows by the faces that lie nearer than the solid that is asked for: it never calls hidden what is seen,
+ * Which solids are hidden whole by what stands wholly before them. A skyline is kept of the elevations that are
+ * covered in each
+ * direction, and grows by the faces that lie nearer than the solid that is asked for: it never calls hidden what is
+ * seen,
  * and may call seen what is hidden.
  * @param occluders the pieces of faces that stand in the eye's way
  */

@@ -14,7 +14,9 @@ export function blockCorner(block: Omit<Block, "id" | "kind" | "name">, u: numbe
   return along(along([x, y, z], l, u * block.length), w, v * block.width);
 }
 
-/** The closed solid of a block: vertices 0 to 3 around the base (counter-clockwise from above), 4 to 7 the same above. */
+/**
+ * The closed solid of a block: vertices 0 to 3 around the base (counter-clockwise from above), 4 to 7 the same above.
+ */
 export function buildBlock(block: Block): Solid {
   const base = [blockCorner(block, 0, 0), blockCorner(block, 0, 1), blockCorner(block, 1, 1), blockCorner(block, 1, 0)];
   const top = base.map((p): Vec3 => [p[0], p[1], p[2] + block.height]);

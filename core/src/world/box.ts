@@ -25,7 +25,10 @@ function spanOf(element: Exclude<Element, Block | Steps>): readonly [number, num
 /** Whether an element is a thing that stands by itself; what lies on the ground, or closes the view, does not. */
 export const stands = ({ kind }: Element): boolean => kind === "block" || kind === "building" || kind === "steps";
 
-/** The block that stands for an element where only its place, its way and its size count: around all but a block along its longest side. */
+/**
+ * The block that stands for an element where only its place, its way and its size count: around all but a block along
+ * its longest side.
+ */
 export function boxOf(element: Element): Block {
   if (element.kind === "block") return element;
   if (element.kind === "steps") return stepsBox(element);
@@ -115,7 +118,10 @@ export function standsAt(element: Element, [px, py]: Vec2): boolean {
   return inside;
 }
 
-/** The places that an element is drawn by: corners of its footprint, or bends of its path; of a block and a flight of steps, none. */
+/**
+ * The places that an element is drawn by: corners of its footprint, or bends of its path; of a block and a flight of
+ * steps, none.
+ */
 export function placesOf(element: Element): readonly Vec2[] {
   const places = "footprint" in element ? element.footprint : "path" in element ? element.path : [];
   return places.map(({ x, y }) => [x, y] as const);

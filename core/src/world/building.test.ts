@@ -91,7 +91,8 @@ describe("a building", () => {
           const over = volumeOf(solid) - l * w * 6;
           if (kind in ROOM) expect(over).toBeCloseTo(ROOM[kind as keyof typeof ROOM](l, w, r), 6);
           else expect(over).toBeGreaterThan(0);
-          // Cones and spires over a rectangle are pyramids; an arc of 16 pieces has 16 / pi sin(pi / 16) of a half ellipse's area (by its triangles).
+          // Cones and spires over a rectangle are pyramids; an arc of 16 pieces has 16 / pi sin(pi / 16) of a half
+          // ellipse's area (by its triangles).
           if (kind === "cone" || kind === "spire") expect(over).toBeCloseTo((l * w * r) / 3, 6);
           if (kind === "barrel") expect(over).toBeCloseTo((l * w * r * 16 * Math.sin(Math.PI / 16)) / 4, 6);
           const inside = (z: number) =>
@@ -167,7 +168,8 @@ describe("a building", () => {
       expect.closeTo(12 * 8 * 6 + (12 * 8 * 4) / 2, 6),
       expect.closeTo(0.64 * 6, 6),
     ]);
-    // The south slope rises 1 m a metre: the stack leaves it from 7.6 to 8.4 m, level along its two sides and slanting up the others.
+    // The south slope rises 1 m a metre: the stack leaves it from 7.6 to 8.4 m, level along its two sides and
+    // slanting up the others.
     const found = meetings(solids).map(({ a, b }) => [a[2], b[2]].sort());
     // Moved, the stacks go along.
     expect(moved(house, 3, -2)).toMatchObject({
@@ -314,14 +316,16 @@ describe("a building", () => {
     // Every stroke lies on the wall that it is of.
     for (const { a, b, normal, offset } of on)
       for (const p of [a, b]) expect(p[0] * normal[0] + p[1] * normal[1] + p[2] * normal[2]).toBeCloseTo(offset, 6);
-    // Three bays in 12 m less its ends, two in 8 m: ten to a storey, but for the middle one where the door is; a door has no sill.
+    // Three bays in 12 m less its ends, two in 8 m: ten to a storey, but for the middle one where the door is; a door
+    // has no sill.
     expect(on).toHaveLength((2 * 10 - 1) * 4 + 3);
     expect([...new Set(on.map(({ a }) => Number(a[2].toFixed(3))))].sort((p, q) => p - q)).toEqual([
       0, 0.9, 2.1, 3.9, 5.1,
     ]);
     // Party walls have none: the two of 8 m.
     expect(details({ ...house, windows: { ...house.windows!, party: true } })).toHaveLength((2 * 6 - 1) * 4 + 3);
-    // A passage 3 m wide and 3 m high in the middle of the back takes its window of the ground floor there, and the door's wall's with it.
+    // A passage 3 m wide and 3 m high in the middle of the back takes its window of the ground floor there, and the
+    // door's wall's with it.
     expect(details({ ...house, doors: [], passages: [{ x: 6, y: 8, width: 3, height: 3 }] })).toHaveLength(
       (2 * 10 - 2) * 4,
     );

@@ -90,7 +90,10 @@ const ring = (points: readonly Vec2[], z: number): Ring => ({ points, z });
 const scaled = (points: readonly Vec2[], [cx, cy]: Vec2, k: number): Vec2[] =>
   points.map(([x, y]) => [cx + k * (x - cx), cy + k * (y - cy)]);
 
-/** A rectangle's own measure: a corner, the ways along and across it, and its size; along its longer side unless turned. */
+/**
+ * A rectangle's own measure: a corner, the ways along and across it, and its size; along its longer side unless
+ * turned.
+ */
 function frameOf(points: readonly Vec2[], turned: boolean) {
   const side = (i: number) => Math.hypot(points[(i + 1) % 4][0] - points[i][0], points[(i + 1) % 4][1] - points[i][1]);
   const first = side(0) >= side(1) !== turned ? 0 : 1;
@@ -122,7 +125,8 @@ function profiled(
 ): Solid {
   const { length, width, at } = frameOf(points, turned);
   const place = ([s, up]: Vec2, out: 0 | 1): Vec3 => {
-    // Across the profile runs against the way it is drawn out where that is along, so that it turns left seen from there.
+    // Across the profile runs against the way it is drawn out where that is along, so that it turns left seen from
+    // there.
     const [x, y] = along ? at(s, (1 - out) * width) : at(out * length, s);
     return [x, y, z + up];
   };
@@ -243,7 +247,10 @@ function parapet(id: string, points: readonly Vec2[], z: number, roof: number, r
   return solidOf(id, vertices, loops, [undefined, undefined, ...points.map(() => undefined), ...points.map(() => 0)]);
 }
 
-/** The parts of a building from the ground up: their footprint, and from where to where they reach; none where it cannot stand. */
+/**
+ * The parts of a building from the ground up: their footprint, and from where to where they reach; none where it
+ * cannot stand.
+ */
 export function tiersUp(
   building: Building,
 ): readonly { readonly points: readonly Vec2[]; readonly z: number; readonly height: number }[] {
@@ -293,7 +300,10 @@ function onRoof({ id, footprint, chimneys = [], boxes = [] }: Building, eaves: n
   );
 }
 
-/** Which way a building's roof slopes, as a heading, and how steeply, degrees; null for a roof without one slope of its own. */
+/**
+ * Which way a building's roof slopes, as a heading, and how steeply, degrees; null for a roof without one slope of
+ * its own.
+ */
 export function slopeOf(building: Building): { readonly heading: number; readonly rise: number } | null {
   const tiers = faultOf(building) ? 0 : tiersOf(cornersOf(building), building);
   if (typeof tiers === "number") return null;

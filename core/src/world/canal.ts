@@ -18,7 +18,10 @@ export const DEFAULT_LOCK = { length: 22, fall: 1.2 } as const;
 
 /** Walls reach so far under the lowest water, m. */
 const UNDER = 1;
-/** Mitre gates lean upstream by so many degrees off the straight way across (common practice); a leaf's and its beam's thickness, and how far it stands over the walls, m. */
+/**
+ * Mitre gates lean upstream by so many degrees off the straight way across (common practice); a leaf's and its beam's
+ * thickness, and how far it stands over the walls, m.
+ */
 const MITRE = 18;
 const LEAF = 0.35;
 const OVER = 0.2;
@@ -45,7 +48,10 @@ export function canalFault(canal: Canal): { readonly field: string; readonly mes
   return null;
 }
 
-/** Reaches of level water, from where to where along the path, and how deep under the ground, m; a lock stands at its lower water. */
+/**
+ * Reaches of level water, from where to where along the path, and how deep under the ground, m; a lock stands at its
+ * lower water.
+ */
 export function reachesOf(
   canal: Canal,
 ): readonly { readonly from: number; readonly to: number; readonly depth: number }[] {

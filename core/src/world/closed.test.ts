@@ -218,7 +218,8 @@ describe("solids", () => {
     let built = 0;
     fc.assert(
       fc.property(any, (element) => {
-        // Now and then a passage does not fit between the corners of its walls; then the fault says so, and nothing is built.
+        // Now and then a passage does not fit between the corners of its walls; then the fault says so, and nothing
+        // is built.
         if (elementFault(element)) return expect(build([element])).toEqual([]);
         const solids = build([element]);
         expect(solids.length).toBeGreaterThan(0);

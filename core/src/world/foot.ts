@@ -26,7 +26,10 @@ const apart = ({ vertices, faces }: Solid): Parts => ({
 });
 const together = (id: string, { vertices, loops, round }: Parts): Solid => solidOf(id, vertices, loops, round);
 
-/** Where a passage enters and leaves a footprint, on which of its sides: the right and the left of who looks at the wall it enters by. */
+/**
+ * Where a passage enters and leaves a footprint, on which of its sides: the right and the left of who looks at the
+ * wall it enters by.
+ */
 export interface Way {
   readonly enters: { readonly side: number; readonly from: Vec2; readonly to: Vec2 };
   readonly leaves: { readonly side: number; readonly from: Vec2; readonly to: Vec2 };
@@ -252,7 +255,10 @@ function step(parts: Parts, base: number, corners: readonly Vec2[], { heading, g
   for (let i = 0; i < 2 * (steps - 1); i++) round.push(undefined);
 }
 
-/** The lowest part of a building with its passages and on its ground. @returns the solid, or which passage cannot be, and why */
+/**
+ * The lowest part of a building with its passages and on its ground. @returns the solid, or which passage cannot be,
+ * and why
+ */
 export function footed(
   solid: Solid,
   corners: readonly Vec2[],

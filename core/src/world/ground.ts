@@ -9,7 +9,8 @@ import type { Solid } from "./solid";
 const BEYOND = 20_000;
 
 /**
- * The ground as a sheet without edges, open where canals are dug: it hides what lies under it from an eye above, and what
+ * The ground as a sheet without edges, open where canals are dug: it hides what lies under it from an eye above, and
+ * what
  * stands on it from an eye in the water. None where nothing is dug, since then nothing lies under it.
  */
 export function groundAround(elements: readonly Element[]): Solid[] {

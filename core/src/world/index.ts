@@ -30,14 +30,20 @@ export * from "./square";
 export * from "./steps";
 export * from "./street";
 
-/** A kind of element: what it is built to, what is drawn on that and on the ground, and why one cannot be built, with the field. */
+/**
+ * A kind of element: what it is built to, what is drawn on that and on the ground, and why one cannot be built, with
+ * the field.
+ */
 interface Kind<E> {
   readonly build: (element: E) => Solid[];
   readonly details?: (element: E, solids: readonly Solid[]) => Detail[];
   readonly fault?: (element: E) => { readonly field: string; readonly message: string } | null;
 }
 
-/** Every kind of element. A new kind is one file, a line here and in `box.ts`, and a schema among `SCHEMAS` and `Element`. */
+/**
+ * Every kind of element. A new kind is one file, a line here and in `box.ts`, and a schema among `SCHEMAS` and
+ * `Element`.
+ */
 export const KINDS: { readonly [K in Element["kind"]]: Kind<Extract<Element, { kind: K }>> } = {
   block: { build: (element) => [buildBlock(element)] },
   building: { build: buildBuilding, details: openingsOf, fault: faultOf },
@@ -74,7 +80,8 @@ export const build = (elements: readonly Element[]): Solid[] =>
 export const built = (elements: readonly Element[]): Built => keptBuild()(elements);
 
 /**
- * A builder that keeps what it built: elements that come again as they were have the same solids again, so that what is known
+ * A builder that keeps what it built: elements that come again as they were have the same solids again, so that what
+ * is known
  * of them still holds.
  */
 export function keptBuild(): (elements: readonly Element[]) => Built {

@@ -91,7 +91,8 @@ describe("a canal", () => {
       { from: 70, to: 100, depth: 4.5 },
     ]);
     const solids = build([canal()]);
-    // Two walls 100 m long and 1 m thick and one at each end, from 1 m under the water's foot to the coping; the water between.
+    // Two walls 100 m long and 1 m thick and one at each end, from 1 m under the water's foot to the coping; the
+    // water between.
     expect(solids.map(volumeOf)).toEqual(
       [100 * 1 * 3.2, 100 * 1 * 3.2, 10 * 1 * 3.2, 10 * 1 * 3.2, 98 * 10 * 1].map((v) => expect.closeTo(v, 6)),
     );
@@ -144,7 +145,8 @@ describe("a canal", () => {
 describe("a bridge", () => {
   it("is a deck, on an arch that leaves its circle's segment free, between parapets", () => {
     expect(build([bridge()]).map(volumeOf)).toEqual([expect.closeTo(20 * 4 * 0.5, 6)]);
-    // The arch spans 0.88 of 20 m and rises 2 m: its radius by the sagitta, its segment's area r^2 (2 t - sin 2 t) / 2; of 16 chords, a little less.
+    // The arch spans 0.88 of 20 m and rises 2 m: its radius by the sagitta, its segment's area r^2 (2 t - sin 2 t) /
+    // 2; of 16 chords, a little less.
     const [span, rise] = [17.6, 2];
     const radius = (span * span) / (8 * rise) + rise / 2;
     const half = Math.asin(span / 2 / radius);
@@ -244,7 +246,8 @@ describe("a street's driveways, lanes and track", () => {
       driveways: [{ at: 20, width: 6, side: "left" }],
     });
     expect(build([bent])).toHaveLength(1 + 2 + 2);
-    // Joints of the pavement stop at it: of 49 on its side, those at 18, 19.2, 20.4 and 21.6 m are within 17 to 23 m, and 22.8.
+    // Joints of the pavement stop at it: of 49 on its side, those at 18, 19.2, 20.4 and 21.6 m are within 17 to 23 m,
+    // and 22.8.
     expect(built([street({ slabs: 1.2, driveways: [{ at: 20, width: 6, side: "right" }] })]).details).toHaveLength(
       2 * 49 - 5,
     );

@@ -7,7 +7,10 @@ export const areaTwice = (points: readonly Vec2[]): number =>
     return sum + x * v - u * y;
   }, 0);
 
-/** The same polygon, counter-clockwise, without corners that lie on one another or on the line between their neighbours. */
+/**
+ * The same polygon, counter-clockwise, without corners that lie on one another or on the line between their
+ * neighbours.
+ */
 export function tidy(points: readonly Vec2[]): readonly Vec2[] {
   const apart = points.filter(([x, y], i) => {
     const [u, v] = points[(i + points.length - 1) % points.length];

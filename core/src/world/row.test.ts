@@ -118,7 +118,8 @@ describe("a row by rule", () => {
         const whole = area(lot.map(({ x, y }) => [x, y] as const));
         const court = area(inset(tidy(lot.map(({ x, y }) => [x, y] as const)), 8)!);
         const built = houses.reduce((sum, house) => sum + area(outlineOf(house)), 0);
-        // Houses are up to a tenth less deep than their lots; a front that is too short stays free, and so does the wedge behind the inward corner.
+        // Houses are up to a tenth less deep than their lots; a front that is too short stays free, and so does the
+        // wedge behind the inward corner.
         expect(built).toBeLessThan(whole - court + 1e-6);
         expect(built).toBeGreaterThan(0.7 * (whole - court));
         for (const house of houses) {

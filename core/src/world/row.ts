@@ -19,7 +19,9 @@ const ALLEY = 2.5;
 /** A row never holds more houses than this. */
 const MOST = 2000;
 
-/** A straight front to be built up: where it begins, its way, how long it is, and whether a tower stands at its ends. */
+/**
+ * A straight front to be built up: where it begins, its way, how long it is, and whether a tower stands at its ends.
+ */
 interface Front {
   readonly at: (s: number, t: number) => Vec2;
   readonly along: (place: { readonly x: number; readonly y: number }) => number;
@@ -39,7 +41,10 @@ function frontOf([x, y]: Vec2, [u, v]: Vec2, length: number, towers: boolean): F
   };
 }
 
-/** The fronts of a row: its one side, or the sides of its lot, with the footprint of a house at each corner that bends outwards. */
+/**
+ * The fronts of a row: its one side, or the sides of its lot, with the footprint of a house at each corner that bends
+ * outwards.
+ */
 function layoutOf({ from, to, lot, depth, towers }: Row): {
   readonly fronts: readonly Front[];
   readonly corners: readonly (readonly Vec2[])[];
@@ -104,7 +109,8 @@ function free(length: number, taken: readonly (readonly [number, number])[]): (r
 }
 
 /**
- * The houses of a row, from its seed: fronts along its line or around its lot, wall to wall but for alleys, around those that are kept.
+ * The houses of a row, from its seed: fronts along its line or around its lot, wall to wall but for alleys, around
+ * those that are kept.
  * @param kept houses of the row that stay as they are
  * @param id a fresh name for each house
  */

@@ -10,7 +10,8 @@ export interface Ring {
 /**
  * A closed solid between rings of as many corners each, from the lowest up, closed by a last flat ring or an apex.
  * @param apex the point that the last ring runs to, if it does
- * @param round joins that are no edges: `all` of the surface, each side's from ring to ring, or those of the wall and those of what runs to the apex, each by itself
+ * @param round joins that are no edges: `all` of the surface, each side's from ring to ring, or those of the wall and
+ * those of what runs to the apex, each by itself
  */
 export function loft(id: string, rings: readonly Ring[], apex: Vec3 | null, round?: "all" | "sides" | "apart"): Solid {
   const n = rings[0].points.length;

@@ -38,7 +38,10 @@ export interface Solid {
 /** Nearer than this to a plane counts as on it, m. */
 const FLAT = 1e-7;
 
-/** A loop's normal by Newell's method, which holds for concave loops, too (Sutherland, Sproull and Schumacker, 1974 (from memory)). */
+/**
+ * A loop's normal by Newell's method, which holds for concave loops, too (Sutherland, Sproull and Schumacker, 1974
+ * (from memory)).
+ */
 function normalOf(loop: readonly number[], vertices: readonly Vec3[]): Vec3 {
   let [x, y, z] = [0, 0, 0];
   loop.forEach((n, i) => {
@@ -72,7 +75,8 @@ function piecesOf(loop: readonly number[], vertices: readonly Vec3[], normal: Ve
 }
 
 /**
- * A solid from vertices and outward loops; the edges follow from the loops. Each edge must lie on two loops, once each way.
+ * A solid from vertices and outward loops; the edges follow from the loops. Each edge must lie on two loops, once
+ * each way.
  * @param round the round surface that each loop is a facet of, if any: joins between two facets of one are smooth
  */
 export function solidOf(
@@ -126,7 +130,10 @@ export function volumeOf({ vertices, faces }: Solid): number {
   return six / 6;
 }
 
-/** Whether a place is inside a closed solid: whether its faces turn all the way around it (solid angles: Van Oosterom and Strackee, 1983 (from memory)). */
+/**
+ * Whether a place is inside a closed solid: whether its faces turn all the way around it (solid angles: Van Oosterom
+ * and Strackee, 1983 (from memory)).
+ */
 export function encloses({ vertices, faces }: Solid, p: Vec3): boolean {
   let turn = 0;
   for (const { pieces } of faces)

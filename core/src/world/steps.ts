@@ -4,7 +4,9 @@ import type { Steps } from "../schema";
 import { drawnOut } from "./shapes";
 import type { Solid } from "./solid";
 
-/** A comfortable flight: 2 risers and a tread are 0.60 to 0.65 m (Blondel, 1675 (from memory)), risers 0.15 to 0.19 m. */
+/**
+ * A comfortable flight: 2 risers and a tread are 0.60 to 0.65 m (Blondel, 1675 (from memory)), risers 0.15 to 0.19 m.
+ */
 export const DEFAULT_STEPS: Pick<Steps, "riser" | "tread" | "width"> = { riser: 0.165, tread: 0.3, width: 3 };
 
 /** The solid of a flight: its profile of risers and treads, drawn out across its width. */

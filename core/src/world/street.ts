@@ -6,7 +6,10 @@ import type { Street } from "../schema";
 import { loft } from "./shapes";
 import { solidOf, type Detail, type Solid } from "./solid";
 
-/** Measures of a street where nothing is said: two lanes of 3 m, pavements and kerb as they are usual (common practice); dashes of 10 ft with gaps of 30 ft (US MUTCD (from memory)). */
+/**
+ * Measures of a street where nothing is said: two lanes of 3 m, pavements and kerb as they are usual (common
+ * practice); dashes of 10 ft with gaps of 30 ft (US MUTCD (from memory)).
+ */
 export const DEFAULT_STREET: Omit<Street, "id" | "kind" | "name" | "path"> = {
   carriageway: 6,
   pavement: 2.2,
@@ -15,14 +18,20 @@ export const DEFAULT_STREET: Omit<Street, "id" | "kind" | "name" | "path"> = {
   dashes: { line: 3.05, gap: 9.14 },
 };
 
-/** Half of the standard gauge, m; sleepers and plates of a track: so wide across, one every so many m, a sleeper so wide along (common practice). */
+/**
+ * Half of the standard gauge, m; sleepers and plates of a track: so wide across, one every so many m, a sleeper so
+ * wide along (common practice).
+ */
 const GAUGE = 1.435;
 const SLEEPER = { across: 2.5, every: 0.65, along: 0.25 } as const;
 const PLATE = { across: 2.4, every: 2.5 } as const;
 /** A crossing's stripes are half a metre wide with gaps as wide, and reach over so much of the street's length. */
 const STRIPE = 0.5;
 const REACH = 3;
-/** The kerb of a driveway keeps so much of its height, and a driveway so far from the next and from the street's ends, m. */
+/**
+ * The kerb of a driveway keeps so much of its height, and a driveway so far from the next and from the street's ends,
+ * m.
+ */
 const LOWERED = 0.25;
 const APART = 0.1;
 /** No street has more slab joints, sleepers or dashes than this. */
@@ -84,7 +93,10 @@ export function buildStreet(street: Street): Solid[] {
   });
 }
 
-/** A driveway over a pavement, a piece for each straight part of it: it rises from the lowered kerb to the pavement's far side. */
+/**
+ * A driveway over a pavement, a piece for each straight part of it: it rises from the lowered kerb to the pavement's
+ * far side.
+ */
 function ramps(id: string, part: readonly Vec2[], near: number, far: number, kerb: number): Solid[] {
   const [low, high] = [beside(part, near), beside(part, far)];
   return part.slice(1).map((_, i) => {
@@ -101,7 +113,10 @@ function ramps(id: string, part: readonly Vec2[], near: number, far: number, ker
   });
 }
 
-/** What is drawn on a street: its sides where it has no kerb, slab joints, dashes between lanes, rails and their bed, and crossings. */
+/**
+ * What is drawn on a street: its sides where it has no kerb, slab joints, dashes between lanes, rails and their bed,
+ * and crossings.
+ */
 export function streetDetails(street: Street, solids: readonly Solid[]): Detail[] {
   if (streetFault(street)) return [];
   const { carriageway, pavement, kerb, slabs, dashes, lanes = 2, rails, bed, crossings = [] } = street;
@@ -175,7 +190,10 @@ export function streetDetails(street: Street, solids: readonly Solid[]): Detail[
   return out;
 }
 
-/** The joints between the slabs of a pavement, but for its driveways: how far along the path, and from where to where beside it. */
+/**
+ * The joints between the slabs of a pavement, but for its driveways: how far along the path, and from where to where
+ * beside it.
+ */
 function slabJoints(
   street: Street,
   side: "left" | "right",

@@ -293,7 +293,8 @@ describe("references over HTTP", () => {
 
   it("are taken in upright, told the lens they note, and served as one fixed type that is never run", async () => {
     const address = (await create()).headers.location;
-    // Orientation 6: the camera was turned, so the picture stands upright with its sides changed (Exif 2.32, tag 0x0112).
+    // Orientation 6: the camera was turned, so the picture stands upright with its sides changed (Exif 2.32, tag
+    // 0x0112).
     const turned = await photo(90, 60)
       .withExif({ IFD0: { Orientation: "6" }, IFD2: { FocalLengthIn35mmFilm: "28" } })
       .withMetadata({ orientation: 6 })

@@ -15,7 +15,10 @@ interface Chunk {
 }
 const SHELF = "src/shelf/ShelfPage.tsx";
 
-/** What the shelf needs, told in a header so that it is fetched at once: its list, and its scripts with those they import. */
+/**
+ * What the shelf needs, told in a header so that it is fetched at once: its list, and its scripts with those they
+ * import.
+ */
 function shelfLinks(folder: string): string[] {
   const file = join(folder, ".vite/manifest.json");
   const manifest = (existsSync(file) ? JSON.parse(readFileSync(file, "utf8")) : {}) as Readonly<Record<string, Chunk>>;

@@ -14,7 +14,10 @@ const fitsTiles = checker(Type.Object({ shot: Type.String(), tiling: TilingSchem
 const fitsGrids = checker(Type.Object({ shot: Type.String(), grids: GridsSchema }, strict));
 const isGrids = (order: unknown): boolean => typeof order === "object" && order !== null && "grids" in order;
 
-/** `/api/scenes/:id/prints`: a desk at true size, or blank grids on its sheet, each ordered, watched, fetched or stopped. */
+/**
+ * `/api/scenes/:id/prints`: a desk at true size, or blank grids on its sheet, each ordered, watched, fetched or
+ * stopped.
+ */
 export function prints(store: Store, jobs: Jobs, orders: Prints): Router {
   const router = Router({ mergeParams: true });
   const ids = (params: object) => params as { readonly id: string; readonly print: string };

@@ -15,7 +15,10 @@ export class Refused extends Error {
   }
 }
 
-/** A stored document that this program cannot read; it can be downloaded, restored from an earlier version, or deleted. */
+/**
+ * A stored document that this program cannot read; it can be downloaded, restored from an earlier version, or
+ * deleted.
+ */
 export class Unreadable extends Error {
   override readonly name = "Unreadable";
 }

@@ -5,7 +5,9 @@ import { onlyMethods, Refused } from "./problem";
 /** The largest file that is taken. */
 const MAX_FILE = "64mb";
 
-/** `/api/scenes/:id/references`: the pictures that a scene is drawn after. What is traced in them is in the document. */
+/**
+ * `/api/scenes/:id/references`: the pictures that a scene is drawn after. What is traced in them is in the document.
+ */
 export function references(store: Store, pictures: Pictures): Router {
   const router = Router({ mergeParams: true });
 

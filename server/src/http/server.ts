@@ -2,7 +2,10 @@ import { createServer as httpServer, type RequestListener, type Server } from "n
 import type { Socket } from "node:net";
 import { problem } from "./problem";
 
-/** Longer than browsers and scripts keep an idle connection (common practice: five minutes at most), so that none is closed under a request. */
+/**
+ * Longer than browsers and scripts keep an idle connection (common practice: five minutes at most), so that none is
+ * closed under a request.
+ */
 const KEEP_ALIVE = 620_000;
 /** How long a request's head, and a whole request, may take to come in. */
 const HEAD = 60_000;

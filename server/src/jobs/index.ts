@@ -7,7 +7,8 @@ export type { Exported, ExportOrder } from "./drawings";
 export { Busy, Cancelled, TooHeavy } from "./pool";
 
 /**
- * Saving must not wait long, and drawing must not take the machine. Documents of which nearly all is known have a thread
+ * Saving must not wait long, and drawing must not take the machine. Documents of which nearly all is known have a
+ * thread
  * of their own, so that none of them waits for one that is looked at for the first time.
  */
 const SAVES: Limits = { threads: [1, 1], queue: 500, seconds: 60, megabytes: 1500 };
@@ -50,7 +51,9 @@ export function openJobs(folder: string, limits: Partial<Limits> = {}) {
       return checked;
     },
     learn,
-    /** The text of a stored document, brought up to date. @throws BadInput where it is damaged, or of a newer version */
+    /**
+     * The text of a stored document, brought up to date. @throws BadInput where it is damaged, or of a newer version
+     */
     current: (text: string): Promise<string> => documents.run("current", text),
     /** The id of a shot in a document. @throws BadInput where there is none of it */
     shot: (text: string, id: string): Promise<string> => documents.run("shot", { text, id }),

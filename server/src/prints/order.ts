@@ -2,7 +2,10 @@ import type { Fault } from "@zanvo/core/problem";
 import type { Tiling } from "@zanvo/core/print";
 import type { Grids } from "@zanvo/files";
 
-/** What is to be made of a document: the desk at true size in tiles, or blank grids on the shot's sheet; and in which file. */
+/**
+ * What is to be made of a document: the desk at true size in tiles, or blank grids on the shot's sheet; and in which
+ * file.
+ */
 export type Order = { readonly text: string; readonly shot: string; readonly file: string } & (
   { readonly tiling: Tiling } | { readonly grids: Grids }
 );

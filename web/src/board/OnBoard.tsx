@@ -28,7 +28,10 @@ function saveNow(): void {
   void saving.flush();
 }
 
-/** A scene laid on the board and saved from now on. It is read afresh at each visit: what an earlier visit saw may have been changed elsewhere. */
+/**
+ * A scene laid on the board and saved from now on. It is read afresh at each visit: what an earlier visit saw may
+ * have been changed elsewhere.
+ */
 export function OnBoard({ id, children }: { readonly id: string; readonly children: ReactNode }) {
   const [number] = useState(newId);
   const ready = useBoard((board) => board.id) === id;

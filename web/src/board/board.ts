@@ -127,7 +127,10 @@ export function beginGesture(): void {
   if (!get().gesture) set({ gesture: { base: get().scene, step: null } });
 }
 
-/** Shows how far a drag has come; without a drag, it is a change of its own. What is thrown leaves the last good state. */
+/**
+ * Shows how far a drag has come; without a drag, it is a change of its own. What is thrown leaves the last good
+ * state.
+ */
 export function drag(recipe: Recipe): void {
   const { gesture } = get();
   if (!gesture) return edit(recipe);

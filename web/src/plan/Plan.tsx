@@ -130,7 +130,10 @@ export function Plan({ tool, onTool }: PlanProps) {
     }
     pick(pickOnPlan(elements, world), at, world, event.shiftKey);
   };
-  /** Chooses what was pressed, with all of its group, and takes it up; with Shift it is added or taken out, and over open ground a rectangle is begun. */
+  /**
+   * Chooses what was pressed, with all of its group, and takes it up; with Shift it is added or taken out, and over
+   * open ground a rectangle is begun.
+   */
   const pick = (element: Element | undefined, at: Vec2, world: Vec2, shift: boolean) => {
     if (shift) return element ? toggle(element.id) : setDoing({ what: "lasso", from: at, to: at });
     const group =

@@ -6,7 +6,10 @@ import { newId } from "../id";
 /** What of a document is handed out as it is read; the rest is passed over. */
 const PATHS = ["$.features.*", "$.type", "$.crs", "$.geometry", "$.properties", "$.coordinates"];
 
-/** The parts of a GeoJSON document, and the first of its features, read piece by piece: a file may be larger than what can be held at once. */
+/**
+ * The parts of a GeoJSON document, and the first of its features, read piece by piece: a file may be larger than what
+ * can be held at once.
+ */
 async function read(
   file: Blob,
   most: number,

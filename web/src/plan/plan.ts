@@ -115,7 +115,10 @@ export function layDrawn(tool: PlanTool, places: readonly Vec2[], heading: numbe
   return null;
 }
 
-/** A block with one corner of its footprint drawn to a place, the opposite one staying; anything else with that corner or bend moved. */
+/**
+ * A block with one corner of its footprint drawn to a place, the opposite one staying; anything else with that corner
+ * or bend moved.
+ */
 export const cornerMoved = (element: Element, corner: number, at: Vec2): Element =>
   element.kind === "block" ? blockBetween(element, corner, at) : placed(element, corner, at);
 

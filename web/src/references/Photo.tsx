@@ -44,7 +44,10 @@ interface PhotoProps {
 
 /** An edge must be as long as this on the screen to be one, px. */
 const LEAST = 8;
-/** How near the pointer takes things up, how far lines reach for an edge, how wide the brush is, and how far apart places of a bowed edge are, screen px. */
+/**
+ * How near the pointer takes things up, how far lines reach for an edge, how wide the brush is, and how far apart
+ * places of a bowed edge are, screen px.
+ */
 const NEAR = 10;
 const REACH = 8;
 const BRUSH_WIDE = 16;
@@ -345,5 +348,8 @@ export function Photo({
   );
 }
 
-/** How far a hand may be off, px of the photo: about one px of the screen (common practice), and never less than the photo's own. */
+/**
+ * How far a hand may be off, px of the photo: about one px of the screen (common practice), and never less than the
+ * photo's own.
+ */
 const handAt = ({ scale }: Pick<Camera, "scale">): number => Math.max(1, 1 / scale);

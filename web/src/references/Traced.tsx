@@ -169,7 +169,10 @@ function acrossWindow(
   return [at(left), at(right)];
 }
 
-/** All that is drawn over the photo: found edges, sets and their points, heights, walls, the horizon, and lines as they should be. */
+/**
+ * All that is drawn over the photo: found edges, sets and their points, heights, walls, the horizon, and lines as
+ * they should be.
+ */
 export function Traced({ reference, tracing, finding, wrong, camera, size }: TracedProps) {
   const { sets, bowed = [], horizon: drawn } = reference;
   const points = useMemo(() => sets.map((set) => pointOf(reference, set)), [reference, sets]);

@@ -47,7 +47,9 @@ export async function bringIn(sceneId: string, file: File): Promise<string | nul
   }
 }
 
-/** Takes in again a picture that a scene speaks of but this machine has not; it must have the size of what was traced. */
+/**
+ * Takes in again a picture that a scene speaks of but this machine has not; it must have the size of what was traced.
+ */
 export async function bringAgain(sceneId: string, { id, width, height }: Reference): Promise<void> {
   const file = await pickFile(PICTURES);
   if (!file) return;

@@ -12,7 +12,10 @@ export interface Tracing {
   readonly edge: number | null;
 }
 
-/** What is traced into where it is no set of parallels: things that stand on the ground, walls, bowed edges, the horizon, found edges. */
+/**
+ * What is traced into where it is no set of parallels: things that stand on the ground, walls, bowed edges, the
+ * horizon, found edges.
+ */
 export const HEIGHTS = "heights";
 export const WALLS = "walls";
 export const BOWED = "bowed";
@@ -50,7 +53,9 @@ const onLines = <T extends Drawn>(referenceId: string, setId: string, change: (l
     if (lines) change(lines as unknown as Draft<T>[]);
   });
 
-/** The level set that a wall drawn from one place to another most likely runs along: that of the side it is drawn to. */
+/**
+ * The level set that a wall drawn from one place to another most likely runs along: that of the side it is drawn to.
+ */
 function levelSet({ sets }: Reference, { x1, x2 }: Drawn): string {
   const role = x2 < x1 ? "left" : "right";
   return (

@@ -79,7 +79,10 @@ export async function straightenReference(
   }
 }
 
-/** Makes a reference of a picture as a lens that does not bow would have taken it. @returns its id, or null where it could not be made */
+/**
+ * Makes a reference of a picture as a lens that does not bow would have taken it. @returns its id, or null where it
+ * could not be made
+ */
 export async function unbowReference(
   sceneId: string,
   reference: Reference,

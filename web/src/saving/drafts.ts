@@ -77,7 +77,10 @@ export const sceneOf = ({ base, patches, ongoing }: Pick<Draft, "base" | "patche
 /** The end of a stretch: how many changes were made up to it. */
 export const endOf = ({ start, patches }: Stretch): number => start + patches.length;
 
-/** A draft with the last changes of its visit, which were left as the page went away; those it has already are not repeated. */
+/**
+ * A draft with the last changes of its visit, which were left as the page went away; those it has already are not
+ * repeated.
+ */
 export function withTail(draft: Draft, tail: Stretch | null): Draft {
   if (tail?.visit !== draft.visit || tail.start > endOf(draft)) return draft;
   // A drag that was going on has ended since, or was given up.

@@ -44,7 +44,10 @@ export interface Found {
   readonly others: readonly Draft[];
 }
 
-/** Quiet time after a change before it is saved; edits without a pause are saved this often; and time before trying again, ms. */
+/**
+ * Quiet time after a change before it is saved; edits without a pause are saved this often; and time before trying
+ * again, ms.
+ */
 const QUIET = 600;
 const AT_LEAST = 3000;
 const AGAIN = 4000;
@@ -307,7 +310,10 @@ export function createSaving(server: Server, drafts: Drafts, tabs: Tabs) {
       };
     },
 
-    /** Saves what is on the board, for something that is made from what is stored. @throws Error when it cannot be saved */
+    /**
+     * Saves what is on the board, for something that is made from what is stored. @throws Error when it cannot be
+     * saved
+     */
     async savedFirst(): Promise<void> {
       await flush();
       if (get().state !== "saved") throw new Error("The scene could not be saved first, so nothing was made.");

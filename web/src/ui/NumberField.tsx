@@ -22,7 +22,10 @@ interface NumberFieldProps {
   readonly onCancel?: () => void;
 }
 
-/** A field's unit as one reads it: how many of the field's own it is, how a value is written, and a step of the arrow keys. */
+/**
+ * A field's unit as one reads it: how many of the field's own it is, how a value is written, and a step of the arrow
+ * keys.
+ */
 interface Shown {
   readonly unit: Unit;
   readonly size: number;

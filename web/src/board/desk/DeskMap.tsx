@@ -7,7 +7,9 @@ import { toggleFraming, useDesk } from "./desk";
 /** The map is at most this tall, in px. */
 const TALL = 40;
 
-/** A small map of the desk: where the far pins are, and what of it is in the window. Pressed, the whole desk is shown. */
+/**
+ * A small map of the desk: where the far pins are, and what of it is in the window. Pressed, the whole desk is shown.
+ */
 export function DeskMap() {
   const orientations = useBoard((board) => board.scene.orientations);
   const shot = useShot();

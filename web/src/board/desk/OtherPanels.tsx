@@ -25,7 +25,10 @@ export function useOtherPanels(): readonly Shot[] {
 /** Whether two panels are the two discs of one world. */
 const backToBack = (a: Shot, b: Shot): boolean => a.backOf === b.id || b.backOf === a.id;
 
-/** One of the other panels, drawn in its place: buildings, horizon and frame, and its grids where it is the other disc. */
+/**
+ * One of the other panels, drawn in its place: buildings, horizon and frame, and its grids where it is the other
+ * disc.
+ */
 export function OtherPanel({
   shot,
   elements,

@@ -13,7 +13,10 @@ interface Division {
   readonly unit: number;
 }
 
-/** Numbered ticks at least 56 px apart: 1, 2 or 5 times a power of ten, of mm or of inches; below an inch, halves of one. */
+/**
+ * Numbered ticks at least 56 px apart: 1, 2 or 5 times a power of ten, of mm or of inches; below an inch, halves of
+ * one.
+ */
 function division(scale: number, imperial: boolean): Division {
   const unit = imperial ? 25.4 : 1;
   const least = 56 / scale / unit;
@@ -23,7 +26,9 @@ function division(scale: number, imperial: boolean): Division {
   return { step: unit * step, parts: imperial && step === 1 ? 8 : 10, unit };
 }
 
-/** A ruler in mm or inches along the top or the left of the desk, zero at the sheet's corner, with the pointer marked. */
+/**
+ * A ruler in mm or inches along the top or the left of the desk, zero at the sheet's corner, with the pointer marked.
+ */
 function Ruler({ across }: { readonly across: boolean }) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const { camera, size, pointer } = useDesk();

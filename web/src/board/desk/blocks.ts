@@ -20,7 +20,8 @@ export const standingOf = (elements: readonly Element[]): Block[] =>
   elements.filter((one) => stands(one) && !one.hidden).map(boxOf);
 
 /**
- * The element moved over the ground so that the foot of its near corner is seen `by` mm away from where it was, drawn to
+ * The element moved over the ground so that the foot of its near corner is seen `by` mm away from where it was, drawn
+ * to
  * corners and street lines of the others within `reach` mm. Null where that would be above the horizon.
  */
 export function moveElement(view: View, element: Element, others: readonly Element[], by: Vec2, reach: number) {

@@ -110,7 +110,9 @@ export const currentView = () => viewOf(currentShot(useBoard.getState()));
 
 export const setRaising = (raising: Raising | null): void => set({ raising, tag: null, foot: null });
 
-/** Takes the current measure over and goes on to the next, or puts the finished building up. @returns why not, or null */
+/**
+ * Takes the current measure over and goes on to the next, or puts the finished building up. @returns why not, or null
+ */
 export function takeMeasure(metres?: number): string | null {
   const { raising } = get();
   if (!raising) return null;

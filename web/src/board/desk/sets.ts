@@ -5,7 +5,10 @@ import type { Block } from "@zanvo/core/world";
 import { useBoard, useShot } from "../board";
 import { useChosenBox } from "./blocks";
 
-/** The pins that are shown: none that was put aside, and, where it is wished, only those of one building and the uprights. */
+/**
+ * The pins that are shown: none that was put aside, and, where it is wished, only those of one building and the
+ * uprights.
+ */
 export function shownPins(orientations: readonly Orientation[], shot: Shot, only?: Block): Pin[] {
   const own = new Set(orientations.filter((one) => !only || alongside(one, only)).map(({ id }) => id));
   return pinsOf(orientations, shot).filter(

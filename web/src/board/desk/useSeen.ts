@@ -47,8 +47,10 @@ function shown(show: (seen: Seen) => void): (part: Seen) => void {
 }
 
 /**
- * Hidden lines, worked out beside the page. While a newer state waits, the last finished one stays; of several that come
- * while one is being worked out, only the newest is taken up, and a long run is given up for it. Where nothing is shown yet,
+ * Hidden lines, worked out beside the page. While a newer state waits, the last finished one stays; of several that
+ * come
+ * while one is being worked out, only the newest is taken up, and a long run is given up for it. Where nothing is
+ * shown yet,
  * what stands nearest is shown first.
  */
 export function useSeen(elements: readonly Element[], x: number, y: number, z: number): Seen {

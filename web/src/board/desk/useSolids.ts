@@ -5,7 +5,10 @@ type Solids = typeof loadedLater;
 
 let loaded: Solids | null = null;
 
-/** What builds solids on the page, for choosing by hand: it is fetched when it is first wanted, since drawing does without. */
+/**
+ * What builds solids on the page, for choosing by hand: it is fetched when it is first wanted, since drawing does
+ * without.
+ */
 export async function solids(): Promise<Solids> {
   return (loaded ??= await import("./solids"));
 }

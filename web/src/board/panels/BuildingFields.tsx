@@ -28,7 +28,10 @@ function checked(next: Building): Building {
   return next;
 }
 
-/** Adds the slope of a roof to the directions that run with it, so that it has points of its own; directions are added where none do. */
+/**
+ * Adds the slope of a roof to the directions that run with it, so that it has points of its own; directions are added
+ * where none do.
+ */
 function addSlope(building: Building): void {
   const slope = slopeOf(building);
   if (!slope) return;
@@ -134,7 +137,10 @@ export function RoofFields({ element, change }: { readonly element: Block | Buil
   );
 }
 
-/** Measures of a building on any footprint: its foot, its walls, storeys, set-backs and roof, openings, and where it stands. */
+/**
+ * Measures of a building on any footprint: its foot, its walls, storeys, set-backs and roof, openings, and where it
+ * stands.
+ */
 export function BuildingFields({ building, change }: { readonly building: Building; readonly change: Change }) {
   const { height, storeys, setbacks = [], base, footprint } = building;
   const { x, y } = boxOf(building).origin;

@@ -74,7 +74,10 @@ function SlopeRow({ of, slope }: { readonly of: string; readonly slope: Slope })
   );
 }
 
-/** Every pair of level directions of the scene: turned streets and turned blocks have points of their own, on one horizon. */
+/**
+ * Every pair of level directions of the scene: turned streets and turned blocks have points of their own, on one
+ * horizon.
+ */
 export function DirectionFields({ orientations }: { readonly orientations: readonly Orientation[] }) {
   const change = (id: string, what: Partial<Orientation>) =>
     edit((scene) => {

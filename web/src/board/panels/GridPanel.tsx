@@ -19,7 +19,10 @@ const AIDS = {
   scaled: "Scaled set-up",
 } as const satisfies Partial<Record<keyof Aids, string>>;
 
-/** Sets and their bundles, measured squares, the room they leave, aids on the margin, and how strongly each kind of line is drawn. */
+/**
+ * Sets and their bundles, measured squares, the room they leave, aids on the margin, and how strongly each kind of
+ * line is drawn.
+ */
 export function GridPanel() {
   const shot = useShot();
   const show = showOf(shot);

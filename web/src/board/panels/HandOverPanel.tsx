@@ -18,7 +18,10 @@ const OPTIONAL = {
   aids: "Aids on the margin",
 } as const;
 
-/** The drawing taken to paper: SVG in true millimetres, PDF and PNG, the whole desk at true size in tiles, and the scene's own file. */
+/**
+ * The drawing taken to paper: SVG in true millimetres, PDF and PNG, the whole desk at true size in tiles, and the
+ * scene's own file.
+ */
 export function HandOverPanel() {
   const id = useBoard((board) => board.id);
   const scene = useBoard((board) => board.scene);
