@@ -1,7 +1,7 @@
 import { geoPath, geoStereographic, type GeoContext } from "d3-geo";
-import { buildingLayers, bundleLayers, measuredLayers } from "@zanvo/core/drawing";
+import { compose, contextOf } from "@zanvo/core/drawing";
 import { cross, norm, scale, sub, unit, type Vec3 } from "@zanvo/core/geometry";
-import { newScene, showOf, type Scene, type Shot } from "@zanvo/core/scene";
+import { newScene, type Scene, type Shot } from "@zanvo/core/scene";
 import {
   CurveBook,
   CURVED_SYSTEMS,
@@ -12,8 +12,7 @@ import {
   viewOf,
   type View,
 } from "@zanvo/core/shot";
-import { pinsOf } from "@zanvo/core/vanishing";
-import { see } from "@zanvo/core/visibility";
+import { NOTHING_VISIBLE, see } from "@zanvo/core/visibility";
 import { build } from "@zanvo/core/world";
 import { street } from "./browser";
 import { medians, row } from "./timing";
@@ -135,12 +134,11 @@ export function curves(): void {
     "at least 5x",
   );
 
-  const pins = pinsOf(scene.orientations, shot);
   const seen = see(build(street(300).elements), view.eye);
   const [grid, buildings] = medians(
     [
-      () => void [...bundleLayers(shot, pins, view), ...measuredLayers(scene.orientations, shot, view)],
-      () => void buildingLayers(view, seen, showOf(shot)),
+      () => void compose(contextOf(scene, shot, NOTHING_VISIBLE), { only: ["bundles", "squares"] }),
+      () => void compose(contextOf(scene, shot, seen), { only: ["buildings", "creases", "meetings", "details"] }),
     ],
     9,
   );

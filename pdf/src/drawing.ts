@@ -1,7 +1,7 @@
 import type { Drawing, Photo } from "@zanvo/core/drawing";
 import { BadInput } from "@zanvo/core/problem";
 import { addPage, MM, MOST_PAGE, newDocument, written, type Doc } from "./page";
-import { strokeLayer } from "./strokes";
+import { drawLayer } from "./layers";
 
 /** A picture under the drawing, cut at its panel. */
 function layPhoto(doc: Doc, { at, clip, opacity }: Photo, jpeg: Buffer): void {
@@ -31,6 +31,6 @@ export async function toPdf(drawing: Drawing, jpegs: ReadonlyMap<string, Buffer>
       const jpeg = jpegs.get(photo.picture);
       if (jpeg) layPhoto(doc, photo, jpeg);
     }
-    for (const layer of layers) strokeLayer(doc, layer);
+    for (const layer of layers) drawLayer(doc, layer);
   });
 }

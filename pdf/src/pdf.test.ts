@@ -3,7 +3,7 @@ import { mkdtempSync, readFileSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { readScene } from "@zanvo/core/document";
-import { drawShot } from "@zanvo/core/drawing";
+import { drawShot, inkOf } from "@zanvo/core/drawing";
 import { distance2, type Vec2 } from "@zanvo/core/geometry";
 import { DEFAULT_TILING, tilesOf } from "@zanvo/core/print";
 import type { Scene } from "@zanvo/core/scene";
@@ -86,6 +86,37 @@ describe("a drawing as PDF", () => {
       expect(distance2(a, read[i].a)).toBeLessThan(0.02);
       expect(distance2(b, read[i].b)).toBeLessThan(0.02);
     });
+  });
+
+  it("fills areas without their holes, as strongly as the layer is, on a page and on tiles", async () => {
+    // 30 mm square around (25, 25), with a hole of 10 mm square in its middle; half as strong as black.
+    const square = (c: number, r: number) => [c - r, c - r, c + r, c - r, c + r, c + r, c - r, c + r];
+    const layer = {
+      id: "shadow",
+      label: "Shadow",
+      style: { stroke: "#000000", fill: "#000000", width: 0.5, dash: [], opacity: 0.5 },
+      lines: new Float64Array(),
+      areas: { xy: Float64Array.from([...square(25, 15), ...square(25, 5)]), starts: Uint32Array.from([0, 4, 8]) },
+    };
+    const page = kept("areas.pdf", await toPdf({ title: "Areas", width: 50, height: 50, layers: [layer] }));
+    const desk = { box: { x: 0, y: 0, width: 50, height: 50 }, layers: [layer] };
+    const tile = kept("area-tiles.pdf", await toTiles({ ...printOf(scene, undefined, DEFAULT_TILING), desk }));
+    const [first] = tilesOf(desk.box, [inkOf(layer)], DEFAULT_TILING).all;
+    expect(first.blank).toBe(false);
+    const onTile = [DEFAULT_TILING.margin - first.x, DEFAULT_TILING.margin - first.y] as const;
+    for (const [file, last, [dx, dy]] of [
+      [page, "1", [0, 0]],
+      [tile, "2", onTile],
+    ] as const) {
+      const grey = (x: number, y: number) => {
+        const [left, top] = [x + dx, y + dy].map((mm) => String(Math.round(10 * mm)));
+        const box = ["-x", left, "-y", top, "-W", "1", "-H", "1"];
+        return execFileSync("pdftoppm", ["-gray", "-r", "254", "-f", last, "-l", last, ...box, file]).at(-1);
+      };
+      expect([grey(25, 25), grey(5, 5)]).toEqual([255, 255]);
+      expect(grey(15, 15)).toBeGreaterThan(120);
+      expect(grey(15, 15)).toBeLessThan(135);
+    }
   });
 
   it("refuses a sheet larger than a page can be", async () => {

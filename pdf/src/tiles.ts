@@ -1,7 +1,7 @@
-import { chordsOf, type DeskDrawing } from "@zanvo/core/drawing";
+import { inkOf, type DeskDrawing } from "@zanvo/core/drawing";
 import { columnName, FOOT, tilesOf, type Tile, type Tiles, type Tiling } from "@zanvo/core/print";
 import { addPage, MM, newDocument, written, type Doc } from "./page";
-import { strokeLayer } from "./strokes";
+import { drawLayer } from "./layers";
 import { write } from "./words";
 
 const INK = "#26251f";
@@ -39,7 +39,7 @@ export async function toTiles(
   { title, desk, tiling, pins, cautions }: Print,
   { onPage, signal }: Progress = {},
 ): Promise<Buffer> {
-  const tiles = tilesOf(desk.box, desk.layers.map(chordsOf), tiling);
+  const tiles = tilesOf(desk.box, desk.layers.map(inkOf), tiling);
   const printed = tiles.all.filter(({ blank }) => !blank);
   const doc = newDocument(`${title}: true-size print`);
   return written(doc, async () => {
@@ -72,7 +72,7 @@ function tilePage(
 ): void {
   addPage(doc, page.width, page.height);
   const placing = { dx: margin - tile.x, dy: margin - tile.y, clip: tile };
-  for (const layer of desk.layers) strokeLayer(doc, layer, placing);
+  for (const layer of desk.layers) drawLayer(doc, layer, placing);
   doc
     .save()
     .dash(2 * MM, { space: 2 * MM })
@@ -134,7 +134,7 @@ function contents(doc: Doc, tiles: Tiles, count: number, { title, desk, tiling, 
   const room = page.height - margin - y - 16 - 5 * pins.length - 14;
   const scale = Math.min(width / w, Math.max(40, room) / h);
   const [dx, dy] = [margin - first.x * scale, y + 4 - first.y * scale];
-  for (const layer of desk.layers) strokeLayer(doc, layer, { dx, dy, scale, weight: 0.5 });
+  for (const layer of desk.layers) drawLayer(doc, layer, { dx, dy, scale, weight: 0.5 });
   for (const { name, column, row, blank, ...tile } of all) {
     doc
       .save()

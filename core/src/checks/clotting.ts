@@ -1,6 +1,7 @@
 import { distance2 } from "../geometry";
 import { thinnedWithin } from "../grid";
-import { bundleOf, roomOf, showOf } from "../scene";
+import { showOf } from "../drawing";
+import { bundleOf, roomOf } from "../scene";
 import { tenth, type Check, type Finding } from "./finding";
 
 /** Clotting: bundles whose lines would come too near to each other in the panel. They are thinned, and this says so. */

@@ -1,3 +1,4 @@
+import { showOf } from "../drawing";
 import { compassArcs } from "../vanishing";
 import { tenth, type Check, type Finding } from "./finding";
 
@@ -6,7 +7,7 @@ const HAND = 0.3;
 
 /** Compass arcs that depart from the true curve by more than a pencil would show. */
 export const compassOff: Check = ({ shot, view, pins }) =>
-  compassArcs(shot, pins, view).flatMap(({ arc: { id, name, departure, foot } }): Finding[] => {
+  (showOf(shot).compass === 0 ? [] : compassArcs(shot, pins, view)).flatMap(({ arc: { id, name, departure, foot } }): Finding[] => {
     if (departure <= HAND) return [];
     return [
       {

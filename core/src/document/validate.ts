@@ -1,4 +1,5 @@
 import { BadInput, type Fault } from "../problem";
+import { DEFAULT_SHOW } from "../drawing";
 import { LAWS } from "../lens";
 import { MAX_ELEMENTS, type Scene } from "../scene";
 import { elementFault, type Element } from "../world";
@@ -74,7 +75,10 @@ function checkWhole(scene: Scene, elements: readonly ElementSummary[]): void {
     if (!row.lot && !(row.from && row.to))
       throw new BadInput([{ path: `rows/${i}`, message: "needs a street side, with from and to, or a lot." }]);
   });
-  shots.forEach(({ frame, sheet }, i) => {
+  shots.forEach(({ frame, sheet, show = {} }, i) => {
+    const unknown = Object.keys(show).find((key) => !Object.hasOwn(DEFAULT_SHOW, key));
+    if (unknown !== undefined)
+      throw new BadInput([{ path: `shots/${i}/show/${unknown}`, message: "is not a field that belongs here." }]);
     if (
       frame.x >= sheet.width ||
       frame.y >= sheet.height ||

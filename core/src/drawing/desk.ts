@@ -1,9 +1,11 @@
 import { around, contains, corners, type Rect, type Vec2 } from "../geometry";
 import type { Scene, Shot } from "../scene";
 import { viewOf, type View } from "../shot";
-import { horizon, lineIn, pinsOf, type Pin } from "../vanishing";
-import { compassFeet, compassLayers } from "./compass";
+import { compassArcs, horizon, lineIn, pinsOf, type Pin } from "../vanishing";
+import { NOTHING_VISIBLE } from "../visibility";
+import { compose } from "./compose";
 import type { Layer } from "./layer";
+import { BEYOND_SHEET, showOf } from "./layers";
 import { lettering } from "./lettering";
 import { setStyle, STYLES } from "./style";
 
@@ -12,9 +14,6 @@ const AROUND = 25;
 
 /** A compass foot farther from the sheet than this (mm) stands on no desk. */
 const REACH = 1500;
-/** What of the compass's work goes on beyond the sheet. */
-const FOOT_LAYERS: readonly string[] = ["compass-feet", "compass-lines"];
-
 /** What is drawn on the whole desk: the part of it that holds the sheet and every pin, and the layers, in desk mm. */
 export interface DeskDrawing {
   readonly box: Rect;
@@ -39,6 +38,10 @@ const guides = (at: Vec2, frame: Rect): number[] => corners(frame).flatMap((corn
  */
 export const placedPins = (pins: readonly Pin[]) =>
   pins.flatMap((pin) => (pin.point.at && !(pin.opposite && pin.offSheet) ? [{ pin, at: pin.point.at }] : []));
+
+/** Where the compass stands for what it draws, sheet mm; nowhere where that is not shown. */
+export const compassFeet = (shot: Shot, pins: readonly Pin[], view: View): Vec2[] =>
+  showOf(shot).compass === 0 ? [] : compassArcs(shot, pins, view).flatMap(({ arc: { foot } }) => (foot ? [foot] : []));
 
 /**
  * The places that the whole desk holds: the sheet's corners, the pins one works with, and compass feet within reach.
@@ -69,9 +72,9 @@ export function drawDesk(scene: Scene, shot: Shot, drawing: readonly Layer[]): D
   const line = horizon(view);
   const ends = line && lineIn(line, box);
   const [a, b, c, d] = corners({ x: 0, y: 0, width: sheet.width, height: sheet.height });
-  const layer = (id: string, name: string, style: Layer["style"], lines: readonly number[]): Layer => ({
+  const layer = (id: string, label: string, style: Layer["style"], lines: readonly number[]): Layer => ({
     id,
-    name,
+    label,
     style,
     lines: Float64Array.from(lines),
   });
@@ -89,8 +92,11 @@ export function drawDesk(scene: Scene, shot: Shot, drawing: readonly Layer[]): D
     layers: [
       layer("sheet", "Sheet", STYLES.outline, [a, b, b, c, c, d, d, a].flat()),
       layer("string", "Horizon over the desk", STYLES.horizon, ends ? ends.flat() : []),
-      ...drawing.filter(({ id }) => !FOOT_LAYERS.includes(id)),
-      ...compassLayers(shot, pins, view, box).filter(({ id }) => FOOT_LAYERS.includes(id)),
+      ...drawing.filter(({ id }) => !BEYOND_SHEET.includes(id)),
+      ...compose(
+        { orientations: scene.orientations, shot, view, pins, visible: NOTHING_VISIBLE, within: box },
+        { only: ["compass"] },
+      ).filter(({ id }) => BEYOND_SHEET.includes(id)),
       ...placed.flatMap(ofPin),
     ],
   };

@@ -1,13 +1,13 @@
 import fc from "fast-check";
 import { distance2 } from "../geometry";
 import type { LawId } from "../lens";
-import { newScene, showOf, type Scene, type Shot, type Show } from "../scene";
+import { newScene, type Scene, type Shot, type Show } from "../scene";
 import { project, rimRadius, viewOf } from "../shot";
 import { anyShot, anyBlocks, block, shotWith } from "../testing";
 import { blockAxes, build, built, DEFAULT_STREET, type Building, type Street } from "../world";
 import { see } from "../visibility";
 import { compassArc, horizonPlanes, pickedArcs, pinsOf, vanishingPoint } from "../vanishing";
-import { apart, compassFeet, draw, drawDesk, segmentLines, toSvg } from ".";
+import { compassFeet, draw, drawDesk, segmentLines, showOf, thinned, toSvg } from ".";
 
 const sceneOf = (shot = shotWith(), elements: Scene["elements"] = []): Scene => ({
   ...newScene("Quay & <lock>"),
@@ -85,7 +85,7 @@ describe("details", () => {
     };
     const view = viewOf(shotWith({ gaze: { heading: 0 } }));
     const all = built([street]).details.map(({ a, b }) => [a, b] as const);
-    const kept = apart(view, all, 0.8);
+    const kept = thinned(view, all, 0.8);
     expect(all.length).toBe(2 * 156);
     expect(kept.length).toBeLessThan(150);
     expect(kept.slice(0, 10)).toEqual(all.slice(0, 10));

@@ -2,26 +2,41 @@ import type { Rect } from "../geometry";
 import type { Curves } from "../shot";
 import type { Style } from "./style";
 
-/** Lines of one kind, drawn alike. */
+/** Polygons that are filled by the even-odd rule, so that one within another is a hole: their rings, in sheet mm. */
+export interface Areas {
+  /** x y of every corner, ring after ring; a ring closes by itself. */
+  readonly xy: Float64Array;
+  /** Where each ring begins, counted in corners, and at last where the last one ends. */
+  readonly starts: Uint32Array;
+}
+
+/** Lines and areas of one kind, drawn alike. */
 export interface Layer {
   readonly id: string;
-  readonly name: string;
+  readonly label: string;
   readonly style: Style;
   /** x1 y1 x2 y2 of every straight line, in sheet mm. */
   readonly lines: Float64Array;
   /** What is not straight. */
   readonly curves?: Curves;
+  /** What is filled, under the lines. */
+  readonly areas?: Areas;
 }
 
-/** The lines of a layer, straight and curved. */
-export type Strokes = Pick<Layer, "lines" | "curves">;
+/** What is drawn on a layer: lines, curves and filled areas. */
+export type Shapes = Pick<Layer, "lines" | "curves" | "areas">;
+
+export const NO_LINES = new Float64Array();
+
+/** The number of rings of filled areas. */
+export const ringCount = ({ starts }: Areas): number => Math.max(0, starts.length - 1);
 
 /** Whether anything is drawn on a layer. */
-export const drawnOn = ({ lines, curves }: Strokes): boolean =>
-  lines.length > 0 || (curves !== undefined && curves.t.length > 0);
+export const drawnOn = ({ lines, curves, areas }: Shapes): boolean =>
+  lines.length > 0 || (curves !== undefined && curves.t.length > 0) || (areas !== undefined && areas.xy.length > 0);
 
 /** A layer's lines with every chord of its curves, x1 y1 x2 y2 in sheet mm: what a straight line is compared with. */
-export function chordsOf({ lines, curves }: Strokes): Float64Array {
+export function chordsOf({ lines, curves }: Shapes): Float64Array {
   if (!curves) return lines;
   const { xy, starts } = curves;
   const chords: number[] = [...lines];
@@ -51,6 +66,6 @@ export interface Drawing {
   readonly width: number;
   readonly height: number;
   readonly layers: readonly Layer[];
-  /** What lies under all lines. */
+  /** What lies under all layers. */
   readonly photos?: readonly Photo[];
 }

@@ -26,7 +26,7 @@ export function tellMissing(
   if (gone.length === 0) return { drawing, missing: [] };
   const layer = {
     id: "missing",
-    name: "Missing photos",
+    label: "Missing photos",
     style: STYLES.aids,
     lines: Float64Array.from(gone.flatMap((photo) => note(photo, drawing))),
   };

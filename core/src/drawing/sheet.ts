@@ -1,28 +1,64 @@
+import type { Rect } from "../geometry";
 import { BadInput } from "../problem";
-import { DEFAULT_SHOW, pageOf, shotOf, showOf, type Scene, type Show } from "../scene";
+import { pageOf, shotOf, type Orientation, type Scene, type Shot } from "../scene";
 import { viewOf } from "../shot";
-import { see } from "../visibility";
+import { pinsOf } from "../vanishing";
+import { see, type Seen } from "../visibility";
 import { built } from "../world";
-import { draw } from "./draw";
-import type { Drawing } from "./layer";
+import { compose } from "./compose";
+import type { Drawing, Photo } from "./layer";
+import { LAYER_KINDS, type LayerContext } from "./layers";
 
-/** Kinds of line that can be left out of a drawing, and the photo under it. */
-export const KINDS_OF_LINE = [...(Object.keys(DEFAULT_SHOW) as (keyof Show)[]), "photo"] as const;
+/** What can be left out of a drawing: every kind of layer, and the photo under it. */
+export const LEFT_OUT: readonly string[] = [...LAYER_KINDS.map(({ id }) => id), "photo"];
+
+/** A sheet as a rectangle, mm. */
+export const sheetRect = ({ sheet: { width, height } }: Pick<Shot, "sheet">): Rect => ({ x: 0, y: 0, width, height });
+
+interface WithOrientations {
+  readonly orientations: readonly Orientation[];
+}
+
+/** What the layers of a shot are worked out from, on its sheet and with all its pins. */
+export const contextOf = ({ orientations }: WithOrientations, shot: Shot, visible: Seen): LayerContext => ({
+  orientations,
+  shot,
+  view: viewOf(shot),
+  pins: pinsOf(orientations, shot),
+  visible,
+  within: sheetRect(shot),
+});
+
+/** The picture under a shot's drawing, where there is one and it is shown. */
+function photosOf({ references }: Scene, { under, frame }: Shot): Photo[] {
+  const reference = references?.find(({ id }) => id === under?.reference);
+  if (!under || !reference || under.strength === 0) return [];
+  return [{ picture: reference.picture, name: reference.name, at: under.at, clip: frame, opacity: under.strength }];
+}
+
+/** The drawing of one shot, from the edges that its eye sees; layers with nothing in them are left out. */
+export const draw = (scene: Scene, shot: Shot, visible: Seen): Drawing => ({
+  title: `${scene.title}: ${shot.name}`,
+  width: shot.sheet.width,
+  height: shot.sheet.height,
+  layers: compose(contextOf(scene, shot, visible)),
+  photos: photosOf(scene, shot),
+});
 
 /**
  * A shot of a scene as a drawing, from nothing: solids built, hidden lines found, everything laid on the sheet.
- * @param without kinds of line to leave out, whatever the shot shows
- * @throws BadInput for a shot or a kind of line that does not exist
+ * @param without kinds of layer to leave out, whatever the shot shows
+ * @throws BadInput for a shot or a kind of layer that does not exist
  */
 export function drawShot(scene: Scene, shotId?: string, without: readonly string[] = []): Drawing {
-  const unknown = without.find((kind) => !KINDS_OF_LINE.some((known) => known === kind));
+  const unknown = without.find((kind) => !LEFT_OUT.includes(kind));
   if (unknown !== undefined) {
     throw new BadInput([
-      { path: "without", message: `there are no lines called "${unknown}"; there are ${KINDS_OF_LINE.join(", ")}.` },
+      { path: "without", message: `there are no lines called "${unknown}"; there are ${LEFT_OUT.join(", ")}.` },
     ]);
   }
   const shot = shotOf(scene, shotId);
-  const show = { ...showOf(shot), ...Object.fromEntries(without.map((kind) => [kind, 0])) };
+  const show = { ...shot.show, ...Object.fromEntries(without.map((kind) => [kind, 0])) };
   const under = without.includes("photo") ? undefined : shot.under;
   const { solids, details } = built(scene.elements);
   return draw(scene, { ...shot, show, under }, see(solids, viewOf(shot).eye, details));
@@ -41,7 +77,7 @@ export function drawPage(scene: Scene, shotId?: string, without: readonly string
   const layers = [first, ...rest].flatMap((drawing, i) =>
     drawing.layers
       .filter(({ id }) => i === 0 || id !== "live")
-      .map((layer) => ({ ...layer, id: `panel-${i + 1}-${layer.id}`, name: `${panels[i].name}: ${layer.name}` })),
+      .map((layer) => ({ ...layer, id: `panel-${i + 1}-${layer.id}`, label: `${panels[i].name}: ${layer.label}` })),
   );
   return {
     ...first,

@@ -3,6 +3,8 @@ import type { Pin } from "../vanishing";
 /** How a kind of line is drawn: lengths in mm on paper. */
 export interface Style {
   readonly stroke: string;
+  /** What areas are filled with; the colour of the lines where it is not said. */
+  readonly fill?: string;
   readonly width: number;
   readonly dash: readonly number[];
   /** 0 to 1. */

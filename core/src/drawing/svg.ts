@@ -1,6 +1,6 @@
 import type { Curves } from "../shot";
 import { cubicsOf, curveCount } from "./bezier";
-import type { Drawing, Layer, Photo } from "./layer";
+import { ringCount, type Areas, type Drawing, type Layer, type Photo } from "./layer";
 
 const ESCAPES: Readonly<Record<string, string>> = { "&": "&amp;", "<": "&lt;", ">": "&gt;", '"': "&quot;" };
 /** Text that is safe in XML: markup escaped, control characters left out. */
@@ -24,13 +24,38 @@ function curvePath(curves: Curves, i: number): string {
   return `M${mm(from[0])} ${mm(from[1])}${parts.map((part) => `C${part.map(mm).join(" ")}`).join("")}`;
 }
 
-function group({ id, name, style, lines, curves }: Layer, weight: number): string {
+/** Filled areas, each ring closed. */
+function areaPath(areas: Areas): string {
+  const { xy, starts } = areas;
+  const ring = (i: number) => {
+    const corners = [];
+    for (let k = starts[i]; k < starts[i + 1]; k++) corners.push(`${mm(xy[2 * k])} ${mm(xy[2 * k + 1])}`);
+    return `M${corners.join("L")}Z`;
+  };
+  return Array.from({ length: ringCount(areas) }, (_, i) => ring(i)).join("");
+}
+
+function filled({ style, areas }: Layer): string[] {
+  if (!areas) return [];
+  const faint = style.opacity < 1 ? ` fill-opacity="${Number(style.opacity.toFixed(3))}"` : "";
+  return [
+    `<path d="${areaPath(areas)}" fill="${style.fill ?? style.stroke}"${faint} fill-rule="evenodd" stroke="none"/>`,
+  ];
+}
+
+const stroked = ({ lines, curves }: Layer): string =>
+  path(lines) + (curves ? Array.from({ length: curveCount(curves) }, (_, i) => curvePath(curves, i)).join("") : "");
+
+function group(layer: Layer, weight: number): string {
+  const { id, label, style } = layer;
   const dash = style.dash.length ? ` stroke-dasharray="${style.dash.map(mm).join(" ")}"` : "";
   const faint = style.opacity < 1 ? ` stroke-opacity="${Number(style.opacity.toFixed(3))}"` : "";
+  const strokes = stroked(layer);
   return [
     `<g id="${xml(id)}" fill="none" stroke="${style.stroke}" stroke-width="${mm(style.width * weight)}"${dash}${faint} stroke-linecap="round">`,
-    `<title>${xml(name)}</title>`,
-    `<path d="${path(lines)}${curves ? Array.from({ length: curveCount(curves) }, (_, i) => curvePath(curves, i)).join("") : ""}"/>`,
+    `<title>${xml(label)}</title>`,
+    ...filled(layer),
+    ...(strokes ? [`<path d="${strokes}"/>`] : []),
     "</g>",
   ].join("\n");
 }

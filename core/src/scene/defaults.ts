@@ -1,31 +1,14 @@
 import { BadInput } from "../problem";
 import { frameOn, PAPERS, sheetOf } from "./papers";
 import { FORMAT, VERSION } from "./format";
-import type { Aids, Bundle, Room, Scene, Sheet, Shot, Show } from "../schema";
+import type { Aids, Bundle, Room, Scene, Sheet, Shot } from "../schema";
 
-export const DEFAULT_SHOW: Required<Show> = {
-  live: 0.6,
-  frame: 1,
-  horizon: 1,
-  bundles: 1,
-  buildings: 1,
-  creases: 1,
-  meetings: 1,
-  details: 1,
-  hidden: 0,
-  cone: 0,
-  measuring: 0,
-  compass: 0,
-  aids: 1,
-};
 export const DEFAULT_BUNDLE: Omit<Bundle, "pin"> = { spacing: 12, strength: 0.5 };
 /** Lines nearer than 0.8 mm on paper clot into a black ball (common practice). */
 export const DEFAULT_ROOM: Room = { gap: 0.8, clear: 4 };
 export const NO_AIDS: Aids = { every: 10, ticks: false, tilts: false, strips: false, pegs: false, scaled: false };
 /** Strength of hidden lines once they are switched on. */
 export const FAINT = 0.35;
-
-export const showOf = (shot: Shot): Required<Show> => ({ ...DEFAULT_SHOW, ...shot.show });
 
 export const roomOf = (shot: Pick<Shot, "room">): Room => shot.room ?? DEFAULT_ROOM;
 

@@ -216,27 +216,8 @@ const ReferenceSchema = strict({
 /** A picture under a drawing: which one, how strongly, and where it lies on the sheet. */
 const UnderSchema = strict({ reference: Id, strength: Strength, at: RectSchema });
 
-/** How strongly each kind of line is shown; 0 leaves it out. */
-const ShowSchema = strict({
-  live: Strength,
-  frame: Strength,
-  horizon: Strength,
-  bundles: Strength,
-  buildings: Strength,
-  hidden: Strength,
-  /** What of the buildings is drawn besides their outlines. */
-  creases: Type.Optional(Strength),
-  meetings: Type.Optional(Strength),
-  details: Type.Optional(Strength),
-  /** Circles of the cone of vision. */
-  cone: Type.Optional(Strength),
-  /** Measuring points, and distance points where the gaze runs along a set. */
-  measuring: Type.Optional(Strength),
-  /** Compass arcs over the exact curves, with their feet. */
-  compass: Type.Optional(Strength),
-  /** Aids for points off the page. */
-  aids: Type.Optional(Strength),
-});
+/** How strongly each kind of layer is drawn; 0 leaves it out. Which kinds there are is checked with the whole scene. */
+const ShowSchema = Type.Record(Type.String({ maxLength: 40 }), Strength);
 
 const ShotSchema = strict({
   id: Id,

@@ -1,6 +1,7 @@
 import { contains, type Rect } from "../geometry";
 import { nearCorner, paperLength } from "../construct";
-import { showOf, type Scene, type Shot } from "../scene";
+import { type Scene, type Shot } from "../scene";
+import { showOf } from "../drawing";
 import { covered, fieldOfView, fullFrame, project, rimRadius, viewOf, type View } from "../shot";
 import { heightAt, horizon, measuringPoints, offSheet, pinsOf, type Pin } from "../vanishing";
 import { blockCorner, type Block } from "../world";

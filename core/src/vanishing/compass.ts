@@ -1,5 +1,5 @@
 import { cross, norm, unit, type Vec2, type Vec3 } from "../geometry";
-import { showOf, type PickedArc, type Shot } from "../scene";
+import type { PickedArc, Shot } from "../scene";
 import { toEye, unproject, type View } from "../shot";
 import { isLevel, type Pin } from "./pins";
 
@@ -130,15 +130,15 @@ export function pickedArcs(
 }
 
 /**
- * All that is drawn by compass in a shot: the horizons of the first orientation, and the lines that were picked;
- * nothing where that is not shown.
+ * All that can be drawn by compass in a shot: the horizons of the first orientation, and the lines that were picked;
+ * nothing in a lens whose curves are no circles.
  */
 export function compassArcs(
   shot: Shot,
   pins: readonly Pin[],
   view: View,
 ): readonly { readonly normal: Vec3; readonly arc: CompassArc }[] {
-  if (showOf(shot).compass === 0 || !byCompass(view)) return [];
+  if (!byCompass(view)) return [];
   return [
     ...horizonPlanes(pins).map(({ id, name, normal }) => ({ normal, arc: compassArc(view, normal, id, name) })),
     ...pickedArcs(view, pins, shot.arcs),

@@ -26,6 +26,13 @@ export interface Seen {
   readonly sight: Uint8Array;
 }
 
+/** No edges at all. */
+export const NOTHING_VISIBLE: Seen = {
+  ends: new Float64Array(),
+  solid: new Uint32Array(),
+  sight: new Uint8Array(),
+};
+
 /** Stretches shorter than this are rounding, or what `TOUCH` leaves at a corner, in m. */
 const SLIVER = 3 * TOUCH;
 

@@ -151,25 +151,21 @@ const anyOther = fc.oneof(
         { side: "left", at: at + 28, width: 3 },
       ],
     })),
-  fc
-    .record({ path: anyPath, fall: between(0.3, 3), long: between(10, 20) })
-    .map(({ path, fall, long }): Element => ({
-      ...id,
-      kind: "canal",
-      path,
-      ...DEFAULT_CANAL,
-      locks: [{ at: 20, length: long, fall }],
-    })),
-  fc
-    .record({ path: anyPath, arch: between(0, 3), parapet: fc.boolean() })
-    .map(({ path, arch, parapet }): Element => ({
-      ...id,
-      kind: "bridge",
-      path: path.slice(0, 2),
-      ...DEFAULT_BRIDGE,
-      arch,
-      parapet: parapet ? DEFAULT_BRIDGE.parapet : undefined,
-    })),
+  fc.record({ path: anyPath, fall: between(0.3, 3), long: between(10, 20) }).map(({ path, fall, long }): Element => ({
+    ...id,
+    kind: "canal",
+    path,
+    ...DEFAULT_CANAL,
+    locks: [{ at: 20, length: long, fall }],
+  })),
+  fc.record({ path: anyPath, arch: between(0, 3), parapet: fc.boolean() }).map(({ path, arch, parapet }): Element => ({
+    ...id,
+    kind: "bridge",
+    path: path.slice(0, 2),
+    ...DEFAULT_BRIDGE,
+    arch,
+    parapet: parapet ? DEFAULT_BRIDGE.parapet : undefined,
+  })),
   fc
     .record({ foot: anyFootprint, kerb: between(0.05, 0.5), heading: between(0, 360) })
     .map(({ foot, kerb, heading }): Element => ({

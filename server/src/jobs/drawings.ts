@@ -1,5 +1,5 @@
 import { readScene } from "@zanvo/core/document";
-import { drawPage, drawShot, tellMissing, toSvg } from "@zanvo/core/drawing";
+import { drawPage, drawShot, LAYER_KINDS, tellMissing, toSvg } from "@zanvo/core/drawing";
 import { fileName, shotOf } from "@zanvo/core/scene";
 import type { System } from "@zanvo/core/units";
 import { MASSES, writerOf } from "@zanvo/files";
@@ -70,8 +70,8 @@ export const slip = ({
 
 /** The size of a card's picture on the shelf, px: twice what it takes there, for fine screens. */
 const CARD = { width: 528, height: 352 };
-/** Kinds of lines that a small picture is better without. */
-const TOO_FINE = ["bundles", "live", "hidden", "aids", "cone", "measuring"];
+/** Kinds of layers that a small picture is better without. */
+const TOO_FINE = ["hidden", ...LAYER_KINDS.filter(({ construction }) => construction).map(({ id }) => id)];
 
 /** The first page of a scene as a small picture, in heavy lines. */
 export const thumbnail = (text: string) =>

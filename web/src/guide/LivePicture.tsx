@@ -3,7 +3,7 @@ import { drawPage, headPath, setStyle } from "@zanvo/core/drawing";
 import type { Scene } from "@zanvo/core/scene";
 import { viewOf } from "@zanvo/core/shot";
 import { horizon, lineIn, measuringPoints, pinsOf, within } from "@zanvo/core/vanishing";
-import { pathOf } from "../path";
+import { areaPathOf, pathOf } from "../path";
 
 /** A small scene drawn by the same core as the board, with its pins; `wide` shows the desk beside the sheet. */
 export function LivePicture({
@@ -35,17 +35,18 @@ export function LivePicture({
       className="w-full rounded bg-desk"
     >
       <rect width={width} height={height} fill="#fbf9f3" />
-      {layers.map(({ id, style, lines, curves }) => (
-        <path
-          key={id}
-          d={pathOf({ lines, curves })}
-          fill="none"
-          stroke={style.stroke}
-          strokeWidth={style.width * 1.6 * unit}
-          strokeOpacity={style.opacity}
-          strokeDasharray={style.dash.join(" ")}
-          strokeLinecap="round"
-        />
+      {layers.map(({ id, style, areas, ...lines }) => (
+        <g key={id} opacity={style.opacity}>
+          {areas && <path d={areaPathOf(areas)} fill={style.fill ?? style.stroke} fillRule="evenodd" />}
+          <path
+            d={pathOf(lines)}
+            fill="none"
+            stroke={style.stroke}
+            strokeWidth={style.width * 1.6 * unit}
+            strokeDasharray={style.dash.join(" ")}
+            strokeLinecap="round"
+          />
+        </g>
       ))}
       {string && (
         <line

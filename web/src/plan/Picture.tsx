@@ -1,10 +1,9 @@
-import { useEffect, useMemo, useRef, useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import { Layer, Stage } from "react-konva/lib/ReactKonvaCore";
-import { buildingLayers, sheetLayers } from "@zanvo/core/drawing";
-import { showOf } from "@zanvo/core/scene";
-import { viewOf } from "@zanvo/core/shot";
+import { PICTURE_LAYERS } from "@zanvo/core/drawing";
 import { useBoard, useShot } from "../board/board";
-import { Lines } from "../board/desk/Lines";
+import { LayerShape } from "../board/desk/LayerShape";
+import { useLayers } from "../board/desk/useLayers";
 import { useSeen } from "../board/desk/useSeen";
 
 /** The current shot's panel as it is seen now, while the plan is worked on. */
@@ -12,14 +11,11 @@ export function Picture() {
   const holder = useRef<HTMLDivElement>(null);
   const [wide, setWide] = useState(0);
   const elements = useBoard((board) => board.scene.elements);
+  const orientations = useBoard((board) => board.scene.orientations);
   const shot = useShot();
   const { frame, eye } = shot;
   const seen = useSeen(elements, eye.x, eye.y, eye.z);
-  const layers = useMemo(() => {
-    const view = viewOf(shot);
-    const sheet = sheetLayers(shot, view);
-    return [sheet.horizon, ...buildingLayers(view, seen, showOf(shot)), sheet.frame];
-  }, [shot, seen]);
+  const layers = useLayers(orientations, shot, seen, undefined, PICTURE_LAYERS);
   useEffect(() => {
     const element = holder.current;
     if (!element) return undefined;
@@ -45,7 +41,7 @@ export function Picture() {
             y={-frame.y * scale}
           >
             {layers.map((layer) => (
-              <Lines key={layer.id} layer={layer} scale={scale} />
+              <LayerShape key={layer.id} layer={layer} scale={scale} />
             ))}
           </Layer>
         </Stage>

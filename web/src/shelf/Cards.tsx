@@ -38,15 +38,13 @@ export function Cards({ count, keyOf, card }: CardsProps) {
   const shown =
     width === 0
       ? []
-      : rows
-          .getVirtualItems()
-          .flatMap(({ index, start }) =>
-            Array.from({ length: Math.min(columns, count - index * columns) }, (_, i) => ({
-              at: index * columns + i,
-              column: i,
-              start,
-            })),
-          );
+      : rows.getVirtualItems().flatMap(({ index, start }) =>
+          Array.from({ length: Math.min(columns, count - index * columns) }, (_, i) => ({
+            at: index * columns + i,
+            column: i,
+            start,
+          })),
+        );
   const cardWidth = (width - GAP * (columns - 1)) / columns;
   return (
     <div ref={holder} data-testid="shelf" className="min-h-0 grow overflow-auto bg-desk p-6">

@@ -1,5 +1,5 @@
 import type { Vec2 } from "@zanvo/core/geometry";
-import { showOf } from "@zanvo/core/scene";
+import { showOf } from "@zanvo/core/drawing";
 import { viewOf } from "@zanvo/core/shot";
 import { fromEdge, mm } from "@zanvo/core/slip";
 import { byCompass, pickedArcs, pinsOf } from "@zanvo/core/vanishing";

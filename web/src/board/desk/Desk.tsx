@@ -1,22 +1,7 @@
 import { useEffect, useMemo, useRef } from "react";
 import "konva/lib/shapes/Rect";
 import { Layer as KonvaLayer, Rect, Stage } from "react-konva/lib/ReactKonvaCore";
-import {
-  aidLayers,
-  buildingLayers,
-  bundleLayers,
-  coneLayer,
-  compassLayers,
-  measuredLayers,
-  measuringLayer,
-  segmentLines,
-  sheetLayers,
-  stretchLines,
-  STYLES,
-  type Layer,
-  type Strokes,
-} from "@zanvo/core/drawing";
-import { showOf } from "@zanvo/core/scene";
+import { segmentLines, stretchLines, STYLES, type Layer, type Shapes } from "@zanvo/core/drawing";
 import { viewOf } from "@zanvo/core/shot";
 import { horizon, isLevel, lineIn, pinsOf } from "@zanvo/core/vanishing";
 import { CREASE, HIDDEN, MEETING, OUTLINE } from "@zanvo/core/visibility";
@@ -30,7 +15,7 @@ import { frame, setDeskElement, setRaising, setSix, startLooking, useDesk } from
 import { FrameHandles } from "./FrameHandles";
 import { HorizonHandles } from "./HorizonHandles";
 import { Impossible } from "./Impossible";
-import { Lines } from "./Lines";
+import { LayerShape } from "./LayerShape";
 import { OtherDiscPins, OtherPanel, PanelTabs, useOtherPanels } from "./OtherPanels";
 import { PinHandles } from "./PinHandles";
 import { edges } from "./raise";
@@ -42,16 +27,17 @@ import { Stretch } from "./Stretch";
 import { StaleDrawing } from "./StaleDrawing";
 import { MissingPicture, UnderPicture, useUnderPicture } from "./UnderPicture";
 import { useHand } from "./useHand";
+import { useLayers } from "./useLayers";
 import { usePictureDrop } from "./usePictureDrop";
 import { useSeen } from "./useSeen";
 import { useSolids } from "./useSolids";
 
-/** Compass feet are drawn this far around the sheet, mm. */
+/** What goes on beyond the sheet is drawn this far around it, mm. */
 const AROUND = { x: -5000, y: -5000, width: 12000, height: 12000 };
 const MARK = "#c8401f";
-const mark = (id: string, strokes: Strokes, width = 0.45, dash: readonly number[] = [], opacity = 1): Layer => ({
+const mark = (id: string, strokes: Shapes, width = 0.45, dash: readonly number[] = [], opacity = 1): Layer => ({
   id,
-  name: id,
+  label: id,
   ...strokes,
   style: { stroke: MARK, width, dash, opacity },
 });
@@ -106,35 +92,27 @@ export function Desk() {
   const others = useOtherPanels();
   const measures = useMeasures();
   const pins = useShownPins();
-  const grids = useMemo(
-    () => [...bundleLayers(shot, pins, view), ...measuredLayers(scene.orientations, shot, view), coneLayer(shot, view)],
-    [scene.orientations, shot, view, pins],
-  );
-  const aids = useMemo(
-    () => [measuringLayer(shot, pins, view), ...aidLayers(shot, pins), ...compassLayers(shot, pins, view, AROUND)],
-    [shot, view, pins],
-  );
-  const buildings = useMemo(() => buildingLayers(view, seen, showOf(shot)), [view, seen, shot]);
+  const onDesk = useMemo(() => ({ pins, within: AROUND }), [pins]);
+  const layers = useLayers(scene.orientations, shot, seen, onDesk);
   const solids = useSolids(stage === "masses");
   const marks = useMemo(() => {
-    const layers: Layer[] = [];
+    const own: Layer[] = [];
     if (chosen && solids) {
-      const own = solids.alone(view, chosen);
-      layers.push(
-        mark("chosen-far", stretchLines(view, own, HIDDEN), 0.2, [1, 1], 0.7),
-        mark("chosen-crease", stretchLines(view, own, CREASE)),
-        mark("chosen-meeting", stretchLines(view, own, MEETING)),
-        mark("chosen-outline", stretchLines(view, own, OUTLINE)),
+      const edges = solids.alone(view, chosen);
+      own.push(
+        mark("chosen-far", stretchLines(view, edges, HIDDEN), 0.2, [1, 1], 0.7),
+        mark("chosen-crease", stretchLines(view, edges, CREASE)),
+        mark("chosen-meeting", stretchLines(view, edges, MEETING)),
+        mark("chosen-outline", stretchLines(view, edges, OUTLINE)),
       );
     }
-    if (raising) layers.push(mark("raising", segmentLines(view, edges(raising)), 0.4));
+    if (raising) own.push(mark("raising", segmentLines(view, edges(raising)), 0.4));
     const guide = (raising?.foot ?? foot)?.guide;
-    if (guide) layers.push(mark("street-line", { lines: Float64Array.from(guide.flat()) }, 0.25, [4, 2]));
-    return layers;
+    if (guide) own.push(mark("street-line", { lines: Float64Array.from(guide.flat()) }, 0.25, [4, 2]));
+    return own;
   }, [chosen, solids, view, raising, foot]);
 
   const six = useSixLayers();
-  const { live, horizon: eyeLevel, frame: panel } = sheetLayers(shot, view);
   const string = useMemo(() => {
     // The horizon goes on over the desk, faintly, as far as its pins.
     const line = horizon(view);
@@ -143,11 +121,12 @@ export function Desk() {
     );
     const ends = line && lineIn(line, wholeDesk(shot.sheet, level));
     return {
-      ...eyeLevel,
+      id: "string",
+      label: "Horizon over the desk",
       style: { ...STYLES.horizon, opacity: 0.35 },
       lines: Float64Array.from(ends ? ends.flat() : []),
     };
-  }, [view, scene.orientations, shot, eyeLevel]);
+  }, [view, scene.orientations, shot]);
   const { scale, x, y } = camera;
   const [fx, fy] = foot?.on ? toWindow(camera, foot.guide ? midOf(foot.guide) : [NaN, NaN]) : [NaN, NaN];
   return (
@@ -177,20 +156,20 @@ export function Desk() {
             {others.map((other) => (
               <OtherPanel key={other.id} shot={other} elements={scene.elements} scale={scale} />
             ))}
-            {[live, ...grids, eyeLevel, ...buildings, panel, ...aids].map((layer) => (
-              <Lines key={layer.id} layer={layer} scale={scale} />
+            {layers.map((layer) => (
+              <LayerShape key={layer.id} layer={layer} scale={scale} />
             ))}
           </KonvaLayer>
           <KonvaLayer x={x} y={y} scaleX={scale} scaleY={scale} listening={false}>
             {third && <Impossible />}
-            <Lines layer={string} scale={scale} />
+            <LayerShape layer={string} scale={scale} />
             {[...marks, ...six].map((layer) => (
-              <Lines key={layer.id} layer={layer} scale={scale} />
+              <LayerShape key={layer.id} layer={layer} scale={scale} />
             ))}
-            <Lines
+            <LayerShape
               layer={{
                 id: "centre",
-                name: "Centre of vision",
+                label: "Centre of vision",
                 style: { ...STYLES.horizon, dash: [] },
                 lines: cross(shot.lens.centre, 4),
               }}

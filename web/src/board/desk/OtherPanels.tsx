@@ -1,19 +1,21 @@
 import { useMemo } from "react";
-import { buildingLayers, bundleLayers, sheetLayers } from "@zanvo/core/drawing";
-import { pageOf, showOf, type Shot } from "@zanvo/core/scene";
+import { PICTURE_LAYERS } from "@zanvo/core/drawing";
+import { pageOf, type Shot } from "@zanvo/core/scene";
 import { viewOf } from "@zanvo/core/shot";
 import { within } from "@zanvo/core/vanishing";
 import type { Element } from "@zanvo/core/world";
 import { go, useBoard, useShot } from "../board";
 import { toWindow } from "./camera";
 import { useDesk } from "./desk";
-import { Lines } from "./Lines";
+import { LayerShape } from "./LayerShape";
 import { PinHead } from "./PinHead";
 import { shownPins } from "./sets";
+import { useLayers } from "./useLayers";
 import { useSeen } from "./useSeen";
 
 /** How strongly the panels that are not being worked on are drawn. */
 const RESTING = 0.6;
+const WITH_GRIDS = ["bundles", ...PICTURE_LAYERS];
 
 /** The other panels of the page that lies on the desk. */
 export function useOtherPanels(): readonly Shot[] {
@@ -41,16 +43,13 @@ export function OtherPanel({
   const orientations = useBoard((board) => board.scene.orientations);
   const other = backToBack(useShot(), shot);
   const seen = useSeen(elements, shot.eye.x, shot.eye.y, shot.eye.z);
-  const layers = useMemo(() => {
-    const view = viewOf(shot);
-    const { horizon, frame } = sheetLayers(shot, view);
-    const grids = other ? bundleLayers(shot, shownPins(orientations, shot), view) : [];
-    return [...grids, horizon, ...buildingLayers(view, seen, showOf(shot)), frame].map((layer) => ({
-      ...layer,
-      style: { ...layer.style, opacity: layer.style.opacity * RESTING },
-    }));
-  }, [shot, seen, other, orientations]);
-  return layers.map((layer) => <Lines key={layer.id} layer={layer} scale={scale} />);
+  const shown = useMemo(() => ({ pins: shownPins(orientations, shot) }), [orientations, shot]);
+  const layers = useLayers(orientations, shot, seen, shown, other ? WITH_GRIDS : PICTURE_LAYERS);
+  const resting = useMemo(
+    () => layers.map((layer) => ({ ...layer, style: { ...layer.style, opacity: layer.style.opacity * RESTING } })),
+    [layers],
+  );
+  return resting.map((layer) => <LayerShape key={layer.id} layer={layer} scale={scale} />);
 }
 
 /** A tab at each other panel's corner: pressed, that panel is worked on. */

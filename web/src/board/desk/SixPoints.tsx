@@ -52,7 +52,7 @@ export function useSixLayers(): readonly Layer[] {
         drawPlane(viewOf(shot), seenBy(shot, point), book);
         return {
           id: `six-${i}`,
-          name: `Horizon of point ${i + 1}`,
+          label: `Horizon of point ${i + 1}`,
           style: STYLE,
           lines: new Float64Array(),
           curves: book.curves(),

@@ -1,16 +1,12 @@
-import { NO_AIDS, roomOf, showOf, type Aids, type Room, type Show } from "@zanvo/core/scene";
+import { LAYER_KINDS, showOf } from "@zanvo/core/drawing";
+import { NO_AIDS, roomOf, type Aids, type Room, type Show } from "@zanvo/core/scene";
 import { Check, Fold, NumberField, Strength } from "../../ui";
 import { beginGesture, drag, edit, endGesture, onShot, useShot } from "../board";
 import { MeasuredFields } from "./MeasuredFields";
 import { SetFields } from "./SetFields";
 
-const LINES = {
-  bundles: "All grids",
-  horizon: "Horizon",
-  frame: "Panel frame",
-  buildings: "Buildings",
-  aids: "Aids",
-} as const satisfies Partial<Record<keyof Show, string>>;
+/** What buildings are drawn with stands beside them. */
+const KINDS = LAYER_KINDS.filter(({ partOf }) => partOf !== "buildings");
 const AIDS = {
   ticks: "Numbered edge ticks",
   tilts: "Tilts beside the ticks",
@@ -83,12 +79,12 @@ export function GridPanel() {
       </Fold>
       <section className="space-y-0.5 border-t border-hair pt-2">
         <h3 className="font-medium">Strength of lines</h3>
-        {Object.entries(LINES).map(([kind, label]) => (
+        {KINDS.map(({ id, label }) => (
           <Strength
-            key={kind}
+            key={id}
             label={label}
-            value={show[kind as keyof Show]}
-            onChange={(strength) => drag(shown({ [kind]: strength }))}
+            value={show[id]}
+            onChange={(strength) => drag(shown({ [id]: strength }))}
             onHold={beginGesture}
             onRelease={endGesture}
           />

@@ -1,5 +1,6 @@
 import { useRef, useState } from "react";
 import { exportPath, fetchExport, type ExportFormat } from "../../api";
+import { LAYER_KINDS, strengthOf } from "@zanvo/core/drawing";
 import { fileName, pageOf } from "@zanvo/core/scene";
 import { download } from "../../files";
 import { Button, Check, NumberField, say, Working } from "../../ui";
@@ -7,16 +8,6 @@ import { useBoard, useShot } from "../board";
 import { saving } from "../../saving";
 import { BlankGrids } from "./BlankGrids";
 import { PrintFields } from "./PrintFields";
-
-/** Kinds of line that one may want to leave out on paper. */
-const OPTIONAL = {
-  bundles: "Bundles",
-  horizon: "Horizon",
-  hidden: "Hidden lines",
-  details: "Windows, joints and rails",
-  live: "Live area",
-  aids: "Aids on the margin",
-} as const;
 
 /**
  * The drawing taken to paper: SVG in true millimetres, PDF and PNG, the whole desk at true size in tiles, and the
@@ -58,7 +49,7 @@ export function HandOverPanel() {
     <div className="space-y-3">
       <fieldset>
         <legend className="font-medium">On the paper</legend>
-        {Object.entries(OPTIONAL).map(([kind, label]) => (
+        {LAYER_KINDS.filter((kind) => strengthOf(kind, shot) > 0).map(({ id: kind, label }) => (
           <Check
             key={kind}
             label={label}

@@ -1,7 +1,8 @@
+import { showOf } from "@zanvo/core/drawing";
 import { ToggleGroup } from "radix-ui";
 import { useState } from "react";
 import { LAWS, type LawId } from "@zanvo/core/lens";
-import { showOf, type Orientation, type Shot } from "@zanvo/core/scene";
+import { type Orientation, type Shot } from "@zanvo/core/scene";
 import {
   covered,
   CURVED_SYSTEMS,

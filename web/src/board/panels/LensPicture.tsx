@@ -1,8 +1,8 @@
-import { bundleLayers, sheetLayers } from "@zanvo/core/drawing";
+import { compose, contextOf } from "@zanvo/core/drawing";
 import { LAWS, type LawId } from "@zanvo/core/lens";
 import { newScene, type Shot } from "@zanvo/core/scene";
-import { viewOf, withCovered } from "@zanvo/core/shot";
-import { pinsOf } from "@zanvo/core/vanishing";
+import { withCovered } from "@zanvo/core/shot";
+import { NOTHING_VISIBLE } from "@zanvo/core/visibility";
 import { pathOf } from "../../path";
 
 const SIZE = { width: 56, height: 44 };
@@ -25,13 +25,8 @@ function picture(law: LawId): readonly string[] {
     bundles: ["main-left", "main-right", "upright"].map((pin) => ({ pin, spacing: straight ? 9 : 12, strength: 1 })),
   };
   const seen = straight ? shot : withCovered(shot, angle);
-  const view = viewOf(seen);
-  const { horizon, frame } = sheetLayers(seen, view);
-  return [
-    ...bundleLayers(seen, pinsOf(orientations, seen), view),
-    horizon,
-    ...(shape === "round" && !straight ? [frame] : []),
-  ].map(pathOf);
+  const only = ["bundles", "horizon", ...(shape === "round" && !straight ? ["frame"] : [])];
+  return compose(contextOf({ orientations }, seen, NOTHING_VISIBLE), { only }).map(pathOf);
 }
 
 const pictures = new Map<LawId, readonly string[]>();

@@ -1,6 +1,7 @@
+import { LAYER_KINDS, showOf } from "@zanvo/core/drawing";
 import { MousePointer2, MoveUp } from "lucide-react";
 import { useEffect, useRef } from "react";
-import { FAINT, showOf } from "@zanvo/core/scene";
+import { FAINT } from "@zanvo/core/scene";
 import { Button, Check, Fold, NumberField, Strength } from "../../ui";
 import { beginGesture, drag, edit, endGesture, go, onShot, useBoard, useShot } from "../board";
 import { useChosen } from "../desk/blocks";
@@ -8,13 +9,8 @@ import { setRaising, takeMeasure, useDesk } from "../desk/desk";
 import { LEAST, STEPS, type Raising } from "../desk/raise";
 import { ChosenFields } from "./ChosenFields";
 
-/** Kinds of line that buildings are drawn with. */
-const LINES = {
-  buildings: "All of them",
-  creases: "Creases",
-  meetings: "Where they meet",
-  details: "Windows, joints and rails",
-} as const;
+/** What buildings are drawn with. */
+const KINDS = LAYER_KINDS.filter(({ id, partOf }) => id === "buildings" || partOf === "buildings");
 
 const ASKS = { height: "Up: height", left: "Out along the left set", right: "Out along the right set" } as const;
 
@@ -95,13 +91,13 @@ export function MassesPanel() {
         }
       />
       <Fold title="Strength of their lines">
-        {Object.entries(LINES).map(([kind, label]) => (
+        {KINDS.map(({ id, label }) => (
           <Strength
-            key={kind}
+            key={id}
             label={label}
-            value={show[kind as keyof typeof LINES]}
+            value={show[id]}
             onChange={(strength) =>
-              drag(onShot((before) => ({ ...before, show: { ...showOf(before), [kind]: strength } })))
+              drag(onShot((before) => ({ ...before, show: { ...showOf(before), [id]: strength } })))
             }
             onHold={beginGesture}
             onRelease={endGesture}

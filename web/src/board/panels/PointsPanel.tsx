@@ -1,9 +1,10 @@
+import { showOf } from "@zanvo/core/drawing";
 import { ChartLine } from "lucide-react";
 import { lazy, Suspense, useState } from "react";
 import { middle } from "@zanvo/core/geometry";
 import { LAWS } from "@zanvo/core/lens";
 import { holding, nearCorner } from "@zanvo/core/construct";
-import { showOf, type Orientation, type Shot, type Show } from "@zanvo/core/scene";
+import { type Orientation, type Shot, type Show } from "@zanvo/core/scene";
 import { levelled, pitched, viewOf } from "@zanvo/core/shot";
 import { isLevel, movePin, pinsOf, type Keep, type Pin } from "@zanvo/core/vanishing";
 import { blockCorner, boxOf } from "@zanvo/core/world";

@@ -1,4 +1,4 @@
-import { chordsOf, cubicsOf, curveCount, type Layer } from "@zanvo/core/drawing";
+import { chordsOf, cubicsOf, curveCount, ringCount, type Layer } from "@zanvo/core/drawing";
 import { clipToRect, type Rect } from "@zanvo/core/geometry";
 import { MM, type Doc } from "./page";
 
@@ -19,12 +19,35 @@ export interface Placing {
 const dash = (doc: Doc, lengths: readonly number[], phase = 0): Doc =>
   doc.dash(lengths as unknown as number, { phase });
 
+/** Fills a layer's areas by the even-odd rule, as far as they lie within what is cut out. */
+function fillAreas(doc: Doc, { style, areas }: Layer, { dx = 0, dy = 0, scale = 1, clip }: Placing): void {
+  if (!areas) return;
+  const at = (x: number, y: number) => [(dx + x * scale) * MM, (dy + y * scale) * MM] as const;
+  doc.save();
+  if (clip) doc.rect(...at(clip.x, clip.y), clip.width * scale * MM, clip.height * scale * MM).clip();
+  for (let i = 0; i < ringCount(areas); i++) {
+    const [from, to] = [areas.starts[i], areas.starts[i + 1]];
+    for (let k = from; k < to; k++) {
+      const corner = at(areas.xy[2 * k], areas.xy[2 * k + 1]);
+      if (k === from) doc.moveTo(...corner);
+      else doc.lineTo(...corner);
+    }
+    doc.closePath();
+  }
+  doc
+    .fillOpacity(style.opacity)
+    .fill(style.fill ?? style.stroke, "even-odd")
+    .restore();
+}
+
+/** Draws a layer: its areas, and over them its lines. */
+export function drawLayer(doc: Doc, layer: Layer, placing: Placing = {}): void {
+  fillAreas(doc, layer, placing);
+  strokeLines(doc, layer, placing);
+}
+
 /** Draws a layer's lines; one that is cut keeps the place of its dashes. */
-export function strokeLayer(
-  doc: Doc,
-  layer: Layer,
-  { dx = 0, dy = 0, scale = 1, clip, weight = 1 }: Placing = {},
-): void {
+function strokeLines(doc: Doc, layer: Layer, { dx = 0, dy = 0, scale = 1, clip, weight = 1 }: Placing): void {
   const { style, curves } = layer;
   // Where nothing is cut, curves are drawn as they are; on a tile, by their chords.
   const lines = clip ? chordsOf(layer) : layer.lines;

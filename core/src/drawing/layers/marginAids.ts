@@ -1,10 +1,10 @@
-import type { Vec2 } from "../geometry";
-import { showOf, type Aids, type Shot } from "../scene";
-import { offPageAids, scaledSetUp, type OffPageAids, type Pin } from "../vanishing";
-import { viewOf } from "../shot";
-import type { Layer } from "./layer";
-import { lettering } from "./lettering";
-import { setStyle, STYLES } from "./style";
+import type { Vec2 } from "../../geometry";
+import type { Aids, Shot } from "../../scene";
+import { offPageAids, scaledSetUp, type OffPageAids, type Pin } from "../../vanishing";
+import { viewOf } from "../../shot";
+import { lettering } from "../lettering";
+import { setStyle, STYLES } from "../style";
+import { layerKind, type LayerPart } from "./kind";
 
 /** Height of letters on the sheet's margin, mm. */
 const LETTER = 1.9;
@@ -69,7 +69,7 @@ function ticks(
     y,
     ...lettering(text, [x + way * (TICK + 1), y + LETTER / 2], LETTER, way > 0 ? "start" : "end"),
   ];
-  // Where ticks stand closer than letters are high, only every so-manieth is numbered.
+  // Where ticks stand closer than letters are high, only every second, third or further one is numbered.
   const every = Math.ceil((LETTER * 1.4) / spacing.near);
   return all.flatMap(({ number, near, far, tilt }) => {
     const name = number % every === 0 ? String(number) : "";
@@ -153,18 +153,30 @@ function scaled(shot: Shot, pins: readonly Pin[]): number[] {
 const WANTED = ["ticks", "tilts", "strips", "pegs", "scaled"] as const satisfies readonly (keyof Aids)[];
 
 /**
- * Aids for points off the page, drawn on the sheet's margin: a layer for each pin in the hue of its set, and the
+ * Aids for points off the page, drawn on the sheet's margin: a part for each pin in the hue of its set, and the
  * scaled set-up.
  */
-export function aidLayers(shot: Shot, pins: readonly Pin[]): Layer[] {
-  const { aids, sheet } = shot;
-  const opacity = showOf(shot).aids;
-  // Lines to a far point are curves in any other lens: no ruler aims at it.
-  if (!viewOf(shot).law.straight) return [];
-  if (!aids || opacity === 0 || !WANTED.some((kind) => aids[kind])) return [];
+export const marginAids = layerKind({
+  id: "aids",
+  label: "Aids on the margin",
+  order: 130,
+  style: STYLES.aids,
+  strength: 1,
+  construction: true,
+  compute: ({ shot, view, pins }) => {
+    const { aids } = shot;
+    // Lines to a far point are curves in any other lens: no ruler aims at it.
+    if (!view.law.straight || !aids || !WANTED.some((kind) => aids[kind])) return [];
+    const own = pinAids(shot, aids, pins);
+    if (!aids.scaled) return own;
+    return [...own, { id: "aids-scaled", label: "Scaled set-up", lines: Float64Array.from(scaled(shot, pins)) }];
+  },
+});
+
+function pinAids({ sheet }: Shot, aids: Aids, pins: readonly Pin[]): LayerPart[] {
   const lane = aids.tilts ? LANE_WITH_TILTS : LANE;
   const taken = { left: 0, right: 0 };
-  const own = pins.map((pin): Layer => {
+  return pins.map((pin) => {
     const off = pin.point.at && offPageAids(sheet, pin.point.at, aids.every);
     const lanes =
       off &&
@@ -178,20 +190,9 @@ export function aidLayers(shot: Shot, pins: readonly Pin[]): Layer[] {
     ];
     return {
       id: `aids-${pin.id}`,
-      name: `Aids: ${pin.name}`,
-      style: { ...STYLES.aids, stroke: setStyle(pin).stroke, opacity },
+      label: `Aids: ${pin.name}`,
+      style: { stroke: setStyle(pin).stroke },
       lines: Float64Array.from(lines),
     };
   });
-  return aids.scaled
-    ? [
-        ...own,
-        {
-          id: "aids-scaled",
-          name: "Scaled set-up",
-          style: { ...STYLES.aids, opacity },
-          lines: Float64Array.from(scaled(shot, pins)),
-        },
-      ]
-    : own;
 }

@@ -1,9 +1,8 @@
-import { clipToRect, degrees, type Rect, type Vec2 } from "../geometry";
-import { showOf, type Shot } from "../scene";
-import { ringRadius, type View } from "../shot";
-import { byCompass, compassArcs, exactPlaces, footLine, type CompassArc, type Pin } from "../vanishing";
-import type { Layer } from "./layer";
-import { STYLES } from "./style";
+import { clipToRect, degrees, type Rect, type Vec2 } from "../../geometry";
+import { ringRadius, type View } from "../../shot";
+import { byCompass, compassArcs, exactPlaces, footLine, type CompassArc } from "../../vanishing";
+import { STYLES } from "../style";
+import { layerKind, type LayerContext, type LayerPart } from "./kind";
 
 /**
  * A tick of the difference is drawn where arc and curve are farther apart than this, mm: what a pencil can keep
@@ -44,24 +43,26 @@ function arcLines({ foot, radius, slant }: CompassArc, { centre, frame }: View, 
   return lines;
 }
 
-/** Where the compass stands for what it draws, sheet mm. */
-export const compassFeet = (shot: Shot, pins: readonly Pin[], view: View): Vec2[] =>
-  compassArcs(shot, pins, view).flatMap(({ arc: { foot } }) => (foot ? [foot] : []));
+const FEET = "compass-feet";
+const FOOT_LINES = "compass-lines";
+/** The parts of the compass's work that go on beyond the sheet. */
+export const BEYOND_SHEET: readonly string[] = [FEET, FOOT_LINES];
 
 /**
  * The compass's work over the exact curves: the arc of each horizon and of each line that was picked, their feet and
- * the
- * lines on which feet lie, and ticks from arc to curve where a pencil would show the difference.
- * @param within where feet and their lines are drawn: the sheet, or as much of the desk as is looked at
+ * the lines on which feet lie, and ticks from arc to curve where a pencil would show the difference.
  */
-export function compassLayers(
-  shot: Shot,
-  pins: readonly Pin[],
-  view: View,
-  within: Rect = { x: 0, y: 0, width: shot.sheet.width, height: shot.sheet.height },
-): Layer[] {
-  const { compass } = showOf(shot);
-  if (compass === 0 || !byCompass(view)) return [];
+export const compass = layerKind({
+  id: "compass",
+  label: "Compass arcs",
+  order: 140,
+  style: STYLES.compass,
+  strength: 0,
+  construction: true,
+  compute: (context) => (byCompass(context.view) ? compassParts(context) : []),
+});
+
+function compassParts({ shot, pins, view, within }: LayerContext): LayerPart[] {
   const rim = ringRadius(view, Math.min(90, degrees(view.law.limit)));
   const [arcs, feet, off]: [number[], number[], number[]] = [[], [], []];
   for (const { normal, arc } of compassArcs(shot, pins, view)) {
@@ -88,16 +89,10 @@ export function compassLayers(
     const line = footLine(view, pin);
     if (line) clipped(lines, line.at, line.along, within, [-1e5, 1e5]);
   }
-  const layer = (id: string, name: string, style: Layer["style"], of: number[]): Layer => ({
-    id,
-    name,
-    style: { ...style, opacity: compass },
-    lines: Float64Array.from(of),
-  });
   return [
-    layer("compass-arcs", "Compass arcs", STYLES.compass, arcs),
-    layer("compass-difference", "From arc to exact curve", STYLES.compass, off),
-    layer("compass-feet", "Compass feet", STYLES.compass, feet),
-    layer("compass-lines", "Lines of feet", STYLES.feet, lines),
+    { id: "compass-arcs", lines: Float64Array.from(arcs) },
+    { id: "compass-difference", label: "From arc to exact curve", lines: Float64Array.from(off) },
+    { id: FEET, label: "Compass feet", lines: Float64Array.from(feet) },
+    { id: FOOT_LINES, label: "Lines of feet", style: STYLES.feet, lines: Float64Array.from(lines) },
   ];
 }

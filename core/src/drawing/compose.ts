@@ -1,0 +1,61 @@
+import type { Shot } from "../scene";
+import { drawnOn, type Layer } from "./layer";
+import { LAYER_KINDS, type LayerContext, type LayerKind, type LayerPart } from "./layers";
+
+/** What a drawing is composed of, where that is not everything. */
+export interface Composition {
+  /** The kinds of layer that are wanted, by id. */
+  readonly only?: readonly string[];
+  readonly kinds?: readonly LayerKind[];
+}
+
+/** How strongly a kind of layer is drawn in a shot: its own strength times that of what it is part of. */
+export function strengthOf(
+  kind: LayerKind,
+  shot: Pick<Shot, "show">,
+  kinds: readonly LayerKind[] = LAYER_KINDS,
+): number {
+  const own = shot.show?.[kind.id] ?? kind.strength;
+  const whole = kinds.find(({ id }) => id === kind.partOf);
+  return whole ? own * strengthOf(whole, shot, kinds) : own;
+}
+
+function layerOf(kind: LayerKind, { id = kind.id, label = kind.label, style, ...shapes }: LayerPart, strength: number) {
+  const own = { ...kind.style, ...style };
+  return { id, label, ...shapes, style: { ...own, opacity: Math.min(1, own.opacity * strength) } };
+}
+
+/** The last layers of a kind, and what they were made from. */
+interface Made {
+  readonly from: readonly unknown[];
+  readonly strength: number;
+  readonly layers: readonly Layer[];
+}
+
+/**
+ * A composer of layers: from the bottom up, those of every kind that the shot shows, without empty ones. It keeps what
+ * it made last, so that with every turn of the view, and with every part of the visible edges that comes in, only
+ * what depends on the change is worked out again.
+ */
+export function composer({ only, kinds = LAYER_KINDS }: Composition = {}): (context: LayerContext) => Layer[] {
+  const wanted = [...kinds].filter(({ id }) => !only || only.includes(id)).sort((a, b) => a.order - b.order);
+  const last = new Map<LayerKind, Made>();
+  return (context) =>
+    wanted.flatMap((kind) => {
+      const { orientations, shot, view, pins, visible, within } = context;
+      const strength = strengthOf(kind, shot, kinds);
+      const from = [orientations, shot, view, pins, within, kind.ofEdges ? visible : null];
+      const made = last.get(kind);
+      if (made?.from.every((one, i) => one === from[i])) return made.layers;
+      const parts = strength > 0 ? kind.compute(context) : [];
+      const layers = [parts]
+        .flat()
+        .map((part) => layerOf(kind, part, strength))
+        .filter(drawnOn);
+      last.set(kind, { from, strength, layers });
+      return layers;
+    });
+}
+
+/** The layers of one shot, from the bottom up. */
+export const compose = (context: LayerContext, composition?: Composition): Layer[] => composer(composition)(context);

@@ -1,0 +1,133 @@
+import { newScene, type Scene } from "../scene";
+import { shotWith } from "../testing";
+import { build } from "../world";
+import { see } from "../visibility";
+import {
+  compose,
+  composer,
+  contextOf,
+  drawnOn,
+  drawShot,
+  LAYER_KINDS,
+  layerKind,
+  LEFT_OUT,
+  showOf,
+  STYLES,
+  toSvg,
+} from ".";
+
+const shot = shotWith({ gaze: { heading: 10 } });
+const scene: Scene = {
+  ...newScene("Layers"),
+  elements: [
+    {
+      id: "b",
+      kind: "block",
+      name: "Net loft",
+      origin: { x: -2, y: 14, z: 0 },
+      heading: 20,
+      length: 8,
+      width: 6,
+      height: 7,
+    },
+  ],
+  shots: [{ ...shot, measured: [{ plane: "level", at: 0, every: 1, heavy: 5, strength: 1 }], show: { squares: 1 } }],
+};
+const [only] = scene.shots;
+const context = contextOf(scene, only, see(build(scene.elements), [0, 0, 1.6]));
+
+/** A square of 20 mm with a square hole of 10 mm in it: 300 square mm. */
+const shadow = layerKind({
+  id: "shadow",
+  label: "Shadow",
+  order: 65,
+  style: { ...STYLES.outline, fill: "#808080", opacity: 0.5 },
+  strength: 0.5,
+  compute: () => ({
+    lines: new Float64Array(),
+    areas: {
+      xy: Float64Array.from([100, 100, 120, 100, 120, 120, 100, 120, 105, 105, 115, 105, 115, 115, 105, 115]),
+      starts: Uint32Array.from([0, 4, 8]),
+    },
+  }),
+});
+
+describe("the kinds of layer", () => {
+  it.each(LAYER_KINDS.map((kind) => [kind.id, kind] as const))("%s says all that follows from it", (id, kind) => {
+    expect(kind.label).toMatch(/^[A-Z]/);
+    expect(kind.strength).toBeGreaterThanOrEqual(0);
+    expect(kind.strength).toBeLessThanOrEqual(1);
+    expect(LAYER_KINDS.filter((other) => other.id === id || other.order === kind.order)).toEqual([kind]);
+    if ("partOf" in kind && kind.partOf) expect(LAYER_KINDS.map((other) => other.id)).toContain(kind.partOf);
+    expect(LEFT_OUT).toContain(id);
+    expect(showOf({})[id]).toBe(kind.strength);
+    // Left out, none of its layers is drawn, and every other one stays as it was.
+    const whole = compose(context).map((layer) => layer.id);
+    const own = compose(context, { only: [id] }).map((layer) => layer.id);
+    const rest = drawShot(scene, only.id, [id]).layers.map((layer) => layer.id);
+    expect(rest.filter((layer) => own.includes(layer))).toEqual([]);
+    expect(whole.filter((layer) => !own.includes(layer)).filter((layer) => !rest.includes(layer))).toEqual(
+      LAYER_KINDS.filter((other) => "partOf" in other && other.partOf === id).flatMap((part) =>
+        compose(context, { only: [part.id] }).map((layer) => layer.id),
+      ),
+    );
+  });
+
+  it("stand in their order", () => {
+    const orders = LAYER_KINDS.map(({ order }) => order);
+    expect(orders).toEqual([...orders].sort((a, b) => a - b));
+  });
+});
+
+describe("the composer", () => {
+  it("draws a further kind, with its strength and its place, without anything else that names it", () => {
+    const kinds = [...LAYER_KINDS, shadow];
+    const layers = compose(context, { kinds });
+    const at = layers.findIndex(({ id }) => id === "shadow");
+    expect(layers[at]).toMatchObject({ label: "Shadow", style: { opacity: 0.25, fill: "#808080" } });
+    expect(layers[at - 1].id).toBe("horizon");
+    expect(layers[at + 1].id).toBe("creases");
+    const stronger = { ...context, shot: { ...only, show: { shadow: 1 } } };
+    expect(compose(stronger, { kinds, only: ["shadow"] })[0].style.opacity).toBe(0.5);
+    expect(compose({ ...context, shot: { ...only, show: { shadow: 0 } } }, { kinds, only: ["shadow"] })).toEqual([]);
+  });
+
+  it("works out again only what depends on a change", () => {
+    const again = composer();
+    const [before, after] = [again(context), again({ ...context, visible: see(build(scene.elements), [1, 0, 1.6]) })];
+    const kept = after.filter((layer) => before.includes(layer)).map(({ id }) => id);
+    expect(kept).toEqual([
+      "grid-main-left",
+      "grid-main-right",
+      "grid-upright",
+      "measured-1",
+      "heavy-1",
+      "horizon",
+      "frame",
+    ]);
+    expect(after.map(({ id }) => id)).toEqual([...kept.slice(0, -1), "creases", "outlines", "frame"]);
+  });
+
+  it("draws squares as strongly as grids are drawn, and not without them", () => {
+    const squares = (show: Record<string, number>) =>
+      compose({ ...context, shot: { ...only, show } }, { only: ["squares"] }).map(({ style }) => style.opacity);
+    expect(squares({})).toEqual([1, 1]);
+    expect(squares({ bundles: 0.5, squares: 0.5 })).toEqual([0.25, 0.25]);
+    expect(squares({ bundles: 0 })).toEqual([]);
+  });
+
+  it("leaves out what is empty", () => {
+    expect(compose(context).every(drawnOn)).toBe(true);
+    const bare = { ...scene, elements: [], shots: [{ ...only, show: { bundles: 0, horizon: 0, frame: 0 } }] };
+    expect(drawShot(bare).layers).toEqual([]);
+  });
+});
+
+it("areas are written to SVG as one path with its holes, under the layer's lines", () => {
+  const layers = compose(context, { kinds: [shadow] });
+  const svg = toSvg({ title: "Areas", width: 420, height: 297, layers });
+  expect(svg).toContain(
+    '<path d="M100 100L120 100L120 120L100 120ZM105 105L115 105L115 115L105 115Z" fill="#808080" fill-opacity="0.25" fill-rule="evenodd" stroke="none"/>',
+  );
+  expect(svg).not.toContain('d=""');
+});

@@ -1,0 +1,55 @@
+import type { Show } from "../../scene";
+import { compass } from "./compass";
+import { cone } from "./cone";
+import { creases } from "./creases";
+import { details } from "./details";
+import { frame } from "./frame";
+import { grids } from "./grids";
+import { hiddenLines } from "./hiddenLines";
+import { horizon } from "./horizon";
+import { intersections } from "./intersections";
+import { liveArea } from "./liveArea";
+import { marginAids } from "./marginAids";
+import { measuringPoints } from "./measuringPoints";
+import { outlines } from "./outlines";
+import { squares } from "./squares";
+import type { LayerKind } from "./kind";
+export type { LayerContext, LayerKind, LayerPart } from "./kind";
+export { layerKind } from "./kind";
+export { BEYOND_SHEET } from "./compass";
+
+/** Every kind of layer that a drawing can have, from the bottom up. */
+export const LAYER_KINDS = [
+  liveArea,
+  grids,
+  squares,
+  cone,
+  horizon,
+  measuringPoints,
+  hiddenLines,
+  details,
+  creases,
+  intersections,
+  outlines,
+  frame,
+  marginAids,
+  compass,
+];
+
+/** The ids of those that make the picture itself, without what helps to draw it. */
+export const PICTURE_LAYERS: readonly string[] = LAYER_KINDS.filter((kind: LayerKind) => !kind.construction).map(
+  ({ id }) => id,
+);
+
+export type LayerId = (typeof LAYER_KINDS)[number]["id"];
+
+/** How strongly each kind of layer is drawn where a shot does not say. */
+export const DEFAULT_SHOW = Object.fromEntries(LAYER_KINDS.map(({ id, strength }) => [id, strength])) as Readonly<
+  Record<LayerId, number>
+>;
+
+/** How strongly a shot draws each kind of layer. */
+export const showOf = ({ show }: { readonly show?: Show }): Readonly<Record<LayerId, number>> => ({
+  ...DEFAULT_SHOW,
+  ...show,
+});

@@ -1,0 +1,53 @@
+import type { Rect } from "../../geometry";
+import type { Orientation, Shot } from "../../scene";
+import type { View } from "../../shot";
+import type { Pin } from "../../vanishing";
+import type { Seen } from "../../visibility";
+import type { Shapes } from "../layer";
+import type { Style } from "../style";
+
+/** What the layers of a shot are worked out from. */
+export interface LayerContext {
+  readonly orientations: readonly Orientation[];
+  readonly shot: Shot;
+  readonly view: View;
+  /** The pins whose lines are drawn. */
+  readonly pins: readonly Pin[];
+  /** The visible edges of what stands in the scene. */
+  readonly visible: Seen;
+  /** As far as this, in sheet mm, what goes on beyond the panel is drawn. */
+  readonly within: Rect;
+}
+
+/** A part of a layer that is told apart in files: by default it has the id, the label and the style of its kind. */
+export interface LayerPart extends Shapes {
+  readonly id?: string;
+  readonly label?: string;
+  readonly style?: Partial<Style>;
+}
+
+/**
+ * A kind of layer. Its switch in a shot's `show`, its slider, its group in an SVG and its place in a PDF follow from
+ * this.
+ */
+export interface LayerKind<Id extends string = string> {
+  /** Its name in a shot's `show`, and in what is left out of a file. */
+  readonly id: Id;
+  readonly label: string;
+  /** Its place among the layers, from the bottom up. */
+  readonly order: number;
+  /** Its opacity is multiplied by the strength with which a shot shows it. */
+  readonly style: Style;
+  /** The strength where a shot does not say, 0 to 1; 0 leaves the layer out. */
+  readonly strength: number;
+  /** The kind whose strength is multiplied with its own. */
+  readonly partOf?: string;
+  /** Whether it helps to draw and is no part of the picture itself. */
+  readonly construction?: boolean;
+  /** Whether it is worked out from the visible edges, so that it changes with them. */
+  readonly ofEdges?: boolean;
+  readonly compute: (context: LayerContext) => LayerPart | readonly LayerPart[];
+}
+
+/** Declares a kind of layer, keeping its id as a type of its own. */
+export const layerKind = <const Id extends string>(kind: LayerKind<Id>): LayerKind<Id> => kind;
