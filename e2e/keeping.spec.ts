@@ -149,7 +149,7 @@ test("the drawing is saved as SVG in true mm and as PNG of a chosen resolution",
     const one = await going;
     return { name: one.suggestedFilename(), content: await readFile(await one.path()) };
   };
-  await page.getByLabel("Bundles").uncheck();
+  await page.getByLabel("Grids").uncheck();
   const svg = await file("Save SVG");
   expect(svg.name).toBe("Test-table-First-shot.svg");
   expect(svg.content.toString()).toContain('width="420mm" height="297mm"');

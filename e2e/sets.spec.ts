@@ -157,7 +157,7 @@ test("aids for far points are drawn on the margin as asked", async ({ page }) =>
   const pin = 210 - 300 * Math.tan((55 * Math.PI) / 180);
   expect(far[1] - far[0]).toBeCloseTo((20 * (420 - pin)) / -pin, 1);
   expect(await svgOf(page, id)).toContain('<g id="aids-scaled"');
-  await page.getByLabel("Aids", { exact: true }).press("Home");
+  await page.getByLabel("Aids on the margin", { exact: true }).press("Home");
   expect(await layer(page, id, "aids-main-left")).toEqual([]);
 });
 

@@ -450,7 +450,7 @@ describe("a wrong call", () => {
       "--paper: must be one of: A4, A3, A2, Comic board 11 x 17 in.",
     ],
     [["export", demo, "--blank", "--format", "zip", "--dpi", "7", "--out", "x"], "dpi: must be >= 36."],
-    [["export", demo, "--format", "gif", "--out", "x"], "--format: must be one of: svg, png, pdf, obj, geojson."],
+    [["export", demo, "--format", "gif", "--out", "x"], "--format: must be one of: svg, pdf, png, obj, geojson."],
     [["export", demo, "--format", "svg", "--out", "/no/such/folder/x.svg"], "--out: cannot be written"],
     [["export", demo, "--format", "png", "--out", "x", "--dpi", "121000"], "dpi: would make a picture of 2,000,787 x"],
     [["fly", demo], 'There is no command "fly".'],

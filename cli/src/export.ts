@@ -2,7 +2,7 @@ import { checker } from "@zanvo/core/document";
 import { drawPage, drawShot, tellMissing, type Drawing } from "@zanvo/core/drawing";
 import { BadInput, NoAnswer } from "@zanvo/core/problem";
 import { frameOn, PAPERS, sheetOf, shotOf, type Shot } from "@zanvo/core/scene";
-import { blankGridFiles, GridsSchema, MASSES, writerOf } from "@zanvo/files";
+import { blankGridFiles, formatOf, GridsSchema } from "@zanvo/files";
 import { jpegOf, type Jpegs } from "@zanvo/raster";
 import { bytesIn, needed, sceneIn, writeOut, type Call } from "./io";
 
@@ -47,16 +47,16 @@ export async function exportScene(call: Call): Promise<undefined> {
     );
     return undefined;
   }
-  if (Object.hasOwn(MASSES, format)) {
-    await writeOut(out, MASSES[format](await sceneIn(call)));
+  const wanted = formatOf(format, "--format");
+  if (wanted.of === "masses") {
+    await writeOut(out, await wanted.write(await sceneIn(call)));
     return undefined;
   }
-  const write = writerOf(format, "--format");
   const draw = call.options.page ? drawPage : drawShot;
   const drawing = draw(await sceneIn(call), shot, call.options.without?.split(",").filter(Boolean));
   const jpegs = await photosFor(call, drawing);
   const { drawing: told, missing } = tellMissing(drawing, jpegs);
-  await writeOut(out, await write(told, Number(dpi), jpegs));
+  await writeOut(out, await wanted.write(told, { dpi: Number(dpi), jpegs }));
   if (missing.length === 0) return undefined;
   const lacking = `The photo under the drawing is missing (${missing.join(", ")}); give it with --photo FILE.`;
   if (call.options.strict) throw new NoAnswer(lacking);

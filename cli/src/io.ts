@@ -3,7 +3,7 @@ import { buffer } from "node:stream/consumers";
 import { readJson, readScene, readUtf8 } from "@zanvo/core/document";
 import { BadInput } from "@zanvo/core/problem";
 import type { Scene } from "@zanvo/core/scene";
-import type { Switch, Valued } from "./usage";
+import type { Switch, Valued } from "./options";
 
 /** One call: its input and output, the file it names, and its options. */
 export interface Call {

@@ -1,7 +1,7 @@
 import { parseArgs } from "node:util";
 import { BadInput, NoAnswer } from "@zanvo/core/problem";
 import type { Call } from "./io";
-import { HELP, OPTIONS } from "./usage";
+import { OPTIONS } from "./options";
 
 /** What a command does with its call; what it returns is printed as JSON, unless it is nothing. */
 type Command = (call: Call) => unknown;
@@ -27,6 +27,9 @@ const COMMANDS: Readonly<Record<string, Entry>> = {
   restore: { load: async () => (await import("./backup")).restore },
 };
 
+/** What the command line says of itself: it names every format, so it is loaded only when it is asked for. */
+const help = async (): Promise<string> => (await import("./usage")).HELP;
+
 /** What is wrong with a call as such, if anything is. */
 function misuse(name: string | undefined, entry: Entry | undefined, files: readonly string[]): string | undefined {
   if (name === undefined) return "Say what to do.";
@@ -50,13 +53,13 @@ export async function main(args: readonly string[], io: Call["io"]): Promise<0 |
     const { values, positionals } = parseArgs({ args: [...args], options: OPTIONS, allowPositionals: true });
     const [name, ...files] = positionals;
     if (values.help) {
-      io.out(HELP);
+      io.out(await help());
       return 0;
     }
     const entry = Object.hasOwn(COMMANDS, name ?? "") ? COMMANDS[name] : undefined;
     const wrong = misuse(name, entry, files);
     if (wrong || !entry) {
-      io.err(`${wrong}\n\n${HELP}`);
+      io.err(`${wrong}\n\n${await help()}`);
       return 2;
     }
     const command = await entry.load();

@@ -1,3 +1,11 @@
+import { DRAWING_FORMATS, FORMATS } from "@zanvo/files";
+
+const ids = FORMATS.map(({ id }) => id).join("|");
+const masses = FORMATS.filter((format) => format.of === "masses");
+const massesLabels = masses.map(({ label }) => label).join(" or ");
+const drawings = DRAWING_FORMATS.map(({ id }) => id.toUpperCase());
+const drawingLabels = `${drawings.slice(0, -1).join(", ")} and ${drawings.at(-1)}`;
+
 /** What the command line says of itself. */
 export const HELP = `zanvo: perspective from a shell. FILE may be - for standard input.
 
@@ -7,12 +15,12 @@ export const HELP = `zanvo: perspective from a shell. FILE may be - for standard
   zanvo recover LINES                              vanishing points and view behind edges traced in a picture
   zanvo detect PHOTO                               edges found in a photo, their families, and the view behind them
   zanvo check SCENE [--shot ID]                    findings, the most serious first
-  zanvo export SCENE --format svg|png|pdf|obj|geojson --out FILE [--shot ID] [--dpi N] [--without KIND,...] [--page] [--photo FILE] [--strict]
-                                                   a shot (or all masses, as OBJ or GeoJSON), or with --page all panels of its page,
+  zanvo export SCENE --format ${ids} --out FILE [--shot ID] [--dpi N] [--without KIND,...] [--page] [--photo FILE] [--strict]
+                                                   a shot (or all masses, as ${massesLabels}), or with --page all panels of its page,
                                                    and with --photo the picture that lies under it; --strict: exit 1 where one is missing
   zanvo export SCENE --blank --format zip --out FILE [--shot ID] [--paper NAME] [--dpi N]
                                                    blank curved grids to trace, on the shot's sheet or a paper,
-                                                   each as SVG, PDF and PNG
+                                                   each as ${drawingLabels}
   zanvo slip SCENE [--out FILE.pdf] [--shot ID] [--every MM]    the set-up sheet, as text or PDF; edge ticks every so many mm
   zanvo print SCENE --out FILE.pdf [--shot ID] [--paper A4|A3|Letter] [--overlap MM] [--margin MM]
                                                    the desk at true size on many sheets
@@ -21,27 +29,3 @@ export const HELP = `zanvo: perspective from a shell. FILE may be - for standard
 
 Exit: 0 done, 1 understood but without an answer, 2 wrong input or call.
 `;
-
-export const OPTIONS = {
-  shot: { type: "string" },
-  points: { type: "string" },
-  format: { type: "string" },
-  out: { type: "string" },
-  dpi: { type: "string" },
-  without: { type: "string" },
-  paper: { type: "string" },
-  overlap: { type: "string" },
-  margin: { type: "string" },
-  every: { type: "string" },
-  photo: { type: "string" },
-  data: { type: "string" },
-  page: { type: "boolean" },
-  blank: { type: "boolean" },
-  strict: { type: "boolean" },
-  help: { type: "boolean", short: "h" },
-} as const;
-
-/** The options that take no value, but for help. */
-export type Switch = "page" | "blank" | "strict";
-/** The options that take a value. */
-export type Valued = Exclude<keyof typeof OPTIONS, Switch | "help">;

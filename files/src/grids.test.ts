@@ -7,7 +7,7 @@ import { newScene, PAPERS, sheetOf, frameOn } from "@zanvo/core/scene";
 import { blankGrids } from "@zanvo/core/shot";
 import { strFromU8, unzipSync } from "fflate";
 import sharp from "sharp";
-import { blankGridFiles, writerOf } from ".";
+import { blankGridFiles, formatOf, FORMATS } from ".";
 
 const [shot] = newScene("Test").shots;
 
@@ -49,8 +49,20 @@ describe("blank grids", () => {
       }
     }
   });
+});
 
-  it("know no other format", () => {
-    expect(() => writerOf("toString", "format")).toThrow("format: must be one of: svg, png, pdf, obj, geojson.");
+describe("formats", () => {
+  it("are each declared in full, under an id of their own", () => {
+    for (const { id, label, mime, extension, of, write } of FORMATS) {
+      expect(FORMATS.filter((other) => other.id === id || other.label === label)).toHaveLength(1);
+      expect(mime).toMatch(/^[a-z]+\/[a-z+]+$/);
+      expect(extension).toMatch(/^[a-z]+$/);
+      expect(["drawing", "masses"]).toContain(of);
+      expect(write).toEqual(expect.any(Function));
+    }
+  });
+
+  it("are refused by name where there is none such", () => {
+    expect(() => formatOf("toString", "format")).toThrow("format: must be one of: svg, pdf, png, obj, geojson.");
   });
 });

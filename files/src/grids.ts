@@ -3,7 +3,7 @@ import { drawShot } from "@zanvo/core/drawing";
 import { fileName, type Shot } from "@zanvo/core/scene";
 import { blankGrids } from "@zanvo/core/shot";
 import { zipSync } from "fflate";
-import { FORMATS } from "./formats";
+import { DRAWING_FORMATS } from "./formats";
 
 /** How blank grids are ordered: the resolution of their PNGs. */
 export const GridsSchema = Type.Object(
@@ -23,15 +23,14 @@ export async function blankGridFiles(
   onFile?: (done: number, of: number) => void,
 ): Promise<Uint8Array> {
   const scene = blankGrids(shot);
-  const formats = Object.entries(FORMATS);
   const files: Record<string, Uint8Array> = {};
   for (const [i, { id, name }] of scene.shots.entries()) {
     const drawing = drawShot(scene, id);
-    for (const [format, write] of formats) {
-      const content = await write(drawing, dpi);
-      files[`${format}/${String(i + 1).padStart(2, "0")} ${fileName(name)}.${format}`] =
+    for (const { extension, write } of DRAWING_FORMATS) {
+      const content = await write(drawing, { dpi });
+      files[`${extension}/${String(i + 1).padStart(2, "0")} ${fileName(name)}.${extension}`] =
         typeof content === "string" ? new TextEncoder().encode(content) : content;
-      onFile?.(Object.keys(files).length, scene.shots.length * formats.length);
+      onFile?.(Object.keys(files).length, scene.shots.length * DRAWING_FORMATS.length);
     }
   }
   // PNG and PDF are packed already.

@@ -1,2 +1,2 @@
 export { blankGridFiles, GridsSchema, type Grids } from "./grids";
-export { FORMATS, MASSES, writerOf } from "./formats";
+export { DRAWING_FORMATS, formatOf, FORMATS, type Content, type DrawingFormat, type Format } from "./formats";

@@ -3,5 +3,5 @@ export { CannotOpen, codeOf, isBusy, isDiskError, isFull, NotCommitted, NotFound
 export { backupsOf, besides } from "./files";
 export { isPictureName, picturesNamedIn } from "./names";
 export { Damaged, pack, type Packed } from "./packing";
-export { openPictures, type Picture, type Pictures } from "./pictures";
+export { openPictures, type Pictures } from "./pictures";
 export * from "./scenes";

@@ -1,3 +1,4 @@
+import type { Picture, RemovedPicture } from "@zanvo/core/answers";
 import { createHash, randomUUID } from "node:crypto";
 import { copyFile, link, lstat, mkdir, open, readdir, readFile, rename, rm, utimes, writeFile } from "node:fs/promises";
 import { dirname, join } from "node:path";
@@ -13,22 +14,6 @@ const PREVIEW = 1600;
 const DAY = 86_400_000;
 /** How long a removed picture lies in the bin, in days. */
 const KEPT_REMOVED = 30;
-
-/** A picture that was taken in: called by what is in it. */
-export interface Picture {
-  readonly picture: string;
-  readonly width: number;
-  readonly height: number;
-  /** The lens that the camera noted, as on full frame, mm; null where it noted none. */
-  readonly focal35: number | null;
-}
-
-/** A picture that no document names any more. */
-export interface Removed {
-  readonly picture: string;
-  readonly bytes: number;
-  readonly removedAt: string;
-}
 
 /** The files that are ours: a picture, its preview, or either while it is being written. */
 const OURS = /^([0-9a-f]{64})(\.preview)?\.webp(\.[0-9a-f-]{36}\.part)?$/;
@@ -170,7 +155,7 @@ export function openPictures(file: string, database: string, clock: () => Date =
       return { picture, width: info.width, height: info.height, focal35: await focalOf(bytes) };
     },
     /** What lies in the bin, the last removed first. */
-    async removed(): Promise<readonly Removed[]> {
+    async removed(): Promise<readonly RemovedPicture[]> {
       const whole = (await inFolder(await bin())).filter(({ name }) => !name.includes(".preview"));
       return whole
         .sort((a, b) => b.at - a.at)

@@ -1,4 +1,5 @@
 import { randomUUID } from "node:crypto";
+import type { Card, DeletedCard, Version } from "@zanvo/core/answers";
 import { IsNull, LessThan, Not, type EntityManager } from "typeorm";
 import { driverOf, patiently } from "./connection";
 import { NotCommitted, NotFound } from "./errors";
@@ -14,13 +15,6 @@ import {
   type VersionRow,
 } from "./tables";
 import { toThin } from "./thin";
-
-/** What the shelf shows of a scene. */
-export type Card = Omit<SceneRow, "deletedAt">;
-/** A scene that can still be brought back. */
-export type DeletedCard = Card & { readonly deletedAt: string };
-/** What is told of a version. */
-export type Version = Pick<VersionRow, "revision" | "title" | "savedAt">;
 
 /** A scene as it is stored. */
 export interface Stored {
@@ -230,13 +224,11 @@ export async function openStore(path: string, clock: () => Date = () => new Date
     versions: (id: string): Promise<Version[]> =>
       read(async (db) => {
         await find(db, id);
-        return db
-          .getRepository(VersionTable)
-          .find({
-            select: { revision: true, title: true, savedAt: true },
-            where: { sceneId: id },
-            order: { revision: "DESC" },
-          });
+        return db.getRepository(VersionTable).find({
+          select: { revision: true, title: true, savedAt: true },
+          where: { sceneId: id },
+          order: { revision: "DESC" },
+        });
       }),
     version: (id: string, revision: number): Promise<Pick<Stored, "format" | "document">> =>
       read(async (db) => {

@@ -1,24 +1,8 @@
+import type { Card, DeletedCard, FormatInfo, Picture, PrintStatus, RemovedPicture, Version } from "@zanvo/core/answers";
 import type { Tiling } from "@zanvo/core/print";
 import type { Fault } from "@zanvo/core/problem";
 import type { Scene } from "@zanvo/core/scene";
 import type { System } from "@zanvo/core/units";
-
-/** What the shelf shows of a scene. */
-export interface Card {
-  readonly id: string;
-  readonly revision: number;
-  readonly title: string;
-  readonly place: string | null;
-  readonly shots: number;
-  readonly elements: number;
-  readonly createdAt: string;
-  readonly savedAt: string;
-}
-
-/** A scene that was deleted, and can be brought back for a month. */
-export interface DeletedCard extends Card {
-  readonly deletedAt: string;
-}
 
 /** A scene with the revision it was read at. */
 export interface Opened {
@@ -28,12 +12,6 @@ export interface Opened {
   readonly scene: Scene;
   /** The document as it was sent. */
   readonly text: string;
-}
-
-export interface Version {
-  readonly revision: number;
-  readonly title: string;
-  readonly savedAt: string;
 }
 
 /** An answer that refuses, in the server's own sentence. */
@@ -140,27 +118,19 @@ export const restoreVersion = async (id: string, version: number, revision: numb
 /** The address of a scene's document byte for byte, as it is stored. */
 export const rawPath = (id: string): string => `/api/scenes/${id}/raw`;
 
-/** A picture in the bin, which no scene names any more. */
-export interface RemovedPicture {
-  readonly picture: string;
-  readonly bytes: number;
-  readonly removedAt: string;
-}
 export const listRemovedPictures = async (): Promise<RemovedPicture[]> =>
   (await send("/api/pictures/removed")).json() as Promise<RemovedPicture[]>;
 
 /** The address of a scene's small picture, as of its revision. */
 export const picturePath = ({ id, revision }: Card): string => `/api/scenes/${id}/picture?revision=${revision}`;
 
-export type ExportFormat = "svg" | "png" | "pdf" | "obj" | "geojson";
+/** What can be saved. */
+export const listFormats = async (): Promise<FormatInfo[]> =>
+  (await send("/api/formats")).json() as Promise<FormatInfo[]>;
 
 /** The address of a shot's export. */
-export const exportPath = (
-  id: string,
-  shot: string,
-  format: ExportFormat,
-  query: Record<string, string> = {},
-): string => `/api/scenes/${id}/exports/${encodeURIComponent(shot)}.${format}?${new URLSearchParams(query).toString()}`;
+export const exportPath = (id: string, shot: string, format: string, query: Record<string, string> = {}): string =>
+  `/api/scenes/${id}/exports/${encodeURIComponent(shot)}.${format}?${new URLSearchParams(query).toString()}`;
 
 /** An export, and the references whose photo it should have and lacks. */
 export interface FetchedExport {
@@ -176,15 +146,7 @@ export async function fetchExport(path: string, signal: AbortSignal): Promise<Fe
 export const slipPath = (id: string, shot: string, every: number, units: System): string =>
   `/api/scenes/${id}/slips/${encodeURIComponent(shot)}.pdf?every=${every}&units=${units}`;
 
-/** A picture as the server took it in. */
-export interface TakenIn {
-  readonly picture: string;
-  readonly width: number;
-  readonly height: number;
-  readonly focal35: number | null;
-}
-
-export const takeIn = async (id: string, file: Blob, signal?: AbortSignal): Promise<TakenIn> =>
+export const takeIn = async (id: string, file: Blob, signal?: AbortSignal): Promise<Picture> =>
   (
     await send(`/api/scenes/${id}/references`, {
       method: "POST",
@@ -192,7 +154,7 @@ export const takeIn = async (id: string, file: Blob, signal?: AbortSignal): Prom
       body: file,
       signal,
     })
-  ).json() as Promise<TakenIn>;
+  ).json() as Promise<Picture>;
 
 /** The address of a reference's picture, whole or as a small preview. */
 export const referencePath = (id: string, picture: string, preview = false): string =>
@@ -200,16 +162,6 @@ export const referencePath = (id: string, picture: string, preview = false): str
 
 export const fetchReference = async (id: string, picture: string, signal: AbortSignal): Promise<Blob> =>
   (await send(referencePath(id, picture), { signal })).blob();
-
-/** How a print stands. */
-export interface PrintStatus {
-  readonly id: string;
-  readonly state: "working" | "ready" | "failed";
-  readonly kind: "pdf" | "zip";
-  readonly done: number;
-  readonly of: number;
-  readonly message?: string;
-}
 
 /** What may be ordered: a desk at true size, or blank grids with PNGs of so many dots per inch. */
 export type PrintOrder = { readonly tiling: Tiling } | { readonly grids: { readonly dpi: number } };

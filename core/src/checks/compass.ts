@@ -7,21 +7,26 @@ const HAND = 0.3;
 
 /** Compass arcs that depart from the true curve by more than a pencil would show. */
 export const compassOff: Check = ({ shot, view, pins }) =>
-  (showOf(shot).compass === 0 ? [] : compassArcs(shot, pins, view)).flatMap(({ arc: { id, name, departure, foot } }): Finding[] => {
-    if (departure <= HAND) return [];
-    return [
-      {
-        id: `compass-off-${id}`,
-        severity: "note",
-        where: name,
-        at: foot,
-        value: tenth(departure),
-        unit: "mm",
-        message: `The compass arc departs from the exact curve by up to ${tenth(departure)} mm. In the stereographic lens arcs are exact.`,
-        mend: {
-          label: "Take the stereographic lens",
-          shot: { ...shot, lens: { ...shot.lens, law: "stereographic", distance: (shot.lens.distance * Math.PI) / 4 } },
+  (showOf(shot).compass === 0 ? [] : compassArcs(shot, pins, view)).flatMap(
+    ({ arc: { id, name, departure, foot } }): Finding[] => {
+      if (departure <= HAND) return [];
+      return [
+        {
+          id: `compass-off-${id}`,
+          severity: "note",
+          where: name,
+          at: foot,
+          value: tenth(departure),
+          unit: "mm",
+          message: `The compass arc departs from the exact curve by up to ${tenth(departure)} mm. In the stereographic lens arcs are exact.`,
+          mend: {
+            label: "Take the stereographic lens",
+            shot: {
+              ...shot,
+              lens: { ...shot.lens, law: "stereographic", distance: (shot.lens.distance * Math.PI) / 4 },
+            },
+          },
         },
-      },
-    ];
-  });
+      ];
+    },
+  );

@@ -7,7 +7,7 @@ import type { Jobs } from "../jobs";
 import { openThumbnails } from "../jobs/thumbnails";
 import type { Prints } from "../prints";
 import { keyCheck } from "./access";
-import { exportedFiles, slips } from "./exports";
+import { exportedFiles, formats, slips } from "./exports";
 import { headers, hostCheck } from "./guard";
 import { page } from "./page";
 import { prints as printsBelow } from "./prints";
@@ -44,6 +44,7 @@ export function createApp({ store, jobs, prints, pictures, log, web, names = [],
   });
   app.all("/api/health", onlyMethods("GET"));
   app.use("/api/check", check(jobs));
+  app.use("/api/formats", formats());
   app.use("/api/scenes/:id/exports", exportedFiles(store, pictures, jobs));
   app.use("/api/scenes/:id/slips", slips(store, jobs));
   app.use("/api/scenes/:id/prints", printsBelow(store, jobs, prints));

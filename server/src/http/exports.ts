@@ -1,5 +1,5 @@
 import { BadInput } from "@zanvo/core/problem";
-import { MASSES } from "@zanvo/files";
+import { FORMATS } from "@zanvo/files";
 import type { Pictures, Store } from "@zanvo/store";
 import { picturesNamedIn } from "@zanvo/store";
 import { Router } from "express";
@@ -10,7 +10,16 @@ import { readable } from "./stored";
 
 const one = (value: unknown): string | undefined => (typeof value === "string" ? value : undefined);
 const idOf = (params: object) => (params as { readonly id: string }).id;
-const TYPES: Readonly<Record<string, string>> = { geojson: "application/geo+json", obj: "model/obj" };
+
+/** `/api/formats`: what can be saved. */
+export function formats(): Router {
+  const router = Router();
+  router.get("/", (_req, res) => {
+    res.set("Cache-Control", "no-cache").json(FORMATS.map(({ write: _write, mime: _mime, ...info }) => info));
+  });
+  router.all("/", onlyMethods("GET"));
+  return router;
+}
 
 /** `/api/scenes/:id/exports/:file`: a shot as a file, made in a thread. */
 export function exportedFiles(store: Store, pictures: Pictures, jobs: Jobs): Router {
@@ -18,7 +27,8 @@ export function exportedFiles(store: Store, pictures: Pictures, jobs: Jobs): Rou
   router.get("/:file", async (req, res) => {
     const [, shot, format = ""] = /^(.+)\.([a-z]+)$/.exec(req.params.file) ?? [];
     const text = await readable(jobs, await store.read(idOf(req.params)));
-    const named = Object.hasOwn(MASSES, format) ? [] : picturesNamedIn(Buffer.from(text));
+    const known = FORMATS.find(({ id }) => id === format);
+    const named = known?.of === "drawing" ? picturesNamedIn(Buffer.from(text)) : [];
     const { content, name, missing } = await jobs.exported(
       {
         text,
@@ -36,7 +46,7 @@ export function exportedFiles(store: Store, pictures: Pictures, jobs: Jobs): Rou
     res.set("Cache-Control", "no-cache");
     if (missing.length) res.set("X-Missing-Photos", encodeURIComponent(missing.join(", ")));
     if (req.query.download !== undefined) res.attachment(`${name}.${format}`);
-    res.type(TYPES[format] ?? format).send(typeof content === "string" ? content : Buffer.from(content));
+    res.type(known?.mime ?? format).send(typeof content === "string" ? content : Buffer.from(content));
   });
   router.all("/:file", onlyMethods("GET"));
   return router;

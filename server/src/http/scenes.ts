@@ -1,4 +1,5 @@
-import { textOf, type Card, type Expected, type Store } from "@zanvo/store";
+import type { Card } from "@zanvo/core/answers";
+import { textOf, type Expected, type Store } from "@zanvo/store";
 import { BadInput } from "@zanvo/core/problem";
 import { raw, Router, type Request, type Response } from "express";
 import type { Jobs } from "../jobs";

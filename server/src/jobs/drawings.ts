@@ -2,7 +2,7 @@ import { readScene } from "@zanvo/core/document";
 import { drawPage, drawShot, LAYER_KINDS, tellMissing, toSvg } from "@zanvo/core/drawing";
 import { fileName, shotOf } from "@zanvo/core/scene";
 import type { System } from "@zanvo/core/units";
-import { MASSES, writerOf } from "@zanvo/files";
+import { formatOf, type Content } from "@zanvo/files";
 import { slipPdf } from "@zanvo/pdf";
 import { jpegOf } from "@zanvo/raster";
 import { readFile } from "node:fs/promises";
@@ -25,7 +25,7 @@ export interface ExportOrder {
 }
 
 export interface Exported {
-  readonly content: string | Uint8Array;
+  readonly content: Content;
   /** What the file could be called, without its ending. */
   readonly name: string;
   /** References whose picture should lie under the drawing, but is not on this machine. */
@@ -34,11 +34,11 @@ export interface Exported {
 
 async function toFile({ text, shot, format, dpi, page, without, pictures }: ExportOrder): Promise<Exported> {
   const scene = readScene(text);
-  if (Object.hasOwn(MASSES, format)) {
+  const wanted = formatOf(format, "format");
+  if (wanted.of === "masses") {
     shotOf(scene, shot);
-    return { content: MASSES[format](scene), name: fileName(scene.title), missing: [] };
+    return { content: await wanted.write(scene), name: fileName(scene.title), missing: [] };
   }
-  const write = writerOf(format, "format");
   const drawing = (page ? drawPage : drawShot)(scene, shot, without);
   const jpegs = new Map<string, Buffer>();
   for (const { picture } of drawing.photos ?? []) {
@@ -46,7 +46,7 @@ async function toFile({ text, shot, format, dpi, page, without, pictures }: Expo
     if (path) jpegs.set(picture, await jpegOf(await readFile(path)));
   }
   const { drawing: told, missing } = tellMissing(drawing, jpegs);
-  return { content: await write(told, dpi, jpegs), name: fileName(drawing.title), missing };
+  return { content: await wanted.write(told, { dpi, jpegs }), name: fileName(drawing.title), missing };
 }
 
 export const exported = (order: ExportOrder) => answer(() => toFile(order));

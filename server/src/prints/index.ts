@@ -1,1 +1,1 @@
-export { Prints, type Print, type PrintLimits } from "./prints";
+export { Prints, type PrintLimits } from "./prints";

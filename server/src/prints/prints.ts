@@ -1,3 +1,4 @@
+import type { PrintStatus } from "@zanvo/core/answers";
 import { randomUUID } from "node:crypto";
 import { mkdirSync, readdirSync, rmSync, statSync } from "node:fs";
 import { join } from "node:path";
@@ -6,20 +7,8 @@ import { codeOf, NotFound } from "@zanvo/store";
 import { Busy } from "../jobs";
 import { kindOf, type Order, type Report } from "./order";
 
-/** How a print stands. */
-export interface Print {
-  readonly id: string;
-  readonly state: "working" | "ready" | "failed";
-  /** What its file is. */
-  readonly kind: "pdf" | "zip";
-  /** Pages or files done, and how many there will be; 0 while that is not known yet. */
-  readonly done: number;
-  readonly of: number;
-  readonly message?: string;
-}
-
 interface Job {
-  print: Print;
+  print: PrintStatus;
   readonly scene: string;
   readonly file: string;
   readonly worker: Worker;
@@ -64,7 +53,7 @@ export class Prints {
   }
 
   /** Starts a print. @throws Busy when too many are going on */
-  start(sceneId: string, order: Omit<Order, "file">): Print {
+  start(sceneId: string, order: Omit<Order, "file">): PrintStatus {
     const { atOnce, seconds, megabytes } = this.#limits;
     if ([...this.#jobs.values()].filter(({ print }) => print.state === "working").length >= atOnce) {
       throw new Busy(`${atOnce} prints are being made already. Wait for one, or stop it.`);
@@ -113,7 +102,7 @@ export class Prints {
     }
   }
 
-  #end(job: Job, print: Print): void {
+  #end(job: Job, print: PrintStatus): void {
     if (job.print.state !== "working") return;
     job.print = print;
     setTimeout(() => this.#forget(job), KEPT).unref();
@@ -132,7 +121,7 @@ export class Prints {
   }
 
   /** @throws NotFound */
-  status = (sceneId: string, id: string): Print => this.#job(sceneId, id).print;
+  status = (sceneId: string, id: string): PrintStatus => this.#job(sceneId, id).print;
 
   /** Where the finished file is, or null while it is not. @throws NotFound */
   file = (sceneId: string, id: string): string | null => {

@@ -1,7 +1,8 @@
+import type { Version } from "@zanvo/core/answers";
 import { format } from "date-fns";
 import { Link, useNavigate } from "react-router";
 import useSWR from "swr";
-import { deleteScene, listVersions, rawPath, restoreVersion, type Version } from "../api";
+import { deleteScene, listVersions, rawPath, restoreVersion } from "../api";
 import { Button, say } from "../ui";
 
 interface UnreadableProps {

@@ -1,6 +1,7 @@
+import type { Version } from "@zanvo/core/answers";
 import { format, formatDistanceToNow } from "date-fns";
 import useSWR from "swr";
-import { listVersions, openVersion, type Version } from "../api";
+import { listVersions, openVersion } from "../api";
 import { Button, Modal, say } from "../ui";
 import { replaceScene, undo, useBoard } from "./board";
 

@@ -1,7 +1,9 @@
 import { proxy } from "comlink";
 import { useState } from "react";
 import { MOST_FEATURES } from "@zanvo/core/exchange";
+import type { FormatInfo } from "@zanvo/core/answers";
 import { exportPath, fetchExport } from "../api";
+import { useFormats } from "../formats";
 import { fileName } from "@zanvo/core/scene";
 import { edit, useBoard, useShot } from "../board/board";
 import { saving } from "../saving";
@@ -59,15 +61,16 @@ export function GroundFields() {
       worker.end();
     }
   };
-  const save = async (format: "obj" | "geojson") => {
+  const save = async ({ id: format, extension }: FormatInfo) => {
     try {
       await saving.savedFirst();
       const { file } = await fetchExport(exportPath(id, shot.id, format), new AbortController().signal);
-      download(file, `${fileName(scene.title)}.${format}`);
+      download(file, `${fileName(scene.title)}.${extension}`);
     } catch (error) {
       say((error as Error).message);
     }
   };
+  const formats = useFormats("masses");
   const degrees = { unit: "°", digits: 5, step: 0.001 } as const;
   return (
     <Fold title="Real ground and other programs">
@@ -144,8 +147,11 @@ export function GroundFields() {
         </>
       )}
       <div className="grid grid-cols-2 gap-1">
-        <Button onClick={() => void save("obj")}>Save as OBJ</Button>
-        <Button onClick={() => void save("geojson")}>Save as GeoJSON</Button>
+        {formats.map((format) => (
+          <Button key={format.id} onClick={() => void save(format)}>
+            Save as {format.label}
+          </Button>
+        ))}
       </div>
     </Fold>
   );

@@ -1,6 +1,7 @@
+import type { Card } from "@zanvo/core/answers";
 import { create } from "zustand";
 import type { Scene } from "@zanvo/core/scene";
-import { OutOfReach, Refusal, type Card, type Opened } from "../api";
+import { OutOfReach, Refusal, type Opened } from "../api";
 import { close, onPatches, open, replaceScene, useBoard } from "../board/board";
 import { newId } from "../id";
 import { endOf, sceneOf, withTail, type Draft, type Drafts } from "./drafts";

@@ -1,7 +1,8 @@
+import type { DeletedCard, RemovedPicture } from "@zanvo/core/answers";
 import { differenceInCalendarDays, formatDistanceToNow } from "date-fns";
 import { Link } from "react-router";
 import useSWR from "swr";
-import { listDeleted, listRemovedPictures, restoreScene, type DeletedCard, type RemovedPicture } from "../api";
+import { listDeleted, listRemovedPictures, restoreScene } from "../api";
 import { Button, say } from "../ui";
 
 /** How long a deleted scene can be brought back, in days. */

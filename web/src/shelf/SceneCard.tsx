@@ -2,7 +2,7 @@ import { formatDistanceToNow } from "date-fns";
 import { Copy, Download, PencilLine, Trash2 } from "lucide-react";
 import { useState } from "react";
 import { Link } from "react-router";
-import type { Card } from "../api";
+import type { Card } from "@zanvo/core/answers";
 import { IconButton } from "../ui/Button";
 
 interface SceneCardProps {

@@ -1,18 +1,10 @@
+import type { Card } from "@zanvo/core/answers";
 import { BookOpen, FileInput, Lamp, Plus, Search, Trash2 } from "lucide-react";
 import { useState } from "react";
 import { Link, useNavigate } from "react-router";
 import useSWR, { preload } from "swr";
 import { fileName, newScene } from "@zanvo/core/scene";
-import {
-  createScene,
-  deleteScene,
-  listScenes,
-  openScene,
-  picturePath,
-  restoreScene,
-  saveScene,
-  type Card,
-} from "../api";
+import { createScene, deleteScene, listScenes, openScene, picturePath, restoreScene, saveScene } from "../api";
 import { download, pickText } from "../files";
 import { switchLamp } from "../lamp";
 import { Button, IconButton } from "../ui/Button";

@@ -1,4 +1,4 @@
-import type { Card } from "../api";
+import type { Card } from "@zanvo/core/answers";
 import { sorted } from "./sort";
 
 const card = (title: string, place: string | null, savedAt: string, createdAt = savedAt): Card => ({

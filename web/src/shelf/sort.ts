@@ -1,4 +1,4 @@
-import type { Card } from "../api";
+import type { Card } from "@zanvo/core/answers";
 
 export type SortId = "saved" | "title" | "place" | "created";
 

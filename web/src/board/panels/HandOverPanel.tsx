@@ -1,8 +1,10 @@
 import { useRef, useState } from "react";
-import { exportPath, fetchExport, type ExportFormat } from "../../api";
+import type { FormatInfo } from "@zanvo/core/answers";
+import { exportPath, fetchExport } from "../../api";
 import { LAYER_KINDS, strengthOf } from "@zanvo/core/drawing";
 import { fileName, pageOf } from "@zanvo/core/scene";
 import { download } from "../../files";
+import { useFormats } from "../../formats";
 import { Button, Check, NumberField, say, Working } from "../../ui";
 import { useBoard, useShot } from "../board";
 import { saving } from "../../saving";
@@ -19,13 +21,14 @@ export function HandOverPanel() {
   const shot = useShot();
   const [dpi, setDpi] = useState(300);
   const [without, setWithout] = useState<readonly string[]>([]);
+  const formats = useFormats("drawing");
   const panels = pageOf(scene, shot).length;
   const [whole, setWhole] = useState(true);
   const page = panels > 1 && whole;
   const [busy, setBusy] = useState(false);
   const stop = useRef<AbortController | null>(null);
 
-  const save = async (format: ExportFormat) => {
+  const save = async ({ id: format, extension, dots }: FormatInfo) => {
     stop.current = new AbortController();
     setBusy(true);
     try {
@@ -33,10 +36,10 @@ export function HandOverPanel() {
       const query = {
         ...(without.length ? { without: without.join(",") } : {}),
         ...(page ? { page: "1" } : {}),
-        ...(format === "png" ? { dpi: String(dpi) } : {}),
+        ...(dots ? { dpi: String(dpi) } : {}),
       };
       const { file, missing } = await fetchExport(exportPath(id, shot.id, format, query), stop.current.signal);
-      download(file, `${fileName(`${scene.title} ${shot.name}`)}.${format}`);
+      download(file, `${fileName(`${scene.title} ${shot.name}`)}.${extension}`);
       if (missing) say(`The file lacks a photo that is not on this machine: ${missing}. It says so on its margin.`);
     } catch (error) {
       if ((error as Error).name !== "AbortError") say((error as Error).message);
@@ -68,28 +71,26 @@ export function HandOverPanel() {
         )}
         {panels > 1 && <Check label={`All ${panels} panels of the page`} checked={page} onChange={setWhole} />}
       </fieldset>
-      <Button primary className="w-full" disabled={busy} onClick={() => void save("svg")}>
-        Save SVG in true millimetres
-      </Button>
-      <Button className="w-full" disabled={busy} onClick={() => void save("pdf")}>
-        Save PDF in true millimetres
-      </Button>
-      <div className="space-y-1.5 border-t border-hair pt-2">
-        <NumberField
-          label="Resolution"
-          unit="dpi"
-          digits={0}
-          value={dpi}
-          min={36}
-          max={1e6}
-          step={10}
-          onChange={(value) => setDpi(Math.round(value))}
-        />
-        <p className="measure text-pencil">{pixels.join(" × ")} px</p>
-        <Button className="w-full" disabled={busy} onClick={() => void save("png")}>
-          Save PNG
-        </Button>
-      </div>
+      {formats.map((format, i) =>
+        format.dots ? (
+          <div key={format.id} className="space-y-1.5 border-t border-hair pt-2">
+            <NumberField
+              label="Resolution"
+              unit="dpi"
+              digits={0}
+              value={dpi}
+              min={36}
+              max={1e6}
+              step={10}
+              onChange={(value) => setDpi(Math.round(value))}
+            />
+            <p className="measure text-pencil">{pixels.join(" × ")} px</p>
+            <SaveAs format={format} busy={busy} onSave={save} />
+          </div>
+        ) : (
+          <SaveAs key={format.id} format={format} primary={i === 0} busy={busy} onSave={save} />
+        ),
+      )}
       {busy && <Working onStop={() => stop.current?.abort()}>Drawing…</Working>}
       <PrintFields />
       <BlankGrids />
@@ -105,5 +106,20 @@ export function HandOverPanel() {
         Save the scene as a file
       </Button>
     </div>
+  );
+}
+
+interface SaveAsProps {
+  readonly format: FormatInfo;
+  readonly primary?: boolean;
+  readonly busy: boolean;
+  readonly onSave: (format: FormatInfo) => Promise<void>;
+}
+
+function SaveAs({ format, primary, busy, onSave }: SaveAsProps) {
+  return (
+    <Button primary={primary} className="w-full" disabled={busy} onClick={() => void onSave(format)}>
+      Save {format.label}
+    </Button>
   );
 }

@@ -1,5 +1,6 @@
+import type { PrintStatus } from "@zanvo/core/answers";
 import { useEffect, useRef, useState } from "react";
-import { fetchPrint, orderPrint, printStatus, stopPrint, type PrintOrder, type PrintStatus } from "../../api";
+import { fetchPrint, orderPrint, printStatus, stopPrint, type PrintOrder } from "../../api";
 import { download } from "../../files";
 import { Progress, say, Working } from "../../ui";
 import { useBoard } from "../board";

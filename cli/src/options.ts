@@ -1,0 +1,24 @@
+/** The options of every command, as the shell reads them. */
+export const OPTIONS = {
+  shot: { type: "string" },
+  points: { type: "string" },
+  format: { type: "string" },
+  out: { type: "string" },
+  dpi: { type: "string" },
+  without: { type: "string" },
+  paper: { type: "string" },
+  overlap: { type: "string" },
+  margin: { type: "string" },
+  every: { type: "string" },
+  photo: { type: "string" },
+  data: { type: "string" },
+  page: { type: "boolean" },
+  blank: { type: "boolean" },
+  strict: { type: "boolean" },
+  help: { type: "boolean", short: "h" },
+} as const;
+
+/** The options that take no value, but for help. */
+export type Switch = "page" | "blank" | "strict";
+/** The options that take a value. */
+export type Valued = Exclude<keyof typeof OPTIONS, Switch | "help">;

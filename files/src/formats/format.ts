@@ -1,0 +1,30 @@
+import type { FormatInfo } from "@zanvo/core/answers";
+import type { Drawing } from "@zanvo/core/drawing";
+import type { Scene } from "@zanvo/core/scene";
+import type { Jpegs } from "@zanvo/raster";
+
+export type Content = string | Uint8Array;
+
+/** How a drawing is written. */
+export interface DrawingOptions {
+  /** Dots per inch, for what is made of dots. */
+  readonly dpi: number;
+  /** Those of the pictures under the drawing that are there, by what they are called. */
+  readonly jpegs?: Jpegs;
+}
+
+/** A format that a drawing can be written as. What writes it is loaded when it is first used. */
+export interface DrawingFormat extends FormatInfo {
+  readonly of: "drawing";
+  readonly mime: string;
+  readonly write: (drawing: Drawing, options: DrawingOptions) => Promise<Content>;
+}
+
+/** A format that the masses of a scene can be written as, without any view. */
+export interface MassesFormat extends FormatInfo {
+  readonly of: "masses";
+  readonly mime: string;
+  readonly write: (scene: Scene) => Promise<Content>;
+}
+
+export type Format = DrawingFormat | MassesFormat;

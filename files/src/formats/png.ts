@@ -1,0 +1,11 @@
+import type { DrawingFormat } from "./format";
+
+export const png: DrawingFormat = {
+  id: "png",
+  label: "PNG",
+  mime: "image/png",
+  extension: "png",
+  of: "drawing",
+  dots: true,
+  write: async (drawing, { dpi, jpegs }) => (await import("@zanvo/raster")).toPng(drawing, dpi, jpegs),
+};
