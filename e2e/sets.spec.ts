@@ -134,7 +134,7 @@ test("squares carry their measures and fade; measuring and distance points are s
 test("aids for far points are drawn on the margin as asked", async ({ page }) => {
   const id = await lay(page);
   await grid(page);
-  await page.getByText("Aids on the margin").click();
+  await page.locator("summary", { hasText: "Aids on the margin" }).click();
   for (const kind of [
     "Numbered edge ticks",
     "Tilts beside the ticks",

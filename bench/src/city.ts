@@ -1,10 +1,10 @@
-import { see } from "@zanvo/core/visibility";
+import { visibleEdges } from "@zanvo/core/visibility";
 import {
   built,
   DEFAULT_ROW,
   DEFAULT_STREET,
   fillRow,
-  keptBuild,
+  buildCache,
   moved,
   type Building,
   type Built,
@@ -103,17 +103,17 @@ export function towns(): void {
   const { solids, details } = built(elements);
   const mesh = meshOf(solids);
   // As the board's worker does: what did not change is not built again.
-  const kept = keptBuild();
+  const kept = buildCache();
   kept(elements);
   let step = 0;
-  const look = (world: Built) => void see(world.solids, eye, world.details);
+  const look = (world: Built) => void visibleEdges(world.solids, eye, world.details);
   const oneMoved = () =>
     look(kept(elements.map((element, i) => (i === 40 ? moved(element, 0.01 * ++step, 0) : element))));
   const [whole, one, again, rays] = medians(
     [
       () => look(built(elements)),
       oneMoved,
-      () => void see(solids, [3.1, 0, 1.7], details),
+      () => void visibleEdges(solids, [3.1, 0, 1.7], details),
       () => void sampled(mesh, solids, new Vector3(...eye), 20),
     ],
     5,

@@ -1,7 +1,7 @@
 import { PerspectiveCamera, Vector3 } from "three";
 import { newScene } from "@zanvo/core/scene";
 import { projectMany, viewOf } from "@zanvo/core/shot";
-import { see } from "@zanvo/core/visibility";
+import { visibleEdges } from "@zanvo/core/visibility";
 import { build, type Block, type Solid } from "@zanvo/core/world";
 import { medians, row, seeded } from "./timing";
 
@@ -92,7 +92,7 @@ function sampled(solids: readonly Solid[], eye: readonly [number, number, number
 export function visibility(): void {
   const eye = [0, 0, 1.6] as const;
   const solids = build(town(50));
-  const [ours, peer] = medians([() => see(solids, eye), () => sampled(solids, eye, 100)], 5);
+  const [ours, peer] = medians([() => visibleEdges(solids, eye), () => sampled(solids, eye, 100)], 5);
   row(
     "hidden lines, 50 blocks",
     `${ours.toFixed(2)} ms, ray sampling at 1 % ${peer.toFixed(0)} ms: ${(peer / ours).toFixed(0)}x`,
@@ -100,7 +100,7 @@ export function visibility(): void {
   );
   const towns = [100, 400, 1600].map((n) => build(town(n)));
   const each = medians(
-    towns.map((many) => () => see(many, eye)),
+    towns.map((many) => () => visibleEdges(many, eye)),
     7,
   );
   row(

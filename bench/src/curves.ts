@@ -12,7 +12,7 @@ import {
   viewOf,
   type View,
 } from "@zanvo/core/shot";
-import { NOTHING_VISIBLE, see } from "@zanvo/core/visibility";
+import { NOTHING_VISIBLE, visibleEdges } from "@zanvo/core/visibility";
 import { build } from "@zanvo/core/world";
 import { street } from "./browser";
 import { medians, row } from "./timing";
@@ -134,7 +134,7 @@ export function curves(): void {
     "at least 5x",
   );
 
-  const seen = see(build(street(300).elements), view.eye);
+  const seen = visibleEdges(build(street(300).elements), view.eye);
   const [grid, buildings] = medians(
     [
       () => void compose(contextOf(scene, shot, NOTHING_VISIBLE), { only: ["bundles", "squares"] }),

@@ -1,7 +1,7 @@
 import { Type } from "@sinclair/typebox";
 import { checker } from "@zanvo/core/document";
 import { shotOf } from "@zanvo/core/scene";
-import { project as see, viewOf } from "@zanvo/core/shot";
+import { project as visibleEdges, viewOf } from "@zanvo/core/shot";
 import { jsonIn, needed, sceneIn, type Call } from "./io";
 
 const fitsPoints = checker(Type.Array(Type.Tuple([Type.Number(), Type.Number(), Type.Number()])));
@@ -11,7 +11,7 @@ export async function project(call: Call) {
   const points = fitsPoints(await jsonIn(needed(call, "points"), call.io));
   const view = viewOf(shotOf(await sceneIn(call), call.options.shot));
   return points.map((p) => {
-    const at = see(view, p);
+    const at = visibleEdges(view, p);
     return at && { x: at[0], y: at[1] };
   });
 }

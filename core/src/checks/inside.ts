@@ -1,5 +1,5 @@
 import { distance2, type Vec2 } from "../geometry";
-import { boxOf, outlineOf, sideOf, stands, standsAt, type Element } from "../world";
+import { boxOf, kindOf, outlineOf, sideOf, stands, standsAt, type Element } from "../world";
 import { tenth, type Check } from "./finding";
 
 /** The eye is put so far before the wall that it is nearest to, m. */
@@ -11,8 +11,7 @@ const CLEAR = 0.5;
  */
 function within(element: Element, at: Vec2, z: number): boolean {
   const { origin, height } = boxOf(element);
-  const open =
-    element.kind === "building" ? Math.max(0, ...(element.passages ?? []).map((passage) => passage.height)) : 0;
+  const open = kindOf(element).open?.(element) ?? 0;
   return z > origin.z + open && z < origin.z + height && standsAt(element, at);
 }
 
@@ -35,9 +34,7 @@ function outside(element: Element, [x, y]: Vec2): Vec2 {
 /** The eye stands inside something: its walls from within are all that is seen. */
 export const insideThing: Check = ({ scene, shot }) => {
   const { x, y, z } = shot.eye;
-  const element = scene.elements.find(
-    (one) => !one.hidden && stands(one) && one.kind !== "steps" && within(one, [x, y], z),
-  );
+  const element = scene.elements.find((one) => !one.hidden && stands(one) && within(one, [x, y], z));
   if (!element) return [];
   const [ox, oy] = outside(element, [x, y]);
   const far = distance2([x, y], [ox, oy]);

@@ -2,8 +2,8 @@ import Flatbush from "flatbush";
 import { contains, distance2, fromStretch, type Vec2, type Vec3 } from "../geometry";
 import type { Scene, Shot } from "../scene";
 import { project, viewOf, type View } from "../shot";
-import { OUTLINE, see, type Seen } from "../visibility";
-import { built, keptBuild, moved, outlineOf, stands, type Element, type Solid } from "../world";
+import { OUTLINE, visibleEdges, type VisibleEdges } from "../visibility";
+import { built, buildCache, moved, outlineOf, stands, type Element, type Solid } from "../world";
 import { tenth, type Finding } from "./finding";
 
 /**
@@ -80,7 +80,7 @@ function together(p: Line, q: Line): { readonly long: number; readonly off: numb
 function outlines(
   view: View,
   solids: readonly Solid[],
-  { ends, solid, sight }: Seen,
+  { ends, solid, edgeClass }: VisibleEdges,
 ): { readonly lines: Line[]; readonly corners: { readonly element: string; readonly at: Vec2 }[] } {
   const own = new Map<number, Set<string>>();
   const key = ([x, y, z]: Vec3) => `${x.toFixed(5)} ${y.toFixed(5)} ${z.toFixed(5)}`;
@@ -91,7 +91,7 @@ function outlines(
   };
   const lines: Line[] = [];
   const corners: { element: string; at: Vec2 }[] = [];
-  sight.forEach((as, i) => {
+  edgeClass.forEach((as, i) => {
     if (as !== OUTLINE || solid[i] >= solids.length) return;
     const e = ends.subarray(6 * i, 6 * i + 6);
     const world: readonly Vec3[] = [
@@ -114,7 +114,7 @@ function outlines(
  * together.
  * Things that stand against each other are left out; so is an edge that ends because the other hides it.
  */
-export function tangentsOf(view: View, solids: readonly Solid[], seen: Seen): Tangent[] {
+export function tangentsOf(view: View, solids: readonly Solid[], seen: VisibleEdges): Tangent[] {
   const { lines, corners } = outlines(view, solids, seen);
   if (lines.length < 2) return [];
   const beside = neighbours(solids);
@@ -157,7 +157,7 @@ export function tangentsOf(view: View, solids: readonly Solid[], seen: Seen): Ta
 
 const tangentsFrom = (solids: readonly Solid[], shot: Shot): Tangent[] => {
   const view = viewOf(shot);
-  return tangentsOf(view, solids, see(solids, view.eye));
+  return tangentsOf(view, solids, visibleEdges(solids, view.eye));
 };
 
 /** Ways and lengths, m, by which an eye is moved to be free of tangents: aside, up and down, ahead and back. */
@@ -229,7 +229,7 @@ export function nudgedBlock(
   shot: Shot,
   pair: readonly [string, string],
 ): { readonly element: Element; readonly left: number; readonly far: number } | null {
-  const build = keptBuild();
+  const build = buildCache();
   const tangentsWith = (elements: readonly Element[]) => tangentsFrom(build(elements).solids, shot);
   const { length: now } = tangentsWith(scene.elements);
   const loose = scene.elements.filter((one) => pair.includes(one.id) && !one.locked && stands(one));

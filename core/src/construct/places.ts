@@ -1,4 +1,4 @@
-import { middleOf, offPath, type Element, type Row } from "../world";
+import { kindOf, middleOf, offPath, type Element, type Row } from "../world";
 
 /** Things that stand together: a row, a group, or what belongs to neither. */
 export interface Standing {
@@ -21,7 +21,7 @@ const FAR = 45;
  * the street nearest to most of them.
  */
 export function byStreet(elements: readonly Element[], rows: readonly Row[] = []): Place[] {
-  const streets = elements.filter(({ kind }) => kind === "street" || kind === "canal");
+  const streets = elements.filter((element) => kindOf(element).way);
   const names = new Map(rows.map(({ id, name }) => [id, name]));
   const together = new Map<string, { name: string | null; elements: Element[] }>();
   for (const element of elements) {

@@ -1,8 +1,8 @@
 import { BadInput, type Fault } from "../problem";
-import { DEFAULT_SHOW } from "../drawing";
+import { DEFAULT_SHOW, detailSwitch } from "../drawing";
 import { LAWS } from "../lens";
 import { MAX_ELEMENTS, type Scene } from "../scene";
-import { elementFault, type Element } from "../world";
+import { DETAIL_KINDS, elementFault, kindOf, type Element } from "../world";
 import { elementFits, sceneFits } from "./compiled";
 import { fitting } from "./fitting";
 
@@ -22,7 +22,7 @@ export interface ElementSummary {
 
 export const summaryOf = (element: Element): ElementSummary => ({
   id: element.id,
-  steps: element.kind === "steps" ? element.count : 0,
+  steps: kindOf(element).steps?.(element) ?? 0,
 });
 
 /** The first thing of which a scene has more than a drawing could want. */
@@ -46,6 +46,12 @@ function excess({ orientations, shots }: Scene, elements: readonly ElementSummar
     ? undefined
     : { path: `shots/${far}/lens/distance`, message: `must be <= ${MAX_CURVED} in a curved lens.` };
 }
+
+/** What a shot can say how strongly it shows: kinds of layers, and kinds of details. */
+const SWITCHES: ReadonlySet<string> = new Set([
+  ...Object.keys(DEFAULT_SHOW),
+  ...DETAIL_KINDS.map(({ id }) => detailSwitch(id)),
+]);
 
 /** Refuses an id that stands in a list twice. */
 function checkIds(list: string, items: readonly { readonly id: string }[]): void {
@@ -76,7 +82,7 @@ function checkWhole(scene: Scene, elements: readonly ElementSummary[]): void {
       throw new BadInput([{ path: `rows/${i}`, message: "needs a street side, with from and to, or a lot." }]);
   });
   shots.forEach(({ frame, sheet, show = {} }, i) => {
-    const unknown = Object.keys(show).find((key) => !Object.hasOwn(DEFAULT_SHOW, key));
+    const unknown = Object.keys(show).find((key) => !SWITCHES.has(key));
     if (unknown !== undefined)
       throw new BadInput([{ path: `shots/${i}/show/${unknown}`, message: "is not a field that belongs here." }]);
     if (

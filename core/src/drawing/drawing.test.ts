@@ -5,7 +5,7 @@ import { newScene, type Scene, type Shot, type Show } from "../scene";
 import { project, rimRadius, viewOf } from "../shot";
 import { anyShot, anyBlocks, block, shotWith } from "../testing";
 import { blockAxes, build, built, DEFAULT_STREET, type Building, type Street } from "../world";
-import { see } from "../visibility";
+import { visibleEdges } from "../visibility";
 import { compassArc, horizonPlanes, pickedArcs, pinsOf, vanishingPoint } from "../vanishing";
 import { compassFeet, draw, drawDesk, segmentLines, showOf, thinned, toSvg } from ".";
 
@@ -14,7 +14,8 @@ const sceneOf = (shot = shotWith(), elements: Scene["elements"] = []): Scene => 
   elements,
   shots: [shot],
 });
-const drawn = (scene: Scene) => draw(scene, scene.shots[0], see(build(scene.elements), viewOf(scene.shots[0]).eye));
+const drawn = (scene: Scene) =>
+  draw(scene, scene.shots[0], visibleEdges(build(scene.elements), viewOf(scene.shots[0]).eye));
 
 describe("a drawing", () => {
   it("keeps every line inside the panel and finite, whatever stands beside or behind the eye", () => {
@@ -123,7 +124,7 @@ describe("far things", () => {
       return draw(
         scene,
         { ...scene.shots[0], show: { ...showOf(scene.shots[0]), ...show } },
-        see(solids, viewOf(scene.shots[0]).eye, details),
+        visibleEdges(solids, viewOf(scene.shots[0]).eye, details),
       )
         .layers.map(({ id }) => id)
         .filter((id) => ["details", "creases", "meetings", "outlines"].includes(id));

@@ -1,7 +1,7 @@
 import { newScene, type Scene } from "../scene";
 import { shotWith } from "../testing";
 import { build } from "../world";
-import { see } from "../visibility";
+import { visibleEdges } from "../visibility";
 import {
   compose,
   composer,
@@ -34,7 +34,7 @@ const scene: Scene = {
   shots: [{ ...shot, measured: [{ plane: "level", at: 0, every: 1, heavy: 5, strength: 1 }], show: { squares: 1 } }],
 };
 const [only] = scene.shots;
-const context = contextOf(scene, only, see(build(scene.elements), [0, 0, 1.6]));
+const context = contextOf(scene, only, visibleEdges(build(scene.elements), [0, 0, 1.6]));
 
 /** A square of 20 mm with a square hole of 10 mm in it: 300 square mm. */
 const shadow = layerKind({
@@ -94,7 +94,10 @@ describe("the composer", () => {
 
   it("works out again only what depends on a change", () => {
     const again = composer();
-    const [before, after] = [again(context), again({ ...context, visible: see(build(scene.elements), [1, 0, 1.6]) })];
+    const [before, after] = [
+      again(context),
+      again({ ...context, visible: visibleEdges(build(scene.elements), [1, 0, 1.6]) }),
+    ];
     const kept = after.filter((layer) => before.includes(layer)).map(({ id }) => id);
     expect(kept).toEqual([
       "grid-main-left",

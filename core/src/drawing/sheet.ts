@@ -3,7 +3,7 @@ import { BadInput } from "../problem";
 import { pageOf, shotOf, type Orientation, type Scene, type Shot } from "../scene";
 import { viewOf } from "../shot";
 import { pinsOf } from "../vanishing";
-import { see, type Seen } from "../visibility";
+import { visibleEdges, type VisibleEdges } from "../visibility";
 import { built } from "../world";
 import { compose } from "./compose";
 import type { Drawing, Photo } from "./layer";
@@ -20,7 +20,7 @@ interface WithOrientations {
 }
 
 /** What the layers of a shot are worked out from, on its sheet and with all its pins. */
-export const contextOf = ({ orientations }: WithOrientations, shot: Shot, visible: Seen): LayerContext => ({
+export const contextOf = ({ orientations }: WithOrientations, shot: Shot, visible: VisibleEdges): LayerContext => ({
   orientations,
   shot,
   view: viewOf(shot),
@@ -37,7 +37,7 @@ function photosOf({ references }: Scene, { under, frame }: Shot): Photo[] {
 }
 
 /** The drawing of one shot, from the edges that its eye sees; layers with nothing in them are left out. */
-export const draw = (scene: Scene, shot: Shot, visible: Seen): Drawing => ({
+export const draw = (scene: Scene, shot: Shot, visible: VisibleEdges): Drawing => ({
   title: `${scene.title}: ${shot.name}`,
   width: shot.sheet.width,
   height: shot.sheet.height,
@@ -61,7 +61,7 @@ export function drawShot(scene: Scene, shotId?: string, without: readonly string
   const show = { ...shot.show, ...Object.fromEntries(without.map((kind) => [kind, 0])) };
   const under = without.includes("photo") ? undefined : shot.under;
   const { solids, details } = built(scene.elements);
-  return draw(scene, { ...shot, show, under }, see(solids, viewOf(shot).eye, details));
+  return draw(scene, { ...shot, show, under }, visibleEdges(solids, viewOf(shot).eye, details));
 }
 
 /**

@@ -1,43 +1,48 @@
 import { distance2, sub, type Vec2, type Vec3 } from "../geometry";
 import { roomOf } from "../scene";
 import { clipToSight, CurveBook, drawSegment, project, sightPlanes, type View } from "../shot";
-import { DETAIL, OUTLINE, type Seen, type Sight } from "../visibility";
+import { DETAIL, OUTLINE, type VisibleEdges, type EdgeClass } from "../visibility";
 import { NO_LINES, type Shapes } from "./layer";
 import type { LayerContext } from "./layers/kind";
 
-/** The stretches of one sight on paper, cut at the panel. */
-export const stretchLines = (view: View, seen: Seen, sight: Sight): Shapes =>
-  segmentLines(view, stretchesOf(seen, sight));
+/** The stretches of one edgeClass on paper, cut at the panel. */
+export const stretchLines = (view: View, seen: VisibleEdges, edgeClass: EdgeClass): Shapes =>
+  segmentLines(view, stretchesOf(seen, edgeClass));
 
-type Segment = readonly [Vec3, Vec3];
+export type Segment = readonly [Vec3, Vec3];
 
-/** Stretches of one sight, and the solid that each is of. */
+/** Stretches of one edgeClass, and the solid that each is of. */
 interface Sorted {
   readonly segments: readonly Segment[];
   readonly solid: readonly number[];
+  readonly detail: readonly number[];
 }
 
-/** What is seen, sorted by sight once: it is drawn again with every turn of the view. */
-const sorted = new WeakMap<Seen, Map<Sight, Sorted>>();
+/** What is seen, sorted by edgeClass once: it is drawn again with every turn of the view. */
+const sorted = new WeakMap<VisibleEdges, Map<EdgeClass, Sorted>>();
 
-function sortedBy(seen: Seen, wanted: Sight): Sorted {
+function sortedBy(seen: VisibleEdges, wanted: EdgeClass): Sorted {
   let by = sorted.get(seen);
   if (!by) sorted.set(seen, (by = new Map()));
   let found = by.get(wanted);
   if (!found) {
-    const { ends, sight, solid } = seen;
-    const own = [...sight.keys()].filter((i) => sight[i] === wanted);
+    const { ends, edgeClass, solid, detail } = seen;
+    const own = [...edgeClass.keys()].filter((i) => edgeClass[i] === wanted);
     const at = (o: number): Vec3 => [ends[o], ends[o + 1], ends[o + 2]];
     by.set(
       wanted,
-      (found = { segments: own.map((i): Segment => [at(6 * i), at(6 * i + 3)]), solid: own.map((i) => solid[i]) }),
+      (found = {
+        segments: own.map((i): Segment => [at(6 * i), at(6 * i + 3)]),
+        solid: own.map((i) => solid[i]),
+        detail: own.map((i) => detail[i]),
+      }),
     );
   }
   return found;
 }
 
-/** The stretches of one sight, in the world, but for those of solids that are left out. */
-function stretchesOf(seen: Seen, wanted: Sight, out?: Uint8Array): readonly Segment[] {
+/** The stretches of one edgeClass, in the world, but for those of solids that are left out. */
+function stretchesOf(seen: VisibleEdges, wanted: EdgeClass, out?: Uint8Array): readonly Segment[] {
   const { segments, solid } = sortedBy(seen, wanted);
   return out ? segments.filter((_, i) => !out[solid[i]]) : segments;
 }
@@ -79,7 +84,7 @@ export function thinned(view: View, details: readonly Segment[], gap: number): S
 const FAR = 5;
 
 /** Which solids are drawn so small that what is within their outline would clot: by number. */
-function small(view: View, seen: Seen, gap: number): Uint8Array {
+function small(view: View, seen: VisibleEdges, gap: number): Uint8Array {
   const { segments, solid } = sortedBy(seen, OUTLINE);
   const count = solid.reduce((most, s) => Math.max(most, s + 1), 0);
   const [x0, y0, x1, y1] = [Infinity, Infinity, -Infinity, -Infinity].map((start) =>
@@ -119,9 +124,12 @@ function pushLine(lines: number[], view: View, planes: readonly Vec3[], a: Vec3,
 }
 
 /** Which solids were too small the last time that they were asked for: the kinds of lines of one drawing share it. */
-const lastSmall = new WeakMap<Seen, { readonly view: View; readonly gap: number; readonly small: Uint8Array }>();
+const lastSmall = new WeakMap<
+  VisibleEdges,
+  { readonly view: View; readonly gap: number; readonly small: Uint8Array }
+>();
 
-function smallIn(view: View, seen: Seen, gap: number): Uint8Array {
+function smallIn(view: View, seen: VisibleEdges, gap: number): Uint8Array {
   const last = lastSmall.get(seen);
   if (last && last.view === view && last.gap === gap) return last.small;
   const found = small(view, seen, gap);
@@ -129,14 +137,31 @@ function smallIn(view: View, seen: Seen, gap: number): Uint8Array {
   return found;
 }
 
-/** The stretches of a class within a drawing, but for what would clot far away. */
-const stretchesIn = ({ view, visible, shot }: LayerContext, wanted: Sight): readonly Segment[] =>
-  stretchesOf(visible, wanted, wanted === OUTLINE ? undefined : smallIn(view, visible, roomOf(shot).gap));
-
 /** The visible edges of a class; things that are drawn small have their outline only. */
-export const edgeLines = (context: LayerContext, wanted: Sight): Shapes =>
-  segmentLines(context.view, stretchesIn(context, wanted));
+export const edgeLines = ({ view, visible, shot }: LayerContext, wanted: EdgeClass): Shapes =>
+  segmentLines(
+    view,
+    stretchesOf(visible, wanted, wanted === OUTLINE ? undefined : smallIn(view, visible, roomOf(shot).gap)),
+  );
 
-/** What is drawn on surfaces, none nearer to another than the shot's least gap. */
-export const detailLines = (context: LayerContext): Shapes =>
-  segmentLines(context.view, thinned(context.view, stretchesIn(context, DETAIL), roomOf(context.shot).gap));
+/** A stretch of a detail, and the place of its kind among `DETAIL_KINDS`. */
+export interface DetailStretch {
+  readonly segment: Segment;
+  readonly kind: number;
+}
+
+/**
+ * What is drawn on surfaces, in its order, none nearer to another than the shot's least gap.
+ * @param shown whether a kind of detail is drawn at all
+ */
+export function detailStretches(
+  { view, visible, shot }: LayerContext,
+  shown: (kind: number) => boolean,
+): readonly DetailStretch[] {
+  const { gap } = roomOf(shot);
+  const far = smallIn(view, visible, gap);
+  const { segments, solid, detail } = sortedBy(visible, DETAIL);
+  const kinds = new Map(segments.map((segment, i) => [segment, detail[i]]));
+  const wanted = segments.filter((_, i) => !far[solid[i]] && shown(detail[i]));
+  return thinned(view, wanted, gap).map((segment) => ({ segment, kind: kinds.get(segment)! }));
+}

@@ -1,71 +1,30 @@
 import { around, type Vec2 } from "../geometry";
 import { BadInput } from "../problem";
 import type { Scene } from "../scene";
-import {
-  boxOf,
-  DEFAULT_CANAL,
-  DEFAULT_SQUARE,
-  DEFAULT_STREET,
-  elementFault,
-  outlineOf,
-  tidy,
-  type Building,
-  type Canal,
-  type Element,
-  type Square,
-  type Street,
-} from "../world";
+import { elementFault, KINDS, kindOf, outlineOf, placesOf, tidy, type Element } from "../world";
 import { toEarth, toWorld, type Ground } from "./ground";
 
 /** What came of a file of real ground. */
 export interface BroughtIn {
-  readonly elements: readonly (Building | Street | Canal | Square)[];
+  readonly elements: readonly Element[];
   readonly ground: Ground;
   /** What was left, or taken otherwise than it stands in the file: a sentence each, with the feature's number. */
   readonly notes: readonly string[];
 }
 
-/** Metres for a storey, and a height where the file says none (common practice). */
-const STOREY = 3;
-const HEIGHT = 9;
 /** Farther than this from the origin, a degree no longer stands for the same metres, m. */
 const FAR = 50_000;
 /** No more features than these are looked at. */
 export const MOST_FEATURES = 20_000;
 /** No more corners than these are taken of one footprint. */
 const MOST_CORNERS = 12_000;
+/** Of a line, the bends after these are left out. */
+const MAX_BENDS = 2000;
 /** Sentences that are kept; of more of them, the number is told. */
 const NOTES = 50;
 
 const isRecord = (value: unknown): value is Record<string, unknown> =>
   typeof value === "object" && value !== null && !Array.isArray(value);
-
-/** A number in a property, with or without a unit: metres, or feet where it says so. */
-function measure(value: unknown): number | null {
-  if (typeof value === "number") return Number.isFinite(value) && value > 0 ? value : null;
-  const found = typeof value === "string" ? /^\s*(\d+(?:[.,]\d+)?)\s*(m|ft|')?\s*$/.exec(value) : null;
-  if (!found) return null;
-  const size = Number(found[1].replace(",", ".")) * (found[2] === "ft" || found[2] === "'" ? 0.3048 : 1);
-  return size > 0 ? size : null;
-}
-
-/** Heights by the usual keys (OpenStreetMap's Simple 3D Buildings (from memory)): foot, eaves and storeys. */
-function heightsOf(properties: Record<string, unknown>): {
-  readonly base: number;
-  readonly height: number;
-  readonly storeys: number | undefined;
-} {
-  const first = (...keys: string[]) =>
-    keys.map((key) => measure(properties[key])).find((size) => size !== null) ?? null;
-  const levels = first("building:levels", "levels", "num_floors");
-  const base = first("min_height", "building:min_height") ?? (first("building:min_level", "min_level") ?? 0) * STOREY;
-  const top = first("height", "building:height") ?? (levels === null ? HEIGHT + base : levels * STOREY);
-  return {
-    base,
-    height: Math.max(0.1, top - base),
-    storeys: levels === null ? undefined : Math.min(300, Math.max(1, Math.round(levels))),
-  };
-}
 
 /** A place to the tenth of a millimetre: no more of it is true, and it is shorter to keep. */
 const tenthOfMm = ([x, y]: Vec2) => ({ x: Number(x.toFixed(4)), y: Number(y.toFixed(4)) });
@@ -132,6 +91,17 @@ function ringsOf(
     holes ||= polygon.length > 1;
   }
   return { rings, holes };
+}
+
+type Properties = Readonly<Record<string, unknown>>;
+
+/** The kind that a feature is read as: the one that knows it for its own, or else the one that takes any. */
+function kindRead(shape: "line" | "area", properties: Properties) {
+  const readers = KINDS.filter(({ geoJson: { read } }) => read?.shape === shape);
+  return (
+    readers.find(({ geoJson: { read } }) => read?.is?.(properties)) ??
+    readers.find(({ geoJson: { read } }) => !read?.is)!
+  );
 }
 
 /** The features of a document. @throws BadInput for what is no GeoJSON, or in another coordinate system */
@@ -207,65 +177,47 @@ export function fromGeoJson(
     (box
       ? { longitude: box.x + box.width / 2, latitude: box.y + box.height / 2, north: 0 }
       : { longitude: 0, latitude: 0, north: 0 });
-  /** An element as it can stand; what cannot is told of and left out. */
-  const standing = (at: number, element: Building | Street | Canal | Square, points: readonly Vec2[]) => {
-    const fault = points.some(([x, y]) => Math.hypot(x, y) > FAR)
-      ? { message: `lies more than ${FAR / 1000} km from the origin; it was left out.` }
-      : elementFault(element);
+  /** An element of the kind that a feature is of, as it can stand; what cannot is told of and left out. */
+  const standing = (
+    at: number,
+    part: number,
+    shape: "line" | "area",
+    places: readonly Vec2[],
+    properties: Properties,
+  ) => {
+    if (places.some(([x, y]) => Math.hypot(x, y) > FAR)) {
+      note(at, `lies more than ${FAR / 1000} km from the origin; it was left out.`);
+      return [];
+    }
+    const kind = kindRead(shape, properties);
+    const element = {
+      ...kind.geoJson.read!.take({ places: places.map(tenthOfMm), properties }),
+      id: id(at, part),
+      kind: kind.kind,
+      name: nameOf(properties) ?? `${kind.word} ${at + 1}`,
+    } as Element;
+    const fault = elementFault(element);
     if (fault) note(at, fault.message);
     return fault ? [] : [element];
   };
-  const streets = lines.flatMap(({ at, path, properties }) => {
-    const points = path.map((place) => toWorld(own, place));
-    const width = measure(properties.width);
-    const what = { id: id(at, 0), path: points.slice(0, 2000).map(tenthOfMm) };
-    return standing(
+  const streets = lines.flatMap(({ at, path, properties }) =>
+    standing(
       at,
-      properties.waterway === "canal"
-        ? {
-            ...what,
-            kind: "canal",
-            name: nameOf(properties) ?? `Canal ${at + 1}`,
-            ...DEFAULT_CANAL,
-            ...(width === null ? {} : { width }),
-          }
-        : {
-            ...what,
-            kind: "street",
-            name: nameOf(properties) ?? `Street ${at + 1}`,
-            ...DEFAULT_STREET,
-            ...(width === null ? {} : { carriageway: width }),
-          },
-      points,
-    );
-  });
+      0,
+      "line",
+      path.slice(0, MAX_BENDS).map((place) => toWorld(own, place)),
+      properties,
+    ),
+  );
   const areas = read.flatMap(({ at, rings, properties }) =>
     rings.flatMap((ring, part) => {
       const points = tidy(ring.slice(0, -1).map((place) => toWorld(own, place)));
-      if (points.length > MOST_CORNERS) {
-        note(
-          at,
-          `has ${points.length.toLocaleString("en")} corners; up to ${MOST_CORNERS.toLocaleString("en")} can be taken.`,
-        );
-        return [];
-      }
-      const { base, height, storeys } = heightsOf(properties);
-      const what = { id: id(at, part), footprint: points.map(tenthOfMm) };
-      return standing(
+      if (points.length <= MOST_CORNERS) return standing(at, part, "area", points, properties);
+      note(
         at,
-        properties.place === "square"
-          ? { ...what, kind: "square", name: nameOf(properties) ?? `Square ${at + 1}`, heading: 0, ...DEFAULT_SQUARE }
-          : {
-              ...what,
-              kind: "building",
-              name: nameOf(properties) ?? `Building ${at + 1}`,
-              base,
-              height,
-              ...(storeys === undefined ? {} : { storeys }),
-              roof: { kind: "flat" },
-            },
-        points,
+        `has ${points.length.toLocaleString("en")} corners; up to ${MOST_CORNERS.toLocaleString("en")} can be taken.`,
       );
+      return [];
     }),
   );
   const more = notes.length - NOTES;
@@ -278,40 +230,6 @@ export function fromGeoJson(
 
 /** To a hundredth of a millimetre or so. */
 const degree = (value: number): number => Number(value.toFixed(10));
-
-/** How wide a thing along a line is, m, and what it is in the usual words (OpenStreetMap (from memory)). */
-function lineWords(element: Element): Record<string, unknown> | null {
-  switch (element.kind) {
-    case "street":
-      return { highway: "unclassified", width: element.carriageway };
-    case "canal":
-      return { waterway: "canal", width: element.width };
-    case "bridge":
-      return { man_made: "bridge", width: element.width };
-    default:
-      return null;
-  }
-}
-
-/** What is told of an area: how high it is, and what; null for what is none on the ground. */
-function areaWords(element: Element): Record<string, unknown> | null {
-  if (element.kind === "square") return { place: "square" };
-  if (element.kind === "skyline") return null;
-  const {
-    origin: { z },
-    height,
-  } = boxOf(element);
-  const roof =
-    element.kind === "building" && element.roof.kind !== "flat"
-      ? { "roof:shape": element.roof.kind, "roof:height": element.roof.rise }
-      : {};
-  return {
-    height: z + height,
-    ...(z > 0 ? { min_height: z } : {}),
-    ...(element.kind === "building" && element.storeys ? { "building:levels": element.storeys } : {}),
-    ...roof,
-  };
-}
 
 /**
  * The masses of a scene as GeoJSON (RFC 7946), on the Earth where the scene's origin is: footprints with their
@@ -326,11 +244,12 @@ export function toGeoJson({ elements, ground = { longitude: 0, latitude: 0, nort
       const feature = (properties: Record<string, unknown>, geometry: object) => [
         { type: "Feature", id: element.id, properties: { name: element.name, ...properties }, geometry },
       ];
-      const [line, area] = [lineWords(element), areaWords(element)];
-      if (line && "path" in element)
-        return feature(line, { type: "LineString", coordinates: element.path.map(({ x, y }) => earth([x, y])) });
+      const written = kindOf(element).geoJson.write(element);
+      if (!written) return [];
+      if (written.shape === "line")
+        return feature(written.properties, { type: "LineString", coordinates: placesOf(element).map(earth) });
       const ring = outlineOf(element).map(earth);
-      return area ? feature(area, { type: "Polygon", coordinates: [[...ring, ring[0]]] }) : [];
+      return feature(written.properties, { type: "Polygon", coordinates: [[...ring, ring[0]]] });
     }),
   };
 }

@@ -1,6 +1,6 @@
 import { BadInput } from "../problem";
 import { frameOn, PAPERS, sheetOf } from "./papers";
-import { FORMAT, VERSION } from "./format";
+import { FORMAT, VERSION } from "../format";
 import type { Aids, Bundle, Room, Scene, Sheet, Shot } from "../schema";
 
 export const DEFAULT_BUNDLE: Omit<Bundle, "pin"> = { spacing: 12, strength: 0.5 };

@@ -1,5 +1,5 @@
 export * from "./defaults";
-export * from "./format";
+export * from "../format";
 export * from "./names";
 export * from "./page";
 export * from "./papers";

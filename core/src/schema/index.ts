@@ -1,3 +1,2 @@
-export * from "./elements";
-export * from "./fields";
+export * from "../fields";
 export * from "./scene";

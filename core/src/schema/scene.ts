@@ -1,8 +1,8 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { LAWS, type LawId } from "../lens";
-import { FORMAT, MAX_ELEMENTS, VERSION } from "../scene";
-import { RowSchema, SCHEMAS, type Element } from "./elements";
-import { Heading, Id, Metres, Point2, Point3, Size, strict } from "./fields";
+import { FORMAT, MAX_ELEMENTS, VERSION } from "../format";
+import { KINDS, RowSchema, type Element } from "../world";
+import { Heading, Id, Metres, Point2, Point3, Size, strict } from "../fields";
 
 /** A place on the desk, in mm: pins may lie far off the sheet. */
 const Millimetres = Type.Number({ minimum: -1e7, maximum: 1e7 });
@@ -62,7 +62,7 @@ export const ElementSchema = Type.Unsafe<Element>({
   type: "object",
   discriminator: { propertyName: "kind" },
   required: ["kind"],
-  oneOf: Object.values(SCHEMAS),
+  oneOf: KINDS.map(({ schema }) => schema),
 });
 
 /** A plane measured out in squares of `every` metres, every `heavy`th line heavier. */

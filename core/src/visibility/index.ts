@@ -1,2 +1,2 @@
-export * from "./kept";
-export * from "./see";
+export * from "./cache";
+export * from "./edges";

@@ -47,7 +47,7 @@ function pieceOf(
   const planes = new Float64Array(4 * (loop.length + 1));
   const put = (row: number, n: Vec3, k: number, sign: number) =>
     planes.set([n[0] * sign, n[1] * sign, n[2] * sign, k * sign], 4 * row);
-  // Seen from the front the loop turns left about the line of sight, seen from behind it turns right.
+  // VisibleEdges from the front the loop turns left about the line of sight, seen from behind it turns right.
   const side = height > 0 ? 1 : -1;
   put(0, normal, offset, side);
   loop.forEach((number, i) => {

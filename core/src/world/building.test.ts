@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import type { Vec2 } from "../geometry";
 import { between } from "../testing";
-import { meetings } from "../visibility/meetings";
+import { intersectionCurves } from "../visibility/intersections";
 import {
   buildBuilding,
   built,
@@ -170,7 +170,7 @@ describe("a building", () => {
     ]);
     // The south slope rises 1 m a metre: the stack leaves it from 7.6 to 8.4 m, level along its two sides and
     // slanting up the others.
-    const found = meetings(solids).map(({ a, b }) => [a[2], b[2]].sort());
+    const found = intersectionCurves(solids).map(({ a, b }) => [a[2], b[2]].sort());
     // Moved, the stacks go along.
     expect(moved(house, 3, -2)).toMatchObject({
       footprint: [{ x: 3, y: -2 }, {}, {}, {}],

@@ -1,8 +1,6 @@
 import earcut from "earcut";
 import type { Vec2, Vec3 } from "../geometry";
-import { canalFault } from "./canal";
-import { canalRibbon } from "./outline";
-import type { Element } from "../schema";
+import { kindOf, type Element } from "./kinds";
 import type { Solid } from "./solid";
 
 /** The ground reaches so far beyond all that is dug, m. */
@@ -14,9 +12,10 @@ const BEYOND = 20_000;
  * stands on it from an eye in the water. None where nothing is dug, since then nothing lies under it.
  */
 export function groundAround(elements: readonly Element[]): Solid[] {
-  const holes = elements.flatMap((element) =>
-    element.kind === "canal" && !element.hidden && !canalFault(element) ? [canalRibbon(element)] : [],
-  );
+  const holes = elements.flatMap((element) => {
+    const hole = element.hidden ? null : kindOf(element).dug?.(element);
+    return hole ? [hole] : [];
+  });
   if (holes.length === 0) return [];
   const all = holes.flat();
   const bound = (k: 0 | 1, by: number) => by * Math.max(...all.map((p) => by * p[k])) + by * BEYOND;

@@ -1,63 +1,25 @@
-import { buildBlock } from "./block";
-import { bridgeFault, buildBridge } from "./bridge";
-import { buildBuilding, faultOf } from "./building";
-import { buildCanal, canalFault } from "./canal";
+import type { Detail } from "./details";
 import { groundAround } from "./ground";
-import { openingsOf } from "./openings";
-import type { Element } from "../schema";
-import { buildSkyline, skylineFault } from "./skyline";
-import type { Detail, Solid } from "./solid";
-import { buildSquare, squareDetails, squareFault } from "./square";
-import { buildSteps } from "./steps";
-import { buildStreet, streetDetails, streetFault } from "./street";
+import { kindOf, type Element, type ElementFault } from "./kinds";
+import type { Solid } from "./solid";
 
-export type { Block, Bridge, Building, Canal, Element, Row, Skyline, Square, Steps, Street } from "../schema";
-export * from "./block";
 export * from "./box";
-export * from "./bridge";
-export * from "./building";
-export * from "./canal";
-export { wayOf, type Way } from "./foot";
-export * from "./openings";
+export * from "./details";
+export { KINDS, kindOf, type Box, type Element, type ElementFault, type ElementKind, type Figure } from "./kinds";
+export * from "./kinds/block";
+export * from "./kinds/bridge";
+export * from "./kinds/building";
+export * from "./kinds/canal";
+export * from "./kinds/skyline";
+export * from "./kinds/square";
+export * from "./kinds/steps";
+export * from "./kinds/street";
 export * from "./outline";
 export * from "./path";
 export * from "./polygon";
-export * from "./roofs";
 export * from "./row";
-export * from "./skyline";
+export { RowSchema, type Row } from "./rowSchema";
 export * from "./solid";
-export * from "./square";
-export * from "./steps";
-export * from "./street";
-
-/**
- * A kind of element: what it is built to, what is drawn on that and on the ground, and why one cannot be built, with
- * the field.
- */
-interface Kind<E> {
-  readonly build: (element: E) => Solid[];
-  readonly details?: (element: E, solids: readonly Solid[]) => Detail[];
-  readonly fault?: (element: E) => { readonly field: string; readonly message: string } | null;
-}
-
-/**
- * Every kind of element. A new kind is one file, a line here and in `box.ts`, and a schema among `SCHEMAS` and
- * `Element`.
- */
-export const KINDS: { readonly [K in Element["kind"]]: Kind<Extract<Element, { kind: K }>> } = {
-  block: { build: (element) => [buildBlock(element)] },
-  building: { build: buildBuilding, details: openingsOf, fault: faultOf },
-  steps: { build: buildSteps },
-  street: { build: buildStreet, details: streetDetails, fault: streetFault },
-  canal: { build: buildCanal, fault: canalFault },
-  bridge: { build: buildBridge, fault: bridgeFault },
-  square: { build: buildSquare, details: squareDetails, fault: squareFault },
-  skyline: { build: buildSkyline, fault: skylineFault },
-};
-
-const kindOf = <K extends Element["kind"]>(
-  element: Extract<Element, { kind: K }>,
-): Kind<Extract<Element, { kind: K }>> => KINDS[element.kind as K];
 
 /** What elements are built to: solids, and what is drawn on them and on the ground. */
 export interface Built {
@@ -77,14 +39,14 @@ export const build = (elements: readonly Element[]): Solid[] =>
   elements.flatMap((element) => (element.hidden ? [] : kindOf(element).build(element)));
 
 /** A world as the eye looks at it: elements as they are built, on the ground that is around what is dug. */
-export const built = (elements: readonly Element[]): Built => keptBuild()(elements);
+export const built = (elements: readonly Element[]): Built => buildCache()(elements);
 
 /**
  * A builder that keeps what it built: elements that come again as they were have the same solids again, so that what
  * is known
  * of them still holds.
  */
-export function keptBuild(): (elements: readonly Element[]) => Built {
+export function buildCache(): (elements: readonly Element[]) => Built {
   let kept = new Map<string, { readonly as: string; readonly built: Built }>();
   let ground = { as: "", solids: [] as readonly Solid[] };
   return (elements) => {
@@ -97,7 +59,7 @@ export function keptBuild(): (elements: readonly Element[]) => Built {
       return one;
     });
     kept = next;
-    const dug = elements.flatMap(({ kind }, i) => (kind === "canal" ? [parts[i].as] : [])).join();
+    const dug = elements.flatMap((element, i) => (kindOf(element).dug ? [parts[i].as] : [])).join();
     if (dug !== ground.as) ground = { as: dug, solids: groundAround(elements) };
     return {
       solids: [...parts.flatMap(({ built: { solids } }) => solids), ...ground.solids],
@@ -107,4 +69,4 @@ export function keptBuild(): (elements: readonly Element[]) => Built {
 }
 
 /** Why an element cannot be built, and the field; null where it can. */
-export const elementFault = (element: Element) => kindOf(element).fault?.(element) ?? null;
+export const elementFault = (element: Element): ElementFault | null => kindOf(element).fault?.(element) ?? null;

@@ -1,8 +1,9 @@
 import { dice, distance2, type Vec2 } from "../geometry";
-import { faultOf } from "./building";
-import { DEFAULT_DOOR, DEFAULT_WINDOWS } from "./openings";
+import { faultOf } from "./kinds/building";
+import { DEFAULT_DOOR, DEFAULT_WINDOWS } from "./kinds/building";
 import { centroid, inset, sideOf, tidy } from "./polygon";
-import type { Building, Row } from "../schema";
+import type { Building } from "./kinds/building";
+import type { Row } from "./rowSchema";
 
 /** What a row is built by where nothing else is said: a quarter's plain houses (common practice). */
 export const DEFAULT_ROW: Omit<Row, "id" | "name" | "from" | "to" | "lot" | "seed"> = {

@@ -18,6 +18,7 @@ export function loft(id: string, rings: readonly Ring[], apex: Vec3 | null, roun
   const vertices: Vec3[] = rings.flatMap(({ points, z }) => points.map(([x, y]): Vec3 => [x, y, z]));
   const sides: number[][] = [];
   const groups: (number | undefined)[] = [];
+  const names: string[] = [];
   const group = (side: number, last = false) =>
     round === "all" ? 0 : round === "sides" ? side : round === "apart" ? Number(last) : undefined;
   for (let r = 0; r + 1 < rings.length; r++)
@@ -25,6 +26,7 @@ export function loft(id: string, rings: readonly Ring[], apex: Vec3 | null, roun
       const [a, b] = [r * n + i, r * n + ((i + 1) % n)];
       sides.push([a, b, b + n, a + n]);
       groups.push(group(i));
+      names.push(r === 0 ? `wall ${i}` : `ring ${r} ${i}`);
     }
   const last = (rings.length - 1) * n;
   const bottom = Array.from({ length: n }, (_, i) => n - 1 - i);
@@ -34,18 +36,20 @@ export function loft(id: string, rings: readonly Ring[], apex: Vec3 | null, roun
       vertices,
       [bottom, Array.from({ length: n }, (_, i) => last + i), ...sides],
       [undefined, undefined, ...groups],
+      ["bottom", "top", ...names],
     );
   for (let i = 0; i < n; i++) {
     sides.push([last + i, last + ((i + 1) % n), vertices.length]);
     groups.push(group(i, true));
+    names.push(`roof ${i}`);
   }
-  return solidOf(id, [...vertices, apex], [bottom, ...sides], [undefined, ...groups]);
+  return solidOf(id, [...vertices, apex], [bottom, ...sides], [undefined, ...groups], ["bottom", ...names]);
 }
 
 /**
- * A closed solid from an upright profile that is drawn out level.
- * @param profile corners counter-clockwise, as seen from where it is drawn out to: across and up, m
- * @param at where a corner is in the world, so far drawn out (0 or 1)
+ * A closed solid from an upright profile that is extruded level.
+ * @param profile corners counter-clockwise, as seen from where it is extruded to: across and up, m
+ * @param at where a corner is in the world, at the start (0) or at the end (1)
  * @param arc the corners between which the profile is round, from and to
  */
 export function drawnOut(
@@ -64,5 +68,6 @@ export function drawnOut(
     vertices,
     [near, far, ...sides],
     [undefined, undefined, ...profile.map((_, i) => (arc && i >= arc[0] && i < arc[1] ? 0 : undefined))],
+    ["start", "end", ...profile.map((_, i) => `side ${i}`)],
   );
 }

@@ -11,6 +11,8 @@ export interface Face {
   readonly offset: number;
   /** The round surface that it is a facet of, if any. */
   readonly round?: number;
+  /** What it is of its solid: top, bottom, wall 0 ... */
+  readonly name?: string;
 }
 
 /** An edge from vertex a to vertex b, between two faces. */
@@ -24,13 +26,18 @@ export interface Edge {
   readonly smooth: boolean;
 }
 
-/** A closed solid with shared vertices, in world metres. */
+/**
+ * A solid with shared vertices, in world metres: closed, so that each edge lies between two faces; or an open sheet,
+ * which has no edges of its own.
+ */
 export interface Solid {
   /** The element it was built from. */
   readonly id: string;
   readonly vertices: readonly Vec3[];
   readonly faces: readonly Face[];
   readonly edges: readonly Edge[];
+  /** Which part of its element it is, where that is asked for. */
+  readonly part?: string;
   /** Whether no face of it can hide another part of it from an eye outside. */
   readonly convex: boolean;
 }
@@ -64,7 +71,7 @@ const turnsOneWay = (loop: readonly number[], vertices: readonly Vec3[], normal:
 /** Convex parts of a loop: itself, or triangles. */
 function piecesOf(loop: readonly number[], vertices: readonly Vec3[], normal: Vec3): readonly (readonly number[])[] {
   if (turnsOneWay(loop, vertices, normal)) return [loop];
-  // Seen along the axis that the normal runs nearest to, turned so that the loop stays counter-clockwise.
+  // VisibleEdges along the axis that the normal runs nearest to, turned so that the loop stays counter-clockwise.
   const [ax, ay, az] = normal.map(Math.abs);
   const [i, k] = az >= ax && az >= ay ? [0, 1] : ax >= ay ? [1, 2] : [2, 0];
   const triangles = earcut(loop.flatMap((n) => [vertices[n][i], vertices[n][k]]));
@@ -78,12 +85,14 @@ function piecesOf(loop: readonly number[], vertices: readonly Vec3[], normal: Ve
  * A solid from vertices and outward loops; the edges follow from the loops. Each edge must lie on two loops, once
  * each way.
  * @param round the round surface that each loop is a facet of, if any: joins between two facets of one are smooth
+ * @param names what each face is called, if anything
  */
 export function solidOf(
   id: string,
   vertices: readonly Vec3[],
   loops: readonly (readonly number[])[],
   round: readonly (number | undefined)[] = [],
+  names: readonly (string | undefined)[] = [],
 ): Solid {
   const faces = loops.map((loop, f): Face => {
     const normal = normalOf(loop, vertices);
@@ -93,6 +102,7 @@ export function solidOf(
       normal,
       offset: dot(normal, vertices[loop[0]]),
       round: round[f],
+      name: names[f],
     };
   });
   const open = new Map<string, number>();
@@ -115,6 +125,12 @@ export function solidOf(
   const convex = faces.every(({ normal, offset }) => vertices.every((p) => dot(normal, p) - offset <= FLAT));
   return { id, vertices, faces, edges, convex };
 }
+
+/** A solid as a part of its element. */
+export const asPart = (solid: Solid, part: string): Solid => ({ ...solid, part });
+
+/** The number of the face of a solid with a name; -1 where none has it. */
+export const faceNamed = ({ faces }: Solid, name: string): number => faces.findIndex((face) => face.name === name);
 
 /** Whether two faces fold inwards along their edge, which runs from a to b in the first one's loop. */
 const folds = (first: Face, second: Face, a: Vec3, b: Vec3): boolean =>
@@ -145,11 +161,4 @@ export function encloses({ vertices, faces }: Solid, p: Vec3): boolean {
       }
     }
   return Math.abs(turn) > 2 * Math.PI;
-}
-
-/** Something drawn on a surface: a straight stretch, m, and the face that it lies on; on the open ground, none. */
-export interface Detail {
-  readonly a: Vec3;
-  readonly b: Vec3;
-  readonly on?: { readonly solid: Solid; readonly face: number };
 }

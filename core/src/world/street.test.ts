@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { between, block } from "../testing";
-import { see } from "../visibility";
-import { areaTwice, build, built, DEFAULT_STREET, keptBuild, ribbonOf, streetFault, volumeOf, type Street } from ".";
+import { visibleEdges } from "../visibility";
+import { areaTwice, build, built, DEFAULT_STREET, buildCache, ribbonOf, streetFault, volumeOf, type Street } from ".";
 
 const street = (path: readonly (readonly [number, number])[], change: Partial<Street> = {}): Street => ({
   id: "s",
@@ -62,7 +62,7 @@ describe("a street", () => {
   });
 
   it("is built once for as long as it stays as it is", () => {
-    const kept = keptBuild();
+    const kept = buildCache();
     const [one, other] = [
       street([
         [0, 0],
@@ -115,9 +115,9 @@ describe("a street", () => {
     );
     const drawn = (elements: Parameters<typeof build>[0]) => {
       const { solids, details } = built(elements);
-      const seen = see(solids, [0, 0, 1.6], details);
-      return [...seen.sight.keys()]
-        .filter((i) => seen.sight[i] === 3)
+      const seen = visibleEdges(solids, [0, 0, 1.6], details);
+      return [...seen.edgeClass.keys()]
+        .filter((i) => seen.edgeClass[i] === 3)
         .reduce((sum, i) => sum + Math.abs(seen.ends[6 * i + 3] - seen.ends[6 * i]), 0);
     };
     expect(drawn([quay])).toBeCloseTo(80, 6);

@@ -1,7 +1,12 @@
+import { DETAIL_KINDS, type DetailKind } from "../../world";
 import { STYLES } from "../style";
+import { detailStretches, segmentLines } from "../visibleLines";
 import { layerKind } from "./kind";
-import { detailLines } from "../visibleLines";
 
+/** What the strength of a kind of detail is called in a shot's `show`. */
+export const detailSwitch = (kind: DetailKind): string => `details-${kind}`;
+
+/** What is drawn on surfaces: in one part, and those kinds that are weaker than the rest each in one of its own. */
 export const details = layerKind({
   id: "details",
   label: "Details",
@@ -10,5 +15,22 @@ export const details = layerKind({
   strength: 1,
   partOf: "buildings",
   ofEdges: true,
-  compute: (context) => detailLines(context),
+  compute: (context) => {
+    const { view, shot } = context;
+    const strengths = DETAIL_KINDS.map(({ id }) => shot.show?.[detailSwitch(id)] ?? 1);
+    const stretches = detailStretches(context, (kind) => strengths[kind] > 0);
+    const ofKind = (wanted: (kind: number) => boolean) =>
+      segmentLines(
+        view,
+        stretches.filter(({ kind }) => wanted(kind)).map(({ segment }) => segment),
+      );
+    return [
+      ofKind((kind) => strengths[kind] === 1),
+      ...DETAIL_KINDS.flatMap(({ id, label }, i) =>
+        strengths[i] === 1
+          ? []
+          : [{ id: detailSwitch(id), label, style: { opacity: strengths[i] }, ...ofKind((kind) => kind === i) }],
+      ),
+    ];
+  },
 });

@@ -16,6 +16,7 @@ import { squares } from "./squares";
 import type { LayerKind } from "./kind";
 export type { LayerContext, LayerKind, LayerPart } from "./kind";
 export { layerKind } from "./kind";
+export { detailSwitch } from "./details";
 export { BEYOND_SHEET } from "./compass";
 
 /** Every kind of layer that a drawing can have, from the bottom up. */

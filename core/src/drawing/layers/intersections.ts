@@ -1,4 +1,4 @@
-import { MEETING } from "../../visibility";
+import { INTERSECTION } from "../../visibility";
 import { STYLES } from "../style";
 import { layerKind } from "./kind";
 import { edgeLines } from "../visibleLines";
@@ -11,5 +11,5 @@ export const intersections = layerKind({
   strength: 1,
   partOf: "buildings",
   ofEdges: true,
-  compute: (context) => edgeLines(context, MEETING),
+  compute: (context) => edgeLines(context, INTERSECTION),
 });

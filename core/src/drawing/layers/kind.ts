@@ -2,7 +2,7 @@ import type { Rect } from "../../geometry";
 import type { Orientation, Shot } from "../../scene";
 import type { View } from "../../shot";
 import type { Pin } from "../../vanishing";
-import type { Seen } from "../../visibility";
+import type { VisibleEdges } from "../../visibility";
 import type { Shapes } from "../layer";
 import type { Style } from "../style";
 
@@ -14,7 +14,7 @@ export interface LayerContext {
   /** The pins whose lines are drawn. */
   readonly pins: readonly Pin[];
   /** The visible edges of what stands in the scene. */
-  readonly visible: Seen;
+  readonly visible: VisibleEdges;
   /** As far as this, in sheet mm, what goes on beyond the panel is drawn. */
   readonly within: Rect;
 }

@@ -4,7 +4,7 @@ import { Layer as KonvaLayer, Rect, Stage } from "react-konva/lib/ReactKonvaCore
 import { segmentLines, stretchLines, STYLES, type Layer, type Shapes } from "@zanvo/core/drawing";
 import { viewOf } from "@zanvo/core/shot";
 import { horizon, isLevel, lineIn, pinsOf } from "@zanvo/core/vanishing";
-import { CREASE, HIDDEN, MEETING, OUTLINE } from "@zanvo/core/visibility";
+import { CREASE, HIDDEN, INTERSECTION, OUTLINE } from "@zanvo/core/visibility";
 import { useMeasures } from "../../units";
 import { useBoard, useShot } from "../board";
 import { ArcHandles } from "./ArcHandles";
@@ -102,7 +102,7 @@ export function Desk() {
       own.push(
         mark("chosen-far", stretchLines(view, edges, HIDDEN), 0.2, [1, 1], 0.7),
         mark("chosen-crease", stretchLines(view, edges, CREASE)),
-        mark("chosen-meeting", stretchLines(view, edges, MEETING)),
+        mark("chosen-meeting", stretchLines(view, edges, INTERSECTION)),
         mark("chosen-outline", stretchLines(view, edges, OUTLINE)),
       );
     }

@@ -1,12 +1,12 @@
 import { expose } from "comlink";
 import type { Vec3 } from "@zanvo/core/geometry";
-import { keptSight, type Seen } from "@zanvo/core/visibility";
+import { visibilityCache, type VisibleEdges } from "@zanvo/core/visibility";
 import type { Element } from "@zanvo/core/world";
 
 /** So long is worked without listening whether it is still wanted, ms. */
 const DEAF = 25;
 
-const look = keptSight();
+const look = visibilityCache();
 /** What each asker wants now, by number: a run that is no longer it stops. */
 const wanted = new Map<string, number>();
 const listen = () => new Promise((resolve) => setTimeout(resolve, 0));
@@ -16,12 +16,12 @@ const api = {
    * The stretches of the elements' edges that an eye sees; null where the asker gave it up meanwhile.
    * @param onPart told each part as it comes, the nearest first
    */
-  async see(
+  async visibleEdges(
     asker: string,
     elements: readonly Element[],
     eye: Vec3,
-    onPart?: (part: Seen) => void,
-  ): Promise<Seen | null> {
+    onPart?: (part: VisibleEdges) => void,
+  ): Promise<VisibleEdges | null> {
     const run = (wanted.get(asker) ?? 0) + 1;
     wanted.set(asker, run);
     const parts = look(elements, eye);

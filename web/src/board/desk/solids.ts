@@ -1,7 +1,7 @@
 import { pickSolid } from "@zanvo/core/construct";
 import type { Vec2 } from "@zanvo/core/geometry";
 import type { View } from "@zanvo/core/shot";
-import { see, type Seen } from "@zanvo/core/visibility";
+import { visibleEdges, type VisibleEdges } from "@zanvo/core/visibility";
 import { build, type Element } from "@zanvo/core/world";
 
 /** The element that is seen at a place of the picture. */
@@ -9,4 +9,4 @@ export const pick = (view: View, elements: readonly Element[], at: Vec2): string
   pickSolid(view, build(elements), at);
 
 /** An element as it would be seen by itself. */
-export const alone = (view: View, element: Element): Seen => see(build([element]), view.eye);
+export const alone = (view: View, element: Element): VisibleEdges => visibleEdges(build([element]), view.eye);

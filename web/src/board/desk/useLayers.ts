@@ -1,7 +1,7 @@
 import { useMemo } from "react";
 import { composer, contextOf, type Layer, type LayerContext } from "@zanvo/core/drawing";
 import type { Orientation, Shot } from "@zanvo/core/scene";
-import { NOTHING_VISIBLE, type Seen } from "@zanvo/core/visibility";
+import { NOTHING_VISIBLE, type VisibleEdges } from "@zanvo/core/visibility";
 
 /**
  * The layers of a shot, from the bottom up, as every file has them.
@@ -11,7 +11,7 @@ import { NOTHING_VISIBLE, type Seen } from "@zanvo/core/visibility";
 export function useLayers(
   orientations: readonly Orientation[],
   shot: Shot,
-  visible: Seen,
+  visible: VisibleEdges,
   change?: Partial<LayerContext>,
   only?: readonly string[],
 ): Layer[] {

@@ -2,12 +2,11 @@ import { proxy } from "comlink";
 import { useEffect, useId, useRef, useState } from "react";
 import { create } from "zustand";
 import type { Vec3 } from "@zanvo/core/geometry";
-import { joined, type Seen } from "@zanvo/core/visibility";
+import { joined, NOTHING_VISIBLE, type VisibleEdges } from "@zanvo/core/visibility";
 import type { Element } from "@zanvo/core/world";
 import { steady } from "../../worker";
 import type { SeenWorker } from "./seen.worker";
 
-const NOTHING: Seen = { ends: new Float64Array(), solid: new Uint32Array(), sight: new Uint8Array() };
 /** A run that takes longer than this is given up for a newer one; and parts are shown at most so often, ms. */
 const PATIENCE = 1000;
 const SHOWN_EVERY = 120;
@@ -35,8 +34,8 @@ const thread = steady<SeenWorker>(() => new Worker(new URL("./seen.worker.ts", i
 const giveUp = (asker: string) => void thread.call((remote) => remote.giveUp(asker)).catch(() => undefined);
 
 /** Shows parts of what is seen together, as they come. */
-function shown(show: (seen: Seen) => void): (part: Seen) => void {
-  const parts: Seen[] = [];
+function shown(show: (seen: VisibleEdges) => void): (part: VisibleEdges) => void {
+  const parts: VisibleEdges[] = [];
   let last = performance.now();
   return (part) => {
     parts.push(part);
@@ -53,9 +52,9 @@ function shown(show: (seen: Seen) => void): (part: Seen) => void {
  * shown yet,
  * what stands nearest is shown first.
  */
-export function useSeen(elements: readonly Element[], x: number, y: number, z: number): Seen {
+export function useSeen(elements: readonly Element[], x: number, y: number, z: number): VisibleEdges {
   const asker = useId();
-  const [seen, setSeen] = useState(NOTHING);
+  const [seen, setSeen] = useState(NOTHING_VISIBLE);
   const wanted = useRef<Wanted | null>(null);
   const begun = useRef<number | null>(null);
   const fresh = useRef(true);
@@ -79,7 +78,7 @@ export function useSeen(elements: readonly Element[], x: number, y: number, z: n
         wanted.current = null;
         begun.current = performance.now();
         const found = await thread
-          .call((remote) => remote.see(asker, what, eye, fresh.current ? proxy(shown(setSeen)) : undefined))
+          .call((remote) => remote.visibleEdges(asker, what, eye, fresh.current ? proxy(shown(setSeen)) : undefined))
           .catch(() => {
             useStale.setState({ gaveUp: true });
             return null;

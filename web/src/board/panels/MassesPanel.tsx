@@ -1,4 +1,5 @@
-import { LAYER_KINDS, showOf } from "@zanvo/core/drawing";
+import { detailSwitch, LAYER_KINDS, showOf } from "@zanvo/core/drawing";
+import { DETAIL_KINDS } from "@zanvo/core/world";
 import { MousePointer2, MoveUp } from "lucide-react";
 import { useEffect, useRef } from "react";
 import { FAINT } from "@zanvo/core/scene";
@@ -9,8 +10,11 @@ import { setRaising, takeMeasure, useDesk } from "../desk/desk";
 import { LEAST, STEPS, type Raising } from "../desk/raise";
 import { ChosenFields } from "./ChosenFields";
 
-/** What buildings are drawn with. */
-const KINDS = LAYER_KINDS.filter(({ id, partOf }) => id === "buildings" || partOf === "buildings");
+/** What buildings are drawn with, and what is drawn on their surfaces. */
+const SWITCHES = [
+  ...LAYER_KINDS.filter(({ id, partOf }) => id === "buildings" || partOf === "buildings"),
+  ...DETAIL_KINDS.map(({ id, label }) => ({ id: detailSwitch(id), label, strength: 1 })),
+];
 
 const ASKS = { height: "Up: height", left: "Out along the left set", right: "Out along the right set" } as const;
 
@@ -91,11 +95,11 @@ export function MassesPanel() {
         }
       />
       <Fold title="Strength of their lines">
-        {KINDS.map(({ id, label }) => (
+        {SWITCHES.map(({ id, label, strength: usual }) => (
           <Strength
             key={id}
             label={label}
-            value={show[id]}
+            value={shot.show?.[id] ?? usual}
             onChange={(strength) =>
               drag(onShot((before) => ({ ...before, show: { ...showOf(before), [id]: strength } })))
             }

@@ -1,6 +1,6 @@
 import type { Vec3 } from "../geometry";
-import { keptBuild, type Built, type Element } from "../world";
-import { joined, seeing, type Seen } from "./see";
+import { buildCache, type Built, type Element } from "../world";
+import { joined, visibleEdgesInParts, type VisibleEdges } from "./edges";
 
 /** What is seen from so many places is kept. */
 const MOST = 12;
@@ -15,19 +15,19 @@ const same = <T>(a: readonly T[], b: readonly T[]): boolean =>
  * carried
  * to its end leaves nothing.
  */
-export function keptSight(): (elements: readonly Element[], eye: Vec3) => Generator<Seen, Seen> {
-  const build = keptBuild();
+export function visibilityCache(): (elements: readonly Element[], eye: Vec3) => Generator<VisibleEdges, VisibleEdges> {
+  const build = buildCache();
   let world: Built = { solids: [], details: [] };
-  let known = new Map<string, Seen>();
+  let known = new Map<string, VisibleEdges>();
   return function* (elements, eye) {
     const now = build(elements);
     if (!same(now.solids, world.solids) || !same(now.details, world.details))
-      [world, known] = [now, new Map<string, Seen>()];
+      [world, known] = [now, new Map<string, VisibleEdges>()];
     const [at, mine] = [eye.join(" "), known];
     const before = mine.get(at);
     if (before) return before;
-    const parts: Seen[] = [];
-    for (const part of seeing(now.solids, eye, now.details)) {
+    const parts: VisibleEdges[] = [];
+    for (const part of visibleEdgesInParts(now.solids, eye, now.details)) {
       parts.push(part);
       yield part;
     }

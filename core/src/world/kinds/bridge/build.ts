@@ -1,8 +1,8 @@
-import { distance2, type Vec2, type Vec3 } from "../geometry";
-import { pathOf, ribbon } from "./path";
-import type { Bridge } from "../schema";
-import { drawnOut, loft } from "./shapes";
-import type { Solid } from "./solid";
+import { distance2, type Vec2, type Vec3 } from "../../../geometry";
+import { pathOf, ribbon } from "../../path";
+import type { Bridge } from "./schema";
+import { drawnOut, loft } from "../../shapes";
+import type { Solid } from "../../solid";
 
 /** A small stone bridge, m (common practice). */
 export const DEFAULT_BRIDGE: Omit<Bridge, "id" | "kind" | "name" | "path"> = {

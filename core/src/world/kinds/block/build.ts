@@ -1,6 +1,7 @@
-import { along, headingDirection, type Vec3 } from "../geometry";
-import type { Block } from "../schema";
-import { solidOf, type Solid } from "./solid";
+import { along, headingDirection, type Vec3 } from "../../../geometry";
+import type { Box } from "../kind";
+import type { Block } from "./schema";
+import { solidOf, type Solid } from "../../solid";
 
 /** The two level unit directions of a block: along its length, and along its width. */
 export function blockAxes(block: Pick<Block, "heading">): readonly [Vec3, Vec3] {
@@ -8,11 +9,13 @@ export function blockAxes(block: Pick<Block, "heading">): readonly [Vec3, Vec3] 
 }
 
 /** A corner on the block's base plane: u, v in {0, 1} along length and width. */
-export function blockCorner(block: Omit<Block, "id" | "kind" | "name">, u: number, v: number): Vec3 {
+export function blockCorner(block: Box, u: number, v: number): Vec3 {
   const [l, w] = blockAxes(block);
   const { x, y, z } = block.origin;
   return along(along([x, y, z], l, u * block.length), w, v * block.width);
 }
+
+const NAMES = ["bottom", "top", "wall 0", "wall 1", "wall 2", "wall 3"];
 
 /**
  * The closed solid of a block: vertices 0 to 3 around the base (counter-clockwise from above), 4 to 7 the same above.
@@ -21,7 +24,7 @@ export function buildBlock(block: Block): Solid {
   const base = [blockCorner(block, 0, 0), blockCorner(block, 0, 1), blockCorner(block, 1, 1), blockCorner(block, 1, 0)];
   const top = base.map((p): Vec3 => [p[0], p[1], p[2] + block.height]);
   const walls = [0, 1, 2, 3].map((i) => [i, (i + 1) % 4, ((i + 1) % 4) + 4, i + 4]);
-  return solidOf(block.id, [...base, ...top], [[3, 2, 1, 0], [4, 5, 6, 7], ...walls]);
+  return solidOf(block.id, [...base, ...top], [[3, 2, 1, 0], [4, 5, 6, 7], ...walls], [], NAMES);
 }
 
 /** The same block with one dimension changed, the corner (u, v) of its footprint staying where it is. */

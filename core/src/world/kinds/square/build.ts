@@ -1,9 +1,10 @@
-import { radians, type Vec2 } from "../geometry";
-import { cornersOf } from "./outline";
-import { areaTwice, crossingOf } from "./polygon";
-import type { Square } from "../schema";
-import { loft } from "./shapes";
-import type { Detail, Solid } from "./solid";
+import { radians, type Vec2 } from "../../../geometry";
+import { cornersOf } from "../../outline";
+import { areaTwice, crossingOf } from "../../polygon";
+import type { Square } from "./schema";
+import { loft } from "../../shapes";
+import type { Detail, DetailKind } from "../../details";
+import { faceNamed, type Solid } from "../../solid";
 
 /** A paved square's measures where nothing is said, m (common practice). */
 export const DEFAULT_SQUARE: Pick<Square, "kerb" | "slabs"> = { kerb: 0.12, slabs: 2 };
@@ -40,9 +41,15 @@ export function squareDetails(square: Square, solids: readonly Solid[]): Detail[
   if (squareFault(square)) return [];
   const { kerb, slabs, heading } = square;
   const points = cornersOf(square);
-  const on = solids[0] && { solid: solids[0], face: 1 };
-  const detail = ([ax, ay]: Vec2, [bx, by]: Vec2): Detail => ({ a: [ax, ay, kerb], b: [bx, by, kerb], on });
-  const rim = kerb === 0 ? points.map((p, i) => detail(p, points[(i + 1) % points.length])) : [];
+  const [solid] = solids;
+  const on = solid && { solid, face: faceNamed(solid, "top") };
+  const detail = (kind: DetailKind, [ax, ay]: Vec2, [bx, by]: Vec2): Detail => ({
+    kind,
+    a: [ax, ay, kerb],
+    b: [bx, by, kerb],
+    on,
+  });
+  const rim = kerb === 0 ? points.map((p, i) => detail("kerb", p, points[(i + 1) % points.length])) : [];
   if (!slabs) return rim;
   const [s, c] = [Math.sin(radians(heading)), Math.cos(radians(heading))];
   return [
@@ -52,7 +59,7 @@ export function squareDetails(square: Square, solids: readonly Solid[]): Detail[
       [c, -s],
     ]
       .flatMap(([ux, uy]) => hatched(points, [ux, uy], slabs))
-      .map(([a, b]) => detail(a, b)),
+      .map(([a, b]) => detail("joint", a, b)),
   ];
 }
 

@@ -1,11 +1,11 @@
-import { degrees, wrap, type Vec2, type Vec3 } from "../geometry";
+import { degrees, wrap, type Vec2, type Vec3 } from "../../../geometry";
 import { footed, riseUnder } from "./foot";
-import { centroid, crossingOf, inset, isConvex, isRectangle, longestSide } from "./polygon";
-import { cornersOf } from "./outline";
+import { centroid, crossingOf, inset, isConvex, isRectangle, longestSide } from "../../polygon";
+import { cornersOf } from "../../outline";
 import { ROOFS } from "./roofs";
-import type { Building } from "../schema";
-import { drawnOut, loft, type Ring } from "./shapes";
-import { solidOf, type Solid } from "./solid";
+import type { Building } from "./schema";
+import { drawnOut, loft, type Ring } from "../../shapes";
+import { asPart, solidOf, type Solid } from "../../solid";
 
 /** What a roof adds where nothing is said, m. */
 const RISE = 2.5;
@@ -264,6 +264,9 @@ export function tiersUp(
   }));
 }
 
+/** What the solid of a tier is called, from the ground up. */
+export const tierPart = (tier: number): string => `tier ${tier}`;
+
 /** The solids of a building: its parts from the ground up, and what stands on its roof; none where it cannot stand. */
 export function buildBuilding(building: Building): Solid[] {
   const tiers = tiersUp(building);
@@ -273,9 +276,8 @@ export function buildBuilding(building: Building): Solid[] {
       i === tiers.length - 1
         ? topOf(building, points, z, height)
         : loft(building.id, [ring(points, z), ring(points, z + height)], null, building.round ? "all" : undefined);
-    if (i > 0) return solid;
-    const foot = footed(solid, points, building);
-    return "passage" in foot ? solid : foot;
+    const foot = i > 0 ? solid : footed(solid, points, building);
+    return asPart("passage" in foot ? solid : foot, tierPart(i));
   });
   const { z, height } = tiers[tiers.length - 1];
   return [...masses, ...onRoof(building, z + height)];

@@ -4,7 +4,7 @@ import type { Solid } from "../world";
 import { TOUCH } from "./occluder";
 
 /** A stretch of the line in which faces of two solids cut each other. */
-export interface Meeting {
+export interface Intersection {
   readonly a: Vec3;
   readonly b: Vec3;
   readonly of: readonly [
@@ -99,8 +99,8 @@ function between(one: Solid, other: Solid): Cut[] {
 }
 
 /** The lines in which solids cut each other: what an edge would be if they were one. */
-export function meetings(solids: readonly Solid[]): readonly Meeting[] {
-  const out: Meeting[] = [];
+export function intersectionCurves(solids: readonly Solid[]): readonly Intersection[] {
+  const out: Intersection[] = [];
   if (solids.length > 1) {
     const boxes = solids.map(bounds);
     const index = new Flatbush(solids.length);

@@ -1,10 +1,9 @@
-import { distance2, radians, type Vec2 } from "../geometry";
-import { canalRibbon } from "./outline";
-import { lengthOf, pathOf, placeAlong, ribbon, stretch } from "./path";
-import { crossingOf } from "./polygon";
-import type { Canal } from "../schema";
-import { loft } from "./shapes";
-import type { Solid } from "./solid";
+import { distance2, radians, type Vec2 } from "../../../geometry";
+import { lengthOf, pathOf, placeAlong, ribbon, stretch } from "../../path";
+import { crossingOf } from "../../polygon";
+import type { Canal } from "./schema";
+import { loft } from "../../shapes";
+import type { Solid } from "../../solid";
 
 /** A narrow town canal, m (common practice). */
 export const DEFAULT_CANAL: Omit<Canal, "id" | "kind" | "name" | "path"> = {
@@ -132,3 +131,9 @@ function gateAt(id: string, path: readonly Vec2[], at: number, half: number, bot
     return [bar(long, bottom, coping + OVER), bar(long * (1 + BEAM), coping + OVER, coping + OVER + LEAF)];
   });
 }
+
+/** The ground that a canal takes: its water and its walls. */
+export const canalRibbon = (canal: Canal): readonly Vec2[] => {
+  const half = canal.width / 2 + canal.quay;
+  return ribbon(pathOf(canal), half, -half);
+};

@@ -1,7 +1,7 @@
-import { headingDirection, type Vec2, type Vec3 } from "../geometry";
-import { sideOf } from "./polygon";
-import type { Building } from "../schema";
-import { solidOf, type Solid } from "./solid";
+import { headingDirection, type Vec2, type Vec3 } from "../../../geometry";
+import { sideOf } from "../../polygon";
+import type { Building } from "./schema";
+import { solidOf, type Solid } from "../../solid";
 
 type Passage = NonNullable<Building["passages"]>[number];
 type Slope = NonNullable<Building["slope"]>;
@@ -17,14 +17,17 @@ interface Parts {
   readonly vertices: Vec3[];
   readonly loops: number[][];
   readonly round: (number | undefined)[];
+  readonly names: (string | undefined)[];
 }
 
-const apart = ({ vertices, faces }: Solid): Parts => ({
+const takenApart = ({ vertices, faces }: Solid): Parts => ({
   vertices: [...vertices],
   loops: faces.map(({ loop }) => [...loop]),
   round: faces.map(({ round }) => round),
+  names: faces.map(({ name }) => name),
 });
-const together = (id: string, { vertices, loops, round }: Parts): Solid => solidOf(id, vertices, loops, round);
+const putTogether = (id: string, { vertices, loops, round, names }: Parts): Solid =>
+  solidOf(id, vertices, loops, round, names);
 
 /**
  * Where a passage enters and leaves a footprint, on which of its sides: the right and the left of who looks at the
@@ -265,7 +268,7 @@ export function footed(
   { base, passages = [], slope }: Building,
 ): Solid | { readonly passage: number; readonly message: string } {
   if (passages.length === 0 && !slope) return solid;
-  const parts = apart(solid);
+  const parts = takenApart(solid);
   for (const [passage, one] of passages.entries()) {
     const way = wayOf(corners, one);
     const message = typeof way === "string" ? way : pierce(parts, base, way, one);
@@ -278,5 +281,5 @@ export function footed(
       if (Math.abs(z - base) < SAME) parts.vertices[i] = [x, y, z + over([x, y])];
     });
   }
-  return together(solid.id, parts);
+  return putTogether(solid.id, parts);
 }

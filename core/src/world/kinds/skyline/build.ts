@@ -1,10 +1,9 @@
-import { dice, type Vec2, type Vec3 } from "../geometry";
-import { skylineRibbon } from "./outline";
-import { beside, lengthOf, pathOf, placeAlong, ribbon } from "./path";
-import { crossingOf } from "./polygon";
-import type { Skyline } from "../schema";
-import { drawnOut, loft } from "./shapes";
-import type { Solid } from "./solid";
+import { dice, type Vec2, type Vec3 } from "../../../geometry";
+import { beside, lengthOf, pathOf, placeAlong, ribbon } from "../../path";
+import { crossingOf } from "../../polygon";
+import type { Skyline } from "./schema";
+import { drawnOut, loft } from "../../shapes";
+import type { Solid } from "../../solid";
 
 /** Rows of a far town, and ridges of hills, where nothing is said, m (common practice). */
 export const DEFAULT_SKYLINE: Omit<Skyline, "id" | "kind" | "name" | "path" | "seed"> = {
@@ -112,3 +111,7 @@ function ridge(
     return drawnOut(id, [[0, 0], [long, 0], ...back], at, [2, n + 2]);
   });
 }
+
+/** The ground that a skyline takes, all rows of it. */
+export const skylineRibbon = (skyline: Skyline): readonly Vec2[] =>
+  ribbon(pathOf(skyline), skyline.rows * skyline.behind, 0);

@@ -1,8 +1,8 @@
 import Flatbush from "flatbush";
 import { dot, gaps, norm, sub, union, type Interval, type Vec3 } from "../geometry";
-import { encloses, type Detail, type Solid } from "../world";
+import { DETAIL_KINDS, encloses, type Detail, type Solid } from "../world";
 import { loopBoxes } from "./bearing";
-import { meetings, type Meeting } from "./meetings";
+import { intersectionCurves, type Intersection } from "./intersections";
 import { covers, hides, occludersOf, TOUCH, type Occluder } from "./occluder";
 import { hiddenWhole } from "./skyline";
 
@@ -13,24 +13,27 @@ export const HIDDEN = 2;
 /** Drawn on a surface, where that is seen. */
 export const DETAIL = 3;
 /** Where two things meet or cut each other. */
-export const MEETING = 4;
-export type Sight = typeof OUTLINE | typeof CREASE | typeof HIDDEN | typeof DETAIL | typeof MEETING;
+export const INTERSECTION = 4;
+export type EdgeClass = typeof OUTLINE | typeof CREASE | typeof HIDDEN | typeof DETAIL | typeof INTERSECTION;
 
 /**
  * Stretches of edges, one after the other: ends (ax ay az bx by bz, in m), the number of the solid (as many as there
  * are for what is drawn on open ground), and the sight.
  */
-export interface Seen {
+export interface VisibleEdges {
   readonly ends: Float64Array;
   readonly solid: Uint32Array;
-  readonly sight: Uint8Array;
+  readonly edgeClass: Uint8Array;
+  /** Of details, the place of their kind among `DETAIL_KINDS`; of all else, 0. */
+  readonly detail: Uint8Array;
 }
 
 /** No edges at all. */
-export const NOTHING_VISIBLE: Seen = {
+export const NOTHING_VISIBLE: VisibleEdges = {
   ends: new Float64Array(),
   solid: new Uint32Array(),
-  sight: new Uint8Array(),
+  edgeClass: new Uint8Array(),
+  detail: new Uint8Array(),
 };
 
 /** Stretches shorter than this are rounding, or what `TOUCH` leaves at a corner, in m. */
@@ -55,26 +58,29 @@ const BATCH = 2000;
 class Gathered {
   private ends: number[] = [];
   private solid: number[] = [];
-  private sight: number[] = [];
+  private edgeClass: number[] = [];
+  private detail: number[] = [];
   /** Edges and details looked at since the last time. */
   looked = 0;
 
-  push(s: number, a: Vec3, b: Vec3, stretches: readonly Interval[], as: Sight): void {
+  push(s: number, a: Vec3, b: Vec3, stretches: readonly Interval[], as: EdgeClass, detail = 0): void {
     for (const [t0, t1] of stretches) {
       for (const t of [t0, t1])
         for (const axis of [0, 1, 2]) this.ends.push(t === 1 ? b[axis] : a[axis] + t * (b[axis] - a[axis]));
       this.solid.push(s);
-      this.sight.push(as);
+      this.edgeClass.push(as);
+      this.detail.push(detail);
     }
   }
 
-  handOut(): Seen {
+  handOut(): VisibleEdges {
     const seen = {
       ends: Float64Array.from(this.ends),
       solid: Uint32Array.from(this.solid),
-      sight: Uint8Array.from(this.sight),
+      edgeClass: Uint8Array.from(this.edgeClass),
+      detail: Uint8Array.from(this.detail),
     };
-    [this.ends, this.solid, this.sight, this.looked] = [[], [], [], 0];
+    [this.ends, this.solid, this.edgeClass, this.detail, this.looked] = [[], [], [], [], 0];
     return seen;
   }
 }
@@ -93,7 +99,11 @@ class Gathered {
  * surface turns away. Details are asked of what stands before their own face, and of nothing else.
  * @param details what is drawn on surfaces; of it only what is seen is handed out
  */
-export function* seeing(solids: readonly Solid[], eye: Vec3, details: readonly Detail[] = []): Generator<Seen, void> {
+export function* visibleEdgesInParts(
+  solids: readonly Solid[],
+  eye: Vec3,
+  details: readonly Detail[] = [],
+): Generator<VisibleEdges, void> {
   const stands = solids.map((solid) => standing(solid, eye));
   const front = (s: number, f: number) => stands[s].heights[f] > TOUCH;
   const wanted = solids.flatMap((solid, s) =>
@@ -104,7 +114,7 @@ export function* seeing(solids: readonly Solid[], eye: Vec3, details: readonly D
   const occluders = wanted.filter(({ solid }) => !lost[solid]).sort((a, b) => a.near - b.near);
   const near = indexOf(solids, occluders, eye);
   const out = new Gathered();
-  const lay = (s: number, a: Vec3, b: Vec3, passed: (occluder: Occluder) => boolean, as: Sight) => {
+  const lay = (s: number, a: Vec3, b: Vec3, passed: (occluder: Occluder) => boolean, as: EdgeClass) => {
     const least = SLIVER / norm(sub(b, a));
     const hidden = union(hiddenBy(near([a, b]), passed, a, b)).filter(([t0, t1]) => t1 - t0 > least);
     out.push(s, a, b, gaps(hidden, least), as);
@@ -130,15 +140,25 @@ export function* seeing(solids: readonly Solid[], eye: Vec3, details: readonly D
         );
     }
   };
-  const meetingOf = ({ a, b, of: [p, q] }: Meeting) => {
+  const meetingOf = ({ a, b, of: [p, q] }: Intersection) => {
     const seen = [p, q].some(({ solid: s, face }) => stands[s].inside || front(s, face));
     if (!seen || (lost[p.solid] && lost[q.solid])) out.push(p.solid, a, b, [[0, 1]], HIDDEN);
-    else lay(p.solid, a, b, (one) => [p, q].some((own) => own.solid === one.solid && own.face === one.face), MEETING);
+    else
+      lay(p.solid, a, b, (one) => [p, q].some((own) => own.solid === one.solid && own.face === one.face), INTERSECTION);
   };
-  const detailOf = (s: number, { a, b }: Detail, before: Iterable<Occluder>) =>
-    out.push(s, a, b, gaps(union(hiddenBy(before, () => false, a, b)), SLIVER / norm(sub(b, a))), DETAIL);
+  const detailOf = (s: number, { a, b, kind }: Detail, before: Iterable<Occluder>) => {
+    const seen = gaps(union(hiddenBy(before, () => false, a, b)), SLIVER / norm(sub(b, a)));
+    out.push(
+      s,
+      a,
+      b,
+      seen,
+      DETAIL,
+      DETAIL_KINDS.findIndex(({ id }) => id === kind),
+    );
+  };
 
-  const meeting = grouped(meetings(solids), ({ of: [{ solid }] }) => solid);
+  const meeting = grouped(intersectionCurves(solids), ({ of: [{ solid }] }) => solid);
   const drawn = grouped(details, ({ on }) => on?.solid);
   const reach = solids.map(({ vertices }) => Math.min(Infinity, ...vertices.map((p) => norm(sub(p, eye)))));
   for (const s of [...solids.keys()].sort((p, q) => reach[p] - reach[q] || p - q)) {
@@ -164,19 +184,25 @@ export function* seeing(solids: readonly Solid[], eye: Vec3, details: readonly D
 }
 
 /** All that an eye sees, at once: the parts of `seeing` together. */
-export const see = (solids: readonly Solid[], eye: Vec3, details: readonly Detail[] = []): Seen =>
-  joined([...seeing(solids, eye, details)]);
+export const visibleEdges = (solids: readonly Solid[], eye: Vec3, details: readonly Detail[] = []): VisibleEdges =>
+  joined([...visibleEdgesInParts(solids, eye, details)]);
 
 /** Parts of what is seen, one after the other. */
-export function joined(parts: readonly Seen[]): Seen {
-  const size = parts.reduce((sum, { sight }) => sum + sight.length, 0);
-  const whole = { ends: new Float64Array(6 * size), solid: new Uint32Array(size), sight: new Uint8Array(size) };
+export function joined(parts: readonly VisibleEdges[]): VisibleEdges {
+  const size = parts.reduce((sum, { edgeClass }) => sum + edgeClass.length, 0);
+  const whole = {
+    ends: new Float64Array(6 * size),
+    solid: new Uint32Array(size),
+    edgeClass: new Uint8Array(size),
+    detail: new Uint8Array(size),
+  };
   let at = 0;
-  for (const { ends, solid, sight } of parts) {
+  for (const { ends, solid, edgeClass, detail } of parts) {
     whole.ends.set(ends, 6 * at);
     whole.solid.set(solid, at);
-    whole.sight.set(sight, at);
-    at += sight.length;
+    whole.edgeClass.set(edgeClass, at);
+    whole.detail.set(detail, at);
+    at += edgeClass.length;
   }
   return whole;
 }

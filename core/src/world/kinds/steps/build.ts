@@ -1,8 +1,8 @@
-import { along, headingDirection, type Vec2 } from "../geometry";
-import { cornerOf, sizeOf } from "./outline";
-import type { Steps } from "../schema";
-import { drawnOut } from "./shapes";
-import type { Solid } from "./solid";
+import { along, headingDirection, type Vec2 } from "../../../geometry";
+import type { Vec3 } from "../../../geometry";
+import type { Steps } from "./schema";
+import { drawnOut } from "../../shapes";
+import type { Solid } from "../../solid";
 
 /**
  * A comfortable flight: 2 risers and a tread are 0.60 to 0.65 m (Blondel, 1675 (from memory)), risers 0.15 to 0.19 m.
@@ -28,4 +28,19 @@ export function buildSteps(steps: Steps): Solid[] {
       return [x, y, base + z];
     }),
   ];
+}
+
+/** How long a flight is on the plan, and how high it leads, m. */
+export const sizeOf = ({
+  count,
+  riser,
+  tread,
+}: Pick<Steps, "count" | "riser" | "tread">): { readonly length: number; readonly height: number } => ({
+  length: count * tread,
+  height: count * riser,
+});
+
+/** The left corner of a flight's foot. */
+export function cornerOf({ foot, heading, width }: Steps): Vec3 {
+  return along([foot.x, foot.y, foot.z], headingDirection(heading + 90), -width / 2);
 }

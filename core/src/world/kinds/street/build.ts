@@ -1,10 +1,10 @@
-import type { Vec2 } from "../geometry";
-import { ribbonOf } from "./outline";
-import { beside, lengthOf, pathOf, placeAlong, ribbon, stretch } from "./path";
-import { crossingOf } from "./polygon";
-import type { Street } from "../schema";
-import { loft } from "./shapes";
-import { solidOf, type Detail, type Solid } from "./solid";
+import type { Vec2 } from "../../../geometry";
+import { beside, lengthOf, pathOf, placeAlong, ribbon, stretch } from "../../path";
+import { crossingOf } from "../../polygon";
+import type { Street } from "./schema";
+import { loft } from "../../shapes";
+import type { Detail, DetailKind } from "../../details";
+import { asPart, faceNamed, solidOf, type Solid } from "../../solid";
 
 /**
  * Measures of a street where nothing is said: two lanes of 3 m, pavements and kerb as they are usual (common
@@ -63,6 +63,9 @@ const drivewaysOn = ({ driveways = [] }: Street, side: "left" | "right"): (reado
     .map(({ at, width }) => [at - width / 2, at + width / 2] as const)
     .sort((a, b) => a[0] - b[0]);
 
+/** What a piece of a pavement is called: which side it is on, and how many driveways lie before it. */
+const pavementPart = (side: "left" | "right", before: number): string => `pavement ${side} ${before}`;
+
 /** The pavements of a street, as low solids, which driveways lower towards the carriageway. */
 export function buildStreet(street: Street): Solid[] {
   const { id, carriageway, pavement, kerb } = street;
@@ -84,11 +87,12 @@ export function buildStreet(street: Street): Solid[] {
       );
     };
     const ways = drivewaysOn(street, side);
-    if (ways.length === 0) return [slab(path)];
+    if (ways.length === 0) return [asPart(slab(path), pavementPart(side, 0))];
     const ends = [0, ...ways.flat(), length];
     return ends.slice(1).flatMap((to, i) => {
       const part = stretch(path, ends[i], to);
-      return part.length < 2 ? [] : i % 2 === 0 ? [slab(part)] : ramps(id, part, near, far, kerb);
+      if (part.length < 2) return [];
+      return i % 2 === 0 ? [asPart(slab(part), pavementPart(side, i / 2))] : ramps(id, part, near, far, kerb);
     });
   });
 }
@@ -123,14 +127,14 @@ export function streetDetails(street: Street, solids: readonly Solid[]): Detail[
   const path = pathOf(street);
   const length = lengthOf(path);
   const out: Detail[] = [];
-  const lay = (a: Vec2 | null, b: Vec2 | null, z: number, on?: Detail["on"]) => {
-    if (a && b) out.push({ a: [...a, z], b: [...b, z], on });
+  const lay = (kind: DetailKind, a: Vec2 | null, b: Vec2 | null, z = 0, on?: Detail["on"]) => {
+    if (a && b) out.push({ kind, a: [...a, z], b: [...b, z], on });
   };
-  const line = (by: number, z: number) => {
+  const line = (kind: DetailKind, by: number) => {
     const moved = beside(path, by);
-    moved.slice(1).forEach((p, i) => lay(moved[i], p, z));
+    moved.slice(1).forEach((p, i) => lay(kind, moved[i], p));
   };
-  const box = (from: number, to: number, half: number, aside = 0) => {
+  const box = (kind: DetailKind, from: number, to: number, half: number, aside = 0) => {
     const [a, b, c, d] = [
       placeAlong(path, from, aside - half),
       placeAlong(path, to, aside - half),
@@ -143,7 +147,7 @@ export function streetDetails(street: Street, solids: readonly Solid[]): Detail[
       [c, d],
       [d, a],
     ] as const)
-      lay(p, q, 0);
+      lay(kind, p, q);
   };
   if (pavement === 0 || kerb === 0)
     for (const by of [
@@ -151,27 +155,27 @@ export function streetDetails(street: Street, solids: readonly Solid[]): Detail[
       -carriageway / 2,
       ...(pavement > 0 ? [carriageway / 2 + pavement, -carriageway / 2 - pavement] : []),
     ])
-      line(by, 0);
+      line("kerb", by);
   if (slabs && pavement > 0)
     for (const side of ["right", "left"] as const)
       slabJoints(
         street,
         side,
         length,
-        (s, near, far, on) => lay(placeAlong(path, s, near), placeAlong(path, s, far), kerb, on),
+        (s, near, far, on) => lay("joint", placeAlong(path, s, near), placeAlong(path, s, far), kerb, on),
         solids,
       );
   const crossed = (from: number, to: number) =>
     crossings.some((at) => to > at - REACH / 2 - 0.5 && from < at + REACH / 2 + 0.5);
   if (rails) {
-    for (const by of [GAUGE / 2, -GAUGE / 2]) line(by, 0);
+    for (const by of [GAUGE / 2, -GAUGE / 2]) line("rail", by);
     const { every } = bed === "plates" ? PLATE : SLEEPER;
     for (let i = 0; bed && i < Math.min(MOST, Math.floor(length / every)); i++) {
       const s = (i + 0.5) * every;
-      if (bed === "sleepers") box(s - SLEEPER.along / 2, s + SLEEPER.along / 2, SLEEPER.across / 2);
-      else lay(placeAlong(path, s, -PLATE.across / 2), placeAlong(path, s, PLATE.across / 2), 0);
+      if (bed === "sleepers") box("bed", s - SLEEPER.along / 2, s + SLEEPER.along / 2, SLEEPER.across / 2);
+      else lay("bed", placeAlong(path, s, -PLATE.across / 2), placeAlong(path, s, PLATE.across / 2));
     }
-    if (bed === "plates") for (const by of [PLATE.across / 2, -PLATE.across / 2]) line(by, 0);
+    if (bed === "plates") for (const by of [PLATE.across / 2, -PLATE.across / 2]) line("bed", by);
   }
   if (dashes)
     for (let lane = 1; lane < lanes; lane++) {
@@ -180,12 +184,12 @@ export function streetDetails(street: Street, solids: readonly Solid[]): Detail[
       if (rails && Math.abs(aside) < SLEEPER.across / 2) continue;
       for (let s = 0, n = 0; s < length && n < MOST; s += dashes.line + dashes.gap, n++) {
         const end = Math.min(length, s + dashes.line);
-        if (!crossed(s, end)) lay(placeAlong(path, s, aside), placeAlong(path, end, aside), 0);
+        if (!crossed(s, end)) lay("dash", placeAlong(path, s, aside), placeAlong(path, end, aside));
       }
     }
   for (const at of crossings) {
     for (let t = -carriageway / 2 + STRIPE / 2; t + STRIPE <= carriageway / 2; t += 2 * STRIPE)
-      box(at - REACH / 2, at + REACH / 2, STRIPE / 2, t + STRIPE / 2);
+      box("crossing", at - REACH / 2, at + REACH / 2, STRIPE / 2, t + STRIPE / 2);
   }
   return out;
 }
@@ -204,13 +208,18 @@ function slabJoints(
   const { carriageway, pavement, slabs = 1 } = street;
   const sign = side === "right" ? 1 : -1;
   const ways = drivewaysOn(street, side);
-  // Of a side's pieces every other one is a pavement; with driveways, those of the right side come first.
-  const pieces = solids.filter(({ faces }) => faces[1].normal[2] > 1 - 1e-9);
-  const before = side === "right" ? 0 : street.kerb > 0 ? drivewaysOn(street, "right").length + 1 : 0;
   for (let i = 1; i < Math.min(MOST, Math.floor(length / slabs)); i++) {
     const s = i * slabs;
     if (ways.some(([from, to]) => s > from && s < to)) continue;
-    const solid = pieces[before + ways.filter(([, to]) => to <= s).length];
-    lay(s, (sign * carriageway) / 2, sign * (carriageway / 2 + pavement), solid && { solid, face: 1 });
+    const part = pavementPart(side, ways.filter(([, to]) => to <= s).length);
+    const solid = solids.find((one) => one.part === part);
+    const on = solid && { solid, face: faceNamed(solid, "top") };
+    lay(s, (sign * carriageway) / 2, sign * (carriageway / 2 + pavement), on);
   }
+}
+
+/** The ground that a street takes: its carriageway and pavements. */
+export function ribbonOf(street: Street): readonly Vec2[] {
+  const half = street.carriageway / 2 + street.pavement;
+  return ribbon(pathOf(street), half, -half);
 }

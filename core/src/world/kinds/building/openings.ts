@@ -1,10 +1,11 @@
-import type { Vec2, Vec3 } from "../geometry";
-import { tiersUp } from "./building";
+import type { Vec2, Vec3 } from "../../../geometry";
+import { tierPart, tiersUp } from "./build";
 import { groundOver, nearestSide, wayOf } from "./foot";
-import { cornersOf } from "./outline";
-import { sideOf } from "./polygon";
-import type { Building } from "../schema";
-import type { Detail, Solid } from "./solid";
+import { cornersOf } from "../../outline";
+import { sideOf } from "../../polygon";
+import type { Building } from "./schema";
+import type { Detail } from "../../details";
+import type { Solid } from "../../solid";
 
 /** Windows, a door: sill and head as they are usual, m (common practice). */
 export const DEFAULT_WINDOWS: NonNullable<Building["windows"]> = { every: 2.4, width: 1.1, height: 1.2, sill: 0.9 };
@@ -56,7 +57,8 @@ export function openingsOf(building: Building, solids: readonly Solid[]): Detail
   const front = entrances[0] && windows?.party ? sideOf(corners, entrances[0].side).u : null;
   let count = 0;
   tiersUp(building).forEach(({ points, z, height }, tier) => {
-    const solid = solids[tier];
+    const solid = solids.find(({ part }) => part === tierPart(tier));
+    if (!solid) return;
     const storey = storeys
       ? building.height / storeys
       : building.height / Math.max(1, Math.round(building.height / STOREY));
@@ -65,10 +67,10 @@ export function openingsOf(building: Building, solids: readonly Solid[]): Detail
       const face = faceOf(solid, p, u);
       if (face < 0) return;
       const at = (s: number, up: number): Vec3 => [p[0] + s * u[0], p[1] + s * u[1], up];
-      const frame = (from: number, to: number, low: number, high: number, sill: boolean) => {
+      const frame = (kind: "window" | "door", from: number, to: number, low: number, high: number) => {
         const [a, b, c, d] = [at(from, low), at(from, high), at(to, high), at(to, low)];
-        for (const [m, n] of [[a, b], [b, c], [c, d], ...(sill ? [[d, a]] : [])])
-          out.push({ a: m, b: n, on: { solid, face } });
+        for (const [m, n] of [[a, b], [b, c], [c, d], ...(kind === "window" ? [[d, a]] : [])])
+          out.push({ kind, a: m, b: n, on: { solid, face } });
       };
       const full = tier === 0 ? [...taken[side]] : [];
       if (tier === 0)
@@ -79,7 +81,7 @@ export function openingsOf(building: Building, solids: readonly Solid[]): Detail
             over([at(from + width, 0)[0], at(from + width, 0)[1]]),
           );
           if (from < 0 || foot + tall > height) continue;
-          frame(from, from + width, base + foot, base + foot + tall, false);
+          frame("door", from, from + width, base + foot, base + foot + tall);
           full.push({ from, to: from + width, top: foot + tall });
         }
       if (!windows || (front && Math.abs(u[0] * front[0] + u[1] * front[1]) < 0.5)) return;
@@ -94,7 +96,7 @@ export function openingsOf(building: Building, solids: readonly Solid[]): Detail
           const [x, y] = at(middle, 0);
           if (high - low < END || (tier === 0 && low < over([x, y]) + END)) continue;
           if (full.some((one) => from < one.to + END && to > one.from - END && low < one.top + END)) continue;
-          frame(from, to, z + low, z + high, true);
+          frame("window", from, to, z + low, z + high);
           count++;
         }
     });

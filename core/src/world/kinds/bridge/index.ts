@@ -1,0 +1,18 @@
+import { elementKind, onPath } from "../kind";
+import { pathOf, ribbon } from "../../path";
+import { bridgeFault, buildBridge } from "./build";
+import { BridgeSchema, type Bridge } from "./schema";
+export * from "./build";
+export type { Bridge } from "./schema";
+
+export const bridge = elementKind<Bridge>(BridgeSchema, {
+  kind: "bridge",
+  word: "Bridge",
+  stands: false,
+  build: buildBridge,
+  fault: bridgeFault,
+  outline: (element) => ribbon(pathOf(element), element.width / 2, -element.width / 2),
+  span: ({ level, thickness, parapet }) => [level - thickness, thickness + (parapet?.height ?? 0)],
+  ...onPath,
+  geoJson: { write: ({ width }) => ({ shape: "line", properties: { man_made: "bridge", width } }) },
+});

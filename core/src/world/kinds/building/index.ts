@@ -1,0 +1,97 @@
+import { heightTags } from "../block";
+import { elementKind, movedPoint, onFootprint, type Feature } from "../kind";
+import { measureIn } from "../tags";
+import { cornersOf } from "../../outline";
+import { buildBuilding, faultOf } from "./build";
+import { openingsOf } from "./openings";
+import { BuildingSchema, type Building } from "./schema";
+export * from "./build";
+export { wayOf, type Way } from "./foot";
+export * from "./openings";
+export * from "./roofs";
+export type { Building } from "./schema";
+
+/** Storeys are from 2.7 m (flats) to 4.5 m (shops) high, halls 5 m and up (common practice), m. */
+const STOREY_HEIGHT = [2.4, 6] as const;
+/** A door leaf is 2.0 to 2.1 m high (common practice), a gate more, m. */
+const DOOR_HEIGHT = [1.85, 4.5] as const;
+/** Metres for a storey, and a height where a file says none (common practice). */
+const STOREY = 3;
+const HEIGHT = 9;
+
+/** From what height up to what height a building reaches: to its eaves, m. */
+const spanOf = ({ base, height, setbacks = [] }: Building): readonly [number, number] => [
+  base,
+  setbacks.reduce((sum, tier) => sum + tier.height, height),
+];
+
+/** Heights by the usual keys (OpenStreetMap's Simple 3D Buildings (from memory)): foot, eaves and storeys. */
+function heightsIn(properties: Feature["properties"]): Pick<Building, "base" | "height" | "storeys"> {
+  const first = (...keys: string[]) =>
+    keys.map((key) => measureIn(properties[key])).find((size) => size !== null) ?? null;
+  const levels = first("building:levels", "levels", "num_floors");
+  const base = first("min_height", "building:min_height") ?? (first("building:min_level", "min_level") ?? 0) * STOREY;
+  const top = first("height", "building:height") ?? (levels === null ? HEIGHT + base : levels * STOREY);
+  return {
+    base,
+    height: Math.max(0.1, top - base),
+    ...(levels === null ? {} : { storeys: Math.min(300, Math.max(1, Math.round(levels))) }),
+  };
+}
+
+/** The parts of a building that have a place of their own on the plan. */
+const PARTS = ["chimneys", "boxes", "passages", "doors"] as const;
+
+function movedParts(building: Building, dx: number, dy: number): Partial<Building> {
+  const parts = PARTS.flatMap((part) => {
+    const own = building[part];
+    return own ? [[part, own.map((one) => movedPoint(one, dx, dy))] as const] : [];
+  });
+  return Object.fromEntries(parts);
+}
+
+export const building = elementKind<Building>(BuildingSchema, {
+  kind: "building",
+  word: "Building",
+  stands: true,
+  build: buildBuilding,
+  details: openingsOf,
+  fault: faultOf,
+  outline: cornersOf,
+  span: spanOf,
+  ...onFootprint,
+  moved: (element, dx, dy) => ({ ...onFootprint.moved(element, dx, dy), ...movedParts(element, dx, dy) }),
+  geoJson: {
+    write: (element) => ({
+      shape: "area",
+      properties: {
+        ...heightTags(...spanOf(element)),
+        ...(element.storeys ? { "building:levels": element.storeys } : {}),
+        ...(element.roof.kind === "flat" ? {} : { "roof:shape": element.roof.kind, "roof:height": element.roof.rise }),
+      },
+    }),
+    read: {
+      shape: "area",
+      take: ({ places, properties }) => ({
+        footprint: [...places],
+        ...heightsIn(properties),
+        roof: { kind: "flat" },
+      }),
+    },
+  },
+  figures: ({ name, height, storeys, doors = [] }) => [
+    ...(storeys ? [height / storeys] : []).map((value) => ({
+      value,
+      limits: STOREY_HEIGHT,
+      told: `A storey of ${name} is ${value.toFixed(2)} m high.`,
+      usual: "Flats have 2.7 to 3.2 m, shops 3.6 to 4.5 m, halls 5 m and more",
+    })),
+    ...doors.map(({ height: value }) => ({
+      value,
+      limits: DOOR_HEIGHT,
+      told: `A door of ${name} is ${value.toFixed(2)} m high.`,
+      usual: "Doors have 2.0 to 2.1 m",
+    })),
+  ],
+  open: ({ passages = [] }) => Math.max(0, ...passages.map((passage) => passage.height)),
+});

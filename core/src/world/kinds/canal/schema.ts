@@ -1,0 +1,27 @@
+import { Type, type Static } from "@sinclair/typebox";
+import { Flags, Id, Path, Size, strict } from "../../../fields";
+
+/** A place on a path, m from its beginning. */
+const Along = Type.Number({ minimum: 0, maximum: 1e6 });
+
+/** A height over a lower edge, or nothing, m. */
+const Raised = Type.Number({ minimum: 0, maximum: 100 });
+
+/** Water between two quay walls, along a path, with locks that let boats down. */
+export const CanalSchema = strict({
+  id: Id,
+  kind: Type.Literal("canal"),
+  name: Type.String({ maxLength: 200 }),
+  path: Path,
+  /** Of the water, and of the quay walls beside it, m. */
+  width: Size,
+  quay: Size,
+  /** How far the water lies under the ground, and how far the walls rise over it, m. */
+  depth: Size,
+  coping: Raised,
+  /** Locks: where each begins, how long it is, and how far the water falls in it, m. */
+  locks: Type.Optional(Type.Array(strict({ at: Along, length: Size, fall: Size }), { maxItems: 50 })),
+  ...Flags,
+});
+
+export type Canal = Static<typeof CanalSchema>;

@@ -1,0 +1,141 @@
+import type { TObject } from "@sinclair/typebox";
+import type { Vec2 } from "../../geometry";
+import type { Detail } from "../details";
+import type { Solid } from "../solid";
+
+/** What every element carries, whatever its kind. */
+export interface ElementBase {
+  readonly id: string;
+  readonly kind: string;
+  readonly name: string;
+}
+
+/** Why an element cannot stand as it is said to, and the field. */
+export interface ElementFault {
+  readonly field: string;
+  readonly message: string;
+}
+
+/** The upright box that an element fills, by the fields of a block. */
+export interface Box {
+  readonly origin: { readonly x: number; readonly y: number; readonly z: number };
+  readonly heading: number;
+  readonly length: number;
+  readonly width: number;
+  readonly height: number;
+}
+
+/** A measure that people are compared with, and between which it is usual, m. */
+export interface Figure {
+  readonly value: number;
+  readonly limits: readonly [number, number];
+  /** What it is, as a sentence about the element, and what is usual. */
+  readonly told: string;
+  readonly usual: string;
+}
+
+/** A feature of a GeoJSON file on the plan: its places in m, and what is told of it. */
+export interface Feature {
+  readonly places: readonly Point[];
+  readonly properties: Readonly<Record<string, unknown>>;
+}
+
+/** How a kind is written to GeoJSON and read from it. */
+export interface GeoJsonOf<E> {
+  /** What is told of an element, and whether it is a line or an area; null for what has no place on a map. */
+  write(element: E): { readonly shape: "line" | "area"; readonly properties: Record<string, unknown> } | null;
+  readonly read?: {
+    readonly shape: "line" | "area";
+    /** Whether a feature is of this kind; the one kind that does not say takes what no other does. */
+    is?(properties: Feature["properties"]): boolean;
+    /** All of an element but its id, kind and name. */
+    take(feature: Feature): Omit<E, "id" | "kind" | "name">;
+  };
+}
+
+/** All that is known of a kind of element. */
+export interface ElementKind<E extends ElementBase = ElementBase> {
+  readonly kind: E["kind"];
+  /** What one is called. */
+  readonly word: string;
+  readonly schema: TObject;
+  /** Whether it is a thing that stands by itself; what lies on the ground, or closes the view, does not. */
+  readonly stands: boolean;
+  /** Its solids; none where it cannot stand. */
+  build(element: E): Solid[];
+  /** What is drawn on its solids, and on the ground. */
+  details?(element: E, solids: readonly Solid[]): Detail[];
+  fault?(element: E): ElementFault | null;
+  /** The ground that it takes: corners on the plan, counter-clockwise. */
+  outline(element: E): readonly Vec2[];
+  /** From what height it reaches, and how far up, m: for a building, to its eaves. */
+  span(element: E): readonly [base: number, height: number];
+  /** The box around it; where nothing is said, along the longest side of its outline. */
+  box?(element: E): Box;
+  /** The places that it is drawn by and snapped to: corners of its footprint, or bends of its path. */
+  places(element: E): readonly Vec2[];
+  /** The same with one of those places put elsewhere. */
+  placed(element: E, place: number, at: Vec2): E;
+  /** The same, moved over the ground, m. */
+  moved(element: E, dx: number, dy: number): E;
+  readonly geoJson: GeoJsonOf<E>;
+  /** Its measures that people are compared with. */
+  figures?(element: E): readonly Figure[];
+  /** Whether it is a way along which other things stand. */
+  readonly way?: boolean;
+  /** How many steps it has: a scene has only so many. */
+  steps?(element: E): number;
+  /** The ground that it is dug into, as a ring on the plan, where it is dug. */
+  dug?(element: E): readonly Vec2[] | null;
+  /** Passages so high, m, let an eye stand within its outline. */
+  open?(element: E): number;
+}
+
+/** Declares a kind of element with the schema of its fields. */
+export const elementKind = <E extends ElementBase>(
+  schema: TObject,
+  kind: Omit<ElementKind<E>, "schema">,
+): ElementKind<E> => ({ ...kind, schema });
+
+/** A point of the plan, m. */
+export interface Point {
+  readonly x: number;
+  readonly y: number;
+}
+
+const places = (points: readonly Point[]): readonly Vec2[] => points.map(({ x, y }) => [x, y] as const);
+const put = (points: readonly Point[], place: number, [x, y]: Vec2): Point[] =>
+  points.map((one, i) => (i === place ? { x, y } : one));
+
+/** A point moved over the ground, with all else that it carries. */
+export const movedPoint = <P extends Point>(point: P, dx: number, dy: number): P => ({
+  ...point,
+  x: point.x + dx,
+  y: point.y + dy,
+});
+
+/** How elements on a path are drawn and moved. */
+export const onPath = {
+  places: ({ path }: { readonly path: readonly Point[] }) => places(path),
+  placed: <E extends { path: Point[] }>(element: E, place: number, at: Vec2): E => ({
+    ...element,
+    path: put(element.path, place, at),
+  }),
+  moved: <E extends { path: Point[] }>(element: E, dx: number, dy: number): E => ({
+    ...element,
+    path: element.path.map((point) => movedPoint(point, dx, dy)),
+  }),
+};
+
+/** How elements on a footprint are drawn and moved. */
+export const onFootprint = {
+  places: ({ footprint }: { readonly footprint: readonly Point[] }) => places(footprint),
+  placed: <E extends { footprint: Point[] }>(element: E, place: number, at: Vec2): E => ({
+    ...element,
+    footprint: put(element.footprint, place, at),
+  }),
+  moved: <E extends { footprint: Point[] }>(element: E, dx: number, dy: number): E => ({
+    ...element,
+    footprint: element.footprint.map((point) => movedPoint(point, dx, dy)),
+  }),
+};

@@ -1,0 +1,19 @@
+import { Type, type Static } from "@sinclair/typebox";
+import { Flags, Footprint, Heading, Id, Size, strict } from "../../../fields";
+
+/** A height over a lower edge, or nothing, m. */
+const Raised = Type.Number({ minimum: 0, maximum: 100 });
+
+/** A paved place: raised by its kerb, with the joints of its slabs along a heading and across. */
+export const SquareSchema = strict({
+  id: Id,
+  kind: Type.Literal("square"),
+  name: Type.String({ maxLength: 200 }),
+  footprint: Footprint,
+  kerb: Raised,
+  slabs: Type.Optional(Size),
+  heading: Heading,
+  ...Flags,
+});
+
+export type Square = Static<typeof SquareSchema>;

@@ -1,0 +1,38 @@
+import { boxOutline, heightTags } from "../block";
+import { elementKind, movedPoint, type Box } from "../kind";
+import { buildSteps, cornerOf, sizeOf } from "./build";
+import { StepsSchema, type Steps } from "./schema";
+export * from "./build";
+export type { Steps } from "./schema";
+
+/** Two risers and a tread of comfortable stairs, m (Blondel, 1675 (from memory)), with some room. */
+const BLONDEL = [0.57, 0.68] as const;
+
+function boxOf(steps: Steps): Box {
+  const [x, y, z] = cornerOf(steps);
+  return { origin: { x, y, z }, heading: steps.heading, width: steps.width, ...sizeOf(steps) };
+}
+
+export const steps = elementKind<Steps>(StepsSchema, {
+  kind: "steps",
+  word: "Steps",
+  stands: true,
+  build: buildSteps,
+  outline: (element) => boxOutline(boxOf(element)),
+  span: (element) => [element.foot.z, sizeOf(element).height],
+  box: boxOf,
+  places: () => [],
+  placed: (element) => element,
+  moved: (element, dx, dy) => ({ ...element, foot: movedPoint(element.foot, dx, dy) }),
+  geoJson: {
+    write: (element) => ({ shape: "area", properties: heightTags(element.foot.z, sizeOf(element).height) }),
+  },
+  figures: ({ name, riser, tread, ramp }) => {
+    const value = 2 * riser + tread;
+    const told = `Two risers and a tread of ${name} come to ${value.toFixed(2)} m.`;
+    return ramp ? [] : [{ value, limits: BLONDEL, told, usual: "Comfortable stairs have 0.60 to 0.65 m" }];
+  },
+  steps: ({ count }) => count,
+  // One may stand on it.
+  open: () => Infinity,
+});

@@ -1,0 +1,34 @@
+import { kerbFigures } from "../kerb";
+import { elementKind, onPath } from "../kind";
+import { measureIn } from "../tags";
+import { buildStreet, DEFAULT_STREET, ribbonOf, streetDetails, streetFault } from "./build";
+import { StreetSchema, type Street } from "./schema";
+export * from "./build";
+export type { Street } from "./schema";
+
+export const street = elementKind<Street>(StreetSchema, {
+  kind: "street",
+  word: "Street",
+  stands: false,
+  way: true,
+  build: buildStreet,
+  details: streetDetails,
+  fault: streetFault,
+  outline: ribbonOf,
+  span: ({ kerb }) => [0, kerb],
+  ...onPath,
+  geoJson: {
+    write: ({ carriageway }) => ({
+      shape: "line",
+      properties: { highway: "unclassified", width: carriageway },
+    }),
+    read: {
+      shape: "line",
+      take: ({ places, properties }) => {
+        const width = measureIn(properties.width);
+        return { path: [...places], ...DEFAULT_STREET, ...(width === null ? {} : { carriageway: width }) };
+      },
+    },
+  },
+  figures: ({ name, kerb }) => kerbFigures(name, kerb),
+});

@@ -1,0 +1,47 @@
+import { Type, type Static } from "@sinclair/typebox";
+import { Flags, Id, Path, Size, strict } from "../../../fields";
+
+/** A place on a path, m from its beginning. */
+const Along = Type.Number({ minimum: 0, maximum: 1e6 });
+
+/** A street along a path: a carriageway between two raised pavements, and what is drawn on them. */
+export const StreetSchema = strict({
+  id: Id,
+  kind: Type.Literal("street"),
+  name: Type.String({ maxLength: 200 }),
+  /** Corners of its middle line, m. */
+  path: Path,
+  /** Width of the carriageway, and of each pavement, m. */
+  carriageway: Size,
+  pavement: Type.Number({ minimum: 0, maximum: 1000 }),
+  /** Height of the kerb, m. */
+  kerb: Type.Number({ minimum: 0, maximum: 10 }),
+  /** Joints of the pavement's slabs stand so far apart, m. */
+  slabs: Type.Optional(Size),
+  /** Dashes of the middle line and the gaps between them, m. */
+  dashes: Type.Optional(strict({ line: Size, gap: Size })),
+  /** Lanes of the carriageway, told apart by dashes; two where nothing is said. */
+  lanes: Type.Optional(Type.Integer({ minimum: 1, maximum: 20 })),
+  /** Tram rails along the middle, and what they lie on. */
+  rails: Type.Optional(Type.Boolean()),
+  bed: Type.Optional(Type.Unsafe<"sleepers" | "plates">({ type: "string", enum: ["sleepers", "plates"] })),
+  /**
+   * Where carts drive over a pavement: m along the path, how wide, and on which side of who walks it; there the kerb
+   * is lowered.
+   */
+  driveways: Type.Optional(
+    Type.Array(
+      strict({
+        at: Along,
+        width: Size,
+        side: Type.Unsafe<"left" | "right">({ type: "string", enum: ["left", "right"] }),
+      }),
+      { maxItems: 200 },
+    ),
+  ),
+  /** Where people cross, m along the path: stripes, which stop the dashes. */
+  crossings: Type.Optional(Type.Array(Along, { maxItems: 200 })),
+  ...Flags,
+});
+
+export type Street = Static<typeof StreetSchema>;

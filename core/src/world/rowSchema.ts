@@ -1,0 +1,36 @@
+import { Type, type Static } from "@sinclair/typebox";
+import { Footprint, Id, Metres, Point2, Size, strict } from "../fields";
+import { ROOFS, type RoofKind } from "./kinds/building/roofs";
+
+const Roof = Type.Unsafe<RoofKind>({ type: "string", enum: Object.keys(ROOFS) });
+const Seed = Type.Integer({ minimum: 0, maximum: 4294967295 });
+const Storeys = Type.Integer({ minimum: 1, maximum: 100 });
+
+/**
+ * A street side that is built up by rule, to the right of who walks from its one end to the other; or a lot, around
+ * its rim.
+ */
+export const RowSchema = strict({
+  id: Id,
+  name: Type.String({ maxLength: 200 }),
+  from: Type.Optional(Point2(Metres)),
+  to: Type.Optional(Point2(Metres)),
+  lot: Type.Optional(Footprint),
+  seed: Seed,
+  /**
+   * Fronts are so wide and lots so deep, m; houses have so many storeys of so many m; so many of a hundred gaps are
+   * alleys.
+   */
+  fronts: strict({ least: Size, most: Size }),
+  depth: Size,
+  storeys: strict({ least: Storeys, most: Storeys }),
+  storey: Size,
+  alleys: Type.Number({ minimum: 0, maximum: 100 }),
+  roofs: Type.Array(Roof, { minItems: 1, maxItems: 30 }),
+  /** Houses at its ends, or at the corners of a lot, are so many storeys higher, under a roof of their own. */
+  towers: Type.Optional(strict({ storeys: Type.Integer({ minimum: 0, maximum: 50 }), roof: Roof })),
+  /** Without windows and doors. */
+  blind: Type.Optional(Type.Boolean()),
+});
+
+export type Row = Static<typeof RowSchema>;
