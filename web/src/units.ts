@@ -1,3 +1,4 @@
+import { remembered } from "./remembered";
 import { create } from "zustand";
 import { inSystem, type System } from "@zanvo/core/units";
 
@@ -5,13 +6,13 @@ const KEY = "zanvo:units";
 
 /** What lengths are shown in, as last chosen. What is typed may have any unit. */
 export const useUnits = create<{ readonly system: System }>(() => ({
-  system: localStorage.getItem(KEY) === "imperial" ? "imperial" : "metric",
+  system: remembered.visits.get(KEY) === "imperial" ? "imperial" : "metric",
 }));
 
 /** From millimetres and metres to inches and feet, and back. */
 export function switchUnits(): void {
   useUnits.setState(({ system }) => ({ system: system === "metric" ? "imperial" : "metric" }));
-  localStorage.setItem(KEY, useUnits.getState().system);
+  remembered.visits.set(KEY, useUnits.getState().system);
 }
 
 /** Turns the lengths in a sentence into those one reads. */

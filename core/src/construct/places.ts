@@ -26,14 +26,10 @@ export function byStreet(elements: readonly Element[], rows: readonly Row[] = []
   const together = new Map<string, { name: string | null; elements: Element[] }>();
   for (const element of elements) {
     if (streets.includes(element)) continue;
-    const row = element.kind === "building" && element.row !== undefined ? names.get(element.row) : undefined;
+    const rowId = kindOf(element).row?.(element);
+    const row = rowId === undefined ? undefined : names.get(rowId);
     const name = element.group ?? row ?? null;
-    const key =
-      name === null
-        ? `one ${element.id}`
-        : element.group !== undefined
-          ? `group ${name}`
-          : `row ${(element as { row: string }).row}`;
+    const key = name === null ? `one ${element.id}` : element.group !== undefined ? `group ${name}` : `row ${rowId}`;
     const one = together.get(key);
     if (one) one.elements.push(element);
     else together.set(key, { name, elements: [element] });

@@ -72,7 +72,7 @@ export function standsAt(element: Element, [px, py]: Vec2): boolean {
   return inside;
 }
 
-/** The places that an element is drawn by; of a block and a flight of steps, none. */
+/** The places that an element can be changed by; of a round building and a flight of steps, none. */
 export const placesOf = (element: Element): readonly Vec2[] => kindOf(element).places(element);
 
 /** An element with one of the places that it is drawn by put elsewhere. */

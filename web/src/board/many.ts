@@ -1,5 +1,5 @@
 import { useMemo } from "react";
-import { moved, type Element } from "@zanvo/core/world";
+import { kindOf, moved, type Element } from "@zanvo/core/world";
 import { newId } from "../id";
 import { edit, go, useBoard, type Recipe } from "./board";
 import { deleteElement, duplicateElement } from "./desk/blocks";
@@ -69,16 +69,12 @@ export function deleteMany(things: readonly Element[]): void {
 export const fresh = (things: readonly Element[]): Element[] =>
   things.map((one) => {
     const copy = { ...one, id: newId() };
-    if (copy.kind === "building") {
-      delete copy.row;
-      delete copy.kept;
-    }
-    return copy;
+    return kindOf(copy).alone?.(copy) ?? copy;
   });
 
 /** Puts things down and chooses them. */
 export function lay(things: readonly Element[]): void {
-  edit((scene) => void scene.elements.push(...(things as never[])));
+  edit((scene) => void scene.elements.push(...things));
   choose(things.map(({ id }) => id));
 }
 

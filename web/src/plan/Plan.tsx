@@ -2,16 +2,17 @@ import { useEffect, useMemo, useRef, useState, type PointerEvent } from "react";
 import { movedOnPlan, pickOnPlan, placeOnPlan, planBounds, shapeOnPlan, type Placed } from "@zanvo/core/construct";
 import { distance2, degrees, wrap, type Vec2 } from "@zanvo/core/geometry";
 import { metres } from "@zanvo/core/slip";
-import { elementFault, moved, outlineOf, type Element } from "@zanvo/core/world";
+import { elementFault, moved, outlineOf, placed as putAt, type Element } from "@zanvo/core/world";
 import { beginGesture, cancelGesture, drag, endGesture, go, onShot, useBoard, useShot } from "../board/board";
 import { replaceElement } from "../board/desk/blocks";
 import { fit, pan, pinched, wheeled, type Camera, type Size } from "../board/desk/camera";
 import { choose, replaceMany, toggle, useMany } from "../board/many";
 import { say } from "../ui";
 import { useMeasures } from "../units";
-import { cornerMoved, cornersToDrag, isArea, isPath, isShape, layDrawn, onPlan, onWindow, type PlanTool } from "./plan";
+import { viewOfElement } from "../elements";
+import { handlesOf, layDrawn, onPlan, onWindow } from "./plan";
 import { gazeEnd, PlanDrawing, type Sketched } from "./PlanDrawing";
-import { layLot, layRow } from "./rows";
+import { CHOOSE, isPressed, type PlanTool } from "./tools";
 
 /** How near things are drawn to and taken up, window px; round measures, m. */
 const REACH = 9;
@@ -25,6 +26,9 @@ type Doing =
   | { readonly what: "gaze" }
   | { readonly what: "lasso"; readonly from: Vec2; readonly to: Vec2 }
   | { readonly what: "shape"; readonly from: Vec2; readonly to: Vec2 };
+
+/** The outline that a tool draws in one go, if it does. */
+const shapeOf = (tool: PlanTool) => (tool.gesture === "choose" ? undefined : tool.shape);
 
 interface PlanProps {
   readonly tool: PlanTool;
@@ -59,7 +63,7 @@ export function Plan({ tool, onTool }: PlanProps) {
       setSize(next);
       const { scene: now } = useBoard.getState();
       // Skylines lie far away: the plan begins with what is near.
-      const near = now.elements.filter(({ kind }) => kind !== "skyline");
+      const near = now.elements.filter((one) => !viewOfElement(one).far);
       const { x, y, width, height } = planBounds(
         near,
         now.shots.map(({ eye }) => [eye.x, eye.y]),
@@ -79,7 +83,7 @@ export function Plan({ tool, onTool }: PlanProps) {
     };
   }, []);
   /** What is pressed corner by corner, and not drawn in one go. */
-  const pressed = isArea(tool) || isPath(tool);
+  const pressed = isPressed(tool);
   const corners = pressed ? points : [];
 
   const windowAt = (event: { readonly clientX: number; readonly clientY: number }): Vec2 => {
@@ -108,7 +112,7 @@ export function Plan({ tool, onTool }: PlanProps) {
     if (event.button === 1) return setDoing({ what: "pan", last: at });
     if (event.button !== 0) return;
     if (pressed) return;
-    if (tool !== "choose") {
+    if (tool.gesture !== "choose") {
       const from = placed(world, event.altKey).at;
       return setDoing({ what: "shape", from, to: from });
     }
@@ -123,7 +127,7 @@ export function Plan({ tool, onTool }: PlanProps) {
     const other = shots.find(({ id, eye: { x, y } }) => id !== shot.id && near(at, onWindow(camera, [x, y])));
     if (other) return go({ shotId: other.id });
     const corner =
-      chosen && !chosen.locked ? cornersToDrag(chosen).findIndex((one) => near(at, onWindow(camera, one))) : -1;
+      chosen && !chosen.locked ? handlesOf(chosen).findIndex((one) => near(at, onWindow(camera, one))) : -1;
     if (chosen && corner >= 0) {
       beginGesture();
       return setDoing({ what: "corner", element: chosen, corner });
@@ -160,7 +164,7 @@ export function Plan({ tool, onTool }: PlanProps) {
     }
     const world = onPlan(camera, at);
     if (!doing) {
-      setHover(tool === "choose" ? null : placed(world, event.altKey));
+      setHover(tool.gesture === "choose" ? null : placed(world, event.altKey));
       return;
     }
     switch (doing.what) {
@@ -190,7 +194,7 @@ export function Plan({ tool, onTool }: PlanProps) {
           event.altKey,
           elements.filter(({ id }) => id !== element.id),
         );
-        const next = cornerMoved(element, corner, to.at);
+        const next = putAt(element, corner, to.at);
         const fault = elementFault(next);
         if (fault) return show(at, `The ${fault.field.split("/")[0]} ${fault.message}`, null);
         drag(replaceElement(next));
@@ -212,7 +216,9 @@ export function Plan({ tool, onTool }: PlanProps) {
         setDoing({ ...doing, to: to.at });
         return show(
           at,
-          tool === "circle" ? `radius ${metres(distance2(doing.from, to.at))}` : metres(distance2(doing.from, to.at)),
+          shapeOf(tool) === "circle"
+            ? `radius ${metres(distance2(doing.from, to.at))}`
+            : metres(distance2(doing.from, to.at)),
           to.on,
         );
       }
@@ -246,30 +252,32 @@ export function Plan({ tool, onTool }: PlanProps) {
   };
   /** Lays what is drawn, and goes back to choosing; what cannot be is told. */
   const laid = (places: readonly Vec2[]): boolean => {
+    if (tool.gesture === "choose") return false;
+    if ("lay" in tool) {
+      tool.lay(places);
+      if (pressed) onTool(CHOOSE);
+      return true;
+    }
     const lack = layDrawn(tool, places, heading);
     if (lack) say(lack);
-    else onTool("choose");
+    else onTool(CHOOSE);
     return lack === null;
   };
   const lay = (from: Vec2, to: Vec2) => {
-    if (tool === "row") return layRow(from, to);
-    if (!isShape(tool)) return void laid([from, to]);
-    const shape = shapeOnPlan(tool, from, to, heading);
-    return shape ? void laid(shape) : say("Draw it larger: from one corner to the opposite one.");
+    const shape = shapeOf(tool);
+    if (!shape) return void laid([from, to]);
+    const outline = shapeOnPlan(shape, from, to, heading);
+    return outline ? void laid(outline) : say("Draw it larger: from one corner to the opposite one.");
   };
   /** Corners that an area needs at least, or a line bends. */
-  const least = isPath(tool) ? 2 : 3;
+  const least = tool.gesture === "path" ? 2 : 3;
   const addPoint = (at: Vec2) => {
-    const end = corners[isPath(tool) ? corners.length - 1 : 0];
+    const end = corners[tool.gesture === "path" ? corners.length - 1 : 0];
     if (camera && corners.length >= least && near(onWindow(camera, end), onWindow(camera, at))) return close();
     setPoints([...corners, at]);
   };
   const close = () => {
-    if (tool === "lot") {
-      layLot(corners);
-      onTool("choose");
-    } else if (!laid(corners)) return;
-    setPoints([]);
+    if (laid(corners)) setPoints([]);
   };
   /** Gives up what a hand is doing. */
   const dropped = () => {
@@ -280,18 +288,16 @@ export function Plan({ tool, onTool }: PlanProps) {
   const giveUp = () => {
     dropped();
     if (corners.length) setPoints([]);
-    else if (tool !== "choose") onTool("choose");
+    else if (tool.gesture !== "choose") onTool(CHOOSE);
     else choose([]);
   };
 
   const sketch = (): Sketched | null => {
     if (doing?.what === "shape") {
-      const shape = isShape(tool) ? shapeOnPlan(tool, doing.from, doing.to, heading) : null;
-      return shape
-        ? { places: shape, closed: true, filled: true }
-        : isShape(tool)
-          ? null
-          : { places: [doing.from, doing.to], closed: false, filled: false };
+      const shape = shapeOf(tool);
+      if (!shape) return { places: [doing.from, doing.to], closed: false, filled: false };
+      const outline = shapeOnPlan(shape, doing.from, doing.to, heading);
+      return outline && { places: outline, closed: true, filled: true };
     }
     return corners.length ? { places: hover ? [...corners, hover.at] : corners, closed: false, filled: false } : null;
   };
@@ -301,7 +307,7 @@ export function Plan({ tool, onTool }: PlanProps) {
       role="application"
       aria-label="Plan"
       tabIndex={0}
-      className={`relative min-w-0 grow touch-none overflow-hidden bg-[#f3f1e8] text-[#26251f] select-none ${tool === "choose" ? "" : "cursor-crosshair"}`}
+      className={`relative min-w-0 grow touch-none overflow-hidden bg-[#f3f1e8] text-[#26251f] select-none ${tool.gesture === "choose" ? "" : "cursor-crosshair"}`}
       onPointerDown={onPointerDown}
       onPointerMove={onPointerMove}
       onPointerUp={onPointerUp}
@@ -312,7 +318,8 @@ export function Plan({ tool, onTool }: PlanProps) {
       onPointerLeave={() => setHover(null)}
       onDoubleClick={(event) => {
         // Of a group, the one that is pressed twice is chosen by itself.
-        const element = camera && tool === "choose" ? pickOnPlan(elements, onPlan(camera, windowAt(event))) : undefined;
+        const element =
+          camera && tool.gesture === "choose" ? pickOnPlan(elements, onPlan(camera, windowAt(event))) : undefined;
         if (element) choose([element.id]);
       }}
       onKeyDown={(event) => {

@@ -1,18 +1,18 @@
 import { memo, useMemo } from "react";
 import type { Vec2 } from "@zanvo/core/geometry";
 import type { Scene } from "@zanvo/core/scene";
-import { outlineOf, pathOf, placeAlong, wayOf, type Element } from "@zanvo/core/world";
+import { outlineOf, type Element } from "@zanvo/core/world";
 import { useBoard, useShot } from "../board/board";
 import type { Camera, Size } from "../board/desk/camera";
+import { INK, viewOfElement, type PlanLook } from "../elements";
 import { useMeasures } from "../units";
-import { coneOf, cornersToDrag, onWindow } from "./plan";
+import { coneOf, handlesOf, onWindow } from "./plan";
 
 /** The gaze's arm on the plan, px. */
 const ARM = 64;
 /** The sides of other shots' cones begin and end so far from their eyes, px. */
 const NEAR = 8;
 const OTHER = 30;
-const INK = "#26251f";
 const ACCENT = "#c8401f";
 const EYE = "#2f6f8f";
 
@@ -32,47 +32,16 @@ const pathOn = (camera: Camera, places: readonly Vec2[], closed = true): string 
     )
     .join("L")}${closed ? "Z" : ""}`;
 
-/** How things are filled: water, ground that one walks on, and what stands. */
-const FILLS: Readonly<Record<Element["kind"], string>> = {
-  block: INK,
-  building: INK,
-  steps: INK,
-  street: "#8a8577",
-  square: "#8a8577",
-  canal: "#2f6f8f",
-  bridge: "#5d584b",
-  skyline: "#9a937f",
-};
-
 /** More things than these are drawn together. */
 const MANY = 3000;
 
-/** What is drawn within an outline: the gates of a canal's locks, and the sides of passages. */
-function marksOf(element: Element): readonly (readonly [Vec2, Vec2])[] {
-  if (element.kind === "building")
-    return (element.passages ?? []).flatMap((passage) => {
-      const way = wayOf(outlineOf(element), passage);
-      return typeof way === "string"
-        ? []
-        : [[way.enters.from, way.leaves.from] as const, [way.enters.to, way.leaves.to] as const];
-    });
-  return element.kind !== "canal"
-    ? []
-    : (element.locks ?? [])
-        .flatMap(({ at, length }) => [at, at + length])
-        .flatMap((s) => {
-          const [a, b] = [-1, 1].map((side) => placeAlong(pathOf(element), s, (side * element.width) / 2));
-          return a && b ? [[a, b] as const] : [];
-        });
-}
-
 const drawn = (camera: Camera, element: Element): string =>
-  `${pathOn(camera, outlineOf(element))}${marksOf(element)
+  `${pathOn(camera, outlineOf(element))}${(viewOfElement(element).marks?.(element) ?? [])
     .map((mark) => pathOn(camera, mark, false))
     .join("")}`;
-const style = (kind: Element["kind"], on: boolean) => ({
-  fill: on ? ACCENT : FILLS[kind],
-  fillOpacity: on ? 0.22 : kind === "canal" ? 0.2 : 0.1,
+const style = ({ fill, fillOpacity = 0.1 }: PlanLook, on: boolean) => ({
+  fill: on ? ACCENT : fill,
+  fillOpacity: on ? 0.22 : fillOpacity,
   stroke: on ? ACCENT : INK,
   strokeWidth: on ? 2 : 1.1,
 });
@@ -87,7 +56,7 @@ const Thing = memo(function Thing({
   readonly element: Element;
   readonly on: boolean;
 }) {
-  return <path data-testid={element.name} d={drawn(camera, element)} {...style(element.kind, on)} />;
+  return <path data-testid={element.name} d={drawn(camera, element)} {...style(viewOfElement(element).look, on)} />;
 });
 
 /** Everything that stands, by its outline; what is low lies under what is high. */
@@ -100,16 +69,7 @@ const Things = memo(function Things({
   readonly elements: readonly Element[];
   readonly chosen: ReadonlySet<string>;
 }) {
-  const low = ({ kind }: Element) =>
-    kind === "canal"
-      ? 0
-      : kind === "skyline"
-        ? 1
-        : kind === "square" || kind === "street"
-          ? 2
-          : kind === "bridge"
-            ? 3
-            : 4;
+  const low = (element: Element) => viewOfElement(element).look.order;
   const shown = [...elements].filter(({ hidden }) => !hidden).sort((a, b) => low(a) - low(b));
   if (shown.length <= MANY)
     return shown.map((element) => (
@@ -125,7 +85,7 @@ const Things = memo(function Things({
           .filter((one) => one.kind === kind && chosen.has(one.id) === on)
           .map((one) => drawn(camera, one))
           .join("")}
-        {...style(kind, on)}
+        {...style(viewOfElement({ kind }).look, on)}
       />
     )),
   );
@@ -212,7 +172,7 @@ export function PlanDrawing({ camera, size, chosen, sketched, hover, lasso }: Pl
       <Things camera={camera} elements={elements} chosen={chosen} />
       {one &&
         !one.locked &&
-        cornersToDrag(one).map((corner, i) => {
+        handlesOf(one).map((corner, i) => {
           const [x, y] = onWindow(camera, corner);
           return (
             <rect key={i} x={x - 4} y={y - 4} width={8} height={8} fill="#fbf9f3" stroke={ACCENT} strokeWidth={1.5} />

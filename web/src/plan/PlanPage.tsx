@@ -1,18 +1,4 @@
-import {
-  ChartNoAxesColumnIncreasing,
-  Circle,
-  Grid3x3,
-  LandPlot,
-  Mountain,
-  MousePointer2,
-  Pentagon,
-  RectangleHorizontal,
-  Route,
-  Rows3,
-  Spline,
-  Waves,
-} from "lucide-react";
-import { useState, type ReactNode } from "react";
+import { useState } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
 import { Link, useParams } from "react-router";
 import { go, redo, undo, useBoard, useShot } from "../board/board";
@@ -31,7 +17,7 @@ import { Plan } from "./Plan";
 import { RepeatFields } from "./RepeatFields";
 import { RowFields } from "./RowFields";
 import { Things } from "./Things";
-import type { PlanTool } from "./plan";
+import { CHOOSE, TOOLS, type PlanTool } from "./tools";
 
 /** The world from above beside the picture of the current shot. */
 export function PlanPage() {
@@ -43,75 +29,8 @@ export function PlanPage() {
   );
 }
 
-const TOOLS: readonly (readonly [PlanTool, string, ReactNode, string])[] = [
-  [
-    "choose",
-    "Choose",
-    <MousePointer2 key="c" size={14} aria-hidden />,
-    "Press a thing to choose it; drag it, its corners, an eye or the end of its gaze. Shift: several, or a rectangle of them.",
-  ],
-  [
-    "rectangle",
-    "Rectangle",
-    <RectangleHorizontal key="r" size={14} aria-hidden />,
-    "Draw from one corner to the opposite one, along the main streets.",
-  ],
-  ["ell", "L", null, "Draw from the corner of the L to the opposite one."],
-  ["horseshoe", "U", null, "Draw from a corner of the U’s back to the opposite one."],
-  ["circle", "Circle", <Circle key="o" size={14} aria-hidden />, "Draw from the middle to the rim."],
-  [
-    "polygon",
-    "Polygon",
-    <Pentagon key="p" size={14} aria-hidden />,
-    "Press for each corner; press the first again, or Enter, to close.",
-  ],
-  [
-    "row",
-    "Row of houses",
-    <Rows3 key="h" size={14} aria-hidden />,
-    "Draw along a street side: houses are laid to the right of your way.",
-  ],
-  [
-    "lot",
-    "Lot",
-    <LandPlot key="l" size={14} aria-hidden />,
-    "Press for each corner of a lot; closed, it is built up around its rim.",
-  ],
-  [
-    "skyline",
-    "Skyline",
-    <Mountain key="m" size={14} aria-hidden />,
-    "Press for each bend of a line far away, its rows to the right of your way; press the last again, or Enter, to end it.",
-  ],
-  [
-    "street",
-    "Street",
-    <Route key="s" size={14} aria-hidden />,
-    "Press for each bend of its middle line; press the last again, or Enter, to end it.",
-  ],
-  [
-    "steps",
-    "Steps",
-    <ChartNoAxesColumnIncreasing key="t" size={14} aria-hidden />,
-    "Draw from the middle of the foot up to the head.",
-  ],
-  [
-    "square",
-    "Square",
-    <Grid3x3 key="q" size={14} aria-hidden />,
-    "Press for each corner; press the first again, or Enter, to close.",
-  ],
-  [
-    "canal",
-    "Canal",
-    <Waves key="w" size={14} aria-hidden />,
-    "Press for each bend of its middle line, the way the water falls; press the last again, or Enter, to end it.",
-  ],
-  ["bridge", "Bridge", <Spline key="b" size={14} aria-hidden />, "Draw from one end of its deck to the other."],
-];
-
 function World({ id }: { readonly id: string }) {
-  const [tool, setTool] = useState<PlanTool>("choose");
+  const [tool, setTool] = useState<PlanTool>(CHOOSE);
   const title = useBoard((board) => board.scene.title);
   const shots = useBoard((board) => board.scene.shots);
   const rows = useBoard((board) => board.scene.rows);
@@ -157,16 +76,14 @@ function World({ id }: { readonly id: string }) {
             aria-label="Plan tools"
             className="flex shrink-0 flex-wrap items-center gap-1 border-b border-hair px-2 py-1"
           >
-            {TOOLS.map(([one, name, icon]) => (
-              <Button key={one} on={tool === one} onClick={() => setTool(one)}>
-                {icon}
-                {name}
+            {TOOLS.map((one) => (
+              <Button key={one.id} on={tool === one} onClick={() => setTool(one)}>
+                {one.icon}
+                {one.label}
               </Button>
             ))}
           </div>
-          <p className="shrink-0 truncate px-3 py-1 text-pencil">
-            {TOOLS.find(([one]) => one === tool)?.[3]} Alt: snap to nothing.
-          </p>
+          <p className="shrink-0 truncate px-3 py-1 text-pencil">{tool.hint} Alt: snap to nothing.</p>
           <Guarded what="The plan">
             <Plan tool={tool} onTool={setTool} />
           </Guarded>

@@ -3,10 +3,9 @@ import type { Scene } from "@zanvo/core/scene";
 import { DEFAULT_ROW, fillRow, rowFault, type Building, type Row } from "@zanvo/core/world";
 import { newId } from "../id";
 import { edit, freeName, go, useBoard } from "../board/board";
+import { newSeed } from "../seed";
 import { say } from "../ui";
 
-/** A fresh seed for anything that is rolled. */
-export const seed = (): number => crypto.getRandomValues(new Uint32Array(1))[0];
 const houseOf =
   (row: string) =>
   (element: Scene["elements"][number]): element is Building =>
@@ -32,7 +31,7 @@ export const layLot = (corners: readonly Vec2[]): void =>
 /** Lays a row by rule, and chooses its first house. */
 function fill(word: string, where: Partial<Row>): void {
   const { scene } = useBoard.getState();
-  const row: Row = { ...DEFAULT_ROW, id: newId(), name: freeName(word, scene.rows ?? []), seed: seed(), ...where };
+  const row: Row = { ...DEFAULT_ROW, id: newId(), name: freeName(word, scene.rows ?? []), seed: newSeed(), ...where };
   const fault = rowFault(row);
   if (fault) return say(`The ${fault.field} ${fault.message}`);
   const elements = rebuild(row, scene.elements);
@@ -62,4 +61,4 @@ export function changeRow(id: string, change: Partial<Row>): void {
 }
 
 /** Rolls a row again: other houses by the same rule, around those that are kept. */
-export const reroll = (id: string): void => changeRow(id, { seed: seed() });
+export const reroll = (id: string): void => changeRow(id, { seed: newSeed() });

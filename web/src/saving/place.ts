@@ -1,3 +1,4 @@
+import { remembered } from "../remembered";
 import type { Place, useBoard } from "../board/board";
 import type { Stretch } from "./drafts";
 
@@ -23,19 +24,16 @@ const tailKey = (id: string): string => `zanvo:tail:${id}`;
 
 function recall<T>(key: string): T | null {
   try {
-    return JSON.parse(sessionStorage.getItem(key) ?? "null") as T | null;
+    return JSON.parse(remembered.tab.get(key) ?? "null") as T | null;
   } catch {
     return null;
   }
 }
 
 function keep(key: string, value: unknown): void {
-  try {
-    sessionStorage.setItem(key, JSON.stringify(value));
-  } catch {
-    // There is no room for it: the place is forgotten, the work is in the drafts.
-    sessionStorage.removeItem(key);
-  }
+  // Where there is no room for it, the place is forgotten; the work is in the drafts.
+  remembered.tab.remove(key);
+  remembered.tab.set(key, JSON.stringify(value));
 }
 
 export const placeOf = ({
@@ -61,7 +59,7 @@ export const recallPlace = (id: string): LeftPlace | null => recall<LeftPlace>(p
 /** What was left unwritten in this tab; it is told once. */
 export function recallTail(id: string): Tail | null {
   const tail = recall<Tail>(tailKey(id));
-  sessionStorage.removeItem(tailKey(id));
+  remembered.tab.remove(tailKey(id));
   return tail;
 }
 
@@ -69,5 +67,5 @@ export function recallTail(id: string): Tail | null {
 export function rememberLeaving(id: string, place: LeftPlace, tail: Tail | null): void {
   keep(placeKey(id), place);
   if (tail) keep(tailKey(id), tail);
-  else sessionStorage.removeItem(tailKey(id));
+  else remembered.tab.remove(tailKey(id));
 }

@@ -1,3 +1,4 @@
+import { remembered } from "../remembered";
 import { newId } from "../id";
 
 const KEY = "zanvo:tab";
@@ -24,10 +25,10 @@ function hold(tab: string, options: LockOptions): Promise<boolean> {
  * browser's locks tell whether a name is in use. They are missing where the page comes from no secure origin.
  */
 async function claim(): Promise<string> {
-  const known = sessionStorage.getItem(KEY);
+  const known = remembered.tab.get(KEY);
   if (known && (!locks() || (await hold(known, { signal: AbortSignal.timeout(HANDOVER) })))) return known;
   const tab = newId();
-  sessionStorage.setItem(KEY, tab);
+  remembered.tab.set(KEY, tab);
   if (locks()) await hold(tab, {});
   return tab;
 }

@@ -72,7 +72,7 @@ export interface ElementKind<E extends ElementBase = ElementBase> {
   span(element: E): readonly [base: number, height: number];
   /** The box around it; where nothing is said, along the longest side of its outline. */
   box?(element: E): Box;
-  /** The places that it is drawn by and snapped to: corners of its footprint, or bends of its path. */
+  /** The places that it can be changed by: corners of its footprint, or bends of its path. */
   places(element: E): readonly Vec2[];
   /** The same with one of those places put elsewhere. */
   placed(element: E, place: number, at: Vec2): E;
@@ -83,6 +83,10 @@ export interface ElementKind<E extends ElementBase = ElementBase> {
   figures?(element: E): readonly Figure[];
   /** Whether it is a way along which other things stand. */
   readonly way?: boolean;
+  /** The row that it was laid in by rule, by id. */
+  row?(element: E): string | undefined;
+  /** The same as a thing for itself, of no row. */
+  alone?(element: E): E;
   /** How many steps it has: a scene has only so many. */
   steps?(element: E): number;
   /** The ground that it is dug into, as a ring on the plan, where it is dug. */

@@ -1,3 +1,4 @@
+import { remembered } from "../../remembered";
 import { create } from "zustand";
 import { deskPlaces } from "@zanvo/core/drawing";
 import type { Foot } from "@zanvo/core/construct";
@@ -89,10 +90,10 @@ export function frame(framing: "sheet" | "desk", size = get().size): void {
 /** Looks at a scene's desk as it was last looked at in this window. @returns remembers it, and ends */
 export function startLooking(id: string): () => void {
   const key = `zanvo:camera:${id}`;
-  const kept = JSON.parse(sessionStorage.getItem(key) ?? "null") as Pick<Desk, "camera" | "framing"> | null;
+  const kept = JSON.parse(remembered.tab.get(key) ?? "null") as Pick<Desk, "camera" | "framing"> | null;
   if (kept?.framing === "free") set(kept);
   else frame(kept?.framing ?? "sheet");
-  const leave = () => sessionStorage.setItem(key, JSON.stringify({ camera: get().camera, framing: get().framing }));
+  const leave = () => remembered.tab.set(key, JSON.stringify({ camera: get().camera, framing: get().framing }));
   addEventListener("pagehide", leave);
   return () => {
     removeEventListener("pagehide", leave);

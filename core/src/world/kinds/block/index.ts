@@ -1,6 +1,6 @@
-import type { Vec2 } from "../../../geometry";
+import { add, scale, type Vec2 } from "../../../geometry";
 import { elementKind, movedPoint, type Box } from "../kind";
-import { blockCorner, buildBlock } from "./build";
+import { blockAxes, blockCorner, buildBlock } from "./build";
 import { BlockSchema, type Block } from "./schema";
 export * from "./build";
 export type { Block } from "./schema";
@@ -19,6 +19,23 @@ export const boxOutline = (box: Box): readonly Vec2[] =>
     return [x, y] as const;
   });
 
+/** A block between one of its corners and a place, along its own heading. */
+function blockBetween(block: Block, corner: number, [x, y]: Vec2): Block {
+  const [u, v] = CORNERS[corner];
+  const fixed = blockCorner(block, 1 - u, 1 - v);
+  const [l, w] = blockAxes(block);
+  const [dx, dy] = [x - fixed[0], y - fixed[1]];
+  const [length, width] = [Math.abs(dx * l[0] + dy * l[1]), Math.abs(dx * w[0] + dy * w[1])];
+  const [signL, signW] = [Math.sign(dx * l[0] + dy * l[1]) || 1, Math.sign(dx * w[0] + dy * w[1]) || 1];
+  const origin = add(add(fixed, scale(l, signL > 0 ? 0 : -length)), scale(w, signW > 0 ? 0 : -width));
+  return {
+    ...block,
+    length: Math.max(0.1, length),
+    width: Math.max(0.1, width),
+    origin: { x: origin[0], y: origin[1], z: block.origin.z },
+  };
+}
+
 export const block = elementKind<Block>(BlockSchema, {
   kind: "block",
   word: "Block",
@@ -27,8 +44,8 @@ export const block = elementKind<Block>(BlockSchema, {
   outline: boxOutline,
   span: ({ origin, height }) => [origin.z, height],
   box: (element) => element,
-  places: () => [],
-  placed: (element) => element,
+  places: boxOutline,
+  placed: blockBetween,
   moved: (element, dx, dy) => ({ ...element, origin: movedPoint(element.origin, dx, dy) }),
   geoJson: { write: ({ origin, height }) => ({ shape: "area", properties: heightTags(origin.z, height) }) },
 });

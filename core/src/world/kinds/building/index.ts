@@ -50,6 +50,11 @@ function movedParts(building: Building, dx: number, dy: number): Partial<Buildin
   return Object.fromEntries(parts);
 }
 
+/** A building for itself, of no row. */
+function alone({ row: _row, kept: _kept, ...building }: Building): Building {
+  return building;
+}
+
 export const building = elementKind<Building>(BuildingSchema, {
   kind: "building",
   word: "Building",
@@ -60,6 +65,8 @@ export const building = elementKind<Building>(BuildingSchema, {
   outline: cornersOf,
   span: spanOf,
   ...onFootprint,
+  // A drum's many corners are none that one would put elsewhere.
+  places: (element) => (element.round ? [] : onFootprint.places(element)),
   moved: (element, dx, dy) => ({ ...onFootprint.moved(element, dx, dy), ...movedParts(element, dx, dy) }),
   geoJson: {
     write: (element) => ({
@@ -93,5 +100,7 @@ export const building = elementKind<Building>(BuildingSchema, {
       usual: "Doors have 2.0 to 2.1 m",
     })),
   ],
+  row: ({ row }) => row,
+  alone,
   open: ({ passages = [] }) => Math.max(0, ...passages.map((passage) => passage.height)),
 });

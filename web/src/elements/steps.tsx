@@ -1,15 +1,12 @@
-import { sizeOf, type Element, type Steps } from "@zanvo/core/world";
-import { Check, NumberField } from "../../ui";
-import { useMeasures } from "../../units";
+import { ChartNoAxesColumnIncreasing } from "lucide-react";
+import { degrees } from "@zanvo/core/geometry";
+import { DEFAULT_STEPS, sizeOf, type Steps } from "@zanvo/core/world";
+import { Check, NumberField } from "../ui";
+import { useMeasures } from "../units";
+import { INK, type Change, type ElementView } from "./view";
 
 /** Measures of a flight of steps or a ramp, and where it stands. */
-export function StepsFields({
-  steps,
-  change,
-}: {
-  readonly steps: Steps;
-  readonly change: (next: Element, what: string) => void;
-}) {
+function StepsFields({ element: steps, change }: { readonly element: Steps; readonly change: Change }) {
   const measures = useMeasures();
   const { length, height } = sizeOf(steps);
   const size = { unit: "m", digits: 3, min: 0.01, max: 100, step: 0.01 } as const;
@@ -67,3 +64,32 @@ export function StepsFields({
     </>
   );
 }
+
+/** No flight has more steps than these. */
+const MAX_COUNT = 500;
+
+export const steps: ElementView<Steps> = {
+  kind: "steps",
+  look: { fill: INK, order: 4 },
+  tools: [
+    {
+      id: "steps",
+      label: "Steps",
+      icon: <ChartNoAxesColumnIncreasing size={14} aria-hidden />,
+      hint: "Draw from the middle of the foot up to the head.",
+      gesture: "drawn",
+      draw: ([[x, y], [u, v]]) => {
+        const count = Math.round(Math.hypot(u - x, v - y) / DEFAULT_STEPS.tread);
+        if (count < 1) return "The flight is too short: draw it from its foot to its head.";
+        return {
+          kind: "steps",
+          foot: { x, y, z: 0 },
+          heading: Number(degrees(Math.atan2(u - x, v - y)).toFixed(2)),
+          count: Math.min(MAX_COUNT, count),
+          ...DEFAULT_STEPS,
+        };
+      },
+    },
+  ],
+  Fields: StepsFields,
+};

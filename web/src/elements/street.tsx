@@ -1,22 +1,11 @@
-import { DEFAULT_STREET, elementFault, lengthOf, pathOf, type Element, type Street } from "@zanvo/core/world";
-import { Check, Choice, NumberField } from "../../ui";
+import { Route } from "lucide-react";
+import { DEFAULT_STREET, lengthOf, pathOf, type Street } from "@zanvo/core/world";
+import { Check, Choice, NumberField } from "../ui";
 import { Parts } from "./Parts";
-
-/** A change that is taken over only where the thing can be. @throws Error with why it cannot */
-export function checkedElement<T extends Element>(next: T): T {
-  const fault = elementFault(next);
-  if (fault) throw new Error(`The ${fault.field.split("/")[0]} ${fault.message}`);
-  return next;
-}
+import { checkedElement, GROUND, points, type Change, type ElementView } from "./view";
 
 /** Measures of a street: its carriageway, pavements and kerb, and what is drawn on them. */
-export function StreetFields({
-  street,
-  change,
-}: {
-  readonly street: Street;
-  readonly change: (next: Element, what: string) => void;
-}) {
+function StreetFields({ element: street, change }: { readonly element: Street; readonly change: Change }) {
   const { carriageway, pavement, kerb, slabs, dashes, lanes = 2, rails, bed, crossings = [], driveways = [] } = street;
   const set = (part: Partial<Street>, what: string) => change(checkedElement({ ...street, ...part }), what);
   const size = { unit: "m", digits: 2, min: 0.1, max: 200, step: 0.1 } as const;
@@ -130,3 +119,19 @@ export function StreetFields({
     </>
   );
 }
+
+export const street: ElementView<Street> = {
+  kind: "street",
+  look: { fill: GROUND, order: 2 },
+  tools: [
+    {
+      id: "street",
+      label: "Street",
+      icon: <Route size={14} aria-hidden />,
+      hint: "Press for each bend of its middle line; press the last again, or Enter, to end it.",
+      gesture: "path",
+      draw: (places) => ({ kind: "street", path: points(places), ...DEFAULT_STREET }),
+    },
+  ],
+  Fields: StreetFields,
+};

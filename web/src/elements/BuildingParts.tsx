@@ -1,5 +1,5 @@
 import { centroid, cornersOf, DEFAULT_DOOR, DEFAULT_WINDOWS, type Building } from "@zanvo/core/world";
-import { Check, Fold, NumberField, say } from "../../ui";
+import { Check, Fold, NumberField, say } from "../ui";
 import { AT, SIZE } from "./measures";
 import { Parts } from "./Parts";
 

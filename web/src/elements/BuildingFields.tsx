@@ -11,10 +11,10 @@ import {
   type Element,
   type RoofKind,
 } from "@zanvo/core/world";
-import { newId } from "../../id";
-import { Button, Check, NumberField, say } from "../../ui";
-import { edit } from "../board";
-import { LEAST } from "../desk/raise";
+import { newId } from "../id";
+import { Button, Check, NumberField, say } from "../ui";
+import { edit } from "../board/board";
+import { LEAST } from "../board/desk/raise";
 import { FootFields, OnRoofFields, OpeningFields } from "./BuildingParts";
 import { PLACE, SIZE } from "./measures";
 import { Parts } from "./Parts";
@@ -141,7 +141,7 @@ export function RoofFields({ element, change }: { readonly element: Block | Buil
  * Measures of a building on any footprint: its foot, its walls, storeys, set-backs and roof, openings, and where it
  * stands.
  */
-export function BuildingFields({ building, change }: { readonly building: Building; readonly change: Change }) {
+export function BuildingFields({ element: building, change }: { readonly element: Building; readonly change: Change }) {
   const { height, storeys, setbacks = [], base, footprint } = building;
   const { x, y } = boxOf(building).origin;
   const set = (part: Partial<Building>, what: string) => change(checked({ ...building, ...part }), what);

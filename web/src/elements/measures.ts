@@ -1,4 +1,4 @@
-import { LEAST } from "../desk/raise";
+import { LEAST } from "../board/desk/raise";
 
 /** How a size of a thing, and a place on the plan, are typed. */
 export const SIZE = { unit: "m", digits: 2, min: LEAST, max: 10_000, step: 0.1 } as const;

@@ -1,7 +1,7 @@
 import { Plus, X } from "lucide-react";
 import type { ReactNode } from "react";
 import type { Unit } from "@zanvo/core/units";
-import { Button, IconButton, NumberField, say } from "../../ui";
+import { Button, IconButton, NumberField, say } from "../ui";
 
 /** A measure that each part has. */
 interface PartField<P> {

@@ -1,0 +1,154 @@
+import fc from "fast-check";
+import { readScene, writeScene } from "../document";
+import { fromGeoJson, toGeoJson } from "../exchange";
+import { newScene } from "../scene";
+import {
+  asBuilding,
+  boxOf,
+  build,
+  built,
+  DEFAULT_BRIDGE,
+  DEFAULT_CANAL,
+  DEFAULT_SKYLINE,
+  DEFAULT_SQUARE,
+  DEFAULT_STEPS,
+  DEFAULT_STREET,
+  DETAIL_KINDS,
+  elementFault,
+  faceNamed,
+  KINDS,
+  kindOf,
+  moved,
+  outlineOf,
+  placed,
+  placesOf,
+  volumeOf,
+  type Element,
+} from ".";
+
+const path = [
+  { x: 0, y: 0 },
+  { x: 40, y: 5 },
+];
+const footprint = [
+  { x: 0, y: 0 },
+  { x: 12, y: 0 },
+  { x: 12, y: 9 },
+  { x: 0, y: 9 },
+];
+const base = { id: "e", name: "Ferry stage" };
+
+/** One of each kind, as a person would lay it. */
+const SAMPLES: { readonly [K in Element["kind"]]: Extract<Element, { kind: K }> } = {
+  block: { ...base, kind: "block", origin: { x: 1, y: 2, z: 0 }, heading: 20, length: 8, width: 6, height: 7 },
+  building: {
+    ...base,
+    kind: "building",
+    footprint,
+    base: 0,
+    height: 9,
+    storeys: 3,
+    roof: { kind: "flat" },
+    windows: { every: 3, width: 1, height: 1.2, sill: 0.9 },
+    doors: [{ x: 6, y: 0, width: 1, height: 2.1 }],
+  },
+  street: { ...base, kind: "street", path, ...DEFAULT_STREET, rails: true, bed: "sleepers", crossings: [20] },
+  steps: { ...base, kind: "steps", foot: { x: 3, y: 4, z: 0 }, heading: 75, count: 9, ...DEFAULT_STEPS },
+  canal: { ...base, kind: "canal", path, ...DEFAULT_CANAL },
+  bridge: { ...base, kind: "bridge", path, ...DEFAULT_BRIDGE },
+  square: { ...base, kind: "square", footprint, heading: 10, ...DEFAULT_SQUARE },
+  skyline: { ...base, kind: "skyline", path, ...DEFAULT_SKYLINE, seed: 7 },
+};
+
+/** Whether a scene with it is read back as it was. */
+const fits = (element: Element): boolean =>
+  readScene(writeScene({ ...newScene("Kinds"), elements: [element] })).elements[0].kind === element.kind;
+
+describe.each(KINDS.map((kind) => [kind.kind, kind] as const))("the kind %s", (name, kind) => {
+  const element = SAMPLES[name as Element["kind"]];
+
+  it("is declared once, in full, and its sample fits its schema", () => {
+    expect(KINDS.filter((other) => other.kind === name || other.word === kind.word)).toEqual([kind]);
+    expect(kindOf(element)).toBe(kind);
+    expect(fits(element)).toBe(true);
+    expect(kind.word).toMatch(/^[A-Z][a-z]+$/);
+    expect(elementFault(element)).toBeNull();
+    for (const { value, limits, told, usual } of kindOf(element).figures?.(element) ?? []) {
+      expect(value).toBeGreaterThan(0);
+      expect(limits[0]).toBeLessThan(limits[1]);
+      expect(told).toContain(element.name);
+      expect(usual).not.toBe("");
+    }
+  });
+
+  it("is built to closed solids, each face of which has a name of its own or none, and to details of known kinds", () => {
+    const solids = build([element]);
+    expect(solids.length).toBeGreaterThan(0);
+    for (const solid of solids) {
+      expect(solid.id).toBe(element.id);
+      expect(volumeOf(solid)).toBeGreaterThan(0);
+      const names = solid.faces.flatMap((face) => face.name ?? []);
+      expect(new Set(names).size).toBe(names.length);
+    }
+    for (const detail of built([element]).details) {
+      expect(DETAIL_KINDS.map(({ id }) => id)).toContain(detail.kind);
+      if (detail.on) expect(solids).toContainEqual(detail.on.solid);
+      if (detail.on) expect(detail.on.face).toBeGreaterThanOrEqual(0);
+    }
+  });
+
+  it("takes its outline with it when it is moved, and back", () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: -500, max: 500, noNaN: true }),
+        fc.double({ min: -500, max: 500, noNaN: true }),
+        (dx, dy) => {
+          const there = moved(element, dx, dy);
+          outlineOf(there).forEach(([x, y], i) => {
+            const [px, py] = outlineOf(element)[i];
+            expect(Math.hypot(x - px - dx, y - py - dy)).toBeLessThan(1e-6);
+          });
+          expect(boxOf(there).origin.x - boxOf(element).origin.x).toBeCloseTo(dx, 6);
+          expect(build([there])[0].vertices[0][1] - build([element])[0].vertices[0][1]).toBeCloseTo(dy, 6);
+          // What it holds besides its places stays.
+          expect(Object.keys(there).sort()).toEqual(Object.keys(element).sort());
+        },
+      ),
+    );
+  });
+
+  it("follows each of its places to where that is put", () => {
+    placesOf(element).forEach(([x, y], place) => {
+      const there = placed(element, place, [x - 1.5, y - 2.5]);
+      expect(fits(there)).toBe(true);
+      const near = placesOf(there).map(([px, py]) => Math.hypot(px - x + 1.5, py - y + 2.5));
+      expect(Math.min(...near)).toBeLessThan(1e-9);
+    });
+  });
+
+  it("comes back from GeoJSON as the kind that it was written from, where it is read", () => {
+    const ground = { longitude: 4, latitude: 52, north: 0 };
+    const written = toGeoJson({ ...newScene("Map"), elements: [element], ground });
+    const { elements, notes } = fromGeoJson(written, ground, (feature, part) => `f${feature}-${part}`);
+    expect(notes).toEqual([]);
+    const { read, write } = kindOf(element).geoJson;
+    if (!write(element)) return expect(elements).toEqual([]);
+    // What has no reader of its own comes back as the kind that takes any line or area.
+    expect(elements).toHaveLength(1);
+    if (read) expect(elements[0].kind).toBe(name);
+    expect(elements[0].name).toBe(element.name);
+    const [mine, theirs] = [boxOf(element), boxOf(elements[0])];
+    if (read) expect(Math.abs(theirs.length - mine.length)).toBeLessThan(1e-3);
+    return undefined;
+  });
+});
+
+it("every face of a block is known by its name, and a block made a building keeps its ground", () => {
+  const [solid] = build([SAMPLES.block]);
+  expect(solid.faces[faceNamed(solid, "top")].normal[2]).toBeCloseTo(1, 9);
+  expect(solid.faces[faceNamed(solid, "bottom")].normal[2]).toBeCloseTo(-1, 9);
+  for (const wall of [0, 1, 2, 3])
+    expect(Math.abs(solid.faces[faceNamed(solid, `wall ${wall}`)].normal[2])).toBeLessThan(1e-9);
+  expect(faceNamed(solid, "roof")).toBe(-1);
+  expect(outlineOf(asBuilding(SAMPLES.block))).toHaveLength(4);
+});

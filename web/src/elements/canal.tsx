@@ -1,0 +1,74 @@
+import { Waves } from "lucide-react";
+import { DEFAULT_CANAL, DEFAULT_LOCK, pathOf, placeAlong, type Canal } from "@zanvo/core/world";
+import { NumberField } from "../ui";
+import { SIZE } from "./measures";
+import { Parts } from "./Parts";
+import { checkedElement, points, type Change, type ElementView } from "./view";
+
+/** Measures of a canal and its locks. */
+function CanalFields({ element: canal, change }: { readonly element: Canal; readonly change: Change }) {
+  const set = (part: Partial<Canal>, what: string) => change(checkedElement({ ...canal, ...part }), what);
+  const { width, quay, depth, coping, locks = [] } = canal;
+  return (
+    <>
+      <NumberField label="Width of the water" {...SIZE} value={width} onChange={(to) => set({ width: to }, "width")} />
+      <NumberField label="Quay walls" {...SIZE} max={100} value={quay} onChange={(to) => set({ quay: to }, "quay")} />
+      <NumberField
+        label="Water under the ground"
+        {...SIZE}
+        max={100}
+        value={depth}
+        onChange={(to) => set({ depth: to }, "depth")}
+      />
+      <NumberField
+        label="Walls over the ground"
+        {...SIZE}
+        min={0}
+        max={100}
+        value={coping}
+        onChange={(to) => set({ coping: to }, "coping")}
+      />
+      <Parts
+        name="Lock"
+        add="A lock"
+        parts={locks}
+        fields={[
+          { key: "at", label: "Along the canal", min: 0, max: 1e5 },
+          { key: "length", label: "Length of its chamber", min: 1 },
+          { key: "fall", label: "Fall of the water" },
+        ]}
+        fresh={() => ({
+          at: locks.length ? locks[locks.length - 1].at + locks[locks.length - 1].length + width : width,
+          ...DEFAULT_LOCK,
+        })}
+        onChange={(to, what) => set({ locks: [...to] }, what)}
+      />
+    </>
+  );
+}
+
+/** The gates of a canal's locks. */
+const gatesOf = (canal: Canal) =>
+  (canal.locks ?? [])
+    .flatMap(({ at, length }) => [at, at + length])
+    .flatMap((s) => {
+      const [a, b] = [-1, 1].map((side) => placeAlong(pathOf(canal), s, (side * canal.width) / 2));
+      return a && b ? [[a, b] as const] : [];
+    });
+
+export const canal: ElementView<Canal> = {
+  kind: "canal",
+  look: { fill: "#2f6f8f", fillOpacity: 0.2, order: 0 },
+  tools: [
+    {
+      id: "canal",
+      label: "Canal",
+      icon: <Waves size={14} aria-hidden />,
+      hint: "Press for each bend of its middle line, the way the water falls; press the last again, or Enter, to end it.",
+      gesture: "path",
+      draw: (places) => ({ kind: "canal", path: points(places), ...DEFAULT_CANAL }),
+    },
+  ],
+  Fields: CanalFields,
+  marks: gatesOf,
+};

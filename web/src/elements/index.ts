@@ -1,0 +1,27 @@
+import type { Element } from "@zanvo/core/world";
+import { block } from "./block";
+import { bridge } from "./bridge";
+import { building } from "./building";
+import { canal } from "./canal";
+import { skyline } from "./skyline";
+import { square } from "./square";
+import { steps } from "./steps";
+import { street } from "./street";
+import type { ElementView } from "./view";
+export {
+  INK,
+  type Change,
+  type DrawnShape,
+  type ElementTool,
+  type ElementView,
+  type Gesture,
+  type PlanLook,
+} from "./view";
+
+/** What the screen knows of every kind of element; their tools stand in this order. */
+export const VIEWS: readonly ElementView[] = [block, building, skyline, street, steps, square, canal, bridge];
+
+const byKind: ReadonlyMap<string, ElementView> = new Map(VIEWS.map((view) => [view.kind, view]));
+
+/** What the screen knows of an element's kind. */
+export const viewOfElement = ({ kind }: Pick<Element, "kind">): ElementView => byKind.get(kind)!;
