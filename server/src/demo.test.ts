@@ -1,7 +1,7 @@
 import { join } from "node:path";
 import { textOf } from "@zanvo/store";
 import { putDemo } from "./demo";
-import { startTestServer } from "./testing";
+import { startTestServer } from "../testing";
 
 it("puts the demo on an empty shelf once, with its photos, also when it was taken off since", async () => {
   const server = await startTestServer();

@@ -7,7 +7,7 @@ import { dirname, join } from "node:path";
 import { openPictures, openStore } from "@zanvo/store";
 import { pino } from "pino";
 import { startChores } from "./chores";
-import { BUILT } from "./testing";
+import { BUILT } from "../testing";
 
 const fresh = () => join(mkdtempSync(join(tmpdir(), "zanvo-")), "zanvo.sqlite");
 

@@ -5,7 +5,7 @@ import { newScene } from "@zanvo/core/scene";
 import { backUp, copyDatabase, restoreBackup } from "./backup";
 import { backupsOf } from "./files";
 import { openStore, textOf } from "./scenes";
-import { freshFile, freshFolder, throughAnother, titled } from "./testing";
+import { freshFile, freshFolder, throughAnother, titled } from "../testing";
 
 const now = new Date(Date.UTC(2026, 2, 4, 5, 6, 7));
 const made = async (title = "Lock"): Promise<string> => {

@@ -3,7 +3,7 @@ import { existsSync, mkdirSync, readdirSync, readFileSync, symlinkSync, utimesSy
 import { dirname, join } from "node:path";
 import sharp from "sharp";
 import { openPictures } from "./pictures";
-import { freshFile, freshFolder } from "./testing";
+import { freshFile, freshFolder } from "../testing";
 
 const photos = join(__dirname, "../../demo/photos");
 const exiftool = (file: string, tag: string) =>

@@ -5,7 +5,7 @@ import { driverOf } from "./connection";
 import { isBusy, isFull } from "./errors";
 import { MIGRATION_NAMES } from "./migrations";
 import { openStore, textOf } from "./scenes";
-import { checkedOf, freshFile, throughAnother, titled } from "./testing";
+import { checkedOf, freshFile, throughAnother, titled } from "../testing";
 
 const revisions = (file: string) =>
   throughAnother<{ title: string; revision: number }>(file, "SELECT title, revision FROM scene");

@@ -6,7 +6,7 @@ export interface Memory {
 }
 
 function memory(name: "localStorage" | "sessionStorage"): Memory {
-  const use = <T>(work: (storage: Storage) => T, otherwise: T): T => {
+  const attempt = <T>(work: (storage: Storage) => T, otherwise: T): T => {
     try {
       return work(globalThis[name]);
     } catch {
@@ -15,9 +15,9 @@ function memory(name: "localStorage" | "sessionStorage"): Memory {
     }
   };
   return {
-    get: (key) => use((storage) => storage.getItem(key), null),
-    set: (key, text) => use((storage) => storage.setItem(key, text), undefined),
-    remove: (key) => use((storage) => storage.removeItem(key), undefined),
+    get: (key) => attempt((storage) => storage.getItem(key), null),
+    set: (key, text) => attempt((storage) => storage.setItem(key, text), undefined),
+    remove: (key) => attempt((storage) => storage.removeItem(key), undefined),
   };
 }
 

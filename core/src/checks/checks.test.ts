@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { newScene, type Scene, type Shot } from "../scene";
 import { withFieldOfView } from "../shot";
-import { anyShot, block, shotWith } from "../testing";
+import { anyShot, block, shotWith } from "../../testing";
 import type { Building } from "../world";
 import { findings } from ".";
 

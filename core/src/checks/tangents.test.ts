@@ -1,5 +1,5 @@
 import { newScene, type Scene } from "../scene";
-import { block } from "../testing";
+import { block } from "../../testing";
 import type { Element } from "../world";
 import { nudgedBlock, nudgedEye, tangents } from ".";
 

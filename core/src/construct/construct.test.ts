@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { along, headingDirection, type Vec3 } from "../geometry";
 import { project, viewOf } from "../shot";
-import { anyShot, between, block, shotWith } from "../testing";
+import { anyShot, between, block, shotWith } from "../../testing";
 import { blockCorner, build, resizeBlock, type Building } from "../world";
 import { footAt, measureAlong, nearCorner, paperLength, pickSolid } from ".";
 

@@ -1,4 +1,4 @@
-import { block } from "../testing";
+import { block } from "../../testing";
 import {
   DEFAULT_ROW,
   DEFAULT_STREET,

@@ -1,5 +1,5 @@
 import { areaTwice, outlineOf, type Building } from "../world";
-import { block } from "../testing";
+import { block } from "../../testing";
 import { movedOnPlan, pickOnPlan, placeOnPlan, planBounds, shapeOnPlan } from ".";
 
 // A block at heading 0 runs its length north and its width east.

@@ -2,7 +2,7 @@ import { Ajv } from "ajv";
 import fc from "fast-check";
 import { newScene, type Scene } from "../scene";
 import { SceneSchema } from "../schema";
-import { block } from "../testing";
+import { block } from "../../testing";
 import { readScene, readUtf8, upgrade, writeScene } from ".";
 
 const scene = (): Scene => ({ ...newScene("Quay"), elements: [block("b1", -6, 14, 18, 9, 7.5, 32)] });

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { newScene, type Scene } from "../scene";
-import { block } from "../testing";
+import { block } from "../../testing";
 import { knownDocuments, readDocument } from ".";
 import { commonEnd, commonStart, endOfString, isDeeper, placesOfElements } from "./split";
 

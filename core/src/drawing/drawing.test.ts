@@ -3,7 +3,7 @@ import { distance2 } from "../geometry";
 import type { LawId } from "../lens";
 import { newScene, type Scene, type Shot, type Show } from "../scene";
 import { project, rimRadius, viewOf } from "../shot";
-import { anyShot, anyBlocks, block, shotWith } from "../testing";
+import { anyShot, anyBlocks, block, shotWith } from "../../testing";
 import { blockAxes, build, built, DEFAULT_STREET, type Building, type Street } from "../world";
 import { visibleEdges } from "../visibility";
 import { compassArc, horizonPlanes, pickedArcs, pinsOf, vanishingPoint } from "../vanishing";

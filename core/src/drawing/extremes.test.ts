@@ -5,7 +5,7 @@ import { LAWS, type LawId } from "../lens";
 import { BadInput } from "../problem";
 import { newScene, type Scene, type Shot } from "../scene";
 import { setUpOf, slipOf, slipText } from "../slip";
-import { anyBlocks, between, shotWith } from "../testing";
+import { anyBlocks, between, shotWith } from "../../testing";
 import { pinsOf } from "../vanishing";
 import { chordsOf, drawDesk, drawShot, toSvg } from ".";
 

@@ -1,5 +1,5 @@
 import { newScene, type Scene } from "../scene";
-import { shotWith } from "../testing";
+import { shotWith } from "../../testing";
 import { build } from "../world";
 import { visibleEdges } from "../visibility";
 import {

@@ -4,7 +4,7 @@ import type { BufferGeometry } from "three";
 import { Vector3, type Mesh } from "three";
 import { OBJLoader } from "three/examples/jsm/loaders/OBJLoader.js";
 import { newScene, type Scene } from "../scene";
-import { between, block } from "../testing";
+import { between, block } from "../../testing";
 import {
   areaTwice,
   build,

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { contains } from "../geometry";
-import { between } from "../testing";
+import { between } from "../../testing";
 import { DEFAULT_ROOM } from "../scene";
 import { bundle } from ".";
 

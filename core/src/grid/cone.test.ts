@@ -1,7 +1,7 @@
 import { degrees } from "../geometry";
 import { unproject, viewOf } from "../shot";
 import { dot } from "../geometry";
-import { shotWith } from "../testing";
+import { shotWith } from "../../testing";
 import { circleLines, coneRadius, CONES } from ".";
 
 describe("cones of vision", () => {

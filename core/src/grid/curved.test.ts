@@ -3,7 +3,7 @@ import { cross, dot, norm, scale, sub, unit, type Vec3 } from "../geometry";
 import { LAWS, type LawId } from "../lens";
 import { DEFAULT_ROOM, type Shot } from "../scene";
 import { toEye, unproject, viewOf, withLaw } from "../shot";
-import { between, shotWith } from "../testing";
+import { between, shotWith } from "../../testing";
 import { curvedBundle, curvedMeasured } from ".";
 import { frameOf } from "./measured";
 

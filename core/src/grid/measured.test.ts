@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { headingDirection, type Vec3 } from "../geometry";
 import { project, unprojectTo, viewOf } from "../shot";
-import { between, shotWith } from "../testing";
+import { between, shotWith } from "../../testing";
 import { vanishingPoint } from "../vanishing";
 import { DEFAULT_ROOM } from "../scene";
 import { FADES, fadeSteps, measuredGrid, planeOf, type MeasuredPlane } from ".";

@@ -10,7 +10,7 @@ import {
 } from "d3-geo";
 import fc from "fast-check";
 import { norm, sub, unit, type Vec3 } from "../geometry";
-import { between } from "../testing";
+import { between } from "../../testing";
 import { LAWS, type LawId } from ".";
 
 /** Any direction, by its latitude over the girdle and its longitude from the gaze. */

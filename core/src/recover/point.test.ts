@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { distance2, type Vec2 } from "../geometry";
 import { NoAnswer } from "../problem";
-import { between } from "../testing";
+import { between } from "../../testing";
 import { gauss } from "./simulated";
 import { ellipseOf, normOf, recoverPoint, type Segment } from ".";
 

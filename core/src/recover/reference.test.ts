@@ -3,7 +3,7 @@ import { distance2, dot, headingDirection, unit, type Vec3 } from "../geometry";
 import { readScene, writeScene } from "../document";
 import { newScene, onSheet, PAPERS, sheetOf, type Reference } from "../scene";
 import { eyeAxes, viewOf } from "../shot";
-import { between } from "../testing";
+import { between } from "../../testing";
 import { pinsOf } from "../vanishing";
 import {
   as35,

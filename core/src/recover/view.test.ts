@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { headingDirection, type Vec2, type Vec3 } from "../geometry";
-import { between } from "../testing";
+import { between } from "../../testing";
 import { recoverView, type Family } from ".";
 import { gauss, tracedEdges, type Camera } from "./simulated";
 

@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { distance2, dot, sub, type Vec2, type Vec3 } from "../geometry";
 import { newScene, type Reference, type Wall } from "../scene";
 import { eyeAxes, type Gaze } from "../shot";
-import { between } from "../testing";
+import { between } from "../../testing";
 import { blockCorner, type Block } from "../world";
 import { blocksOf, elevation, measureWall, sent, shareAt, shotFrom } from ".";
 import { tracedEdges } from "./simulated";

@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { distance2, dot, norm, sub } from "../geometry";
 import { LAWS, type LawId } from "../lens";
-import { between, shotWith } from "../testing";
+import { between, shotWith } from "../../testing";
 import { pinsOf } from "../vanishing";
 import { asBackOf, CurveBook, drawPlane, following, projectDirection, rimRadius, twoDiscs, viewOf, withLaw } from ".";
 

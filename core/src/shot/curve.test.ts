@@ -3,7 +3,7 @@ import { cubicsOf, curveCount } from "../drawing";
 import { norm, sub, unit, type Vec2, type Vec3 } from "../geometry";
 import { LAWS, type LawId } from "../lens";
 import type { Shot } from "../scene";
-import { between, shotWith } from "../testing";
+import { between, shotWith } from "../../testing";
 import { CurveBook, drawPlane, drawSegment, MOST_VERTICES, project, TOLERANCE, viewOf, type Curves } from ".";
 
 const curved = (Object.keys(LAWS) as LawId[]).filter((id) => !LAWS[id].straight);

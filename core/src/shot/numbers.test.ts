@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { distance2 } from "../geometry";
 import { newScene } from "../scene";
-import { between, shotWith } from "../testing";
+import { between, shotWith } from "../../testing";
 import { heightAt, horizon, pinsOf } from "../vanishing";
 import { fieldOfView, fullFrame, levelled, pitched, viewOf, withFieldOfView, withFullFrame } from ".";
 

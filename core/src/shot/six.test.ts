@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { cross, distance2, dot, norm, unit, type Vec3 } from "../geometry";
 import { NoAnswer } from "../problem";
-import { angleOf, between, shotWith } from "../testing";
+import { angleOf, between, shotWith } from "../../testing";
 import {
   firstPlaceTold,
   mirrored,

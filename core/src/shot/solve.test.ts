@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { distance2, type Vec2 } from "../geometry";
 import { newScene } from "../scene";
-import { anyShot, between, shotWith } from "../testing";
+import { anyShot, between, shotWith } from "../../testing";
 import { pinsOf, vanishingPoint } from "../vanishing";
 import { nearestAcute, orthocentre, solvePins, viewOf } from ".";
 

@@ -3,7 +3,7 @@ import type { Vec2, Vec3 } from "../geometry";
 import { LAWS, type LawId } from "../lens";
 import { NoAnswer } from "../problem";
 import type { Shot } from "../scene";
-import { angleOf, between, shotWith } from "../testing";
+import { angleOf, between, shotWith } from "../../testing";
 import { projectDirection, solvePinsThrough, unproject, viewOf, withLaw } from ".";
 
 const curved = (Object.keys(LAWS) as LawId[]).filter((id) => !LAWS[id].straight);

@@ -1,6 +1,6 @@
 import { project, stretchAcross, viewOf } from ".";
 import { along, unit, type Vec3 } from "../geometry";
-import { shotWith } from "../testing";
+import { shotWith } from "../../testing";
 
 describe("the stretch across a panel", () => {
   it("is what small things on a ball around the eye are drawn like, outward and across", () => {

@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { distance2 } from "../geometry";
 import { LAWS, type LawId } from "../lens";
 import { NoAnswer } from "../problem";
-import { between, shotWith } from "../testing";
+import { between, shotWith } from "../../testing";
 import { pinsOf } from "../vanishing";
 import {
   covered,

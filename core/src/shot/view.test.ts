@@ -3,7 +3,7 @@ import { geoGnomonicRaw } from "d3-geo";
 import { PerspectiveCamera, Vector3 } from "three";
 import { dot, norm, sub, type Vec3 } from "../geometry";
 import { LAWS } from "../lens";
-import { anyShot, between, shotWith } from "../testing";
+import { anyShot, between, shotWith } from "../../testing";
 import { eyeAxes, gazeOf, project, projectMany, unproject, unprojectTo, unprojectToGround, viewOf } from ".";
 
 const anyPoint = fc.tuple(between(-200, 200), between(-200, 200), between(-50, 200));

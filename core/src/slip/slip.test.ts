@@ -1,5 +1,5 @@
 import { newScene } from "../scene";
-import { block, shotWith } from "../testing";
+import { block, shotWith } from "../../testing";
 import { slipOf } from ".";
 
 const valueOf = (sections: ReturnType<typeof slipOf>, id: string) =>

@@ -1,5 +1,5 @@
 import { newScene } from "../scene";
-import { shotWith } from "../testing";
+import { shotWith } from "../../testing";
 import { setUpOf, slipText } from ".";
 
 const scene = newScene("Quay");

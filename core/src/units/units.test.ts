@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import { between } from "../testing";
+import { between } from "../../testing";
 import { inFeet, inInches, inSystem, readMeasure, type Unit } from ".";
 
 describe("a typed measure", () => {

@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import { between } from "../testing";
+import { between } from "../../testing";
 import { centrolinead, offPageAids, scaledSetUp } from ".";
 
 const sheet = { width: 420, height: 297 };

@@ -4,7 +4,7 @@ import { norm, unit, type Vec3 } from "../geometry";
 import { newScene, type Shot } from "../scene";
 import { setUpOf, slipText } from "../slip";
 import { CurveBook, drawPlane, rimRadius, toEye, viewOf, withLaw } from "../shot";
-import { between, shotWith } from "../testing";
+import { between, shotWith } from "../../testing";
 import { compassArc, exactPlaces, footLine, horizonPlanes, lineArcs, pickedArcs, pinsOf } from ".";
 
 const main = { id: "main", name: "Main streets", heading: 35 };

@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { distance2, type Vec2 } from "../geometry";
 import { newScene } from "../scene";
 import { orthocentre } from "../shot";
-import { between, shotWith } from "../testing";
+import { between, shotWith } from "../../testing";
 import { movePin, pinsOf, type Keep, type Role } from ".";
 
 const [orientation] = newScene("Test").orientations;

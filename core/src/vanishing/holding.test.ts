@@ -4,7 +4,7 @@ import { distance2, type Vec2, type Vec3 } from "../geometry";
 import { NoAnswer } from "../problem";
 import type { Shot } from "../scene";
 import { project, viewOf } from "../shot";
-import { anyShot, between, shotWith } from "../testing";
+import { anyShot, between, shotWith } from "../../testing";
 import { offPageAids, movePin, pinsOf, type Keep, type Role } from ".";
 
 const main = { id: "main", name: "Main streets", heading: 35 };

@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { add, scale } from "../geometry";
 import { project, viewOf } from "../shot";
-import { anyShot, shotWith } from "../testing";
+import { anyShot, shotWith } from "../../testing";
 import { measuringPoints, pinsOf, vanishingPoint } from ".";
 
 const main = [{ id: "main", name: "Main streets", heading: 35 }];

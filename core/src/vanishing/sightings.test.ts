@@ -3,7 +3,7 @@ import { findings } from "../checks";
 import { NoAnswer } from "../problem";
 import { newScene, type Sightings, type Shot } from "../scene";
 import { project, viewOf } from "../shot";
-import { between, shotWith } from "../testing";
+import { between, shotWith } from "../../testing";
 import { blockCorner, type Block } from "../world";
 import { buildingOfSightings, pinsOf, viewOfSightings } from ".";
 

@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { findings } from "../checks";
 import { distance2 } from "../geometry";
 import { newScene, type Sketch } from "../scene";
-import { anyShot, shotWith } from "../testing";
+import { anyShot, shotWith } from "../../testing";
 import { impossible, levelledSketch, offLevel, pinsOf, sketchFrom, viewOfSketch } from ".";
 
 const main = newScene("Test").orientations[0];

@@ -4,7 +4,7 @@ import { headingDirection } from "../geometry";
 import { NoAnswer } from "../problem";
 import type { Orientation, Slope } from "../scene";
 import { viewOf } from "../shot";
-import { anyShot, between, shotWith } from "../testing";
+import { anyShot, between, shotWith } from "../../testing";
 import { pinsOf, slopeTo } from ".";
 
 const slope: Slope = { id: "roof", name: "Roofs", axis: "across", rise: 35 };

@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { distance2, dot, headingDirection, unit, type Vec3 } from "../geometry";
 import { project, viewOf } from "../shot";
 import { newScene } from "../scene";
-import { anyShot, between, shotWith } from "../testing";
+import { anyShot, between, shotWith } from "../../testing";
 import { handed, heightAt, horizon, lineFrame, offSheet, pinsOf, shiftHorizon, vanishingLine, vanishingPoint } from ".";
 
 const anyDirection = fc.tuple(between(-1, 1), between(-1, 1), between(-1, 1)).filter((d) => Math.hypot(...d) > 0.1);

@@ -1,4 +1,4 @@
-import { block } from "../testing";
+import { block } from "../../testing";
 import { built } from "../world";
 import { joined, visibilityCache, visibleEdges, visibleEdgesInParts, type VisibleEdges } from ".";
 

@@ -11,7 +11,7 @@ import {
   MeshBasicMaterial,
 } from "three";
 import { distance2, dot, norm, sub, type Vec3 } from "../geometry";
-import { anyBlocks, between, block } from "../testing";
+import { anyBlocks, between, block } from "../../testing";
 import {
   build,
   built,

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import type { Vec2 } from "../geometry";
-import { between } from "../testing";
+import { between } from "../../testing";
 import { intersectionCurves } from "../visibility/intersections";
 import {
   buildBuilding,

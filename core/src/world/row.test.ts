@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import { between } from "../testing";
+import { between } from "../../testing";
 import { fromStretch } from "../geometry";
 import {
   areaTwice,

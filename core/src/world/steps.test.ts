@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import { between } from "../testing";
+import { between } from "../../testing";
 import { boxOf, build, DEFAULT_STEPS, moved, outlineOf, volumeOf, type Steps } from ".";
 
 const steps = (change: Partial<Steps> = {}): Steps => ({

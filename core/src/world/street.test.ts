@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import { between, block } from "../testing";
+import { between, block } from "../../testing";
 import { visibleEdges } from "../visibility";
 import { areaTwice, build, built, DEFAULT_STREET, buildCache, ribbonOf, streetFault, volumeOf, type Street } from ".";
 

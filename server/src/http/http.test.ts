@@ -2,7 +2,7 @@ import { existsSync, readdirSync, utimesSync } from "node:fs";
 import { join } from "node:path";
 import request from "supertest";
 import sharp from "sharp";
-import { startTestServer, titled, type TestServer } from "../testing";
+import { startTestServer, titled, type TestServer } from "../../testing";
 
 let server: TestServer;
 let app: TestServer["app"];

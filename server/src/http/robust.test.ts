@@ -7,7 +7,7 @@ import { VERSION } from "@zanvo/core/scene";
 import request from "supertest";
 import sharp from "sharp";
 import { createServer } from ".";
-import { startTestServer, titled, type TestServer } from "../testing";
+import { startTestServer, titled, type TestServer } from "../../testing";
 
 let server: TestServer;
 const api = () => request(server.app);

@@ -1,8 +1,7 @@
 import { useEffect, useRef, useState } from "react";
-import { Layer, Stage } from "react-konva/lib/ReactKonvaCore";
 import { PICTURE_LAYERS } from "@zanvo/core/drawing";
+import { Canvas, Layers } from "../canvas";
 import { useBoard, useShot } from "../board/board";
-import { LayerShape } from "../board/desk/LayerShape";
 import { useLayers } from "../board/desk/useLayers";
 import { useSeen } from "../board/desk/useSeen";
 
@@ -32,19 +31,16 @@ export function Picture() {
       className="overflow-hidden rounded border border-hair bg-[#fbf9f3]"
     >
       {wide > 0 && (
-        <Stage width={wide} height={Math.ceil(frame.height * scale)} listening={false}>
-          <Layer
-            listening={false}
-            scaleX={scale}
-            scaleY={scale}
-            x={-frame.x * scale + (wide - frame.width * scale) / 2}
-            y={-frame.y * scale}
-          >
-            {layers.map((layer) => (
-              <LayerShape key={layer.id} layer={layer} scale={scale} />
-            ))}
-          </Layer>
-        </Stage>
+        <Canvas
+          width={wide}
+          height={Math.ceil(frame.height * scale)}
+          scale={scale}
+          x={-frame.x * scale + (wide - frame.width * scale) / 2}
+          y={-frame.y * scale}
+          className="block"
+        >
+          <Layers layers={layers} order={0} />
+        </Canvas>
       )}
     </div>
   );

@@ -1,10 +1,9 @@
 import { useEffect, useMemo, useRef } from "react";
-import "konva/lib/shapes/Rect";
-import { Layer as KonvaLayer, Rect, Stage } from "react-konva/lib/ReactKonvaCore";
 import { segmentLines, stretchLines, STYLES, type Layer, type Shapes } from "@zanvo/core/drawing";
 import { viewOf } from "@zanvo/core/shot";
 import { horizon, isLevel, lineIn, pinsOf } from "@zanvo/core/vanishing";
 import { CREASE, HIDDEN, INTERSECTION, OUTLINE } from "@zanvo/core/visibility";
+import { Canvas, Layers } from "../../canvas";
 import { useMeasures } from "../../units";
 import { useBoard, useShot } from "../board";
 import { ArcHandles } from "./ArcHandles";
@@ -15,9 +14,10 @@ import { frame, setDeskElement, setRaising, setSix, startLooking, useDesk } from
 import { FrameHandles } from "./FrameHandles";
 import { HorizonHandles } from "./HorizonHandles";
 import { Impossible } from "./Impossible";
-import { LayerShape } from "./LayerShape";
 import { OtherDiscPins, OtherPanel, PanelTabs, useOtherPanels } from "./OtherPanels";
+import { Paper } from "./Paper";
 import { PinHandles } from "./PinHandles";
+import { ORDER } from "./order";
 import { edges } from "./raise";
 import { RULER, Rulers } from "./Rulers";
 import { useShownPins } from "./sets";
@@ -127,6 +127,15 @@ export function Desk() {
       lines: Float64Array.from(ends ? ends.flat() : []),
     };
   }, [view, scene.orientations, shot]);
+  const over = useMemo(() => {
+    const centre: Layer = {
+      id: "centre",
+      label: "Centre of vision",
+      style: { ...STYLES.horizon, dash: [] },
+      lines: cross(shot.lens.centre, 4),
+    };
+    return [string, ...marks, ...six, centre];
+  }, [string, marks, six, shot.lens.centre]);
   const { scale, x, y } = camera;
   const [fx, fy] = foot?.on ? toWindow(camera, foot.guide ? midOf(foot.guide) : [NaN, NaN]) : [NaN, NaN];
   return (
@@ -141,42 +150,18 @@ export function Desk() {
         {...hand}
         {...dropping}
       >
-        <Stage width={size.width} height={size.height} listening={false} className="pointer-events-none">
-          <KonvaLayer x={x} y={y} scaleX={scale} scaleY={scale} listening={false}>
-            <Rect
-              width={width}
-              height={height}
-              fill="#fbf9f3"
-              shadowColor="#000"
-              shadowOpacity={0.28}
-              shadowBlur={10}
-              shadowOffsetY={3}
-            />
-            <UnderPicture image={under.image} shot={shot} />
-            {others.map((other) => (
-              <OtherPanel key={other.id} shot={other} elements={scene.elements} scale={scale} />
-            ))}
-            {layers.map((layer) => (
-              <LayerShape key={layer.id} layer={layer} scale={scale} />
-            ))}
-          </KonvaLayer>
-          <KonvaLayer x={x} y={y} scaleX={scale} scaleY={scale} listening={false}>
-            {third && <Impossible />}
-            <LayerShape layer={string} scale={scale} />
-            {[...marks, ...six].map((layer) => (
-              <LayerShape key={layer.id} layer={layer} scale={scale} />
-            ))}
-            <LayerShape
-              layer={{
-                id: "centre",
-                label: "Centre of vision",
-                style: { ...STYLES.horizon, dash: [] },
-                lines: cross(shot.lens.centre, 4),
-              }}
-              scale={scale}
-            />
-          </KonvaLayer>
-        </Stage>
+        <Canvas {...size} x={x} y={y} scale={scale} className="absolute inset-0">
+          <Paper width={width} height={height} />
+          <UnderPicture image={under.image} shot={shot} />
+          {others.map((other) => (
+            <OtherPanel key={other.id} shot={other} elements={scene.elements} />
+          ))}
+          <Layers layers={layers} order={ORDER.drawing} />
+        </Canvas>
+        <Canvas {...size} x={x} y={y} scale={scale} className="absolute inset-0">
+          {third && <Impossible />}
+          <Layers layers={over} order={ORDER.marks} />
+        </Canvas>
         <PanelTabs />
         <OtherDiscPins />
         {stage === "sheet" && <FrameHandles />}

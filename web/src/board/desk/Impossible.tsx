@@ -1,6 +1,8 @@
-import { Shape } from "react-konva/lib/ReactKonvaCore";
+import { useCallback, useMemo } from "react";
 import { pinsOf } from "@zanvo/core/vanishing";
+import { usePainter } from "../../canvas";
 import { useBoard, useShot } from "../board";
+import { ORDER } from "./order";
 
 /** As far as the shade reaches, mm. */
 const FAR = 1e5;
@@ -12,28 +14,29 @@ const FAR = 1e5;
 export function Impossible() {
   const orientations = useBoard((board) => board.scene.orientations);
   const shot = useShot();
-  const [left, right] = pinsOf(orientations.slice(0, 1), shot).map((pin) => pin.point.at);
-  if (!left || !right) return null;
-  const [dx, dy] = [right[0] - left[0], right[1] - left[1]];
-  const base = Math.hypot(dx, dy);
-  return (
-    <Shape
-      listening={false}
-      sceneFunc={(context) => {
-        context.save();
+  const [left, right] = useMemo(
+    () => pinsOf(orientations.slice(0, 1), shot).map((pin) => pin.point.at),
+    [orientations, shot],
+  );
+  usePainter(
+    ORDER.shade,
+    useCallback(
+      (context) => {
+        if (!left || !right) return;
+        const [dx, dy] = [right[0] - left[0], right[1] - left[1]];
+        const base = Math.hypot(dx, dy);
         context.translate(left[0], left[1]);
         context.rotate(Math.atan2(dy, dx));
-        context.setAttr("fillStyle", "#b93a17");
-        context.setAttr("globalAlpha", 0.16);
+        context.fillStyle = "#b93a17";
+        context.globalAlpha = 0.16;
+        context.fillRect(-FAR, -FAR, FAR, 2 * FAR);
+        context.fillRect(base, -FAR, FAR, 2 * FAR);
         context.beginPath();
-        context.rect(-FAR, -FAR, FAR, 2 * FAR);
-        context.rect(base, -FAR, FAR, 2 * FAR);
+        context.arc(base / 2, 0, base / 2, 0, 2 * Math.PI);
         context.fill();
-        context.beginPath();
-        context.arc(base / 2, 0, base / 2, 0, 2 * Math.PI, false);
-        context.fill();
-        context.restore();
-      }}
-    />
+      },
+      [left, right],
+    ),
   );
+  return null;
 }

@@ -4,10 +4,11 @@ import { pageOf, type Shot } from "@zanvo/core/scene";
 import { viewOf } from "@zanvo/core/shot";
 import { within } from "@zanvo/core/vanishing";
 import type { Element } from "@zanvo/core/world";
+import { Layers } from "../../canvas";
 import { go, useBoard, useShot } from "../board";
 import { toWindow } from "./camera";
 import { useDesk } from "./desk";
-import { LayerShape } from "./LayerShape";
+import { ORDER } from "./order";
 import { PinHead } from "./PinHead";
 import { shownPins } from "./sets";
 import { useLayers } from "./useLayers";
@@ -31,25 +32,13 @@ const backToBack = (a: Shot, b: Shot): boolean => a.backOf === b.id || b.backOf 
  * One of the other panels, drawn in its place: buildings, horizon and frame, and its grids where it is the other
  * disc.
  */
-export function OtherPanel({
-  shot,
-  elements,
-  scale,
-}: {
-  readonly shot: Shot;
-  readonly elements: readonly Element[];
-  readonly scale: number;
-}) {
+export function OtherPanel({ shot, elements }: { readonly shot: Shot; readonly elements: readonly Element[] }) {
   const orientations = useBoard((board) => board.scene.orientations);
   const other = backToBack(useShot(), shot);
   const seen = useSeen(elements, shot.eye.x, shot.eye.y, shot.eye.z);
   const shown = useMemo(() => ({ pins: shownPins(orientations, shot) }), [orientations, shot]);
   const layers = useLayers(orientations, shot, seen, shown, other ? WITH_GRIDS : PICTURE_LAYERS);
-  const resting = useMemo(
-    () => layers.map((layer) => ({ ...layer, style: { ...layer.style, opacity: layer.style.opacity * RESTING } })),
-    [layers],
-  );
-  return resting.map((layer) => <LayerShape key={layer.id} layer={layer} scale={scale} />);
+  return <Layers layers={layers} order={ORDER.panels} strength={RESTING} />;
 }
 
 /** A tab at each other panel's corner: pressed, that panel is worked on. */

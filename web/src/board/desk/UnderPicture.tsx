@@ -1,12 +1,12 @@
-import "konva/lib/shapes/Image";
-import { useEffect, useState } from "react";
-import { Group, Image } from "react-konva/lib/ReactKonvaCore";
+import { useCallback, useEffect, useState } from "react";
 import type { Reference, Shot } from "@zanvo/core/scene";
 import { referencePath } from "../../api";
 import { useArrival } from "../../references/arrivals";
 import { bringAgain } from "../../references/bring";
+import { usePainter } from "../../canvas";
 import { Button } from "../../ui";
 import { useBoard } from "../board";
+import { ORDER } from "./order";
 
 interface Under {
   readonly reference: Reference | undefined;
@@ -50,20 +50,21 @@ export function UnderPicture({
   readonly image: HTMLImageElement | null;
   readonly shot: Shot;
 }) {
-  if (!under || !image || under.strength === 0) return null;
-  return (
-    <Group clipX={frame.x} clipY={frame.y} clipWidth={frame.width} clipHeight={frame.height} listening={false}>
-      <Image
-        image={image}
-        x={under.at.x}
-        y={under.at.y}
-        width={under.at.width}
-        height={under.at.height}
-        opacity={under.strength}
-        listening={false}
-      />
-    </Group>
+  usePainter(
+    ORDER.picture,
+    useCallback(
+      (context) => {
+        if (!under || !image || under.strength === 0) return;
+        context.beginPath();
+        context.rect(frame.x, frame.y, frame.width, frame.height);
+        context.clip();
+        context.globalAlpha = under.strength;
+        context.drawImage(image, under.at.x, under.at.y, under.at.width, under.at.height);
+      },
+      [image, under, frame],
+    ),
   );
+  return null;
 }
 
 /** Says that the picture under the drawing is not on this machine. */

@@ -52,14 +52,16 @@ export function HandOverPanel() {
     <div className="space-y-3">
       <fieldset>
         <legend className="font-medium">On the paper</legend>
-        {LAYER_KINDS.filter((kind) => strengthOf(kind, shot) > 0).map(({ id: kind, label }) => (
-          <Check
-            key={kind}
-            label={label}
-            checked={!without.includes(kind)}
-            onChange={(checked) => setWithout(checked ? without.filter((one) => one !== kind) : [...without, kind])}
-          />
-        ))}
+        <div className="grid grid-cols-2">
+          {LAYER_KINDS.filter((kind) => strengthOf(kind, shot) > 0).map(({ id: kind, label }) => (
+            <Check
+              key={kind}
+              label={label}
+              checked={!without.includes(kind)}
+              onChange={(checked) => setWithout(checked ? without.filter((one) => one !== kind) : [...without, kind])}
+            />
+          ))}
+        </div>
         {shot.under && (
           <Check
             label="The photo under it"

@@ -12,7 +12,8 @@ import { ChosenFields } from "./ChosenFields";
 
 /** What buildings are drawn with, and what is drawn on their surfaces. */
 const SWITCHES = [
-  ...LAYER_KINDS.filter(({ id, partOf }) => id === "buildings" || partOf === "buildings"),
+  ...LAYER_KINDS.filter(({ id }) => id === "buildings"),
+  ...LAYER_KINDS.filter(({ partOf }) => partOf === "buildings"),
   ...DETAIL_KINDS.map(({ id, label }) => ({ id: detailSwitch(id), label, strength: 1 })),
 ];
 

@@ -1,4 +1,4 @@
-import { pathAreas, pathLines } from "./canvasPath";
+import { pathAreas, pathLines } from "./path";
 
 /** A canvas that writes down what it is told. */
 function recorder() {

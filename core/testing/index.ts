@@ -1,7 +1,7 @@
 import fc from "fast-check";
-import { cross, dot, norm, type Vec3 } from "./geometry";
-import { newScene, type Shot } from "./scene";
-import type { Block } from "./world";
+import { cross, dot, norm, type Vec3 } from "../src/geometry";
+import { newScene, type Shot } from "../src/scene";
+import type { Block } from "../src/world";
 
 /** A number between two limits, spread evenly but for the limits themselves. */
 export const between = (min: number, max: number) =>

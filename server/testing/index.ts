@@ -4,9 +4,9 @@ import { join } from "node:path";
 import { newScene, type Scene } from "@zanvo/core/scene";
 import { openPictures, openStore } from "@zanvo/store";
 import { pino } from "pino";
-import { createApp, type AppOptions } from "./http";
-import { openJobs } from "./jobs";
-import { Prints, type PrintLimits } from "./prints";
+import { createApp, type AppOptions } from "../src/http";
+import { openJobs } from "../src/jobs";
+import { Prints, type PrintLimits } from "../src/prints";
 
 export const titled = (title: string): Scene => newScene(title);
 

@@ -3,9 +3,9 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import Database from "better-sqlite3";
 import { newScene, type Scene } from "@zanvo/core/scene";
-import { picturesNamedIn } from "./names";
-import { pack } from "./packing";
-import type { Checked } from "./scenes";
+import { picturesNamedIn } from "../src/names";
+import { pack } from "../src/packing";
+import type { Checked } from "../src/scenes";
 
 /** A folder of its own for one test. */
 export const freshFolder = (): string => mkdtempSync(join(tmpdir(), "zanvo-"));

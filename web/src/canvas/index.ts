@@ -1,0 +1,2 @@
+export { Canvas, usePainter, type Painter } from "./Canvas";
+export { Layers } from "./Layers";
