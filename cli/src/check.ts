@@ -1,6 +1,7 @@
 import { findings, tangents } from "@zanvo/core/checks";
 import { checkDrawn } from "@zanvo/core/recover";
 import { shotOf } from "@zanvo/core/scene";
+import { inMetric } from "@zanvo/core/units";
 import { sceneIn, type Call } from "./io";
 
 /**
@@ -11,7 +12,14 @@ export async function check(call: Call) {
   const scene = await sceneIn(call);
   const shot = shotOf(scene, call.options.shot);
   const found = [...findings(scene, shot), ...tangents(scene, shot)].map(
-    ({ id, severity, where, value, unit, message }) => ({ id, severity, where, value, unit, message }),
+    ({ message, id, severity, where, value, unit }) => ({
+      id,
+      severity,
+      where,
+      value,
+      unit,
+      message: inMetric(message),
+    }),
   );
   const drawn = (scene.references ?? [])
     .filter(({ drawing }) => drawing)
@@ -22,7 +30,7 @@ export async function check(call: Call) {
         where: `${reference.name}: ${where}`,
         value,
         unit,
-        message,
+        message: inMetric(message),
       })),
     );
   return [...found, ...drawn];

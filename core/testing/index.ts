@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { cross, dot, norm, type Vec3 } from "../src/geometry";
 import { newScene, type Shot } from "../src/scene";
+import { inMetric, type Told } from "../src/units";
 import type { Block } from "../src/world";
 
 /** A number between two limits, spread evenly but for the limits themselves. */
@@ -89,3 +90,9 @@ export const anyBlocks = fc
 
 /** The angle between two directions, by atan2, so that small and right angles come out to rounding. */
 export const angleOf = (a: Vec3, b: Vec3): number => Math.atan2(norm(cross(a, b)), dot(a, b));
+
+/** What is found, with its sentences in words. */
+export const inWords = <T extends { readonly message: Told }>(
+  found: readonly T[],
+): (Omit<T, "message"> & { readonly message: string })[] =>
+  found.map((one) => ({ ...one, message: inMetric(one.message) }));

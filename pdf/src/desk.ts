@@ -1,3 +1,4 @@
+import { inMetric, sentence } from "@zanvo/core/units";
 import { drawDesk, drawShot } from "@zanvo/core/drawing";
 import type { Tiling } from "@zanvo/core/print";
 import { shotOf, type Scene } from "@zanvo/core/scene";
@@ -14,7 +15,7 @@ export function printOf(scene: Scene, shotId: string | undefined, tiling: Tiling
     desk: drawDesk(scene, shot, drawing.layers),
     tiling,
     pins: pinsOf(scene.orientations, shot).flatMap(({ name, point: { at } }) =>
-      at ? [`${name}: ${fromEdge(shot.sheet, ...at)}`] : [],
+      at ? [inMetric(sentence`${name}: ${fromEdge(shot.sheet, ...at)}`)] : [],
     ),
     cautions: CAUTIONS,
   };

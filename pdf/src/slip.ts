@@ -2,8 +2,8 @@ import { headPath, setStyle } from "@zanvo/core/drawing";
 import { around, corners, type Vec2 } from "@zanvo/core/geometry";
 import type { Scene, Shot } from "@zanvo/core/scene";
 import { viewOf } from "@zanvo/core/shot";
-import { CAUTIONS, degree, mm, setUpOf, slipOf } from "@zanvo/core/slip";
-import { inInches, inSystem, type System } from "@zanvo/core/units";
+import { CAUTIONS, degree, setUpOf, slipOf } from "@zanvo/core/slip";
+import { inInches, inSystem, type System, mm, sentence, sizeInMm, type Told } from "@zanvo/core/units";
 import { horizon, lineIn, pinsOf, type OffPageAids, type Pin } from "@zanvo/core/vanishing";
 import { addPage, MM, newDocument, written, type Doc } from "./page";
 import { heightOf, write } from "./words";
@@ -103,14 +103,14 @@ function tickTables(
       y += ROW;
     }
     const notes = [
-      `Every ${mm(spacing.near)} on the ${side} edge, every ${mm(spacing.far)} on the opposite one, in ${system === "metric" ? "mm" : "inches"} from the top edge. A ruler on equal numbers aims at the point.`,
+      sentence`Every ${mm(spacing.near)} on the ${side} edge, every ${mm(spacing.far)} on the opposite one, in ${system === "metric" ? "mm" : "inches"} from the top edge. A ruler on equal numbers aims at the point.`,
       ...(centrolinead
         ? [
-            `Centrolinead: pegs on the ${side} edge, ${mm(centrolinead.pegs)} above and below the point’s level; legs at ${degree(centrolinead.angle)} to the ruler.`,
+            sentence`Centrolinead: pegs on the ${side} edge, ${mm(centrolinead.pegs)} above and below the point’s level; legs at ${degree(centrolinead.angle)} to the ruler.`,
           ]
         : []),
     ];
-    for (const note of notes.map((text) => inSystem(text, system))) {
+    for (const note of notes.map((told) => inSystem(told, system))) {
       const style = { size: 7.5, width: TABLE - 3, colour: QUIET };
       if (y + heightOf(doc, note, style) + 1 > BOTTOM) {
         x += TABLE + 5;
@@ -152,17 +152,16 @@ export async function slipPdf(scene: Scene, shot: Shot, spacing = 10, system: Sy
       y = top + 3;
     };
     const paragraph = (
-      metric: string,
+      told: Told,
       size: number,
       more: {
         readonly indent?: number;
         readonly face?: "bold" | "measures";
         readonly colour?: string;
-        readonly fixed?: boolean;
       } = {},
     ) => {
-      const { indent = 0, face, colour, fixed } = more;
-      const text = fixed ? metric : inSystem(metric, system);
+      const { indent = 0, face, colour } = more;
+      const text = inSystem(told, system);
       const style = { face, size, colour, width: COLUMN - indent };
       room(heightOf(doc, text, style));
       y = write(doc, text, column.x + indent, y, style) + 0.8;
@@ -176,11 +175,11 @@ export async function slipPdf(scene: Scene, shot: Shot, spacing = 10, system: Sy
       y += 2;
       paragraph(`Scaled set-up, 1 : ${scaled.factor}`, 10, { face: "bold" });
       paragraph(
-        `On one sheet of the same size: the sheet’s corner ${mm(scaled.sheet.x)} from the left and ${mm(scaled.sheet.y)} from the top, ${Number(scaled.sheet.width.toFixed(1))} × ${mm(scaled.sheet.height)}.`,
+        sentence`On one sheet of the same size: the sheet’s corner ${mm(scaled.sheet.x)} from the left and ${mm(scaled.sheet.y)} from the top, ${sizeInMm(scaled.sheet.width, scaled.sheet.height)}.`,
         8.5,
       );
       for (const { name, x, y: down } of scaled.named)
-        paragraph(`${name}: ${mm(x)} from the left, ${mm(down)} from the top`, 8.5);
+        paragraph(sentence`${name}: ${mm(x)} from the left, ${mm(down)} from the top`, 8.5);
     }
     if (!column.right) {
       column.right = true;
@@ -190,12 +189,12 @@ export async function slipPdf(scene: Scene, shot: Shot, spacing = 10, system: Sy
     for (const { title, rows } of slipOf(scene, shot)) {
       room(16);
       paragraph(title.toUpperCase(), 7.5, { face: "bold" });
-      for (const { label, value, fixed } of rows) {
+      for (const { label, value } of rows) {
         room(9);
         line(doc, column.x, y - 0.4, column.x + COLUMN, y - 0.4);
         paragraph(label, 7, { colour: QUIET });
         y -= 0.9;
-        paragraph(value, 8, { face: "measures", fixed });
+        paragraph(value, 8, { face: "measures" });
       }
       y += 1.5;
     }

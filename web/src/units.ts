@@ -1,6 +1,6 @@
 import { remembered } from "./remembered";
 import { create } from "zustand";
-import { inSystem, type System } from "@zanvo/core/units";
+import { inSystem, type System, type Told } from "@zanvo/core/units";
 
 const KEY = "zanvo:units";
 
@@ -15,8 +15,11 @@ export function switchUnits(): void {
   remembered.visits.set(KEY, useUnits.getState().system);
 }
 
-/** Turns the lengths in a sentence into those one reads. */
-export function useMeasures(): (text: string) => string {
+/** What is told, in words for this moment, its lengths in the system that one reads. */
+export const inWords = (told: Told): string => inSystem(told, useUnits.getState().system);
+
+/** Puts what is told into words, its lengths in the system that one reads. */
+export function useMeasures(): (told: Told) => string {
   const system = useUnits((units) => units.system);
-  return (text) => inSystem(text, system);
+  return (told) => inSystem(told, system);
 }

@@ -2,6 +2,7 @@ import fc from "fast-check";
 import { newScene, type Scene, type Shot } from "../scene";
 import { withFieldOfView } from "../shot";
 import { anyShot, block, shotWith } from "../../testing";
+import { inMetric } from "../units";
 import type { Building } from "../world";
 import { findings } from ".";
 
@@ -26,7 +27,7 @@ describe("findings", () => {
     // too long.
     const found = of({ ...quiet, lens: { ...quiet.lens, distance: 200 } }, "wide-view")!;
     expect(found).toMatchObject({ severity: "warning", value: 49.8, unit: "°" });
-    expect(found.message).toContain("1.55 times");
+    expect(inMetric(found.message)).toContain("1.55 times");
     expect(of(found.mend!.shot, "wide-view")).toMatchObject({ severity: "note", value: 45 });
     expect(of(of(found.mend!.shot, "wide-view")!.mend!.shot, "wide-view")).toBeUndefined();
   });
@@ -55,7 +56,7 @@ describe("findings", () => {
       );
     const found = told(near, 0)!;
     expect(found).toMatchObject({ severity: "note", value: 2.1, unit: ": 1" });
-    expect(found.message).toContain("is meant 2.5 times its other side and reads as 5.1 times");
+    expect(inMetric(found.message)).toContain("is meant 2.5 times its other side and reads as 5.1 times");
     expect(told(found.mend!.shot, 0)).toBeUndefined();
     // Cornerwise both sides are as deep; and from 300 mm it is 1.71 times.
     expect(told(near, 45)).toBeUndefined();

@@ -1,3 +1,4 @@
+import { mm, sentence } from "../units";
 import { distance2 } from "../geometry";
 import { thinnedWithin } from "../grid";
 import { showOf } from "../drawing";
@@ -25,7 +26,7 @@ export const clotting: Check = ({ shot, view, pins }) =>
         at: nearest,
         value: tenth(within),
         unit: "mm",
-        message: `Within ${tenth(within)} mm of this point lines would come nearer than ${room.gap} mm; they are thinned there.`,
+        message: sentence`Within ${mm(within)} of this point lines would come nearer than ${mm(room.gap)}; they are thinned there.`,
       },
     ];
   });

@@ -1,3 +1,4 @@
+import { mm, sentence } from "../units";
 import { showOf } from "../drawing";
 import { compassArcs } from "../vanishing";
 import { tenth, type Check, type Finding } from "./finding";
@@ -18,7 +19,7 @@ export const compassOff: Check = ({ shot, view, pins }) =>
           at: foot,
           value: tenth(departure),
           unit: "mm",
-          message: `The compass arc departs from the exact curve by up to ${tenth(departure)} mm. In the stereographic lens arcs are exact.`,
+          message: sentence`The compass arc departs from the exact curve by up to ${mm(departure)}. In the stereographic lens arcs are exact.`,
           mend: {
             label: "Take the stereographic lens",
             shot: {

@@ -1,3 +1,4 @@
+import { mm, sentence } from "../units";
 import { contains, distance2 } from "../geometry";
 import { atDistance, tenth, type Check, type Finding } from "./finding";
 
@@ -21,7 +22,7 @@ export const crowding: Check = ({ scene, shot, view, pins }) =>
         at: [(left[0] + right[0]) / 2, (left[1] + right[1]) / 2],
         value: tenth(gap),
         unit: "mm",
-        message: `The two points stand ${tenth(gap)} mm apart, less than the panel is wide: corners will look torn.`,
+        message: sentence`The two points stand ${mm(gap)} apart, less than the panel is wide: corners will look torn.`,
         mend: { label: "Spread the points", shot: atDistance(shot, (view.distance * frame.width * 1.001) / gap) },
       });
     } else {

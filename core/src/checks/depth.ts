@@ -1,3 +1,4 @@
+import { mm, sentence } from "../units";
 import { contains, dot, sub, type Vec2 } from "../geometry";
 import { nearCorner } from "../construct";
 import { project, type View } from "../shot";
@@ -74,8 +75,8 @@ export const lyingDepth: Check = ({ scene, shot, view }) => {
       at,
       value: tenth(off),
       unit: ": 1",
-      message: `The deeper side of ${element.name} is meant ${meant.toFixed(1)} times its other side and reads as ${(meant * off).toFixed(1)} times, since the picture is seen from about ${Math.round(seenFrom)} mm and drawn for ${Math.round(view.distance)} mm.`,
-      mend: { label: `Picture distance ${tenth(seenFrom)} mm`, shot: atDistance(shot, seenFrom) },
+      message: sentence`The deeper side of ${element.name} is meant ${meant.toFixed(1)} times its other side and reads as ${(meant * off).toFixed(1)} times, since the picture is seen from about ${mm(seenFrom, 0)} and drawn for ${mm(view.distance, 0)}.`,
+      mend: { label: sentence`Picture distance ${mm(seenFrom)}`, shot: atDistance(shot, seenFrom) },
     },
   ];
 };

@@ -1,5 +1,6 @@
 import type { Vec2 } from "../geometry";
 import type { Scene, Shot } from "../scene";
+import type { Told } from "../units";
 import type { View } from "../shot";
 import type { Pin } from "../vanishing";
 
@@ -13,11 +14,11 @@ export interface Finding {
   readonly at: Vec2 | null;
   readonly value: number;
   readonly unit: "°" | "mm" | "m" | ": 1";
-  readonly message: string;
+  readonly message: Told;
   /** Ids of the two things that it is about, where it is about two. */
   readonly between?: readonly [string, string];
   /** One thing to do about it, and the shot as it would be then. */
-  readonly mend?: { readonly label: string; readonly shot: Shot };
+  readonly mend?: { readonly label: Told; readonly shot: Shot };
 }
 
 /** What a check looks at. */

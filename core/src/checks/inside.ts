@@ -1,3 +1,4 @@
+import { metres, sentence } from "../units";
 import { distance2, type Vec2 } from "../geometry";
 import { boxOf, kindOf, outlineOf, sideOf, stands, standsAt, type Element } from "../world";
 import { tenth, type Check } from "./finding";
@@ -46,9 +47,9 @@ export const insideThing: Check = ({ scene, shot }) => {
       at: null,
       value: tenth(far),
       unit: "m",
-      message: `The eye stands inside ${element.name}: its walls from within are all that is seen. Out of it is ${far.toFixed(1)} m away.`,
+      message: sentence`The eye stands inside ${element.name}: its walls from within are all that is seen. Out of it is ${metres(far, 1)} away.`,
       mend: {
-        label: `Put the eye ${far.toFixed(1)} m farther, before its wall`,
+        label: sentence`Put the eye ${metres(far, 1)} farther, before its wall`,
         shot: { ...shot, eye: { ...shot.eye, x: ox, y: oy } },
       },
     },

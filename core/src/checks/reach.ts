@@ -1,3 +1,4 @@
+import { sentence, shortMetres } from "../units";
 import { distance2 } from "../geometry";
 import { atDistance, tenth, type Check, type Finding } from "./finding";
 
@@ -17,7 +18,7 @@ export const outOfReach: Check = ({ shot, view, pins }) =>
         at,
         value: tenth(offSheet.distance / 1000),
         unit: "m",
-        message: `This point stands ${tenth(offSheet.distance / 1000)} m beyond the sheet, farther than a ruler reaches.`,
+        message: sentence`This point stands ${shortMetres(offSheet.distance / 1000)} beyond the sheet, farther than a ruler reaches.`,
         mend:
           k > 0 ? { label: "Bring the points closer", shot: atDistance(shot, view.distance * k * 0.999) } : undefined,
       },

@@ -1,3 +1,4 @@
+import { inWords } from "../../testing";
 import { newScene, type Scene } from "../scene";
 import { DEFAULT_STEPS, DEFAULT_STREET, type Building, type Element } from "../world";
 import { findings } from ".";
@@ -19,9 +20,8 @@ const house: Building = {
 };
 const told = (element: Element) => {
   const scene: Scene = { ...newScene("Test"), elements: [element] };
-  return findings(scene, { ...scene.shots[0], gaze: { heading: 0, pitch: 0, roll: 0 } }).filter(({ id }) =>
-    id.startsWith("scale-"),
-  );
+  const found = findings(scene, { ...scene.shots[0], gaze: { heading: 0, pitch: 0, roll: 0 } });
+  return inWords(found.filter(({ id }) => id.startsWith("scale-")));
 };
 
 describe("scale", () => {

@@ -1,5 +1,6 @@
 import { contains } from "../geometry";
 import { project } from "../shot";
+import { sentence } from "../units";
 import { kindOf, middleOf } from "../world";
 import { tenth, type Check } from "./finding";
 
@@ -30,7 +31,7 @@ export const offScale: Check = ({ scene, shot, view }) =>
           at,
           value: tenth(value),
           unit: "m" as const,
-          message: `${told} ${usual}: beside it, people will look ${value > limits[1] ? "small" : "large"}.`,
+          message: sentence`${told} ${usual}: beside it, people will look ${value > limits[1] ? "small" : "large"}.`,
         },
       ];
     })

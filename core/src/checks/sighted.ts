@@ -1,3 +1,4 @@
+import { mm, sentence } from "../units";
 import { NoAnswer } from "../problem";
 import { sightedLevel, sightedPoints, TILT_HAND } from "../vanishing";
 import { tenth, type Check, type Finding } from "./finding";
@@ -19,7 +20,7 @@ export const contradicting: Check = ({ shot }) => {
           at: [x, y],
           value: tenth(apart),
           unit: "°",
-          message: `The lower edge is ${tenth(apart)}° off what the upper one asks for: they meet the eye’s level ${tenth(Math.abs(each[0] - each[1]))} mm apart. Sight both again, or trust the upper one.`,
+          message: sentence`The lower edge is ${tenth(apart)}° off what the upper one asks for: they meet the eye’s level ${mm(Math.abs(each[0] - each[1]))} apart. Sight both again, or trust the upper one.`,
           mend: { label: "Trust the upper edge", shot: { ...shot, sightings: { ...sightings, [side]: upper } } },
         },
       ];

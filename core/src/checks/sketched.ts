@@ -1,3 +1,4 @@
+import { mm, sentence } from "../units";
 import { distance2 } from "../geometry";
 import { impossible, levelledSketch, nearestThird, offLevel } from "../vanishing";
 import { tenth, type Check } from "./finding";
@@ -19,7 +20,7 @@ export const offHorizon: Check = ({ shot }) => {
       at: [sketch.right.x, sketch.right.y],
       value: tenth(Math.abs(off)),
       unit: "mm",
-      message: `The right point lies ${tenth(Math.abs(off))} mm ${off > 0 ? "below" : "above"} the level of the left one. Both stand on one horizon, or the whole picture leans.`,
+      message: sentence`The right point lies ${mm(Math.abs(off))} ${off > 0 ? "below" : "above"} the level of the left one. Both stand on one horizon, or the whole picture leans.`,
       mend: { label: "Bring both to one level", shot: { ...shot, sketch: levelledSketch(sketch, shot) } },
     },
   ];
@@ -44,7 +45,7 @@ export const impossibleTriangle: Check = ({ shot }) => {
       message:
         far === null
           ? why
-          : `The triangle of the three points is not acute: no eye sees them at right angles. The nearest third point that works is ${tenth(far)} mm away.`,
+          : sentence`The triangle of the three points is not acute: no eye sees them at right angles. The nearest third point that works is ${mm(far)} away.`,
       mend: near
         ? {
             label: "Take the nearest that works",

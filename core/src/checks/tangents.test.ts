@@ -1,5 +1,5 @@
 import { newScene, type Scene } from "../scene";
-import { block } from "../../testing";
+import { block, inWords } from "../../testing";
 import type { Element } from "../world";
 import { nudgedBlock, nudgedEye, tangents } from ".";
 
@@ -10,7 +10,7 @@ function sceneOf(...elements: Element[]): Scene {
 }
 const found = (...elements: Element[]) => {
   const scene = sceneOf(...elements);
-  return tangents(scene, scene.shots[0]);
+  return inWords(tangents(scene, scene.shots[0]));
 };
 // At heading 0 a block runs its length north and its width east: this one's left front edge stands at x 0, y 10.
 const near = block("near", 0, 10, 3, 4, 4);

@@ -1,4 +1,5 @@
 import Flatbush from "flatbush";
+import { mm, sentence } from "../units";
 import { contains, distance2, fromStretch, type Vec2, type Vec3 } from "../geometry";
 import type { Scene, Shot } from "../scene";
 import { project, viewOf, type View } from "../shot";
@@ -265,8 +266,8 @@ export function tangents(scene: Scene, shot: Shot): Finding[] {
         unit: "mm",
         message:
           kind === "corner"
-            ? `A corner of ${one} just touches the outline of ${other}, ${tenth(off)} mm from it: they seem to lie in one plane. Let one overlap the other, or stand clear.`
-            : `The outlines of ${one} and ${other} run together, ${tenth(off)} mm apart: they seem to lie in one plane.`,
+            ? sentence`A corner of ${one} just touches the outline of ${other}, ${mm(off)} from it: they seem to lie in one plane. Let one overlap the other, or stand clear.`
+            : sentence`The outlines of ${one} and ${other} run together, ${mm(off)} apart: they seem to lie in one plane.`,
       };
     });
 }

@@ -1,3 +1,4 @@
+import { mm, sentence } from "../units";
 import { middle } from "../geometry";
 import { NoAnswer } from "../problem";
 import { pitched } from "../shot";
@@ -29,7 +30,7 @@ export const missingThird: Check = ({ shot, view }): Finding[] => {
       at: [x, level],
       value: tenth(off),
       unit: "mm",
-      message: `The horizon lies ${tenth(off)} mm ${level < frame.y ? "above" : "below"} the panel, yet uprights are drawn parallel: we look ${level < frame.y ? "down on" : "up at"} things that do not lean.`,
+      message: sentence`The horizon lies ${mm(off)} ${level < frame.y ? "above" : "below"} the panel, yet uprights are drawn parallel: we look ${level < frame.y ? "down on" : "up at"} things that do not lean.`,
       mend: mended(),
     },
   ];

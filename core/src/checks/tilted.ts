@@ -1,3 +1,4 @@
+import { mm, sentence } from "../units";
 import { heightAt, horizon } from "../vanishing";
 import { tenth, type Check } from "./finding";
 
@@ -19,7 +20,7 @@ export const tilted: Check = ({ shot, view }) => {
       at: [shot.sheet.width, right],
       value: tenth(rise),
       unit: "mm",
-      message: `The horizon is not level: it lies ${tenth(rise)} mm ${right < left ? "higher" : "lower"} at the right edge than at the left.`,
+      message: sentence`The horizon is not level: it lies ${mm(rise)} ${right < left ? "higher" : "lower"} at the right edge than at the left.`,
       mend: { label: "Level it", shot: { ...shot, gaze: { ...shot.gaze, roll: 0 } } },
     },
   ];

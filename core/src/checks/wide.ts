@@ -1,3 +1,4 @@
+import { mm, sentence } from "../units";
 import { corners, degrees, distance2, radians } from "../geometry";
 import { atDistance, tenth, type Check } from "./finding";
 
@@ -30,7 +31,7 @@ export const wide: Check = ({ shot, view }) => {
       value: tenth(angle),
       unit: "°",
       message: `The ${name} corner lies ${tenth(angle)}° off the gaze: things there are drawn ${stretch.toFixed(2)} times too long.`,
-      mend: { label: `Picture distance ${tenth(distance)} mm, within ${within}°`, shot: atDistance(shot, distance) },
+      mend: { label: sentence`Picture distance ${mm(distance)}, within ${within}°`, shot: atDistance(shot, distance) },
     },
   ];
 };

@@ -1,6 +1,9 @@
 import type { Vec2 } from "../geometry";
 import type { Reference } from "../scene";
-import { checkDrawn } from ".";
+import { checkDrawn as checked } from ".";
+import { inWords } from "../../testing";
+
+const checkDrawn = (...args: Parameters<typeof checked>) => inWords(checked(...args));
 
 /** 4,000 px for 400 mm: ten to a mm. */
 const [LEFT, RIGHT]: readonly Vec2[] = [

@@ -1,3 +1,4 @@
+import { mm, sentence, type Told } from "../units";
 import { degrees, distance2, type Vec2 } from "../geometry";
 import { NoAnswer } from "../problem";
 import type { Edge, Reference, TracedSet } from "../scene";
@@ -14,7 +15,7 @@ export interface Misdrawn {
   /** Mm of the drawing, degrees, or how many times too much. */
   readonly value: number;
   readonly unit: "mm" | "°" | ": 1";
-  readonly message: string;
+  readonly message: Told;
   /** The line as it should be, px, and which edge it is to stand for. */
   readonly mend?: { readonly line: readonly [Vec2, Vec2]; readonly set?: string; readonly edge?: number };
 }
@@ -47,16 +48,19 @@ function turnedTo(edge: Edge, [dx, dy]: Vec2): readonly [Vec2, Vec2] {
 }
 
 /** Mm by which an edge's ends miss a way through its middle, and the degrees that it is turned by. */
-function missOf(edge: Edge, [dx, dy]: Vec2, mm: number): { readonly off: number; readonly turn: number } {
+function missOf(edge: Edge, [dx, dy]: Vec2, mmPerPx: number): { readonly off: number; readonly turn: number } {
   const [x, y] = [edge.x2 - edge.x1, edge.y2 - edge.y1];
   const across = dx * y - dy * x;
-  return { off: (Math.abs(across) * mm) / 2, turn: degrees(Math.atan2(Math.abs(across), Math.abs(dx * x + dy * y))) };
+  return {
+    off: (Math.abs(across) * mmPerPx) / 2,
+    turn: degrees(Math.atan2(Math.abs(across), Math.abs(dx * x + dy * y))),
+  };
 }
 
 interface Look {
   readonly reference: Reference;
   /** Mm of the drawing for a px of its picture. */
-  readonly mm: number;
+  readonly mmPerPx: number;
   readonly points: ReadonlyMap<string, RecoveredPoint>;
   /** The way uprights should run. */
   readonly plumb: (at: Vec2) => Vec2;
@@ -65,7 +69,7 @@ interface Look {
 const name = ({ name: set }: TracedSet, edge: number): string => `edge ${edge + 1} of ${set}`;
 
 /** Edges that miss their point. */
-function misses({ reference, mm, points }: Look): Misdrawn[] {
+function misses({ reference, mmPerPx, points }: Look): Misdrawn[] {
   return reference.sets
     .filter(({ role }) => role !== "upright")
     .flatMap((set) => {
@@ -74,7 +78,7 @@ function misses({ reference, mm, points }: Look): Misdrawn[] {
       return edgesOf(set).flatMap(({ at: k }): Misdrawn[] => {
         const edge = set.edges[k];
         const way = wayAt(point, middleOf(edge));
-        const { off, turn } = missOf(edge, way, mm);
+        const { off, turn } = missOf(edge, way, mmPerPx);
         if (off <= HAND) return [];
         return [
           {
@@ -83,7 +87,7 @@ function misses({ reference, mm, points }: Look): Misdrawn[] {
             at: middleOf(edge),
             value: tenth(off),
             unit: "mm",
-            message: `${name(set, k)} misses its point: each end is ${tenth(off)} mm off, it is turned by ${turn.toFixed(2)}°.`,
+            message: sentence`${name(set, k)} misses its point: each end is ${mm(off)} off, it is turned by ${turn.toFixed(2)}°.`,
             mend: { line: turnedTo(edge, way), set: set.id, edge: k },
           },
         ];
@@ -92,14 +96,14 @@ function misses({ reference, mm, points }: Look): Misdrawn[] {
 }
 
 /** Uprights that lean. */
-function leaning({ reference, mm, plumb }: Look): Misdrawn[] {
+function leaning({ reference, mmPerPx, plumb }: Look): Misdrawn[] {
   return reference.sets
     .filter(({ role }) => role === "upright")
     .flatMap((set) =>
       edgesOf(set).flatMap(({ at: k }): Misdrawn[] => {
         const edge = set.edges[k];
         const way = plumb(middleOf(edge));
-        const { off, turn } = missOf(edge, way, mm);
+        const { off, turn } = missOf(edge, way, mmPerPx);
         if (2 * off <= HAND) return [];
         const [dx, dy] =
           edge.y2 < edge.y1 ? [edge.x2 - edge.x1, edge.y2 - edge.y1] : [edge.x1 - edge.x2, edge.y1 - edge.y2];
@@ -112,7 +116,7 @@ function leaning({ reference, mm, plumb }: Look): Misdrawn[] {
             at: middleOf(edge),
             value: tenth(2 * off),
             unit: "mm",
-            message: `${name(set, k)} leans ${turn.toFixed(2)}° to the ${side}: its top is ${tenth(2 * off)} mm out.`,
+            message: sentence`${name(set, k)} leans ${turn.toFixed(2)}° to the ${side}: its top is ${mm(2 * off)} out.`,
             mend: { line: turnedTo(edge, way), set: set.id, edge: k },
           },
         ];
@@ -121,7 +125,7 @@ function leaning({ reference, mm, plumb }: Look): Misdrawn[] {
 }
 
 /** Points off the horizon: from one that is drawn, or the two first points from one level, and others from theirs. */
-function horizons({ reference, mm, points }: Look): Misdrawn[] {
+function horizons({ reference, mmPerPx, points }: Look): Misdrawn[] {
   const level = reference.sets.flatMap((set) => {
     const at = set.role === "upright" || set.role === "free" ? null : points.get(set.id)?.at;
     return at ? [{ set, at }] : [];
@@ -130,16 +134,16 @@ function horizons({ reference, mm, points }: Look): Misdrawn[] {
   const off = (from: Vec2, to: Vec2, [x, y]: Vec2) =>
     ((to[0] - from[0]) * (y - from[1]) - (to[1] - from[1]) * (x - from[0])) / distance2(from, to);
   const found = (set: TracedSet, at: Vec2, px: number, what: string): Misdrawn[] =>
-    Math.abs(px) * mm <= HAND
+    Math.abs(px) * mmPerPx <= HAND
       ? []
       : [
           {
             kind: "off-horizon",
             where: `${set.name}'s point`,
             at,
-            value: tenth(Math.abs(px) * mm),
+            value: tenth(Math.abs(px) * mmPerPx),
             unit: "mm",
-            message: `${set.name}'s point lies ${tenth(Math.abs(px) * mm)} mm ${px > 0 ? "below" : "above"} ${what}. All level points stand on one horizon, or the picture leans.`,
+            message: sentence`${set.name}'s point lies ${mm(Math.abs(px) * mmPerPx)} ${px > 0 ? "below" : "above"} ${what}. All level points stand on one horizon, or the picture leans.`,
           },
         ];
   if (drawn) {
@@ -153,7 +157,7 @@ function horizons({ reference, mm, points }: Look): Misdrawn[] {
     .sort((p, q) => p.at[0] - q.at[0])
     .sort((p, q) => Number(p.set.role === "level") - Number(q.set.role === "level"));
   if (!first || !second) return [];
-  const rise = (second.at[1] - first.at[1]) * mm;
+  const rise = (second.at[1] - first.at[1]) * mmPerPx;
   const tilt = degrees(Math.atan2(Math.abs(second.at[1] - first.at[1]), Math.abs(second.at[0] - first.at[0])));
   const leans: Misdrawn[] =
     Math.abs(rise) <= HAND
@@ -165,7 +169,7 @@ function horizons({ reference, mm, points }: Look): Misdrawn[] {
             at: second.at,
             value: Number(tilt.toFixed(2)),
             unit: "°",
-            message: `The line through ${first.set.name}'s and ${second.set.name}'s points is not level: ${second.set.name}'s lies ${tenth(Math.abs(rise))} mm ${rise > 0 ? "lower" : "higher"}, a tilt of ${tilt.toFixed(2)}°.`,
+            message: sentence`The line through ${first.set.name}'s and ${second.set.name}'s points is not level: ${second.set.name}'s lies ${mm(Math.abs(rise))} ${rise > 0 ? "lower" : "higher"}, a tilt of ${tilt.toFixed(2)}°.`,
           },
         ];
   return [
@@ -196,7 +200,7 @@ function crossingOf(p: Edge, q: Edge): Vec2 | null {
 }
 
 /** Corners in which an edge of one level set and one of another end together, and those that stay open. */
-function corners({ reference, mm, points }: Look): { readonly closed: Corner[]; readonly open: Misdrawn[] } {
+function corners({ reference, mmPerPx, points }: Look): { readonly closed: Corner[]; readonly open: Misdrawn[] } {
   const near = NEAR * Math.max(reference.width, reference.height);
   const level = reference.sets.filter(({ role }) => role === "left" || role === "right" || role === "level");
   const ends = level.flatMap((set) =>
@@ -226,14 +230,14 @@ function corners({ reference, mm, points }: Look): { readonly closed: Corner[]; 
       if (!at || distance2(at, p.at) > 2 * near) return;
       const where = `${name(p.set, p.k)} and ${name(q.set, q.k)}`;
       closed.push({ at, where, kind: [p.kind, q.kind].sort().join(", ") });
-      if (gap * mm > HAND)
+      if (gap * mmPerPx > HAND)
         open.push({
           kind: "open",
           where,
           at,
-          value: tenth(gap * mm),
+          value: tenth(gap * mmPerPx),
           unit: "mm",
-          message: `The corner of ${where} does not close: their ends are ${tenth(gap * mm)} mm apart.`,
+          message: sentence`The corner of ${where} does not close: their ends are ${mm(gap * mmPerPx)} apart.`,
           mend: { line: [p.at, at] },
         });
     }),
@@ -242,7 +246,7 @@ function corners({ reference, mm, points }: Look): { readonly closed: Corner[]; 
 }
 
 /** Corners that should stand above one another and do not. */
-function offPlumb({ reference, mm, plumb }: Look, closed: readonly Corner[]): Misdrawn[] {
+function offPlumb({ reference, mmPerPx, plumb }: Look, closed: readonly Corner[]): Misdrawn[] {
   const size = Math.max(reference.width, reference.height);
   return closed.flatMap((low, i) =>
     closed.slice(i + 1).flatMap((other): Misdrawn[] => {
@@ -251,15 +255,15 @@ function offPlumb({ reference, mm, plumb }: Look, closed: readonly Corner[]): Mi
       if (p.kind !== q.kind || rise < 0.03 * size) return [];
       const way = plumb([(p.at[0] + q.at[0]) / 2, (p.at[1] + q.at[1]) / 2]);
       const off = ((q.at[0] - p.at[0]) * way[1] - (q.at[1] - p.at[1]) * way[0]) * Math.sign(way[1]);
-      if (Math.abs(off) > NEAR * size || Math.abs(off) * mm <= HAND) return [];
+      if (Math.abs(off) > NEAR * size || Math.abs(off) * mmPerPx <= HAND) return [];
       return [
         {
           kind: "not-plumb",
           where: `${q.where}, over ${p.where}`,
           at: q.at,
-          value: tenth(Math.abs(off) * mm),
+          value: tenth(Math.abs(off) * mmPerPx),
           unit: "mm",
-          message: `The corner of ${q.where} stands ${tenth(Math.abs(off) * mm)} mm beside the one below it, of ${p.where}.`,
+          message: sentence`The corner of ${q.where} stands ${mm(Math.abs(off) * mmPerPx)} beside the one below it, of ${p.where}.`,
           mend: { line: [p.at, [p.at[0] + (way[0] / way[1]) * (q.at[1] - p.at[1]), q.at[1]]] },
         },
       ];
@@ -331,7 +335,7 @@ export function checkDrawn(reference: Reference): Misdrawn[] {
   const look: Look = {
     reference,
     points,
-    mm: (reference.drawing?.width ?? reference.width) / reference.width,
+    mmPerPx: (reference.drawing?.width ?? reference.width) / reference.width,
     plumb: plumbOf(reference, points),
   };
   const { closed, open } = corners(look);

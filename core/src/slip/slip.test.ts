@@ -1,9 +1,10 @@
 import { newScene } from "../scene";
 import { block, shotWith } from "../../testing";
+import { inMetric } from "../units";
 import { slipOf } from ".";
 
 const valueOf = (sections: ReturnType<typeof slipOf>, id: string) =>
-  sections.flatMap((s) => s.rows).find((row) => row.id === id)?.value;
+  sections.flatMap((s) => s.rows).flatMap((row) => (row.id === id ? [inMetric(row.value)] : []))[0];
 
 describe("the slip", () => {
   const scene = newScene("Quay");

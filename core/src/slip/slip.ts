@@ -1,3 +1,4 @@
+import { inMetric, metres, mm, sentence, sizeInMm, type Sentence, type Told } from "../units";
 import { contains, type Rect } from "../geometry";
 import { nearCorner, paperLength } from "../construct";
 import { type Scene, type Shot } from "../scene";
@@ -10,9 +11,7 @@ import { blockCorner, type Block } from "../world";
 export interface SlipRow {
   readonly id: string;
   readonly label: string;
-  readonly value: string;
-  /** A measure that stays in its unit whatever one measures in: a focal length. */
-  readonly fixed?: boolean;
+  readonly value: Told;
 }
 
 /** Measures that belong together. */
@@ -21,35 +20,32 @@ export interface SlipSection {
   readonly rows: readonly SlipRow[];
 }
 
-/** A length on paper, to the tenth of a mm. */
-export const mm = (value: number): string => `${Number(value.toFixed(1))} mm`;
-/** A length in the world, to the centimetre. */
-export const metres = (value: number): string => `${value.toFixed(2)} m`;
 export const degree = (value: number): string => `${Number(value.toFixed(1))}°`;
 
 /** Where a place on the desk lies, measured from the nearest edge of the sheet. */
-export function fromEdge(sheet: Pick<Rect, "width" | "height">, x: number, y: number): string {
+export function fromEdge(sheet: Pick<Rect, "width" | "height">, x: number, y: number): Sentence {
   const off = offSheet(sheet, x, y);
   if (off) {
     const sideways = off.side === "left" || off.side === "right";
     const [at, size, before, after] = sideways
       ? ([y, sheet.height, "above", "below"] as const)
       : ([x, sheet.width, "left of", "right of"] as const);
-    const across =
+    const across: Sentence =
       at < 0
-        ? `${mm(-at)} ${before} it`
+        ? sentence`${mm(-at)} ${before} it`
         : at > size
-          ? `${mm(at - size)} ${after} it`
-          : `${mm(at)} from the ${sideways ? "top" : "left"}`;
+          ? sentence`${mm(at - size)} ${after} it`
+          : sentence`${mm(at)} from the ${sideways ? "top" : "left"}`;
     const side = { left: "left of", right: "right of", top: "above", bottom: "below" }[off.side];
-    return `${mm(off.distance)} ${side} the sheet, ${across}`;
+    return sentence`${mm(off.distance)} ${side} the sheet, ${across}`;
   }
-  const near = x <= sheet.width / 2 ? `${mm(x)} in from the left` : `${mm(sheet.width - x)} in from the right`;
-  return `${near}, ${mm(y)} from the top`;
+  const near =
+    x <= sheet.width / 2 ? sentence`${mm(x)} in from the left` : sentence`${mm(sheet.width - x)} in from the right`;
+  return sentence`${near}, ${mm(y)} from the top`;
 }
 
 /** Where a pin stands, in words; a set without a point says how its lines run. */
-export function pinPlace(sheet: Pick<Rect, "width" | "height">, { point }: Pin): string {
+export function pinPlace(sheet: Pick<Rect, "width" | "height">, { point }: Pin): Told {
   if (point.at) return fromEdge(sheet, ...point.at);
   if (point.angle === null) return "beyond what this lens shows";
   if (Math.abs(point.angle - 90) < 1e-9) return "none: drawn upright, parallel";
@@ -67,7 +63,7 @@ function horizonRows(shot: Shot): SlipRow[] {
   const row = (id: string, label: string, y: number): SlipRow => ({
     id,
     label,
-    value: `${mm(y)} from top, ${mm(shot.sheet.height - y)} from bottom`,
+    value: sentence`${mm(y)} from top, ${mm(shot.sheet.height - y)} from bottom`,
   });
   return [row("horizon-left", "Horizon, left edge", left), row("horizon-right", "Horizon, right edge", right)];
 }
@@ -79,7 +75,7 @@ function blockOnPaper(view: View, shot: Shot, block: Block): SlipRow[] {
   const seen = project(view, foot);
   const edge = (id: string, label: string, size: number, to: readonly [number, number, number]): SlipRow => {
     const drawn = paperLength(view, foot, to);
-    return { id, label, value: drawn === null ? metres(size) : `${metres(size)}, drawn ${mm(drawn)}` };
+    return { id, label, value: drawn === null ? metres(size) : sentence`${metres(size)}, drawn ${mm(drawn)}` };
   };
   return [
     edge("building-length", "Length", block.length, blockCorner(block, 1 - u, v)),
@@ -89,7 +85,7 @@ function blockOnPaper(view: View, shot: Shot, block: Block): SlipRow[] {
       id: "building-foot",
       label: "Foot, near corner",
       value: seen
-        ? (contains(shot.frame, seen) ? "" : "off the panel: ") + fromEdge(shot.sheet, ...seen)
+        ? sentence`${contains(shot.frame, seen) ? "" : "off the panel: "}${fromEdge(shot.sheet, ...seen)}`
         : "behind the eye",
     },
   ];
@@ -107,12 +103,12 @@ export function slipOf(scene: Scene, shot: Shot, block?: Block): SlipSection[] {
         {
           id: "sheet",
           label: sheet.paper ?? "Sheet",
-          value: `${Number(sheet.width.toFixed(1))} × ${mm(sheet.height)}`,
+          value: sizeInMm(sheet.width, sheet.height),
         },
         {
           id: "panel",
           label: "Panel",
-          value: `${Number(frame.width.toFixed(1))} × ${mm(frame.height)}, ${mm(frame.x)} from left, ${mm(frame.y)} from top`,
+          value: `${sizeInMm(frame.width, frame.height)}, ${mm(frame.x)} from left, ${mm(frame.y)} from top`,
         },
       ],
     },
@@ -128,7 +124,7 @@ export function slipOf(scene: Scene, shot: Shot, block?: Block): SlipSection[] {
         ...(view.law.straight
           ? [
               { id: "field", label: "Field of view", value: `${degree(fieldOfView(shot))} across the panel` },
-              { id: "full-frame", label: "Full-frame lens", value: mm(fullFrame(shot)), fixed: true },
+              { id: "full-frame", label: "Full-frame lens", value: inMetric(mm(fullFrame(shot))) },
             ]
           : [
               {
@@ -137,7 +133,13 @@ export function slipOf(scene: Scene, shot: Shot, block?: Block): SlipSection[] {
                 value: degree(covered(shot)),
               },
               ...(view.law.shape === "round"
-                ? [{ id: "rim", label: "Rim, 90° off the gaze", value: `${mm(rimRadius(shot))} from the centre` }]
+                ? [
+                    {
+                      id: "rim",
+                      label: "Rim, 90° off the gaze",
+                      value: sentence`${mm(rimRadius(shot))} from the centre`,
+                    },
+                  ]
                 : []),
             ]),
         { id: "heading", label: "Heading", value: degree(gaze.heading) },

@@ -1,5 +1,6 @@
 import { newScene } from "../scene";
 import { shotWith } from "../../testing";
+import { inMetric } from "../units";
 import { setUpOf, slipText } from ".";
 
 const scene = newScene("Quay");
@@ -7,7 +8,7 @@ const scene = newScene("Quay");
 describe("the set-up sheet", () => {
   it("gives the steps in order, with the paper to tape on", () => {
     const { steps } = setUpOf(scene, shotWith());
-    expect(steps).toEqual([
+    expect(steps.map(inMetric)).toEqual([
       "Lay the sheet landscape, 420 × 297 mm, and rule the panel 15 mm from the left and 15 mm from the top, 390 × 267 mm.",
       "Horizon: measure down 148.5 mm at the left edge and 148.5 mm at the right edge, and join the two marks.",
       "Mark the centre of vision 210 mm in from the left, 148.5 mm from the top. The eye is 300 mm before it.",
@@ -19,9 +20,9 @@ describe("the set-up sheet", () => {
   });
 
   it("says so where there is no horizon, and where a set runs level or aslant", () => {
-    expect(setUpOf(scene, shotWith({ gaze: { pitch: -90 } })).steps[1]).toMatch(/no horizon/);
-    expect(setUpOf(scene, shotWith({ gaze: { heading: 35 } })).steps[4]).toMatch(/parallel, level/);
-    expect(setUpOf(scene, shotWith({ gaze: { roll: 10 } })).steps[5]).toMatch(/at 80° clockwise from right/);
+    expect(inMetric(setUpOf(scene, shotWith({ gaze: { pitch: -90 } })).steps[1])).toMatch(/no horizon/);
+    expect(inMetric(setUpOf(scene, shotWith({ gaze: { heading: 35 } })).steps[4])).toMatch(/parallel, level/);
+    expect(inMetric(setUpOf(scene, shotWith({ gaze: { roll: 10 } })).steps[5])).toMatch(/at 80° clockwise from right/);
   });
 
   it("is one plain text with every tick", () => {

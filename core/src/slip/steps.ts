@@ -20,7 +20,8 @@ import {
 import type { Vec2 } from "../geometry";
 import type { Scene, Shot } from "../scene";
 import { viewOf, type View } from "../shot";
-import { degree, fromEdge, mm, slipOf } from "./slip";
+import { inSystem, mm, sentence, sizeInMm, type Sentence, type System, type Told } from "../units";
+import { degree, fromEdge, slipOf } from "./slip";
 
 /** Paper that is taped on beyond a pin, so that it has something to stand in, mm. */
 const BEYOND = 20;
@@ -28,7 +29,7 @@ const BEYOND = 20;
 /** How one line is drawn with the compass, in words. */
 export interface CompassRow {
   readonly name: string;
-  readonly how: string;
+  readonly how: Told;
 }
 
 /**
@@ -47,7 +48,7 @@ export interface SetUp {
   /** Only for lenses that are drawn by compass. */
   readonly compass: CompassSheet | null;
   /** What to do, in order. */
-  readonly steps: readonly string[];
+  readonly steps: readonly Told[];
   /** Aids for each point beyond the left or right edge. */
   readonly aids: readonly { readonly pin: Pin; readonly aids: OffPageAids }[];
   readonly scaled: ScaledSetUp & {
@@ -59,7 +60,7 @@ export interface SetUp {
 export const CAUTIONS =
   "Pad under the sheet before you press pins or compass points into it, and cap pins that stay on the desk. Dimensions are for pictures, not for building.";
 
-function pinStep(shot: Shot, pin: Pin): string {
+function pinStep(shot: Shot, pin: Pin): Told {
   const {
     point: { at },
     offSheet,
@@ -68,29 +69,29 @@ function pinStep(shot: Shot, pin: Pin): string {
   if (!at) {
     const angle = "angle" in pin.point ? pin.point.angle : 0;
     if (angle === null) return `${name}: beyond what this lens shows.`;
-    return `${name}: no point. Draw these lines parallel, ${Math.abs(angle - 90) < 1e-9 ? "upright" : Math.abs(angle) < 1e-9 ? "level" : `at ${degree(angle)} clockwise from right`}.`;
+    return sentence`${name}: no point. Draw these lines parallel, ${Math.abs(angle - 90) < 1e-9 ? "upright" : Math.abs(angle) < 1e-9 ? "level" : `at ${degree(angle)} clockwise from right`}.`;
   }
-  if (!offSheet) return `${name}: mark the point ${fromEdge(shot.sheet, ...at)}.`;
-  return `${name}: tape ${strip(offSheet)}; the pin stands ${fromEdge(shot.sheet, ...at)}.`;
+  if (!offSheet) return sentence`${name}: mark the point ${fromEdge(shot.sheet, ...at)}.`;
+  return sentence`${name}: tape ${strip(offSheet)}; the pin stands ${fromEdge(shot.sheet, ...at)}.`;
 }
 
 /** The paper that is taped on for what stands off the sheet. */
-function strip({ side, distance }: OffSheet): string {
-  return `${mm(Math.ceil(distance + BEYOND))} of paper to the ${side} edge`;
+function strip({ side, distance }: OffSheet): Sentence {
+  return sentence`${mm(Math.ceil(distance + BEYOND))} of paper to the ${side} edge`;
 }
 
 /** A compass foot: from C, from the sheet's edges, and the strip it needs where it stands off the sheet. */
-function footTold({ sheet, lens: { centre } }: Shot, [x, y]: Vec2): string {
+function footTold({ sheet, lens: { centre } }: Shot, [x, y]: Vec2): Sentence {
   const off = offSheet(sheet, x, y);
-  const across = `${mm(Math.abs(x - centre.x))} ${x < centre.x ? "left" : "right"}`;
-  const down = `${mm(Math.abs(y - centre.y))} ${y < centre.y ? "up" : "down"}`;
-  return `foot ${across}, ${down} from C (${fromEdge(sheet, x, y)}${off ? `; tape ${strip(off)}` : ""})`;
+  const across = sentence`${mm(Math.abs(x - centre.x))} ${x < centre.x ? "left" : "right"}`;
+  const down = sentence`${mm(Math.abs(y - centre.y))} ${y < centre.y ? "up" : "down"}`;
+  return sentence`foot ${across}, ${down} from C (${fromEdge(sheet, x, y)}${off ? sentence`; tape ${strip(off)}` : ""})`;
 }
 
 /** How a line is drawn with the compass, in words. */
-export function arcTold(shot: Shot, { foot, radius, slant, departure }: CompassArc): string {
+export function arcTold(shot: Shot, { foot, radius, slant, departure }: CompassArc): Told {
   if (!foot) return `a straight line through the centre of vision, at ${degree(slant ?? 0)} clockwise from right`;
-  return `${footTold(shot, foot)}, opening ${mm(radius)}${departure > 0.005 ? `, up to ${departure.toFixed(2)} mm off the exact curve` : ""}`;
+  return sentence`${footTold(shot, foot)}, opening ${mm(radius)}${departure > 0.005 ? sentence`, up to ${mm(departure, 2)} off the exact curve` : ""}`;
 }
 
 function compassSheet(shot: Shot, view: View, pins: readonly Pin[]): CompassSheet {
@@ -105,7 +106,7 @@ function compassSheet(shot: Shot, view: View, pins: readonly Pin[]): CompassShee
         ? [
             {
               name: `All lines to ${pin.name}`,
-              how: `feet on the line through ${fromEdge(shot.sheet, ...line.at)}, at ${degree(slant)} clockwise from right`,
+              how: sentence`feet on the line through ${fromEdge(shot.sheet, ...line.at)}, at ${degree(slant)} clockwise from right`,
             },
           ]
         : [];
@@ -133,13 +134,13 @@ export function setUpOf(scene: Scene, shot: Shot, spacing = 10): SetUp {
   return {
     compass: byCompass(view) ? compassSheet(shot, view, pins) : null,
     steps: [
-      `Lay the sheet ${sheet.width >= sheet.height ? "landscape" : "upright"}, ${Number(sheet.width.toFixed(1))} × ${mm(sheet.height)}, and rule the panel ${mm(frame.x)} from the left and ${mm(frame.y)} from the top, ${Number(frame.width.toFixed(1))} × ${mm(frame.height)}.`,
+      sentence`Lay the sheet ${sheet.width >= sheet.height ? "landscape" : "upright"}, ${sizeInMm(sheet.width, sheet.height)}, and rule the panel ${mm(frame.x)} from the left and ${mm(frame.y)} from the top, ${sizeInMm(frame.width, frame.height)}.`,
       !view.law.straight
         ? "The horizon is a curve in this lens: draw it by its compass foot, or trace it."
         : left === null || right === null
           ? "There is no horizon on this sheet: the view looks straight up or down."
-          : `Horizon: measure down ${mm(left)} at the left edge and ${mm(right)} at the right edge, and join the two marks.`,
-      `Mark the centre of vision ${fromEdge(sheet, lens.centre.x, lens.centre.y)}. The eye is ${mm(lens.distance)} before it.`,
+          : sentence`Horizon: measure down ${mm(left)} at the left edge and ${mm(right)} at the right edge, and join the two marks.`,
+      sentence`Mark the centre of vision ${fromEdge(sheet, lens.centre.x, lens.centre.y)}. The eye is ${mm(lens.distance)} before it.`,
       ...pins.map((pin) => pinStep(shot, pin)),
       "Check: both ends of the horizon again from the top edge, and one upright of the panel against a set square.",
     ],
@@ -154,22 +155,22 @@ export function setUpOf(scene: Scene, shot: Shot, spacing = 10): SetUp {
   };
 }
 
-/** The set-up sheet as plain text. */
-export function slipText(scene: Scene, shot: Shot, spacing = 10): string {
+/** The set-up sheet as plain text, in the lengths of a system. */
+export function slipText(scene: Scene, shot: Shot, spacing = 10, system: System = "metric"): string {
   const { steps, aids, scaled, compass } = setUpOf(scene, shot, spacing);
-  const rows = (title: string, of: readonly CompassRow[]) =>
-    of.length ? ["", title, ...of.map(({ name, how }) => `${name}: ${how}`)] : [];
+  const rows = (title: string, of: readonly CompassRow[]): Told[] =>
+    of.length ? ["", title, ...of.map(({ name, how }) => sentence`${name}: ${how}`)] : [];
   const tick = (height: number | null) => (height === null ? "-" : height.toFixed(1)).padStart(8);
-  return [
+  const lines: readonly Told[] = [
     `${scene.title}: ${shot.name}`,
     ...slipOf(scene, shot).flatMap(({ title, rows }) => [
       "",
       title.toUpperCase(),
-      ...rows.map(({ label, value }) => `${label}: ${value}`),
+      ...rows.map(({ label, value }) => sentence`${label}: ${value}`),
     ]),
     "",
     "STEPS",
-    ...steps.map((step, i) => `${i + 1}. ${step}`),
+    ...steps.map((step, i) => sentence`${i + 1}. ${step}`),
     ...aids.flatMap(
       ({
         pin,
@@ -182,8 +183,8 @@ export function slipText(scene: Scene, shot: Shot, spacing = 10): string {
         },
       }) => [
         "",
-        `EDGE TICKS FOR ${pin.name.toUpperCase()} (${mm(distance)} beyond the ${side} edge)`,
-        `Every ${mm(near)} on the ${side} edge, every ${mm(far)} on the opposite one; mm from the top edge, tilt in degrees.`,
+        sentence`EDGE TICKS FOR ${pin.name.toUpperCase()} (${mm(distance)} beyond the ${side} edge)`,
+        sentence`Every ${mm(near)} on the ${side} edge, every ${mm(far)} on the opposite one; mm from the top edge, tilt in degrees.`,
         `${"tick".padStart(6)}${side.padStart(8)}${"opposite".padStart(10)}${"tilt".padStart(8)}`,
         ...ticks.map(
           ({ number, near: a, far: b, tilt }) =>
@@ -191,7 +192,7 @@ export function slipText(scene: Scene, shot: Shot, spacing = 10): string {
         ),
         ...(centrolinead
           ? [
-              `Centrolinead: pegs ${mm(centrolinead.pegs)} above and below, legs at ${centrolinead.angle.toFixed(2)}° to the ruler.`,
+              sentence`Centrolinead: pegs ${mm(centrolinead.pegs)} above and below, legs at ${centrolinead.angle.toFixed(2)}° to the ruler.`,
             ]
           : []),
       ],
@@ -206,10 +207,11 @@ export function slipText(scene: Scene, shot: Shot, spacing = 10): string {
       : []),
     "",
     `SCALED SET-UP, 1 : ${scaled.factor}`,
-    `Sheet: corner ${mm(scaled.sheet.x)} from left, ${mm(scaled.sheet.y)} from top, ${Number(scaled.sheet.width.toFixed(1))} × ${mm(scaled.sheet.height)}`,
-    ...scaled.named.map(({ name, x, y }) => `${name}: ${mm(x)} from left, ${mm(y)} from top`),
+    sentence`Sheet: corner ${mm(scaled.sheet.x)} from left, ${mm(scaled.sheet.y)} from top, ${sizeInMm(scaled.sheet.width, scaled.sheet.height)}`,
+    ...scaled.named.map(({ name, x, y }) => sentence`${name}: ${mm(x)} from left, ${mm(y)} from top`),
     "",
     CAUTIONS,
     "",
-  ].join("\n");
+  ];
+  return lines.map((line) => inSystem(line, system)).join("\n");
 }

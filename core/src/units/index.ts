@@ -1,2 +1,3 @@
 export * from "./measure";
 export * from "./system";
+export * from "./sentence";

@@ -27,18 +27,3 @@ export function inFeet(metres: number): string {
   const [feet, inches] = [Math.floor(quarters / 48), (quarters % 48) / 4];
   return `${metres < 0 && quarters > 0 ? "-" : ""}${feet}'${inches ? ` ${ruled(inches)}"` : ""}`;
 }
-
-const NUMBER = "(-?\\d+(?:,\\d{3})*(?:\\.\\d+)?)";
-const PAIR = new RegExp(`${NUMBER} × ${NUMBER} mm\\b`, "g");
-const ONE = new RegExp(`${NUMBER} (mm|m)\\b`, "g");
-const value = (text: string): number => Number(text.replaceAll(",", ""));
-
-/** Every length in a sentence ("312.5 mm", "420 × 297 mm", "1.60 m") as a person reads it who measures so. */
-export function inSystem(text: string, system: System): string {
-  if (system === "metric") return text;
-  return text
-    .replace(PAIR, (_, a: string, b: string) => `${inInches(value(a))} × ${inInches(value(b))}"`)
-    .replace(ONE, (_, size: string, unit: string) =>
-      unit === "mm" ? `${inInches(value(size))}"` : inFeet(value(size)),
-    );
-}

@@ -7,9 +7,9 @@ import { useMeasures } from "../units";
 import { useBoard, useShot, type StageId } from "./board";
 import { useChosenBox } from "./desk/blocks";
 
-function Row({ row: { label, value: metric, fixed } }: { readonly row: SlipRow }) {
+function Row({ row: { label, value: told } }: { readonly row: SlipRow }) {
   const measures = useMeasures();
-  const value = fixed ? metric : measures(metric);
+  const value = measures(told);
   const copy = () => {
     void copyText(value).then(
       () => say(`Copied: ${value}`),

@@ -6,7 +6,7 @@ import { useEffect, useRef } from "react";
 import type { Shot } from "@zanvo/core/scene";
 import { stretchAcross } from "@zanvo/core/shot";
 import { degree } from "@zanvo/core/slip";
-import { useMeasures, useUnits } from "../units";
+import { useUnits } from "../units";
 
 register([LineChart, GridComponent, LegendComponent, TooltipComponent, MarkLineComponent, CanvasRenderer]);
 
@@ -17,7 +17,6 @@ const ROUND = 1.2;
 export default function StretchChart({ shot }: { readonly shot: Shot }) {
   const holder = useRef<HTMLDivElement>(null);
   const system = useUnits((units) => units.system);
-  const measures = useMeasures();
   const all = stretchAcross(shot);
   const [left, right] = [all[0], all[all.length - 1]];
   const told = `Outward ${left.radial.toFixed(2)} at the left side (${degree(left.angle)} off the gaze), ${right.radial.toFixed(2)} at the right (${degree(right.angle)}); across ${left.tangential.toFixed(2)} and ${right.tangential.toFixed(2)}.`;
@@ -79,7 +78,7 @@ export default function StretchChart({ shot }: { readonly shot: Shot }) {
   return (
     <>
       <div ref={holder} role="img" aria-label={`Stretch across the panel. ${told}`} className="h-64 w-full" />
-      <p className="mt-2 text-pencil">{measures(told)} The middle of the picture is 1.</p>
+      <p className="mt-2 text-pencil">{told} The middle of the picture is 1.</p>
     </>
   );
 }

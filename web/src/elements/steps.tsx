@@ -1,6 +1,7 @@
 import { ChartNoAxesColumnIncreasing } from "lucide-react";
 import { degrees } from "@zanvo/core/geometry";
 import { DEFAULT_STEPS, sizeOf, type Steps } from "@zanvo/core/world";
+import { metres, sentence } from "@zanvo/core/units";
 import { Check, NumberField } from "../ui";
 import { useMeasures } from "../units";
 import { INK, type Change, type ElementView } from "./view";
@@ -15,7 +16,7 @@ function StepsFields({ element: steps, change }: { readonly element: Steps; read
     change({ ...steps, foot: { ...steps.foot, [axis]: to } }, axis);
   return (
     <>
-      <p className="measure text-pencil">{measures(`${length.toFixed(2)} m long, ${height.toFixed(2)} m up`)}</p>
+      <p className="measure text-pencil">{measures(sentence`${metres(length)} long, ${metres(height)} up`)}</p>
       <Check
         label="A ramp"
         checked={steps.ramp ?? false}

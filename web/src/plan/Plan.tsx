@@ -1,8 +1,8 @@
 import { useEffect, useMemo, useRef, useState, type PointerEvent } from "react";
 import { movedOnPlan, pickOnPlan, placeOnPlan, planBounds, shapeOnPlan, type Placed } from "@zanvo/core/construct";
 import { distance2, degrees, wrap, type Vec2 } from "@zanvo/core/geometry";
-import { metres } from "@zanvo/core/slip";
 import { elementFault, moved, outlineOf, placed as putAt, type Element } from "@zanvo/core/world";
+import { metres, sentence, type Told } from "@zanvo/core/units";
 import { beginGesture, cancelGesture, drag, endGesture, go, onShot, useBoard, useShot } from "../board/board";
 import { replaceElement } from "../board/desk/blocks";
 import { fit, pan, pinched, wheeled, type Camera, type Size } from "../board/desk/camera";
@@ -151,8 +151,8 @@ export function Plan({ tool, onTool }: PlanProps) {
     beginGesture();
     setDoing({ what: "move", element, all: free, from: world });
   };
-  const show = (at: Vec2, text: string, on: Placed["on"]) =>
-    setTag({ at, text: measures(`${text}${on ? `, to the ${on.what} of ${on.name}` : ""}`) });
+  const show = (at: Vec2, told: Told, on: Placed["on"]) =>
+    setTag({ at, text: measures(sentence`${told}${on ? `, to the ${on.what} of ${on.name}` : ""}`) });
   const onPointerMove = (event: PointerEvent) => {
     if (!camera) return;
     const at = windowAt(event);
@@ -217,7 +217,7 @@ export function Plan({ tool, onTool }: PlanProps) {
         return show(
           at,
           shapeOf(tool) === "circle"
-            ? `radius ${metres(distance2(doing.from, to.at))}`
+            ? sentence`radius ${metres(distance2(doing.from, to.at))}`
             : metres(distance2(doing.from, to.at)),
           to.on,
         );

@@ -1,6 +1,7 @@
 import { memo, useMemo } from "react";
 import type { Vec2 } from "@zanvo/core/geometry";
 import type { Scene } from "@zanvo/core/scene";
+import { shortMetres } from "@zanvo/core/units";
 import { outlineOf, type Element } from "@zanvo/core/world";
 import { useBoard, useShot } from "../board/board";
 import type { Camera, Size } from "../board/desk/camera";
@@ -240,7 +241,7 @@ function ScaleBar({ camera: { scale }, size: { height } }: { readonly camera: Ca
     <g transform={`translate(16 ${height - 18})`}>
       <path d={`M0 -6V0H${length * scale}V-6`} fill="none" stroke={INK} strokeWidth={1.5} />
       <text x={length * scale + 6} y={0} className="measure" fontSize={11}>
-        {measures(`${Number(length.toPrecision(3))} m`)}
+        {measures(shortMetres(Number(length.toPrecision(3)), 3))}
       </text>
     </g>
   );

@@ -2,6 +2,7 @@ import { RotateCcw, Ruler, X } from "lucide-react";
 import { useMemo } from "react";
 import { measureHeights, viewOfReference, type Measured } from "@zanvo/core/recover";
 import type { Reference } from "@zanvo/core/scene";
+import { metres, sentence } from "@zanvo/core/units";
 import { Button, IconButton, NumberField } from "../ui";
 import { useMeasures } from "../units";
 import { HEIGHTS, removeEdge, sayHeight, type Tracing } from "./tracing";
@@ -83,7 +84,7 @@ export function HeightsPanel({
         );
       })}
       {measured?.eye !== null && measured && (
-        <p className="measure">{measures(`Eye ${measured.eye.toFixed(2)} m over the ground`)}</p>
+        <p className="measure">{measures(sentence`Eye ${metres(measured.eye)} over the ground`)}</p>
       )}
       {measured && measured.apart > APART && (
         <p className="text-accent">

@@ -11,6 +11,7 @@ import {
 import type { Vec2 } from "@zanvo/core/geometry";
 import type { Reference, TracedSet } from "@zanvo/core/scene";
 import { toDesk, toWindow, type Camera, type Size } from "../board/desk/camera";
+import { metres } from "@zanvo/core/units";
 import { useMeasures } from "../units";
 import type { Finding } from "./edges";
 import { useHeights } from "./HeightsPanel";
@@ -270,14 +271,14 @@ export function Traced({ reference, tracing, finding, wrong, camera, size }: Tra
       ))}
       {(reference.heights ?? []).map((line, k) => {
         const [[ax, ay], [bx, by]] = [toWindow(camera, [line.x1, line.y1]), toWindow(camera, [line.x2, line.y2])];
-        const metres = heights[k];
+        const size = heights[k];
         return (
           <g key={k}>
             <Line camera={camera} line={line} stroke={INK} picked={picked(HEIGHTS, k)} />
             <path d={`M${ax - 7} ${ay}h14M${bx - 7} ${by}h14`} stroke={INK} strokeWidth={2} fill="none" />
-            {metres !== null && metres !== undefined && (
+            {size !== null && size !== undefined && (
               <Word x={bx + 10} y={by + 4}>
-                {measures(`${metres.toFixed(2)} m`)}
+                {measures(metres(size))}
               </Word>
             )}
           </g>

@@ -4,6 +4,7 @@ import { fileName } from "@zanvo/core/scene";
 import type { MeasuredWall } from "@zanvo/core/recover";
 import { download } from "../files";
 import { Button, Fold, IconButton, NumberField, Working, useWork } from "../ui";
+import { joined, metres } from "@zanvo/core/units";
 import { useMeasures } from "../units";
 import { useWalls } from "./Traced";
 import { onWall, removeEdge, WALLS, type Tracing } from "./tracing";
@@ -81,7 +82,6 @@ function WallRow({
     const png = await run((signal) => flatWall(sceneId, reference, measured, signal));
     if (png) download(png, `${fileName(`${reference.name} ${wall.name}`)}.png`);
   };
-  const unit = measured?.length === null ? " heights" : " m";
   return (
     <section
       aria-label={wall.name}
@@ -131,7 +131,14 @@ function WallRow({
           <Side reference={reference} at={at} side="height" known={wall.height} told={measured.height} />
           {measured.bays.length > 1 && (
             <p className="measure" aria-label={`Bays of ${wall.name}`}>
-              {measures(`${measured.bays.map((bay) => bay.toFixed(2)).join(" · ")}${unit}`)}
+              {measured.length === null
+                ? `${measured.bays.map((bay) => bay.toFixed(2)).join(" · ")} heights`
+                : measures(
+                    joined(
+                      measured.bays.map((bay) => metres(bay)),
+                      " · ",
+                    ),
+                  )}
             </p>
           )}
           {chosen && <p className="text-pencil">Press on the wall to mark a bay; press on a mark to take it away.</p>}

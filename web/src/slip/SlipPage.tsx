@@ -3,7 +3,8 @@ import { useState } from "react";
 import { Link, useParams } from "react-router";
 import useSWR from "swr";
 import { fileName } from "@zanvo/core/scene";
-import { CAUTIONS, degree, mm, setUpOf, slipOf, slipText } from "@zanvo/core/slip";
+import { CAUTIONS, degree, setUpOf, slipOf, slipText } from "@zanvo/core/slip";
+import { mm, sentence, sizeInMm } from "@zanvo/core/units";
 import { copyText } from "../clipboard";
 import { openScene, slipPath, type Opened } from "../api";
 import { Button, say } from "../ui";
@@ -36,7 +37,7 @@ export function SlipPage() {
   const { scene } = data;
   const { steps, aids, scaled, compass } = setUpOf(scene, shot, spacing);
   const copy = () =>
-    void copyText(measures(slipText(scene, shot, spacing))).then(
+    void copyText(slipText(scene, shot, spacing, system)).then(
       () => say("The slip is copied as plain text."),
       () => say("The browser does not allow copying here."),
     );
@@ -56,7 +57,7 @@ export function SlipPage() {
           >
             {SPACINGS.map((one) => (
               <option key={one} value={one}>
-                {measures(`${one} mm`)}
+                {measures(mm(one))}
               </option>
             ))}
           </select>
@@ -87,8 +88,8 @@ export function SlipPage() {
           <div>
             <DeskDrawing scene={scene} shot={shot} />
             <ol className="mt-3 list-decimal space-y-1 pl-5">
-              {steps.map((step) => (
-                <li key={step}>{measures(step)}</li>
+              {steps.map((step, i) => (
+                <li key={i}>{measures(step)}</li>
               ))}
             </ol>
           </div>
@@ -97,10 +98,10 @@ export function SlipPage() {
               <section key={title} className="mb-2 break-inside-avoid">
                 <h2 className="text-[11px] font-semibold uppercase tracking-wide">{title}</h2>
                 <dl>
-                  {rows.map(({ id: row, label, value, fixed }) => (
+                  {rows.map(({ id: row, label, value }) => (
                     <div key={row} className="border-t border-[#cbc6b6] py-0.5">
                       <dt className="text-[11px] text-[#5d5a50]">{label}</dt>
-                      <dd className="measure text-[12px]">{fixed ? value : measures(value)}</dd>
+                      <dd className="measure text-[12px]">{measures(value)}</dd>
                     </div>
                   ))}
                 </dl>
@@ -161,14 +162,15 @@ export function SlipPage() {
             <p className="text-[12px]">
               On one sheet of the same size: the sheet’s corner{" "}
               {measures(
-                `${mm(scaled.sheet.x)} from the left and ${mm(scaled.sheet.y)} from the top, ${Number(scaled.sheet.width.toFixed(1))} × ${mm(scaled.sheet.height)}`,
+                sentence`${mm(scaled.sheet.x)} from the left and ${mm(scaled.sheet.y)} from the top, ${sizeInMm(scaled.sheet.width, scaled.sheet.height)}`,
               )}
               .
             </p>
             <ul className="text-[12px]">
               {scaled.named.map(({ name, x, y }) => (
                 <li key={name}>
-                  {name}: <span className="measure">{measures(`${mm(x)} from the left, ${mm(y)} from the top`)}</span>
+                  {name}:{" "}
+                  <span className="measure">{measures(sentence`${mm(x)} from the left, ${mm(y)} from the top`)}</span>
                 </li>
               ))}
             </ul>

@@ -1,3 +1,4 @@
+import { metres, metresBetween, sentence } from "../../units";
 import type { Figure } from "./kind";
 
 /** Kerbs are 0.10 to 0.15 m high (common practice); one as high as a quay is meant as that or as a step, m. */
@@ -11,8 +12,8 @@ export const kerbFigures = (name: string, value: number): Figure[] =>
         {
           value,
           limits: KERB,
-          told: `A kerb of ${name} is ${value.toFixed(2)} m high.`,
-          usual: "Kerbs have 0.10 to 0.15 m",
+          told: sentence`A kerb of ${name} is ${metres(value)} high.`,
+          usual: sentence`Kerbs have ${metresBetween(0.1, 0.15)}`,
         },
       ]
     : [];

@@ -1,5 +1,6 @@
 import type { TObject } from "@sinclair/typebox";
 import type { Vec2 } from "../../geometry";
+import type { Told } from "../../units";
 import type { Detail } from "../details";
 import type { Solid } from "../solid";
 
@@ -30,8 +31,8 @@ export interface Figure {
   readonly value: number;
   readonly limits: readonly [number, number];
   /** What it is, as a sentence about the element, and what is usual. */
-  readonly told: string;
-  readonly usual: string;
+  readonly told: Told;
+  readonly usual: Told;
 }
 
 /** A feature of a GeoJSON file on the plan: its places in m, and what is told of it. */

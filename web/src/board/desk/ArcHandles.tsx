@@ -1,8 +1,9 @@
 import type { Vec2 } from "@zanvo/core/geometry";
 import { showOf } from "@zanvo/core/drawing";
 import { viewOf } from "@zanvo/core/shot";
-import { fromEdge, mm } from "@zanvo/core/slip";
+import { fromEdge } from "@zanvo/core/slip";
 import { byCompass, pickedArcs, pinsOf } from "@zanvo/core/vanishing";
+import { mm, sentence } from "@zanvo/core/units";
 import { currentShot, drag, edit, onShot, useBoard, useShot } from "../board";
 import { Handle } from "./Handle";
 
@@ -22,13 +23,15 @@ export function ArcHandles() {
       <Handle
         key={i}
         at={[x, y]}
-        label={`line ${i + 1} to ${name ?? "a point that is gone"}, ${fromEdge(shot.sheet, x, y)}`}
+        label={sentence`line ${i + 1} to ${name ?? "a point that is gone"}, ${fromEdge(shot.sheet, x, y)}`}
         className="cursor-move"
         onDrag={(to) => {
           drag(put(to));
           const now = currentShot(useBoard.getState());
           const arc = pickedArcs(viewOf(now), pinsOf(orientations, now), now.arcs).find(({ at }) => at === i)?.arc;
-          return arc?.foot ? `opening ${mm(arc.radius)}, foot ${fromEdge(now.sheet, ...arc.foot)}` : "a straight line";
+          return arc?.foot
+            ? sentence`opening ${mm(arc.radius)}, foot ${fromEdge(now.sheet, ...arc.foot)}`
+            : "a straight line";
         }}
         onNudge={([dx, dy]) => edit(put([x + dx, y + dy]), `arc ${i}`)}
       >

@@ -1,8 +1,8 @@
 import { measureAlong, nearCorner } from "@zanvo/core/construct";
 import { add, scale, type Vec2, type Vec3 } from "@zanvo/core/geometry";
-import { metres, mm } from "@zanvo/core/slip";
 import { project, viewOf } from "@zanvo/core/shot";
 import { blockAxes, blockCorner, resizeBlock, type Block } from "@zanvo/core/world";
+import { metres, mm, sentence } from "@zanvo/core/units";
 import { drag, edit, useShot } from "../board";
 import { Handle } from "./Handle";
 import { replaceElement } from "./blocks";
@@ -36,12 +36,12 @@ export function BlockHandles({ block }: { readonly block: Block }) {
       <Handle
         key={dimension}
         at={at}
-        label={`${dimension} of ${block.name}, ${metres(block[dimension])}`}
+        label={sentence`${dimension} of ${block.name}, ${metres(block[dimension])}`}
         className={dimension === "height" ? "cursor-ns-resize" : "cursor-move"}
         onDrag={(to) => {
           const next = resized(to);
           drag(replaceElement(next));
-          return `${metres(next[dimension])} · ${mm(Math.hypot(to[0] - from[0], to[1] - from[1]))} on paper`;
+          return sentence`${metres(next[dimension])} · ${mm(Math.hypot(to[0] - from[0], to[1] - from[1]))} on paper`;
         }}
         onNudge={([dx, dy]) => edit(replaceElement(resized([at[0] + dx, at[1] + dy])), `${dimension} ${block.id}`)}
       >

@@ -1,6 +1,6 @@
 import type { Vec2 } from "@zanvo/core/geometry";
 import type { Shot } from "@zanvo/core/scene";
-import { mm } from "@zanvo/core/slip";
+import { mm, sentence } from "@zanvo/core/units";
 import { drag, edit, onShot, useShot } from "../board";
 import { Handle } from "./Handle";
 import { useOtherPanels } from "./OtherPanels";
@@ -49,13 +49,13 @@ export function FrameHandles() {
       <Handle
         key={side}
         at={middles[side]}
-        label={`panel, ${side} side, ${mm(now)} from the ${across ? "left" : "top"}`}
+        label={sentence`panel, ${side} side, ${mm(now)} from the ${across ? "left" : "top"}`}
         className={across ? "cursor-ew-resize" : "cursor-ns-resize"}
         onDrag={(to, alt) => {
           const wanted = Math.round(pick(to) * 2) / 2;
           const caught = alt ? undefined : edges.find((edge) => Math.abs(edge - wanted) < CATCH);
           drag(put(caught ?? wanted));
-          return `${mm(caught ?? wanted)} from the ${across ? "left" : "top"}${caught === undefined ? "" : ", in line"}`;
+          return sentence`${mm(caught ?? wanted)} from the ${across ? "left" : "top"}${caught === undefined ? "" : ", in line"}`;
         }}
         onNudge={(by) => edit(put(now + pick(by)), `panel ${side}`)}
       >

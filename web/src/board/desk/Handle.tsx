@@ -1,5 +1,6 @@
 import { useRef, type KeyboardEvent, type ReactNode } from "react";
 import type { Vec2 } from "@zanvo/core/geometry";
+import { type Told } from "@zanvo/core/units";
 import { beginGesture, cancelGesture, endGesture } from "../board";
 import { useMeasures } from "../../units";
 import { toWindow } from "./camera";
@@ -15,13 +16,13 @@ interface HandleProps {
   /** Where it is, desk mm. */
   readonly at: Vec2;
   /** What it is and where, for those who hear it. */
-  readonly label: string;
+  readonly label: Told;
   readonly children: ReactNode;
   /** How far away it is and where to, shown while it lies outside the window. */
-  readonly away?: string;
+  readonly away?: Told;
   readonly className?: string;
   /** Brings it to a place; @returns its measure. What is thrown is shown, and the last good state stays. */
-  readonly onDrag: (to: Vec2, alt: boolean) => string;
+  readonly onDrag: (to: Vec2, alt: boolean) => Told;
   /** Called when the hand lets go, or gives the drag up. */
   readonly onDone?: (givenUp: boolean) => void;
   /** Moves it by an arrow key. */

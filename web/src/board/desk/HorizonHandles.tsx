@@ -1,7 +1,7 @@
 import type { Vec2 } from "@zanvo/core/geometry";
-import { mm } from "@zanvo/core/slip";
 import { viewOf } from "@zanvo/core/shot";
 import { heightAt, horizon, shiftHorizon } from "@zanvo/core/vanishing";
+import { mm, sentence } from "@zanvo/core/units";
 import { drag, edit, onShot, useShot } from "../board";
 import { Handle } from "./Handle";
 
@@ -21,11 +21,11 @@ export function HorizonHandles() {
       <Handle
         key={side}
         at={[x, y]}
-        label={`horizon, ${side} end, ${mm(y)} from the top`}
+        label={sentence`horizon, ${side} end, ${mm(y)} from the top`}
         className="cursor-ns-resize"
         onDrag={(to) => {
           drag(shifted([x, to[1]]));
-          return `${mm(to[1])} from top, ${mm(sheet.height - to[1])} from bottom`;
+          return sentence`${mm(to[1])} from top, ${mm(sheet.height - to[1])} from bottom`;
         }}
         onNudge={([, dy]) => edit(shifted([x, y + dy]), "horizon")}
       >

@@ -3,10 +3,12 @@ import { distance2, middle, type Vec2, type Vec3 } from "@zanvo/core/geometry";
 import type { Orientation, Slope } from "@zanvo/core/scene";
 import { LAWS } from "@zanvo/core/lens";
 import { nearestAcute, turnedTo, viewOf } from "@zanvo/core/shot";
-import { degree, mm, pinPlace } from "@zanvo/core/slip";
+import { degree, pinPlace } from "@zanvo/core/slip";
 import { movePin, pinsOf, slopeTo, within, type Pin } from "@zanvo/core/vanishing";
+import { mm, sentence } from "@zanvo/core/units";
 import { say } from "../../ui";
 import { currentShot, drag, edit, onShot, useBoard, useShot, type Recipe } from "../board";
+import { inWords } from "../../units";
 import { Handle } from "./Handle";
 import { toWindow } from "./camera";
 import { useDesk } from "./desk";
@@ -60,19 +62,19 @@ export function PinHandles({ movable }: { readonly movable: boolean }) {
       <Handle
         key={pin.id}
         at={at}
-        label={`${role === "upright" ? "third" : role} vanishing point${own === main ? "" : ` of ${own.name}`}, ${pinPlace(shot.sheet, pin)}`}
-        away={pin.offSheet ? `${ARROWS[pin.offSheet.side]} ${mm(pin.offSheet.distance)}` : undefined}
+        label={sentence`${role === "upright" ? "third" : role} vanishing point${own === main ? "" : ` of ${own.name}`}, ${pinPlace(shot.sheet, pin)}`}
+        away={pin.offSheet ? sentence`${ARROWS[pin.offSheet.side]} ${mm(pin.offSheet.distance)}` : undefined}
         className={role === "upright" ? "cursor-move" : "cursor-ew-resize"}
         onDrag={([x, y], alt) => {
           if (role !== "upright") {
             drag(put([x, y]));
-            return `${mm(Math.abs(x - shot.lens.centre.x))} ${role} of C`;
+            return sentence`${mm(Math.abs(x - shot.lens.centre.x))} ${role} of C`;
           }
           const caught = !alt && Math.abs(x - plumb) < PLUMB;
           const to: Vec2 = [caught ? plumb : x, y];
           useDesk.setState({ third: keep === "pins" ? to : null });
           drag(put(to));
-          return `${mm(to[0])} from left, ${mm(y)} from top${caught ? ", plumb under the middle" : ""}`;
+          return sentence`${mm(to[0])} from left, ${mm(y)} from top${caught ? ", plumb under the middle" : ""}`;
         }}
         onDone={(givenUp) => {
           const wanted = useDesk.getState().third;
@@ -99,8 +101,8 @@ function TurningHandle({ pin, at }: { readonly pin: Pin; readonly at: Vec2 }) {
   return (
     <Handle
       at={at}
-      label={`vanishing point ${pin.name}, ${pinPlace(shot.sheet, pin)}`}
-      away={pin.offSheet ? `${ARROWS[pin.offSheet.side]} ${mm(pin.offSheet.distance)}` : undefined}
+      label={sentence`vanishing point ${pin.name}, ${pinPlace(shot.sheet, pin)}`}
+      away={pin.offSheet ? sentence`${ARROWS[pin.offSheet.side]} ${mm(pin.offSheet.distance)}` : undefined}
       className="cursor-move"
       onDrag={(to) => {
         taken.current ??= pin.direction;
@@ -148,8 +150,8 @@ function SlopeHandle({
   return (
     <Handle
       at={at}
-      label={`point of ${pin.name} lines, ${pinPlace(shot.sheet, pin)}`}
-      away={pin.offSheet ? `${ARROWS[pin.offSheet.side]} ${mm(pin.offSheet.distance)}` : undefined}
+      label={sentence`point of ${pin.name} lines, ${pinPlace(shot.sheet, pin)}`}
+      away={pin.offSheet ? sentence`${ARROWS[pin.offSheet.side]} ${mm(pin.offSheet.distance)}` : undefined}
       className="cursor-ns-resize"
       onDrag={(to) => {
         const [recipe, rise] = put(to);
@@ -170,7 +172,7 @@ function offerNearest(main: Orientation, wanted: Vec2): void {
   if (!left || !right || (third && distance2(third, wanted) < 0.5)) return;
   const near = nearestAcute(left, right, wanted);
   say("No eye sees that triangle at right angles.", {
-    label: `Take the nearest that works, ${mm(distance2(near, wanted))} away`,
+    label: inWords(sentence`Take the nearest that works, ${mm(distance2(near, wanted))} away`),
     run: () => edit(onShot((before) => movePin(main, before, "upright", near, "pins"))),
   });
 }

@@ -1,5 +1,6 @@
 import { fromEdge } from "@zanvo/core/slip";
 import type { Vec2 } from "@zanvo/core/geometry";
+import { sentence } from "@zanvo/core/units";
 import { drag, edit, onShot, useShot } from "../board";
 import { Handle } from "./Handle";
 
@@ -17,7 +18,7 @@ export function SketchHandles() {
       <Handle
         key={key}
         at={[at.x, at.y]}
-        label={`${key} point of the sketch, ${fromEdge(shot.sheet, at.x, at.y)}`}
+        label={sentence`${key} point of the sketch, ${fromEdge(shot.sheet, at.x, at.y)}`}
         className="cursor-move"
         onDrag={(to) => {
           drag(put(to));

@@ -5,6 +5,7 @@ import type { Foot } from "@zanvo/core/construct";
 import type { Vec2, Vec3 } from "@zanvo/core/geometry";
 import { nearestNames, slidTo, toEye, unproject, viewOf, withSix, type SixNames } from "@zanvo/core/shot";
 import { pinsOf } from "@zanvo/core/vanishing";
+import { type Told } from "@zanvo/core/units";
 import { newId } from "../../id";
 import { currentShot, edit, freeName, go, onShot, useBoard } from "../board";
 import { fit, toDesk, wholeDesk, type Camera, type Size } from "./camera";
@@ -14,7 +15,7 @@ import { advance, lacking, typed, type Raising } from "./raise";
 export interface Tag {
   /** Window px from the desk's top left. */
   readonly at: Vec2;
-  readonly text: string;
+  readonly text: Told;
   /** It says why something cannot be. */
   readonly wrong?: boolean;
 }

@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState, type PointerEvent, type RefObject } from "react";
 import { footAt } from "@zanvo/core/construct";
 import { contains, type Vec2 } from "@zanvo/core/geometry";
-import { metres, mm } from "@zanvo/core/slip";
+import { metres, mm, sentence } from "@zanvo/core/units";
 import { beginGesture, cancelGesture, currentShot, drag, endGesture, go, useBoard } from "../board";
 import { moveElement, replaceElement, standingOf } from "./blocks";
 import { pan, pinched, wheeled } from "./camera";
@@ -147,7 +147,10 @@ function drawOut({ at, window }: DragPoint): void {
   const name = next.step === "height" ? "up" : next.step;
   useDesk.setState({
     raising: next,
-    tag: { at: window, text: `${name} ${metres(next.measures[next.step])}${paper === null ? "" : ` · ${mm(paper)}`}` },
+    tag: {
+      at: window,
+      text: sentence`${name} ${metres(next.measures[next.step])}${paper === null ? "" : ` · ${mm(paper)}`}`,
+    },
   });
 }
 
@@ -169,7 +172,7 @@ function moveChosen(id: string, { at, from, window, alt }: DragPoint): void {
   useDesk.setState({ foot: moved.foot });
   showTag({
     at: window,
-    text: `${metres(moved.far)} over the ground${moved.foot.on ? `, to the ${moved.foot.on.what} of ${moved.foot.on.block.name}` : ""}`,
+    text: sentence`${metres(moved.far)} over the ground${moved.foot.on ? `, to the ${moved.foot.on.what} of ${moved.foot.on.block.name}` : ""}`,
   });
 }
 

@@ -1,3 +1,4 @@
+import { metres, metresBetween, sentence } from "../../../units";
 import { heightTags } from "../block";
 import { elementKind, movedPoint, onFootprint, type Feature } from "../kind";
 import { measureIn } from "../tags";
@@ -90,14 +91,14 @@ export const building = elementKind<Building>(BuildingSchema, {
     ...(storeys ? [height / storeys] : []).map((value) => ({
       value,
       limits: STOREY_HEIGHT,
-      told: `A storey of ${name} is ${value.toFixed(2)} m high.`,
-      usual: "Flats have 2.7 to 3.2 m, shops 3.6 to 4.5 m, halls 5 m and more",
+      told: sentence`A storey of ${name} is ${metres(value)} high.`,
+      usual: sentence`Flats have ${metresBetween(2.7, 3.2, 1)}, shops ${metresBetween(3.6, 4.5, 1)}, halls ${metres(5, 0)} and more`,
     })),
     ...doors.map(({ height: value }) => ({
       value,
       limits: DOOR_HEIGHT,
-      told: `A door of ${name} is ${value.toFixed(2)} m high.`,
-      usual: "Doors have 2.0 to 2.1 m",
+      told: sentence`A door of ${name} is ${metres(value)} high.`,
+      usual: sentence`Doors have ${metresBetween(2, 2.1, 1)}`,
     })),
   ],
   row: ({ row }) => row,

@@ -1,3 +1,4 @@
+import { metres, metresBetween, sentence } from "../../../units";
 import { boxOutline, heightTags } from "../block";
 import { elementKind, movedPoint, type Box } from "../kind";
 import { buildSteps, cornerOf, sizeOf } from "./build";
@@ -29,8 +30,10 @@ export const steps = elementKind<Steps>(StepsSchema, {
   },
   figures: ({ name, riser, tread, ramp }) => {
     const value = 2 * riser + tread;
-    const told = `Two risers and a tread of ${name} come to ${value.toFixed(2)} m.`;
-    return ramp ? [] : [{ value, limits: BLONDEL, told, usual: "Comfortable stairs have 0.60 to 0.65 m" }];
+    const told = sentence`Two risers and a tread of ${name} come to ${metres(value)}.`;
+    return ramp
+      ? []
+      : [{ value, limits: BLONDEL, told, usual: sentence`Comfortable stairs have ${metresBetween(0.6, 0.65)}` }];
   },
   steps: ({ count }) => count,
   // One may stand on it.
