@@ -1,6 +1,6 @@
 import { geoPath, geoStereographic, type GeoContext } from "d3-geo";
 import { compose, contextOf } from "@zanvo/core/drawing";
-import { cross, norm, scale, sub, unit, type Vec3 } from "@zanvo/core/geometry";
+import { add, scale, sub, cross, norm, unit, type Vec3 } from "@zanvo/core/geometry";
 import { newScene, type Scene, type Shot } from "@zanvo/core/scene";
 import {
   CurveBook,
@@ -67,15 +67,13 @@ function arcsOf(view: View): Arc[] {
     Array.from({ length: 72 }, (_, k) => {
       const [p, turn] = [axes.find((other) => norm(cross(other, w)) > 0.5)!, (2 * Math.PI * k) / 72];
       const q = cross(w, p);
-      return half(w, [0, 1, 2].map((i) => Math.cos(turn) * p[i] + Math.sin(turn) * q[i]) as unknown as Vec3);
+      return half(w, add(scale(p, Math.cos(turn)), scale(q, Math.sin(turn))));
     }),
   );
   const planes = axes.flatMap((n, i) =>
     [1, 2].flatMap((k) => {
       const [along, across] = [axes[(i + k) % 3], axes[(i + 3 - k) % 3]];
-      return Array.from({ length: 40 }, (_, j) =>
-        half(along, [0, 1, 2].map((c) => (j - 19.5) * 2 * across[c] - 1.6 * n[c]) as unknown as Vec3),
-      );
+      return Array.from({ length: 40 }, (_, j) => half(along, sub(scale(across, (j - 19.5) * 2), scale(n, 1.6))));
     }),
   );
   return [...bundles, ...planes];

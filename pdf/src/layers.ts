@@ -17,7 +17,7 @@ export interface Placing {
 
 /** Dashes of several lengths, in points; the package takes them, its types know only one. */
 const dash = (doc: Doc, lengths: readonly number[], phase = 0): Doc =>
-  doc.dash(lengths as unknown as number, { phase });
+  Reflect.apply(doc.dash, doc, [lengths, { phase }]);
 
 /** Fills a layer's areas by the even-odd rule, as far as they lie within what is cut out. */
 function fillAreas(doc: Doc, { style, areas }: Layer, { dx = 0, dy = 0, scale = 1, clip }: Placing): void {

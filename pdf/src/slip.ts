@@ -209,7 +209,7 @@ export async function slipPdf(scene: Scene, shot: Shot, spacing = 10, system: Sy
       if (rows.length === 0) continue;
       room(12);
       paragraph(title.toUpperCase(), 7.5, { face: "bold" });
-      for (const { name, how } of rows) paragraph(`${name}: ${how}`, 7);
+      for (const { name, how } of rows) paragraph(sentence`${name}: ${how}`, 7);
       y += 1.5;
     }
     paragraph(CAUTIONS, 6.5, { colour: QUIET });

@@ -24,8 +24,10 @@ export async function patiently<T>(work: () => Promise<T>, patience = PATIENCE):
 }
 
 /** The connection of the driver itself. */
-export const driverOf = (source: DataSource): Database.Database =>
-  (source.driver as unknown as { databaseConnection: Database.Database }).databaseConnection;
+export function driverOf({ driver }: DataSource): Database.Database {
+  if (!("databaseConnection" in driver)) throw new Error("This connection is none of SQLite's.");
+  return driver.databaseConnection as Database.Database;
+}
 
 /**
  * Opens a connection. `timeout` is 0: waiting inside SQLite would hold up the whole thread, so we wait outside of it.

@@ -147,10 +147,11 @@ function horizons({ reference, mmPerPx, points }: Look): Misdrawn[] {
           },
         ];
   if (drawn) {
-    const [from, to] = [
+    const ends: Vec2[] = [
       [drawn.x1, drawn.y1],
       [drawn.x2, drawn.y2],
-    ].sort((p, q) => p[0] - q[0]) as unknown as [Vec2, Vec2];
+    ];
+    const [from, to] = ends.sort((p, q) => p[0] - q[0]);
     return level.flatMap(({ set, at }) => found(set, at, off(from, to, at), "the horizon"));
   }
   const [first, second, ...others] = [...level]

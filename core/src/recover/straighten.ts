@@ -24,7 +24,9 @@ export interface Straightening {
 const STEEPEST = 50;
 
 const matrix = (rows: readonly (readonly number[])[]): Matrix => new Matrix(rows.map((row) => [...row]));
-const flat = (m: Matrix): Homography => m.to1DArray() as unknown as Homography;
+/** The nine numbers of a homography, row by row. */
+export const homographyOf = ([a, b, c, d, e, f, g, h, i]: readonly number[]): Homography => [a, b, c, d, e, f, g, h, i];
+const flat = (m: Matrix): Homography => homographyOf(m.to1DArray());
 
 /** Where a homography sends a place; null for what it sends to infinity or behind. */
 export function sent(h: Homography, [x, y]: Vec2): Vec2 | null {

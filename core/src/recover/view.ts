@@ -190,7 +190,8 @@ export function recoverView(families: readonly Family[], asked: Asked): Recovere
     return Math.atan2(dot(d, q), dot(d, p));
   };
   const read = (at: readonly number[]) => {
-    const axes = base.map((axis) => turned(axis, at.slice(0, 3))) as unknown as Axes;
+    const [left, right, up] = base.map((axis) => turned(axis, at.slice(0, 3)));
+    const axes: Axes = [left, right, up];
     const f = fAt < 0 ? (f0 ?? 1.6) : Math.exp(Math.min(6, Math.max(-3, at[fAt])));
     const c: Vec2 = cAt < 0 ? given : [at[cAt], at[cAt + 1]];
     const [p, q] = levelOf(axes);

@@ -6,7 +6,7 @@ import { eyeAxes } from "../shot";
 import type { Block } from "../world";
 import { measureHeights, upOf } from "./heights";
 import { viewOfReference } from "./reference";
-import { sent, type Homography } from "./straighten";
+import { homographyOf, sent, type Homography } from "./straighten";
 
 /**
  * A wall as it stands before the camera: camera axes right, down, forward, lengths in distances of its first traced
@@ -144,12 +144,9 @@ export function placeOn({ flat, name }: Pick<MeasuredWall, "flat" | "name">, sha
 
 /** The share of a wall's length, from the left, at which a place of the picture lies; null beside the wall. */
 export function shareAt({ flat }: Pick<MeasuredWall, "flat">, p: Vec2): number | null {
-  const back = inverse(
-    new Matrix([[...flat.slice(0, 3)], [...flat.slice(3, 6)], [...flat.slice(6)]]),
-  ).to1DArray() as unknown as Homography;
-  const scaled = back.map(
-    (value) => value / Math.abs(back[6] * p[0] + back[7] * p[1] + back[8]),
-  ) as unknown as Homography;
+  const back = inverse(new Matrix([[...flat.slice(0, 3)], [...flat.slice(3, 6)], [...flat.slice(6)]])).to1DArray();
+  const weight = Math.abs(back[6] * p[0] + back[7] * p[1] + back[8]);
+  const scaled = homographyOf(back.map((value) => value / weight));
   const place = sent(scaled, p);
   return place && place.every((share) => share >= 0 && share <= 1) ? place[0] : null;
 }

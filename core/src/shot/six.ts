@@ -1,4 +1,4 @@
-import { cross, dot, headingDirection, norm, scale, sub, unit, type Vec3 } from "../geometry";
+import { add, scale, cross, dot, headingDirection, norm, sub, unit, type Vec3 } from "../geometry";
 import { NoAnswer } from "../problem";
 import type { Orientation, Shot } from "../scene";
 import { eyeAxes, fromEye, gazeOf, toEye, unproject, viewOf } from "./view";
@@ -85,8 +85,8 @@ export function withSix(
   const [a, b] = names.map((name) => namedDirection(orientation, name));
   const world = [a, b, cross(a, b)];
   // Each axis of the eye, as the three points have it, in the world.
-  const [right, up, forward] = [0, 1, 2].map(
-    (k) => [0, 1, 2].map((i) => eye.reduce((sum, e, j) => sum + e[k] * world[j][i], 0)) as unknown as Vec3,
+  const [right, up, forward] = [0, 1, 2].map((k) =>
+    eye.map((e, j) => scale(world[j], e[k])).reduce((sum, part) => add(sum, part)),
   );
   return { ...shot, gaze: gazeOf({ right, up, forward }) };
 }

@@ -108,7 +108,7 @@ export function slipOf(scene: Scene, shot: Shot, block?: Block): SlipSection[] {
         {
           id: "panel",
           label: "Panel",
-          value: `${sizeInMm(frame.width, frame.height)}, ${mm(frame.x)} from left, ${mm(frame.y)} from top`,
+          value: sentence`${sizeInMm(frame.width, frame.height)}, ${mm(frame.x)} from left, ${mm(frame.y)} from top`,
         },
       ],
     },

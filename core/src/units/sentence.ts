@@ -68,7 +68,7 @@ export const sentence = (words: TemplateStringsArray, ...values: readonly (Told 
 export const joined = (sentences: readonly Told[], between: string): Sentence =>
   sentences.flatMap((one, i) => sentence`${i === 0 ? "" : between}${one}`);
 
-function lengthIn({ unit, values, written, between = " " }: Length, system: System): string {
+function lengthIn({ unit, values, written, between = " to " }: Length, system: System): string {
   if (system === "metric") return `${written.join(between)} ${unit}`;
   return unit === "mm" ? `${values.map(inInches).join(between)}"` : values.map(inFeet).join(between);
 }

@@ -1,4 +1,4 @@
-import { cross, norm, unit, type Vec2, type Vec3 } from "../geometry";
+import { add, scale, cross, norm, unit, type Vec2, type Vec3 } from "../geometry";
 import type { PickedArc, Shot } from "../scene";
 import { toEye, unproject, type View } from "../shot";
 import { isLevel, type Pin } from "./pins";
@@ -89,7 +89,7 @@ export function exactPlaces(view: View, normal: Vec3, looks = LOOKS): Vec2[] {
   const places: Vec2[] = [];
   for (let i = 0; i < looks; i++) {
     const t = (2 * Math.PI * i) / looks;
-    const d: Vec3 = [0, 1, 2].map((k) => Math.cos(t) * u[k] + Math.sin(t) * v[k]) as unknown as Vec3;
+    const d = add(scale(u, Math.cos(t)), scale(v, Math.sin(t)));
     const eye = toEye(view, d);
     const p = eye[2] >= 0 ? view.law.picture(eye) : null;
     if (p) places.push([view.centre[0] + view.distance * p[0], view.centre[1] - view.distance * p[1]]);
@@ -155,7 +155,7 @@ export function lineArcs(view: View, pin: Pin, step = 15): CompassArc[] {
   const second = cross(w, first);
   return Array.from({ length: Math.round(180 / step) }, (_, i) => {
     const a = (Math.PI * i * step) / 180;
-    const normal: Vec3 = [0, 1, 2].map((k) => Math.cos(a) * first[k] + Math.sin(a) * second[k]) as unknown as Vec3;
+    const normal = add(scale(first, Math.cos(a)), scale(second, Math.sin(a)));
     return compassArc(view, normal, `${pin.id}-${i * step}`, `${pin.name}, ${i * step}°`);
   });
 }

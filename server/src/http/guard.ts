@@ -25,6 +25,12 @@ export const hostCheck = (names: readonly string[]): RequestHandler => {
   };
 };
 
+/** The nonce of an answer, which only express hands on. */
+const nonceOf = (res: object): string => {
+  const { nonce } = "locals" in res ? (res.locals as { readonly nonce?: string }) : {};
+  return nonce ?? "";
+};
+
 /** A fresh nonce for each answer, and headers that let a page run nothing but what this server ships. */
 export const headers: RequestHandler[] = [
   (_req, res, next) => {
@@ -38,10 +44,7 @@ export const headers: RequestHandler[] = [
         "default-src": ["'none'"],
         "script-src": ["'self'"],
         "worker-src": ["'self'"],
-        "style-src": [
-          "'self'",
-          (_req, res) => `'nonce-${(res as unknown as { locals: { nonce: string } }).locals.nonce}'`,
-        ],
+        "style-src": ["'self'", (_req, res) => `'nonce-${nonceOf(res)}'`],
         "font-src": ["'self'"],
         "img-src": ["'self'", "blob:", "data:"],
         "connect-src": ["'self'"],

@@ -1,3 +1,4 @@
+import { newScene } from "@zanvo/core/scene";
 import { applyPatches, enablePatches, produceWithPatches, type Draft, type Patch } from "immer";
 import { create } from "zustand";
 import type { Scene, Shot } from "@zanvo/core/scene";
@@ -49,7 +50,7 @@ const TOGETHER = 1000;
 /** The document on the board, and where one is in it. */
 export const useBoard = create<Board>(() => ({
   id: "",
-  scene: undefined as unknown as Scene,
+  scene: newScene(""),
   shotId: "",
   past: [],
   future: [],

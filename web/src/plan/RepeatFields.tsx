@@ -19,7 +19,7 @@ export function RepeatFields({ element }: { readonly element: Element }) {
           ...moved(element, i * every * x, i * every * y),
           id: newId(),
           name: `${element.name} ${i + 1}`.slice(0, 200),
-        } as never);
+        });
     });
   };
   return (

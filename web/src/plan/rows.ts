@@ -38,8 +38,8 @@ function fill(word: string, where: Partial<Row>): void {
   const first = elements[scene.elements.length];
   if (!first) return say(`Draw it longer: the narrowest house is ${DEFAULT_ROW.fronts.least} m wide.`);
   edit((next) => {
-    next.rows = [...(next.rows ?? []), row as never];
-    next.elements = elements as never;
+    next.rows = [...(next.rows ?? []), row];
+    next.elements = elements;
   });
   go({ selected: first.id });
 }
@@ -52,8 +52,8 @@ export function changeRow(id: string, change: Partial<Row>): void {
     const row = { ...(scene.rows[at] as Row), ...change };
     const fault = rowFault(row);
     if (fault) throw new Error(`The ${fault.field} ${fault.message}`);
-    scene.rows[at] = row as never;
-    scene.elements = rebuild(row, scene.elements as Scene["elements"]) as never;
+    scene.rows[at] = row;
+    scene.elements = rebuild(row, scene.elements as Scene["elements"]);
   }, `row ${id}`);
   const { scene, selected } = useBoard.getState();
   if (!scene.elements.some((element) => element.id === selected))

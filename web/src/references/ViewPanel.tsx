@@ -68,7 +68,7 @@ export function ViewPanel({
       const shot = { ...shotFrom(base, main, reference), id: newId(), name: reference.name };
       const blocks = raised > 0 ? blocksOf(reference, shot, orientations, newId) : [];
       edit((scene) => {
-        scene.shots.splice(scene.shots.findIndex(({ id }) => id === base.id) + 1, 0, shot as never);
+        scene.shots.splice(scene.shots.findIndex(({ id }) => id === base.id) + 1, 0, shot);
         scene.elements.push(...blocks);
       });
       go({ shotId: shot.id, stage: "masses", tool: "raise" });

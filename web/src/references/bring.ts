@@ -36,7 +36,7 @@ export async function bringIn(sceneId: string, file: File): Promise<string | nul
           width,
           height,
           ...(focal35 === null ? {} : { focal35 }),
-          sets: structuredClone(SETS) as never,
+          sets: structuredClone(SETS),
         },
       ];
     });

@@ -57,7 +57,7 @@ async function lay(
   const id = newId();
   const next = carry({ id, name: `${reference.name}, ${word}`.slice(0, 200), picture });
   edit((scene) => {
-    scene.references = [...(scene.references ?? []), next as never];
+    scene.references = [...(scene.references ?? []), next];
   });
   return id;
 }

@@ -149,7 +149,7 @@ function drawOut({ at, window }: DragPoint): void {
     raising: next,
     tag: {
       at: window,
-      text: sentence`${name} ${metres(next.measures[next.step])}${paper === null ? "" : ` · ${mm(paper)}`}`,
+      text: sentence`${name} ${metres(next.measures[next.step])}${paper === null ? "" : sentence` · ${mm(paper)}`}`,
     },
   });
 }

@@ -33,7 +33,7 @@ export function ReferenceFields({ shot }: { readonly shot: Shot }) {
     });
     const back = () =>
       edit((scene) => {
-        scene.references = [...(scene.references ?? []).filter(({ id }) => id !== gone.id), gone as never];
+        scene.references = [...(scene.references ?? []).filter(({ id }) => id !== gone.id), gone];
         for (const one of scene.shots) one.under ??= lay.get(one.id);
       });
     say(`${gone.name} is taken away.`, { label: "Put it back", run: back });
