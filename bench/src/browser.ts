@@ -8,6 +8,13 @@ import { newScene, type Scene } from "@zanvo/core/scene";
 import { pinsOf } from "@zanvo/core/vanishing";
 import { row } from "./timing";
 
+declare global {
+  interface Window {
+    /** The long tasks and the frames that a page has had, ms. */
+    seen: { tasks: number[]; frames: number[] };
+  }
+}
+
 const PORT = "4398";
 /** The first set's left pin, in a straight lens and in a curved one. */
 const PIN = /^left vanishing point, |^vanishing point .*, left, /;
@@ -105,7 +112,7 @@ async function timedDrag(page: Page, what: string, [x, y]: readonly [number, num
   await page.mouse.up();
   await page.waitForTimeout(300);
   const { tasks, frames } = await page.evaluate(
-    () => (window as unknown as { seen: { tasks: number[]; frames: number[] } }).seen,
+    () => window.seen,
   );
   const sorted = frames.sort((a, b) => a - b);
   row(

@@ -1,15 +1,12 @@
 import { BadInput } from "../problem";
 
-/** What every host of JavaScript has (WHATWG Encoding), and no library of its language tells of. */
-interface Host {
-  readonly TextEncoder: new () => { readonly encode: (text: string) => Uint8Array };
-  readonly TextDecoder: new (
-    label: string,
-    options: { readonly fatal: boolean },
-  ) => { readonly decode: (bytes: Uint8Array) => string };
-}
+// What every host of JavaScript has (WHATWG Encoding), and no library of its language tells of.
+declare const TextEncoder: new () => { readonly encode: (text: string) => Uint8Array };
+declare const TextDecoder: new (
+  label: string,
+  options: { readonly fatal: boolean },
+) => { readonly decode: (bytes: Uint8Array) => string };
 
-const { TextEncoder, TextDecoder } = globalThis as unknown as Host;
 const encoder = new TextEncoder();
 const decoder = new TextDecoder("utf-8", { fatal: true });
 

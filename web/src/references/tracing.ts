@@ -50,7 +50,8 @@ const onLines = <T extends Drawn>(referenceId: string, setId: string, change: (l
         : setId === WALLS
           ? (reference.walls ??= [])
           : reference.sets.find(({ id }) => id === setId)?.edges;
-    if (lines) change(lines as unknown as Draft<T>[]);
+    // Whoever changes them knows which kind of lines the set has.
+    if (lines) change(lines as Drawn[] as Draft<T>[]);
   });
 
 /**
