@@ -1,7 +1,7 @@
 import { expect, test } from "@playwright/test";
 import { lay, saved, slip, type } from "./table";
 
-test("findings are live, show their place when hovered, and are mended by one press", async ({ page }) => {
+test("findings are live, show their place when hovered, and are fixed by one press", async ({ page }) => {
   const id = await lay(page, (scene) => {
     scene.shots[0].lens.distance = 200;
   });

@@ -94,7 +94,7 @@ test("a bundle is even at the panel's edge where that is wanted, and keeps the r
     lines.map(([x1, y1, x2, y2]) => y1 + ((y2 - y1) * (405 - x1)) / (x2 - x1)).sort((a, b) => a - b);
   const even = heights(await layer(page, id, "grid-main-left"));
   for (let i = 1; i < even.length; i++) expect(even[i] - even[i - 1]).toBeCloseTo(15, 1);
-  await page.getByText("Room between lines").click();
+  await page.getByText("Line spacing").click();
   await type(page, "Clear around points", "120");
   const right = 210 + 300 * Math.tan((35 * Math.PI) / 180);
   const lines = await layer(page, id, "grid-main-right");
@@ -161,7 +161,7 @@ test("aids for far points are drawn on the margin as asked", async ({ page }) =>
   expect(await layer(page, id, "aids-main-left")).toEqual([]);
 });
 
-test("points of a sketch are laid out, judged, mended and taken for the view", async ({ page }) => {
+test("points of a sketch are laid out, judged, fixed and taken for the view", async ({ page }) => {
   const id = await lay(page);
   await page.getByText("Points from a sketch").click();
   await page.getByRole("button", { name: "Lay out the points" }).click();

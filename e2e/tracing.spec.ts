@@ -226,8 +226,8 @@ test("a lens that bows is told by what is drawn along, and undone", async ({ pag
   const told = page.getByText(/^k1 -?[\d.]+ ±/);
   const k1 = Number.parseFloat((await told.textContent())!.slice(3));
   expect(Math.abs(k1 - truth("tilted-and-bowed").bow!)).toBeLessThan(0.03);
-  await page.getByRole("button", { name: "Unbow the photo" }).click();
-  await expect(page.getByRole("heading", { name: "Corner, unbowed" })).toBeVisible({ timeout: 20_000 });
+  await page.getByRole("button", { name: "Undistort the photo" }).click();
+  await expect(page.getByRole("heading", { name: "Corner, undistorted" })).toBeVisible({ timeout: 20_000 });
   const [old, next] = (await saved(page, id)).references!;
   expect([next.width, next.bowed, next.picture === old.picture]).toEqual([2400, undefined, false]);
 });

@@ -111,9 +111,7 @@ async function timedDrag(page: Page, what: string, [x, y]: readonly [number, num
   for (let i = 0; i < 120; i++) await page.mouse.move(x + 2.5 * (60 - Math.abs(60 - i)), y);
   await page.mouse.up();
   await page.waitForTimeout(300);
-  const { tasks, frames } = await page.evaluate(
-    () => window.seen,
-  );
+  const { tasks, frames } = await page.evaluate(() => window.seen);
   const sorted = frames.sort((a, b) => a - b);
   row(
     `dragging ${what}`,

@@ -352,7 +352,7 @@ describe("zanvo check", () => {
     );
   });
 
-  it("gives findings without their mends", async () => {
+  it("gives findings without their fixes", async () => {
     const scene = newScene("Test");
     scene.shots[0].lens.distance = 200;
     expect((await run(["check", "-"], JSON.stringify(scene))).answer).toContainEqual({

@@ -1,6 +1,6 @@
 import type { Drawing, Photo } from "@zanvo/core/drawing";
 import { BadInput } from "@zanvo/core/problem";
-import { addPage, MM, MOST_PAGE, newDocument, written, type Doc } from "./page";
+import { addPage, MM, MAX_PAGE, newDocument, written, type Doc } from "./page";
 import { drawLayer } from "./layers";
 
 /** A picture under the drawing, cut at its panel. */
@@ -20,9 +20,9 @@ function layPhoto(doc: Doc, { at, clip, opacity }: Photo, jpeg: Buffer): void {
  */
 export async function toPdf(drawing: Drawing, jpegs: ReadonlyMap<string, Buffer> = new Map()): Promise<Buffer> {
   const { title, width, height, layers, photos = [] } = drawing;
-  if (Math.max(width, height) > MOST_PAGE)
+  if (Math.max(width, height) > MAX_PAGE)
     throw new BadInput([
-      { path: "sheet", message: `is larger than a PDF's page can be, which is ${MOST_PAGE} mm; save it as SVG.` },
+      { path: "sheet", message: `is larger than a PDF's page can be, which is ${MAX_PAGE} mm; save it as SVG.` },
     ]);
   const doc = newDocument(title);
   return written(doc, () => {

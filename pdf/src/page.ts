@@ -10,7 +10,7 @@ export const MM = 72 / 25.4;
  * PDF's own limit: a page is at most 14,400 points, which is 200 inches, wide or tall (ISO 32000-1, annex C (from
  * memory)).
  */
-export const MOST_PAGE = 5080;
+export const MAX_PAGE = 5080;
 
 /** A document without pages yet, its typefaces known. */
 export function newDocument(title: string): Doc {

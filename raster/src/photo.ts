@@ -3,9 +3,9 @@ import type { Grey } from "@zanvo/core/recover";
 import sharp, { type Sharp } from "sharp";
 
 /** The most px a picture may have. */
-const MOST = 40_000_000;
+const MAX_PIXELS = 40_000_000;
 /** The longest side it may have: that of the format in which pictures are kept. */
-const MOST_SIDE = 16_383;
+const MAX_SIDE = 16_383;
 const TYPES = ["jpeg", "png", "webp"];
 /** What a file begins with (from byte 4) that a telephone made in a format browsers do not show. */
 const HEIC = /^ftyp(heic|heix|hevc|mif1|msf1|heim|heis)/;
@@ -39,14 +39,14 @@ export async function openPhoto(bytes: Buffer): Promise<Sharp> {
     .metadata()
     .catch(() => refuse("is no picture that can be read: JPEG, PNG and WebP are."));
   if (!TYPES.includes(format)) refuse(`is ${format.toUpperCase()}; JPEG, PNG and WebP can be read.`);
-  if (Math.max(width, height) > MOST_SIDE)
+  if (Math.max(width, height) > MAX_SIDE)
     refuse(
-      `is ${Math.max(width, height).toLocaleString("en")} px long; up to ${MOST_SIDE.toLocaleString("en")} can be taken.`,
+      `is ${Math.max(width, height).toLocaleString("en")} px long; up to ${MAX_SIDE.toLocaleString("en")} can be taken.`,
     );
-  if (width * height > MOST)
-    refuse(`has ${((width * height) / 1e6).toFixed(0)} megapixels; up to ${MOST / 1e6} can be taken.`);
+  if (width * height > MAX_PIXELS)
+    refuse(`has ${((width * height) / 1e6).toFixed(0)} megapixels; up to ${MAX_PIXELS / 1e6} can be taken.`);
   if (pages > 1) refuse("moves: save one still of it.");
-  return sharp(bytes, { limitInputPixels: MOST, failOn: "truncated" }).rotate();
+  return sharp(bytes, { limitInputPixels: MAX_PIXELS, failOn: "truncated" }).rotate();
 }
 
 /** The brightness of a photo, turned upright. @throws BadInput */

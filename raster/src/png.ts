@@ -3,10 +3,10 @@ import { toSvg, type Drawing } from "@zanvo/core/drawing";
 import { BadInput } from "@zanvo/core/problem";
 
 /** The longest side a picture may have, in px: the limit of the rasteriser. */
-const MOST_SIDE = 32_767;
+const MAX_SIDE = 32_767;
 /** The most px a picture may have. */
-const MOST_AREA = 150_000_000;
-const LEAST_DPI = 36;
+const MAX_AREA = 150_000_000;
+const MIN_DPI = 36;
 
 /** The size of a sheet in px at a resolution. */
 const pixels = (drawing: Pick<Drawing, "width" | "height">, dpi: number): readonly [number, number] => {
@@ -16,8 +16,8 @@ const pixels = (drawing: Pick<Drawing, "width" | "height">, dpi: number): readon
 
 /** The finest resolution, in whole dpi, at which a sheet still makes a picture. */
 function mostDpi({ width, height }: Pick<Drawing, "width" | "height">): number {
-  const bySide = (MOST_SIDE * 25.4) / Math.max(width, height);
-  const byArea = 25.4 * Math.sqrt(MOST_AREA / (width * height));
+  const bySide = (MAX_SIDE * 25.4) / Math.max(width, height);
+  const byArea = 25.4 * Math.sqrt(MAX_AREA / (width * height));
   return Math.floor(Math.min(bySide, byArea));
 }
 
@@ -40,11 +40,11 @@ export const toSvgWith = (drawing: Drawing, jpegs: Jpegs = new Map()): string =>
 export async function toPng(drawing: Drawing, dpi: number, jpegs?: Jpegs): Promise<Buffer> {
   const [width, height] = pixels(drawing, dpi);
   const most = mostDpi(drawing);
-  if (!(dpi >= LEAST_DPI && dpi <= most)) {
+  if (!(dpi >= MIN_DPI && dpi <= most)) {
     const size = Number.isFinite(dpi)
       ? `would make a picture of ${width.toLocaleString("en")} x ${height.toLocaleString("en")} px`
       : "is no number";
-    throw new BadInput([{ path: "dpi", message: `${size}; this sheet takes ${LEAST_DPI} to ${most} dpi.` }]);
+    throw new BadInput([{ path: "dpi", message: `${size}; this sheet takes ${MIN_DPI} to ${most} dpi.` }]);
   }
   return sharp(Buffer.from(toSvgWith(drawing, jpegs)), { density: dpi, limitInputPixels: false, unlimited: true })
     .resize(width, height, { fit: "fill" })

@@ -28,18 +28,18 @@ describe("findings", () => {
     const found = of({ ...quiet, lens: { ...quiet.lens, distance: 200 } }, "wide-view")!;
     expect(found).toMatchObject({ severity: "warning", value: 49.8, unit: "°" });
     expect(inMetric(found.message)).toContain("1.55 times");
-    expect(of(found.mend!.shot, "wide-view")).toMatchObject({ severity: "note", value: 45 });
-    expect(of(of(found.mend!.shot, "wide-view")!.mend!.shot, "wide-view")).toBeUndefined();
+    expect(of(found.fix!.shot, "wide-view")).toMatchObject({ severity: "note", value: 45 });
+    expect(of(of(found.fix!.shot, "wide-view")!.fix!.shot, "wide-view")).toBeUndefined();
   });
 
   it("notice pins that crowd, and a pin inside the panel", () => {
     const tight = withFieldOfView(quiet, 120);
     expect(of(tight, "crowding-main")).toMatchObject({ severity: "warning", unit: "mm" });
-    expect(of(of(tight, "crowding-main")!.mend!.shot, "crowding-main")).toBeUndefined();
+    expect(of(of(tight, "crowding-main")!.fix!.shot, "crowding-main")).toBeUndefined();
     const inside = shotWith({ distance: 300, gaze: { heading: 15 } });
     const found = of(inside, "inside-main-right")!;
     expect(found).toMatchObject({ severity: "note", where: "Main streets, right" });
-    expect(of(found.mend!.shot, "inside-main-right")).toBeUndefined();
+    expect(of(found.fix!.shot, "inside-main-right")).toBeUndefined();
     // Facing a wall, the one point belongs where it is.
     expect(findings(scene, shotWith({ gaze: { heading: 35 } })).filter(({ id }) => id.startsWith("inside"))).toEqual(
       [],
@@ -57,7 +57,7 @@ describe("findings", () => {
     const found = told(near, 0)!;
     expect(found).toMatchObject({ severity: "note", value: 2.1, unit: ": 1" });
     expect(inMetric(found.message)).toContain("is meant 2.5 times its other side and reads as 5.1 times");
-    expect(told(found.mend!.shot, 0)).toBeUndefined();
+    expect(told(found.fix!.shot, 0)).toBeUndefined();
     // Cornerwise both sides are as deep; and from 300 mm it is 1.71 times.
     expect(told(near, 45)).toBeUndefined();
     expect(told(shotWith({ distance: 300, gaze: { heading: 0 } }), 0)).toBeUndefined();
@@ -86,9 +86,9 @@ describe("findings", () => {
       );
     const found = told(15, 5, 1.6)!;
     expect(found).toMatchObject({ severity: "warning", where: "Ell", value: 1.5, unit: "m" });
-    expect(found.mend!.shot.eye).toEqual({ x: 15, y: expect.closeTo(6.5, 9), z: 1.6 });
+    expect(found.fix!.shot.eye).toEqual({ x: 15, y: expect.closeTo(6.5, 9), z: 1.6 });
     // Beyond the notch's line, 1 m to the south, the wing goes on: the way out is 3 m to the west, or 2 to the south.
-    expect(told(4, 7, 1.6)!.mend!.shot.eye).toEqual({ x: expect.closeTo(6.5, 9), y: 7, z: 1.6 });
+    expect(told(4, 7, 1.6)!.fix!.shot.eye).toEqual({ x: expect.closeTo(6.5, 9), y: 7, z: 1.6 });
     expect([told(15, 8, 1.6), told(15, 5, 5.5), told(15, 5, -0.5), told(15, 5, 1.6, { hidden: true })]).toEqual([
       undefined,
       undefined,
@@ -102,15 +102,15 @@ describe("findings", () => {
   it("miss a third point where one looks far up or down", () => {
     const high: Shot = { ...quiet, lens: { ...quiet.lens, centre: { x: 210, y: -30 } } };
     expect(of(high, "missing-third")).toMatchObject({ severity: "warning", value: 45, unit: "mm" });
-    expect(of(of(high, "missing-third")!.mend!.shot, "missing-third")).toBeUndefined();
-    expect(of({ ...high, lens: { ...high.lens, distance: 100 } }, "missing-third")!.mend).toBeUndefined();
+    expect(of(of(high, "missing-third")!.fix!.shot, "missing-third")).toBeUndefined();
+    expect(of({ ...high, lens: { ...high.lens, distance: 100 } }, "missing-third")!.fix).toBeUndefined();
   });
 
   it("take a small roll for a slip and a large one for a choice", () => {
     const rolled = (roll: number): Shot => ({ ...quiet, gaze: { ...quiet.gaze, roll } });
     // 420 tan 2 degrees = 14.7 mm.
     expect(of(rolled(2), "horizon-tilted")).toMatchObject({ value: 14.7, unit: "mm" });
-    expect(of(of(rolled(2), "horizon-tilted")!.mend!.shot, "horizon-tilted")).toBeUndefined();
+    expect(of(of(rolled(2), "horizon-tilted")!.fix!.shot, "horizon-tilted")).toBeUndefined();
     expect(of(rolled(12), "horizon-tilted")).toBeUndefined();
   });
 
@@ -121,7 +121,7 @@ describe("findings", () => {
     });
     const far = of({ ...quiet, gaze: { ...quiet.gaze, heading: -37 } }, "out-of-reach-main-right")!;
     expect(far).toMatchObject({ severity: "note", unit: "m" });
-    expect(of(far.mend!.shot, "out-of-reach-main-right")).toBeUndefined();
+    expect(of(far.fix!.shot, "out-of-reach-main-right")).toBeUndefined();
   });
 
   it("measure how long a curved lens draws round things at the panel's corners, at the disc's edge, and where buildings stand", () => {
@@ -151,7 +151,7 @@ describe("findings", () => {
     expect(found[0].value).toBeGreaterThan(1.2);
   });
 
-  it("are finite, ordered, and mended into shots that can be drawn, for any view", () => {
+  it("are finite, ordered, and fixed into shots that can be drawn, for any view", () => {
     const order = ["error", "warning", "note"];
     fc.assert(
       fc.property(anyShot, (shot) => {
@@ -159,9 +159,9 @@ describe("findings", () => {
         expect(found.map(({ severity }) => order.indexOf(severity))).toEqual(
           found.map(({ severity }) => order.indexOf(severity)).sort((a, b) => a - b),
         );
-        for (const { value, at, mend } of found) {
-          expect([value, ...(at ?? []), mend?.shot.lens.distance ?? 1].every(Number.isFinite)).toBe(true);
-          expect(mend?.shot.lens.distance ?? 1).toBeGreaterThan(0);
+        for (const { value, at, fix } of found) {
+          expect([value, ...(at ?? []), fix?.shot.lens.distance ?? 1].every(Number.isFinite)).toBe(true);
+          expect(fix?.shot.lens.distance ?? 1).toBeGreaterThan(0);
         }
       }),
     );

@@ -2,7 +2,7 @@ import { mm, sentence } from "../units";
 import { distance2 } from "../geometry";
 import { thinnedWithin } from "../grid";
 import { showOf } from "../drawing";
-import { bundleOf, roomOf } from "../scene";
+import { bundleOf, lineSpacingOf } from "../scene";
 import { tenth, type Check, type Finding } from "./finding";
 
 /** Clotting: bundles whose lines would come too near to each other in the panel. They are thinned, and this says so. */
@@ -11,7 +11,7 @@ export const clotting: Check = ({ shot, view, pins }) =>
     const spread = bundleOf(shot, id);
     if (!at || spread.off || spread.strength * showOf(shot).bundles === 0) return [];
     const { frame } = shot;
-    const room = roomOf(shot);
+    const room = lineSpacingOf(shot);
     const within = thinnedWithin(at, frame, spread, room);
     const nearest = [
       Math.min(Math.max(at[0], frame.x), frame.x + frame.width),

@@ -4,13 +4,13 @@ import { compassArcs } from "../vanishing";
 import { tenth, type Check, type Finding } from "./finding";
 
 /** What a pencil can keep, mm (common practice). */
-const HAND = 0.3;
+const PENCIL_TOLERANCE = 0.3;
 
 /** Compass arcs that depart from the true curve by more than a pencil would show. */
 export const compassOff: Check = ({ shot, view, pins }) =>
   (showOf(shot).compass === 0 ? [] : compassArcs(shot, pins, view)).flatMap(
     ({ arc: { id, name, departure, foot } }): Finding[] => {
-      if (departure <= HAND) return [];
+      if (departure <= PENCIL_TOLERANCE) return [];
       return [
         {
           id: `compass-off-${id}`,
@@ -20,7 +20,7 @@ export const compassOff: Check = ({ shot, view, pins }) =>
           value: tenth(departure),
           unit: "mm",
           message: sentence`The compass arc departs from the exact curve by up to ${mm(departure)}. In the stereographic lens arcs are exact.`,
-          mend: {
+          fix: {
             label: "Take the stereographic lens",
             shot: {
               ...shot,

@@ -23,7 +23,7 @@ export const crowding: Check = ({ scene, shot, view, pins }) =>
         value: tenth(gap),
         unit: "mm",
         message: sentence`The two points stand ${mm(gap)} apart, less than the panel is wide: corners will look torn.`,
-        mend: { label: "Spread the points", shot: atDistance(shot, (view.distance * frame.width * 1.001) / gap) },
+        fix: { label: "Spread the points", shot: atDistance(shot, (view.distance * frame.width * 1.001) / gap) },
       });
     } else {
       for (const pin of pair) {
@@ -39,7 +39,7 @@ export const crowding: Check = ({ scene, shot, view, pins }) =>
           value: tenth(Math.abs(side - at[0])),
           unit: "mm",
           message: `This point stands inside the panel: whatever runs to it shrinks to nothing in plain sight.`,
-          mend:
+          fix:
             Number.isFinite(k) && k > 1
               ? { label: "Move it to the panel’s edge", shot: atDistance(shot, view.distance * k * 1.001) }
               : undefined,

@@ -18,7 +18,7 @@ export interface Finding {
   /** Ids of the two things that it is about, where it is about two. */
   readonly between?: readonly [string, string];
   /** One thing to do about it, and the shot as it would be then. */
-  readonly mend?: { readonly label: Told; readonly shot: Shot };
+  readonly fix?: { readonly label: Told; readonly shot: Shot };
 }
 
 /** What a check looks at. */

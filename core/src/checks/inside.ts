@@ -48,7 +48,7 @@ export const insideThing: Check = ({ scene, shot }) => {
       value: tenth(far),
       unit: "m",
       message: sentence`The eye stands inside ${element.name}: its walls from within are all that is seen. Out of it is ${metres(far, 1)} away.`,
-      mend: {
+      fix: {
         label: sentence`Put the eye ${metres(far, 1)} farther, before its wall`,
         shot: { ...shot, eye: { ...shot.eye, x: ox, y: oy } },
       },

@@ -21,7 +21,7 @@ export const contradicting: Check = ({ shot }) => {
           value: tenth(apart),
           unit: "°",
           message: sentence`The lower edge is ${tenth(apart)}° off what the upper one asks for: they meet the eye’s level ${mm(Math.abs(each[0] - each[1]))} apart. Sight both again, or trust the upper one.`,
-          mend: { label: "Trust the upper edge", shot: { ...shot, sightings: { ...sightings, [side]: upper } } },
+          fix: { label: "Trust the upper edge", shot: { ...shot, sightings: { ...sightings, [side]: upper } } },
         },
       ];
     });

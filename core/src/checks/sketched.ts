@@ -4,14 +4,14 @@ import { impossible, levelledSketch, nearestThird, offLevel } from "../vanishing
 import { tenth, type Check } from "./finding";
 
 /** What a pencil can keep, in mm (common practice). */
-const HAND = 0.5;
+const PENCIL_TOLERANCE = 0.5;
 
 /** A sketched point off the horizon: both level points of a system must lie on one level. */
 export const offHorizon: Check = ({ shot }) => {
   const { sketch } = shot;
   if (!sketch) return [];
   const off = offLevel(sketch, shot);
-  if (Math.abs(off) <= HAND) return [];
+  if (Math.abs(off) <= PENCIL_TOLERANCE) return [];
   return [
     {
       id: "sketch-off-horizon",
@@ -21,7 +21,7 @@ export const offHorizon: Check = ({ shot }) => {
       value: tenth(Math.abs(off)),
       unit: "mm",
       message: sentence`The right point lies ${mm(Math.abs(off))} ${off > 0 ? "below" : "above"} the level of the left one. Both stand on one horizon, or the whole picture leans.`,
-      mend: { label: "Bring both to one level", shot: { ...shot, sketch: levelledSketch(sketch, shot) } },
+      fix: { label: "Bring both to one level", shot: { ...shot, sketch: levelledSketch(sketch, shot) } },
     },
   ];
 };
@@ -46,7 +46,7 @@ export const impossibleTriangle: Check = ({ shot }) => {
         far === null
           ? why
           : sentence`The triangle of the three points is not acute: no eye sees them at right angles. The nearest third point that works is ${mm(far)} away.`,
-      mend: near
+      fix: near
         ? {
             label: "Take the nearest that works",
             shot: { ...shot, sketch: { ...sketch, third: { x: near[0], y: near[1] } } },

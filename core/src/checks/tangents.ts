@@ -19,7 +19,7 @@ const ALIKE = 0.035;
 /** Things nearer than this on the plan belong together: their edges are meant to meet, m. */
 const NEIGHBOURS = 0.4;
 /** No more findings than these, the nearest first. */
-const MOST = 6;
+const MAX_FINDINGS = 6;
 
 /** A visible outline on paper. */
 interface Line {
@@ -253,7 +253,7 @@ export function nudgedBlock(
 export function tangents(scene: Scene, shot: Shot): Finding[] {
   const names = new Map(scene.elements.map(({ id, name }) => [id, name]));
   return tangentsFrom(built(scene.elements).solids, shot)
-    .slice(0, MOST)
+    .slice(0, MAX_FINDINGS)
     .map(({ kind, at, off, of: [p, q] }) => {
       const [one, other] = [names.get(p) ?? p, names.get(q) ?? q];
       return {

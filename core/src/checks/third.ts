@@ -14,7 +14,7 @@ export const missingThird: Check = ({ shot, view }): Finding[] => {
   if (shot.gaze.pitch !== 0 || level === null) return [];
   const off = Math.max(frame.y - level, level - frame.y - frame.height);
   if (off <= 0) return [];
-  const mended = (): Finding["mend"] => {
+  const fixed = (): Finding["fix"] => {
     try {
       return { label: "Let the uprights converge", shot: pitched(shot, y) };
     } catch (error) {
@@ -31,7 +31,7 @@ export const missingThird: Check = ({ shot, view }): Finding[] => {
       value: tenth(off),
       unit: "mm",
       message: sentence`The horizon lies ${mm(off)} ${level < frame.y ? "above" : "below"} the panel, yet uprights are drawn parallel: we look ${level < frame.y ? "down on" : "up at"} things that do not lean.`,
-      mend: mended(),
+      fix: fixed(),
     },
   ];
 };

@@ -21,7 +21,7 @@ export const tilted: Check = ({ shot, view }) => {
       value: tenth(rise),
       unit: "mm",
       message: sentence`The horizon is not level: it lies ${mm(rise)} ${right < left ? "higher" : "lower"} at the right edge than at the left.`,
-      mend: { label: "Level it", shot: { ...shot, gaze: { ...shot.gaze, roll: 0 } } },
+      fix: { label: "Level it", shot: { ...shot, gaze: { ...shot.gaze, roll: 0 } } },
     },
   ];
 };

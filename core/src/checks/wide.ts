@@ -31,7 +31,7 @@ export const wide: Check = ({ shot, view }) => {
       value: tenth(angle),
       unit: "°",
       message: `The ${name} corner lies ${tenth(angle)}° off the gaze: things there are drawn ${stretch.toFixed(2)} times too long.`,
-      mend: { label: sentence`Picture distance ${mm(distance)}, within ${within}°`, shot: atDistance(shot, distance) },
+      fix: { label: sentence`Picture distance ${mm(distance)}, within ${within}°`, shot: atDistance(shot, distance) },
     },
   ];
 };

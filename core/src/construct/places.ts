@@ -1,7 +1,7 @@
 import { kindOf, middleOf, offPath, type Element, type Row } from "../world";
 
 /** Things that stand together: a row, a group, or what belongs to neither. */
-export interface Standing {
+export interface Cluster {
   /** Of a row or a group; null for single things. */
   readonly name: string | null;
   readonly elements: readonly Element[];
@@ -10,7 +10,7 @@ export interface Standing {
 /** A street with what stands on it, or what stands away from all of them. */
 export interface Place {
   readonly street: Element | null;
-  readonly standing: readonly Standing[];
+  readonly standing: readonly Cluster[];
 }
 
 /** Farther than this from a street's middle line nothing stands on it, m. */

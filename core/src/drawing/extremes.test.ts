@@ -82,10 +82,10 @@ function madeOf(of: Scene, plain: Shot): string {
     JSON.stringify(slipOf(whole, shot)),
     JSON.stringify(setUpOf(whole, shot)),
     JSON.stringify(
-      findings(whole, shot).map(({ mend, message, ...rest }) => ({
+      findings(whole, shot).map(({ fix, message, ...rest }) => ({
         ...rest,
         message: inMetric(message),
-        mend: mend && inMetric(mend.label),
+        fix: fix && inMetric(fix.label),
       })),
     ),
     JSON.stringify(desk.box),

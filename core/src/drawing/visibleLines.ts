@@ -1,5 +1,5 @@
 import { distance2, sub, type Vec2, type Vec3 } from "../geometry";
-import { roomOf } from "../scene";
+import { lineSpacingOf } from "../scene";
 import { clipToSight, CurveBook, drawSegment, project, sightPlanes, type View } from "../shot";
 import { DETAIL, OUTLINE, type VisibleEdges, type EdgeClass } from "../visibility";
 import { NO_LINES, type Shapes } from "./layer";
@@ -141,7 +141,7 @@ function smallIn(view: View, seen: VisibleEdges, gap: number): Uint8Array {
 export const edgeLines = ({ view, visible, shot }: LayerContext, wanted: EdgeClass): Shapes =>
   segmentLines(
     view,
-    stretchesOf(visible, wanted, wanted === OUTLINE ? undefined : smallIn(view, visible, roomOf(shot).gap)),
+    stretchesOf(visible, wanted, wanted === OUTLINE ? undefined : smallIn(view, visible, lineSpacingOf(shot).gap)),
   );
 
 /** A stretch of a detail, and the place of its kind among `DETAIL_KINDS`. */
@@ -158,7 +158,7 @@ export function detailStretches(
   { view, visible, shot }: LayerContext,
   shown: (kind: number) => boolean,
 ): readonly DetailStretch[] {
-  const { gap } = roomOf(shot);
+  const { gap } = lineSpacingOf(shot);
   const far = smallIn(view, visible, gap);
   const { segments, solid, detail } = sortedBy(visible, DETAIL);
   const kinds = new Map(segments.map((segment, i) => [segment, detail[i]]));

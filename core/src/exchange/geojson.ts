@@ -15,9 +15,9 @@ export interface BroughtIn {
 /** Farther than this from the origin, a degree no longer stands for the same metres, m. */
 const FAR = 50_000;
 /** No more features than these are looked at. */
-export const MOST_FEATURES = 20_000;
+export const MAX_FEATURES = 20_000;
 /** No more corners than these are taken of one footprint. */
-const MOST_CORNERS = 12_000;
+const MAX_CORNERS = 12_000;
 /** Of a line, the bends after these are left out. */
 const MAX_BENDS = 2000;
 /** Sentences that are kept; of more of them, the number is told. */
@@ -130,7 +130,7 @@ export function fromGeoJson(
   document: unknown,
   ground: Ground | undefined,
   id: (feature: number, part: number) => string,
-  most = MOST_FEATURES,
+  most = MAX_FEATURES,
   count?: number,
 ): BroughtIn {
   const all = featuresOf(document);
@@ -212,10 +212,10 @@ export function fromGeoJson(
   const areas = read.flatMap(({ at, rings, properties }) =>
     rings.flatMap((ring, part) => {
       const points = tidy(ring.slice(0, -1).map((place) => toWorld(own, place)));
-      if (points.length <= MOST_CORNERS) return standing(at, part, "area", points, properties);
+      if (points.length <= MAX_CORNERS) return standing(at, part, "area", points, properties);
       note(
         at,
-        `has ${points.length.toLocaleString("en")} corners; up to ${MOST_CORNERS.toLocaleString("en")} can be taken.`,
+        `has ${points.length.toLocaleString("en")} corners; up to ${MAX_CORNERS.toLocaleString("en")} can be taken.`,
       );
       return [];
     }),

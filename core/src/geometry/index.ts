@@ -1,5 +1,5 @@
 export * from "./angle";
-export * from "./dice";
+export * from "./random";
 export * from "./intervals";
 export * from "./rect";
 export * from "./vec";

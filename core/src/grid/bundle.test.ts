@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { contains } from "../geometry";
 import { between } from "../../testing";
-import { DEFAULT_ROOM } from "../scene";
+import { DEFAULT_LINE_SPACING } from "../scene";
 import { bundle } from ".";
 
 const frame = { x: 15, y: 15, width: 390, height: 267 };
@@ -48,14 +48,14 @@ describe("a loose bundle", () => {
           }
         }
         for (const r of [5, 12, 40, 90, 300])
-          for (const { gap } of gapsAt(lines, [x, y], r)) expect(gap).toBeGreaterThan(DEFAULT_ROOM.gap - 1e-6);
+          for (const { gap } of gapsAt(lines, [x, y], r)) expect(gap).toBeGreaterThan(DEFAULT_LINE_SPACING.gap - 1e-6);
         const far = Math.max(...[15, 405].flatMap((cx) => [15, 282].map((cy) => Math.hypot(cx - x, cy - y))));
         const r = far * 0.98;
         for (const { gap, at } of gapsAt(lines, [x, y], r)) {
           // Where the circle leaves the panel between two lines there is nothing to space.
           const inside = contains(frame, [x + r * Math.cos(at), y + r * Math.sin(at)]);
           // Where lines would come nearer than the least gap every second one is left out.
-          if (inside) expect(gap).toBeLessThan(Math.max(spacing, 2 * DEFAULT_ROOM.gap) + 1e-6);
+          if (inside) expect(gap).toBeLessThan(Math.max(spacing, 2 * DEFAULT_LINE_SPACING.gap) + 1e-6);
         }
       },
     );

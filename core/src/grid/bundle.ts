@@ -1,5 +1,5 @@
 import { clipToRect, corners, distance2, radians, type Rect, type Vec2 } from "../geometry";
-import { DEFAULT_ROOM, type Room } from "../scene";
+import { DEFAULT_LINE_SPACING, type LineSpacing } from "../scene";
 import type { VanishingPoint } from "../vanishing";
 import { edgeRays, turnBetween, turnedRays, type Rays } from "./rays";
 import { halvings } from "./thinning";
@@ -27,7 +27,7 @@ export function bundle(
   frame: Rect,
   spread: Spread,
   through: Vec2,
-  room: Room = DEFAULT_ROOM,
+  room: LineSpacing = DEFAULT_LINE_SPACING,
 ): Float64Array {
   return point.at
     ? fan(point.at, raysOf(point.at, frame, spread, through), frame, room)
@@ -42,14 +42,14 @@ function raysOf(pin: Vec2, frame: Rect, { spacing, even }: Spread, through: Vec2
 }
 
 /** How far from its pin a bundle is thinned, in mm: within, its closest lines would come nearer than the least gap. */
-export function thinnedWithin(pin: Vec2, frame: Rect, spread: Spread, { gap }: Room): number {
+export function thinnedWithin(pin: Vec2, frame: Rect, spread: Spread, { gap }: LineSpacing): number {
   const rays = raysOf(pin, frame, spread, [frame.x + frame.width / 2, pin[1]]);
   let closest = Infinity;
   for (let k = rays.from; k < rays.to; k++) closest = Math.min(closest, turnBetween(rays, k, k + 1));
   return gap / closest;
 }
 
-function fan(pin: Vec2, rays: Rays, frame: Rect, { gap, clear }: Room): Float64Array {
+function fan(pin: Vec2, rays: Rays, frame: Rect, { gap, clear }: LineSpacing): Float64Array {
   const lines: number[] = [];
   for (let k = rays.from; k <= rays.to; k++) {
     const whole = 2 ** halvings(k, HALVINGS);

@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { cross, dot, norm, scale, sub, unit, type Vec3 } from "../geometry";
 import { LAWS, type LawId } from "../lens";
-import { DEFAULT_ROOM, type Shot } from "../scene";
+import { DEFAULT_LINE_SPACING, type Shot } from "../scene";
 import { toEye, unproject, viewOf, withLaw } from "../shot";
 import { between, shotWith } from "../../testing";
 import { curvedBundle, curvedMeasured } from ".";
@@ -52,7 +52,7 @@ describe("a bundle in a curved lens", () => {
         ).toBeLessThan(1e-6);
         expect(
           Math.min(Infinity, ...places.map(({ sigma }) => Math.min(sigma, Math.PI - sigma) * view.distance)),
-        ).toBeGreaterThan(DEFAULT_ROOM.clear - 1e-6);
+        ).toBeGreaterThan(DEFAULT_LINE_SPACING.clear - 1e-6);
         for (const sigma of [0.1, 0.3, 0.8, Math.PI / 2, 2.4]) {
           const turns = lines
             .filter(
@@ -67,7 +67,7 @@ describe("a bundle in a curved lens", () => {
             .map((turn, i) => turn - turns[i])
             .filter((gap) => gap > 1e-6);
           expect(Math.min(Infinity, ...gaps) * Math.sin(sigma) * view.distance).toBeGreaterThan(
-            DEFAULT_ROOM.gap - 1e-6,
+            DEFAULT_LINE_SPACING.gap - 1e-6,
           );
         }
       }),

@@ -1,5 +1,5 @@
 import { add, cross, dot, norm, scale, sub, unit, type Vec3 } from "../geometry";
-import { DEFAULT_ROOM, type Room } from "../scene";
+import { DEFAULT_LINE_SPACING, type LineSpacing } from "../scene";
 import { CurveBook, drawGreatCircle, toEye, TOLERANCE, type Curves, type View } from "../shot";
 import type { Spread } from "./bundle";
 import { frameOf, type MeasuredPlane } from "./measured";
@@ -20,7 +20,7 @@ export function curvedBundle(
   point: Vec3,
   { spacing }: Spread,
   through: Vec3,
-  room: Room = DEFAULT_ROOM,
+  room: LineSpacing = DEFAULT_LINE_SPACING,
   tolerance = TOLERANCE,
 ): Curves {
   const w = unit(toEye(view, point));
@@ -53,7 +53,7 @@ export interface MeasuredCurves {
 }
 
 /** Lines looked at on either side before a family is given up. */
-const MOST = 600;
+const MAX_TRIES = 600;
 const MEASURED_HALVINGS = 12;
 
 /**
@@ -65,7 +65,7 @@ export function curvedMeasured(
   orientation: number,
   gaze: number,
   plane: MeasuredPlane & { readonly heavy: number },
-  gap = DEFAULT_ROOM.gap,
+  gap = DEFAULT_LINE_SPACING.gap,
   tolerance = TOLERANCE,
 ): MeasuredCurves {
   const [origin, u, v] = frameOf(view, orientation, gaze, plane);
@@ -83,7 +83,7 @@ export function curvedMeasured(
     };
     const angle = (a: Vec3, b: Vec3) => Math.atan2(norm(cross(a, b)), dot(a, b));
     for (const side of [1, -1]) {
-      for (let n = 0, k = side > 0 ? home : home - 1; n < MOST; n++, k += side) {
+      for (let n = 0, k = side > 0 ? home : home - 1; n < MAX_TRIES; n++, k += side) {
         const here = foot(k);
         if (norm(here) < 1e-9) continue;
         const least = angle(here, foot(k + side)) * view.distance;

@@ -3,7 +3,7 @@ import { headingDirection, type Vec3 } from "../geometry";
 import { project, unprojectTo, viewOf } from "../shot";
 import { between, shotWith } from "../../testing";
 import { vanishingPoint } from "../vanishing";
-import { DEFAULT_ROOM } from "../scene";
+import { DEFAULT_LINE_SPACING } from "../scene";
 import { FADES, fadeSteps, measuredGrid, planeOf, type MeasuredPlane } from ".";
 
 const linesOf = ({ lines }: { lines: Float64Array }) =>
@@ -78,7 +78,9 @@ describe("a measured grid", () => {
               )
               .map(([, , x2, y2]) => Math.atan2(y2 - at[1], x2 - at[0]))
               .sort((a, b) => a - b);
-            angles.slice(1).forEach((a, i) => expect((a - angles[i]) * r).toBeGreaterThan(DEFAULT_ROOM.gap - 1e-6));
+            angles
+              .slice(1)
+              .forEach((a, i) => expect((a - angles[i]) * r).toBeGreaterThan(DEFAULT_LINE_SPACING.gap - 1e-6));
           }
         }
       }),

@@ -14,7 +14,7 @@ import {
   type Vec3,
 } from "../geometry";
 import { project, type View } from "../shot";
-import { DEFAULT_ROOM } from "../scene";
+import { DEFAULT_LINE_SPACING } from "../scene";
 import { handed, vanishingPoint, type VanishingPoint } from "../vanishing";
 import { halvings } from "./thinning";
 
@@ -39,7 +39,7 @@ export interface MeasuredLines {
 /** Lines are thinned by halves at most this often. */
 const HALVINGS = 12;
 /** Lines looked at on either side before a family is given up. */
-const MOST = 2000;
+const MAX_LINES = 2000;
 
 /** The world plane `normal . p = offset` of a measured plane. */
 export function planeOf(
@@ -83,7 +83,7 @@ export function measuredGrid(
   orientation: number,
   gaze: number,
   plane: MeasuredPlane,
-  gap = DEFAULT_ROOM.gap,
+  gap = DEFAULT_LINE_SPACING.gap,
 ): MeasuredLines {
   const [origin, u, v] = frameOf(view, orientation, gaze, plane);
   const families = [family(view, origin, u, v, plane.every, gap), family(view, origin, v, u, plane.every, gap)];
@@ -109,7 +109,7 @@ function family(view: View, origin: Vec3, way: Vec3, step: Vec3, every: number, 
   const lines: number[] = [];
   const numbers: number[] = [];
   for (const side of [1, -1]) {
-    for (let n = 0, k = side > 0 ? home : home - 1; n < MOST; n++, k += side) {
+    for (let n = 0, k = side > 0 ? home : home - 1; n < MAX_LINES; n++, k += side) {
       const line = seen(k);
       if (!line) continue;
       // Where neighbours would clot even at the panel's farthest corner, only lines that can be halved often enough are

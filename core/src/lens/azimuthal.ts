@@ -33,7 +33,7 @@ export function azimuthal({ id, limit: degrees, radius, angle, slope, curve, str
     shape: "round",
     limit,
     off,
-    picture: (direction) => {
+    project: (direction) => {
       const [a, b, c] = direction;
       const h = Math.sqrt(a * a + b * b);
       const theta = Math.atan2(h, c);
@@ -42,7 +42,7 @@ export function azimuthal({ id, limit: degrees, radius, angle, slope, curve, str
       const k = radius(theta) / h;
       return [k * a, k * b];
     },
-    ray: ([x, y]) => {
+    unproject: ([x, y]) => {
       const r = Math.sqrt(x * x + y * y);
       if (r < MIDDLE) return [x, y, 1];
       const theta = Math.min(limit, angle(Math.min(r, radius(limit))));
@@ -57,7 +57,7 @@ export function azimuthal({ id, limit: degrees, radius, angle, slope, curve, str
       const around = (radius(theta) / h) * ((a * v - b * u) / h);
       return [(outward * a - around * b) / h, (outward * b + around * a) / h];
     },
-    bend: (most) => {
+    curvatureBound: (most) => {
       const theta = Math.min(most, limit);
       if (theta < 1e-4) return 1e-3;
       const [sin, cot, r, r1] = [Math.sin(theta), 1 / Math.tan(theta), radius(theta), slope(theta)];

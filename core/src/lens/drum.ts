@@ -15,7 +15,7 @@ interface Height {
   readonly lying?: boolean;
 }
 
-/** A pole is a whole line of the picture: curves end this near to it (radians), so that none runs along it. */
+/** A pole is a whole line of the project: curves end this near to it (radians), so that none runs along it. */
 const POLE = 1e-5;
 
 /**
@@ -36,14 +36,14 @@ export function drum({ id, limit: degrees, height, latitude, slope, rise, lying 
     shape: lying ? "lying drum" : "drum",
     limit: Math.min(limit, Math.PI / 2 - POLE),
     off,
-    picture: (direction) => {
+    project: (direction) => {
       const [a, b, c] = sorted(direction);
       const phi = Math.atan2(b, Math.sqrt(a * a + c * c));
       if (Math.abs(phi) > limit) return null;
       const [x, y] = [Math.atan2(a, c), height(phi)];
       return lying ? [y, x] : [x, y];
     },
-    ray: (point) => {
+    unproject: (point) => {
       const [x, y] = lying ? [point[1], point[0]] : point;
       const lambda = Math.min(Math.PI, Math.max(-Math.PI, x));
       const phi = Math.min(limit, Math.max(-limit, latitude(y)));
@@ -57,7 +57,7 @@ export function drum({ id, limit: degrees, height, latitude, slope, rise, lying 
       const y = (slope(Math.atan2(b, Math.sqrt(around))) * v) / Math.sqrt(around);
       return lying ? [y, x] : [x, y];
     },
-    bend: (most) => {
+    curvatureBound: (most) => {
       const phi = Math.min(most, limit, radians(89.9));
       return Math.hypot(Math.tan(phi) / Math.cos(phi), rise(phi)) + 1e-3;
     },

@@ -16,9 +16,9 @@ export interface LensLaw {
   /** How far a direction is off the gaze (round), or off the drum's girdle, in radians. */
   off(direction: Vec3): number;
   /** The picture of a direction of any length, or null where the law shows nothing. */
-  picture(direction: Vec3): Vec2 | null;
+  project(direction: Vec3): Vec2 | null;
   /** The unit direction seen at a picture point; beyond what the law shows, that at the nearest edge of it. */
-  ray(point: Vec2): Vec3;
+  unproject(point: Vec2): Vec3;
   /** How fast the picture of a unit direction moves while the direction moves with a velocity across it. */
   velocity(direction: Vec3, velocity: Vec3): Vec2;
   /**
@@ -26,7 +26,7 @@ export interface LensLaw {
    * anywhere
    * up to so far `off`: the second derivative of a picture curve, by which it may depart from its chords.
    */
-  bend(off: number): number;
+  curvatureBound(off: number): number;
   /**
    * Local enlargement at a direction, against the middle: along the radius and across it, or along a drum's axis and
    * around it.

@@ -39,7 +39,7 @@ describe("lens laws", () => {
       fc.property(anyDirection, ({ lambda, phi }) => {
         const direction = toward(lambda, phi);
         fc.pre(law.off(direction) < Math.min(law.limit, Math.PI - 0.05) - 1e-9);
-        const ours = law.picture(direction)!;
+        const ours = law.project(direction)!;
         const theirs = raw(lambda, phi);
         for (const i of [0, 1])
           expect(Math.abs(ours[i] - size * theirs[i])).toBeLessThan(1e-9 * (1 + Math.hypot(...theirs)));
@@ -50,11 +50,11 @@ describe("lens laws", () => {
   it("cylinders have the longitude of d3-geo's Mercator, and the tangent of the latitude; lying, the axes change places", () => {
     fc.assert(
       fc.property(between(-3, 3), between(-1.4, 1.4), (lambda, phi) => {
-        const [x, y] = LAWS.cylindrical.picture(toward(lambda, phi))!;
+        const [x, y] = LAWS.cylindrical.project(toward(lambda, phi))!;
         expect(x).toBeCloseTo(geoMercatorRaw(lambda, phi)[0], 12);
         expect(y).toBeCloseTo(Math.tan(phi), 9);
         const [a, b, c] = toward(lambda, phi);
-        const lying = LAWS["cylindrical-lying"].picture([b, a, c])!;
+        const lying = LAWS["cylindrical-lying"].project([b, a, c])!;
         expect(lying[0]).toBeCloseTo(y, 9);
         expect(lying[1]).toBeCloseTo(x, 12);
       }),
@@ -65,9 +65,9 @@ describe("lens laws", () => {
   // table 28, equal area: 2 sin 20 degrees = 0.68404; table 26, stereographic: 2 tan 20 degrees = 0.72794.
   it("has Snyder's radii at 40 degrees", () => {
     const at = toward((40 * Math.PI) / 180, 0);
-    expect(LAWS.equidistant.picture(at)![0]).toBeCloseTo(0.69813, 5);
-    expect(LAWS.equisolid.picture(at)![0]).toBeCloseTo(0.68404, 5);
-    expect(LAWS.stereographic.picture(at)![0]).toBeCloseTo(0.72794, 5);
+    expect(LAWS.equidistant.project(at)![0]).toBeCloseTo(0.69813, 5);
+    expect(LAWS.equisolid.project(at)![0]).toBeCloseTo(0.68404, 5);
+    expect(LAWS.stereographic.project(at)![0]).toBeCloseTo(0.72794, 5);
   });
 
   it.each(ids)("%s leads back from a picture point to its direction, and never to no number", (id) => {
@@ -76,20 +76,20 @@ describe("lens laws", () => {
       fc.property(anyDirection, between(-20, 20), between(-20, 20), ({ lambda, phi }, x, y) => {
         const direction = toward(lambda, phi);
         const p =
-          law.off(direction) < law.limit - 1e-6 && law.off(direction) < Math.PI - 1e-3 ? law.picture(direction) : null;
-        if (p) expect(norm(sub(law.ray(p), direction))).toBeLessThan(1e-6);
-        const ray = law.ray([x, y]);
+          law.off(direction) < law.limit - 1e-6 && law.off(direction) < Math.PI - 1e-3 ? law.project(direction) : null;
+        if (p) expect(norm(sub(law.unproject(p), direction))).toBeLessThan(1e-6);
+        const ray = law.unproject([x, y]);
         expect(norm(ray)).toBeCloseTo(1, 9);
         // Curves end a hundred-thousandth before a pole that is still seen.
         expect(law.off(ray)).toBeLessThan(law.limit + 2e-5 + (law.straight ? 1 : 0));
       }),
     );
-    expect(law.ray([0, 0])).toEqual([0, 0, 1]);
+    expect(law.unproject([0, 0])).toEqual([0, 0, 1]);
   });
 
   it.each(ids)("%s agrees with the straight lens to second order in the middle", (id) => {
     for (const e of [1e-2, 1e-3]) {
-      const [x, y] = LAWS[id].picture(unit([e, 0.5 * e, 1]))!;
+      const [x, y] = LAWS[id].project(unit([e, 0.5 * e, 1]))!;
       expect(Math.abs(x - e) + Math.abs(y - 0.5 * e)).toBeLessThan(2 * e ** 3);
     }
   });
@@ -105,14 +105,14 @@ describe("lens laws", () => {
         const up: Vec3 = [d[1] * e[2] - d[2] * e[1], d[2] * e[0] - d[0] * e[2], d[0] * e[1] - d[1] * e[0]];
         const v: Vec3 = [0, 1, 2].map((i) => Math.cos(slant) * e[i] + Math.sin(slant) * up[i]) as unknown as Vec3;
         const on = (t: number) =>
-          law.picture([0, 1, 2].map((i) => Math.cos(t) * d[i] + Math.sin(t) * v[i]) as unknown as Vec3)!;
+          law.project([0, 1, 2].map((i) => Math.cos(t) * d[i] + Math.sin(t) * v[i]) as unknown as Vec3)!;
         const h = 1e-4;
         const [p, q, r] = [on(-h), on(0), on(h)];
         const size = 1 + Math.hypot(...q) ** 2;
         const [vx, vy] = law.velocity(d, v);
         expect(Math.hypot((r[0] - p[0]) / (2 * h) - vx, (r[1] - p[1]) / (2 * h) - vy)).toBeLessThan(1e-4 * size ** 2);
         const second = Math.hypot(r[0] - 2 * q[0] + p[0], r[1] - 2 * q[1] + p[1]) / (h * h);
-        expect(second).toBeLessThan(law.bend(law.off(d) + h) * (1 + 1e-3) + 1e-2);
+        expect(second).toBeLessThan(law.curvatureBound(law.off(d) + h) * (1 + 1e-3) + 1e-2);
         // No step is enlarged by more than the larger stretch, or less than the smaller.
         const { radial, tangential } = law.stretch(d);
         expect(Math.hypot(vx, vy)).toBeLessThan(Math.max(radial, tangential) * (1 + 1e-9));
@@ -125,8 +125,8 @@ describe("lens laws", () => {
     const law = LAWS[id];
     let last = 0;
     for (let off = 0.001; off < law.limit; off += 0.001) {
-      expect(law.bend(off)).toBeGreaterThan(last - 1e-9);
-      last = law.bend(off);
+      expect(law.curvatureBound(off)).toBeGreaterThan(last - 1e-9);
+      last = law.curvatureBound(off);
     }
   });
 

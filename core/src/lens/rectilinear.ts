@@ -14,6 +14,6 @@ export const rectilinear: LensLaw = {
     curve: (t) => (2 * Math.tan(t)) / Math.cos(t) ** 2,
   }),
   // Everything before the eye is shown, however far out, and exactly.
-  picture: ([a, b, c]) => (c > 0 ? [a / c, b / c] : null),
-  ray: ([x, y]) => unit([x, y, 1]),
+  project: ([a, b, c]) => (c > 0 ? [a / c, b / c] : null),
+  unproject: ([x, y]) => unit([x, y, 1]),
 };

@@ -1,8 +1,8 @@
 import cv from "@techstark/opencv-js";
 import fc from "fast-check";
 import { distance2, type Vec2 } from "../geometry";
-import { recoverBow, resample, sent, unbowed, unbowing, type Pixels } from ".";
-import { bowedAt, unbowedAt, unbowedPlace, type Bow } from "./bow";
+import { recoverBow, resample, applyHomography, undistorted, undistorting, type Pixels } from ".";
+import { bowedAt, undistortedAt, undistortedPlace, type Bow } from "./bow";
 import { cvLoaded } from "./opencv";
 import { gauss } from "./simulated";
 
@@ -59,7 +59,7 @@ describe("a lens that bows", () => {
       fc.property(between(-0.2, 0.25), between(-0.03, 0.05), between(0, 3000), between(0, 2000), (k1, k2, x, y) => {
         const bow = bowOf(k1, k2);
         const there = bowedAt(bow, [x, y]);
-        expect(distance2(unbowedAt(bow, there), [x, y])).toBeLessThan(1e-6);
+        expect(distance2(undistortedAt(bow, there), [x, y])).toBeLessThan(1e-6);
       }),
       { numRuns: 300 },
     );
@@ -107,7 +107,7 @@ describe("a lens that bows", () => {
   it("is undone with all that was traced, in a picture that is full to its corners", () => {
     for (const k1 of [-0.15, 0.1]) {
       const bow = bowOf(k1);
-      const plan = unbowing(SIZE, bow);
+      const plan = undistorting(SIZE, bow);
       for (const corner of [
         [0, 0],
         [3000, 0],
@@ -118,7 +118,7 @@ describe("a lens that bows", () => {
         expect(x > -1e-6 && x < 3000 + 1e-6 && y > -1e-6 && y < 2000 + 1e-6).toBe(true);
       }
       const [{ points }] = traced(bow, 0, 1);
-      const back = points.map(({ x, y }) => unbowedPlace(plan, [x, y]));
+      const back = points.map(({ x, y }) => undistortedPlace(plan, [x, y]));
       const [a, z] = [back[0], back[11]];
       for (const [x, y] of back)
         expect(Math.abs((z[0] - a[0]) * (y - a[1]) - (z[1] - a[1]) * (x - a[0])) / distance2(a, z)).toBeLessThan(1e-6);
@@ -144,7 +144,7 @@ describe("a lens that bows", () => {
         ],
         centre,
         bowed,
-      } = unbowed(reference, plan, { id: "u", name: "U", picture: "1".repeat(64) });
+      } = undistorted(reference, plan, { id: "u", name: "U", picture: "1".repeat(64) });
       expect([edge.x1, edge.y2, centre, bowed]).toEqual([
         expect.closeTo(a[0], 9),
         expect.closeTo(z[1], 9),
@@ -198,8 +198,9 @@ describe("a lens that bows", () => {
     ] as const;
     const [p, q] = [square, corners].map((four) => cv.matFromArray(4, 1, cv.CV_32FC2, four.flat()));
     const found = cv.findHomography(p, q);
-    const from = [...found.data64F] as unknown as Parameters<typeof sent>[0];
-    for (const [i, at] of square.entries()) expect(distance2(sent(from, at)!, corners[i])).toBeLessThan(1e-4);
+    const from = [...found.data64F] as unknown as Parameters<typeof applyHomography>[0];
+    for (const [i, at] of square.entries())
+      expect(distance2(applyHomography(from, at)!, corners[i])).toBeLessThan(1e-4);
     // The same map between places whose px centres are whole numbers.
     const shift = (dx: number) => cv.matFromArray(3, 3, cv.CV_64F, [1, 0, dx, 0, 1, dx, 0, 0, 1]);
     const [whole, part, none] = [new cv.Mat(), new cv.Mat(), new cv.Mat()];

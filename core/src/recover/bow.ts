@@ -23,7 +23,7 @@ export interface Bow {
 export interface RecoveredBow extends Bow {
   /** Standard deviation of k1. */
   readonly sd: number;
-  /** How far the edges stray from straight, px at most: as traced, and unbowed. */
+  /** How far the edges stray from straight, px at most: as traced, and undistorted. */
   readonly before: number;
   readonly after: number;
 }
@@ -40,7 +40,7 @@ export function bowedAt({ centre: [cx, cy], size, k1, k2 }: Bow, [x, y]: Vec2): 
 }
 
 /** Where a bowed picture's place belongs: the inverse, by Newton's method along the radius. */
-export function unbowedAt(bow: Bow, [x, y]: Vec2): Vec2 {
+export function undistortedAt(bow: Bow, [x, y]: Vec2): Vec2 {
   const {
     centre: [cx, cy],
     size,
@@ -113,7 +113,7 @@ export function recoverBow(
       const bow = bowOf(at);
       let n = 0;
       for (const points of edges) {
-        const back = points.map((p) => unbowedAt(bow, p));
+        const back = points.map((p) => undistortedAt(bow, p));
         // A lens that shrinks all would make all misses small: they count in px of the bowed picture.
         strays(back).forEach((off, i) => {
           const r = distance2(back[i], plain.centre);
@@ -134,15 +134,15 @@ export function recoverBow(
     ...bow,
     sd,
     before: worst(edges),
-    after: worst(edges.map((points) => points.map((p) => unbowedAt(bow, p)))),
+    after: worst(edges.map((points) => points.map((p) => undistortedAt(bow, p)))),
   };
 }
 
 /**
- * How a picture is unbowed: the new picture, as large as the old one, shows `scale` px of a straight lens for each of
+ * How a picture is undistorted: the new picture, as large as the old one, shows `scale` px of a straight lens for each of
  * its own.
  */
-export interface Unbowing {
+export interface Undistorting {
   readonly width: number;
   readonly height: number;
   readonly bow: Bow;
@@ -150,10 +150,10 @@ export interface Unbowing {
 }
 
 /** The plan for a picture without its bow: as much of it as fills the picture's own shape to the corners. */
-export function unbowing(
+export function undistorting(
   { width, height }: Pick<Reference, "width" | "height">,
   { centre, size, k1, k2 }: Bow,
-): Unbowing {
+): Undistorting {
   const bow = { centre, size, k1, k2 };
   const border = Array.from({ length: 33 }, (_, i) => i / 32).flatMap((t): Vec2[] => [
     [t * width, 0],
@@ -175,13 +175,13 @@ export function unbowing(
   return { width, height, bow, scale: fits };
 }
 
-/** Where a place of the old picture is in the unbowed one. */
-export function unbowedPlace({ bow, scale }: Unbowing, p: Vec2): Vec2 {
-  const [x, y] = unbowedAt(bow, p);
+/** Where a place of the old picture is in the undistorted one. */
+export function undistortedPlace({ bow, scale }: Undistorting, p: Vec2): Vec2 {
+  const [x, y] = undistortedAt(bow, p);
   const [cx, cy] = bow.centre;
   return [cx + (x - cx) / scale, cy + (y - cy) / scale];
 }
 
-/** A reference with all that was traced in it taken over to its unbowed picture. */
-export const unbowed = (reference: Reference, plan: Unbowing, next: Called): Reference =>
-  carried(reference, (p) => unbowedPlace(plan, p), { ...plan, centre: plan.bow.centre }, next);
+/** A reference with all that was traced in it taken over to its undistorted picture. */
+export const undistorted = (reference: Reference, plan: Undistorting, next: Called): Reference =>
+  carried(reference, (p) => undistortedPlace(plan, p), { ...plan, centre: plan.bow.centre }, next);

@@ -14,7 +14,7 @@ export interface Detected {
 /** Edges are looked for in a picture of about so many px, and then laid on the whole one. */
 const WORKED = 3_200_000;
 /** No more edges than these are kept, the longest first. */
-const MOST = 4000;
+const MAX_SEGMENTS = 4000;
 /** Shorter than this part of the picture's longer side, an edge says little. */
 const SHORTEST = 0.012;
 /**
@@ -241,7 +241,7 @@ export function detect(grey: Grey, tell: (share: number) => void = () => undefin
     b: [b[0] * by, b[1] * by] as Vec2,
   }));
   tell(0.8);
-  const kept = whole.sort((p, q) => distance2(q.a, q.b) - distance2(p.a, p.b)).slice(0, MOST);
+  const kept = whole.sort((p, q) => distance2(q.a, q.b) - distance2(p.a, p.b)).slice(0, MAX_SEGMENTS);
   return kept.flatMap(({ a, b }, i) => {
     if (i % 200 === 0) tell(0.8 + (0.2 * i) / kept.length);
     const exact = settle(grey, a, b, 1.5 * by);

@@ -95,10 +95,10 @@ describe("a drawing that is checked", () => {
         value: 1.2,
         unit: "mm",
         message: "edge 1 of Uprights leans 0.98° to the right: its top is 1.2 mm out.",
-        mend: { set: "upright", edge: 0 },
+        fix: { set: "upright", edge: 0 },
       },
     ]);
-    const [[ax], [bx]] = found[0].mend!.line;
+    const [[ax], [bx]] = found[0].fix!.line;
     expect([ax, bx]).toEqual([expect.closeTo(2006, 6), expect.closeTo(2006, 6)]);
     // Within what a pencil can keep it is none.
     expect(
@@ -117,10 +117,10 @@ describe("a drawing that is checked", () => {
         [edge.y1, edge.y2] = [edge.y1 + 40, edge.y2 - 40];
       }),
     ).filter(({ kind }) => kind === "miss");
-    expect(found).toMatchObject([{ where: "edge 2 of Left", mend: { set: "left", edge: 1 } }]);
+    expect(found).toMatchObject([{ where: "edge 2 of Left", fix: { set: "left", edge: 1 } }]);
     expect(found[0].value).toBeGreaterThan(3.5);
-    const [[ax, ay], [bx, by]] = found[0].mend!.line;
-    // The mended line runs to the point.
+    const [[ax, ay], [bx, by]] = found[0].fix!.line;
+    // The fixed line runs to the point.
     expect(ay + ((by - ay) / (bx - ax)) * (LEFT[0] - ax)).toBeCloseTo(LEFT[1], -1);
   });
 

@@ -17,11 +17,11 @@ export interface Misdrawn {
   readonly unit: "mm" | "°" | ": 1";
   readonly message: Told;
   /** The line as it should be, px, and which edge it is to stand for. */
-  readonly mend?: { readonly line: readonly [Vec2, Vec2]; readonly set?: string; readonly edge?: number };
+  readonly fix?: { readonly line: readonly [Vec2, Vec2]; readonly set?: string; readonly edge?: number };
 }
 
 /** What a pencil can keep, mm (common practice). */
-const HAND = 0.5;
+const PENCIL_TOLERANCE = 0.5;
 /** Corners are taken for one where ends come nearer than this part of the longer side. */
 const NEAR = 0.02;
 /** A wall reads wrong from so many times too long or short on. */
@@ -79,7 +79,7 @@ function misses({ reference, mmPerPx, points }: Look): Misdrawn[] {
         const edge = set.edges[k];
         const way = wayAt(point, middleOf(edge));
         const { off, turn } = missOf(edge, way, mmPerPx);
-        if (off <= HAND) return [];
+        if (off <= PENCIL_TOLERANCE) return [];
         return [
           {
             kind: "miss",
@@ -88,7 +88,7 @@ function misses({ reference, mmPerPx, points }: Look): Misdrawn[] {
             value: tenth(off),
             unit: "mm",
             message: sentence`${name(set, k)} misses its point: each end is ${mm(off)} off, it is turned by ${turn.toFixed(2)}°.`,
-            mend: { line: turnedTo(edge, way), set: set.id, edge: k },
+            fix: { line: turnedTo(edge, way), set: set.id, edge: k },
           },
         ];
       });
@@ -104,7 +104,7 @@ function leaning({ reference, mmPerPx, plumb }: Look): Misdrawn[] {
         const edge = set.edges[k];
         const way = plumb(middleOf(edge));
         const { off, turn } = missOf(edge, way, mmPerPx);
-        if (2 * off <= HAND) return [];
+        if (2 * off <= PENCIL_TOLERANCE) return [];
         const [dx, dy] =
           edge.y2 < edge.y1 ? [edge.x2 - edge.x1, edge.y2 - edge.y1] : [edge.x1 - edge.x2, edge.y1 - edge.y2];
         const up = way[1] < 0 ? way : ([-way[0], -way[1]] as const);
@@ -117,7 +117,7 @@ function leaning({ reference, mmPerPx, plumb }: Look): Misdrawn[] {
             value: tenth(2 * off),
             unit: "mm",
             message: sentence`${name(set, k)} leans ${turn.toFixed(2)}° to the ${side}: its top is ${mm(2 * off)} out.`,
-            mend: { line: turnedTo(edge, way), set: set.id, edge: k },
+            fix: { line: turnedTo(edge, way), set: set.id, edge: k },
           },
         ];
       }),
@@ -134,7 +134,7 @@ function horizons({ reference, mmPerPx, points }: Look): Misdrawn[] {
   const off = (from: Vec2, to: Vec2, [x, y]: Vec2) =>
     ((to[0] - from[0]) * (y - from[1]) - (to[1] - from[1]) * (x - from[0])) / distance2(from, to);
   const found = (set: TracedSet, at: Vec2, px: number, what: string): Misdrawn[] =>
-    Math.abs(px) * mmPerPx <= HAND
+    Math.abs(px) * mmPerPx <= PENCIL_TOLERANCE
       ? []
       : [
           {
@@ -161,7 +161,7 @@ function horizons({ reference, mmPerPx, points }: Look): Misdrawn[] {
   const rise = (second.at[1] - first.at[1]) * mmPerPx;
   const tilt = degrees(Math.atan2(Math.abs(second.at[1] - first.at[1]), Math.abs(second.at[0] - first.at[0])));
   const leans: Misdrawn[] =
-    Math.abs(rise) <= HAND
+    Math.abs(rise) <= PENCIL_TOLERANCE
       ? []
       : [
           {
@@ -231,7 +231,7 @@ function corners({ reference, mmPerPx, points }: Look): { readonly closed: Corne
       if (!at || distance2(at, p.at) > 2 * near) return;
       const where = `${name(p.set, p.k)} and ${name(q.set, q.k)}`;
       closed.push({ at, where, kind: [p.kind, q.kind].sort().join(", ") });
-      if (gap * mmPerPx > HAND)
+      if (gap * mmPerPx > PENCIL_TOLERANCE)
         open.push({
           kind: "open",
           where,
@@ -239,7 +239,7 @@ function corners({ reference, mmPerPx, points }: Look): { readonly closed: Corne
           value: tenth(gap * mmPerPx),
           unit: "mm",
           message: sentence`The corner of ${where} does not close: their ends are ${mm(gap * mmPerPx)} apart.`,
-          mend: { line: [p.at, at] },
+          fix: { line: [p.at, at] },
         });
     }),
   );
@@ -256,7 +256,7 @@ function offPlumb({ reference, mmPerPx, plumb }: Look, closed: readonly Corner[]
       if (p.kind !== q.kind || rise < 0.03 * size) return [];
       const way = plumb([(p.at[0] + q.at[0]) / 2, (p.at[1] + q.at[1]) / 2]);
       const off = ((q.at[0] - p.at[0]) * way[1] - (q.at[1] - p.at[1]) * way[0]) * Math.sign(way[1]);
-      if (Math.abs(off) > NEAR * size || Math.abs(off) * mmPerPx <= HAND) return [];
+      if (Math.abs(off) > NEAR * size || Math.abs(off) * mmPerPx <= PENCIL_TOLERANCE) return [];
       return [
         {
           kind: "not-plumb",
@@ -265,7 +265,7 @@ function offPlumb({ reference, mmPerPx, plumb }: Look, closed: readonly Corner[]
           value: tenth(Math.abs(off) * mmPerPx),
           unit: "mm",
           message: sentence`The corner of ${q.where} stands ${mm(Math.abs(off) * mmPerPx)} beside the one below it, of ${p.where}.`,
-          mend: { line: [p.at, [p.at[0] + (way[0] / way[1]) * (q.at[1] - p.at[1]), q.at[1]]] },
+          fix: { line: [p.at, [p.at[0] + (way[0] / way[1]) * (q.at[1] - p.at[1]), q.at[1]]] },
         },
       ];
     }),

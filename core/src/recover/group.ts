@@ -1,4 +1,4 @@
-import { dice, type Vec3 } from "../geometry";
+import { seededRandom, type Vec3 } from "../geometry";
 import { NoAnswer } from "../problem";
 import type { TracedSet } from "../scene";
 import { recoverPoint } from "./point";
@@ -152,7 +152,7 @@ export function groupEdges(
 ): Grouped[] {
   const norm = normOf(size);
   const lines = linesOf(segments, norm);
-  const roll = dice(seed);
+  const roll = seededRandom(seed);
   const found: { readonly v: Vec3; readonly members: readonly number[] }[] = [];
   let left = [...segments.keys()];
   while (found.length < FAMILIES && left.length >= LEAST) {

@@ -4,7 +4,7 @@ import type { Reference } from "../scene";
 import type { RecoveredView } from "./view";
 
 /** Something that stands on the ground, from its foot to its top, px of the picture. */
-export type Standing = NonNullable<Reference["heights"]>[number];
+export type HeightLine = NonNullable<Reference["heights"]>[number];
 
 export interface Measured {
   /** The eye's height, m; null while no height is known. */
@@ -31,7 +31,7 @@ export function upOf({ pitch, roll }: { readonly pitch: number; readonly roll: n
  * IJCV
  * 40, 2000 (from memory)). Null where the foot is not below the horizon.
  */
-function inEyeHeights({ x1, y1, x2, y2 }: Standing, f: number, [cx, cy]: Vec2, up: Vec3): number | null {
+function inEyeHeights({ x1, y1, x2, y2 }: HeightLine, f: number, [cx, cy]: Vec2, up: Vec3): number | null {
   const ray = (x: number, y: number): Vec3 => unit([(x - cx) / f, (y - cy) / f, 1]);
   const [down, top] = [ray(x1, y1), ray(x2, y2)];
   const fall = -dot(down, up);
@@ -51,7 +51,7 @@ function inEyeHeights({ x1, y1, x2, y2 }: Standing, f: number, [cx, cy]: Vec2, u
  * @throws NoAnswer where the view is not known
  */
 export function measureHeights(
-  heights: readonly Standing[],
+  heights: readonly HeightLine[],
   { focalLength, centre, pitch, roll, lacking }: RecoveredView,
 ): Measured {
   if (!focalLength || pitch === null || roll === null) throw new NoAnswer(lacking ?? "The view is not known yet.");

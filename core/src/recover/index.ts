@@ -1,11 +1,11 @@
 export { ellipseOf, recoverPoint, type RecoveredPoint } from "./point";
-export { sent, straightened, straightening, type Homography, type Straightening } from "./straighten";
+export { applyHomography, straightened, straightening, type Homography, type Straightening } from "./straighten";
 export { normOf, type Norm, type Segment } from "./segments";
 export { recoverView, type Asked, type Family, type RecoveredView } from "./view";
-export { measureHeights, type Measured, type Standing } from "./heights";
-export { as35, edgesOf, HAND, leftTurn, onPaperAt, pointOf, pxOf, viewOfReference } from "./reference";
+export { measureHeights, type Measured, type HeightLine } from "./heights";
+export { as35, edgesOf, TRACING_SIGMA, leftTurn, onPaperAt, pointOf, pxOf, viewOfReference } from "./reference";
 export { resample, type Pixels, type Warp } from "./resample";
-export { recoverBow, unbowed, unbowing, type Bowed, type RecoveredBow, type Unbowing } from "./bow";
+export { recoverBow, undistorted, undistorting, type Bowed, type RecoveredBow, type Undistorting } from "./bow";
 export { checkDrawn, type Misdrawn } from "./drawn";
 export { detect, type Detected } from "./detect";
 export { greyOf, type Grey } from "./grey";

@@ -1,4 +1,4 @@
-import { add, cross, degrees, dice, scale, unit, type Vec2, type Vec3 } from "../geometry";
+import { add, cross, degrees, seededRandom, scale, unit, type Vec2, type Vec3 } from "../geometry";
 import { NoAnswer } from "../problem";
 import { crossing, halfLength, linesOf, miss, weightOf, type Lines, type Norm, type Segment } from "./segments";
 
@@ -30,7 +30,7 @@ const FAR = 1e5;
 
 /** The crossing of a pair of edges that most of the others agree with, each counting by how little it misses. */
 function start(lines: Lines, limit: number, seed: number): Vec3 | null {
-  const roll = dice(seed);
+  const roll = seededRandom(seed);
   const { count } = lines;
   const judges = count <= JUDGES ? [...Array(count).keys()] : Array.from({ length: JUDGES }, () => roll(count));
   const every = (count * (count - 1)) / 2;

@@ -10,7 +10,7 @@ import {
   measureHeights,
   onPaperAt,
   pointOf,
-  sent,
+  applyHomography,
   shotFrom,
   straightened,
   straightening,
@@ -169,11 +169,11 @@ describe("a shot from a reference", () => {
             [plan.width, plan.height],
             [0, plan.height],
           ] as const) {
-            const from = sent(plan.from, corner)!;
+            const from = applyHomography(plan.from, corner)!;
             expect(from[0] > -0.5 && from[0] < SIZE.width + 0.5 && from[1] > -0.5 && from[1] < SIZE.height + 0.5).toBe(
               true,
             );
-            expect(distance2(sent(plan.to, from)!, corner)).toBeLessThan(1e-6 * SIZE.width);
+            expect(distance2(applyHomography(plan.to, from)!, corner)).toBeLessThan(1e-6 * SIZE.width);
           }
           expect(Math.abs(plan.width / plan.height - SIZE.width / SIZE.height)).toBeLessThan(0.01);
           const level = straightened(reference, plan, { id: "s", name: "Straight", picture: "1".repeat(64) });

@@ -8,7 +8,7 @@ import { normOf, type Segment } from "./segments";
 import { recoverView, type RecoveredView } from "./view";
 
 /** The hand's standard deviation at an end of an edge, px of the picture: about 1 (common practice). */
-export const HAND = 1;
+export const TRACING_SIGMA = 1;
 
 /** The edges of a set that count, as segments, each with its place in the set. */
 export const edgesOf = ({
@@ -36,7 +36,7 @@ export function pointOf(reference: Reference, set: TracedSet): RecoveredPoint | 
     return recoverPoint(
       edgesOf(set).map(({ segment }) => segment),
       normOf(reference),
-      HAND,
+      TRACING_SIGMA,
     );
   } catch (error) {
     if (error instanceof NoAnswer) return null;
@@ -62,7 +62,7 @@ export function viewOfReference(reference: Reference): RecoveredView & { readonl
   const view = recoverView(families, {
     width,
     height,
-    sigma: HAND,
+    sigma: TRACING_SIGMA,
     level,
     centre: known,
     square: !oblique,

@@ -1,4 +1,4 @@
-import { bowedAt, type Unbowing } from "./bow";
+import { bowedAt, type Undistorting } from "./bow";
 import type { Homography } from "./straighten";
 
 /** A picture's px, four bytes each: red, green, blue, alpha. */
@@ -9,7 +9,7 @@ export interface Pixels {
 }
 
 /** How a new picture is had from an old one: its size, px, and where each of its places is found in the old one. */
-export type Warp = { readonly width: number; readonly height: number; readonly from: Homography } | Unbowing;
+export type Warp = { readonly width: number; readonly height: number; readonly from: Homography } | Undistorting;
 
 /** Where a warp finds a place of the new picture in the old one. */
 function finder(warp: Warp): (x: number, y: number) => readonly [number, number] {

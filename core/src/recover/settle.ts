@@ -13,7 +13,7 @@ export interface Settled {
 
 /** Places along the line at which the edge is looked for. */
 const LEAST = 8;
-const MOST = 120;
+const MAX_SAMPLES = 120;
 /** An edge is one where brightness changes by so much a px on the mean, over so much of its length. */
 const STRONG = 4;
 const SHARE = 0.6;
@@ -29,7 +29,7 @@ function profiles(
   reach: number,
 ): { readonly t: number[]; readonly rows: Float32Array[] } {
   const length = Math.hypot(dx, dy);
-  const places = Math.min(MOST, Math.max(LEAST, Math.round(length / 3)));
+  const places = Math.min(MAX_SAMPLES, Math.max(LEAST, Math.round(length / 3)));
   const t: number[] = [];
   const rows: Float32Array[] = [];
   for (let k = 0; k < places; k++) {

@@ -29,7 +29,7 @@ export const homographyOf = ([a, b, c, d, e, f, g, h, i]: readonly number[]): Ho
 const flat = (m: Matrix): Homography => homographyOf(m.to1DArray());
 
 /** Where a homography sends a place; null for what it sends to infinity or behind. */
-export function sent(h: Homography, [x, y]: Vec2): Vec2 | null {
+export function applyHomography(h: Homography, [x, y]: Vec2): Vec2 | null {
   const w = h[6] * x + h[7] * y + h[8];
   return w > 1e-9 ? [(h[0] * x + h[1] * y + h[2]) / w, (h[3] * x + h[4] * y + h[5]) / w] : null;
 }
@@ -61,7 +61,7 @@ export function straightening(
   const turn = matrix([right, scale(up, -1), ahead]);
   const plain = k.mmul(turn).mmul(inverse(k));
   const back = flat(inverse(plain));
-  const middle = sent(flat(plain), [width / 2, height / 2]);
+  const middle = applyHomography(flat(plain), [width / 2, height / 2]);
   if (!middle) throw new NoAnswer("The picture's middle would not be seen any more.");
   const inside = (s: number) =>
     [
@@ -70,7 +70,7 @@ export function straightening(
       [1, 1],
       [-1, 1],
     ].every(([i, j]) => {
-      const at = sent(back, [middle[0] + (i * s * width) / 2, middle[1] + (j * s * height) / 2]);
+      const at = applyHomography(back, [middle[0] + (i * s * width) / 2, middle[1] + (j * s * height) / 2]);
       return at !== null && at[0] >= 0 && at[0] <= width && at[1] >= 0 && at[1] <= height;
     });
   let [fits, not] = [0, 2];
@@ -101,7 +101,7 @@ export function straightened(
 ): Reference {
   const { level } = reference;
   return {
-    ...carried(reference, (p) => sent(to, p), { width, height, centre }, next),
+    ...carried(reference, (p) => applyHomography(to, p), { width, height, centre }, next),
     ...(level === undefined ? {} : { level }),
   };
 }

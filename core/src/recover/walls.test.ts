@@ -4,7 +4,7 @@ import { newScene, type Reference, type Wall } from "../scene";
 import { eyeAxes, type Gaze } from "../shot";
 import { between } from "../../testing";
 import { blockCorner, type Block } from "../world";
-import { blocksOf, elevation, measureWall, sent, shareAt, shotFrom } from ".";
+import { blocksOf, elevation, measureWall, applyHomography, shareAt, shotFrom } from ".";
 import { tracedEdges } from "./simulated";
 
 const SIZE = { width: 4000, height: 3000 };
@@ -111,11 +111,11 @@ describe("a wall of a picture", () => {
     const at = (u: number, z: number) => px([...blockCorner(HOUSE, u, 0).slice(0, 2), z] as unknown as Vec3);
     const measured = measureWall(reference, { ...long(reference), height: 6 });
     // The left set runs away to the left: the wall's far end is on the picture's left.
-    expect(distance2(sent(measured.flat, [0, 1])!, at(1, 0))).toBeLessThan(1);
-    expect(distance2(sent(measured.flat, [0.25, 0.5])!, at(0.75, 3))).toBeLessThan(1);
+    expect(distance2(applyHomography(measured.flat, [0, 1])!, at(1, 0))).toBeLessThan(1);
+    expect(distance2(applyHomography(measured.flat, [0.25, 0.5])!, at(0.75, 3))).toBeLessThan(1);
     const flat = elevation(measured);
     expect(flat.width / flat.height).toBeCloseTo(11 / 6, 2);
-    expect(distance2(sent(flat.from, [flat.width, 0])!, at(0, 6))).toBeLessThan(1);
+    expect(distance2(applyHomography(flat.from, [flat.width, 0])!, at(0, 6))).toBeLessThan(1);
     const marks = [0.8, 0.5].map((u) => shareAt(measured, at(u, 2))!);
     expect(marks).toEqual([expect.closeTo(0.2, 3), expect.closeTo(0.5, 3)]);
     expect(shareAt(measured, at(-0.1, 2))).toBeNull();

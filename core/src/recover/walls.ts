@@ -6,13 +6,13 @@ import { eyeAxes } from "../shot";
 import type { Block } from "../world";
 import { measureHeights, upOf } from "./heights";
 import { viewOfReference } from "./reference";
-import { homographyOf, sent, type Homography } from "./straighten";
+import { homographyOf, applyHomography, type Homography } from "./straighten";
 
 /**
  * A wall as it stands before the camera: camera axes right, down, forward, lengths in distances of its first traced
  * corner.
  */
-interface Standing {
+interface PlacedWall {
   /** Its lower corner on the picture's left. */
   readonly foot: Vec3;
   /** Along it to the picture's right, of length 1, and up. */
@@ -46,7 +46,7 @@ type View = ReturnType<typeof viewOfReference>;
 function standing(
   { along: set, x1, y1, x2, y2, name }: Wall,
   { focalLength, centre: [cx, cy], pitch, roll, directions, sets, lacking }: View,
-): Standing {
+): PlacedWall {
   if (!focalLength || pitch === null || roll === null) throw new NoAnswer(lacking ?? "The view is not known yet.");
   const direction = directions[sets.findIndex(({ id }) => id === set)];
   if (!direction) throw new NoAnswer(`${name}: the set it runs along has no two edges, or does not run level.`);
@@ -72,7 +72,7 @@ function standing(
  * Metres that one unit of a wall's own measure stands for: by what is said of it, else by the eye's height where it
  * stands on the ground.
  */
-function unitOf({ length, height }: Wall, wall: Standing, eye: number | null): number | null {
+function unitOf({ length, height }: Wall, wall: PlacedWall, eye: number | null): number | null {
   if (height !== undefined) return height / wall.height;
   if (length !== undefined) return length / wall.length;
   const fall = -dot(wall.foot, wall.up);
@@ -137,7 +137,7 @@ export function measureWall(reference: Reference, wall: Wall, view: View = viewO
  * @throws NoAnswer behind the camera
  */
 export function placeOn({ flat, name }: Pick<MeasuredWall, "flat" | "name">, share: Vec2): Vec2 {
-  const place = sent(flat, share);
+  const place = applyHomography(flat, share);
   if (!place) throw new NoAnswer(`${name}: it runs behind the camera.`);
   return place;
 }
@@ -147,12 +147,12 @@ export function shareAt({ flat }: Pick<MeasuredWall, "flat">, p: Vec2): number |
   const back = inverse(new Matrix([[...flat.slice(0, 3)], [...flat.slice(3, 6)], [...flat.slice(6)]])).to1DArray();
   const weight = Math.abs(back[6] * p[0] + back[7] * p[1] + back[8]);
   const scaled = homographyOf(back.map((value) => value / weight));
-  const place = sent(scaled, p);
+  const place = applyHomography(scaled, p);
   return place && place.every((share) => share >= 0 && share <= 1) ? place[0] : null;
 }
 
 /** A wall seen flat is drawn at most so many px long or high. */
-const MOST = 4000;
+const MAX_SIDE = 4000;
 
 /** How a wall is taken from its picture to a flat elevation: as fine as the picture shows its nearest part. */
 export function elevation({ flat, corners: [a, b, c, d], ratio }: Pick<MeasuredWall, "flat" | "corners" | "ratio">): {
@@ -162,7 +162,7 @@ export function elevation({ flat, corners: [a, b, c, d], ratio }: Pick<MeasuredW
 } {
   const side = (p: Vec2, q: Vec2) => Math.hypot(p[0] - q[0], p[1] - q[1]);
   const fine = Math.max(side(a, b), side(d, c), ratio * side(a, d), ratio * side(b, c));
-  const width = Math.max(1, Math.round(Math.min(fine, MOST, MOST * ratio)));
+  const width = Math.max(1, Math.round(Math.min(fine, MAX_SIDE, MAX_SIDE * ratio)));
   const height = Math.max(1, Math.round(width / ratio));
   const [p, q, r, s, t, u, v, w, x] = flat;
   return { width, height, from: [p / width, q / height, r, s / width, t / height, u, v / width, w / height, x] };

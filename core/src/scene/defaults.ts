@@ -1,16 +1,16 @@
 import { BadInput } from "../problem";
 import { frameOn, PAPERS, sheetOf } from "./papers";
 import { FORMAT, VERSION } from "../format";
-import type { Aids, Bundle, Room, Scene, Sheet, Shot } from "../schema";
+import type { Aids, Bundle, LineSpacing, Scene, Sheet, Shot } from "../schema";
 
 export const DEFAULT_BUNDLE: Omit<Bundle, "pin"> = { spacing: 12, strength: 0.5 };
 /** Lines nearer than 0.8 mm on paper clot into a black ball (common practice). */
-export const DEFAULT_ROOM: Room = { gap: 0.8, clear: 4 };
+export const DEFAULT_LINE_SPACING: LineSpacing = { gap: 0.8, clear: 4 };
 export const NO_AIDS: Aids = { every: 10, ticks: false, tilts: false, strips: false, pegs: false, scaled: false };
 /** Strength of hidden lines once they are switched on. */
 export const FAINT = 0.35;
 
-export const roomOf = (shot: Pick<Shot, "room">): Room => shot.room ?? DEFAULT_ROOM;
+export const lineSpacingOf = (shot: Pick<Shot, "room">): LineSpacing => shot.room ?? DEFAULT_LINE_SPACING;
 
 /** The bundle of one pin, as set or by default. */
 export const bundleOf = (shot: Shot, pin: string): Bundle =>

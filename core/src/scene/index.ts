@@ -11,7 +11,7 @@ export type {
   Orientation,
   PickedArc,
   Reference,
-  Room,
+  LineSpacing,
   Scene,
   Sheet,
   Shot,

@@ -52,7 +52,7 @@ const BundleSchema = strict({
 });
 
 /** What keeps grids from clotting, in mm: the least gap between two lines, and the clear space around each point. */
-const RoomSchema = strict({
+const LineSpacingSchema = strict({
   gap: Type.Number({ minimum: 0.3, maximum: 20 }),
   clear: Type.Number({ minimum: 0, maximum: 200 }),
 });
@@ -244,7 +244,7 @@ const ShotSchema = strict({
   lens: LensSchema,
   bundles: Type.Optional(Type.Array(BundleSchema, { maxItems: 200 })),
   measured: Type.Optional(Type.Array(MeasuredSchema, { maxItems: 50 })),
-  room: Type.Optional(RoomSchema),
+  room: Type.Optional(LineSpacingSchema),
   aids: Type.Optional(AidsSchema),
   sketch: Type.Optional(SketchSchema),
   sightings: Type.Optional(SightingsSchema),
@@ -281,7 +281,7 @@ export type Shot = Static<typeof ShotSchema>;
 export type Sheet = Shot["sheet"];
 export type Orientation = Static<typeof OrientationSchema>;
 export type Slope = Static<typeof SlopeSchema>;
-export type Room = Static<typeof RoomSchema>;
+export type LineSpacing = Static<typeof LineSpacingSchema>;
 export type Aids = Static<typeof AidsSchema>;
 export type Sightings = Static<typeof SightingsSchema>;
 export type Reference = Static<typeof ReferenceSchema>;

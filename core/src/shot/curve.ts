@@ -99,7 +99,9 @@ function drawPiece(
     const next = stack[stack.length - 1];
     const h = next.t - here.t;
     const off =
-      h > LONGEST_STEP ? Infinity : (distance * h * h * law.bend(Math.max(offOf(here), offOf(next)) + h / 2)) / 8;
+      h > LONGEST_STEP
+        ? Infinity
+        : (distance * h * h * law.curvatureBound(Math.max(offOf(here), offOf(next)) + h / 2)) / 8;
     const away = off < Infinity && here.place && next.place && !mayTouch(here.place, next.place, off, frame);
     if (!away && off > COARSE && h > LEAST_STEP && spent < MOST_VERTICES) {
       stack.push(stop((here.t + next.t) / 2));
@@ -127,7 +129,7 @@ class Line {
   /** A place of the circle. */
   spot(t: number, cos: number, sin: number): Spot {
     const { law, distance, centre } = this.view;
-    const p = law.picture(turned(this.circle, cos, sin));
+    const p = law.project(turned(this.circle, cos, sin));
     return { t, cos, sin, place: p && [centre[0] + distance * p[0], centre[1] - distance * p[1]] };
   }
 

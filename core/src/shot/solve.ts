@@ -11,7 +11,7 @@ export interface Solved {
 }
 
 /** Two pins nearer than this (mm) are one. */
-const APART = 1e-6;
+const MIN_SEPARATION = 1e-6;
 
 const towards = (from: Vec2, to: Vec2): Vec2 => [to[0] - from[0], to[1] - from[1]];
 const dot2 = (a: Vec2, b: Vec2): number => a[0] * b[0] + a[1] * b[1];
@@ -43,7 +43,7 @@ export function nearestAcute(p: Vec2, q: Vec2, r: Vec2, margin = 1): Vec2 {
   let [along, away] = [s, y];
   if (Math.hypot(x, y) < out) {
     // Straight out from the middle of the base; where that leaves the strip, up along its side.
-    const k = Math.hypot(x, y) > APART ? out / Math.hypot(x, y) : 0;
+    const k = Math.hypot(x, y) > MIN_SEPARATION ? out / Math.hypot(x, y) : 0;
     along = k ? Math.min(Math.max(base / 2 + x * k, inset), base - inset) : base / 2;
     away = Math.sqrt(Math.max(out ** 2 - (along - base / 2) ** 2, margin ** 2));
   }
@@ -70,7 +70,7 @@ export function apart(pins: readonly Vec2[]): void {
         [1, 2],
       ]
     : [[0, 1]]) {
-    if (distance2(pins[i], pins[j]) < APART)
+    if (distance2(pins[i], pins[j]) < MIN_SEPARATION)
       throw new NoAnswer(`Points ${i + 1} and ${j + 1} lie on top of each other.`);
   }
 }
@@ -92,9 +92,9 @@ export function solvePins(pins: readonly Vec2[], centre?: Vec2, horizonY?: numbe
   if (v3) return solveThree(v1, v2, v3, centre);
   const c = centre ?? middle({ x: v1[0], y: v1[1], width: v2[0] - v1[0], height: v2[1] - v1[1] });
   const square = -dot2(towards(c, v1), towards(c, v2));
-  if (square > APART) return solved(v1, v2, c, Math.sqrt(square));
+  if (square > MIN_SEPARATION) return solved(v1, v2, c, Math.sqrt(square));
   const [a, b] = [towards(c, v1), towards(c, v2)];
-  const onHorizon = Math.abs(a[0] * b[1] - a[1] * b[0]) < APART * distance2(v1, v2);
+  const onHorizon = Math.abs(a[0] * b[1] - a[1] * b[0]) < MIN_SEPARATION * distance2(v1, v2);
   throw new NoAnswer(
     onHorizon
       ? "Both points lie on the same side of the centre of vision: no eye sees them at right angles. Put one on each side."
@@ -105,7 +105,7 @@ export function solvePins(pins: readonly Vec2[], centre?: Vec2, horizonY?: numbe
 function solveThree(v1: Vec2, v2: Vec2, v3: Vec2, centre?: Vec2): Solved {
   const c = orthocentre(v1, v2, v3);
   const square = -dot2(towards(c, v1), towards(c, v2));
-  if (!(square > APART)) {
+  if (!(square > MIN_SEPARATION)) {
     const near = nearestAcute(v1, v2, v3);
     throw new NoAnswer(
       `The triangle of the three points is not acute, so no eye sees them at right angles. The nearest third point that works is ${pair(near)}, ${mm(distance2(near, v3))} away.`,
@@ -145,7 +145,7 @@ export function posed(north: Vec3, up: Vec3, [x, y]: Vec2, distance: number, law
  */
 export function solveWithPlumb(level: Vec2, plumb: Vec2, centre: Vec2): Solved {
   const square = -dot2(towards(centre, level), towards(centre, plumb));
-  if (!(square > APART))
+  if (!(square > MIN_SEPARATION))
     throw new NoAnswer("With this centre of vision no eye sees the third point at right angles to the others.");
   const distance = Math.sqrt(square);
   return posed(axis(level, centre, distance), upward(axis(plumb, centre, distance)), centre, distance);

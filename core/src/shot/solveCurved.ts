@@ -12,14 +12,14 @@ const SQUARE = 1e-12;
 
 /** The direction that a lens shows at a sheet point, in right-handed eye axes: right, up, backward. */
 function axis(law: LawId, [x, y]: Vec2, [cx, cy]: Vec2, distance: number): Vec3 {
-  const [a, b, c] = LAWS[law].ray([(x - cx) / distance, (cy - y) / distance]);
+  const [a, b, c] = LAWS[law].unproject([(x - cx) / distance, (cy - y) / distance]);
   return [a, b, -c];
 }
 
 /** Whether a lens has a sheet point in its picture, and not beyond the edge of what it shows. */
 function shows(law: LawId, [x, y]: Vec2, [cx, cy]: Vec2, distance: number): boolean {
   const point: Vec2 = [(x - cx) / distance, (cy - y) / distance];
-  const again = LAWS[law].picture(LAWS[law].ray(point));
+  const again = LAWS[law].project(LAWS[law].unproject(point));
   return again !== null && Math.hypot(again[0] - point[0], again[1] - point[1]) < 1e-6;
 }
 

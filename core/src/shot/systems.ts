@@ -121,7 +121,7 @@ export function covered(shot: Shot): number {
   const law = LAWS[shot.lens.law];
   const half = along(shot) / 2 / shot.lens.distance;
   if (law.shape !== "round") return Math.min(360, degrees(2 * half));
-  return degrees(2 * Math.acos(Math.min(1, Math.max(-1, law.ray([half, 0])[2]))));
+  return degrees(2 * Math.acos(Math.min(1, Math.max(-1, law.unproject([half, 0])[2]))));
 }
 
 /**
@@ -132,7 +132,7 @@ export function withCovered(shot: Shot, angle: number): Shot {
   const law = LAWS[shot.lens.law];
   const half = radians(angle) / 2;
   const most = law.shape === "round" ? degrees(2 * law.limit) : 360;
-  const size = law.shape === "round" ? law.picture([Math.sin(half), 0, Math.cos(half)])?.[0] : half;
+  const size = law.shape === "round" ? law.project([Math.sin(half), 0, Math.cos(half)])?.[0] : half;
   if (!(angle > 0 && angle <= most && size !== undefined && size > 0))
     throw new NoAnswer(`This lens shows up to ${Math.round(most)}°, and an angle of more than nothing.`);
   return { ...shot, lens: { ...shot.lens, distance: along(shot) / 2 / size } };
@@ -161,7 +161,7 @@ export function inCurvedSystem(
 }
 
 /** How far from the centre of vision the rim of a disc is, mm: what lies 90 degrees off the gaze. */
-export const rimRadius = ({ lens }: Shot): number => lens.distance * (LAWS[lens.law].picture([1, 0, 1e-12])?.[0] ?? 0);
+export const rimRadius = ({ lens }: Shot): number => lens.distance * (LAWS[lens.law].project([1, 0, 1e-12])?.[0] ?? 0);
 
 /**
  * The shot with its view turned so that a world direction is seen at a place of the sheet (mm). The roll stays, but for
@@ -206,4 +206,4 @@ export function turnedTo(shot: Shot, direction: Vec3, to: readonly [number, numb
 
 /** How far from the centre of vision a round lens draws what is so many degrees off the gaze, mm. */
 export const ringRadius = ({ law, distance }: View, angle: number): number =>
-  distance * Math.hypot(...(law.picture([Math.sin(radians(angle)), 0, Math.cos(radians(angle))]) ?? [0, 0]));
+  distance * Math.hypot(...(law.project([Math.sin(radians(angle)), 0, Math.cos(radians(angle))]) ?? [0, 0]));

@@ -50,7 +50,7 @@ describe("a straight view", () => {
       fc.property(between(-1.4, 1.4), between(-1.4, 1.4), (lambda, phi) => {
         const [x, y] = geoGnomonicRaw(lambda, phi);
         const ray: Vec3 = [Math.cos(phi) * Math.sin(lambda), Math.sin(phi), Math.cos(phi) * Math.cos(lambda)];
-        const picture = LAWS.rectilinear.picture(ray)!;
+        const picture = LAWS.rectilinear.project(ray)!;
         expect(Math.abs(picture[0] - x)).toBeLessThan(1e-9 * Math.max(1, Math.abs(x)));
         expect(Math.abs(picture[1] - y)).toBeLessThan(1e-9 * Math.max(1, Math.abs(y)));
       }),

@@ -99,7 +99,7 @@ export const fromEye = (view: View, [a, b, c]: Vec3): Vec3 =>
 
 /** The sheet point (mm) where a world direction is seen, or null where the lens does not show it. */
 export function projectDirection(view: View, direction: Vec3): Vec2 | null {
-  const p = view.law.picture(toEye(view, direction));
+  const p = view.law.project(toEye(view, direction));
   return p && [view.centre[0] + view.distance * p[0], view.centre[1] - view.distance * p[1]];
 }
 
@@ -109,7 +109,7 @@ export const project = (view: View, point: Vec3): Vec2 | null => projectDirectio
 /** The unit world direction seen at a sheet point (mm). */
 export function unproject(view: View, [x, y]: Vec2): Vec3 {
   const { centre, distance, law } = view;
-  return fromEye(view, law.ray([(x - centre[0]) / distance, (centre[1] - y) / distance]));
+  return fromEye(view, law.unproject([(x - centre[0]) / distance, (centre[1] - y) / distance]));
 }
 
 /**

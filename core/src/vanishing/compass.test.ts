@@ -1,3 +1,4 @@
+import { inMetric } from "../units";
 import fc from "fast-check";
 import { findings } from "../checks";
 import { norm, unit, type Vec3 } from "../geometry";
@@ -146,10 +147,10 @@ describe("compass arcs in the equidistant lens", () => {
     };
     const found = findings(newScene("Test"), shot).filter(({ id }) => id.startsWith("compass-off"));
     expect(found.length).toBeGreaterThan(0);
-    const mended = found[0].mend!.shot;
-    expect(findings(newScene("Test"), mended).filter(({ id }) => id.startsWith("compass-off"))).toEqual([]);
+    const fixed = found[0].fix!.shot;
+    expect(findings(newScene("Test"), fixed).filter(({ id }) => id.startsWith("compass-off"))).toEqual([]);
     // The rim stays where it was: pi d / 2 = 2 d'.
-    expect(rimRadius(mended)).toBeCloseTo(rimRadius(shot), 6);
+    expect(rimRadius(fixed)).toBeCloseTo(rimRadius(shot), 6);
     expect(horizonPlanes(pinsOf([main], shot))).toHaveLength(3);
   });
 });

@@ -91,7 +91,7 @@ export function exactPlaces(view: View, normal: Vec3, looks = LOOKS): Vec2[] {
     const t = (2 * Math.PI * i) / looks;
     const d = add(scale(u, Math.cos(t)), scale(v, Math.sin(t)));
     const eye = toEye(view, d);
-    const p = eye[2] >= 0 ? view.law.picture(eye) : null;
+    const p = eye[2] >= 0 ? view.law.project(eye) : null;
     if (p) places.push([view.centre[0] + view.distance * p[0], view.centre[1] - view.distance * p[1]]);
   }
   return places;

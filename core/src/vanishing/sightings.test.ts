@@ -1,3 +1,4 @@
+import { inMetric } from "../units";
 import fc from "fast-check";
 import { findings } from "../checks";
 import { NoAnswer } from "../problem";
@@ -95,7 +96,7 @@ describe("a view from life", () => {
     );
   });
 
-  it("contradicts itself where two edges of a wall ask for two points, and is mended by trusting one", () => {
+  it("contradicts itself where two edges of a wall ask for two points, and is fixed by trusting one", () => {
     // 90 mm over and 40 mm under the level at tilts of 20 and 12 degrees: 247.3 and 188.2 mm away, where the lower
     // one should tilt by atan(40 / 247.3) = 9.2.
     const shot: Shot = {
@@ -104,8 +105,8 @@ describe("a view from life", () => {
     };
     const found = findings(scene, shot).find(({ id }) => id === "sightings-left")!;
     expect(found).toMatchObject({ severity: "warning", value: 2.8, unit: "°" });
-    expect(found.message).toContain("59.1 mm apart");
-    expect(findings(scene, found.mend!.shot).filter(({ id }) => id.startsWith("sightings"))).toEqual([]);
+    expect(inMetric(found.message)).toContain("59.1 mm apart");
+    expect(findings(scene, found.fix!.shot).filter(({ id }) => id.startsWith("sightings"))).toEqual([]);
   });
 
   it("says what cannot be", () => {

@@ -37,14 +37,14 @@ describe("points of a sketch", () => {
     expect(shot.lens.distance).toBeCloseTo(Math.sqrt(510 * 690), 6);
   });
 
-  it("off one level are found, in mm, and mended", () => {
+  it("off one level are found, in mm, and fixed", () => {
     const sketch = { left: { x: -300, y: 100 }, right: { x: 900, y: 112 } };
     expect(offLevel(sketch, shotWith())).toBeCloseTo(12, 9);
     const found = look(sketch).find(({ id }) => id === "sketch-off-horizon")!;
     expect(found).toMatchObject({ severity: "warning", value: 12, unit: "mm", at: [900, 112] });
-    expect(found.mend!.shot.sketch).toEqual({ left: { x: -300, y: 106 }, right: { x: 900, y: 106 } });
-    expect(levelledSketch(found.mend!.shot.sketch!, shotWith())).toEqual(found.mend!.shot.sketch);
-    expect(look(found.mend!.shot.sketch!).filter(({ id }) => id.startsWith("sketch"))).toEqual([]);
+    expect(found.fix!.shot.sketch).toEqual({ left: { x: -300, y: 106 }, right: { x: 900, y: 106 } });
+    expect(levelledSketch(found.fix!.shot.sketch!, shotWith())).toEqual(found.fix!.shot.sketch);
+    expect(look(found.fix!.shot.sketch!).filter(({ id }) => id.startsWith("sketch"))).toEqual([]);
   });
 
   it("whose triangle is obtuse are found, with the nearest third point that works", () => {
@@ -53,14 +53,14 @@ describe("points of a sketch", () => {
     expect(impossible(sketch)).toContain("not acute");
     const found = look(sketch).find(({ id }) => id === "sketch-impossible")!;
     expect(found).toMatchObject({ severity: "error", value: 351 });
-    expect(found.mend!.shot.sketch!.third).toEqual({ x: 300, y: 701 });
-    expect(impossible(found.mend!.shot.sketch!)).toBeNull();
+    expect(found.fix!.shot.sketch!.third).toEqual({ x: 300, y: 701 });
+    expect(impossible(found.fix!.shot.sketch!)).toBeNull();
     expect(() => viewOfSketch(main, shotWith(), sketch)).toThrow("not acute");
     // Points inside each other have no nearest: it says so and offers nothing.
     const same = look({ left: { x: 10, y: 10 }, right: { x: 10, y: 10 }, third: { x: 0, y: 500 } }).find(
       ({ id }) => id === "sketch-impossible",
     )!;
     expect(same.message).toContain("on top of each other");
-    expect(same.mend).toBeUndefined();
+    expect(same.fix).toBeUndefined();
   });
 });

@@ -3,7 +3,7 @@ import { buildCache, type Built, type Element } from "../world";
 import { joined, visibleEdgesInParts, type VisibleEdges } from "./edges";
 
 /** What is seen from so many places is kept. */
-const MOST = 12;
+const MAX_EYES = 12;
 
 const same = <T>(a: readonly T[], b: readonly T[]): boolean =>
   a.length === b.length && a.every((one, i) => one === b[i]);
@@ -32,7 +32,7 @@ export function visibilityCache(): (elements: readonly Element[], eye: Vec3) => 
       yield part;
     }
     const whole = joined(parts);
-    if (mine.size >= MOST) mine.delete(mine.keys().next().value!);
+    if (mine.size >= MAX_EYES) mine.delete(mine.keys().next().value!);
     mine.set(at, whole);
     return whole;
   };

@@ -39,14 +39,14 @@ export const NOTHING_VISIBLE: VisibleEdges = {
 /** Stretches shorter than this are rounding, or what `TOUCH` leaves at a corner, in m. */
 const SLIVER = 3 * TOUCH;
 
-interface Standing {
+interface EyeSide {
   /** Height of the eye over each face's plane, in m: positive sees its outer side. */
   readonly heights: readonly number[];
   /** The eye is inside: every face stands in its way. */
   readonly inside: boolean;
 }
 
-function standing(solid: Solid, eye: Vec3): Standing {
+function eyeSideOf(solid: Solid, eye: Vec3): EyeSide {
   const heights = solid.faces.map((face) => dot(face.normal, eye) - face.offset);
   return { heights, inside: solid.convex ? heights.every((height) => height <= TOUCH) : encloses(solid, eye) };
 }
@@ -104,7 +104,7 @@ export function* visibleEdgesInParts(
   eye: Vec3,
   details: readonly Detail[] = [],
 ): Generator<VisibleEdges, void> {
-  const stands = solids.map((solid) => standing(solid, eye));
+  const stands = solids.map((solid) => eyeSideOf(solid, eye));
   const front = (s: number, f: number) => stands[s].heights[f] > TOUCH;
   const wanted = solids.flatMap((solid, s) =>
     solid.faces.flatMap((_, f) => (stands[s].inside || front(s, f) ? occludersOf(solids, s, f, eye) : [])),

@@ -1,4 +1,4 @@
-import { dice, distance2, type Vec2 } from "../geometry";
+import { seededRandom, distance2, type Vec2 } from "../geometry";
 import { faultOf } from "./kinds/building";
 import { DEFAULT_DOOR, DEFAULT_WINDOWS } from "./kinds/building";
 import { centroid, inset, sideOf, tidy } from "./polygon";
@@ -18,7 +18,7 @@ export const DEFAULT_ROW: Omit<Row, "id" | "name" | "from" | "to" | "lot" | "see
 /** An alley is so wide, m. */
 const ALLEY = 2.5;
 /** A row never holds more houses than this. */
-const MOST = 2000;
+const MAX_HOUSES = 2000;
 
 /**
  * A straight front to be built up: where it begins, its way, how long it is, and whether a tower stands at its ends.
@@ -117,7 +117,7 @@ function free(length: number, taken: readonly (readonly [number, number])[]): (r
  */
 export function fillRow(row: Row, kept: readonly Building[], id: (at: number) => string): Building[] {
   const { fronts: widths, depth, storeys, storey, alleys, roofs, towers, blind } = row;
-  const roll = dice(row.seed);
+  const roll = seededRandom(row.seed);
   const between = (least: number, most: number) => least + (roll(1001) / 1000) * (most - least);
   const [least, most] = [Math.min(widths.least, widths.most), Math.max(widths.least, widths.most)];
   const houses: Building[] = [];
@@ -162,7 +162,7 @@ export function fillRow(row: Row, kept: readonly Building[], id: (at: number) =>
       return into({ x, y }) > 0 && into({ x, y }) < depth && span[1] > 0 && span[0] < length ? [span] : [];
     });
     for (const [start, end] of free(length, taken)) {
-      for (let s = start; end - s >= least && houses.length < MOST;) {
+      for (let s = start; end - s >= least && houses.length < MAX_HOUSES;) {
         // The last front takes what is left, rather than leaving a gap too narrow for a house.
         const rest = end - s;
         const width = rest < least + most ? Math.min(rest, most) : between(least, most);

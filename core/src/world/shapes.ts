@@ -52,7 +52,7 @@ export function loft(id: string, rings: readonly Ring[], apex: Vec3 | null, roun
  * @param at where a corner is in the world, at the start (0) or at the end (1)
  * @param arc the corners between which the profile is round, from and to
  */
-export function drawnOut(
+export function extrude(
   id: string,
   profile: readonly Vec2[],
   at: (corner: Vec2, out: 0 | 1) => Vec3,

@@ -45,7 +45,7 @@ export function Findings() {
       {busy && <Working onStop={stop}>Looking for a small move…</Working>}
       {found.length === 0 && <p className="text-pencil">Nothing to point out.</p>}
       <ul>
-        {found.map(({ id, severity, where, at, message, mend, between }) => (
+        {found.map(({ id, severity, where, at, message, fix, between }) => (
           <li
             key={id}
             className="flex gap-1.5 py-1"
@@ -75,15 +75,15 @@ export function Findings() {
                   Nudge the block
                 </Button>
               )}
-              {mend && (
+              {fix && (
                 <Button
                   className="mt-1 h-auto min-h-7 w-full !whitespace-normal py-0.5"
                   onClick={() => {
                     point(null);
-                    edit(onShot(() => mend.shot));
+                    edit(onShot(() => fix.shot));
                   }}
                 >
-                  {measures(mend.label)}
+                  {measures(fix.label)}
                 </Button>
               )}
             </div>

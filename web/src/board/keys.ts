@@ -15,7 +15,7 @@ export const KEYS: readonly (readonly [keys: string, does: string])[] = [
   ["1 to 6", "Go to a stage"],
   ["R", "Raise a corner"],
   ["C", "Choose"],
-  ["Esc", "Give up what is being drawn, or choose nothing"],
+  ["Esc", "Cancel what is being drawn, or choose nothing"],
   ["Arrows", "Nudge what has the focus, or the chosen building, by 0.5 mm on paper; with Shift by 5 mm"],
   ["Ctrl+D", "Duplicate the chosen building"],
   ["Delete", "Delete the chosen building"],

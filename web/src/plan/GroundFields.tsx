@@ -1,6 +1,6 @@
 import { proxy } from "comlink";
 import { useState } from "react";
-import { MOST_FEATURES } from "@zanvo/core/exchange";
+import { MAX_FEATURES } from "@zanvo/core/exchange";
 import type { FormatInfo } from "@zanvo/core/answers";
 import { exportPath, fetchExport } from "../api";
 import { useFormats } from "../formats";
@@ -36,7 +36,7 @@ export function GroundFields() {
       const found = await work.run(async (signal) => {
         const stopped = new Promise<null>((resolve) => signal.addEventListener("abort", () => resolve(null)));
         return Promise.race([
-          worker.call((remote) => remote.bring(file, ground, Math.min(room, MOST_FEATURES), proxy(setShare))),
+          worker.call((remote) => remote.bring(file, ground, Math.min(room, MAX_FEATURES), proxy(setShare))),
           stopped,
         ]);
       });

@@ -1,6 +1,6 @@
 import { ChevronRight, Eye, EyeOff, Lock, LockOpen } from "lucide-react";
 import { memo, useMemo, useState, type MouseEvent } from "react";
-import { byStreet, type Place, type Standing } from "@zanvo/core/construct";
+import { byStreet, type Place, type Cluster } from "@zanvo/core/construct";
 import type { Element } from "@zanvo/core/world";
 import { useBoard } from "../board/board";
 import { choose, flagMany, toggle } from "../board/many";
@@ -11,7 +11,7 @@ function holding(places: readonly Place[], word: string): readonly Place[] {
   const has = (name: string | null | undefined) => name?.toLowerCase().includes(word) ?? false;
   return places.flatMap(({ street, standing }): Place[] => {
     if (has(street?.name)) return [{ street, standing }];
-    const left = standing.flatMap(({ name, elements }): Standing[] => {
+    const left = standing.flatMap(({ name, elements }): Cluster[] => {
       const found = has(name) ? elements : elements.filter((one) => has(one.name));
       return found.length ? [{ name, elements: found }] : [];
     });
@@ -20,7 +20,7 @@ function holding(places: readonly Place[], word: string): readonly Place[] {
 }
 
 /** No more single things than these are listed at once: others are found by name. */
-const MOST = 300;
+const MAX_SHOWN = 300;
 
 /** One thing: pressed it is chosen, with Shift or Ctrl besides; left out of all pictures or shown; locked or let be. */
 const Thing = memo(function Thing({ element, on }: { readonly element: Element; readonly on: boolean }) {
@@ -67,12 +67,14 @@ function Listed({
   return (
     <>
       <ul className={under ? "pl-3" : ""}>
-        {elements.slice(0, MOST).map((element) => (
+        {elements.slice(0, MAX_SHOWN).map((element) => (
           <Thing key={element.id} element={element} on={chosen.has(element.id)} />
         ))}
       </ul>
-      {elements.length > MOST && (
-        <p className="pl-4 text-pencil">{(elements.length - MOST).toLocaleString("en")} more: find them by name.</p>
+      {elements.length > MAX_SHOWN && (
+        <p className="pl-4 text-pencil">
+          {(elements.length - MAX_SHOWN).toLocaleString("en")} more: find them by name.
+        </p>
       )}
     </>
   );

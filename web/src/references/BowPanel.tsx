@@ -6,7 +6,7 @@ import type { Reference } from "@zanvo/core/scene";
 import { edit } from "../board/board";
 import { Button, Fold, IconButton, Working, useWork } from "../ui";
 import { BOWED, onReference, type Tracing } from "./tracing";
-import { unbowReference } from "./warp";
+import { undistortReference } from "./warp";
 
 const px = (value: number): string => `${value.toFixed(1)} px`;
 
@@ -43,8 +43,8 @@ export function BowPanel({
         one.bowed = one.bowed?.filter((_, i) => i !== at);
       }),
     );
-  const unbow = async () => {
-    const id = await run((signal) => unbowReference(sceneId, reference, signal));
+  const undistort = async () => {
+    const id = await run((signal) => undistortReference(sceneId, reference, signal));
     if (id) void navigate(`/scenes/${sceneId}/references/${id}`);
   };
   return (
@@ -69,18 +69,18 @@ export function BowPanel({
         <>
           <p>
             {bow.k1 < 0 ? "A barrel" : "A pincushion"}: what is straight bows by up to{" "}
-            <span className="measure">{px(bow.before)}</span>; unbowed, <span className="measure">{px(bow.after)}</span>{" "}
-            are left.
+            <span className="measure">{px(bow.before)}</span>; undistorted,{" "}
+            <span className="measure">{px(bow.after)}</span> are left.
           </p>
           <p className="measure text-[11px] text-pencil">
             k1 {bow.k1.toFixed(4)} ± {bow.sd.toFixed(4)}
             {bow.k2 ? `, k2 ${bow.k2.toFixed(4)}` : ""}
           </p>
           {busy ? (
-            <Working onStop={stop}>Unbowing…</Working>
+            <Working onStop={stop}>Undistorting…</Working>
           ) : (
-            <Button className="w-full" onClick={() => void unbow()}>
-              Unbow the photo
+            <Button className="w-full" onClick={() => void undistort()}>
+              Undistort the photo
             </Button>
           )}
         </>

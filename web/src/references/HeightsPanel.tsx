@@ -8,7 +8,7 @@ import { useMeasures } from "../units";
 import { HEIGHTS, removeEdge, sayHeight, type Tracing } from "./tracing";
 
 /** Known heights that contradict each other by more than this (share) are worth a word. */
-const APART = 0.05;
+const DISAGREEMENT = 0.05;
 
 /** The heights of what stands in a reference; null while its view is not known. */
 export function useHeights(reference: Reference): Measured | null {
@@ -86,7 +86,7 @@ export function HeightsPanel({
       {measured?.eye !== null && measured && (
         <p className="measure">{measures(sentence`Eye ${metres(measured.eye)} over the ground`)}</p>
       )}
-      {measured && measured.apart > APART && (
+      {measured && measured.apart > DISAGREEMENT && (
         <p className="text-accent">
           The known heights are {(100 * measured.apart).toFixed(0)} % off each other: one of them, or a foot, is wrong.
         </p>

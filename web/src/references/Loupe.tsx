@@ -4,7 +4,7 @@ import type { Reference } from "@zanvo/core/scene";
 /** Across, px; how many screen px one of the photo's has in it; how far from the pointer it hangs. */
 const SIZE = 132;
 const FACTOR = 6;
-const APART = 26;
+const LOUPE_OFFSET = 26;
 
 /** The pixels under the pointer, large, beside it: `at` in the photo, `hand` in the window. */
 export function Loupe({
@@ -20,8 +20,8 @@ export function Loupe({
   readonly hand: Vec2;
   readonly wide: number;
 }) {
-  const left = hx + APART + SIZE > wide ? hx - APART - SIZE : hx + APART;
-  const top = hy - APART - SIZE < 0 ? hy + APART : hy - APART - SIZE;
+  const left = hx + LOUPE_OFFSET + SIZE > wide ? hx - LOUPE_OFFSET - SIZE : hx + LOUPE_OFFSET;
+  const top = hy - LOUPE_OFFSET - SIZE < 0 ? hy + LOUPE_OFFSET : hy - LOUPE_OFFSET - SIZE;
   return (
     <div
       aria-hidden

@@ -305,12 +305,12 @@ export function Traced({ reference, tracing, finding, wrong, camera, size }: Tra
         );
       })}
       {wrong.map(
-        ({ mend }, i) =>
-          mend && (
+        ({ fix }, i) =>
+          fix && (
             <path
               key={i}
               data-testid="corrected line"
-              d={pathOf(camera, mend.line)}
+              d={pathOf(camera, fix.line)}
               stroke={ACCENT}
               strokeWidth={2}
               strokeDasharray="7 3"

@@ -10,7 +10,7 @@ import { HORIZON, onReference, type Tracing } from "./tracing";
 import { straightenReference } from "./warp";
 
 /** Lenses that differ by more than this (ratio) from what the camera noted are worth a word. */
-const APART = 1.15;
+const DISAGREEMENT = 1.15;
 
 /** The view behind the traced edges, what was taken for granted, and the shot that is made of it. */
 export function ViewPanel({
@@ -153,7 +153,7 @@ export function ViewPanel({
           )}
         </dl>
       )}
-      {lens !== null && noted !== undefined && Math.max(lens / noted, noted / lens) > APART && (
+      {lens !== null && noted !== undefined && Math.max(lens / noted, noted / lens) > DISAGREEMENT && (
         <p className="text-accent">
           The edges tell another lens than the camera noted: an edge may be in the wrong set, or the photo was cropped.
         </p>

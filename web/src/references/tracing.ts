@@ -1,7 +1,7 @@
 import type { Draft } from "immer";
 import { setStyle } from "@zanvo/core/drawing";
 import { fromStretch, type Vec2 } from "@zanvo/core/geometry";
-import type { Standing } from "@zanvo/core/recover";
+import type { HeightLine } from "@zanvo/core/recover";
 import type { Edge, Reference, TracedSet, Wall } from "@zanvo/core/scene";
 import { newId } from "../id";
 import { drag, edit, freeName, type Recipe } from "../board/board";
@@ -94,7 +94,7 @@ export const removeEdge = (reference: string, set: string, at: number): void =>
 /** Says how high a thing is, or that it is to be measured again. */
 export const sayHeight = (reference: string, at: number, metres: number | undefined): void =>
   edit(
-    onLines<Standing>(reference, HEIGHTS, (lines) => {
+    onLines<HeightLine>(reference, HEIGHTS, (lines) => {
       lines[at].metres = metres;
     }),
   );

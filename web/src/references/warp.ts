@@ -4,8 +4,8 @@ import {
   recoverBow,
   straightened,
   straightening,
-  unbowed,
-  unbowing,
+  undistorted,
+  undistorting,
   viewOfReference,
   type MeasuredWall,
   type Warp,
@@ -83,16 +83,16 @@ export async function straightenReference(
  * Makes a reference of a picture as a lens that does not bow would have taken it. @returns its id, or null where it
  * could not be made
  */
-export async function unbowReference(
+export async function undistortReference(
   sceneId: string,
   reference: Reference,
   signal: AbortSignal,
 ): Promise<string | null> {
   try {
-    const plan = unbowing(reference, recoverBow(reference));
-    return await lay(sceneId, reference, "unbowed", plan, (called) => unbowed(reference, plan, called), signal);
+    const plan = undistorting(reference, recoverBow(reference));
+    return await lay(sceneId, reference, "undistorted", plan, (called) => undistorted(reference, plan, called), signal);
   } catch (error) {
-    return stoppedBy(error, signal, "Unbowing");
+    return stoppedBy(error, signal, "Undistorting");
   }
 }
 

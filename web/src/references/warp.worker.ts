@@ -34,7 +34,7 @@ function scaleBar(pen: OffscreenCanvasRenderingContext2D, width: number, top: nu
 }
 
 const api = {
-  /** A picture straightened or unbowed, as a JPEG. */
+  /** A picture straightened or undistorted, as a JPEG. */
   async warp(picture: Blob, plan: Warp): Promise<Blob> {
     const { width, height, data } = await warped(picture, plan);
     const canvas = new OffscreenCanvas(width, height);

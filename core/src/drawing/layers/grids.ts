@@ -1,6 +1,6 @@
 import { cross, type Vec2 } from "../../geometry";
 import { bundle, curvedBundle, type Spread } from "../../grid";
-import { bundleOf, roomOf, type Shot } from "../../scene";
+import { bundleOf, lineSpacingOf, type Shot } from "../../scene";
 import type { View } from "../../shot";
 import { footOn, horizon, isLevel, lineFrame, type Line, type Pin } from "../../vanishing";
 import { NO_LINES, type Shapes } from "../layer";
@@ -26,10 +26,10 @@ export const grids = layerKind({
 
 function bundleShapes(shot: Shot, view: View, pin: Pin, spread: Spread): Shapes {
   if (view.law.straight)
-    return { lines: bundle(pin.point, shot.frame, spread, anchor(pin, horizon(view), view), roomOf(shot)) };
+    return { lines: bundle(pin.point, shot.frame, spread, anchor(pin, horizon(view), view), lineSpacingOf(shot)) };
   // The horizon is one of every level set, and the upright plane of the gaze one of the others.
   const through = isLevel(pin) ? cross(pin.direction, [0, 0, 1]) : view.forward;
-  return { lines: NO_LINES, curves: curvedBundle(view, pin.direction, spread, through, roomOf(shot)) };
+  return { lines: NO_LINES, curves: curvedBundle(view, pin.direction, spread, through, lineSpacingOf(shot)) };
 }
 
 /** A point that one line of the bundle must pass: on the horizon, away from the pin, for level sets. */

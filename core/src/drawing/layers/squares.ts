@@ -1,6 +1,6 @@
 import { contains, type Rect } from "../../geometry";
 import { curvedMeasured, FADES, fadeSteps, measuredGrid, planeOf, type MeasuredLines } from "../../grid";
-import { roomOf, type Measured, type Orientation } from "../../scene";
+import { lineSpacingOf, type Measured, type Orientation } from "../../scene";
 import { NO_LINES } from "../layer";
 import { lettering, letteringWidth } from "../lettering";
 import { STYLES } from "../style";
@@ -31,7 +31,7 @@ export const squares = layerKind({
 const nameOf = ({ every, plane }: Measured): string => `Squares of ${every} m, ${plane}`;
 
 function curvedSquares({ shot, view }: LayerContext, main: Orientation, plane: Measured, n: number): LayerPart[] {
-  const { light, heavy } = curvedMeasured(view, main.heading, shot.gaze.heading, plane, roomOf(shot).gap);
+  const { light, heavy } = curvedMeasured(view, main.heading, shot.gaze.heading, plane, lineSpacingOf(shot).gap);
   const name = nameOf(plane);
   const opacity = plane.strength;
   return [
@@ -48,7 +48,7 @@ function curvedSquares({ shot, view }: LayerContext, main: Orientation, plane: M
 
 function straightSquares({ shot, view }: LayerContext, main: Orientation, plane: Measured, n: number): LayerPart[] {
   const name = nameOf(plane);
-  const grid = measuredGrid(view, main.heading, shot.gaze.heading, plane, roomOf(shot).gap);
+  const grid = measuredGrid(view, main.heading, shot.gaze.heading, plane, lineSpacingOf(shot).gap);
   const steps = plane.fade
     ? fadeSteps(view, planeOf(view, main.heading, shot.gaze.heading, plane), grid, plane.fade)
     : [grid];

@@ -13,7 +13,7 @@ export interface Size {
 }
 
 const LEAST = 0.005;
-const MOST = 80;
+const MAX_SCALE = 80;
 
 export const toWindow = ({ scale, x, y }: Camera, [mx, my]: Vec2): Vec2 => [x + scale * mx, y + scale * my];
 export const toDesk = ({ scale, x, y }: Camera, [px, py]: Vec2): Vec2 => [(px - x) / scale, (py - y) / scale];
@@ -21,7 +21,7 @@ export const toDesk = ({ scale, x, y }: Camera, [px, py]: Vec2): Vec2 => [(px - 
 /** The camera that shows a rectangle of the desk as large as it goes: in the middle, or hung from the top. */
 export function fit(rect: Rect, { width, height }: Size, pad: number, hung = false): Camera {
   const scale = Math.min(
-    MOST,
+    MAX_SCALE,
     Math.max(LEAST, Math.min((width - 2 * pad) / rect.width, (height - 2 * pad) / rect.height)),
   );
   return {
@@ -33,7 +33,7 @@ export function fit(rect: Rect, { width, height }: Size, pad: number, hung = fal
 
 /** The camera after zooming by a factor about a window point. */
 export function zoom(camera: Camera, factor: number, [px, py]: Vec2): Camera {
-  const scale = Math.min(MOST, Math.max(LEAST, camera.scale * factor));
+  const scale = Math.min(MAX_SCALE, Math.max(LEAST, camera.scale * factor));
   const k = scale / camera.scale;
   return { scale, x: px - k * (px - camera.x), y: py - k * (py - camera.y) };
 }

@@ -1,5 +1,5 @@
 import { LAYER_KINDS, showOf } from "@zanvo/core/drawing";
-import { NO_AIDS, roomOf, type Aids, type Room, type Show } from "@zanvo/core/scene";
+import { NO_AIDS, lineSpacingOf, type Aids, type LineSpacing, type Show } from "@zanvo/core/scene";
 import { Check, Fold, NumberField, Strength } from "../../ui";
 import { beginGesture, drag, edit, endGesture, onShot, useShot } from "../board";
 import { MeasuredFields } from "./MeasuredFields";
@@ -22,12 +22,12 @@ const AIDS = {
 export function GridPanel() {
   const shot = useShot();
   const show = showOf(shot);
-  const room = roomOf(shot);
+  const room = lineSpacingOf(shot);
   const aids = shot.aids ?? NO_AIDS;
   const shown = (change: Partial<Show>) => onShot((before) => ({ ...before, show: { ...showOf(before), ...change } }));
-  const roomed = (change: Partial<Room>) =>
+  const roomed = (change: Partial<LineSpacing>) =>
     edit(
-      onShot((before) => ({ ...before, room: { ...roomOf(before), ...change } })),
+      onShot((before) => ({ ...before, room: { ...lineSpacingOf(before), ...change } })),
       "room",
     );
   const aided = (change: Partial<Aids>) =>
@@ -39,7 +39,7 @@ export function GridPanel() {
     <div className="space-y-3">
       <SetFields />
       <MeasuredFields shot={shot} />
-      <Fold title="Room between lines">
+      <Fold title="Line spacing">
         <NumberField
           label="Least gap"
           unit="mm"

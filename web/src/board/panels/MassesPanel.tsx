@@ -53,7 +53,7 @@ function RaisingFields({ raising }: { readonly raising: Raising }) {
         onCancel={() => setRaising(null)}
       />
       <Button className="w-full" onClick={() => setRaising(null)}>
-        Give it up (Esc)
+        Cancel (Esc)
       </Button>
     </div>
   );

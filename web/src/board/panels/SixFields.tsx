@@ -41,7 +41,7 @@ export function SixFields({ main, shot }: { readonly main: Orientation; readonly
       <>
         <p role="status">{ASKS[six.step]}</p>
         <Button className="w-full" onClick={() => setSix(null)}>
-          Give up
+          Cancel
         </Button>
       </>
     );

@@ -1,7 +1,7 @@
 import { distance2, type Vec2, type Vec3 } from "../../../geometry";
 import { pathOf, ribbon } from "../../path";
 import type { Bridge } from "./schema";
-import { drawnOut, loft } from "../../shapes";
+import { extrude, loft } from "../../shapes";
 import type { Solid } from "../../solid";
 
 /** A small stone bridge, m (common practice). */
@@ -53,7 +53,7 @@ export function buildBridge(bridge: Bridge): Solid[] {
     const aside = (out - 0.5) * width;
     return [p[0] + s * ux + aside * uy, p[1] + s * uy - aside * ux, level + up];
   };
-  const deck = drawnOut(id, profile, at, arch > 0 ? [1, ARC + 1] : undefined);
+  const deck = extrude(id, profile, at, arch > 0 ? [1, ARC + 1] : undefined);
   const rails = parapet
     ? [1, -1].map((side) => {
         const ring = ribbon([p, q], (side * width) / 2, side * (width / 2 - parapet.thickness));

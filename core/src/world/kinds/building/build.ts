@@ -4,7 +4,7 @@ import { centroid, crossingOf, inset, isConvex, isRectangle, longestSide } from 
 import { cornersOf } from "../../outline";
 import { ROOFS } from "./roofs";
 import type { Building } from "./schema";
-import { drawnOut, loft, type Ring } from "../../shapes";
+import { extrude, loft, type Ring } from "../../shapes";
 import { asPart, solidOf, type Solid } from "../../solid";
 
 /** What a roof adds where nothing is said, m. */
@@ -130,7 +130,7 @@ function profiled(
     const [x, y] = along ? at(s, (1 - out) * width) : at(out * length, s);
     return [x, y, z + up];
   };
-  return drawnOut(id, profile, place, arc);
+  return extrude(id, profile, place, arc);
 }
 
 /** The topmost part of a building with its roof. */

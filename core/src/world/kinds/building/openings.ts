@@ -15,7 +15,7 @@ const STOREY = 3;
 /** So much of a wall stays at its ends, over a window's head, and around what is there already, m. */
 const END = 0.2;
 /** No building has more windows than these. */
-const MOST = 4000;
+const MAX_WINDOWS = 4000;
 
 /** A stretch of a wall that is taken, m along it and up. */
 interface Taken {
@@ -88,7 +88,7 @@ export function openingsOf(building: Building, solids: readonly Solid[]): Detail
       const bays = Math.floor((long - 2 * END) / Math.max(windows.every, windows.width + END));
       const floors = Math.max(1, Math.floor(height / storey + 1e-6));
       for (let floor = 0; floor < floors; floor++)
-        for (let bay = 0; bay < bays && count < MOST; bay++) {
+        for (let bay = 0; bay < bays && count < MAX_WINDOWS; bay++) {
           const middle = long / 2 + (bay - (bays - 1) / 2) * Math.max(windows.every, windows.width + END);
           const [from, to] = [middle - windows.width / 2, middle + windows.width / 2];
           const low = floor * storey + windows.sill;

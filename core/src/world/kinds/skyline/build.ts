@@ -1,8 +1,8 @@
-import { dice, type Vec2, type Vec3 } from "../../../geometry";
+import { seededRandom, type Vec2, type Vec3 } from "../../../geometry";
 import { beside, lengthOf, pathOf, placeAlong, ribbon } from "../../path";
 import { crossingOf } from "../../polygon";
 import type { Skyline } from "./schema";
-import { drawnOut, loft } from "../../shapes";
+import { extrude, loft } from "../../shapes";
 import type { Solid } from "../../solid";
 
 /** Rows of a far town, and ridges of hills, where nothing is said, m (common practice). */
@@ -24,7 +24,7 @@ const DEEP = 0.4;
 const HIGHER = 0.35;
 /** A hill's back is drawn in so many pieces; no row has more blocks or hills than these. */
 const PIECES = 12;
-const MOST = 400;
+const MAX_BLOCKS = 400;
 
 /** Why a skyline cannot stand, and the field; null where it can. */
 export function skylineFault(skyline: Skyline): { readonly field: string; readonly message: string } | null {
@@ -36,7 +36,7 @@ export function skylineFault(skyline: Skyline): { readonly field: string; readon
 export function buildSkyline(skyline: Skyline): Solid[] {
   if (skylineFault(skyline)) return [];
   const { id, of, rows, behind, seed } = skyline;
-  const roll = dice(seed);
+  const roll = seededRandom(seed);
   const between = ({ least, most }: Skyline["widths"]) =>
     Math.min(least, most) + (roll(1001) / 1000) * Math.abs(most - least);
   const spanHigh = Math.abs(skyline.heights.most - skyline.heights.least);
@@ -44,7 +44,7 @@ export function buildSkyline(skyline: Skyline): Solid[] {
     const path = beside(pathOf(skyline), row * behind);
     const length = lengthOf(path);
     const parts: { readonly from: number; readonly to: number; readonly high: number }[] = [];
-    for (let s = 0; s < length - 1e-6 && parts.length < MOST;) {
+    for (let s = 0; s < length - 1e-6 && parts.length < MAX_BLOCKS;) {
       const to = Math.min(length, s + between(skyline.widths));
       parts.push({ from: s, to, high: between(skyline.heights) + row * HIGHER * (spanHigh || skyline.heights.least) });
       s = to;
@@ -96,7 +96,7 @@ function ridge(
     const p = path[i];
     const long = Math.hypot(q[0] - p[0], q[1] - p[1]);
     const [ux, uy] = [(q[0] - p[0]) / long, (q[1] - p[1]) / long];
-    const n = Math.max(2, Math.min(MOST, Math.ceil((long / length) * parts.length * PIECES)));
+    const n = Math.max(2, Math.min(MAX_BLOCKS, Math.ceil((long / length) * parts.length * PIECES)));
     const back: Vec2[] = Array.from({ length: n + 1 }, (_, k) => [
       long - (k * long) / n,
       heightAt(start + long - (k * long) / n),
@@ -108,7 +108,7 @@ function ridge(
       p[1] + s * uy - out * deep * ux,
       up,
     ];
-    return drawnOut(id, [[0, 0], [long, 0], ...back], at, [2, n + 2]);
+    return extrude(id, [[0, 0], [long, 0], ...back], at, [2, n + 2]);
   });
 }
 

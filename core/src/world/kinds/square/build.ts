@@ -10,7 +10,7 @@ import { faceNamed, type Solid } from "../../solid";
 export const DEFAULT_SQUARE: Pick<Square, "kerb" | "slabs"> = { kerb: 0.12, slabs: 2 };
 
 /** No square has more joints in one direction than this. */
-const MOST = 2000;
+const MAX_JOINTS = 2000;
 
 /** Why a square cannot be paved, and the field; null where it can. */
 export function squareFault(square: Square): { readonly field: string; readonly message: string } | null {
@@ -69,7 +69,7 @@ function hatched(points: readonly Vec2[], [ux, uy]: Vec2, every: number): (reado
   const [low, high] = [Math.min(...turned.map(([, t]) => t)), Math.max(...turned.map(([, t]) => t))];
   const back = (s: number, t: number): Vec2 => [s * ux - t * uy, s * uy + t * ux];
   const out: (readonly [Vec2, Vec2])[] = [];
-  for (let k = Math.ceil((low + 1e-6) / every), n = 0; k * every < high - 1e-6 && n < MOST; k++, n++) {
+  for (let k = Math.ceil((low + 1e-6) / every), n = 0; k * every < high - 1e-6 && n < MAX_JOINTS; k++, n++) {
     const t = k * every;
     const crossings = turned
       .flatMap(([s, at], i) => {

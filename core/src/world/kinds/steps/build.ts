@@ -1,7 +1,7 @@
 import { along, headingDirection, type Vec2 } from "../../../geometry";
 import type { Vec3 } from "../../../geometry";
 import type { Steps } from "./schema";
-import { drawnOut } from "../../shapes";
+import { extrude } from "../../shapes";
 import type { Solid } from "../../solid";
 
 /**
@@ -23,7 +23,7 @@ export function buildSteps(steps: Steps): Solid[] {
   const [up, across, corner] = [headingDirection(heading), headingDirection(heading + 90), cornerOf(steps)];
   // Drawn out from its left side to its right: seen from there, it rises to the right, and turns left.
   return [
-    drawnOut(steps.id, profile, ([s, z], out) => {
+    extrude(steps.id, profile, ([s, z], out) => {
       const [x, y, base] = along(along(corner, up, s), across, out * width);
       return [x, y, base + z];
     }),

@@ -33,9 +33,9 @@ const REACH = 3;
  * m.
  */
 const LOWERED = 0.25;
-const APART = 0.1;
+const MIN_GAP = 0.1;
 /** No street has more slab joints, sleepers or dashes than this. */
-const MOST = 4000;
+const MAX_MARKS = 4000;
 
 /** Why a street cannot be laid, and the field; null where it can. */
 export function streetFault(street: Street): { readonly field: string; readonly message: string } | null {
@@ -45,12 +45,12 @@ export function streetFault(street: Street): { readonly field: string; readonly 
     return { field: "path", message: "bends too sharply for its width, or crosses itself." };
   const length = lengthOf(path);
   for (const [i, { at, width }] of (street.driveways ?? []).entries()) {
-    if (at - width / 2 < APART || at + width / 2 > length - APART)
+    if (at - width / 2 < MIN_GAP || at + width / 2 > length - MIN_GAP)
       return { field: `driveways/${i}`, message: "lies beyond the street’s ends." };
   }
   for (const side of ["left", "right"] as const) {
     const own = drivewaysOn(street, side);
-    if (own.some(([from], i) => i > 0 && from - own[i - 1][1] < APART))
+    if (own.some(([from], i) => i > 0 && from - own[i - 1][1] < MIN_GAP))
       return { field: "driveways", message: `lie over one another on the ${side}.` };
   }
   return null;
@@ -170,7 +170,7 @@ export function streetDetails(street: Street, solids: readonly Solid[]): Detail[
   if (rails) {
     for (const by of [GAUGE / 2, -GAUGE / 2]) line("rail", by);
     const { every } = bed === "plates" ? PLATE : SLEEPER;
-    for (let i = 0; bed && i < Math.min(MOST, Math.floor(length / every)); i++) {
+    for (let i = 0; bed && i < Math.min(MAX_MARKS, Math.floor(length / every)); i++) {
       const s = (i + 0.5) * every;
       if (bed === "sleepers") box("bed", s - SLEEPER.along / 2, s + SLEEPER.along / 2, SLEEPER.across / 2);
       else lay("bed", placeAlong(path, s, -PLATE.across / 2), placeAlong(path, s, PLATE.across / 2));
@@ -182,7 +182,7 @@ export function streetDetails(street: Street, solids: readonly Solid[]): Detail[
       const aside = carriageway * (lane / lanes - 0.5);
       // Where the rails lie, nothing else is drawn.
       if (rails && Math.abs(aside) < SLEEPER.across / 2) continue;
-      for (let s = 0, n = 0; s < length && n < MOST; s += dashes.line + dashes.gap, n++) {
+      for (let s = 0, n = 0; s < length && n < MAX_MARKS; s += dashes.line + dashes.gap, n++) {
         const end = Math.min(length, s + dashes.line);
         if (!crossed(s, end)) lay("dash", placeAlong(path, s, aside), placeAlong(path, end, aside));
       }
@@ -208,7 +208,7 @@ function slabJoints(
   const { carriageway, pavement, slabs = 1 } = street;
   const sign = side === "right" ? 1 : -1;
   const ways = drivewaysOn(street, side);
-  for (let i = 1; i < Math.min(MOST, Math.floor(length / slabs)); i++) {
+  for (let i = 1; i < Math.min(MAX_MARKS, Math.floor(length / slabs)); i++) {
     const s = i * slabs;
     if (ways.some(([from, to]) => s > from && s < to)) continue;
     const part = pavementPart(side, ways.filter(([, to]) => to <= s).length);
