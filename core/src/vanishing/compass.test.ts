@@ -100,7 +100,7 @@ describe("compass arcs in the stereographic lens", () => {
     };
     const { horizons, picked } = setUpOf({ ...newScene("Test"), shots: [shot] }, shot).compass!;
     // k tan 70 degrees = 120 * 2.7475 = 329.7 mm below C, and an opening of k / sin 20 degrees = 350.9 mm.
-    expect(horizons[0].how).toBe(
+    expect(inMetric(horizons[0].how)).toBe(
       "foot 0 mm right, 329.7 mm down from C (181.2 mm below the sheet, 210 mm from the left; tape 202 mm of paper to the bottom edge), opening 350.9 mm",
     );
     expect(picked[0].name).toBe("Line 1, to Main streets, left");
