@@ -1,5 +1,5 @@
-import earcut from "earcut";
 import type { Vec2, Vec3 } from "../geometry";
+import { areaWithout, trianglesOf } from "./areas";
 import { kindOf, type Element } from "./kinds";
 import type { Solid } from "./solid";
 
@@ -7,9 +7,9 @@ import type { Solid } from "./solid";
 const BEYOND = 20_000;
 
 /**
- * The ground as a sheet without edges, open where canals are dug: it hides what lies under it from an eye above, and
- * what
- * stands on it from an eye in the water. None where nothing is dug, since then nothing lies under it.
+ * The ground as an open sheet without edges, cut out where it is dug, however what is dug joins and crosses: it hides
+ * what lies under it from an eye above, and what stands on it from an eye in the water. None where nothing is dug, since
+ * then nothing lies under it.
  */
 export function groundAround(elements: readonly Element[]): Solid[] {
   const holes = elements.flatMap((element) => {
@@ -26,30 +26,26 @@ export function groundAround(elements: readonly Element[]): Solid[] {
     [x1, y1],
     [x0, y1],
   ];
-  const places = [rim, ...holes].flat();
-  const starts = holes.map((_, i) => 4 + holes.slice(0, i).reduce((sum, hole) => sum + hole.length, 0));
-  const triangles = earcut(places.flat(), starts);
-  const up = Array.from({ length: triangles.length / 3 }, (_, t) =>
-    leftward(places, [triangles[3 * t], triangles[3 * t + 1], triangles[3 * t + 2]]),
-  );
+  const vertices: Vec3[] = rim.map(([x, y]) => [x, y, 0]);
+  const up: number[][] = [];
+  for (const area of areaWithout(rim, holes)) {
+    const { places, triangles } = trianglesOf(area);
+    const first = vertices.length;
+    vertices.push(...places.map(([x, y]): Vec3 => [x, y, 0]));
+    up.push(...triangles.map((three) => three.map((n) => first + n)));
+  }
   const down = up.map((piece) => [...piece].reverse());
   const loop = [0, 1, 2, 3];
   return [
     {
       id: "",
-      vertices: places.map(([x, y]): Vec3 => [x, y, 0]),
+      vertices,
       edges: [],
       convex: false,
       faces: [
-        { loop, pieces: up, normal: [0, 0, 1], offset: 0 },
-        { loop: [...loop].reverse(), pieces: down, normal: [0, 0, -1], offset: 0 },
+        { loop, pieces: up, normal: [0, 0, 1], offset: 0, name: "top" },
+        { loop: [...loop].reverse(), pieces: down, normal: [0, 0, -1], offset: 0, name: "bottom" },
       ],
     },
   ];
 }
-
-/** Three corners, counter-clockwise from above. */
-const leftward = (places: readonly Vec2[], three: readonly [number, number, number]): readonly number[] => {
-  const [[ax, ay], [bx, by], [cx, cy]] = three.map((n) => places[n]);
-  return (bx - ax) * (cy - ay) - (by - ay) * (cx - ax) > 0 ? three : [...three].reverse();
-};

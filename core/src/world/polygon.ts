@@ -1,3 +1,4 @@
+import { orient2d } from "robust-predicates";
 import type { Vec2 } from "../geometry";
 
 /** Twice the signed area of a polygon, positive counter-clockwise. */
@@ -23,9 +24,9 @@ export function tidy(points: readonly Vec2[]): readonly Vec2[] {
   return areaTwice(bent) < 0 ? [...bent].reverse() : bent;
 }
 
-/** Whether two stretches cross each other away from their ends. */
+/** Whether two stretches cross each other away from their ends; on which side a place lies is told exactly. */
 function cross([a, b]: readonly [Vec2, Vec2], [c, d]: readonly [Vec2, Vec2]): boolean {
-  const side = (p: Vec2, q: Vec2, r: Vec2) => Math.sign((q[0] - p[0]) * (r[1] - p[1]) - (q[1] - p[1]) * (r[0] - p[0]));
+  const side = (p: Vec2, q: Vec2, r: Vec2) => Math.sign(orient2d(p[0], p[1], q[0], q[1], r[0], r[1]));
   return side(a, b, c) * side(a, b, d) < 0 && side(c, d, a) * side(c, d, b) < 0;
 }
 

@@ -1,0 +1,55 @@
+import { differenceD, FillRule, type PathD } from "clipper2-ts";
+import earcut from "earcut";
+import type { Vec2 } from "../geometry";
+import { areaTwice } from "./polygon";
+
+/** An area of the plan: its outer ring counter-clockwise, and its holes. */
+export interface Area {
+  readonly outer: readonly Vec2[];
+  readonly holes: readonly (readonly Vec2[])[];
+}
+
+/** Decimals of a metre to which areas are worked out: a hundredth of a micrometre. */
+const DECIMALS = 8;
+
+const pathOf = (ring: readonly Vec2[]): PathD => ring.map(([x, y]) => ({ x, y }));
+
+/** Whether a place lies in a ring, by the even-odd rule. */
+function isWithin([px, py]: Vec2, ring: readonly Vec2[]): boolean {
+  let inside = false;
+  ring.forEach(([x, y], i) => {
+    const [u, v] = ring[(i + ring.length - 1) % ring.length];
+    if (y > py !== v > py && px < ((u - x) * (py - y)) / (v - y) + x) inside = !inside;
+  });
+  return inside;
+}
+
+/**
+ * What is left of a polygon where others are taken out of it, however those overlap: areas, and islands within their
+ * holes. Counter-clockwise rings in m.
+ */
+export function areaWithout(ring: readonly Vec2[], cut: readonly (readonly Vec2[])[]): Area[] {
+  const rings = differenceD([pathOf(ring)], cut.map(pathOf), FillRule.NonZero, DECIMALS).map((path) =>
+    path.map(({ x, y }): Vec2 => [x, y]),
+  );
+  const outers = rings.filter((one) => areaTwice(one) > 0).sort((a, b) => areaTwice(a) - areaTwice(b));
+  const holes = rings.filter((one) => areaTwice(one) < 0);
+  // A hole belongs to the smallest area around it.
+  const around = holes.map((hole) => outers.findIndex((outer) => isWithin(hole[0], outer)));
+  return outers.map((outer, n) => ({ outer, holes: holes.filter((_, i) => around[i] === n) }));
+}
+
+/** An area in triangles, counter-clockwise: corners by their numbers among the outer ring and then the holes. */
+export function trianglesOf({ outer, holes }: Area): {
+  readonly places: readonly Vec2[];
+  readonly triangles: number[][];
+} {
+  const places = [outer, ...holes].flat();
+  const starts = holes.map((_, i) => holes.slice(0, i).reduce((sum, hole) => sum + hole.length, outer.length));
+  const corners = earcut(places.flat(), starts);
+  const triangles = Array.from({ length: corners.length / 3 }, (_, t) => {
+    const three = corners.slice(3 * t, 3 * t + 3);
+    return areaTwice(three.map((n) => places[n])) > 0 ? three : three.reverse();
+  });
+  return { places, triangles };
+}
