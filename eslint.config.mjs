@@ -19,7 +19,7 @@ const PACKAGES = {
   raster: ["core"],
   pdf: ["core"],
   files: ["core", "raster", "pdf"],
-  store: ["core"],
+  store: ["core", "raster"],
   server: ["core", "raster", "pdf", "files", "store"],
   web: ["core"],
   cli: ["core", "raster", "pdf", "files", "store"],
@@ -43,6 +43,23 @@ const onlyThese = Object.entries(PACKAGES).map(([name, allowed]) => ({
     ],
   },
 }));
+
+/** Functions that are longer than allowed, for now: whoever changes one of these files shortens it. */
+const LONG = [
+  "core/src/exchange/geojson.ts",
+  "core/src/recover/view.ts",
+  "pdf/src/slip.ts",
+  "store/src/scenes.ts",
+  "web/src/board/desk/Desk.tsx",
+  "web/src/board/panels/{HandOverPanel,LensFields,LifeFields,MeasuredFields,SheetPanel}.tsx",
+  "web/src/elements/{BuildingFields,street}.tsx",
+  "web/src/plan/{GroundFields,Plan,PlanPage,RowFields}.tsx",
+  "web/src/references/{Photo,ReferencePage,SetsPanel,Traced,ViewPanel,WallsPanel}.tsx",
+  "web/src/saving/saving.ts",
+  "web/src/shelf/ShelfPage.tsx",
+  "web/src/slip/SlipPage.tsx",
+  "web/src/ui/NumberField.tsx",
+];
 
 export default ts.config(
   { ignores: ["**/dist/**", "node_modules/**", "data/**", "**/test-results/**", ".cache/**"] },
@@ -94,6 +111,7 @@ export default ts.config(
       "max-lines-per-function": ["error", { max: 80, skipComments: true, skipBlankLines: true }],
     },
   },
+  { files: LONG, rules: { "max-lines-per-function": "off" } },
   {
     files: ["web/src/**/*.{ts,tsx}"],
     plugins: { "react-hooks": hooks },
@@ -110,6 +128,8 @@ export default ts.config(
         URL: "readonly",
         requestAnimationFrame: "readonly",
         document: "readonly",
+        window: "readonly",
+        MutationObserver: "readonly",
         AbortSignal: "readonly",
         performance: "readonly",
         close: "readonly",

@@ -1,6 +1,7 @@
 export * from "./areas";
 export * from "./bezier";
 export * from "./compose";
+export * from "./context";
 export * from "./desk";
 export * from "./layer";
 export * from "./layers";

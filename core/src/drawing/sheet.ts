@@ -1,33 +1,15 @@
-import type { Rect } from "../geometry";
 import { BadInput } from "../problem";
-import { pageOf, shotOf, type Orientation, type Scene, type Shot } from "../scene";
+import { pageOf, shotOf, type Scene, type Shot } from "../scene";
 import { viewOf } from "../shot";
-import { pinsOf } from "../vanishing";
 import { visibleEdges, type VisibleEdges } from "../visibility";
 import { built } from "../world";
 import { compose } from "./compose";
+import { contextOf } from "./context";
 import type { Drawing, Photo } from "./layer";
-import { LAYER_KINDS, type LayerContext } from "./layers";
+import { LAYER_KINDS } from "./layers";
 
 /** What can be left out of a drawing: every kind of layer, and the photo under it. */
 export const LEFT_OUT: readonly string[] = [...LAYER_KINDS.map(({ id }) => id), "photo"];
-
-/** A sheet as a rectangle, mm. */
-export const sheetRect = ({ sheet: { width, height } }: Pick<Shot, "sheet">): Rect => ({ x: 0, y: 0, width, height });
-
-interface WithOrientations {
-  readonly orientations: readonly Orientation[];
-}
-
-/** What the layers of a shot are worked out from, on its sheet and with all its pins. */
-export const contextOf = ({ orientations }: WithOrientations, shot: Shot, visible: VisibleEdges): LayerContext => ({
-  orientations,
-  shot,
-  view: viewOf(shot),
-  pins: pinsOf(orientations, shot),
-  visible,
-  within: sheetRect(shot),
-});
 
 /** The picture under a shot's drawing, where there is one and it is shown. */
 function photosOf({ references }: Scene, { under, frame }: Shot): Photo[] {

@@ -2,7 +2,7 @@ import { block } from "./block";
 import { bridge } from "./bridge";
 import { building } from "./building";
 import { canal } from "./canal";
-import type { ElementKind } from "./kind";
+import type { ElementFault, ElementKind } from "./kind";
 import { skyline } from "./skyline";
 import { square } from "./square";
 import { steps } from "./steps";
@@ -18,3 +18,6 @@ const byName: ReadonlyMap<string, ElementKind<Element>> = new Map(KINDS.map((kin
 
 /** All that is known of an element's kind. */
 export const kindOf = (element: Element): ElementKind<Element> => byName.get(element.kind)!;
+
+/** Why an element cannot be built, and the field; null where it can. */
+export const elementFault = (element: Element): ElementFault | null => kindOf(element).fault?.(element) ?? null;
