@@ -66,12 +66,12 @@ try {
   await page.getByText("Directions and slopes").click();
   await page.getByRole("button", { name: "Add a slope" }).click();
   await page.keyboard.press("4");
-  await page.getByText("Aids on the margin").click();
+  await page.locator("summary", { hasText: "Aids on the margin" }).click();
   for (const aid of ["Numbered edge ticks", "Tilts beside the ticks", "Centrolinead pegs"])
     await page.getByLabel(aid).check();
   for (const set of ["Main streets, right", "Roofs, falling"])
     await page.getByRole("checkbox", { name: set }).uncheck();
-  await page.getByText("Aids on the margin").scrollIntoViewIfNeeded();
+  await page.locator("summary", { hasText: "Aids on the margin" }).scrollIntoViewIfNeeded();
   await shoot("slopes-and-aids");
   for (let i = 0; i < 6; i++) await page.keyboard.press("Control+z");
   await page.keyboard.press("3");
