@@ -3,7 +3,7 @@ import { newScene, type Scene, type Shot } from "../scene";
 import { withFieldOfView } from "../shot";
 import { anyShot, block, shotWith } from "../../testing";
 import { inMetric } from "../units";
-import type { Building } from "../world";
+import type { Building, Steps } from "../world";
 import { findings } from ".";
 
 const scene = newScene("Test");
@@ -95,6 +95,12 @@ describe("findings", () => {
       undefined,
       undefined,
     ]);
+    // Nor on a flight of steps.
+    const flight = { id: "ell", kind: "steps" as const, name: "Steps", foot: { x: 15, y: 2, z: 0 }, heading: 0 };
+    const steps: Steps = { ...flight, count: 20, riser: 0.2, tread: 0.3, width: 6 };
+    expect(
+      findings({ ...scene, elements: [steps] }, shotWith({ eye: { x: 15, y: 5, z: 3 } })).map(({ id }) => id),
+    ).not.toContain("eye-inside-ell");
     // In a passage one is not inside.
     expect(told(15, 3, 1.6, { passages: [{ x: 15, y: 0, width: 3, height: 3 }] })).toBeUndefined();
   });

@@ -28,7 +28,6 @@ function layerOf(kind: LayerKind, { id = kind.id, label = kind.label, style, ...
 /** The last layers of a kind, and what they were made from. */
 interface Made {
   readonly from: readonly unknown[];
-  readonly strength: number;
   readonly layers: readonly Layer[];
 }
 
@@ -52,7 +51,7 @@ export function composer({ only, kinds = LAYER_KINDS }: Composition = {}): (cont
         .flat()
         .map((part) => layerOf(kind, part, strength))
         .filter(drawnOn);
-      last.set(kind, { from, strength, layers });
+      last.set(kind, { from, layers });
       return layers;
     });
 }

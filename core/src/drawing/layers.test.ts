@@ -1,4 +1,4 @@
-import { newScene, type Scene } from "../scene";
+import { newScene, type Scene, type Shot } from "../scene";
 import { shotWith } from "../../testing";
 import { build } from "../world";
 import { visibleEdges } from "../visibility";
@@ -133,4 +133,52 @@ it("areas are written to SVG as one path with its holes, under the layer's lines
     '<path d="M100 100L120 100L120 120L100 120ZM105 105L115 105L115 115L105 115Z" fill="#808080" fill-opacity="0.25" fill-rule="evenodd" stroke="none"/>',
   );
   expect(svg).not.toContain('d=""');
+});
+
+describe("details", () => {
+  const front: Scene = {
+    ...scene,
+    elements: [
+      {
+        id: "f",
+        kind: "building",
+        name: "Ferry office",
+        footprint: [
+          { x: -6, y: 15 },
+          { x: 6, y: 15 },
+          { x: 6, y: 22 },
+          { x: -6, y: 22 },
+        ],
+        base: 0,
+        height: 9,
+        storeys: 3,
+        roof: { kind: "flat" },
+        windows: { every: 2.4, width: 1.1, height: 1.2, sill: 0.9 },
+        doors: [{ x: 0, y: 15, width: 1, height: 2.1 }],
+      },
+    ],
+  };
+  const drawn = (change: Partial<Shot>) => {
+    const shots = [{ ...shotWith({ gaze: { heading: 0 } }), ...change }];
+    const layers = drawShot({ ...front, shots }).layers.filter(({ id }) => id.startsWith("details"));
+    return layers.map(({ id, style, lines }) => [id, style.opacity, lines.length / 4] as const);
+  };
+
+  it("have a strength of their own by kind, and are gone at none", () => {
+    const [[, , all]] = drawn({});
+    // A door is three lines.
+    expect(drawn({ show: { "details-door": 0.5 } })).toEqual([
+      ["details", 1, all - 3],
+      ["details-door", 0.5, 3],
+    ]);
+    expect(drawn({ show: { "details-window": 0 } })).toEqual([["details", 1, 3]]);
+  });
+
+  it("keep the shot's own least gap, on the board as in files", () => {
+    // From 45 m away, through 300 mm: a window's sides are 8 mm long, a door's 14 mm and 6.7 mm apart.
+    const eye = { x: 0, y: -30, z: 1.6 };
+    const [[, , all]] = drawn({ eye });
+    const [[, , wide]] = drawn({ eye, room: { gap: 9, clear: 4 } });
+    expect([all > 40, wide]).toEqual([true, 1]);
+  });
 });

@@ -65,7 +65,7 @@ export const sentence = (words: TemplateStringsArray, ...values: readonly (Told 
   });
 
 /** Sentences one after the other. */
-export const joined = (sentences: readonly Told[], between: string): Sentence =>
+export const listed = (sentences: readonly Told[], between: string): Sentence =>
   sentences.flatMap((one, i) => sentence`${i === 0 ? "" : between}${one}`);
 
 function lengthIn({ unit, values, written, between = " to " }: Length, system: System): string {

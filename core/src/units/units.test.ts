@@ -5,7 +5,7 @@ import {
   inInches,
   inMetric,
   inSystem,
-  joined,
+  listed,
   metres,
   mm,
   readMeasure,
@@ -87,6 +87,6 @@ describe("lengths in inches and feet", () => {
     );
     expect(inSystem("5 mm", "imperial")).toBe("5 mm");
     expect(inSystem(shortMetres(3.048), "imperial")).toBe("10'");
-    expect(inMetric(joined([metres(1), sentence`about ${mm(2)}`, "three"], ", "))).toBe("1.00 m, about 2 mm, three");
+    expect(inMetric(listed([metres(1), sentence`about ${mm(2)}`, "three"], ", "))).toBe("1.00 m, about 2 mm, three");
   });
 });

@@ -1,7 +1,7 @@
 import { differenceD, FillRule, type PathD } from "clipper2-ts";
 import earcut from "earcut";
 import type { Vec2 } from "../geometry";
-import { areaTwice } from "./polygon";
+import { areaTwice, isWithin } from "./polygon";
 
 /** An area of the plan: its outer ring counter-clockwise, and its holes. */
 export interface Area {
@@ -13,16 +13,6 @@ export interface Area {
 const DECIMALS = 8;
 
 const pathOf = (ring: readonly Vec2[]): PathD => ring.map(([x, y]) => ({ x, y }));
-
-/** Whether a place lies in a ring, by the even-odd rule. */
-function isWithin([px, py]: Vec2, ring: readonly Vec2[]): boolean {
-  let inside = false;
-  ring.forEach(([x, y], i) => {
-    const [u, v] = ring[(i + ring.length - 1) % ring.length];
-    if (y > py !== v > py && px < ((u - x) * (py - y)) / (v - y) + x) inside = !inside;
-  });
-  return inside;
-}
 
 /**
  * What is left of a polygon where others are taken out of it, however those overlap: areas, and islands within their

@@ -3,7 +3,7 @@ import { kindOf, type Element } from "./kinds";
 import { blockCorner, type Block } from "./kinds/block";
 import type { Building } from "./kinds/building";
 import type { Box } from "./kinds/kind";
-import { longestSide } from "./polygon";
+import { isWithin, longestSide } from "./polygon";
 
 /** Whether an element is a thing that stands by itself; what lies on the ground, or closes the view, does not. */
 export const stands = (element: Element): boolean => kindOf(element).stands;
@@ -62,15 +62,7 @@ export function outlineOf(element: Element): readonly Vec2[] {
 }
 
 /** Whether an element is at a place of the plan. */
-export function standsAt(element: Element, [px, py]: Vec2): boolean {
-  const points = outlineOf(element);
-  let inside = false;
-  points.forEach(([x, y], i) => {
-    const [u, v] = points[(i + points.length - 1) % points.length];
-    if (y > py !== v > py && px < ((u - x) * (py - y)) / (v - y) + x) inside = !inside;
-  });
-  return inside;
-}
+export const standsAt = (element: Element, at: Vec2): boolean => isWithin(at, outlineOf(element));
 
 /** The places that an element can be changed by; of a round building and a flight of steps, none. */
 export const placesOf = (element: Element): readonly Vec2[] => kindOf(element).places(element);

@@ -127,3 +127,13 @@ export const circle = ([x, y]: Vec2, radius: number, n = 32): Vec2[] =>
     x + radius * Math.cos((2 * Math.PI * i) / n),
     y + radius * Math.sin((2 * Math.PI * i) / n),
   ]);
+
+/** Whether a place lies in a ring, by the even-odd rule. */
+export function isWithin([px, py]: Vec2, ring: readonly Vec2[]): boolean {
+  let inside = false;
+  ring.forEach(([x, y], i) => {
+    const [u, v] = ring[(i + ring.length - 1) % ring.length];
+    if (y > py !== v > py && px < ((u - x) * (py - y)) / (v - y) + x) inside = !inside;
+  });
+  return inside;
+}

@@ -150,6 +150,13 @@ describe("scenes over HTTP", () => {
 });
 
 describe("exports over HTTP", () => {
+  it("are told of as a list of formats, without what writes them", async () => {
+    const { body } = await request(app).get("/api/formats").set("Host", "localhost:4310");
+    expect(body).toContainEqual({ id: "png", label: "PNG", extension: "png", of: "drawing", dots: true });
+    expect(body).toContainEqual({ id: "obj", label: "OBJ", extension: "obj", of: "masses" });
+    expect((await request(app).post("/api/formats").set("Host", "localhost:4310")).status).toBe(405);
+  });
+
   it("are SVG in true mm, and PNG with its resolution written in", async () => {
     const address = (await create()).headers.location;
     const svg = await request(app).get(`${address}/exports/s1.svg`).buffer();

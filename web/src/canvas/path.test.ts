@@ -28,8 +28,8 @@ it("lines stand by themselves, and curves go through all their places", () => {
       xy: Float64Array.from([5, 5, 6, 6, 7, 5, 8, 8, 9, 9]),
       starts: Uint32Array.from([0, 3, 5]),
       t: new Float64Array(5),
-      tangents: new Float64Array(10),
-    } as never,
+      velocity: new Float64Array(10),
+    },
   });
   expect(context.said.join(" ")).toBe("M0,0 L1,1 M2,2 L3,3 M5,5 L6,6 L7,5 M8,8 L9,9");
 });

@@ -45,7 +45,7 @@ export function GroundFields() {
       if (elements.length)
         edit((next) => {
           next.ground = found.ground;
-          next.elements.push(...(elements as never[]));
+          next.elements.push(...elements);
         });
       const left = found.elements.length - elements.length;
       setNotes([

@@ -4,7 +4,7 @@ import { fileName } from "@zanvo/core/scene";
 import type { MeasuredWall } from "@zanvo/core/recover";
 import { download } from "../files";
 import { Button, Fold, IconButton, NumberField, Working, useWork } from "../ui";
-import { joined, metres } from "@zanvo/core/units";
+import { listed, metres } from "@zanvo/core/units";
 import { useMeasures } from "../units";
 import { useWalls } from "./Traced";
 import { onWall, removeEdge, WALLS, type Tracing } from "./tracing";
@@ -134,7 +134,7 @@ function WallRow({
               {measured.length === null
                 ? `${measured.bays.map((bay) => bay.toFixed(2)).join(" · ")} heights`
                 : measures(
-                    joined(
+                    listed(
                       measured.bays.map((bay) => metres(bay)),
                       " · ",
                     ),

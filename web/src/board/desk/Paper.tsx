@@ -9,8 +9,9 @@ export function Paper({ width, height }: { readonly width: number; readonly heig
     useCallback(
       (context) => {
         context.shadowColor = "rgba(0, 0, 0, 0.28)";
-        context.shadowBlur = 10;
-        context.shadowOffsetY = 3;
+        const density = window.devicePixelRatio || 1;
+        context.shadowBlur = 10 * density;
+        context.shadowOffsetY = 3 * density;
         context.fillStyle = "#fbf9f3";
         context.fillRect(0, 0, width, height);
       },

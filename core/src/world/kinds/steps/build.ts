@@ -1,5 +1,4 @@
-import { along, headingDirection, type Vec2 } from "../../../geometry";
-import type { Vec3 } from "../../../geometry";
+import { along, headingDirection, type Vec2, type Vec3 } from "../../../geometry";
 import type { Steps } from "./schema";
 import { extrude } from "../../shapes";
 import type { Solid } from "../../solid";
