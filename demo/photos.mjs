@@ -1,6 +1,5 @@
 // Renders the demo's photos from its own geometry with three in headless Chromium, once: node demo/photos.mjs [name
-// ...]
-// Each has a known camera, grain, and the lens noted in its EXIF; their true cameras stand beside them as JSON.
+// ...] Each has a known camera, grain, and the lens noted in its EXIF; their true cameras stand beside them as JSON.
 import { Buffer } from "node:buffer";
 import { readFileSync, writeFileSync } from "node:fs";
 import { dirname, join } from "node:path";

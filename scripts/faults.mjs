@@ -1,6 +1,5 @@
-// npm run faults: kills, full disks, I/O errors, two servers, fuzzed requests, shell calls and pictures, and a
-// browser that is
-// cut off. Prints what was attempted, what survived and what was lost, and fails on any loss, 5xx or hang. Ten
+// npm run faults: kills, full disks, I/O errors, two servers, fuzzed requests, shell calls and pictures, and a browser
+// that is cut off. Prints what was attempted, what survived and what was lost, and fails on any loss, 5xx or hang. Ten
 // minutes at most.
 import { Buffer } from "node:buffer";
 import { execFileSync } from "node:child_process";

@@ -16,8 +16,7 @@ const backUp = (script: string, file: string): Promise<void> =>
 
 /**
  * What is done every hour: the day's backup first, then what was deleted long ago is forgotten, and pictures that
- * nothing
- * names any more go to the bin. At the start only a backup is made, once the first pages are out.
+ * nothing names any more go to the bin. At the start only a backup is made, once the first pages are out.
  * @returns does one round, and ends them all
  */
 export function startChores(store: Store, pictures: Pictures, script: string, log: Logger) {

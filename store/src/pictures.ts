@@ -163,8 +163,7 @@ export function openPictures(file: string, database: string, clock: () => Date =
     },
     /**
      * Moves to the bin what no document names any more, and empties the bin of what has lain in it for a month. What
-     * was
-     * brought in less than a day ago may still be on its way into a document.
+     * was brought in less than a day ago may still be on its way into a document.
      */
     async sweep(isNamed: (picture: string) => Promise<boolean>): Promise<void> {
       const [folder, away] = [await own(), await bin()];

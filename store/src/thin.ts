@@ -7,8 +7,7 @@ type Rules = readonly (readonly [age: number, every: number])[];
 
 /**
  * Rules from the most generous one on: all are kept for an hour, then one in ten minutes for a day, one a day for a
- * month,
- * one a month for ever. Where that comes to more than the budget, it begins to thin earlier.
+ * month, one a month for ever. Where that comes to more than the budget, it begins to thin earlier.
  */
 const LADDER: readonly Rules[] = [0, MINUTE, 5 * MINUTE, 15 * MINUTE, HOUR].map((first) => [
   [5 * MINUTE, first / 5],

@@ -1,7 +1,6 @@
 /**
  * A name that nothing else has (RFC 9562, version 4). `crypto.randomUUID` is there only where the page comes from a
- * secure
- * origin, which a table reached over a plain network is not.
+ * secure origin, which a table reached over a plain network is not.
  */
 export function newId(): string {
   if (typeof crypto.randomUUID === "function") return crypto.randomUUID();

@@ -13,9 +13,8 @@ const ARM = 400;
 const LIES = 1.75;
 
 /**
- * How much longer a level way reads than it is where a picture is seen from so many times its own distance: what it
- * has of
- * depth is read that many times as deep, what runs across is not (La Gournerie, 1859 (from memory)).
+ * How much longer a level way reads than it is where a picture is seen from so many times its own distance: what it has
+ * of depth is read that many times as deep, what runs across is not (La Gournerie, 1859 (from memory)).
  */
 function reads(view: View, [x, y, z]: readonly [number, number, number], times: number): number {
   const depth = dot(view.forward, [x, y, z]);

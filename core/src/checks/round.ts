@@ -33,8 +33,7 @@ const finding = (ratio: number, rest: Pick<Finding, "id" | "where" | "at" | "mes
 
 /**
  * Round things that a curved lens draws longer than wide: towards a corner of the panel, and at the building that
- * suffers
- * most. A straight lens tells it by its angle.
+ * suffers most. A straight lens tells it by its angle.
  */
 export const stretchedRound: Check = ({ scene, shot, view }) => {
   if (view.law.straight) return [];

@@ -220,10 +220,8 @@ function intrudes(one: Element, other: Element): boolean {
 
 /**
  * The scene with one of two things moved over the ground as little as frees them of their tangent and leaves fewer in
- * the
- * shot; null where no move by two metres or less does, or both stay where they are. What is moved runs into nothing
- * that it
- * stood clear of.
+ * the shot; null where no move by two metres or less does, or both stay where they are. What is moved runs into nothing
+ * that it stood clear of.
  */
 export function nudgedBlock(
   scene: Scene,

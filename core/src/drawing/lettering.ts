@@ -1,9 +1,8 @@
 import type { Vec2 } from "../geometry";
 
 /**
- * Single-stroke lettering as draughtsmen use it, so that every output carries it as plain lines and needs no
- * typeface. A
- * glyph stands on a grid 4 wide and 6 high, y up: strokes split by "/", each a run of places as two digits.
+ * Single-stroke lettering as draughtsmen use it, so that every output carries it as plain lines and needs no typeface.
+ * A glyph stands on a grid 4 wide and 6 high, y up: strokes split by "/", each a run of places as two digits.
  */
 const GLYPHS: Readonly<Record<string, string>> = {
   0: "10 30 41 45 36 16 05 01 10",

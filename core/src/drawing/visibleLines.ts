@@ -48,9 +48,8 @@ function stretchesOf(seen: VisibleEdges, wanted: EdgeClass, out?: Uint8Array): r
 }
 
 /**
- * Details, thinned: none that is drawn nearer than a gap, mm, at both its ends and its middle, to one
- * kept before it. Far away, where they would clot into a black ball, fewer are left, and none that is shorter than
- * the gap.
+ * Details, thinned: none that is drawn nearer than a gap, mm, at both its ends and its middle, to one kept before it.
+ * Far away, where they would clot into a black ball, fewer are left, and none that is shorter than the gap.
  */
 export function thinned(view: View, details: readonly Segment[], gap: number): Segment[] {
   const kept = new Map<number, (readonly [Vec2, Vec2])[]>();

@@ -232,9 +232,8 @@ export function fromGeoJson(
 const degree = (value: number): number => Number(value.toFixed(10));
 
 /**
- * The masses of a scene as GeoJSON (RFC 7946), on the Earth where the scene's origin is: footprints with their
- * heights, and
- * streets, canals and bridges as lines. Skylines, which only close a view, are left out.
+ * The masses of a scene as GeoJSON (RFC 7946), on the Earth where the scene's origin is: footprints with their heights,
+ * and streets, canals and bridges as lines. Skylines, which only close a view, are left out.
  */
 export function toGeoJson({ elements, ground = { longitude: 0, latitude: 0, north: 0 } }: Scene): object {
   const earth = (place: Vec2) => toEarth(ground, place).map(degree);

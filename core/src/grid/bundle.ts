@@ -16,10 +16,9 @@ export interface Spread {
 
 /**
  * A loose bundle: lines that all run to one vanishing point, clipped to the panel, evenly turned or evenly spaced at
- * the
- * panel's edge. Towards the pin every second line ends wherever neighbours would come nearer than the least gap, then
- * every second of the rest, and all end short of the pin. The line through `through` (the horizon, for level sets) is
- * always one of them.
+ * the panel's edge. Towards the pin every second line ends wherever neighbours would come nearer than the least gap,
+ * then every second of the rest, and all end short of the pin. The line through `through` (the horizon, for level sets)
+ * is always one of them.
  * @returns x1 y1 x2 y2 of each line, in sheet mm
  */
 export function bundle(

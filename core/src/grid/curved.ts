@@ -10,9 +10,8 @@ const HALVINGS = 4;
 
 /**
  * A bundle in a curved lens: half great circles from a point to its opposite, evenly turned about both, `spacing` mm
- * apart
- * midway at the scale of the middle of the picture. Towards either end every second one stops wherever neighbours would
- * come nearer than the least gap, and all stop short of the point. The one towards `through` is always there.
+ * apart midway at the scale of the middle of the picture. Towards either end every second one stops wherever neighbours
+ * would come nearer than the least gap, and all stop short of the point. The one towards `through` is always there.
  * @param through a world direction away from the point
  */
 export function curvedBundle(

@@ -7,9 +7,8 @@ export const FADES = [1, 0.72, 0.46, 0.22] as const;
 
 /**
  * A plane's lines cut where the plane is a quarter, a half, three quarters and all of `reach` metres before the eye,
- * one
- * group for each step; what lies farther is left out. The inverse of the depth changes evenly along a drawn line, which
- * is what makes the cuts exact (straight lens).
+ * one group for each step; what lies farther is left out. The inverse of the depth changes evenly along a drawn line,
+ * which is what makes the cuts exact (straight lens).
  */
 export function fadeSteps(
   view: View,

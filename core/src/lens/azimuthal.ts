@@ -18,11 +18,9 @@ const MIDDLE = 1e-9;
 
 /**
  * A law that is round about the gaze. Along a great circle at unit speed and at the slant psi to the radius, theta' =
- * cos
- * psi, phi' = sin psi / sin theta, theta'' = cot theta sin^2 psi, phi'' = -2 cot theta theta' phi' (geodesics in polar
- * coordinates), so that the second derivative of r(theta) e(phi) has the parts r'' cos^2 psi + (r' cot theta - r /
- * sin^2
- * theta) sin^2 psi along the radius and 2 sin psi cos psi (r' - r cot theta) / sin theta across it.
+ * cos psi, phi' = sin psi / sin theta, theta'' = cot theta sin^2 psi, phi'' = -2 cot theta theta' phi' (geodesics in
+ * polar coordinates), so that the second derivative of r(theta) e(phi) has the parts r'' cos^2 psi + (r' cot theta - r
+ * / sin^2 theta) sin^2 psi along the radius and 2 sin psi cos psi (r' - r cot theta) / sin theta across it.
  */
 export function azimuthal({ id, limit: degrees, radius, angle, slope, curve, straight = false }: Radius): LensLaw {
   const limit = radians(degrees);

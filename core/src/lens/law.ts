@@ -23,8 +23,7 @@ export interface LensLaw {
   velocity(direction: Vec3, velocity: Vec3): Vec2;
   /**
    * A bound on how fast that velocity itself changes while a direction runs along a great circle at unit speed,
-   * anywhere
-   * up to so far `off`: the second derivative of a picture curve, by which it may depart from its chords.
+   * anywhere up to so far `off`: the second derivative of a picture curve, by which it may depart from its chords.
    */
   curvatureBound(off: number): number;
   /**

@@ -5,11 +5,9 @@ import { carried, type Called } from "./carry";
 import { fit } from "./fit";
 
 /**
- * How a lens bows what is straight: a place at a distance r from the centre, in half diagonals of the picture, is
- * seen at
- * r (1 + k1 r^2 + k2 r^4): barrels have a negative k1, pincushions a positive one (Brown, Photogrammetric Engineering
- * 37, 1971 (from
- * memory); OpenCV's model with both focal lengths set to half the diagonal).
+ * How a lens bows what is straight: a place at a distance r from the centre, in half diagonals of the picture, is seen
+ * at r (1 + k1 r^2 + k2 r^4): barrels have a negative k1, pincushions a positive one (Brown, Photogrammetric
+ * Engineering 37, 1971 (from memory); OpenCV's model with both focal lengths set to half the diagonal).
  */
 export interface Bow {
   readonly centre: Vec2;

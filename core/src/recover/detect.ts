@@ -114,9 +114,8 @@ interface Ends {
 }
 
 /**
- * The straight edge that a region makes: the axis of the rectangle through its centre of weight, along its longer
- * axis of
- * inertia. Null where the rectangle is short, thick, or holds much else.
+ * The straight edge that a region makes: the axis of the rectangle through its centre of weight, along its longer axis
+ * of inertia. Null where the rectangle is short, thick, or holds much else.
  */
 function straight({ width, size }: Slopes, region: Int32Array, n: number, least: number): Ends | null {
   let [w, cx, cy] = [0, 0, 0];
@@ -199,8 +198,7 @@ function joined(segments: readonly Ends[], off: number): Ends[] {
 /**
  * Straight edges of a picture, the longest first: px whose brightness slopes one way are grown into regions from the
  * steepest on, each becomes the line of its longer axis, and is then laid between px on the whole picture (after
- * Grompone
- * von Gioi, Jakubowicz, Morel and Randall, LSD, IEEE PAMI 32, 2010 (from memory)).
+ * Grompone von Gioi, Jakubowicz, Morel and Randall, LSD, IEEE PAMI 32, 2010 (from memory)).
  * @param tell told how much is done, 0 to 1
  * @throws NoAnswer for a picture of next to no px
  */

@@ -322,9 +322,8 @@ function plumbOf(reference: Reference, points: ReadonlyMap<string, RecoveredPoin
 
 /**
  * What is wrong in a scan of one's own drawing, by what was traced in it: edges that miss their point, leaning
- * uprights, points off the horizon,
- * corners that do not close or do not stand above one another, and walls that read other than they are meant. Nothing
- * within what a pencil can keep.
+ * uprights, points off the horizon, corners that do not close or do not stand above one another, and walls that read
+ * other than they are meant. Nothing within what a pencil can keep.
  */
 export function checkDrawn(reference: Reference): Misdrawn[] {
   const points = new Map(

@@ -139,9 +139,8 @@ function family(
 
 /**
  * Families of edges that meet, the ones with most length first: again and again the point that most of what is left
- * agrees
- * with, out of crossings of seeded pairs, settled by all that agree (random samples: Fischler and Bolles, CACM 24,
- * 1981 (from memory)).
+ * agrees with, out of crossings of seeded pairs, settled by all that agree (random samples: Fischler and Bolles, CACM
+ * 24, 1981 (from memory)).
  * @param segments the longest first
  * @throws NoAnswer where no family stands out
  */

@@ -26,10 +26,8 @@ export function upOf({ pitch, roll }: { readonly pitch: number; readonly roll: n
 
 /**
  * A thing's height in eye heights: its foot is where the line of sight meets the ground, its top the place of the
- * upright
- * over the foot that comes nearest to the line of sight to it (single view metrology: Criminisi, Reid and Zisserman,
- * IJCV
- * 40, 2000 (from memory)). Null where the foot is not below the horizon.
+ * upright over the foot that comes nearest to the line of sight to it (single view metrology: Criminisi, Reid and
+ * Zisserman, IJCV 40, 2000 (from memory)). Null where the foot is not below the horizon.
  */
 function inEyeHeights({ x1, y1, x2, y2 }: HeightLine, f: number, [cx, cy]: Vec2, up: Vec3): number | null {
   const ray = (x: number, y: number): Vec3 => unit([(x - cx) / f, (y - cy) / f, 1]);

@@ -158,9 +158,8 @@ function inPixels(
 /**
  * The vanishing point of a family of edges: the point for which the squared misses of their ends are least (Caprile and
  * Torre, IJCV 4, 1990; Hartley and Zisserman, Multiple View Geometry, 2004, ch. 8 (from memory)), found on the sphere
- * so
- * that points at infinity are points like any other. It starts from the pair of edges that most others agree with, and
- * leaves strays out.
+ * so that points at infinity are points like any other. It starts from the pair of edges that most others agree with,
+ * and leaves strays out.
  * @param sigma standard deviation of the hand at an end, px
  * @throws NoAnswer for fewer than two edges that have a length, or edges that all lie on one line
  */

@@ -50,13 +50,9 @@ export function linesOf(segments: readonly Segment[], { x, y, size }: Norm): Lin
 
 /**
  * How far a segment misses a homogeneous point v: the square root of the sum of the squared distances of both ends to
- * the
- * line through v that fits them best, signed, in the unit of the norm. With q1, q2 the ends seen from v it is the
- * smaller
- * eigenvalue of their scatter, (S - sqrt(S^2 - 4 X^2)) / 2 with S = q1^2 + q2^2 and X = q1 x q2, written so that it
- * holds
- * for points at infinity, too (w = 0). Weighted, its
- * standard deviation is that of the hand.
+ * the line through v that fits them best, signed, in the unit of the norm. With q1, q2 the ends seen from v it is the
+ * smaller eigenvalue of their scatter, (S - sqrt(S^2 - 4 X^2)) / 2 with S = q1^2 + q2^2 and X = q1 x q2, written so
+ * that it holds for points at infinity, too (w = 0). Weighted, its standard deviation is that of the hand.
  */
 export function miss({ data }: Lines, i: number, v: Vec3): number {
   const o = WIDE * i;

@@ -6,9 +6,8 @@ import { eyeOf } from "./walls";
 
 /**
  * A shot whose view is a reference's: the picture fills a panel of its own shape on the sheet and lies under it, the
- * eye
- * stands where it stood, as high as anything known tells, and the gaze is turned so that the left and right sets run
- * along an orientation.
+ * eye stands where it stood, as high as anything known tells, and the gaze is turned so that the left and right sets
+ * run along an orientation.
  * @throws NoAnswer where the picture does not tell its lens
  */
 export function shotFrom(base: Shot, { heading }: Pick<Orientation, "heading">, reference: Reference): Shot {

@@ -96,11 +96,9 @@ function axesFrom(first: Vec3, second: Vec3): Axes {
 
 /**
  * The whole view at once: focal length, rotation and, where three points tell it, the centre, fitted to all edges of
- * all
- * families under the condition that the first two level families and the uprights are at right angles (Hartley and
+ * all families under the condition that the first two level families and the uprights are at right angles (Hartley and
  * Zisserman, Multiple View Geometry, 2004, ch. 8 (from memory)). Further level families may run any level way. Bounds
- * come
- * from the information matrix.
+ * come from the information matrix.
  * @throws NoAnswer where no family has two edges that meet
  */
 export function recoverView(families: readonly Family[], asked: Asked): RecoveredView {

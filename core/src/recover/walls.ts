@@ -185,8 +185,7 @@ interface Placed {
 
 /**
  * Blocks behind the walls of a reference, in the world of a shot that was made of it: two walls that share an upright
- * make
- * one, a single one is taken to be 8 m deep.
+ * make one, a single one is taken to be 8 m deep.
  * @throws NoAnswer where a wall cannot be measured
  */
 export function blocksOf(

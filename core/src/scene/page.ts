@@ -28,8 +28,7 @@ export function pageOnSheet(panels: readonly Shot[], sheet: Sheet): Shot[] {
 
 /**
  * A panel split in two by a gutter: the first keeps the shot, the second is a copy to be looked into from elsewhere.
- * Each
- * has the whole picture in its own frame.
+ * Each has the whole picture in its own frame.
  * @param next id and name of the second, and the page both lie on
  */
 export function splitPanel(

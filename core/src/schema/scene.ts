@@ -100,8 +100,7 @@ const SightedSideSchema = strict({ upper: Tilt, lower: Type.Optional(Tilt) });
 
 /**
  * What was read off a pencil at arm's length: the near corner's upright (mm of the sheet), tilts of the edges that
- * leave
- * it towards the horizon (degrees), height against width, and the left part against the right one.
+ * leave it towards the horizon (degrees), height against width, and the left part against the right one.
  */
 const SightingsSchema = strict({
   x: Millimetres,

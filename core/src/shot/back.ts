@@ -27,8 +27,7 @@ export const following = (shots: readonly Shot[], changed: Shot): readonly (read
 
 /**
  * The whole world as two discs back to back, in two panels side by side whose rims touch: the shot before the eye on
- * the
- * left, and on the right what is behind it. A lens that is not round is left as it is.
+ * the left, and on the right what is behind it. A lens that is not round is left as it is.
  * @param next id and name of the second, and the page both lie on
  */
 export function twoDiscs(

@@ -1,8 +1,7 @@
 /**
  * Curves on the sheet. Curve i has its vertices from `starts[i]` to the next start: places (x y, mm), each exactly on
- * the
- * curve, the velocity of the curve there, and the parameter that this velocity is by; the chords between are within the
- * tolerance of it.
+ * the curve, the velocity of the curve there, and the parameter that this velocity is by; the chords between are within
+ * the tolerance of it.
  */
 export interface Curves {
   readonly xy: Float64Array;

@@ -47,11 +47,9 @@ const ASIDE = 1e-9;
 /**
  * Draws the stretch of a great circle from `from` to `to` (radians), cut at what the lens shows, at the seam of an
  * unrolled one, and at the panel. A chord over a step h departs from its curve by at most h^2 / 8 times the bound on
- * the
- * second derivative, which the law gives for the farthest place of the step (no farther off than the farther end plus
- * h / 2): stretches are halved until that is small or the stretch cannot touch the panel, and then divided evenly so
- * that it
- * is within the tolerance.
+ * the second derivative, which the law gives for the farthest place of the step (no farther off than the farther end
+ * plus h / 2): stretches are halved until that is small or the stretch cannot touch the panel, and then divided evenly
+ * so that it is within the tolerance.
  */
 export function drawGreatCircle(
   view: View,

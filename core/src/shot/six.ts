@@ -50,8 +50,7 @@ export function slidTo(shot: Shot, first: Vec3, place: readonly [number, number]
 
 /**
  * Three directions at right angles from two, all in eye axes: the second is first laid square to the first, the third
- * is
- * their cross product, which reads second x first here as right, up and forward are left-handed.
+ * is their cross product, which reads second x first here as right, up and forward are left-handed.
  */
 export function sixPoints(first: Vec3, second: Vec3): readonly [Vec3, Vec3, Vec3] {
   const a = unit(first);

@@ -80,9 +80,8 @@ function squareCentre(
 
 /**
  * The view through any lens behind two or three vanishing points of directions at right angles, as `solvePins` has it
- * for
- * the straight one. In a curved lens the angle between two pins depends on the picture distance alone, once C is known;
- * three pins fix C as well.
+ * for the straight one. In a curved lens the angle between two pins depends on the picture distance alone, once C is
+ * known; three pins fix C as well.
  * @throws NoAnswer when no such view is found
  */
 export function solvePinsThrough(law: LawId, pins: readonly Vec2[], centre?: Vec2, horizonY?: number): Solved {

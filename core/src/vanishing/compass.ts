@@ -38,12 +38,9 @@ export const byCompass = ({ law }: View): boolean => law.id === "stereographic" 
 
 /**
  * The compass arc of a plane through the eye. Stereographic, exact, with k = 2d and the plane's unit normal (na, nb,
- * nc) in
- * eye axes: foot C + (k na / nc, -k nb / nc), radius k / |nc|. Equidistant, the school of Barre and Flocon (La
- * perspective
- * curviligne, 1968 (from memory)): with R = pi d / 2 the circle through both rim points across the radius of the
- * plane's
- * own point, at q from C, and the place at R - q on the other side.
+ * nc) in eye axes: foot C + (k na / nc, -k nb / nc), radius k / |nc|. Equidistant, the school of Barre and Flocon (La
+ * perspective curviligne, 1968 (from memory)): with R = pi d / 2 the circle through both rim points across the radius
+ * of the plane's own point, at q from C, and the place at R - q on the other side.
  * @param normal world direction at right angles to the plane
  */
 export function compassArc(view: View, normal: Vec3, id: string, name: string): CompassArc {
@@ -161,9 +158,8 @@ export function lineArcs(view: View, pin: Pin, step = 15): CompassArc[] {
 }
 
 /**
- * The line on which the feet of all arcs through a point lie, in the stereographic lens: wa X + wb Y + k wc = 0 from
- * C, X
- * right and Y up. Null for a point at C itself, whose lines are straight.
+ * The line on which the feet of all arcs through a point lie, in the stereographic lens: wa X + wb Y + k wc = 0 from C,
+ * X right and Y up. Null for a point at C itself, whose lines are straight.
  */
 export function footLine(view: View, pin: Pin): FootLine | null {
   if (view.law.id !== "stereographic") return null;

@@ -127,8 +127,7 @@ const FLATTEST = 0.5;
 
 /**
  * The rise of a slope whose upper or lower point is put elsewhere, in degrees; the view stays, and the point keeps to
- * the
- * upright through its level one.
+ * the upright through its level one.
  * @param to where the point is wanted, sheet mm
  * @throws NoAnswer where the slope would be none
  */

@@ -66,8 +66,7 @@ export function slopeAxis(view: View, { heading }: Pick<Orientation, "heading">,
 
 /**
  * The pins of a shot: left and right of every orientation, the uprights, and both points of every slope; in a curved
- * lens
- * the opposite of each, too.
+ * lens the opposite of each, too.
  */
 export function pinsOf(orientations: readonly Orientation[], shot: Shot): Pin[] {
   const view = viewOf(shot);

@@ -6,8 +6,7 @@ export type VanishingPoint =
   | { readonly at: Vec2 }
   /**
    * Degrees clockwise from right, in [0, 180): all lines of the set are drawn at this angle. Null in a curved lens,
-   * which
-   * only leaves out points that lie beyond what it shows.
+   * which only leaves out points that lie beyond what it shows.
    */
   | { readonly at: null; readonly angle: number | null };
 

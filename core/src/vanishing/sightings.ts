@@ -77,8 +77,7 @@ export function viewOfSightings(orientation: Orientation, shot: Shot, s: Sightin
 
 /**
  * The building that was sighted, standing in the view of its sightings: its near corner's foot on the ground, its
- * height
- * against that of the eye, and its two walls as wide as the parts were seen.
+ * height against that of the eye, and its two walls as wide as the parts were seen.
  * @throws NoAnswer where the corner's foot is not on the ground, or no parts were compared
  */
 export function buildingOfSightings(

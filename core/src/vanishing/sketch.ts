@@ -53,8 +53,7 @@ export function impossible({ left, right, third }: Sketch): string | null {
 
 /**
  * The shot seen as a sketch has its points: its left point that of the orientation's left set. With two points the
- * centre
- * of vision is taken level with them, before the panel's middle where that lies between them, else midway.
+ * centre of vision is taken level with them, before the panel's middle where that lies between them, else midway.
  * @throws NoAnswer when no eye sees such points at right angles, with the reason
  */
 export function viewOfSketch(orientation: Orientation, shot: Shot, { left, right, third }: Sketch): Shot {

@@ -10,10 +10,8 @@ const same = <T>(a: readonly T[], b: readonly T[]): boolean =>
 
 /**
  * A look at worlds that keeps what it saw: for as long as nothing in the world changes, a place is worked out once,
- * whichever
- * shots look from it. The parts of a fresh look are handed out as they come, the nearest first; a look that is not
- * carried
- * to its end leaves nothing.
+ * whichever shots look from it. The parts of a fresh look are handed out as they come, the nearest first; a look that
+ * is not carried to its end leaves nothing.
  */
 export function visibilityCache(): (elements: readonly Element[], eye: Vec3) => Generator<VisibleEdges, VisibleEdges> {
   const build = buildCache();

@@ -79,8 +79,8 @@ const stretchesOf = (seen: VisibleEdges, wanted: (i: number) => boolean): [Vec3,
 
 /**
  * Compares what is seen with rays of `three` at places of all stretches, and in the middle of all details: where they
- * differ, a
- * ray to some place within 5 mm must answer as we do. @returns how many places were looked at, and how many differed
+ * differ, a ray to some place within 5 mm must answer as we do. @returns how many places were looked at, and how many
+ * differed
  */
 function compared({ solids, details }: Built, eye: Vec3): readonly [number, number] {
   const meshes = solids.map(meshOf);
@@ -148,9 +148,8 @@ describe("which stretches are seen", () => {
             const reach = way.length();
             const hit = stopped(meshes, eye, p);
             if (hit !== (edgeClass === HIDDEN)) {
-              // The answers may differ only where a step of 2 mm changes what the other blocks hide, or where the
-              // line of
-              // sight grazes the block's own silhouette.
+              // The answers may differ only where a step of 2 mm changes what the other blocks hide, or where the line
+              // of sight grazes the block's own silhouette.
               const others = meshes.filter((_, n) => n !== seen.solid[i]);
               const steps = [
                 [0, 0, 0],

@@ -11,10 +11,9 @@ export const TOUCH = 1e-6;
 const RIM = 1e-9;
 
 /**
- * A convex piece of a face as it stands in the way of the eye: hidden is what lies beyond its plane, inside every
- * side plane through the
- * eye and one edge of the piece. All planes are rows nx ny nz k with n . p - k; the first is negative beyond the face,
- * the others positive inside.
+ * A convex piece of a face as it stands in the way of the eye: hidden is what lies beyond its plane, inside every side
+ * plane through the eye and one edge of the piece. All planes are rows nx ny nz k with n . p - k; the first is negative
+ * beyond the face, the others positive inside.
  */
 export interface Occluder {
   readonly solid: number;

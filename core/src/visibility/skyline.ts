@@ -20,9 +20,8 @@ interface Sky {
 
 /**
  * The slopes that a convex piece covers in every direction between two azimuths of a bin: those it covers at both.
- * Along a
- * straight edge the slope is a sine of the azimuth, and strays between them by next to nothing; null where it covers
- * none.
+ * Along a straight edge the slope is a sine of the azimuth, and strays between them by next to nothing; null where it
+ * covers none.
  */
 function covered(loop: readonly Vec3[], from: number, to: number): readonly [number, number] | null {
   let [low, high] = [-Infinity, Infinity];
@@ -90,11 +89,9 @@ function nearest(vertices: readonly Vec3[]): number {
 const farthest = (vertices: readonly Vec3[]): number => Math.max(...vertices.map(([x, y]) => Math.hypot(x, y)));
 
 /**
- * Which solids are hidden whole by what stands wholly before them. A skyline is kept of the elevations that are
- * covered in each
- * direction, and grows by the faces that lie nearer than the solid that is asked for: it never calls hidden what is
- * seen,
- * and may call seen what is hidden.
+ * Which solids are hidden whole by what stands wholly before them. A skyline is kept of the elevations that are covered
+ * in each direction, and grows by the faces that lie nearer than the solid that is asked for: it never calls hidden
+ * what is seen, and may call seen what is hidden.
  * @param occluders the pieces of faces that stand in the eye's way
  */
 export function hiddenWhole(solids: readonly Solid[], occluders: readonly Occluder[], eye: Vec3): Uint8Array {

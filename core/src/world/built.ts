@@ -24,9 +24,8 @@ export const build = (elements: readonly Element[]): Solid[] =>
 export const built = (elements: readonly Element[]): Built => buildCache()(elements);
 
 /**
- * A builder that keeps what it built: elements that come again as they were have the same solids again, so that what
- * is known
- * of them still holds.
+ * A builder that keeps what it built: elements that come again as they were have the same solids again, so that what is
+ * known of them still holds.
  */
 export function buildCache(): (elements: readonly Element[]) => Built {
   let kept = new Map<string, { readonly as: string; readonly built: Built }>();

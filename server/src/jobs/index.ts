@@ -8,8 +8,7 @@ export { Busy, Cancelled, TooHeavy } from "./pool";
 
 /**
  * Saving must not wait long, and drawing must not take the machine. Documents of which nearly all is known have a
- * thread
- * of their own, so that none of them waits for one that is looked at for the first time.
+ * thread of their own, so that none of them waits for one that is looked at for the first time.
  */
 const SAVES: Limits = { threads: [1, 1], queue: 500, seconds: 60, megabytes: 1500 };
 const DOCUMENTS: Limits = { threads: [1, 1], queue: 500, seconds: 60, megabytes: 1500 };

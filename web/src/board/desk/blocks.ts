@@ -21,8 +21,7 @@ export const standingOf = (elements: readonly Element[]): Block[] =>
 
 /**
  * The element moved over the ground so that the foot of its near corner is seen `by` mm away from where it was, drawn
- * to
- * corners and street lines of the others within `reach` mm. Null where that would be above the horizon.
+ * to corners and street lines of the others within `reach` mm. Null where that would be above the horizon.
  */
 export function moveElement(view: View, element: Element, others: readonly Element[], by: Vec2, reach: number) {
   const box = boxOf(element);

@@ -47,10 +47,8 @@ function shown(show: (seen: VisibleEdges) => void): (part: VisibleEdges) => void
 
 /**
  * Hidden lines, worked out beside the page. While a newer state waits, the last finished one stays; of several that
- * come
- * while one is being worked out, only the newest is taken up, and a long run is given up for it. Where nothing is
- * shown yet,
- * what stands nearest is shown first.
+ * come while one is being worked out, only the newest is taken up, and a long run is given up for it. Where nothing is
+ * shown yet, what stands nearest is shown first.
  */
 export function useSeen(elements: readonly Element[], x: number, y: number, z: number): VisibleEdges {
   const asker = useId();
