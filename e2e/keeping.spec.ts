@@ -169,7 +169,7 @@ test("the drawing is saved as SVG in true mm and as PNG of a chosen resolution",
 });
 
 test("shelf, board, set-up sheet and guide meet WCAG AA, by day and under the lamp", async ({ page }) => {
-  const faults = async () => {
+  const axeViolations = async () => {
     const { violations } = await new AxeBuilder({ page })
       .withTags(["wcag2a", "wcag2aa", "wcag21aa", "wcag22aa"])
       .analyze();
@@ -177,7 +177,7 @@ test("shelf, board, set-up sheet and guide meet WCAG AA, by day and under the la
   };
   await page.goto("/");
   await expect(page.getByRole("button", { name: "Start a new scene" })).toBeVisible();
-  expect(await faults()).toEqual([]);
+  expect(await axeViolations()).toEqual([]);
   await lay(
     page,
     (scene) =>
@@ -194,33 +194,33 @@ test("shelf, board, set-up sheet and guide meet WCAG AA, by day and under the la
   );
   for (const stage of ["Sheet", "Eye level", "Points", "Grid", "Masses", "Hand-over"]) {
     await page.getByRole("button", { name: stage, exact: true }).click();
-    expect(await faults()).toEqual([]);
+    expect(await axeViolations()).toEqual([]);
   }
   await page.getByRole("button", { name: "Points", exact: true }).click();
   for (const fold of ["Directions and slopes", "Points from a sketch"]) await page.getByText(fold).click();
   await page.getByRole("button", { name: "Add a slope" }).click();
   await page.getByRole("button", { name: "Lay out the points" }).click();
-  expect(await faults()).toEqual([]);
+  expect(await axeViolations()).toEqual([]);
   await page.getByText("Lens and curved systems").click();
   await page.getByLabel("Curved system").selectOption("six-disc");
   await page.getByRole("button", { name: "Set up this system" }).click();
   await page.getByRole("checkbox", { name: "Compass arcs over the curves" }).check();
   await page.getByRole("button", { name: "Pick a line to draw by compass" }).click();
   await page.getByRole("button", { name: "Name, swap or mirror the points" }).click();
-  expect(await faults()).toEqual([]);
+  expect(await axeViolations()).toEqual([]);
   await page.getByRole("button", { name: "Done" }).click();
   await page.getByRole("button", { name: "Place six points by hand" }).click();
-  expect(await faults()).toEqual([]);
+  expect(await axeViolations()).toEqual([]);
   await page.keyboard.press("Escape");
   await page.getByRole("button", { name: "Lamp" }).click();
-  expect(await faults()).toEqual([]);
+  expect(await axeViolations()).toEqual([]);
   await page.getByRole("link", { name: "Guide" }).click();
   await expect(page.getByRole("heading", { level: 1 })).toBeVisible();
-  expect(await faults()).toEqual([]);
+  expect(await axeViolations()).toEqual([]);
   await page.getByRole("button", { name: "Back" }).click();
   await page.getByRole("link", { name: "Set-up sheet to print" }).click();
   await expect(page.getByRole("link", { name: "Save as PDF" })).toBeVisible();
-  expect(await faults()).toEqual([]);
+  expect(await axeViolations()).toEqual([]);
 });
 
 test("a scene that is not there, and an address that is not, say so", async ({ page }) => {

@@ -20,7 +20,8 @@ export const plan = (page: Page) => page.getByRole("application", { name: "Plan"
 export async function onPlan(page: Page, change: (scene: Scene) => void = () => undefined): Promise<string> {
   const id = await lay(page, (scene) => {
     scene.orientations[0].heading = 0;
-    scene.elements.push(loft);
+    // A copy: what a journey changes of it is no other journey's.
+    scene.elements.push(structuredClone(loft));
     change(scene);
   });
   await page.getByRole("link", { name: "Plan", exact: true }).click();

@@ -1,6 +1,6 @@
 import type { Card, DeletedCard, FormatInfo, Picture, PrintStatus, RemovedPicture, Version } from "@zanvo/core/answers";
 import type { Tiling } from "@zanvo/core/print";
-import type { Fault } from "@zanvo/core/problem";
+import type { ValidationError } from "@zanvo/core/problem";
 import type { Scene } from "@zanvo/core/scene";
 import type { System } from "@zanvo/core/units";
 
@@ -20,7 +20,7 @@ export class Refusal extends Error {
   constructor(
     readonly status: number,
     message: string,
-    readonly faults: readonly Fault[] = [],
+    readonly errors: readonly ValidationError[] = [],
     readonly current?: Card & { readonly document: Scene },
   ) {
     super(message);
@@ -43,7 +43,7 @@ async function send(path: string, init: RequestInit = {}): Promise<Response> {
   if (answer.ok) return answer;
   const problem = (await answer.json().catch(() => ({}))) as {
     detail?: string;
-    errors?: Fault[];
+    errors?: ValidationError[];
     current?: Card & { document: Scene };
   };
   throw new Refusal(
@@ -80,7 +80,7 @@ export const createScene = async (text: string): Promise<Card> =>
   (await send("/api/scenes", { method: "POST", ...json(text) })).json() as Promise<Card>;
 
 /**
- * Whether the server would take a scene, without keeping it. @throws Refusal with the first fault where it would not
+ * Whether the server would take a scene, without keeping it. @throws Refusal with the first error where it would not
  */
 export async function checkScene(scene: Scene): Promise<void> {
   await send("/api/check", { method: "POST", ...json(JSON.stringify(scene)) });

@@ -11,7 +11,7 @@ export { checker } from "./checker";
 
 /**
  * A scene from the text of a `*.zanvo.json` document of any known version, and whether it was of an older one.
- * @throws BadInput with the place of the first fault
+ * @throws BadInput with the place of the first error
  */
 export function readDocument(text: string): { readonly scene: Scene; readonly upgraded: boolean } {
   const given = readJson(text);
@@ -19,7 +19,7 @@ export function readDocument(text: string): { readonly scene: Scene; readonly up
   return { scene: checkScene(current), upgraded: current !== given };
 }
 
-/** The scene in a document's text. @throws BadInput with the place of the first fault */
+/** The scene in a document's text. @throws BadInput with the place of the first error */
 export const readScene = (text: string): Scene => readDocument(text).scene;
 
 /** A scene as the text of a document. */

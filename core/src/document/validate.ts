@@ -1,8 +1,9 @@
-import { BadInput, type Fault } from "../problem";
+import { BadInput, type ValidationError } from "../problem";
 import { DEFAULT_SHOW, detailSwitch } from "../drawing";
 import { LAWS } from "../lens";
 import { MAX_ELEMENTS, type Scene } from "../scene";
-import { DETAIL_KINDS, elementFault, kindOf, type Element } from "../world";
+import { inMetric } from "../units";
+import { DETAIL_KINDS, validateElement, kindOf, type Element } from "../world";
 import { elementFits, sceneFits } from "./compiled";
 import { fitting } from "./fitting";
 
@@ -26,7 +27,7 @@ export const summaryOf = (element: Element): ElementSummary => ({
 });
 
 /** The first thing of which a scene has more than a drawing could want. */
-function excess({ orientations, shots }: Scene, elements: readonly ElementSummary[]): Fault | undefined {
+function excess({ orientations, shots }: Scene, elements: readonly ElementSummary[]): ValidationError | undefined {
   const steps = elements.reduce((sum, one) => sum + one.steps, 0);
   if (steps > MAX_STEPS)
     return { path: "elements", message: `have ${steps} steps in all their flights; ${MAX_STEPS} are the most.` };
@@ -64,8 +65,8 @@ function checkIds(list: string, items: readonly { readonly id: string }[]): void
 
 /** Refuses what cannot stand. @param at its place in the list of elements */
 function checkSense(element: Element, at: number): void {
-  const fault = elementFault(element);
-  if (fault) throw new BadInput([{ path: `elements/${at}/${fault.field}`, message: fault.message }]);
+  const invalid = validateElement(element);
+  if (invalid) throw new BadInput([{ path: `elements/${at}/${invalid.field}`, message: inMetric(invalid.message) }]);
 }
 
 /**
@@ -98,7 +99,7 @@ function checkWhole(scene: Scene, elements: readonly ElementSummary[]): void {
   });
 }
 
-/** A value checked as a scene of the current version. @throws BadInput with the place of the first fault */
+/** A value checked as a scene of the current version. @throws BadInput with the place of the first error */
 export function checkScene(value: unknown): Scene {
   const scene = fitting(sceneFits(), value);
   checkWhole(scene, scene.elements.map(summaryOf));

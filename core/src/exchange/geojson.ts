@@ -1,7 +1,8 @@
 import { around, type Vec2 } from "../geometry";
 import { BadInput } from "../problem";
 import type { Scene } from "../scene";
-import { elementFault, KINDS, kindOf, outlineOf, placesOf, tidy, type Element } from "../world";
+import { inMetric } from "../units";
+import { KINDS, kindOf, outlineOf, placesOf, tidy, validateElement, type Element } from "../world";
 import { toEarth, toWorld, type Ground } from "./ground";
 
 /** What came of a file of real ground. */
@@ -196,9 +197,9 @@ export function fromGeoJson(
       kind: kind.kind,
       name: nameOf(properties) ?? `${kind.word} ${at + 1}`,
     } as Element;
-    const fault = elementFault(element);
-    if (fault) note(at, fault.message);
-    return fault ? [] : [element];
+    const invalid = validateElement(element);
+    if (invalid) note(at, inMetric(invalid.message));
+    return invalid ? [] : [element];
   };
   const streets = lines.flatMap(({ at, path, properties }) =>
     standing(

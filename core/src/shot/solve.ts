@@ -2,6 +2,7 @@ import { cross, distance2, dot, middle, scale, unit, type Vec2, type Vec3 } from
 import type { LawId } from "../lens";
 import { NoAnswer } from "../problem";
 import type { Scene } from "../scene";
+import { mm, sentence } from "../units";
 import { gazeOf, type Gaze } from "./view";
 
 /** A view found from its vanishing points: the lens, and the gaze with the first point's direction as north. */
@@ -15,7 +16,6 @@ const MIN_SEPARATION = 1e-6;
 
 const towards = (from: Vec2, to: Vec2): Vec2 => [to[0] - from[0], to[1] - from[1]];
 const dot2 = (a: Vec2, b: Vec2): number => a[0] * b[0] + a[1] * b[1];
-const mm = (value: number): string => `${Number(value.toFixed(1))} mm`;
 const pair = ([x, y]: Vec2): string => `(${Number(x.toFixed(1))}, ${Number(y.toFixed(1))})`;
 
 /** Where the three altitudes of a triangle meet: the centre of vision of three points at right angles. */
@@ -56,13 +56,13 @@ export function onLevel([v1, v2]: readonly Vec2[], horizonY: number): void {
     const off = pin[1] - horizonY;
     if (Math.abs(off) > 0.01)
       throw new NoAnswer(
-        `Point ${i + 1} lies ${mm(Math.abs(off))} ${off > 0 ? "below" : "above"} the horizon; both must lie on it.`,
+        sentence`Point ${i + 1} lies ${mm(Math.abs(off))} ${off > 0 ? "below" : "above"} the horizon; both must lie on it.`,
       );
   }
 }
 
 /** @throws NoAnswer where two pins are one */
-export function apart(pins: readonly Vec2[]): void {
+export function requireDistinct(pins: readonly Vec2[]): void {
   for (const [i, j] of pins.length === 3
     ? [
         [0, 1],
@@ -88,7 +88,7 @@ export function apart(pins: readonly Vec2[]): void {
 export function solvePins(pins: readonly Vec2[], centre?: Vec2, horizonY?: number): Solved {
   const [v1, v2, v3] = pins;
   if (horizonY !== undefined) onLevel(pins, horizonY);
-  apart(pins);
+  requireDistinct(pins);
   if (v3) return solveThree(v1, v2, v3, centre);
   const c = centre ?? middle({ x: v1[0], y: v1[1], width: v2[0] - v1[0], height: v2[1] - v1[1] });
   const square = -dot2(towards(c, v1), towards(c, v2));
@@ -108,12 +108,12 @@ function solveThree(v1: Vec2, v2: Vec2, v3: Vec2, centre?: Vec2): Solved {
   if (!(square > MIN_SEPARATION)) {
     const near = nearestAcute(v1, v2, v3);
     throw new NoAnswer(
-      `The triangle of the three points is not acute, so no eye sees them at right angles. The nearest third point that works is ${pair(near)}, ${mm(distance2(near, v3))} away.`,
+      sentence`The triangle of the three points is not acute, so no eye sees them at right angles. The nearest third point that works is ${pair(near)}, ${mm(distance2(near, v3))} away.`,
     );
   }
   if (centre && distance2(c, centre) > 0.01) {
     throw new NoAnswer(
-      `Three points fix the centre of vision at ${pair(c)}; the one given is ${mm(distance2(c, centre))} away. Leave it out.`,
+      sentence`Three points fix the centre of vision at ${pair(c)}; the one given is ${mm(distance2(c, centre))} away. Leave it out.`,
     );
   }
   return solved(v1, v2, c, Math.sqrt(square));

@@ -1,8 +1,9 @@
 import { Matrix, solve as solveLinear } from "ml-matrix";
-import { cross, dot, middle, type Vec2, type Vec3 } from "../geometry";
+import { cross, distance2, dot, middle, type Vec2, type Vec3 } from "../geometry";
 import { LAWS, type LawId } from "../lens";
 import { NoAnswer } from "../problem";
-import { apart, onLevel, orthocentre, posed, solvePins, upward, type Solved } from "./solve";
+import { mm, sentence } from "../units";
+import { onLevel, orthocentre, posed, requireDistinct, solvePins, upward, type Solved } from "./solve";
 
 /** Picture distances are sought from a hundredth of the pins' reach to a hundred times it, in so many steps. */
 const STEPS = 4000;
@@ -86,7 +87,7 @@ function squareCentre(
  */
 export function solvePinsThrough(law: LawId, pins: readonly Vec2[], centre?: Vec2, horizonY?: number): Solved {
   if (LAWS[law].straight) return solvePins(pins, centre, horizonY);
-  apart(pins);
+  requireDistinct(pins);
   if (horizonY !== undefined) onLevel(pins, horizonY);
   const [v1, v2, v3] = pins;
   const seen = (c: Vec2, distance: number): Solved => {
@@ -111,7 +112,7 @@ export function solvePinsThrough(law: LawId, pins: readonly Vec2[], centre?: Vec
       if (!pins.every((pin) => shows(law, pin, [x, y], distance))) continue;
       if (centre && Math.hypot(x - centre[0], y - centre[1]) > 0.01)
         throw new NoAnswer(
-          `Three points fix the centre of vision at (${x.toFixed(1)}, ${y.toFixed(1)}); the one given is ${Math.hypot(x - centre[0], y - centre[1]).toFixed(1)} mm away. Leave it out.`,
+          sentence`Three points fix the centre of vision at (${x.toFixed(1)}, ${y.toFixed(1)}); the one given is ${mm(distance2([x, y], centre))} away. Leave it out.`,
         );
       return seen([x, y], distance);
     }

@@ -21,7 +21,7 @@ import {
   DEFAULT_ROW,
   DEFAULT_STREET,
   encloses,
-  faultOf,
+  validateBuilding,
   fillRow,
   ROOFS,
   type Block,
@@ -235,7 +235,7 @@ describe("which stretches are seen", () => {
               round: shape === "drum" || undefined,
               setbacks: back ? [{ inset: 0.5, height: 2 }] : undefined,
             };
-            return faultOf(one) ? { ...one, roof: { kind: "flat" } } : one;
+            return validateBuilding(one) ? { ...one, roof: { kind: "flat" } } : one;
           });
           const solids = build(buildings);
           const eye: Vec3 = [x, y, z];
@@ -338,7 +338,7 @@ describe("which stretches are seen", () => {
         boxes: [{ x: (a.x + c.x) / 2, y: (a.y + c.y) / 2, length: 2, width: 1.5, rise: 3 }],
       };
     });
-    expect(houses.filter((house) => faultOf(house))).toEqual([]);
+    expect(houses.filter((house) => validateBuilding(house))).toEqual([]);
     const world = built([street, canal, bridge, square, tower, ...houses]);
     let [checked, doubtful] = [0, 0];
     for (const eye of [

@@ -3,11 +3,13 @@ export * from "./built";
 export * from "./details";
 export {
   KINDS,
-  elementFault,
+  requireValid,
+  validateElement,
+  whyInvalid,
   kindOf,
   type Box,
   type Element,
-  type ElementFault,
+  type ElementError,
   type ElementKind,
   type Figure,
 } from "./kinds";

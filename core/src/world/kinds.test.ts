@@ -14,7 +14,7 @@ import {
   DEFAULT_STEPS,
   DEFAULT_STREET,
   DETAIL_KINDS,
-  elementFault,
+  validateElement,
   faceNamed,
   KINDS,
   kindOf,
@@ -72,7 +72,7 @@ describe.each(KINDS.map((kind) => [kind.kind, kind] as const))("the kind %s", (n
     expect(kindOf(element)).toBe(kind);
     expect(fits(element)).toBe(true);
     expect(kind.word).toMatch(/^[A-Z][a-z]+$/);
-    expect(elementFault(element)).toBeNull();
+    expect(validateElement(element)).toBeNull();
     for (const { value, limits, told, usual } of kindOf(element).figures?.(element) ?? []) {
       expect(value).toBeGreaterThan(0);
       expect(limits[0]).toBeLessThan(limits[1]);

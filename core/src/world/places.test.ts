@@ -5,7 +5,7 @@ import {
   DEFAULT_CANAL,
   DEFAULT_SKYLINE,
   DEFAULT_STREET,
-  elementFault,
+  validateElement,
   reachesOf,
   volumeOf,
   type Bridge,
@@ -114,12 +114,12 @@ describe("a canal", () => {
   });
 
   it("says why it cannot be dug", () => {
-    expect(elementFault(canal({ locks: [{ at: 90, length: 20, fall: 1 }] }))).toEqual({
+    expect(validateElement(canal({ locks: [{ at: 90, length: 20, fall: 1 }] }))).toEqual({
       field: "locks",
       message: "lie beyond the canal’s end.",
     });
     expect(
-      elementFault(
+      validateElement(
         canal({
           locks: [
             { at: 30, length: 20, fall: 1 },
@@ -129,7 +129,7 @@ describe("a canal", () => {
       ),
     ).toEqual({ field: "locks", message: "lie over one another." });
     expect(
-      elementFault(
+      validateElement(
         canal({
           path: xy([
             [0, 0],
@@ -155,8 +155,8 @@ describe("a bridge", () => {
     expect(free).toBeLessThan(segment);
     expect(free / segment).toBeGreaterThan(0.995);
     expect(tops(bridge({ parapet: { height: 0.9, thickness: 0.3 } }))).toEqual([1, 1.9, 1.9]);
-    expect(elementFault(bridge({ arch: 9 }))).toMatchObject({ field: "arch" });
-    expect(elementFault(bridge({ parapet: { height: 1, thickness: 2 } }))).toMatchObject({
+    expect(validateElement(bridge({ arch: 9 }))).toMatchObject({ field: "arch" });
+    expect(validateElement(bridge({ parapet: { height: 1, thickness: 2 } }))).toMatchObject({
       field: "parapet/thickness",
     });
   });
@@ -185,7 +185,7 @@ describe("a square", () => {
     });
     expect(length(ell) / (2 * 10 * 72)).toBeCloseTo(1, 2);
     expect(
-      elementFault(
+      validateElement(
         square({
           footprint: xy([
             [0, 0],
@@ -266,11 +266,11 @@ describe("a street's driveways, lanes and track", () => {
         true,
       ]);
     }
-    expect(elementFault(street({ driveways: [{ at: 59, width: 4, side: "left" }] }))).toMatchObject({
+    expect(validateElement(street({ driveways: [{ at: 59, width: 4, side: "left" }] }))).toMatchObject({
       field: "driveways/0",
     });
     expect(
-      elementFault(
+      validateElement(
         street({
           driveways: [
             { at: 20, width: 4, side: "left" },

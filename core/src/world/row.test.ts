@@ -1,3 +1,4 @@
+import { inMetric } from "../units";
 import fc from "fast-check";
 import { between } from "../../testing";
 import { fromStretch } from "../geometry";
@@ -6,11 +7,12 @@ import {
   boxOf,
   centroid,
   DEFAULT_ROW,
-  faultOf,
+  validateBuilding,
   fillRow,
   inset,
   outlineOf,
-  rowFault,
+  validateRow,
+  whyInvalid,
   standsAt,
   tidy,
   type Row,
@@ -41,7 +43,7 @@ describe("a row by rule", () => {
           const houses = fillRow(row({ seed, alleys, fronts: { least, most: least + more } }), [], String);
           let end = 0;
           for (const house of houses) {
-            expect(faultOf(house)).toBeNull();
+            expect(validateBuilding(house)).toBeNull();
             const [s, t] = [0, 1].map((k) => outlineOf(house).map((p) => measured(p)[k]));
             const gap = Math.min(...s) - end;
             expect(Math.abs(gap) < 1e-6 || Math.abs(gap - 2.5) < 1e-6).toBe(true);
@@ -86,7 +88,7 @@ describe("a row by rule", () => {
     expect(houses[0].storeys).toBeGreaterThanOrEqual(4);
     expect(houses.every(({ windows, doors }) => windows?.party && doors?.length === 1)).toBe(true);
     expect(fillRow(row({ blind: true }), [], String).some(({ windows, doors }) => windows ?? doors)).toBe(false);
-    expect(rowFault({ ...row(), from: undefined })).toMatchObject({ field: "from" });
+    expect(validateRow({ ...row(), from: undefined })).toMatchObject({ field: "from" });
   });
 
   it("builds a lot up around its rim: all houses within it, none over another, a court left free, its corners built on", () => {
@@ -110,7 +112,7 @@ describe("a row by rule", () => {
           fronts: { least: 4, most: 8 },
           towers: { storeys: 1, roof: "pyramid" },
         });
-        expect(rowFault(one)).toBeNull();
+        expect(validateRow(one)).toBeNull();
         const houses = fillRow(one, [], String);
         // Of six corners five bend outwards.
         expect(houses.filter(({ name }) => name.includes("tower"))).toHaveLength(5);
@@ -123,7 +125,7 @@ describe("a row by rule", () => {
         expect(built).toBeLessThan(whole - court + 1e-6);
         expect(built).toBeGreaterThan(0.7 * (whole - court));
         for (const house of houses) {
-          expect(faultOf(house)).toBeNull();
+          expect(validateBuilding(house)).toBeNull();
           for (const [x, y] of outlineOf(house))
             expect(
               standsAt({ ...house, footprint: lot }, [x + 1e-6 * (25 - x), y + 1e-6 * (20 - y)]) || onRim(lot, [x, y]),
@@ -138,10 +140,9 @@ describe("a row by rule", () => {
       }),
       { numRuns: 60 },
     );
-    expect(rowFault(row({ lot, depth: 30 }))).toEqual({
-      field: "lot",
-      message: "is too small for lots 30 m deep on all its sides.",
-    });
+    expect(inMetric(whyInvalid(validateRow(row({ lot, depth: 30 }))!))).toBe(
+      "The lot is too small for lots 30 m deep on all its sides.",
+    );
   });
 });
 

@@ -1,5 +1,7 @@
 import { seededRandom, distance2, type Vec2 } from "../geometry";
-import { faultOf } from "./kinds/building";
+import { sentence, shortMetres } from "../units";
+import { validateBuilding } from "./kinds/building";
+import type { ElementError } from "./kinds/kind";
 import { DEFAULT_DOOR, DEFAULT_WINDOWS } from "./kinds/building";
 import { centroid, inset, sideOf, tidy } from "./polygon";
 import type { Building } from "./kinds/building";
@@ -88,12 +90,12 @@ function layoutOf({ from, to, lot, depth, towers }: Row): {
 }
 
 /** Why a row cannot be built up, and the field; null where it can. */
-export function rowFault(row: Row): { readonly field: string; readonly message: string } | null {
+export function validateRow(row: Row): ElementError | null {
   if (!row.lot && !(row.from && row.to))
     return { field: "from", message: "is missing, and so is a lot: a row needs a street side or a lot." };
   const { fronts } = layoutOf(row);
   if (fronts.length === 0)
-    return { field: "lot", message: `is too small for lots ${row.depth} m deep on all its sides.` };
+    return { field: "lot", message: sentence`is too small for lots ${shortMetres(row.depth)} deep on all its sides.` };
   return null;
 }
 
@@ -148,7 +150,7 @@ export function fillRow(row: Row, kept: readonly Building[], id: (at: number) =>
           }),
     };
     // A corner that is not square takes no roof that needs it to be.
-    houses.push(faultOf(house) ? { ...house, roof: { kind: "flat", rise: 0.8 } } : house);
+    houses.push(validateBuilding(house) ? { ...house, roof: { kind: "flat", rise: 0.8 } } : house);
   };
   const { fronts, corners } = layoutOf(row);
   const standing = kept.map(({ footprint }) => ({

@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { between, block } from "../../testing";
 import { visibleEdges } from "../visibility";
-import { areaTwice, build, built, DEFAULT_STREET, buildCache, ribbonOf, streetFault, volumeOf, type Street } from ".";
+import { areaTwice, build, built, DEFAULT_STREET, buildCache, ribbonOf, validateStreet, volumeOf, type Street } from ".";
 
 const street = (path: readonly (readonly [number, number])[], change: Partial<Street> = {}): Street => ({
   id: "s",
@@ -25,7 +25,7 @@ describe("a street", () => {
           [first * u[0], first * u[1]],
           [first * u[0] + second * v[0], first * u[1] + second * v[1]],
         ]);
-        expect(streetFault(one)).toBeNull();
+        expect(validateStreet(one)).toBeNull();
         const solids = build([one]);
         // Mitred, what the outer side gains at a bend the inner one loses.
         expect(solids.reduce((sum, solid) => sum + volumeOf(solid), 0)).toBeCloseTo(
@@ -78,7 +78,7 @@ describe("a street", () => {
 
   it("says why it cannot be laid", () => {
     expect(
-      streetFault(
+      validateStreet(
         street([
           [0, 0],
           [0, 0],
@@ -86,7 +86,7 @@ describe("a street", () => {
       ),
     ).toMatchObject({ field: "path", message: "has no length." });
     expect(
-      streetFault(
+      validateStreet(
         street([
           [0, 0],
           [10, 0],

@@ -1,4 +1,4 @@
-import { BadInput, NoAnswer, type Fault } from "@zanvo/core/problem";
+import { BadInput, NoAnswer, type ValidationError } from "@zanvo/core/problem";
 import type { ErrorRequestHandler, RequestHandler, Response } from "express";
 import { codeOf, Damaged, isBusy, isDiskError, isFull, NotCommitted, NotFound, Stale, textOf } from "@zanvo/store";
 import { Busy, Cancelled, TooHeavy } from "../jobs";
@@ -43,7 +43,7 @@ const TITLES: Readonly<Record<number, string>> = {
 };
 
 interface More {
-  readonly errors?: readonly Fault[];
+  readonly errors?: readonly ValidationError[];
   /** Further members, as JSON text. */
   readonly raw?: Readonly<Record<string, string>>;
 }
@@ -111,7 +111,7 @@ export const onError: ErrorRequestHandler = async (error: Thrown, req, res, next
   if (res.headersSent || error instanceof Cancelled || codeOf(error) === "ECONNABORTED") return void res.destroy();
   res.removeHeader("ETag");
   if (error instanceof Stale) return sendStale(res, error);
-  if (error instanceof BadInput) return sendProblem(res, 400, error.message, { errors: error.faults });
+  if (error instanceof BadInput) return sendProblem(res, 400, error.message, { errors: error.errors });
   if (error instanceof Refused) return sendProblem(res.set(error.headers), error.status, error.message);
   const [, status, detail] = KNOWN.find(([fits]) => fits(error)) ?? [];
   if (status === 503 || status === 507) res.set("Retry-After", "2");

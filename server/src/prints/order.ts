@@ -1,4 +1,4 @@
-import type { Fault } from "@zanvo/core/problem";
+import type { ValidationError } from "@zanvo/core/problem";
 import type { Tiling } from "@zanvo/core/print";
 import type { Grids } from "@zanvo/files";
 
@@ -17,4 +17,4 @@ export const kindOf = (order: Order): "pdf" | "zip" => ("tiling" in order ? "pdf
 export type Report =
   | { readonly done: number; readonly of: number }
   | { readonly ready: true }
-  | { readonly failed: string; readonly faults?: readonly Fault[] };
+  | { readonly failed: string; readonly errors?: readonly ValidationError[] };

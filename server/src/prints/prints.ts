@@ -76,7 +76,7 @@ export class Prints {
     worker.on("message", (report: Report) => {
       if ("ready" in report) this.#finish(job);
       else if ("failed" in report)
-        fail(report.faults?.map(({ path, message }) => `${path}: ${message}`).join(" ") ?? report.failed);
+        fail(report.errors?.map(({ path, message }) => `${path}: ${message}`).join(" ") ?? report.failed);
       else job.print = { ...job.print, ...report };
     });
     worker.on("error", (error) =>

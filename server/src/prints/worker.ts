@@ -21,5 +21,5 @@ try {
   await writeFile(order.file, await made((done, of) => report({ done, of })));
   report({ ready: true });
 } catch (error) {
-  report({ failed: (error as Error).message, faults: error instanceof BadInput ? error.faults : undefined });
+  report({ failed: (error as Error).message, errors: error instanceof BadInput ? error.errors : undefined });
 }

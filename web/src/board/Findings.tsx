@@ -1,3 +1,4 @@
+import { sentence, metres } from "@zanvo/core/units";
 import { useDeferredValue, useMemo } from "react";
 import { findings } from "@zanvo/core/checks";
 import { Button, say, useWork, Working } from "../ui";
@@ -27,7 +28,7 @@ export function Findings() {
     if (!nudged)
       return say("No move of the eye by half a metre or less leaves fewer tangents. Move one of the buildings.");
     edit(onShot((before) => ({ ...before, eye: nudged.shot.eye })));
-    say(`The eye is moved by ${nudged.far.toFixed(2)} m; ${nudged.left} tangents are left.`);
+    say(sentence`The eye is moved by ${metres(nudged.far)}; ${nudged.left} tangents are left.`);
   };
   /** Moves one of two things as little as parts them, and makes the move. */
   const part = async (pair: readonly [string, string]) => {
@@ -36,7 +37,7 @@ export function Findings() {
     if (!nudged)
       return say("No move of either by two metres or less parts them and leaves fewer tangents. Move the eye.");
     edit(replaceElement(nudged.element));
-    say(`${nudged.element.name} is moved by ${nudged.far.toFixed(2)} m; ${nudged.left} tangents are left.`);
+    say(sentence`${nudged.element.name} is moved by ${metres(nudged.far)}; ${nudged.left} tangents are left.`);
   };
   const point = (at: (typeof found)[number]["at"]) => useDesk.setState({ place: at });
   return (

@@ -1,11 +1,12 @@
 import { format } from "date-fns";
 import type { ReactNode } from "react";
 import { useNavigate } from "react-router";
+import { toldBy } from "@zanvo/core/problem";
 import { saving, useSaving } from "../saving";
 import type { Draft } from "../saving/drafts";
 import { Button, say } from "../ui";
 
-const work = (job: Promise<unknown>) => void job.catch((error: Error) => say(error.message));
+const work = (job: Promise<unknown>) => void job.catch((error: Error) => say(toldBy(error)));
 
 /** A question across the page, which is not answered for anybody. */
 function Banner({ text, children }: { readonly text: string; readonly children: ReactNode }) {

@@ -2,6 +2,7 @@ import type { Version } from "@zanvo/core/answers";
 import { format } from "date-fns";
 import { Link, useNavigate } from "react-router";
 import useSWR from "swr";
+import { toldBy } from "@zanvo/core/problem";
 import { deleteScene, listVersions, rawPath, restoreVersion } from "../api";
 import { Button, say } from "../ui";
 
@@ -15,7 +16,7 @@ interface UnreadableProps {
 export function Unreadable({ id, reason, onRestored }: UnreadableProps) {
   const navigate = useNavigate();
   const { data: versions, error } = useSWR<Version[], Error>(`/api/scenes/${id}/versions`, () => listVersions(id));
-  const work = (job: Promise<unknown>) => void job.catch((wrong: Error) => say(wrong.message));
+  const work = (job: Promise<unknown>) => void job.catch((wrong: Error) => say(toldBy(wrong)));
   const remove = async () => {
     await deleteScene(id, "*");
     say("It was taken off the shelf, and can be brought back for a month.");

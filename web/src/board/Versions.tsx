@@ -1,6 +1,7 @@
 import type { Version } from "@zanvo/core/answers";
 import { format, formatDistanceToNow } from "date-fns";
 import useSWR from "swr";
+import { toldBy } from "@zanvo/core/problem";
 import { listVersions, openVersion } from "../api";
 import { Button, Modal, say } from "../ui";
 import { replaceScene, undo, useBoard } from "./board";
@@ -17,7 +18,7 @@ export function Versions({ open, onClose }: { readonly open: boolean; readonly o
       onClose();
       say(`This is the version of ${format(version.savedAt, "d MMM, HH:mm")}.`, { label: "Undo", run: undo });
     } catch (wrong) {
-      say((wrong as Error).message);
+      say(toldBy(wrong));
     }
   };
   return (

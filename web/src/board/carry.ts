@@ -1,4 +1,5 @@
 import { useEffect } from "react";
+import { toldBy } from "@zanvo/core/problem";
 import { newScene } from "@zanvo/core/scene";
 import { boxOf, moved, type Element } from "@zanvo/core/world";
 import { copyText, pasteText } from "../clipboard";
@@ -54,7 +55,7 @@ export async function layCarried(text: string): Promise<void> {
     lay(fresh(beside(things, useBoard.getState().scene.elements)));
     say(`${counted(things.length)} laid down.`);
   } catch (error) {
-    say((error as Error).message);
+    say(toldBy(error));
   }
 }
 

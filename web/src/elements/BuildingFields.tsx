@@ -1,16 +1,6 @@
 import { wrap } from "@zanvo/core/geometry";
-import {
-  asBuilding,
-  boxOf,
-  faultOf,
-  moved,
-  ROOFS,
-  slopeOf,
-  type Block,
-  type Building,
-  type Element,
-  type RoofKind,
-} from "@zanvo/core/world";
+import { asBuilding, boxOf, validateBuilding, moved, ROOFS, slopeOf, type Block, type Building, type Element, type RoofKind, requireValid } from "@zanvo/core/world";
+import { toldBy } from "@zanvo/core/problem";
 import { newId } from "../id";
 import { Button, Check, NumberField, say } from "../ui";
 import { edit } from "../board/board";
@@ -20,13 +10,6 @@ import { PLACE, SIZE } from "./measures";
 import { Parts } from "./Parts";
 
 type Change = (next: Element, what: string) => void;
-
-/** A change that is taken over only where the building can stand. @throws Error with why it cannot */
-function checked(next: Building): Building {
-  const fault = faultOf(next);
-  if (fault) throw new Error(`The ${fault.field.split("/")[0].replace("setbacks", "set-back")} ${fault.message}`);
-  return next;
-}
 
 /**
  * Adds the slope of a roof to the directions that run with it, so that it has points of its own; directions are added
@@ -58,8 +41,8 @@ export function RoofFields({ element, change }: { readonly element: Block | Buil
   const building = asBuilding(element);
   const { kind, rise, turned } = building.roof;
   const fits = (to: RoofKind) =>
-    faultOf({ ...building, roof: { kind: to, ...(to === "flat" ? {} : { rise: rise ?? 2.5 }) } }) === null;
-  const roof = (to: Building["roof"], what: string) => change(checked({ ...building, roof: to }), what);
+    validateBuilding({ ...building, roof: { kind: to, ...(to === "flat" ? {} : { rise: rise ?? 2.5 }) } }) === null;
+  const roof = (to: Building["roof"], what: string) => change(requireValid({ ...building, roof: to }), what);
   return (
     <>
       <label className="flex items-center justify-between gap-2">
@@ -73,7 +56,7 @@ export function RoofFields({ element, change }: { readonly element: Block | Buil
             try {
               roof({ kind: to, ...(to === "flat" ? {} : { rise: rise ?? 2.5 }) }, "roof");
             } catch (wrong) {
-              say((wrong as Error).message);
+              say(toldBy(wrong));
             }
           }}
         >
@@ -104,7 +87,7 @@ export function RoofFields({ element, change }: { readonly element: Block | Buil
             try {
               roof(on ? { kind, rise: 0.9 } : { kind }, "parapet");
             } catch (wrong) {
-              say((wrong as Error).message);
+              say(toldBy(wrong));
             }
           }}
         />
@@ -144,7 +127,7 @@ export function RoofFields({ element, change }: { readonly element: Block | Buil
 export function BuildingFields({ element: building, change }: { readonly element: Building; readonly change: Change }) {
   const { height, storeys, setbacks = [], base, footprint } = building;
   const { x, y } = boxOf(building).origin;
-  const set = (part: Partial<Building>, what: string) => change(checked({ ...building, ...part }), what);
+  const set = (part: Partial<Building>, what: string) => change(requireValid({ ...building, ...part }), what);
   return (
     <>
       <p className="measure text-pencil">{footprint.length} corners on the plan</p>

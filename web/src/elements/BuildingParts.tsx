@@ -1,3 +1,4 @@
+import { toldBy } from "@zanvo/core/problem";
 import { centroid, cornersOf, DEFAULT_DOOR, DEFAULT_WINDOWS, type Building } from "@zanvo/core/world";
 import { Check, Fold, NumberField, say } from "../ui";
 import { AT, SIZE } from "./measures";
@@ -114,7 +115,7 @@ export function FootFields({ building: { slope }, set }: PartsOf) {
     try {
       set({ slope: to }, "slope");
     } catch (wrong) {
-      say((wrong as Error).message);
+      say(toldBy(wrong));
     }
   };
   return (

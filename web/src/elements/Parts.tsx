@@ -1,5 +1,6 @@
 import { Plus, X } from "lucide-react";
 import type { ReactNode } from "react";
+import { toldBy } from "@zanvo/core/problem";
 import type { Unit } from "@zanvo/core/units";
 import { Button, IconButton, NumberField, say } from "../ui";
 
@@ -33,7 +34,7 @@ export function Parts<P extends object>({ name, add, parts, fields, fresh, more,
     try {
       act();
     } catch (wrong) {
-      say((wrong as Error).message);
+      say(toldBy(wrong));
     }
   };
   const put = (at: number, change: Partial<P>, what: string) =>

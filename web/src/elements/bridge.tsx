@@ -1,12 +1,12 @@
 import { Spline } from "lucide-react";
-import { DEFAULT_BRIDGE, type Bridge } from "@zanvo/core/world";
+import { requireValid, DEFAULT_BRIDGE, type Bridge } from "@zanvo/core/world";
 import { Check, NumberField } from "../ui";
 import { SIZE } from "./measures";
-import { checkedElement, points, type Change, type ElementView } from "./view";
+import { points, type Change, type ElementView } from "./view";
 
 /** Measures of a bridge. */
 function BridgeFields({ element: bridge, change }: { readonly element: Bridge; readonly change: Change }) {
-  const set = (part: Partial<Bridge>, what: string) => change(checkedElement({ ...bridge, ...part }), what);
+  const set = (part: Partial<Bridge>, what: string) => change(requireValid({ ...bridge, ...part }), what);
   const { width, level, thickness, arch, parapet } = bridge;
   return (
     <>

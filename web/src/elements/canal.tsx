@@ -1,13 +1,13 @@
 import { Waves } from "lucide-react";
-import { DEFAULT_CANAL, DEFAULT_LOCK, pathOf, placeAlong, type Canal } from "@zanvo/core/world";
+import { requireValid, DEFAULT_CANAL, DEFAULT_LOCK, pathOf, placeAlong, type Canal } from "@zanvo/core/world";
 import { NumberField } from "../ui";
 import { SIZE } from "./measures";
 import { Parts } from "./Parts";
-import { checkedElement, points, type Change, type ElementView } from "./view";
+import { points, type Change, type ElementView } from "./view";
 
 /** Measures of a canal and its locks. */
 function CanalFields({ element: canal, change }: { readonly element: Canal; readonly change: Change }) {
-  const set = (part: Partial<Canal>, what: string) => change(checkedElement({ ...canal, ...part }), what);
+  const set = (part: Partial<Canal>, what: string) => change(requireValid({ ...canal, ...part }), what);
   const { width, quay, depth, coping, locks = [] } = canal;
   return (
     <>

@@ -1,4 +1,4 @@
-import { elementFault, KINDS, kindOf, type Element } from "@zanvo/core/world";
+import { validateElement, KINDS, kindOf, type Element } from "@zanvo/core/world";
 import { isPressed, TOOLS } from "../plan/tools";
 import { VIEWS, viewOfElement } from ".";
 
@@ -45,7 +45,7 @@ it.each(VIEWS.flatMap(({ kind, tools }) => tools.map((tool) => [tool.id, kind, t
     if (typeof drawn === "string") throw new Error(drawn);
     const element: Element = { ...drawn, id: "e", name: "Ferry stage" };
     expect(element.kind).toBe(kind);
-    expect(elementFault(element)).toBeNull();
+    expect(validateElement(element)).toBeNull();
     expect(kindOf(element).build(element).length).toBeGreaterThan(0);
   },
 );

@@ -1,13 +1,13 @@
 import { Dices, Mountain } from "lucide-react";
-import { DEFAULT_RIDGES, DEFAULT_SKYLINE, type Skyline } from "@zanvo/core/world";
+import { requireValid, DEFAULT_RIDGES, DEFAULT_SKYLINE, type Skyline } from "@zanvo/core/world";
 import { newSeed } from "../seed";
 import { Button, Choice, NumberField } from "../ui";
 import { SIZE } from "./measures";
-import { checkedElement, points, type Change, type ElementView } from "./view";
+import { points, type Change, type ElementView } from "./view";
 
 /** Measures of a skyline: rows of blocks, or ridges of hills. */
 function SkylineFields({ element: skyline, change }: { readonly element: Skyline; readonly change: Change }) {
-  const set = (part: Partial<Skyline>, what: string) => change(checkedElement({ ...skyline, ...part }), what);
+  const set = (part: Partial<Skyline>, what: string) => change(requireValid({ ...skyline, ...part }), what);
   const { of, rows, behind, widths, heights } = skyline;
   return (
     <>

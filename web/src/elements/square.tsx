@@ -1,12 +1,12 @@
 import { Grid3x3 } from "lucide-react";
-import { DEFAULT_SQUARE, type Square } from "@zanvo/core/world";
+import { requireValid, DEFAULT_SQUARE, type Square } from "@zanvo/core/world";
 import { Check, NumberField } from "../ui";
 import { SIZE } from "./measures";
-import { checkedElement, GROUND, points, type Change, type ElementView } from "./view";
+import { GROUND, points, type Change, type ElementView } from "./view";
 
 /** Measures of a paved square. */
 function SquareFields({ element: square, change }: { readonly element: Square; readonly change: Change }) {
-  const set = (part: Partial<Square>, what: string) => change(checkedElement({ ...square, ...part }), what);
+  const set = (part: Partial<Square>, what: string) => change(requireValid({ ...square, ...part }), what);
   const { kerb, slabs, heading } = square;
   return (
     <>

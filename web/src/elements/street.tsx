@@ -1,13 +1,13 @@
 import { Route } from "lucide-react";
-import { DEFAULT_STREET, lengthOf, pathOf, type Street } from "@zanvo/core/world";
+import { requireValid, DEFAULT_STREET, lengthOf, pathOf, type Street } from "@zanvo/core/world";
 import { Check, Choice, NumberField } from "../ui";
 import { Parts } from "./Parts";
-import { checkedElement, GROUND, points, type Change, type ElementView } from "./view";
+import { GROUND, points, type Change, type ElementView } from "./view";
 
 /** Measures of a street: its carriageway, pavements and kerb, and what is drawn on them. */
 function StreetFields({ element: street, change }: { readonly element: Street; readonly change: Change }) {
   const { carriageway, pavement, kerb, slabs, dashes, lanes = 2, rails, bed, crossings = [], driveways = [] } = street;
-  const set = (part: Partial<Street>, what: string) => change(checkedElement({ ...street, ...part }), what);
+  const set = (part: Partial<Street>, what: string) => change(requireValid({ ...street, ...part }), what);
   const size = { unit: "m", digits: 2, min: 0.1, max: 200, step: 0.1 } as const;
   const far = { min: 0, max: 1e5 } as const;
   const middle = Number((lengthOf(pathOf(street)) / 2).toFixed(1));

@@ -1,5 +1,5 @@
 import type { ReactNode } from "react";
-import { elementFault, type Element } from "@zanvo/core/world";
+import type { Element } from "@zanvo/core/world";
 import type { Vec2 } from "@zanvo/core/geometry";
 
 /** Puts a changed element in its place; what is told is one step of undoing. */
@@ -61,10 +61,3 @@ export const GROUND = "#8a8577";
 
 /** Places of the plan as an element's document has them. */
 export const points = (places: readonly Vec2[]): { x: number; y: number }[] => places.map(([x, y]) => ({ x, y }));
-
-/** A change that is taken over only where the thing can be. @throws Error with why it cannot */
-export function checkedElement<T extends Element>(next: T): T {
-  const fault = elementFault(next);
-  if (fault) throw new Error(`The ${fault.field.split("/")[0]} ${fault.message}`);
-  return next;
-}

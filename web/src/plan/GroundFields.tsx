@@ -2,6 +2,7 @@ import { proxy } from "comlink";
 import { useState } from "react";
 import { MAX_FEATURES } from "@zanvo/core/exchange";
 import type { FormatInfo } from "@zanvo/core/answers";
+import { toldBy } from "@zanvo/core/problem";
 import { exportPath, fetchExport } from "../api";
 import { useFormats } from "../formats";
 import { fileName } from "@zanvo/core/scene";
@@ -56,7 +57,7 @@ export function GroundFields() {
         ...found.notes,
       ]);
     } catch (error) {
-      say((error as Error).message);
+      say(toldBy(error));
     } finally {
       worker.end();
     }
@@ -67,7 +68,7 @@ export function GroundFields() {
       const { file } = await fetchExport(exportPath(id, shot.id, format), new AbortController().signal);
       download(file, `${fileName(scene.title)}.${extension}`);
     } catch (error) {
-      say((error as Error).message);
+      say(toldBy(error));
     }
   };
   const formats = useFormats("masses");

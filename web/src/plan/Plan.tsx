@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useRef, useState, type PointerEvent } from "react";
 import { movedOnPlan, pickOnPlan, placeOnPlan, planBounds, shapeOnPlan, type Placed } from "@zanvo/core/construct";
 import { distance2, degrees, wrap, type Vec2 } from "@zanvo/core/geometry";
-import { elementFault, moved, outlineOf, placed as putAt, type Element } from "@zanvo/core/world";
+import { validateElement, moved, outlineOf, placed as putAt, type Element, whyInvalid } from "@zanvo/core/world";
 import { metres, sentence, type Told } from "@zanvo/core/units";
 import { beginGesture, cancelGesture, drag, endGesture, go, onShot, useBoard, useShot } from "../board/board";
 import { replaceElement } from "../board/desk/blocks";
@@ -195,15 +195,15 @@ export function Plan({ tool, onTool }: PlanProps) {
           elements.filter(({ id }) => id !== element.id),
         );
         const next = putAt(element, corner, to.at);
-        const fault = elementFault(next);
-        if (fault) return show(at, `The ${fault.field.split("/")[0]} ${fault.message}`, null);
+        const invalid = validateElement(next);
+        if (invalid) return show(at, whyInvalid(invalid), null);
         drag(replaceElement(next));
-        return show(at, `${to.at[0].toFixed(2)} m east, ${to.at[1].toFixed(2)} m north`, to.on);
+        return show(at, sentence`${metres(to.at[0])} east, ${metres(to.at[1])} north`, to.on);
       }
       case "eye": {
         const to = event.altKey ? world : ([Math.round(world[0] * 10) / 10, Math.round(world[1] * 10) / 10] as const);
         drag(onShot((before) => ({ ...before, eye: { ...before.eye, x: to[0], y: to[1] } })));
-        return show(at, `Eye ${to[0].toFixed(1)} m east, ${to[1].toFixed(1)} m north`, null);
+        return show(at, sentence`Eye ${metres(to[0], 1)} east, ${metres(to[1], 1)} north`, null);
       }
       case "gaze": {
         const exact = degrees(Math.atan2(world[0] - eye[0], world[1] - eye[1]));

@@ -1,7 +1,8 @@
+import { type Told } from "@zanvo/core/units";
 import type { Vec2 } from "@zanvo/core/geometry";
 import type { Shot } from "@zanvo/core/scene";
 import { unproject, viewOf } from "@zanvo/core/shot";
-import { elementFault, kindOf, placesOf, type Element } from "@zanvo/core/world";
+import { validateElement, kindOf, placesOf, type Element, whyInvalid } from "@zanvo/core/world";
 import type { ElementTool } from "../elements";
 import { newId } from "../id";
 import { edit, freeName, go, useBoard } from "../board/board";
@@ -15,14 +16,14 @@ export function onPlan(camera: Camera, at: Vec2): Vec2 {
 }
 
 /** Lays what is drawn with a tool and chooses it. @returns why it cannot be, or null */
-export function layDrawn(tool: ElementTool, places: readonly Vec2[], heading: number): string | null {
+export function layDrawn(tool: ElementTool, places: readonly Vec2[], heading: number): Told | null {
   const { elements } = useBoard.getState().scene;
   const drawn = tool.draw(places, heading);
   if (typeof drawn === "string") return drawn;
   const unnamed: Element = { ...drawn, id: newId(), name: "" };
   const element: Element = { ...unnamed, name: freeName(kindOf(unnamed).word, elements) };
-  const fault = elementFault(element);
-  if (fault) return `The ${fault.field.split("/")[0]} ${fault.message}`;
+  const invalid = validateElement(element);
+  if (invalid) return whyInvalid(invalid);
   edit((scene) => void scene.elements.push(element));
   go({ selected: element.id });
   return null;

@@ -1,6 +1,8 @@
+import { sentence, shortMetres } from "@zanvo/core/units";
+import { ToldError } from "@zanvo/core/problem";
 import type { Vec2 } from "@zanvo/core/geometry";
 import type { Scene } from "@zanvo/core/scene";
-import { DEFAULT_ROW, fillRow, rowFault, type Building, type Row } from "@zanvo/core/world";
+import { DEFAULT_ROW, fillRow, validateRow, type Building, type Row, whyInvalid } from "@zanvo/core/world";
 import { newId } from "../id";
 import { edit, freeName, go, useBoard } from "../board/board";
 import { newSeed } from "../seed";
@@ -32,11 +34,11 @@ export const layLot = (corners: readonly Vec2[]): void =>
 function fill(word: string, where: Partial<Row>): void {
   const { scene } = useBoard.getState();
   const row: Row = { ...DEFAULT_ROW, id: newId(), name: freeName(word, scene.rows ?? []), seed: newSeed(), ...where };
-  const fault = rowFault(row);
-  if (fault) return say(`The ${fault.field} ${fault.message}`);
+  const invalid = validateRow(row);
+  if (invalid) return say(whyInvalid(invalid));
   const elements = rebuild(row, scene.elements);
   const first = elements[scene.elements.length];
-  if (!first) return say(`Draw it longer: the narrowest house is ${DEFAULT_ROW.fronts.least} m wide.`);
+  if (!first) return say(sentence`Draw it longer: the narrowest house is ${shortMetres(DEFAULT_ROW.fronts.least)} wide.`);
   edit((next) => {
     next.rows = [...(next.rows ?? []), row];
     next.elements = elements;
@@ -50,8 +52,8 @@ export function changeRow(id: string, change: Partial<Row>): void {
     const at = scene.rows?.findIndex((one) => one.id === id) ?? -1;
     if (!scene.rows || at < 0) return;
     const row = { ...(scene.rows[at] as Row), ...change };
-    const fault = rowFault(row);
-    if (fault) throw new Error(`The ${fault.field} ${fault.message}`);
+    const invalid = validateRow(row);
+    if (invalid) throw new ToldError(whyInvalid(invalid));
     scene.rows[at] = row;
     scene.elements = rebuild(row, scene.elements as Scene["elements"]);
   }, `row ${id}`);

@@ -1,3 +1,4 @@
+import { toldBy } from "@zanvo/core/problem";
 import { useMemo } from "react";
 import { useNavigate } from "react-router";
 import { as35, blocksOf, leftTurn, shotFrom, viewOfReference } from "@zanvo/core/recover";
@@ -74,7 +75,7 @@ export function ViewPanel({
       go({ shotId: shot.id, stage: "masses", tool: "raise" });
       void navigate(`/scenes/${sceneId}`);
     } catch (wrong) {
-      say((wrong as Error).message);
+      say(toldBy(wrong));
     }
   };
   return (

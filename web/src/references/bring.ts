@@ -1,3 +1,4 @@
+import { toldBy } from "@zanvo/core/problem";
 import type { Reference } from "@zanvo/core/scene";
 import { newId } from "../id";
 import { takeIn } from "../api";
@@ -42,7 +43,7 @@ export async function bringIn(sceneId: string, file: File): Promise<string | nul
     });
     return id;
   } catch (error) {
-    say((error as Error).message);
+    say(toldBy(error));
     return null;
   }
 }
@@ -65,6 +66,6 @@ export async function bringAgain(sceneId: string, { id, width, height }: Referen
     });
     tellArrival(taken.picture);
   } catch (error) {
-    say((error as Error).message);
+    say(toldBy(error));
   }
 }

@@ -1,6 +1,7 @@
 import { proxy } from "comlink";
 import { useEffect, useRef, useState } from "react";
 import type { Vec2 } from "@zanvo/core/geometry";
+import { toldBy } from "@zanvo/core/problem";
 import type { Settled } from "@zanvo/core/recover";
 import type { Reference, TracedSet } from "@zanvo/core/scene";
 import { newId } from "../id";
@@ -124,7 +125,7 @@ export function useFinding(sceneId: string, reference: Reference | undefined): F
       if (found.edges.length === 0) say("No straight edges stand out in this photo: trace them by hand.");
       setState({ share: null, found: found.edges.length ? found : null, off: new Set() });
     } catch (error) {
-      if (open.current === own) say((error as Error).message);
+      if (open.current === own) say(toldBy(error));
       setState((now) => ({ ...now, share: null }));
     } finally {
       own.end();

@@ -10,6 +10,7 @@ import {
   type MeasuredWall,
   type Warp,
 } from "@zanvo/core/recover";
+import { toldBy } from "@zanvo/core/problem";
 import type { Reference } from "@zanvo/core/scene";
 import { newId } from "../id";
 import { fetchReference, takeIn } from "../api";
@@ -39,7 +40,7 @@ async function worked<T>(
 
 /** Says what kept a piece of work from its end, or that one stopped it oneself. @returns null */
 function stoppedBy(error: unknown, signal: AbortSignal, what: string): null {
-  say(signal.aborted ? `${what} was stopped.` : (error as Error).message);
+  say(signal.aborted ? `${what} was stopped.` : toldBy(error));
   return null;
 }
 

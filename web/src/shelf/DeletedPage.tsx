@@ -2,6 +2,7 @@ import type { DeletedCard, RemovedPicture } from "@zanvo/core/answers";
 import { differenceInCalendarDays, formatDistanceToNow } from "date-fns";
 import { Link } from "react-router";
 import useSWR from "swr";
+import { toldBy } from "@zanvo/core/problem";
 import { listDeleted, listRemovedPictures, restoreScene } from "../api";
 import { Button, say } from "../ui";
 
@@ -21,7 +22,7 @@ export function DeletedPage() {
       await restoreScene(id);
       say(`“${title}” is on the shelf again.`);
     } catch (wrong) {
-      say((wrong as Error).message);
+      say(toldBy(wrong));
     }
     await mutate();
   };

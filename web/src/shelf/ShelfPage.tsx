@@ -3,6 +3,7 @@ import { BookOpen, FileInput, Lamp, Plus, Search, Trash2 } from "lucide-react";
 import { useState } from "react";
 import { Link, useNavigate } from "react-router";
 import useSWR, { preload } from "swr";
+import { toldBy } from "@zanvo/core/problem";
 import { fileName, newScene } from "@zanvo/core/scene";
 import { createScene, deleteScene, listScenes, openScene, picturePath, restoreScene, saveScene } from "../api";
 import { download, pickText } from "../files";
@@ -26,7 +27,7 @@ export function ShelfPage() {
   /** Does something to the shelf, shows it again, and says what went wrong. */
   const work = (job: () => Promise<void>) => {
     void job()
-      .catch((wrong: Error) => say(wrong.message))
+      .catch((wrong: Error) => say(toldBy(wrong)))
       .finally(() => void mutate());
   };
   const begin = () =>

@@ -1,6 +1,7 @@
+import { toldBy } from "@zanvo/core/problem";
 import { inFeet, inInches, readMeasure, type Unit } from "@zanvo/core/units";
 import { useEffect, useId, useRef, useState, type KeyboardEvent, type Ref } from "react";
-import { useUnits } from "../units";
+import { inWords, useUnits } from "../units";
 
 interface NumberFieldProps {
   readonly label: string;
@@ -89,7 +90,7 @@ export function NumberField({
       setError(null);
       return true;
     } catch (wrong) {
-      setError((wrong as Error).message);
+      setError(inWords(toldBy(wrong)));
       return false;
     }
   };

@@ -1,5 +1,7 @@
+import type { Told } from "@zanvo/core/units";
 import { Toast } from "radix-ui";
 import { create } from "zustand";
+import { inWords } from "../units";
 import { Button } from "./Button";
 
 interface Note {
@@ -12,8 +14,8 @@ const useNotes = create<{ notes: Note[] }>(() => ({ notes: [] }));
 let next = 1;
 
 /** Says something quietly at the edge of the desk, with one thing to do about it if there is one. */
-export function say(text: string, action?: Note["action"]): void {
-  const note: Note = { id: next++, text, action };
+export function say(told: Told, action?: Note["action"]): void {
+  const note: Note = { id: next++, text: inWords(told), action };
   useNotes.setState(({ notes }) => ({ notes: [...notes.slice(-2), note] }));
 }
 

@@ -1,13 +1,15 @@
+import { ToldError } from "../../problem";
+import { sentence, type Told } from "../../units";
 import { block } from "./block";
 import { bridge } from "./bridge";
 import { building } from "./building";
 import { canal } from "./canal";
-import type { ElementFault, ElementKind } from "./kind";
+import type { ElementError, ElementKind } from "./kind";
 import { skyline } from "./skyline";
 import { square } from "./square";
 import { steps } from "./steps";
 import { street } from "./street";
-export type { Box, ElementFault, ElementKind, Figure } from "./kind";
+export type { Box, ElementError, ElementKind, Figure } from "./kind";
 
 /** Every kind of element. */
 export const KINDS = [block, building, street, steps, canal, bridge, square, skyline] as const;
@@ -20,4 +22,15 @@ const byName: ReadonlyMap<string, ElementKind<Element>> = new Map(KINDS.map((kin
 export const kindOf = (element: Element): ElementKind<Element> => byName.get(element.kind)!;
 
 /** Why an element cannot be built, and the field; null where it can. */
-export const elementFault = (element: Element): ElementFault | null => kindOf(element).fault?.(element) ?? null;
+export const validateElement = (element: Element): ElementError | null => kindOf(element).validate?.(element) ?? null;
+
+/** What is wrong with an element, or with a rule, as a sentence. */
+export const whyInvalid = ({ field, message }: ElementError): Told =>
+  sentence`The ${field.split("/")[0].replace("setbacks", "set-back")} ${message}`;
+
+/** An element that can stand as it is said to. @throws ToldError with why it cannot */
+export function requireValid<T extends Element>(element: T): T {
+  const invalid = validateElement(element);
+  if (invalid) throw new ToldError(whyInvalid(invalid));
+  return element;
+}

@@ -12,9 +12,9 @@ export interface ElementBase {
 }
 
 /** Why an element cannot stand as it is said to, and the field. */
-export interface ElementFault {
+export interface ElementError {
   readonly field: string;
-  readonly message: string;
+  readonly message: Told;
 }
 
 /** The upright box that an element fills, by the fields of a block. */
@@ -66,7 +66,7 @@ export interface ElementKind<E extends ElementBase = ElementBase> {
   build(element: E): Solid[];
   /** What is drawn on its solids, and on the ground. */
   details?(element: E, solids: readonly Solid[]): Detail[];
-  fault?(element: E): ElementFault | null;
+  validate?(element: E): ElementError | null;
   /** The ground that it takes: corners on the plan, counter-clockwise. */
   outline(element: E): readonly Vec2[];
   /** From what height it reaches, and how far up, m: for a building, to its eaves. */

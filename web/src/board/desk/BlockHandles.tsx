@@ -1,8 +1,9 @@
+import { ToldError } from "@zanvo/core/problem";
 import { measureAlong, nearCorner } from "@zanvo/core/construct";
 import { add, scale, type Vec2, type Vec3 } from "@zanvo/core/geometry";
 import { project, viewOf } from "@zanvo/core/shot";
 import { blockAxes, blockCorner, resizeBlock, type Block } from "@zanvo/core/world";
-import { metres, mm, sentence } from "@zanvo/core/units";
+import { metres, mm, sentence, shortMetres } from "@zanvo/core/units";
 import { drag, edit, useShot } from "../board";
 import { Handle } from "./Handle";
 import { replaceElement } from "./blocks";
@@ -29,7 +30,7 @@ export function BlockHandles({ block }: { readonly block: Block }) {
     if (!from || !at) return null;
     const resized = (to: Vec2): Block => {
       const size = measureAlong(view, foot, ways[dimension], to);
-      if (size === null || size < LEAST) throw new Error(`At least ${LEAST} m.`);
+      if (size === null || size < LEAST) throw new ToldError(sentence`At least ${shortMetres(LEAST)}.`);
       return resizeBlock(block, { [dimension]: Math.min(size, 1e4) }, u, v);
     };
     return (

@@ -1,5 +1,6 @@
 import { useRef, type KeyboardEvent, type ReactNode } from "react";
 import type { Vec2 } from "@zanvo/core/geometry";
+import { toldBy } from "@zanvo/core/problem";
 import { type Told } from "@zanvo/core/units";
 import { beginGesture, cancelGesture, endGesture } from "../board";
 import { useMeasures } from "../../units";
@@ -54,7 +55,7 @@ export function Handle({ at, label, children, away, className = "", onDrag, onDo
           text: onDrag([start.current[0] + now[0] - from[0], start.current[1] + now[1] - from[1]], alt),
         });
       } catch (error) {
-        showTag({ at: window, text: (error as Error).message, wrong: true });
+        showTag({ at: window, text: toldBy(error), wrong: true });
       }
     },
     end: () => {
@@ -78,7 +79,7 @@ export function Handle({ at, label, children, away, className = "", onDrag, onDo
       onNudge([way[0] * by, way[1] * by]);
       showTag(null);
     } catch (error) {
-      showTag({ at: [cx, cy], text: (error as Error).message, wrong: true });
+      showTag({ at: [cx, cy], text: toldBy(error), wrong: true });
     }
   };
   return (

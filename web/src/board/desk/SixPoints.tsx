@@ -15,6 +15,7 @@ import {
   unproject,
   viewOf,
 } from "@zanvo/core/shot";
+import { toldBy } from "@zanvo/core/problem";
 import { useBoard, useShot } from "../board";
 import { toWindow } from "./camera";
 import { deskPoint, placeSix, showTag, useDesk, windowPoint } from "./desk";
@@ -114,7 +115,7 @@ function Placing({ step }: { readonly step: "first" | "second" }) {
     try {
       placeSix(at);
     } catch (wrong) {
-      showTag({ at: window, text: (wrong as Error).message, wrong: true });
+      showTag({ at: window, text: toldBy(wrong), wrong: true });
     }
   };
   const onPointerMove = (event: PointerEvent) => {

@@ -115,7 +115,7 @@ export const setRaising = (raising: Raising | null): void => set({ raising, tag:
 /**
  * Takes the current measure over and goes on to the next, or puts the finished building up. @returns why not, or null
  */
-export function takeMeasure(metres?: number): string | null {
+export function takeMeasure(metres?: number): Told | null {
   const { raising } = get();
   if (!raising) return null;
   const measured = metres === undefined ? raising : typed(raising, metres);

@@ -3,6 +3,7 @@ import { newScene } from "@zanvo/core/scene";
 import { project, viewOf } from "@zanvo/core/shot";
 import { blockCorner, type Block } from "@zanvo/core/world";
 import { fit, toDesk, toWindow, wholeDesk, zoom } from "./camera";
+import { inSystem } from "@zanvo/core/units";
 import { advance, begin, edges, lacking, onPaper, reach, typed, type Raising } from "./raise";
 
 const view = viewOf(newScene("Quay").shots[0]);
@@ -62,7 +63,8 @@ describe("raising a corner", () => {
 
   it("asks for more where a wall would be nothing, and says its measure on paper", () => {
     const start = begin(footAt(view, [], [210, 196.5], 0)!, 35, 0);
-    expect(lacking(start)).toMatch(/Draw it further up: at least 0.1 m/);
+    expect(inSystem(lacking(start)!, "metric")).toMatch(/Draw it further up: at least 0.1 m/);
+    expect(inSystem(lacking(start)!, "imperial")).toMatch(/at least 0' 4"/);
     const high = typed(start, 3);
     expect(lacking(high)).toBeNull();
     // 48 mm under the horizon stand for 1.6 m.

@@ -1,3 +1,4 @@
+import { sentence, shortMetres, type Told } from "@zanvo/core/units";
 import { measureAlong, paperLength, type Foot } from "@zanvo/core/construct";
 import { add, headingDirection, scale, type Vec2, type Vec3 } from "@zanvo/core/geometry";
 import type { View } from "@zanvo/core/shot";
@@ -51,8 +52,8 @@ export const typed = (raising: Raising, metres: number): Raising => ({
 });
 
 /** Why the current measure cannot be taken, or null. */
-export const lacking = ({ step, measures }: Raising): string | null =>
-  measures[step] >= LEAST ? null : `Draw it further ${step === "height" ? "up" : "out"}: at least ${LEAST} m.`;
+export const lacking = ({ step, measures }: Raising): Told | null =>
+  measures[step] >= LEAST ? null : sentence`Draw it further ${step === "height" ? "up" : "out"}: at least ${shortMetres(LEAST)}.`;
 
 /** The next step, or the finished block's measures once the last one stands. */
 export function advance(raising: Raising): Raising | Omit<Block, "id" | "name"> {

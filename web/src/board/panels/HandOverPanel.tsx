@@ -1,5 +1,6 @@
 import { useRef, useState } from "react";
 import type { FormatInfo } from "@zanvo/core/answers";
+import { toldBy } from "@zanvo/core/problem";
 import { exportPath, fetchExport } from "../../api";
 import { LAYER_KINDS, strengthOf } from "@zanvo/core/drawing";
 import { fileName, pageOf } from "@zanvo/core/scene";
@@ -42,7 +43,7 @@ export function HandOverPanel() {
       download(file, `${fileName(`${scene.title} ${shot.name}`)}.${extension}`);
       if (missing) say(`The file lacks a photo that is not on this machine: ${missing}. It says so on its margin.`);
     } catch (error) {
-      if ((error as Error).name !== "AbortError") say((error as Error).message);
+      if ((error as Error).name !== "AbortError") say(toldBy(error));
     } finally {
       setBusy(false);
     }

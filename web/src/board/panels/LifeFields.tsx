@@ -1,3 +1,4 @@
+import { toldBy } from "@zanvo/core/problem";
 import type { Orientation, Shot, Sightings } from "@zanvo/core/scene";
 import { buildingOfSightings, sightedLevel, viewOfSightings } from "@zanvo/core/vanishing";
 import { newId } from "../../id";
@@ -53,7 +54,7 @@ export function LifeFields({ main, shot }: { readonly main: Orientation; readonl
       if (block) go({ selected: block.id });
       say(block ? "The view is taken, and the building stands in it." : "The view has the points of what you saw.");
     } catch (wrong) {
-      say((wrong as Error).message);
+      say(toldBy(wrong));
     }
   };
   return (

@@ -1,3 +1,4 @@
+import { ToldError } from "@zanvo/core/problem";
 import { detailSwitch, LAYER_KINDS, showOf } from "@zanvo/core/drawing";
 import { DETAIL_KINDS } from "@zanvo/core/world";
 import { MousePointer2, MoveUp } from "lucide-react";
@@ -47,7 +48,7 @@ function RaisingFields({ raising }: { readonly raising: Raising }) {
         value={raising.measures[raising.step]}
         onChange={(metres) => {
           const lack = takeMeasure(metres);
-          if (lack) throw new Error(lack);
+          if (lack) throw new ToldError(lack);
           if (document.activeElement instanceof HTMLElement) document.activeElement.blur();
         }}
         onCancel={() => setRaising(null)}

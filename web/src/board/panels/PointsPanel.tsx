@@ -4,6 +4,7 @@ import { lazy, Suspense, useState } from "react";
 import { middle } from "@zanvo/core/geometry";
 import { LAWS } from "@zanvo/core/lens";
 import { holding, nearCorner } from "@zanvo/core/construct";
+import { toldBy } from "@zanvo/core/problem";
 import { type Orientation, type Shot, type Show } from "@zanvo/core/scene";
 import { levelled, pitched, viewOf } from "@zanvo/core/shot";
 import { isLevel, movePin, pinsOf, type Keep, type Pin } from "@zanvo/core/vanishing";
@@ -116,7 +117,7 @@ function ThirdPin({
         }),
       );
     } catch (wrong) {
-      say((wrong as Error).message);
+      say(toldBy(wrong));
     }
   };
   const put = (x: number, y: number) =>

@@ -1,3 +1,5 @@
+import { sentence, mm } from "@zanvo/core/units";
+import { ToldError } from "@zanvo/core/problem";
 import { useState } from "react";
 import {
   frameOn,
@@ -55,7 +57,7 @@ export function SheetPanel() {
     const next = { ...frame, ...change };
     const [over, below] = [next.x + next.width - sheet.width, next.y + next.height - sheet.height];
     if (over > 1e-6 || below > 1e-6)
-      throw new Error(`The panel would lie ${Number(Math.max(over, below).toFixed(1))} mm beyond the sheet.`);
+      throw new ToldError(sentence`The panel would lie ${mm(Math.max(over, below))} beyond the sheet.`);
     edit(
       onShot((shot) => ({ ...shot, frame: next })),
       "frame",

@@ -1,4 +1,5 @@
 import { wrap } from "@zanvo/core/geometry";
+import { toldBy } from "@zanvo/core/problem";
 import type { Orientation, Shot } from "@zanvo/core/scene";
 import { mirrored, renamed, sameAxis, SIX, thirdName, type SixName, type SixNames } from "@zanvo/core/shot";
 import { degree } from "@zanvo/core/slip";
@@ -53,7 +54,7 @@ export function SixFields({ main, shot }: { readonly main: Orientation; readonly
       edit(onShot(() => next));
       setSix({ step: "named", names: after });
     } catch (wrong) {
-      say((wrong as Error).message);
+      say(toldBy(wrong));
     }
   };
   const call = (after: SixNames) => take((before) => renamed(before, main, names, after), after);

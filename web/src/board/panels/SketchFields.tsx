@@ -1,3 +1,4 @@
+import { toldBy } from "@zanvo/core/problem";
 import type { Orientation, Shot, Sketch } from "@zanvo/core/scene";
 import { sketchFrom, viewOfSketch } from "@zanvo/core/vanishing";
 import { Button, Fold, NumberField, say } from "../../ui";
@@ -27,7 +28,7 @@ export function SketchFields({ main, shot }: { readonly main: Orientation; reado
       edit(onShot((before) => ({ ...viewOfSketch(main, before, before.sketch!), sketch: undefined })));
       say("The view has the points of the sketch.");
     } catch (wrong) {
-      say((wrong as Error).message);
+      say(toldBy(wrong));
     }
   };
   const third = () => {

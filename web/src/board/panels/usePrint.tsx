@@ -1,5 +1,6 @@
 import type { PrintStatus } from "@zanvo/core/answers";
 import { useEffect, useRef, useState } from "react";
+import { toldBy } from "@zanvo/core/problem";
 import { fetchPrint, orderPrint, printStatus, stopPrint, type PrintOrder } from "../../api";
 import { download } from "../../files";
 import { Progress, say, Working } from "../../ui";
@@ -49,7 +50,7 @@ export function usePrint() {
       if (signal.aborted) {
         if (ordered) await stopPrint(id, ordered).catch(() => undefined);
         say("The print was stopped.");
-      } else say((error as Error).message);
+      } else say(toldBy(error));
     } finally {
       setWorking(null);
     }

@@ -1,5 +1,6 @@
 import { distance2, type Vec2, type Vec3 } from "../../../geometry";
 import { pathOf, ribbon } from "../../path";
+import type { ElementError } from "../kind";
 import type { Bridge } from "./schema";
 import { extrude, loft } from "../../shapes";
 import type { Solid } from "../../solid";
@@ -19,7 +20,7 @@ const ARC = 16;
 const ABUTMENT = 0.06;
 
 /** Why a bridge cannot stand, and the field; null where it can. */
-export function bridgeFault(bridge: Bridge): { readonly field: string; readonly message: string } | null {
+export function validateBridge(bridge: Bridge): ElementError | null {
   const path = pathOf(bridge);
   if (path.length < 2) return { field: "path", message: "has no length." };
   if (bridge.arch > (distance2(path[0], path[1]) * (1 - 2 * ABUTMENT)) / 2)
@@ -31,7 +32,7 @@ export function bridgeFault(bridge: Bridge): { readonly field: string; readonly 
 
 /** The solids of a bridge: its deck, drawn out across its width, and its parapets. */
 export function buildBridge(bridge: Bridge): Solid[] {
-  if (bridgeFault(bridge)) return [];
+  if (validateBridge(bridge)) return [];
   const { id, width, level, thickness, arch, parapet } = bridge;
   const [p, q] = pathOf(bridge);
   const long = distance2(p, q);

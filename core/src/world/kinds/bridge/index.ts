@@ -1,6 +1,6 @@
 import { elementKind, onPath } from "../kind";
 import { pathOf, ribbon } from "../../path";
-import { bridgeFault, buildBridge } from "./build";
+import { validateBridge, buildBridge } from "./build";
 import { BridgeSchema, type Bridge } from "./schema";
 export * from "./build";
 export type { Bridge } from "./schema";
@@ -10,7 +10,7 @@ export const bridge = elementKind<Bridge>(BridgeSchema, {
   word: "Bridge",
   stands: false,
   build: buildBridge,
-  fault: bridgeFault,
+  validate: validateBridge,
   outline: (element) => ribbon(pathOf(element), element.width / 2, -element.width / 2),
   span: ({ level, thickness, parapet }) => [level - thickness, thickness + (parapet?.height ?? 0)],
   ...onPath,

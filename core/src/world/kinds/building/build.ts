@@ -3,6 +3,8 @@ import { footed, riseUnder } from "./foot";
 import { centroid, crossingOf, inset, isConvex, isRectangle, longestSide } from "../../polygon";
 import { cornersOf } from "../../outline";
 import { ROOFS } from "./roofs";
+import { metres, sentence } from "../../../units";
+import type { ElementError } from "../kind";
 import type { Building } from "./schema";
 import { extrude, loft, type Ring } from "../../shapes";
 import { asPart, solidOf, type Solid } from "../../solid";
@@ -21,7 +23,7 @@ const LOW = 0.2;
 const MANSARD = 0.45;
 
 /** Why a building cannot stand as it is said to, and the field; null where it can. */
-export function faultOf(building: Building): { readonly field: string; readonly message: string } | null {
+export function validateBuilding(building: Building): ElementError | null {
   const points = cornersOf(building);
   if (points.length < 3) return { field: "footprint", message: "has no area: its corners lie on one line." };
   const crossed = crossingOf(points);
@@ -50,7 +52,7 @@ export function faultOf(building: Building): { readonly field: string; readonly 
     return { field: "roof/rise", message: "does not fit: the roof is too narrow for a parapet." };
   const under = building.slope ? riseUnder(points, building.slope) : 0;
   if (under > building.height - LOW)
-    return { field: "slope/grade", message: `rises ${under.toFixed(2)} m under it, nearly as high as its walls.` };
+    return { field: "slope/grade", message: sentence`rises ${metres(under)} under it, nearly as high as its walls.` };
   if (building.slope?.steps && !isConvex(points))
     return { field: "slope/steps", message: "need a footprint whose corners all bend outwards." };
   if (building.slope?.steps && building.passages?.length)
@@ -254,7 +256,7 @@ function parapet(id: string, points: readonly Vec2[], z: number, roof: number, r
 export function tiersUp(
   building: Building,
 ): readonly { readonly points: readonly Vec2[]; readonly z: number; readonly height: number }[] {
-  const tiers = faultOf(building) ? 0 : tiersOf(cornersOf(building), building);
+  const tiers = validateBuilding(building) ? 0 : tiersOf(cornersOf(building), building);
   if (typeof tiers === "number") return [];
   const heights = [building.height, ...(building.setbacks ?? []).map(({ height }) => height)];
   return tiers.map((points, i) => ({
@@ -307,7 +309,7 @@ function onRoof({ id, footprint, chimneys = [], boxes = [] }: Building, eaves: n
  * its own.
  */
 export function slopeOf(building: Building): { readonly heading: number; readonly rise: number } | null {
-  const tiers = faultOf(building) ? 0 : tiersOf(cornersOf(building), building);
+  const tiers = validateBuilding(building) ? 0 : tiersOf(cornersOf(building), building);
   if (typeof tiers === "number") return null;
   const { kind, rise = RISE, turned = false } = building.roof;
   const top = tiers[tiers.length - 1];

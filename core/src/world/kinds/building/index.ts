@@ -3,7 +3,7 @@ import { heightTags } from "../block";
 import { elementKind, movedPoint, onFootprint, type Feature } from "../kind";
 import { measureIn } from "../tags";
 import { cornersOf } from "../../outline";
-import { buildBuilding, faultOf } from "./build";
+import { buildBuilding, validateBuilding } from "./build";
 import { openingsOf } from "./openings";
 import { BuildingSchema, type Building } from "./schema";
 export * from "./build";
@@ -62,7 +62,7 @@ export const building = elementKind<Building>(BuildingSchema, {
   stands: true,
   build: buildBuilding,
   details: openingsOf,
-  fault: faultOf,
+  validate: validateBuilding,
   outline: cornersOf,
   span: spanOf,
   ...onFootprint,

@@ -1,6 +1,7 @@
 import { distance2, radians, type Vec2 } from "../../../geometry";
 import { lengthOf, pathOf, placeAlong, ribbon, stretch } from "../../path";
 import { crossingOf } from "../../polygon";
+import type { ElementError } from "../kind";
 import type { Canal } from "./schema";
 import { loft } from "../../shapes";
 import type { Solid } from "../../solid";
@@ -31,7 +32,7 @@ const BEAM = 0.7;
 const locksOf = ({ locks = [] }: Canal) => [...locks].sort((a, b) => a.at - b.at);
 
 /** Why a canal cannot be dug, and the field; null where it can. */
-export function canalFault(canal: Canal): { readonly field: string; readonly message: string } | null {
+export function validateCanal(canal: Canal): ElementError | null {
   const path = pathOf(canal);
   if (path.length < 2) return { field: "path", message: "has no length." };
   if (crossingOf(canalRibbon(canal)))
@@ -62,7 +63,7 @@ export function reachesOf(
 
 /** The solids of a canal: its water, the walls along it and at both ends, and the gates of its locks. */
 export function buildCanal(canal: Canal): Solid[] {
-  if (canalFault(canal)) return [];
+  if (validateCanal(canal)) return [];
   const { id, width, quay, coping } = canal;
   const path = pathOf(canal);
   const half = width / 2;

@@ -1,6 +1,6 @@
 import { elementKind, onPath } from "../kind";
 import { measureIn } from "../tags";
-import { buildCanal, canalFault, canalRibbon, DEFAULT_CANAL } from "./build";
+import { buildCanal, validateCanal, canalRibbon, DEFAULT_CANAL } from "./build";
 import { CanalSchema, type Canal } from "./schema";
 export * from "./build";
 export type { Canal } from "./schema";
@@ -11,7 +11,7 @@ export const canal = elementKind<Canal>(CanalSchema, {
   stands: false,
   way: true,
   build: buildCanal,
-  fault: canalFault,
+  validate: validateCanal,
   outline: canalRibbon,
   span: ({ depth, coping }) => [-depth, depth + coping],
   ...onPath,
@@ -26,5 +26,5 @@ export const canal = elementKind<Canal>(CanalSchema, {
       },
     },
   },
-  dug: (element) => (canalFault(element) ? null : canalRibbon(element)),
+  dug: (element) => (validateCanal(element) ? null : canalRibbon(element)),
 });

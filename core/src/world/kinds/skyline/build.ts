@@ -1,6 +1,7 @@
 import { seededRandom, type Vec2, type Vec3 } from "../../../geometry";
 import { beside, lengthOf, pathOf, placeAlong, ribbon } from "../../path";
 import { crossingOf } from "../../polygon";
+import type { ElementError } from "../kind";
 import type { Skyline } from "./schema";
 import { extrude, loft } from "../../shapes";
 import type { Solid } from "../../solid";
@@ -27,14 +28,14 @@ const PIECES = 12;
 const MAX_BLOCKS = 400;
 
 /** Why a skyline cannot stand, and the field; null where it can. */
-export function skylineFault(skyline: Skyline): { readonly field: string; readonly message: string } | null {
+export function validateSkyline(skyline: Skyline): ElementError | null {
   if (pathOf(skyline).length < 2) return { field: "path", message: "has no length." };
   return crossingOf(skylineRibbon(skyline)) ? { field: "path", message: "bends too sharply for its rows." } : null;
 }
 
 /** The solids of a skyline: blocks side by side, or the ridge of each row as a thin upright slice of its hills. */
 export function buildSkyline(skyline: Skyline): Solid[] {
-  if (skylineFault(skyline)) return [];
+  if (validateSkyline(skyline)) return [];
   const { id, of, rows, behind, seed } = skyline;
   const roll = seededRandom(seed);
   const between = ({ least, most }: Skyline["widths"]) =>

@@ -1,5 +1,5 @@
 import { elementKind, onPath } from "../kind";
-import { buildSkyline, skylineFault, skylineRibbon } from "./build";
+import { buildSkyline, validateSkyline, skylineRibbon } from "./build";
 import { SkylineSchema, type Skyline } from "./schema";
 export * from "./build";
 export type { Skyline } from "./schema";
@@ -9,7 +9,7 @@ export const skyline = elementKind<Skyline>(SkylineSchema, {
   word: "Skyline",
   stands: false,
   build: buildSkyline,
-  fault: skylineFault,
+  validate: validateSkyline,
   outline: skylineRibbon,
   span: ({ heights }) => [0, Math.max(heights.least, heights.most)],
   ...onPath,

@@ -1,6 +1,7 @@
 import { radians, type Vec2 } from "../../../geometry";
 import { cornersOf } from "../../outline";
 import { areaTwice, crossingOf } from "../../polygon";
+import type { ElementError } from "../kind";
 import type { Square } from "./schema";
 import { loft } from "../../shapes";
 import type { Detail, DetailKind } from "../../details";
@@ -13,7 +14,7 @@ export const DEFAULT_SQUARE: Pick<Square, "kerb" | "slabs"> = { kerb: 0.12, slab
 const MAX_JOINTS = 2000;
 
 /** Why a square cannot be paved, and the field; null where it can. */
-export function squareFault(square: Square): { readonly field: string; readonly message: string } | null {
+export function validateSquare(square: Square): ElementError | null {
   const points = cornersOf(square);
   if (points.length < 3 || areaTwice(points) < 1e-6)
     return { field: "footprint", message: "has no area: its corners lie on one line." };
@@ -22,7 +23,7 @@ export function squareFault(square: Square): { readonly field: string; readonly 
 
 /** The pavement of a square as a low solid; none where it lies level with the ground. */
 export function buildSquare(square: Square): Solid[] {
-  if (squareFault(square) || square.kerb === 0) return [];
+  if (validateSquare(square) || square.kerb === 0) return [];
   const points = cornersOf(square);
   return [
     loft(
@@ -38,7 +39,7 @@ export function buildSquare(square: Square): Solid[] {
 
 /** The joints of a square's slabs, cut at its rim, and the rim where it lies level with the ground. */
 export function squareDetails(square: Square, solids: readonly Solid[]): Detail[] {
-  if (squareFault(square)) return [];
+  if (validateSquare(square)) return [];
   const { kerb, slabs, heading } = square;
   const points = cornersOf(square);
   const [solid] = solids;

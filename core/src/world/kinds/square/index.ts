@@ -1,7 +1,7 @@
 import { kerbFigures } from "../kerb";
 import { elementKind, onFootprint } from "../kind";
 import { cornersOf } from "../../outline";
-import { buildSquare, DEFAULT_SQUARE, squareDetails, squareFault } from "./build";
+import { buildSquare, DEFAULT_SQUARE, squareDetails, validateSquare } from "./build";
 import { SquareSchema, type Square } from "./schema";
 export * from "./build";
 export type { Square } from "./schema";
@@ -12,7 +12,7 @@ export const square = elementKind<Square>(SquareSchema, {
   stands: false,
   build: buildSquare,
   details: squareDetails,
-  fault: squareFault,
+  validate: validateSquare,
   outline: cornersOf,
   span: ({ kerb }) => [0, kerb],
   ...onFootprint,

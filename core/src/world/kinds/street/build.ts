@@ -1,6 +1,7 @@
 import type { Vec2 } from "../../../geometry";
 import { beside, lengthOf, pathOf, placeAlong, ribbon, stretch } from "../../path";
 import { crossingOf } from "../../polygon";
+import type { ElementError } from "../kind";
 import type { Street } from "./schema";
 import { loft } from "../../shapes";
 import type { Detail, DetailKind } from "../../details";
@@ -38,7 +39,7 @@ const MIN_GAP = 0.1;
 const MAX_MARKS = 4000;
 
 /** Why a street cannot be laid, and the field; null where it can. */
-export function streetFault(street: Street): { readonly field: string; readonly message: string } | null {
+export function validateStreet(street: Street): ElementError | null {
   const path = pathOf(street);
   if (path.length < 2) return { field: "path", message: "has no length." };
   if (crossingOf(ribbonOf(street)))
@@ -69,7 +70,7 @@ const pavementPart = (side: "left" | "right", before: number): string => `paveme
 /** The pavements of a street, as low solids, which driveways lower towards the carriageway. */
 export function buildStreet(street: Street): Solid[] {
   const { id, carriageway, pavement, kerb } = street;
-  if (streetFault(street) || pavement === 0 || kerb === 0) return [];
+  if (validateStreet(street) || pavement === 0 || kerb === 0) return [];
   const path = pathOf(street);
   const length = lengthOf(path);
   return (["right", "left"] as const).flatMap((side) => {
@@ -122,7 +123,7 @@ function ramps(id: string, part: readonly Vec2[], near: number, far: number, ker
  * and crossings.
  */
 export function streetDetails(street: Street, solids: readonly Solid[]): Detail[] {
-  if (streetFault(street)) return [];
+  if (validateStreet(street)) return [];
   const { carriageway, pavement, kerb, slabs, dashes, lanes = 2, rails, bed, crossings = [] } = street;
   const path = pathOf(street);
   const length = lengthOf(path);

@@ -1,7 +1,7 @@
 import { kerbFigures } from "../kerb";
 import { elementKind, onPath } from "../kind";
 import { measureIn } from "../tags";
-import { buildStreet, DEFAULT_STREET, ribbonOf, streetDetails, streetFault } from "./build";
+import { buildStreet, DEFAULT_STREET, ribbonOf, streetDetails, validateStreet } from "./build";
 import { StreetSchema, type Street } from "./schema";
 export * from "./build";
 export type { Street } from "./schema";
@@ -13,7 +13,7 @@ export const street = elementKind<Street>(StreetSchema, {
   way: true,
   build: buildStreet,
   details: streetDetails,
-  fault: streetFault,
+  validate: validateStreet,
   outline: ribbonOf,
   span: ({ kerb }) => [0, kerb],
   ...onPath,

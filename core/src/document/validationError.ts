@@ -1,8 +1,8 @@
 import type { ErrorObject } from "ajv";
-import type { Fault } from "../problem";
+import type { ValidationError } from "../problem";
 
 /** What a value failed, with its place, in words. */
-export function faultOf(error: ErrorObject): Fault {
+export function validationErrorOf(error: ErrorObject): ValidationError {
   const at = error.instancePath.slice(1).replaceAll("~1", "/").replaceAll("~0", "~");
   const inside = (key: string) => (at ? `${at}/${key}` : key);
   switch (error.keyword) {
