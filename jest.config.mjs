@@ -13,6 +13,7 @@ const swc = [
 
 export default {
   testEnvironment: "node",
+  globalSetup: "<rootDir>/scripts/unitSetup.mjs",
   testMatch: ["<rootDir>/{core,raster,pdf,files,store,server,web,cli,demo,bench}/**/*.test.{ts,tsx}"],
   moduleNameMapper: {
     "^@zanvo/pdf$": "<rootDir>/pdf/src/index.ts",
