@@ -1,11 +1,11 @@
 import { setNonce } from "get-nonce";
-import { StrictMode, Suspense } from "react";
+import { StrictMode, Suspense, useState } from "react";
 import { createRoot } from "react-dom/client";
 import { BrowserRouter, Link, matchPath, Route, Routes } from "react-router";
 import { startLamp } from "./lamp";
 import { Guarded } from "./ui/Guarded";
 import { lazily, type Lazy } from "./ui/lazily";
-import { Toasts } from "./ui/Toasts";
+import { useNotes } from "./ui/say";
 import "./styles.css";
 
 // Styles that a primitive adds at run time carry the nonce of this very page.
@@ -23,9 +23,17 @@ function Lost() {
   );
 }
 
+/** What a page may wait for before it is shown without, ms. */
+const LONG = 1000;
+
 /** The pages by their addresses, each fetched when it is first gone to. */
 const PAGES: Readonly<Record<string, Lazy<object>>> = {
-  "/": lazily(async () => (await import("./shelf/ShelfPage")).ShelfPage),
+  "/": lazily(async () => {
+    const { ShelfPage, listed } = await import("./shelf/ShelfPage");
+    // Its cards are drawn with the page, unless they take long.
+    await Promise.race([listed, new Promise((resolve) => setTimeout(resolve, LONG))]);
+    return ShelfPage;
+  }),
   "/deleted": lazily(async () => (await import("./shelf/DeletedPage")).DeletedPage),
   "/scenes/:id": lazily(async () => (await import("./board/BoardPage")).BoardPage),
   "/scenes/:id/plan": lazily(async () => (await import("./plan/PlanPage")).PlanPage),
@@ -33,6 +41,23 @@ const PAGES: Readonly<Record<string, Lazy<object>>> = {
   "/scenes/:id/slip/:shot": lazily(async () => (await import("./slip/SlipPage")).SlipPage),
   "/guide/:page?": lazily(async () => (await import("./guide/GuidePage")).GuidePage),
 };
+
+const Toasts = lazily(async () => (await import("./ui/Toasts")).Toasts);
+/** What is said, once something is. */
+function Notes() {
+  const saying = useNotes(({ notes }) => notes.length > 0);
+  const [said, setSaid] = useState(false);
+  if (saying && !said) setSaid(true);
+  return (
+    said && (
+      <Guarded what="What was said">
+        <Suspense fallback={null}>
+          <Toasts />
+        </Suspense>
+      </Guarded>
+    )
+  );
+}
 
 const first = Object.entries(PAGES).find(([path]) => matchPath(path, location.pathname));
 // What cannot be fetched is told of where it is shown.
@@ -58,6 +83,8 @@ createRoot(document.getElementById("root")!).render(
         </Routes>
       </Suspense>
     </BrowserRouter>
-    <Toasts />
+    <Notes />
   </StrictMode>,
 );
+// Fetched once the page stands: what is said when the server is out of reach must not wait for it.
+setTimeout(() => void Toasts.preload().catch(() => undefined), LONG);

@@ -9,17 +9,22 @@ import { createScene, deleteScene, listScenes, openScene, picturePath, restoreSc
 import { download, pickText } from "../files";
 import { switchLamp } from "../lamp";
 import { Button, IconButton } from "../ui/Button";
-import { say } from "../ui/Toasts";
+import { say } from "../ui/say";
 import { Cards } from "./Cards";
 import { SceneCard } from "./SceneCard";
 import { SORTS, sorted, type SortId } from "./sort";
 
-// Asked for while the page itself is still being made.
-preload("/api/scenes", listScenes).catch(() => undefined);
+/** What is on the shelf, asked for while the page itself is still being made. */
+let first: Card[] | undefined;
+/** Resolves once that has come, or has failed: what failed is asked for again by the page. */
+export const listed: Promise<void> = preload("/api/scenes", listScenes).then(
+  (cards) => void (first = cards),
+  () => undefined,
+);
 
 /** The shelf: every scene as a small drawing. */
 export function ShelfPage() {
-  const { data: cards, error, mutate } = useSWR<Card[], Error>("/api/scenes", listScenes);
+  const { data: cards, error, mutate } = useSWR<Card[], Error>("/api/scenes", listScenes, { fallbackData: first });
   const [wanted, setWanted] = useState("");
   const [sort, setSort] = useState<SortId>("saved");
   const navigate = useNavigate();

@@ -6,7 +6,7 @@ export * from "./Guarded";
 export * from "./Modal";
 export * from "./NumberField";
 export * from "./Strength";
-export * from "./Toasts";
+export { say } from "./say";
 export * from "./Working";
 export * from "./lazily";
 export * from "./useWork";
