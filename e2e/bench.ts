@@ -4,7 +4,7 @@ import { newScene, type Scene } from "@zanvo/core/scene";
 import { project, viewOf } from "@zanvo/core/shot";
 import { blockCorner, type Block } from "@zanvo/core/world";
 import sharp from "sharp";
-import { lay } from "./table";
+import { openNew } from "./table";
 
 /** The camera that the picture is made with: 1,600 x 1,200 px, 4 px for a mm of paper. */
 export const TRUTH = { gaze: { heading: -3, pitch: 8, roll: 3 }, distance: 380, centre: { x: 200, y: 150 } };
@@ -109,7 +109,7 @@ export async function traceSet(page: Page, name: string, lines: readonly Paramet
 /** The photo of the two houses on its bench, in a scene of its own. */
 export async function onBench(page: Page) {
   const { bytes, edges } = await photo();
-  const id = await lay(page);
+  const id = await openNew(page);
   await references(page);
   await bringIn(page, bytes);
   await expect(bench(page)).toBeVisible();
@@ -122,7 +122,7 @@ type Given = NonNullable<Scene["references"]>[number];
  * A picture taken in and on its bench, in a scene of its own, with what is said to be traced in it. @returns the
  * scene's id
  */
-export async function laid(
+export async function openReference(
   page: Page,
   bytes: Buffer,
   change: (reference: Given) => void = () => undefined,

@@ -3,7 +3,7 @@ import { dirname } from "node:path";
 import { expect, test, type Page } from "@playwright/test";
 import type { Block, Building, Element } from "@zanvo/core/world";
 import { drag, loft, onPlan, placer, plan } from "./plan";
-import { lay, saved, stopAtOnce, type } from "./table";
+import { openNew, saved, stopAtOnce, type } from "./table";
 
 const chosen = (page: Page) => page.getByRole("region", { name: "Chosen building" });
 const all = async (page: Page, id: string) => (await saved<Element>(page, id)).elements;
@@ -82,53 +82,55 @@ test("a square, a canal with a lock, a bridge over it and a skyline are drawn, a
   });
 });
 
-test("a building has windows, doors, passages, boxes and sloping ground, and what does not fit is refused with a sentence", async ({
-  page,
-}) => {
-  const house: Building = {
-    id: "house",
-    kind: "building",
-    name: "Customs house",
-    footprint: [
-      { x: -14, y: 12 },
-      { x: -2, y: 12 },
-      { x: -2, y: 20 },
-      { x: -14, y: 20 },
-    ],
-    base: 0,
-    height: 7,
-    storeys: 2,
-    roof: { kind: "hip", rise: 2 },
-  };
-  const id = await onPlan(page, (scene) => void scene.elements.push(house));
-  await page.getByRole("button", { name: "Customs house", exact: true }).click();
-  await chosen(page).getByText("Windows, doors and passages").click();
-  await chosen(page).getByRole("checkbox", { name: "Windows in every storey" }).check();
-  await chosen(page).getByRole("button", { name: "A door" }).click();
-  await chosen(page).getByRole("button", { name: "A passage through it" }).click();
-  const passage = chosen(page).getByRole("region", { name: "Passage 1" });
-  await passage.getByRole("checkbox", { name: "Arched" }).uncheck();
-  await type(page, "Width", "14", passage);
-  await expect(passage.getByText("is wider than its wall")).toBeVisible();
-  await type(page, "Width", "2.4", passage);
-  await type(page, "East", "-5", passage);
-  await chosen(page).getByText("On the roof").click();
-  await chosen(page).getByRole("button", { name: "A box for a lift or stairs" }).click();
-  expect(await last(page, id)).toMatchObject({
-    windows: { every: 2.4, sill: 0.9 },
-    doors: [{ x: -8, y: 12, width: 0.95 }],
-    passages: [{ x: -5, y: 12, width: 2.4, height: 3.6 }],
-    boxes: [{ x: -8, y: 16, length: 3, width: 2.4, rise: 2.6 }],
-  });
-  await chosen(page).getByText("The ground under it").click();
-  await chosen(page).getByRole("checkbox", { name: "The ground rises" }).check();
-  await chosen(page).getByRole("checkbox", { name: "In level steps" }).click();
-  await expect(page.getByText("do not go with a passage").first()).toBeVisible();
-  await type(page, "Metres in a hundred", "20", chosen(page));
-  expect(await last(page, id)).toMatchObject({ slope: { heading: 0, grade: 20 } });
-  await type(page, "Metres in a hundred", "120", chosen(page));
-  await expect(chosen(page).getByText("nearly as high as its walls")).toBeVisible();
-});
+test(
+  "a building has windows, doors, passages, boxes and sloping ground, and what does not fit is refused with " +
+    "a sentence",
+  async ({ page }) => {
+    const house: Building = {
+      id: "house",
+      kind: "building",
+      name: "Customs house",
+      footprint: [
+        { x: -14, y: 12 },
+        { x: -2, y: 12 },
+        { x: -2, y: 20 },
+        { x: -14, y: 20 },
+      ],
+      base: 0,
+      height: 7,
+      storeys: 2,
+      roof: { kind: "hip", rise: 2 },
+    };
+    const id = await onPlan(page, (scene) => void scene.elements.push(house));
+    await page.getByRole("button", { name: "Customs house", exact: true }).click();
+    await chosen(page).getByText("Windows, doors and passages").click();
+    await chosen(page).getByRole("checkbox", { name: "Windows in every storey" }).check();
+    await chosen(page).getByRole("button", { name: "A door" }).click();
+    await chosen(page).getByRole("button", { name: "A passage through it" }).click();
+    const passage = chosen(page).getByRole("region", { name: "Passage 1" });
+    await passage.getByRole("checkbox", { name: "Arched" }).uncheck();
+    await type(page, "Width", "14", passage);
+    await expect(passage.getByText("is wider than its wall")).toBeVisible();
+    await type(page, "Width", "2.4", passage);
+    await type(page, "East", "-5", passage);
+    await chosen(page).getByText("On the roof").click();
+    await chosen(page).getByRole("button", { name: "A box for a lift or stairs" }).click();
+    expect(await last(page, id)).toMatchObject({
+      windows: { every: 2.4, sill: 0.9 },
+      doors: [{ x: -8, y: 12, width: 0.95 }],
+      passages: [{ x: -5, y: 12, width: 2.4, height: 3.6 }],
+      boxes: [{ x: -8, y: 16, length: 3, width: 2.4, rise: 2.6 }],
+    });
+    await chosen(page).getByText("The ground under it").click();
+    await chosen(page).getByRole("checkbox", { name: "The ground rises" }).check();
+    await chosen(page).getByRole("checkbox", { name: "In level steps" }).click();
+    await expect(page.getByText("do not go with a passage").first()).toBeVisible();
+    await type(page, "Metres in a hundred", "20", chosen(page));
+    expect(await last(page, id)).toMatchObject({ slope: { heading: 0, grade: 20 } });
+    await type(page, "Metres in a hundred", "120", chosen(page));
+    await expect(chosen(page).getByText("nearly as high as its walls")).toBeVisible();
+  },
+);
 
 test("a driveway lowers the kerb of its side; one beyond the street's end is refused", async ({ page }) => {
   const id = await onPlan(page);
@@ -323,7 +325,7 @@ test("each kind of a building's lines is faded by itself", async ({ page }) => {
     roof: { kind: "hip", rise: 2 },
     windows: { every: 2, width: 1, height: 1.2, sill: 0.9 },
   };
-  const id = await lay(page, (scene) => {
+  const id = await openNew(page, (scene) => {
     scene.shots[0].gaze = { heading: 0, pitch: 0, roll: 0 };
     scene.elements.push(house);
   });
@@ -342,7 +344,7 @@ test("each kind of a building's lines is faded by itself", async ({ page }) => {
 });
 
 test("one of two things that seem to touch is nudged free", async ({ page }) => {
-  const id = await lay(page, (scene) => {
+  const id = await openNew(page, (scene) => {
     scene.shots[0].gaze = { heading: 0, pitch: 0, roll: 0 };
     scene.elements.push(
       { ...loft, origin: { x: 0, y: 10, z: 0 }, length: 3, width: 4, height: 4, locked: true },

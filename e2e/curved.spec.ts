@@ -1,7 +1,7 @@
 import { expect, test, type Page } from "@playwright/test";
 import { readFileSync } from "node:fs";
 import { CURVED_SYSTEMS } from "@zanvo/core/shot";
-import { dragHandle, dragOnSheet, lay, onSheet, saved, slip, type } from "./table";
+import { dragHandle, dragOnSheet, openNew, onSheet, saved, slip, type } from "./table";
 
 const fold = (page: Page) => page.getByText("Lens and curved systems").click();
 const setUp = async (page: Page, system: string) => {
@@ -27,7 +27,7 @@ async function placeOf(page: Page, name: string): Promise<[number, number]> {
 test("a system is chosen by what it shows; every lens keeps the middle, and its curves leave as Beziers", async ({
   page,
 }) => {
-  const id = await lay(
+  const id = await openNew(
     page,
     (scene) =>
       void scene.elements.push({
@@ -75,48 +75,49 @@ test("a system is chosen by what it shows; every lens keeps the middle, and its 
   expect((await saved(page, id)).shots[0].lens.law).toBe("rectilinear");
 });
 
-test("the angle covered, the rim, where the disc is cut, and an off-centre crop are typed; what cannot be is said", async ({
-  page,
-}) => {
-  const id = await lay(page);
-  await fold(page);
-  await setUp(page, "Six points: a tilted disc");
-  for (const [typed, said] of [
-    ["0", "This lens shows up to 350°, and an angle of more than nothing."],
-    ["400", "This lens shows up to 350°, and an angle of more than nothing."],
-  ]) {
-    await type(page, "Across the disc", typed);
-    await expect(page.getByText(said)).toBeVisible();
-  }
-  await type(page, "Across the disc", "180");
-  await expect(page.getByLabel("Rim radius", { exact: true })).toHaveValue("133.5");
-  await type(page, "Rim radius", "100");
-  await type(page, "Disc cut at", "120");
-  const [{ lens: cut }] = (await saved(page, id)).shots;
-  expect([cut.distance, cut.within]).toEqual([expect.closeTo(50, 6), 120]);
-  // k tan 30 degrees = 100 * 0.577 = 57.7 mm off C the grid ends.
-  const grid = /<g id="grid-upright"[^]*?<\/g>/.exec(
-    await (await page.request.get(`/api/scenes/${id}/exports/s1.svg`)).text(),
-  )![0];
-  const far = [...grid.matchAll(/(?:M| )(-?[\d.]+) (-?[\d.]+)(?=[MCL"])/g)].map(([, x, y]) =>
-    Math.hypot(Number(x) - 210, Number(y) - 148.5),
-  );
-  expect(Math.max(...far)).toBeLessThan(57.8);
-  expect(Math.max(...far)).toBeGreaterThan(57);
-  await page.getByText("View in numbers").click();
-  await type(page, "Centre, from left", "30");
-  await type(page, "Rim radius", "100000");
-  expect((await saved(page, id)).shots[0].lens).toMatchObject({
-    centre: { x: 30 },
-    distance: expect.closeTo(50000, 3),
-  });
-  await expect(page.getByRole("application", { name: "Desk" })).toBeVisible();
-});
+test(
+  "the angle covered, the rim, where the disc is cut, and an off-centre crop are typed; what cannot " + "be is said",
+  async ({ page }) => {
+    const id = await openNew(page);
+    await fold(page);
+    await setUp(page, "Six points: a tilted disc");
+    for (const [typed, said] of [
+      ["0", "This lens shows up to 350°, and an angle of more than nothing."],
+      ["400", "This lens shows up to 350°, and an angle of more than nothing."],
+    ]) {
+      await type(page, "Across the disc", typed);
+      await expect(page.getByText(said)).toBeVisible();
+    }
+    await type(page, "Across the disc", "180");
+    await expect(page.getByLabel("Rim radius", { exact: true })).toHaveValue("133.5");
+    await type(page, "Rim radius", "100");
+    await type(page, "Disc cut at", "120");
+    const [{ lens: cut }] = (await saved(page, id)).shots;
+    expect([cut.distance, cut.within]).toEqual([expect.closeTo(50, 6), 120]);
+    // k tan 30 degrees = 100 * 0.577 = 57.7 mm off C the grid ends.
+    const grid = /<g id="grid-upright"[^]*?<\/g>/.exec(
+      await (await page.request.get(`/api/scenes/${id}/exports/s1.svg`)).text(),
+    )![0];
+    const far = [...grid.matchAll(/(?:M| )(-?[\d.]+) (-?[\d.]+)(?=[MCL"])/g)].map(([, x, y]) =>
+      Math.hypot(Number(x) - 210, Number(y) - 148.5),
+    );
+    expect(Math.max(...far)).toBeLessThan(57.8);
+    expect(Math.max(...far)).toBeGreaterThan(57);
+    await page.getByText("View in numbers").click();
+    await type(page, "Centre, from left", "30");
+    await type(page, "Rim radius", "100000");
+    expect((await saved(page, id)).shots[0].lens).toMatchObject({
+      centre: { x: 30 },
+      distance: expect.closeTo(50000, 3),
+    });
+    await expect(page.getByRole("application", { name: "Desk" })).toBeVisible();
+  },
+);
 
 test("a pin is dragged and the view turns with it; keys do the same, and the opposite one follows", async ({
   page,
 }) => {
-  const id = await lay(page);
+  const id = await openNew(page);
   await fold(page);
   await setUp(page, "Six points: a tilted disc");
   const from = await placeOf(page, "Main streets, right");
@@ -139,7 +140,7 @@ test("a pin is dragged and the view turns with it; keys do the same, and the opp
 test("six points by three gestures: placed, slid, and the third follows; then named, swapped and mirrored", async ({
   page,
 }) => {
-  const id = await lay(page);
+  const id = await openNew(page);
   await fold(page);
   await setUp(page, "Six points: a tilted disc");
   await page.getByRole("button", { name: "Place six points by hand" }).click();
@@ -201,7 +202,7 @@ test("six points by three gestures: placed, slid, and the third follows; then na
 });
 
 test("two discs back to back show all six points, and turn together", async ({ page }) => {
-  const id = await lay(page);
+  const id = await openNew(page);
   await fold(page);
   await setUp(page, "Six points: two discs, back to back");
   await expect(page.getByRole("list", { name: "Shots" }).getByRole("listitem")).toHaveCount(2);
@@ -226,7 +227,7 @@ test("two discs back to back show all six points, and turn together", async ({ p
 });
 
 test("a corner is raised in a disc along its curves, with hidden lines", async ({ page }) => {
-  const id = await lay(page);
+  const id = await openNew(page);
   await fold(page);
   await setUp(page, "Six points: a tilted disc");
   await page.getByRole("button", { name: "Masses" }).click();
@@ -249,7 +250,7 @@ test("a corner is raised in a disc along its curves, with hidden lines", async (
 });
 
 test("the compass's arcs lie over the exact curves, are judged, picked line by line, and printed", async ({ page }) => {
-  const id = await lay(page);
+  const id = await openNew(page);
   await fold(page);
   await setUp(page, "Six points: a tilted disc");
   await lens(page, "Equidistant disc");
@@ -286,7 +287,7 @@ test("the compass's arcs lie over the exact curves, are judged, picked line by l
 });
 
 test("blank grids to trace come as one ZIP, and can be stopped", async ({ page }) => {
-  await lay(page);
+  await openNew(page);
   await page.getByRole("button", { name: "Hand-over" }).click();
   await page.getByText("Blank grids to trace").click();
   await type(page, "PNG resolution", "36");

@@ -1,8 +1,8 @@
 import { expect, test } from "@playwright/test";
-import { lay, saved, slip, type } from "./table";
+import { openNew, saved, slip, type } from "./table";
 
 test("findings are live, show their place when hovered, and are fixed by one press", async ({ page }) => {
-  const id = await lay(page, (scene) => {
+  const id = await openNew(page, (scene) => {
     scene.shots[0].lens.distance = 200;
   });
   const list = page.getByRole("region", { name: "Findings" });
@@ -20,7 +20,7 @@ test("findings are live, show their place when hovered, and are fixed by one pre
 });
 
 test("a horizon above the panel asks for a third point", async ({ page }) => {
-  await lay(page);
+  await openNew(page);
   await page.getByRole("button", { name: "Eye level" }).click();
   await type(page, "Horizon from the top", "-30");
   const finding = page

@@ -2,10 +2,10 @@ import { readFile } from "node:fs/promises";
 import AxeBuilder from "@axe-core/playwright";
 import { expect, test } from "@playwright/test";
 import { newScene } from "@zanvo/core/scene";
-import { lay, saved, slip, type } from "./table";
+import { openNew, saved, slip, type } from "./table";
 
 test("it is saved by itself; undo, redo and reload return to the same place", async ({ page }) => {
-  const id = await lay(page);
+  const id = await openNew(page);
   await page.getByRole("button", { name: "Eye level" }).click();
   await type(page, "Eye height", "3");
   await type(page, "Horizon from the top", "90");
@@ -37,7 +37,7 @@ test("it is saved by itself; undo, redo and reload return to the same place", as
 });
 
 test("a change that was not saved before the page went away is there again", async ({ page }) => {
-  const id = await lay(page);
+  const id = await openNew(page);
   await page.getByRole("button", { name: "Eye level" }).click();
   await page.route("**/api/scenes/*", (route) =>
     route.request().method() === "PUT" ? route.abort() : route.continue(),
@@ -53,7 +53,7 @@ test("a change that was not saved before the page went away is there again", asy
 });
 
 test("of two windows on one scene the second to save is told, and nothing is lost", async ({ page, context }) => {
-  const id = await lay(page);
+  const id = await openNew(page);
   const other = await context.newPage();
   await other.goto(`/scenes/${id}`);
   for (const window of [page, other]) await window.getByRole("button", { name: "Eye level" }).click();
@@ -91,7 +91,7 @@ test("of two windows on one scene the second to save is told, and nothing is los
 });
 
 test("an earlier version is brought back, and that can be undone", async ({ page }) => {
-  const id = await lay(page);
+  const id = await openNew(page);
   await page.getByRole("button", { name: "Eye level" }).click();
   await type(page, "Eye height", "6");
   await saved(page, id);
@@ -103,7 +103,7 @@ test("an earlier version is brought back, and that can be undone", async ({ page
 });
 
 test("every value of the slip is copied by a press", async ({ page }) => {
-  await lay(page);
+  await openNew(page);
   for (const row of await page.getByRole("region", { name: "Slip" }).getByRole("button").all()) {
     const name = (await row.getAttribute("aria-label"))!;
     await row.click();
@@ -114,7 +114,7 @@ test("every value of the slip is copied by a press", async ({ page }) => {
 });
 
 test("the set-up sheet has the measures, the steps and the ticks, and is copied as plain text", async ({ page }) => {
-  const id = await lay(page);
+  const id = await openNew(page);
   await page.getByRole("region", { name: "left point" }).getByLabel("Beyond the edge").fill("210");
   await page.keyboard.press("Enter");
   await saved(page, id);
@@ -141,7 +141,7 @@ test("the set-up sheet has the measures, the steps and the ticks, and is copied 
 });
 
 test("the drawing is saved as SVG in true mm and as PNG of a chosen resolution", async ({ page }) => {
-  await lay(page);
+  await openNew(page);
   await page.getByRole("button", { name: "Hand-over" }).click();
   const file = async (button: string) => {
     const going = page.waitForEvent("download");
@@ -178,7 +178,7 @@ test("shelf, board, set-up sheet and guide meet WCAG AA, by day and under the la
   await page.goto("/");
   await expect(page.getByRole("button", { name: "Start a new scene" })).toBeVisible();
   expect(await axeViolations()).toEqual([]);
-  await lay(
+  await openNew(
     page,
     (scene) =>
       void scene.elements.push({
@@ -234,7 +234,7 @@ test("nothing breaks the content policy or throws while one works", async ({ pag
   const wrong: string[] = [];
   page.on("console", (message) => message.type() === "error" && wrong.push(message.text()));
   page.on("pageerror", (error) => wrong.push(error.message));
-  await lay(page, (scene) => Object.assign(scene, newScene("Policy")));
+  await openNew(page, (scene) => Object.assign(scene, newScene("Policy")));
   for (const key of ["1", "2", "3", "4", "5", "6", "d", "s"]) await page.keyboard.press(key);
   await page.keyboard.press("?");
   await expect(page.getByRole("dialog", { name: "Keys" })).toBeVisible();

@@ -5,7 +5,7 @@ import { mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { newScene, type Scene } from "@zanvo/core/scene";
-import { lay, saved, slip, type } from "./table";
+import { openNew, saved, slip, type } from "./table";
 
 const status = (page: Page) => page.getByRole("status", { name: "Saving" });
 const eyeLevel = (page: Page) => page.getByRole("button", { name: "Eye level" }).click();
@@ -73,7 +73,7 @@ async function ownBrowser(folder: string) {
 
 test("work that the server never had is there again after the browser was killed", async ({ page, baseURL }) => {
   const folder = mkdtempSync(join(tmpdir(), "zanvo-browser-"));
-  const id = await lay(page);
+  const id = await openNew(page);
   const first = await ownBrowser(folder);
   await first.page.goto(`${baseURL}/scenes/${id}`);
   await eyeLevel(first.page);
@@ -95,7 +95,7 @@ test("of two windows that were cut off and closed, one is gone on from and the o
   page,
   context,
 }) => {
-  const id = await lay(page);
+  const id = await openNew(page);
   const other = await context.newPage();
   await other.goto(`/scenes/${id}`);
   for (const [window, height] of [
@@ -127,7 +127,7 @@ test("of two windows that were cut off and closed, one is gone on from and the o
 });
 
 test("a scene that was deleted in another window is kept as a copy, or put back", async ({ page }) => {
-  const id = await lay(page);
+  const id = await openNew(page);
   await eyeLevel(page);
   const remove = () => page.request.delete(`/api/scenes/${id}`, { headers: { "If-Match": "*" } });
   await remove();
@@ -154,7 +154,7 @@ test("a scene that was deleted in another window is kept as a copy, or put back"
 });
 
 test("a full disk is told, and saved to again as soon as there is room; Ctrl+S saves at once", async ({ page }) => {
-  const id = await lay(page);
+  const id = await openNew(page);
   await eyeLevel(page);
   const full = {
     status: 507,
@@ -173,7 +173,7 @@ test("a full disk is told, and saved to again as soon as there is room; Ctrl+S s
 });
 
 test("tools that cannot be fetched say so, and the board stays", async ({ page }) => {
-  await lay(page);
+  await openNew(page);
   await page.route("**/assets/GridPanel-*.js", (route) => route.abort());
   await page.getByRole("button", { name: "Grid", exact: true }).click();
   const trouble = page.getByRole("alert").filter({ hasText: "The grid tools could not be fetched" });
@@ -185,7 +185,7 @@ test("tools that cannot be fetched say so, and the board stays", async ({ page }
 });
 
 test("a page that cannot be fetched says so", async ({ page }) => {
-  await lay(page);
+  await openNew(page);
   await page.route("**/assets/GuidePage-*.js", (route) => route.abort());
   await page.getByRole("link", { name: "Guide" }).click();
   await expect(
@@ -212,7 +212,7 @@ test("what works out hidden lines is started anew when it dies, and until then t
     width: 3,
     height: 3,
   };
-  const id = await lay(page, (scene) => void scene.elements.push(block));
+  const id = await openNew(page, (scene) => void scene.elements.push(block));
   await expect.poll(() => page.workers().some((worker) => worker.url().includes("seen.worker"))).toBe(true);
   const old = page.getByText("The drawing is old");
   await expect(old).toHaveCount(0);
@@ -234,7 +234,7 @@ test("the board works where the page comes from no secure origin", async ({ page
     Object.defineProperty(navigator, "locks", { value: undefined });
     Object.defineProperty(navigator, "clipboard", { value: undefined });
   });
-  await lay(page);
+  await openNew(page);
   await page.getByRole("button", { name: "New shot from this one" }).click();
   await expect(page.getByRole("button", { name: /Shot 2/ }).first()).toBeVisible();
   await page.getByRole("button", { name: "Eye level" }).click();
@@ -253,7 +253,7 @@ test("a photo that is gone is told of on the board and in what is handed over, a
     await page.request.post(`/api/scenes/${holder.id}/references`, { data: bytes })
   ).json()) as { picture: string; width: number; height: number };
   const missing = "f".repeat(64);
-  const id = await lay(page, (scene) => {
+  const id = await openNew(page, (scene) => {
     scene.references = [{ id: "r", name: "Quay", picture: missing, width, height, sets: [] }];
     scene.shots[0].under = { reference: "r", strength: 0.6, at: scene.shots[0].frame };
   });
@@ -274,7 +274,7 @@ test("a photo that is gone is told of on the board and in what is handed over, a
 test("a scene that cannot be read is downloaded as it is, and brought back from an earlier version", async ({
   page,
 }) => {
-  const id = await lay(page);
+  const id = await openNew(page);
   await eyeLevel(page);
   await type(page, "Eye height", "6");
   await saved(page, id);

@@ -1,6 +1,6 @@
 import { expect, test, type Page } from "@playwright/test";
 import type { Scene } from "@zanvo/core/scene";
-import { dragHandle, dragOnSheet, lay, onSheet, saved, slip, type } from "./table";
+import { dragHandle, dragOnSheet, openNew, onSheet, saved, slip, type } from "./table";
 
 /** A block that shows a corner to the eye of a new scene, its near corner 10 m straight ahead. */
 const house = (change: object = {}) => ({
@@ -19,7 +19,7 @@ const masses = (page: Page) => page.getByRole("button", { name: "Masses" }).clic
 const choose = (page: Page) => page.getByRole("button", { name: "Choose" }).click();
 
 test("a corner is raised: foot, up, out along the left set, out along the right set", async ({ page }) => {
-  const id = await lay(page);
+  const id = await openNew(page);
   await masses(page);
   // The foot 60 mm under the horizon, 120 mm up: twice the eye height of 1.6 m.
   await dragOnSheet(page, [200, 208.5], [200, 88.5], false);
@@ -43,7 +43,7 @@ test("a corner is raised: foot, up, out along the left set, out along the right 
 });
 
 test("each stage can be typed, and given up", async ({ page }) => {
-  const id = await lay(page);
+  const id = await openNew(page);
   await masses(page);
   await page.mouse.click(...(await onSheet(page, 200, 208.5)));
   await expect(page.getByText("Step 1 of 3")).toBeVisible();
@@ -71,7 +71,7 @@ test("each stage can be typed, and given up", async ({ page }) => {
 });
 
 test("a second building started on the first one's street line snaps to it", async ({ page }) => {
-  const id = await lay(page, withHouse);
+  const id = await openNew(page, withHouse);
   await masses(page);
   // The street line of the house runs from its near corner, drawn at (210, 196.5), to the left pin; on it at x = 60.
   const pin = 210 - 300 * Math.tan((55 * Math.PI) / 180);
@@ -93,7 +93,7 @@ test("a second building started on the first one's street line snaps to it", asy
 test("a building is chosen, moved over the ground, changed by handle and number, duplicated and deleted", async ({
   page,
 }) => {
-  const id = await lay(page, withHouse);
+  const id = await openNew(page, withHouse);
   await masses(page);
   await choose(page);
   await page.mouse.click(...(await onSheet(page, 205, 150)));
@@ -130,7 +130,7 @@ test("a building is chosen, moved over the ground, changed by handle and number,
 });
 
 test("nearer buildings hide farther ones; hidden lines are left out or faint", async ({ page }) => {
-  const id = await lay(page, (scene) => {
+  const id = await openNew(page, (scene) => {
     scene.elements.push(house(), house({ id: "far", name: "Behind", origin: { x: 0, y: 30, z: 0 }, height: 2 }));
   });
   await masses(page);
@@ -156,7 +156,7 @@ test("nearer buildings hide farther ones; hidden lines are left out or faint", a
 });
 
 test("eye level above, between and below a building shows its top, neither, its underside", async ({ page }) => {
-  const id = await lay(page, (scene) => void scene.elements.push(house({ origin: { x: 0, y: 10, z: 3 } })));
+  const id = await openNew(page, (scene) => void scene.elements.push(house({ origin: { x: 0, y: 10, z: 3 } })));
   await page.getByRole("button", { name: "Eye level" }).click();
   const creases = async () => {
     await saved(page, id);

@@ -1,11 +1,11 @@
 import { readFileSync } from "node:fs";
 import { expect, test } from "@playwright/test";
-import { dragHandle, lay, saved, slip, type } from "./table";
+import { dragHandle, openNew, saved, slip, type } from "./table";
 
 test("a page has several panels, drawn in their places, dragged by their sides and taken to paper together", async ({
   page,
 }) => {
-  const id = await lay(page, (scene) => {
+  const id = await openNew(page, (scene) => {
     scene.elements.push({
       id: "house",
       kind: "block",
@@ -63,7 +63,7 @@ test("a page has several panels, drawn in their places, dragged by their sides a
 });
 
 test("the desk is printed at true size, with progress, and can be stopped", async ({ page }) => {
-  const id = await lay(page);
+  const id = await openNew(page);
   await page.getByRole("button", { name: "Hand-over" }).click();
   await page.getByText("Print the desk at true size").click();
   await expect(page.getByText(/^\d+ sheets and a contents map$/)).toBeVisible();
@@ -97,7 +97,7 @@ test("the desk is printed at true size, with progress, and can be stopped", asyn
 test("the set-up sheet is saved as PDF, and everything is read in inches and feet by those who measure so", async ({
   page,
 }) => {
-  const id = await lay(page);
+  const id = await openNew(page);
   await page.getByRole("button", { name: /change to inches and feet/ }).click();
   await expect(slip(page, "Picture distance")).toHaveText('11 13/16"');
   await expect(slip(page, "Eye height")).toHaveText("5' 3\"");
@@ -119,7 +119,7 @@ test("the set-up sheet is saved as PDF, and everything is read in inches and fee
 });
 
 test("the pocket guide is reached from every stage, and its pictures follow their sliders", async ({ page }) => {
-  await lay(page);
+  await openNew(page);
   for (const [stage, title] of [
     ["Sheet", "Panels and paper"],
     ["Eye level", "Eye level"],
@@ -151,7 +151,7 @@ test("the pocket guide is reached from every stage, and its pictures follow thei
 test("the stretch across the panel is drawn as a chart when it is asked for", async ({ page }) => {
   const asked: string[] = [];
   page.on("request", (request) => asked.push(request.url()));
-  await lay(page);
+  await openNew(page);
   expect(asked.filter((url) => url.includes("StretchChart"))).toEqual([]);
   await page.getByRole("button", { name: "Stretch across the panel" }).click();
   // The panel's sides are 195 mm from C: tan 33.0 degrees = 195 / 300; 1 / cos^2 = 1.42, 1 / cos = 1.19.

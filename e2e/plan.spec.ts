@@ -3,7 +3,7 @@ import AxeBuilder from "@axe-core/playwright";
 import { expect, test } from "@playwright/test";
 import type { Block, Building, Element } from "@zanvo/core/world";
 import { corners, drag, loft, onPlan, placer, plan } from "./plan";
-import { lay, saved, type } from "./table";
+import { openNew, saved, type } from "./table";
 
 test("a footprint is drawn on the plan, given a roof, moved to another's corner, and stands in the picture", async ({
   page,
@@ -187,88 +187,90 @@ test("real ground is brought in, with a word on what could not be; masses are sa
   expect(readFileSync(await download.path(), "utf8").match(/^o .*$/gm)).toEqual(["o Net loft", "o Ice house"]);
 });
 
-test("a street is drawn bend by bend and changed by number; things are hidden, kept in place, and repeated along a line", async ({
-  page,
-}) => {
-  const id = await onPlan(page);
-  const at = await placer(page);
-  await page.getByRole("button", { name: "Street", exact: true }).click();
-  for (const place of [
-    [-20, 12],
-    [0, 12],
-    [24, 18],
-  ] as const)
-    await page.mouse.click(...at(place[0], place[1]));
-  await plan(page).press("Enter");
-  const chosen = page.getByRole("region", { name: "Chosen building" });
-  await type(page, "Carriageway", "7", chosen);
-  await chosen.getByRole("checkbox", { name: "Tram rails" }).check();
-  await chosen.getByRole("button", { name: "A crossing" }).click();
-  const all = async () => (await saved<Element>(page, id)).elements;
-  expect((await all())[1]).toMatchObject({
-    kind: "street",
-    path: [
-      { x: -20, y: 12 },
-      { x: 0, y: 12 },
-      { x: 24, y: 18 },
-    ],
-    carriageway: 7,
-    rails: true,
-    crossings: [10],
-  });
+test(
+  "a street is drawn bend by bend and changed by number; things are hidden, kept in place, and repeated " +
+    "along a line",
+  async ({ page }) => {
+    const id = await onPlan(page);
+    const at = await placer(page);
+    await page.getByRole("button", { name: "Street", exact: true }).click();
+    for (const place of [
+      [-20, 12],
+      [0, 12],
+      [24, 18],
+    ] as const)
+      await page.mouse.click(...at(place[0], place[1]));
+    await plan(page).press("Enter");
+    const chosen = page.getByRole("region", { name: "Chosen building" });
+    await type(page, "Carriageway", "7", chosen);
+    await chosen.getByRole("checkbox", { name: "Tram rails" }).check();
+    await chosen.getByRole("button", { name: "A crossing" }).click();
+    const all = async () => (await saved<Element>(page, id)).elements;
+    expect((await all())[1]).toMatchObject({
+      kind: "street",
+      path: [
+        { x: -20, y: 12 },
+        { x: 0, y: 12 },
+        { x: 24, y: 18 },
+      ],
+      carriageway: 7,
+      rails: true,
+      crossings: [10],
+    });
 
-  await page.getByRole("button", { name: "Hide Street 2" }).click();
-  await expect(page.getByTestId("Street 2")).toHaveCount(0);
-  await page.getByRole("button", { name: "Show Street 2" }).click();
-  await expect(page.getByTestId("Street 2")).toBeVisible();
-  await page.getByRole("button", { name: "Keep Net loft from being moved" }).click();
-  await drag(page, at(13, 24), at(18, 28));
-  expect((await all())[0]).toMatchObject({ locked: true, origin: { x: 10, y: 20 } });
-  await page.getByRole("button", { name: "Let Net loft be moved" }).click();
+    await page.getByRole("button", { name: "Hide Street 2" }).click();
+    await expect(page.getByTestId("Street 2")).toHaveCount(0);
+    await page.getByRole("button", { name: "Show Street 2" }).click();
+    await expect(page.getByTestId("Street 2")).toBeVisible();
+    await page.getByRole("button", { name: "Keep Net loft from being moved" }).click();
+    await drag(page, at(13, 24), at(18, 28));
+    expect((await all())[0]).toMatchObject({ locked: true, origin: { x: 10, y: 20 } });
+    await page.getByRole("button", { name: "Let Net loft be moved" }).click();
 
-  await page.getByRole("button", { name: "Net loft", exact: true }).click();
-  await page.getByText("Repeat along a line").click();
-  await type(page, "Copies", "3");
-  await type(page, "One every", "12");
-  await type(page, "Along the heading", "90");
-  await page.getByRole("button", { name: "Repeat it" }).click();
-  const lofts = (await all()).filter((one): one is Block => one.kind === "block");
-  expect(lofts.map(({ origin, name }) => [name, Math.round(origin.x), origin.y])).toEqual([
-    ["Net loft", 10, 20],
-    ["Net loft 2", 22, 20],
-    ["Net loft 3", 34, 20],
-    ["Net loft 4", 46, 20],
-  ]);
+    await page.getByRole("button", { name: "Net loft", exact: true }).click();
+    await page.getByText("Repeat along a line").click();
+    await type(page, "Copies", "3");
+    await type(page, "One every", "12");
+    await type(page, "Along the heading", "90");
+    await page.getByRole("button", { name: "Repeat it" }).click();
+    const lofts = (await all()).filter((one): one is Block => one.kind === "block");
+    expect(lofts.map(({ origin, name }) => [name, Math.round(origin.x), origin.y])).toEqual([
+      ["Net loft", 10, 20],
+      ["Net loft 2", 22, 20],
+      ["Net loft 3", 34, 20],
+      ["Net loft 4", 46, 20],
+    ]);
 
-  // A roof's slope has points of its own once it is among the sets.
-  await chosen.getByLabel("Roof", { exact: true }).selectOption("gable");
-  await chosen.getByRole("button", { name: "Give its slope points of its own" }).click();
-  const { orientations } = await saved(page, id);
-  await chosen.getByText("On the roof").click();
-  await chosen.getByRole("button", { name: "A chimney" }).click();
-  expect((await all()).find(({ id: own }) => own === "loft")).toMatchObject({
-    kind: "building",
-    chimneys: [{ x: 13, y: 25, side: 0.9, rise: 3.7 }],
-  });
-  // Three metres of treads of 0.3 m; a ramp instead, with a press.
-  await page.getByRole("button", { name: "Steps" }).click();
-  // What is kept from being moved moves the plan instead.
-  const now = await placer(page);
-  await drag(page, now(-10, 2), now(-10, 5));
-  await chosen.getByRole("checkbox", { name: "A ramp" }).check();
-  expect((await all()).at(-1)).toMatchObject({
-    kind: "steps",
-    count: 10,
-    heading: 0,
-    foot: { x: -10, y: 2, z: 0 },
-    ramp: true,
-  });
-  // 2.5 m up over half of 6 m: 39.8 degrees, across the ridge that runs north.
-  expect(orientations[0].slopes).toMatchObject([{ axis: "across", rise: 39.806, name: "Roof of Net loft" }]);
-});
+    // A roof's slope has points of its own once it is among the sets.
+    await chosen.getByLabel("Roof", { exact: true }).selectOption("gable");
+    await chosen.getByRole("button", { name: "Give its slope points of its own" }).click();
+    const { orientations } = await saved(page, id);
+    await chosen.getByText("On the roof").click();
+    await chosen.getByRole("button", { name: "A chimney" }).click();
+    expect((await all()).find(({ id: own }) => own === "loft")).toMatchObject({
+      kind: "building",
+      chimneys: [{ x: 13, y: 25, side: 0.9, rise: 3.7 }],
+    });
+    // Three metres of treads of 0.3 m; a ramp instead, with a press.
+    await page.getByRole("button", { name: "Steps" }).click();
+    // What is kept from being moved moves the plan instead.
+    const now = await placer(page);
+    await drag(page, now(-10, 2), now(-10, 5));
+    await chosen.getByRole("checkbox", { name: "A ramp" }).check();
+    expect((await all()).at(-1)).toMatchObject({
+      kind: "steps",
+      count: 10,
+      heading: 0,
+      foot: { x: -10, y: 2, z: 0 },
+      ramp: true,
+    });
+    // 2.5 m up over half of 6 m: 39.8 degrees, across the ridge that runs north.
+    expect(orientations[0].slopes).toMatchObject([{ axis: "across", rise: 39.806, name: "Roof of Net loft" }]);
+  },
+);
 
 test("tangents are found once the hand rests, and a small move of the eye frees the shot of them", async ({ page }) => {
-  const id = await lay(page, (scene) => {
+  const id = await openNew(page, (scene) => {
     scene.shots[0].gaze = { heading: 0, pitch: 0, roll: 0 };
     scene.elements.push(
       { ...loft, origin: { x: 0, y: 10, z: 0 }, length: 3, width: 4, height: 4 },

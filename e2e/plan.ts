@@ -1,7 +1,7 @@
 import { expect, type Page } from "@playwright/test";
 import type { Scene } from "@zanvo/core/scene";
 import type { Block, Building } from "@zanvo/core/world";
-import { lay } from "./table";
+import { openNew } from "./table";
 
 /** A block to begin with: 8 m deep to the north, 6 m wide to the east. */
 export const loft: Block = {
@@ -18,7 +18,7 @@ export const plan = (page: Page) => page.getByRole("application", { name: "Plan"
 
 /** A scene on its plan, the main streets running north. */
 export async function onPlan(page: Page, change: (scene: Scene) => void = () => undefined): Promise<string> {
-  const id = await lay(page, (scene) => {
+  const id = await openNew(page, (scene) => {
     scene.orientations[0].heading = 0;
     // A copy: what a journey changes of it is no other journey's.
     scene.elements.push(structuredClone(loft));

@@ -2,7 +2,7 @@ import { expect, test } from "@playwright/test";
 import sharp from "sharp";
 import AxeBuilder from "@axe-core/playwright";
 import { bench, bringIn, onBench, photo, references, set, trace, traceSet, TRUTH } from "./bench";
-import { lay, onSheet, saved, type } from "./table";
+import { openNew, onSheet, saved, type } from "./table";
 
 test("a photo is taken in, its edges traced, its view found and drawn into", async ({ page }) => {
   const { id, edges } = await onBench(page);
@@ -155,7 +155,7 @@ test("a tilted photo is straightened into a reference of its own, with what was 
 
 test("what is no photo is refused with a sentence; one that is not on this machine is asked for", async ({ page }) => {
   const { bytes } = await photo();
-  const id = await lay(page, (scene) => {
+  const id = await openNew(page, (scene) => {
     scene.references = [
       {
         id: "r",
@@ -193,7 +193,7 @@ test("what is no photo is refused with a sentence; one that is not on this machi
 
 test("a photo is dropped on the desk, or pasted", async ({ page }) => {
   const { bytes } = await photo();
-  const id = await lay(page);
+  const id = await openNew(page);
   const held = () =>
     page.evaluateHandle((base64) => {
       const transfer = new DataTransfer();

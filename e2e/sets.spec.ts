@@ -1,5 +1,5 @@
 import { expect, test, type Page } from "@playwright/test";
-import { dragHandle, lay, saved, slip, type } from "./table";
+import { dragHandle, openNew, saved, slip, type } from "./table";
 
 const svgOf = async (page: Page, id: string) => (await page.request.get(`/api/scenes/${id}/exports/s1.svg`)).text();
 /** The lines of one layer of an exported drawing: x1 y1 x2 y2 in mm. */
@@ -11,39 +11,40 @@ async function layer(page: Page, id: string, name: string): Promise<number[][]> 
 }
 const grid = (page: Page) => page.getByRole("button", { name: "Grid", exact: true }).click();
 
-test("a slope has a point above and one below the horizon, on the upright of its street's point, and is dragged", async ({
-  page,
-}) => {
-  const id = await lay(page);
-  await page.getByText("Directions and slopes", { exact: true }).click();
-  await page.getByRole("button", { name: "Add a slope" }).click();
-  // 210 - 300 tan 55 degrees = -218.4; tan 35 degrees of the eye's way there, hypot(428.4, 300) = 523.0 mm, are 366.2
-  // mm.
-  await expect(slip(page, "Roofs, rising")).toHaveText("218.4 mm left of the sheet, 217.7 mm above it");
-  await expect(slip(page, "Roofs, falling")).toHaveText("218.4 mm left of the sheet, 217.7 mm below it");
-  await type(page, "Rise", "20", page.getByRole("region", { name: "Roofs" }));
-  await expect(slip(page, "Roofs, rising")).toHaveText("218.4 mm left of the sheet, 41.9 mm above it");
-  await page.keyboard.press("d");
-  await dragHandle(page, page.getByRole("button", { name: /^point of Roofs, rising lines/ }), 40, -60);
-  const {
-    orientations: [main],
-    shots: [shot],
-  } = await saved(page, id);
-  expect(main.slopes![0].rise).toBeGreaterThan(22);
-  expect(shot.gaze).toEqual({ heading: 0, pitch: 0, roll: 0 });
-  await page.getByRole("button", { name: /^point of Roofs, rising lines/ }).focus();
-  await page.keyboard.press("Shift+ArrowDown");
-  expect((await saved(page, id)).orientations[0].slopes![0].rise).toBeLessThan(main.slopes![0].rise);
-  await page.getByRole("region", { name: "Roofs" }).getByRole("radio", { name: "Along" }).click();
-  await expect(slip(page, "Roofs, rising")).toHaveText(/above the sheet/);
-  await expect(slip(page, "Roofs, rising")).not.toHaveText(/left of the sheet/);
-  expect((await layer(page, id, `grid-${main.slopes![0].id}-up`)).length).toBeGreaterThan(10);
-});
+test(
+  "a slope has a point above and one below the horizon, on the upright of its street's point, and " + "is dragged",
+  async ({ page }) => {
+    const id = await openNew(page);
+    await page.getByText("Directions and slopes", { exact: true }).click();
+    await page.getByRole("button", { name: "Add a slope" }).click();
+    // 210 - 300 tan 55 degrees = -218.4; tan 35 degrees of the eye's way there, hypot(428.4, 300) = 523.0 mm, are 366.2
+    // mm.
+    await expect(slip(page, "Roofs, rising")).toHaveText("218.4 mm left of the sheet, 217.7 mm above it");
+    await expect(slip(page, "Roofs, falling")).toHaveText("218.4 mm left of the sheet, 217.7 mm below it");
+    await type(page, "Rise", "20", page.getByRole("region", { name: "Roofs" }));
+    await expect(slip(page, "Roofs, rising")).toHaveText("218.4 mm left of the sheet, 41.9 mm above it");
+    await page.keyboard.press("d");
+    await dragHandle(page, page.getByRole("button", { name: /^point of Roofs, rising lines/ }), 40, -60);
+    const {
+      orientations: [main],
+      shots: [shot],
+    } = await saved(page, id);
+    expect(main.slopes![0].rise).toBeGreaterThan(22);
+    expect(shot.gaze).toEqual({ heading: 0, pitch: 0, roll: 0 });
+    await page.getByRole("button", { name: /^point of Roofs, rising lines/ }).focus();
+    await page.keyboard.press("Shift+ArrowDown");
+    expect((await saved(page, id)).orientations[0].slopes![0].rise).toBeLessThan(main.slopes![0].rise);
+    await page.getByRole("region", { name: "Roofs" }).getByRole("radio", { name: "Along" }).click();
+    await expect(slip(page, "Roofs, rising")).toHaveText(/above the sheet/);
+    await expect(slip(page, "Roofs, rising")).not.toHaveText(/left of the sheet/);
+    expect((await layer(page, id, `grid-${main.slopes![0].id}-up`)).length).toBeGreaterThan(10);
+  },
+);
 
 test("only the chosen building's sets are shown, or those one wants; a building turned like none gets its own", async ({
   page,
 }) => {
-  const id = await lay(page, (scene) => {
+  const id = await openNew(page, (scene) => {
     scene.orientations.push({ id: "canal", name: "Canal", heading: 60 });
     scene.elements.push({
       id: "house",
@@ -85,7 +86,7 @@ test("only the chosen building's sets are shown, or those one wants; a building 
 test("a bundle is even at the panel's edge where that is wanted, and keeps the room that is asked for", async ({
   page,
 }) => {
-  const id = await lay(page);
+  const id = await openNew(page);
   await grid(page);
   const row = page.getByRole("region", { name: "Main streets, left" });
   await row.getByRole("radio", { name: "At the edge" }).click();
@@ -104,7 +105,7 @@ test("a bundle is even at the panel's edge where that is wanted, and keeps the r
 });
 
 test("squares carry their measures and fade; measuring and distance points are shown", async ({ page }) => {
-  const id = await lay(page);
+  const id = await openNew(page);
   await grid(page);
   await page.getByRole("button", { name: "Lay out squares" }).click();
   await page.getByLabel("Numbers in metres").check();
@@ -132,7 +133,7 @@ test("squares carry their measures and fade; measuring and distance points are s
 });
 
 test("aids for far points are drawn on the margin as asked", async ({ page }) => {
-  const id = await lay(page);
+  const id = await openNew(page);
   await grid(page);
   await page.locator("summary", { hasText: "Aids on the margin" }).click();
   for (const kind of [
@@ -162,7 +163,7 @@ test("aids for far points are drawn on the margin as asked", async ({ page }) =>
 });
 
 test("points of a sketch are laid out, judged, fixed and taken for the view", async ({ page }) => {
-  const id = await lay(page);
+  const id = await openNew(page);
   await page.getByText("Points from a sketch").click();
   await page.getByRole("button", { name: "Lay out the points" }).click();
   await type(page, "From the left", "-400", page.getByRole("region", { name: "Left point of the sketch" }));

@@ -1,10 +1,10 @@
 import { expect, test } from "@playwright/test";
-import { lay, saved, slip, type } from "./table";
+import { openNew, saved, slip, type } from "./table";
 
 test("several shots look at one scene, each with its own view: added, renamed, reordered, deleted", async ({
   page,
 }) => {
-  const id = await lay(page, (scene) => {
+  const id = await openNew(page, (scene) => {
     scene.elements.push({
       id: "house",
       kind: "block",

@@ -3,7 +3,7 @@ import { newScene, type Scene } from "@zanvo/core/scene";
 import type { Block, Element } from "@zanvo/core/world";
 
 /** Puts a scene on the shelf and opens its board. @returns its id */
-export async function lay(page: Page, change: (scene: Scene) => void = () => undefined): Promise<string> {
+export async function openNew(page: Page, change: (scene: Scene) => void = () => undefined): Promise<string> {
   const scene = newScene("Test table");
   change(scene);
   const answer = await page.request.post("/api/scenes", { data: scene });

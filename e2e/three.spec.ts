@@ -1,5 +1,5 @@
 import { expect, test, type Page } from "@playwright/test";
-import { dragHandle, lay, saved, slip, type } from "./table";
+import { dragHandle, openNew, saved, slip, type } from "./table";
 
 const setUp = async (page: Page, situation: string, convergence: string) => {
   const fold = page.getByText("Start from a situation");
@@ -11,7 +11,7 @@ const setUp = async (page: Page, situation: string, convergence: string) => {
 const third = (page: Page) => page.getByRole("button", { name: /^third vanishing point/ });
 
 test("a view is started from a situation or a habit, and is a real view", async ({ page }) => {
-  const id = await lay(page);
+  const id = await openNew(page);
   await setUp(page, "wall", "Normal");
   await expect(slip(page, "Main streets, left")).toHaveText("210 mm in from the left, 148.5 mm from the top");
   await expect(slip(page, "Main streets, right")).toHaveText("none: drawn level, parallel");
@@ -27,7 +27,7 @@ test("a view is started from a situation or a habit, and is a real view", async 
 });
 
 test("a moving pin keeps what is chosen", async ({ page }) => {
-  const id = await lay(page);
+  const id = await openNew(page);
   const left = page.getByRole("region", { name: "left point" });
   const lens = async () => (await saved(page, id)).shots[0].lens;
   await page.getByRole("radio", { name: "Lens" }).click();
@@ -45,7 +45,7 @@ test("a moving pin keeps what is chosen", async ({ page }) => {
 test("the third point is dragged, snaps plumb, and where it cannot be the nearest place is offered", async ({
   page,
 }) => {
-  const id = await lay(page);
+  const id = await openNew(page);
   await setUp(page, "down", "Normal");
   await page.getByRole("radio", { name: "Other pins" }).click();
   await page.keyboard.press("d");
@@ -78,10 +78,10 @@ test("the third point is dragged, snaps plumb, and where it cannot be the neares
 });
 
 test("uprights are switched between parallel and converging, the near corner staying where it is", async ({ page }) => {
-  await lay(page);
+  await openNew(page);
   await page.getByRole("radio", { name: "Converging" }).click();
   await expect(page.getByText("who looks straight ahead sees uprights parallel").first()).toBeVisible();
-  const id = await lay(page, (scene) => {
+  const id = await openNew(page, (scene) => {
     scene.elements.push({
       id: "house",
       kind: "block",
@@ -112,7 +112,7 @@ test("uprights are switched between parallel and converging, the near corner sta
 });
 
 test("a turned pair has its own points on the same horizon, and is dragged like the first", async ({ page }) => {
-  const id = await lay(page);
+  const id = await openNew(page);
   await page.getByText("Directions and slopes", { exact: true }).click();
   await page.getByRole("button", { name: "Add a turned pair" }).click();
   await type(page, "Heading", "60", page.getByRole("region", { name: "Directions 2" }));
@@ -131,7 +131,7 @@ test("a turned pair has its own points on the same horizon, and is dragged like 
 });
 
 test("the view is typed in an artist's numbers, each both ways", async ({ page }) => {
-  const id = await lay(page);
+  const id = await openNew(page);
   await page.getByText("View in numbers").click();
   const view = page.getByRole("group").filter({ hasText: "View in numbers" });
   await type(page, "Full-frame lens", "35mm", view);

@@ -2,7 +2,7 @@ import { readFileSync } from "node:fs";
 import { expect, test, type Page } from "@playwright/test";
 import AxeBuilder from "@axe-core/playwright";
 import sharp from "sharp";
-import { bench, fill, laid, photo, set, trace } from "./bench";
+import { bench, fill, openReference, photo, set, trace } from "./bench";
 import { saved, stopAtOnce, type } from "./table";
 
 const demo = (name: string) => readFileSync(new URL(`../demo/photos/${name}`, import.meta.url));
@@ -20,7 +20,7 @@ const fold = (page: Page, name: string) => page.getByText(name, { exact: true })
 test("the edges of a photo are found, brushed over, and taken into the sets; they tell the camera", async ({
   page,
 }) => {
-  const id = await laid(page, demo("up-the-tower.jpg"));
+  const id = await openReference(page, demo("up-the-tower.jpg"));
   await stopAtOnce(page);
   await page.getByRole("button", { name: "Find the edges in the photo" }).click();
   await page.getByRole("button", { name: "Find the edges in the photo" }).click();
@@ -60,7 +60,7 @@ test("the edges of a photo are found, brushed over, and taken into the sets; the
 
 test("a line that is drawn settles on the photo's own edge, and not while Shift is held", async ({ page }) => {
   const { bytes, edges } = await photo();
-  const id = await laid(page, bytes);
+  const id = await openReference(page, bytes);
   const [[from, to]] = edges.Left;
   const off: readonly [number, number][] = [
     [from[0], from[1] + 9],
@@ -88,7 +88,7 @@ test("walls have their true proportions and bays, are saved flat, and are raised
   page,
 }) => {
   const { bytes, edges } = await photo();
-  const id = await laid(page, bytes, (reference) => fill(reference, edges));
+  const id = await openReference(page, bytes, (reference) => fill(reference, edges));
   // The left street runs at -55, the gaze at -3; both points lie beside the photo, the left one on the left.
   await expect(view(page).locator('dt:text-is("Left runs") + dd')).toHaveText(/^5[12](\.\d)?° left of the gaze$/);
   await expect(
@@ -207,7 +207,7 @@ const BOWED = [
 ] as const;
 
 test("a lens that bows is told by what is drawn along, and undone", async ({ page }) => {
-  const id = await laid(page, demo("tilted-and-bowed.jpg"));
+  const id = await openReference(page, demo("tilted-and-bowed.jpg"));
   await fold(page, "A lens that bows");
   await page.getByRole("button", { name: "Draw along bowed edges" }).click();
   const box = (await page.getByRole("img", { name: "Corner" }).boundingBox())!;
@@ -234,7 +234,7 @@ test("a lens that bows is told by what is drawn along, and undone", async ({ pag
 
 test("a known horizon and a known lens stand in for a second set", async ({ page }) => {
   const { bytes, edges } = await photo();
-  const id = await laid(page, bytes, (reference) => fill(reference, { ...edges, Right: [], Uprights: [] }));
+  const id = await openReference(page, bytes, (reference) => fill(reference, { ...edges, Right: [], Uprights: [] }));
   await expect(page.getByText("One set only")).toBeVisible();
   await page.getByRole("checkbox", { name: "The lens is known" }).check();
   // 380 mm of 500 mm across the corners, on full frame.
@@ -259,7 +259,7 @@ test("a drawing is checked: what leans is named, in mm of its paper, with the li
   page,
 }) => {
   const { bytes, edges } = await photo();
-  await laid(page, bytes, (reference) => {
+  await openReference(page, bytes, (reference) => {
     fill(reference, {
       ...edges,
       Uprights: [

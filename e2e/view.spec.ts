@@ -1,8 +1,8 @@
 import { expect, test } from "@playwright/test";
-import { lay, dragHandle, onSheet, saved, slip, type } from "./table";
+import { openNew, dragHandle, onSheet, saved, slip, type } from "./table";
 
 test("a sheet is chosen: A4, A2, the comic board with its live area, custom, either way up", async ({ page }) => {
-  const id = await lay(page);
+  const id = await openNew(page);
   await page.getByRole("button", { name: "Sheet", exact: true }).click();
   await page.getByLabel("Place").fill("Kestrel Quay");
   expect((await saved(page, id)).place).toBe("Kestrel Quay");
@@ -23,7 +23,7 @@ test("a sheet is chosen: A4, A2, the comic board with its live area, custom, eit
 });
 
 test("the desk is zoomed, moved, and fitted by one key each", async ({ page }) => {
-  await lay(page);
+  await openNew(page);
   const head = page.getByRole("button", { name: /^horizon, left end/ });
   const place = async () => (await head.boundingBox())!;
   const home = await place();
@@ -54,7 +54,7 @@ test("the desk is zoomed, moved, and fitted by one key each", async ({ page }) =
 test("two fingers move and zoom the desk", async ({ browser }) => {
   const context = await browser.newContext({ hasTouch: true, viewport: { width: 1280, height: 800 } });
   const page = await context.newPage();
-  await lay(page);
+  await openNew(page);
   const head = page.getByRole("button", { name: /^horizon, left end/ });
   const before = (await head.boundingBox())!;
   const cdp = await context.newCDPSession(page);
@@ -79,7 +79,7 @@ test("two fingers move and zoom the desk", async ({ browser }) => {
 });
 
 test("the horizon is dragged by its end and typed, and both edges of the sheet say where it is", async ({ page }) => {
-  const id = await lay(page);
+  const id = await openNew(page);
   const end = page.getByRole("button", { name: /^horizon, left end/ });
   const [, y0] = await onSheet(page, 0, 0);
   const [, y1] = await onSheet(page, 0, 40);
@@ -100,7 +100,7 @@ test("the horizon is dragged by its end and typed, and both edges of the sheet s
 });
 
 test("pins are dragged, nudged and typed, also off the sheet, and the view follows", async ({ page }) => {
-  const id = await lay(page);
+  const id = await openNew(page);
   const left = page.getByRole("region", { name: "left point" });
   const right = page.getByRole("region", { name: "right point" });
   await type(page, "From the centre", "200", left);
@@ -131,7 +131,7 @@ test("pins are dragged, nudged and typed, also off the sheet, and the view follo
 });
 
 test("pins that cannot make a view say so and keep the last good view", async ({ page }) => {
-  const id = await lay(page);
+  const id = await openNew(page);
   const left = page.getByRole("region", { name: "left point" });
   await type(page, "Beyond the edge", "-300", left);
   await expect(left.getByRole("alert")).toContainText("must stay left of the centre of vision");
@@ -157,7 +157,7 @@ test("pins that cannot make a view say so and keep the last good view", async ({
 });
 
 test("bundles have their own strength and spacing, in the picture and on paper", async ({ page }) => {
-  const id = await lay(page);
+  const id = await openNew(page);
   const lines = async () => {
     const svg = await (await page.request.get(`/api/scenes/${id}/exports/s1.svg`)).text();
     return /<g id="grid-main-left"[\s\S]*?<path d="([^"]*)"/.exec(svg)?.[1].split("M").length ?? 0;
@@ -179,7 +179,7 @@ test("bundles have their own strength and spacing, in the picture and on paper",
 test("true squares are laid out on the ground, with heavier lines, and the cone of vision is drawn", async ({
   page,
 }) => {
-  const id = await lay(page);
+  const id = await openNew(page);
   const svg = async () => (await page.request.get(`/api/scenes/${id}/exports/s1.svg`)).text();
   await page.getByLabel("Cone of vision").check();
   await page.getByRole("button", { name: "Grid", exact: true }).click();
@@ -203,7 +203,7 @@ test("true squares are laid out on the ground, with heavier lines, and the cone 
 });
 
 test("the sheet has at least 60 % of the window, and the first load stays small", async ({ page }) => {
-  await lay(page);
+  await openNew(page);
   const [x0, y0] = await onSheet(page, 0, 0);
   const [x1, y1] = await onSheet(page, 420, 297);
   expect(((x1 - x0) * (y1 - y0)) / (1280 * 800)).toBeGreaterThan(0.6);

@@ -48,7 +48,8 @@ const wrong = (what) => {
 const tell = (what, attempted, survived, lost, note = "") => {
   rows.push([what, attempted, survived, lost, note]);
   process.stdout.write(
-    `${what.padEnd(46)} attempted ${String(attempted).padStart(5)}   survived ${String(survived).padStart(5)}   lost ${String(lost).padStart(3)}   ${note}\n`,
+    `${what.padEnd(46)} attempted ${String(attempted).padStart(5)}   survived ${String(survived).padStart(5)}   ` +
+      `lost ${String(lost).padStart(3)}   ${note}\n`,
   );
 };
 const json = { "Content-Type": "application/json" };

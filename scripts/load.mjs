@@ -24,7 +24,8 @@ const pause = (ms) => new Promise((resolve) => setTimeout(resolve, ms));
 const ms = (value) => `${value.toFixed(1).padStart(8)} ms`;
 const row = (what, times) =>
   process.stdout.write(
-    `${what.padEnd(64)} n ${String(times.length).padStart(4)}   median ${ms(quantile(times, 0.5))}   p99 ${ms(quantile(times, 0.99))}\n`,
+    `${what.padEnd(64)} n ${String(times.length).padStart(4)}   median ${ms(quantile(times, 0.5))}   p99 ` +
+      `${ms(quantile(times, 0.99))}\n`,
   );
 
 /**

@@ -115,7 +115,9 @@ async function timedDrag(page: Page, what: string, [x, y]: readonly [number, num
   const sorted = frames.sort((a, b) => a - b);
   row(
     `dragging ${what}`,
-    `frame median ${sorted[Math.floor(sorted.length / 2)].toFixed(1)} ms, p95 ${sorted[Math.floor(sorted.length * 0.95)].toFixed(1)} ms; longest task ${tasks.length ? `${Math.max(...tasks).toFixed(0)} ms` : "under 50 ms"}`,
+    `frame median ${sorted[Math.floor(sorted.length / 2)].toFixed(1)} ms, p95 ` +
+      `${sorted[Math.floor(sorted.length * 0.95)].toFixed(1)} ms; longest task ` +
+      `${tasks.length ? `${Math.max(...tasks).toFixed(0)} ms` : "under 50 ms"}`,
     "no task over 50 ms",
   );
 }

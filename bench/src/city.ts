@@ -136,7 +136,8 @@ export function towns(): void {
   const heap = process.memoryUsage().heapUsed;
   row(
     "hidden lines, 100 / 400 / 1600 houses with roofs and windows",
-    `${each.map((ms) => ms.toFixed(0)).join(" / ")} ms: ${(each[2] / 16 / each[0]).toFixed(2)}x per house; heap ${(heap / 1e6).toFixed(0)} MB`,
+    `${each.map((ms) => ms.toFixed(0)).join(" / ")} ms: ${(each[2] / 16 / each[0]).toFixed(2)}x per house; heap ` +
+      `${(heap / 1e6).toFixed(0)} MB`,
     "grows less than 1.3x; under 600 MB",
   );
 }

@@ -84,27 +84,30 @@ describe("zanvo project", () => {
 });
 
 describe("zanvo solve", () => {
-  it("solves through a curved lens: two pins on the rim of a disc, a quarter turn from each other seen from C", async () => {
-    // Both 45 degrees off C: r = 2d tan 22.5 degrees = 0.8284 d, so 82.84 mm are 100 mm of picture distance.
-    const r = 200 * Math.tan(Math.PI / 8);
-    const { code, answer } = await run(
-      ["solve", "-"],
-      JSON.stringify({
-        law: "stereographic",
-        pins: [
-          { x: 200 - r, y: 150 },
-          { x: 200 + r, y: 150 },
-        ],
-      }),
-    );
-    expect([code, answer]).toEqual([
-      0,
-      {
-        lens: { law: "stereographic", distance: expect.closeTo(100, 6), centre: { x: 200, y: 150 } },
-        gaze: { heading: expect.closeTo(45, 6), pitch: expect.closeTo(0, 9), roll: expect.closeTo(0, 9) },
-      },
-    ]);
-  });
+  it(
+    "solves through a curved lens: two pins on the rim of a disc, a quarter turn from each other " + "seen from C",
+    async () => {
+      // Both 45 degrees off C: r = 2d tan 22.5 degrees = 0.8284 d, so 82.84 mm are 100 mm of picture distance.
+      const r = 200 * Math.tan(Math.PI / 8);
+      const { code, answer } = await run(
+        ["solve", "-"],
+        JSON.stringify({
+          law: "stereographic",
+          pins: [
+            { x: 200 - r, y: 150 },
+            { x: 200 + r, y: 150 },
+          ],
+        }),
+      );
+      expect([code, answer]).toEqual([
+        0,
+        {
+          lens: { law: "stereographic", distance: expect.closeTo(100, 6), centre: { x: 200, y: 150 } },
+          gaze: { heading: expect.closeTo(45, 6), pitch: expect.closeTo(0, 9), roll: expect.closeTo(0, 9) },
+        },
+      ]);
+    },
+  );
 
   it("gives lens and gaze", async () => {
     const pins = {

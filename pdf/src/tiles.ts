@@ -121,10 +121,13 @@ function contents(doc: Doc, tiles: Tiles, count: number, { title, desk, tiling, 
   addPage(doc, page.width, page.height);
   const width = page.width - 2 * margin;
   let y = write(doc, title, margin, margin, { face: "bold", size: 14, width });
-  const size = `${Math.round(desk.box.width)} × ${Math.round(desk.box.height)} mm of desk at true size on ${count} ${count === 1 ? "sheet" : "sheets"} of ${tiling.paper}.`;
+  const size =
+    `${Math.round(desk.box.width)} × ${Math.round(desk.box.height)} mm of desk at true size on ${count} ` +
+    `${count === 1 ? "sheet" : "sheets"} of ${tiling.paper}.`;
   y = write(
     doc,
-    `${size} Print at 100 %, without fitting to the page. Cut along the dashed edge on two sides, lay the marks of neighbours on each other (${overlap} mm overlap), and tape.`,
+    `${size} Print at 100 %, without fitting to the page. Cut along the dashed edge on two sides, lay the marks ` +
+      `of neighbours on each other (${overlap} mm overlap), and tape.`,
     margin,
     y + 1,
     { size: 9, width },

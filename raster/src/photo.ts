@@ -41,7 +41,8 @@ export async function openPhoto(bytes: Buffer): Promise<Sharp> {
   if (!TYPES.includes(format)) refuse(`is ${format.toUpperCase()}; JPEG, PNG and WebP can be read.`);
   if (Math.max(width, height) > MAX_SIDE)
     refuse(
-      `is ${Math.max(width, height).toLocaleString("en")} px long; up to ${MAX_SIDE.toLocaleString("en")} can be taken.`,
+      `is ${Math.max(width, height).toLocaleString("en")} px long; up to ${MAX_SIDE.toLocaleString("en")} can ` +
+        "be taken.",
     );
   if (width * height > MAX_PIXELS)
     refuse(`has ${((width * height) / 1e6).toFixed(0)} megapixels; up to ${MAX_PIXELS / 1e6} can be taken.`);

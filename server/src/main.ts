@@ -72,7 +72,8 @@ server.listen(port, host, () => {
   process.stdout.write(`Zanvo is ready at ${first}\n${others.map((link) => `               or ${link}\n`).join("")}`);
   if (key !== undefined) {
     process.stderr.write(
-      "Warning: HOST lets other machines reach Zanvo. Whoever has the whole link, with its key, can read, change and delete every scene; the connection is not encrypted.\n",
+      "Warning: HOST lets other machines reach Zanvo. Whoever has the whole link, with its key, can read, " +
+        "change and delete every scene; the connection is not encrypted.\n",
     );
   }
 });

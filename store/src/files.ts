@@ -37,7 +37,8 @@ export function databaseFile(path: string): string {
   } catch (error) {
     if (error instanceof CannotOpen) throw error;
     throw new CannotOpen(
-      `The folder ${dirname(file)} cannot be made or read (${codeOf(error)}). Set ZANVO_DATA to a file in a folder of yours.`,
+      `The folder ${dirname(file)} cannot be made or read (${codeOf(error)}). Set ZANVO_DATA to a file in a ` +
+        "folder of yours.",
     );
   }
 }

@@ -71,40 +71,43 @@ describe("opening a store", () => {
     await store.close();
   });
 
-  it("takes over the tables of an older store with all its documents, what is damaged among them as it is", async () => {
-    const file = freshFile();
-    mkdirSync(dirname(file), { recursive: true });
-    const old = new Database(file);
-    // The tables as the first migration made them.
-    old.exec(`CREATE TABLE migrations (id INTEGER PRIMARY KEY AUTOINCREMENT NOT NULL, timestamp bigint NOT NULL, name varchar NOT NULL);
+  it(
+    "takes over the tables of an older store with all its documents, what is damaged among " + "them as it is",
+    async () => {
+      const file = freshFile();
+      mkdirSync(dirname(file), { recursive: true });
+      const old = new Database(file);
+      // The tables as the first migration made them.
+      old.exec(`CREATE TABLE migrations (id INTEGER PRIMARY KEY AUTOINCREMENT NOT NULL, timestamp bigint NOT NULL, name varchar NOT NULL);
       INSERT INTO migrations (timestamp, name) VALUES (1764000000000, 'Scenes1764000000000');
       CREATE TABLE scene (id TEXT PRIMARY KEY, revision INTEGER NOT NULL, title TEXT NOT NULL, place TEXT, shots INTEGER NOT NULL,
         elements INTEGER NOT NULL, document TEXT NOT NULL, createdAt TEXT NOT NULL, savedAt TEXT NOT NULL, deletedAt TEXT);
       CREATE TABLE version (sceneId TEXT NOT NULL REFERENCES scene(id) ON DELETE CASCADE, revision INTEGER NOT NULL, title TEXT NOT NULL,
         document TEXT NOT NULL, savedAt TEXT NOT NULL, PRIMARY KEY (sceneId, revision))`);
-    const picture = "c".repeat(64);
-    const text = JSON.stringify({ ...newScene("Tram"), "x-picture": picture });
-    const put = old.prepare("INSERT INTO scene VALUES (?, ?, ?, NULL, 1, 0, ?, '2026-01-01', '2026-01-02', NULL)");
-    put.run("a", 2, "Tram", text);
-    put.run("b", 1, "Broken", "{ broken");
-    const keep = old.prepare("INSERT INTO version VALUES (?, ?, ?, ?, '2026-01-01')");
-    keep.run("a", 1, "Tram before", JSON.stringify(newScene("Tram before")));
-    keep.run("a", 2, "Tram", text);
-    keep.run("b", 1, "Broken", "{ broken");
-    old.close();
+      const picture = "c".repeat(64);
+      const text = JSON.stringify({ ...newScene("Tram"), "x-picture": picture });
+      const put = old.prepare("INSERT INTO scene VALUES (?, ?, ?, NULL, 1, 0, ?, '2026-01-01', '2026-01-02', NULL)");
+      put.run("a", 2, "Tram", text);
+      put.run("b", 1, "Broken", "{ broken");
+      const keep = old.prepare("INSERT INTO version VALUES (?, ?, ?, ?, '2026-01-01')");
+      keep.run("a", 1, "Tram before", JSON.stringify(newScene("Tram before")));
+      keep.run("a", 2, "Tram", text);
+      keep.run("b", 1, "Broken", "{ broken");
+      old.close();
 
-    const store = await openStore(file);
-    expect((await store.list()).map(({ title }) => title).sort()).toEqual(["Broken", "Tram"]);
-    expect(await textOf(await store.read("a"))).toBe(text);
-    expect(await textOf(await store.version("a", 1))).toContain("Tram before");
-    expect(await textOf(await store.read("b"))).toBe("{ broken");
-    expect(await store.names(picture)).toBe(true);
-    const id = store.database;
-    await store.close();
-    const again = await openStore(file);
-    expect(again.database).toBe(id);
-    await again.close();
-  });
+      const store = await openStore(file);
+      expect((await store.list()).map(({ title }) => title).sort()).toEqual(["Broken", "Tram"]);
+      expect(await textOf(await store.read("a"))).toBe(text);
+      expect(await textOf(await store.version("a", 1))).toContain("Tram before");
+      expect(await textOf(await store.read("b"))).toBe("{ broken");
+      expect(await store.names(picture)).toBe(true);
+      const id = store.database;
+      await store.close();
+      const again = await openStore(file);
+      expect(again.database).toBe(id);
+      await again.close();
+    },
+  );
 });
 
 describe("backups", () => {
@@ -124,22 +127,25 @@ describe("backups", () => {
     await store.close();
   }, 60_000);
 
-  it("are put in the place of a database that is set aside, never under a running one, never one that is damaged", async () => {
-    const file = await made("Now");
-    const backup = join(freshFolder(), "copy.sqlite");
-    copyDatabase(file, backup);
-    const store = await openStore(file);
-    await store.create(titled("Newer"));
-    expect(() => restoreBackup(file, backup, now)).toThrow(/in use by another Zanvo/);
-    await store.close();
-    const aside = restoreBackup(file, backup, now)!;
-    expect(aside).toBe(`${file}.replaced-2026-03-04T05-06-07-000Z`);
-    expect([titles(file), titles(aside).sort()]).toEqual([["Now"], ["Newer", "Now"]]);
-    spoil(backup);
-    expect(() => restoreBackup(file, backup, now)).toThrow(/is damaged, or no backup/);
-    rmSync(backup);
-    expect(() => restoreBackup(file, backup, now)).toThrow(/There is no backup/);
-    expect(titles(file)).toEqual(["Now"]);
-    expect(readdirSync(dirname(file)).filter((name) => name.endsWith(".part"))).toEqual([]);
-  });
+  it(
+    "are put in the place of a database that is set aside, never under a running one, never one that " + "is damaged",
+    async () => {
+      const file = await made("Now");
+      const backup = join(freshFolder(), "copy.sqlite");
+      copyDatabase(file, backup);
+      const store = await openStore(file);
+      await store.create(titled("Newer"));
+      expect(() => restoreBackup(file, backup, now)).toThrow(/in use by another Zanvo/);
+      await store.close();
+      const aside = restoreBackup(file, backup, now)!;
+      expect(aside).toBe(`${file}.replaced-2026-03-04T05-06-07-000Z`);
+      expect([titles(file), titles(aside).sort()]).toEqual([["Now"], ["Newer", "Now"]]);
+      spoil(backup);
+      expect(() => restoreBackup(file, backup, now)).toThrow(/is damaged, or no backup/);
+      rmSync(backup);
+      expect(() => restoreBackup(file, backup, now)).toThrow(/There is no backup/);
+      expect(titles(file)).toEqual(["Now"]);
+      expect(readdirSync(dirname(file)).filter((name) => name.endsWith(".part"))).toEqual([]);
+    },
+  );
 });

@@ -17,28 +17,31 @@ const failure = (work: Promise<unknown>): Promise<unknown> =>
   );
 
 describe("the store", () => {
-  it("keeps a real file in WAL mode, synced at every commit, brought up to date by migrations, and reads it again", async () => {
-    const path = freshFile();
-    const first = await openStore(path);
-    const { id } = await first.create(titled("Tram"));
-    const pragma = async (name: string) =>
-      Object.values(((await first.writer.source().query(`PRAGMA ${name}`)) as object[])[0])[0];
-    // SQLite's own numbers: synchronous 2 is FULL, auto_vacuum 2 is INCREMENTAL (sqlite.org/pragma.html).
-    expect([
-      await pragma("journal_mode"),
-      await pragma("synchronous"),
-      await pragma("auto_vacuum"),
-      await pragma("foreign_keys"),
-    ]).toEqual(["wal", 2, 2, 1]);
-    expect(throughAnother(path, "SELECT name FROM migrations").map((row) => (row as { name: string }).name)).toEqual(
-      MIGRATION_NAMES,
-    );
-    await first.close();
-    const again = await openStore(path);
-    expect(JSON.parse(await textOf(await again.read(id)))).toEqual(JSON.parse(JSON.stringify(newScene("Tram"))));
-    await again.close();
-    expect(readFileSync(path).subarray(0, 15).toString()).toBe("SQLite format 3");
-  });
+  it(
+    "keeps a real file in WAL mode, synced at every commit, brought up to date by migrations, and " + "reads it again",
+    async () => {
+      const path = freshFile();
+      const first = await openStore(path);
+      const { id } = await first.create(titled("Tram"));
+      const pragma = async (name: string) =>
+        Object.values(((await first.writer.source().query(`PRAGMA ${name}`)) as object[])[0])[0];
+      // SQLite's own numbers: synchronous 2 is FULL, auto_vacuum 2 is INCREMENTAL (sqlite.org/pragma.html).
+      expect([
+        await pragma("journal_mode"),
+        await pragma("synchronous"),
+        await pragma("auto_vacuum"),
+        await pragma("foreign_keys"),
+      ]).toEqual(["wal", 2, 2, 1]);
+      expect(throughAnother(path, "SELECT name FROM migrations").map((row) => (row as { name: string }).name)).toEqual(
+        MIGRATION_NAMES,
+      );
+      await first.close();
+      const again = await openStore(path);
+      expect(JSON.parse(await textOf(await again.read(id)))).toEqual(JSON.parse(JSON.stringify(newScene("Tram"))));
+      await again.close();
+      expect(readFileSync(path).subarray(0, 15).toString()).toBe("SQLite format 3");
+    },
+  );
 
   it("forgets a deleted scene after a month, not before, and not at the start", async () => {
     const path = freshFile();
@@ -61,31 +64,34 @@ describe("the store", () => {
     await late.close();
   });
 
-  it("acknowledges nothing that is not committed when the disk is full, and saves again as soon as there is room", async () => {
-    const path = freshFile();
-    const store = await openStore(path);
-    const { id } = await store.create(titled("Lock"));
-    const large = titled("Large", { "x-note": Array.from({ length: 60_000 }, (_, i) => Math.sin(i)).join() });
-    const fill = async () => {
-      const [{ page_count: pages }] = (await store.writer.source().query("PRAGMA page_count")) as {
-        page_count: number;
-      }[];
-      await store.writer.source().query(`PRAGMA max_page_count = ${pages}`);
-    };
-    for (let i = 0; i < 3; i++) {
-      await fill();
-      expect(isFull(await failure(store.replace(id, large, 1)))).toBe(true);
-      expect(revisions(path)).toEqual([{ title: "Lock", revision: 1 }]);
-      // Opened anew at the next change: a connection in doubt is not gone on with.
-      await store.putThumbnail(id, 1, Buffer.from([1]));
-      expect(driverOf(store.writer.source()).inTransaction).toBe(false);
-    }
-    for (let revision = 1; revision < 4; revision++) {
-      expect((await store.replace(id, large, revision)).revision).toBe(revision + 1);
-      expect(revisions(path)).toEqual([{ title: "Large", revision: revision + 1 }]);
-    }
-    await store.close();
-  });
+  it(
+    "acknowledges nothing that is not committed when the disk is full, and saves again as soon as " + "there is room",
+    async () => {
+      const path = freshFile();
+      const store = await openStore(path);
+      const { id } = await store.create(titled("Lock"));
+      const large = titled("Large", { "x-note": Array.from({ length: 60_000 }, (_, i) => Math.sin(i)).join() });
+      const fill = async () => {
+        const [{ page_count: pages }] = (await store.writer.source().query("PRAGMA page_count")) as {
+          page_count: number;
+        }[];
+        await store.writer.source().query(`PRAGMA max_page_count = ${pages}`);
+      };
+      for (let i = 0; i < 3; i++) {
+        await fill();
+        expect(isFull(await failure(store.replace(id, large, 1)))).toBe(true);
+        expect(revisions(path)).toEqual([{ title: "Lock", revision: 1 }]);
+        // Opened anew at the next change: a connection in doubt is not gone on with.
+        await store.putThumbnail(id, 1, Buffer.from([1]));
+        expect(driverOf(store.writer.source()).inTransaction).toBe(false);
+      }
+      for (let revision = 1; revision < 4; revision++) {
+        expect((await store.replace(id, large, revision)).revision).toBe(revision + 1);
+        expect(revisions(path)).toEqual([{ title: "Large", revision: revision + 1 }]);
+      }
+      await store.close();
+    },
+  );
 
   it.each(["SQLITE_IOERR_FSYNC", "SQLITE_FULL", "SQLITE_BUSY"])(
     "takes a commit that fails with %s as none, and leaves no transaction behind",

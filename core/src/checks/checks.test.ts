@@ -130,32 +130,36 @@ describe("findings", () => {
     expect(of(far.fix!.shot, "out-of-reach-main-right")).toBeUndefined();
   });
 
-  it("measure how long a curved lens draws round things at the panel's corners, at the disc's edge, and where buildings stand", () => {
-    const [w, h] = [quiet.frame.width / 2, quiet.frame.height / 2];
-    const disc = (within?: number): Shot => ({
-      ...quiet,
-      lens: { law: "equidistant", distance: 120, centre: { x: 210, y: 148.5 }, within },
-    });
-    // Equidistant: along the radius 1, across it theta / sin theta, with theta = hypot(195, 133.5) / 120 at the corner.
-    const theta = Math.hypot(w, h) / 120;
-    expect(of(disc(), "round-stretched")).toMatchObject({
-      value: Number((theta / Math.sin(theta)).toFixed(1)),
-      unit: ": 1",
-      where: "panel, top left corner",
-    });
-    // Cut off at 100 degrees across, the edge is 50 degrees off the gaze: 0.873 / sin 50 = 1.14, below 1.2.
-    expect(of(disc(100), "round-stretched")).toBeUndefined();
-    // At 150 degrees 1.309 / sin 75 = 1.36.
-    expect(of(disc(150), "round-stretched")).toMatchObject({ value: 1.4 });
-    expect(of({ ...disc(), lens: { ...disc().lens, law: "stereographic" } }, "round-stretched")).toBeUndefined();
-    const aside: Scene = {
-      ...scene,
-      elements: [block("kiosk", 0, 10, 2, 2, 3, -10), block("loft", -20, 3, 2, 2, 3, -10)],
-    };
-    const found = findings(aside, disc()).filter(({ id }) => id.startsWith("round-stretched-"));
-    expect(found).toMatchObject([{ id: "round-stretched-loft", where: "loft", severity: "note" }]);
-    expect(found[0].value).toBeGreaterThan(1.2);
-  });
+  it(
+    "measure how long a curved lens draws round things at the panel's corners, at the disc's edge, and where " +
+      "buildings stand",
+    () => {
+      const [w, h] = [quiet.frame.width / 2, quiet.frame.height / 2];
+      const disc = (within?: number): Shot => ({
+        ...quiet,
+        lens: { law: "equidistant", distance: 120, centre: { x: 210, y: 148.5 }, within },
+      });
+      // Equidistant: along the radius 1, across it theta / sin theta, with theta = hypot(195, 133.5) / 120 at the corner.
+      const theta = Math.hypot(w, h) / 120;
+      expect(of(disc(), "round-stretched")).toMatchObject({
+        value: Number((theta / Math.sin(theta)).toFixed(1)),
+        unit: ": 1",
+        where: "panel, top left corner",
+      });
+      // Cut off at 100 degrees across, the edge is 50 degrees off the gaze: 0.873 / sin 50 = 1.14, below 1.2.
+      expect(of(disc(100), "round-stretched")).toBeUndefined();
+      // At 150 degrees 1.309 / sin 75 = 1.36.
+      expect(of(disc(150), "round-stretched")).toMatchObject({ value: 1.4 });
+      expect(of({ ...disc(), lens: { ...disc().lens, law: "stereographic" } }, "round-stretched")).toBeUndefined();
+      const aside: Scene = {
+        ...scene,
+        elements: [block("kiosk", 0, 10, 2, 2, 3, -10), block("loft", -20, 3, 2, 2, 3, -10)],
+      };
+      const found = findings(aside, disc()).filter(({ id }) => id.startsWith("round-stretched-"));
+      expect(found).toMatchObject([{ id: "round-stretched-loft", where: "loft", severity: "note" }]);
+      expect(found[0].value).toBeGreaterThan(1.2);
+    },
+  );
 
   it("are finite, ordered, and fixed into shots that can be drawn, for any view", () => {
     const order = ["error", "warning", "note"];

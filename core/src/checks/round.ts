@@ -50,7 +50,9 @@ export const stretchedRound: Check = ({ scene, shot, view }) => {
         id: "round-stretched",
         where: `panel, ${name} corner`,
         at,
-        message: `Towards the ${name} corner round things are drawn up to ${times(ratio)} times as long as wide. The stereographic lens keeps them round.`,
+        message:
+          `Towards the ${name} corner round things are drawn up to ${times(ratio)} times as long as wide. The ` +
+          "stereographic lens keeps them round.",
       }),
     );
   }
@@ -73,7 +75,9 @@ export const stretchedRound: Check = ({ scene, shot, view }) => {
         id: `round-stretched-${worst.element.id}`,
         where: worst.element.name,
         at: worst.place,
-        message: `Where it stands, round things are drawn ${times(worst.ratio)} times as long as wide: turn the view towards it, or take the stereographic lens.`,
+        message:
+          `Where it stands, round things are drawn ${times(worst.ratio)} times as long as wide: turn the view ` +
+          "towards it, or take the stereographic lens.",
       }),
     );
   }

@@ -33,7 +33,8 @@ describe("scale", () => {
         unit: "m",
         where: "Ferry office",
         message: expect.stringContaining(
-          "1.50 m high. Flats have 2.7 to 3.2 m, shops 3.6 to 4.5 m, halls 5 m and more: beside it, people will look large.",
+          "1.50 m high. Flats have 2.7 to 3.2 m, shops 3.6 to 4.5 m, halls 5 m and more: beside it, people will " +
+            "look large.",
         ),
       },
     ]);
@@ -61,7 +62,8 @@ describe("scale", () => {
       {
         value: 0.9,
         message:
-          "Two risers and a tread of Ferry steps come to 0.90 m. Comfortable stairs have 0.60 to 0.65 m: beside it, people will look small.",
+          "Two risers and a tread of Ferry steps come to 0.90 m. Comfortable stairs have 0.60 to 0.65 m: beside " +
+          "it, people will look small.",
       },
     ]);
     expect(told({ ...steps, riser: 0.25, tread: 0.4, ramp: true })).toEqual([]);

@@ -9,8 +9,8 @@ export const contradicting: Check = ({ shot }) => {
   if (!sightings) return [];
   const y = sightedLevel(shot);
   try {
-    return sightedPoints(sightings, y).flatMap(({ side, each, x, apart }): Finding[] => {
-      if (apart <= TILT_HAND) return [];
+    return sightedPoints(sightings, y).flatMap(({ side, each, x, disagreement }): Finding[] => {
+      if (disagreement <= TILT_HAND) return [];
       const { lower: _, ...upper } = sightings[side];
       return [
         {
@@ -18,9 +18,9 @@ export const contradicting: Check = ({ shot }) => {
           severity: "warning",
           where: `Sightings, ${side} side`,
           at: [x, y],
-          value: tenth(apart),
+          value: tenth(disagreement),
           unit: "°",
-          message: sentence`The lower edge is ${tenth(apart)}° off what the upper one asks for: they meet the eye’s level ${mm(Math.abs(each[0] - each[1]))} apart. Sight both again, or trust the upper one.`,
+          message: sentence`The lower edge is ${tenth(disagreement)}° off what the upper one asks for: they meet the eye’s level ${mm(Math.abs(each[0] - each[1]))} apart. Sight both again, or trust the upper one.`,
           fix: { label: "Trust the upper edge", shot: { ...shot, sightings: { ...sightings, [side]: upper } } },
         },
       ];

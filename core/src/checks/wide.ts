@@ -30,7 +30,9 @@ export const wide: Check = ({ shot, view }) => {
       at: corner,
       value: tenth(angle),
       unit: "°",
-      message: `The ${name} corner lies ${tenth(angle)}° off the gaze: things there are drawn ${stretch.toFixed(2)} times too long.`,
+      message:
+        `The ${name} corner lies ${tenth(angle)}° off the gaze: things there are drawn ${stretch.toFixed(2)} ` +
+        "times too long.",
       fix: { label: sentence`Picture distance ${mm(distance)}, within ${within}°`, shot: atDistance(shot, distance) },
     },
   ];

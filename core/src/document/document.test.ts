@@ -43,7 +43,8 @@ describe("reading a scene document", () => {
       "an unknown law",
       ["shots", 0, "lens", "law"],
       "fish",
-      "shots/0/lens/law: must be one of: rectilinear, stereographic, equidistant, equisolid, orthographic, cylindrical, cylindrical-lying, equirectangular.",
+      "shots/0/lens/law: must be one of: rectilinear, stereographic, equidistant, equisolid, orthographic, " +
+        "cylindrical, cylindrical-lying, equirectangular.",
     ],
     ["a disc cut at nothing", ["shots", 0, "lens", "within"], 0, "shots/0/lens/within: must be >= 1."],
     ["an unknown kind", ["elements", 0, "kind"], "cloud", "elements/0/kind: names no kind of element."],

@@ -71,69 +71,77 @@ describe("a drawing", () => {
 });
 
 describe("details", () => {
-  it("are thinned where they would clot: none nearer than the gap at both ends to one that is kept, the near ones all there", () => {
-    const street: Street = {
-      id: "s",
-      kind: "street",
-      name: "Quay",
-      path: [
-        { x: 4, y: 3 },
-        { x: 4, y: 160 },
-      ],
-      ...DEFAULT_STREET,
-      dashes: undefined,
-      slabs: 1,
-    };
-    const view = viewOf(shotWith({ gaze: { heading: 0 } }));
-    const all = built([street]).details.map(({ a, b }) => [a, b] as const);
-    const kept = thinned(view, all, 0.8);
-    expect(all.length).toBe(2 * 156);
-    expect(kept.length).toBeLessThan(150);
-    expect(kept.slice(0, 10)).toEqual(all.slice(0, 10));
-    const drawnAt = kept.map(([a, b]) => [project(view, a)!, project(view, b)!] as const);
-    drawnAt.forEach(([a, b], i) =>
-      drawnAt
-        .slice(i + 1)
-        .forEach(([c, d]) => expect(Math.max(distance2(a, c), distance2(b, d))).toBeGreaterThan(0.8 - 1e-9)),
-    );
-  });
+  it(
+    "are thinned where they would clot: none nearer than the gap at both ends to one that is kept, the near ones " +
+      "all there",
+    () => {
+      const street: Street = {
+        id: "s",
+        kind: "street",
+        name: "Quay",
+        path: [
+          { x: 4, y: 3 },
+          { x: 4, y: 160 },
+        ],
+        ...DEFAULT_STREET,
+        dashes: undefined,
+        slabs: 1,
+      };
+      const view = viewOf(shotWith({ gaze: { heading: 0 } }));
+      const all = built([street]).details.map(({ a, b }) => [a, b] as const);
+      const kept = thinned(view, all, 0.8);
+      expect(all.length).toBe(2 * 156);
+      expect(kept.length).toBeLessThan(150);
+      expect(kept.slice(0, 10)).toEqual(all.slice(0, 10));
+      const drawnAt = kept.map(([a, b]) => [project(view, a)!, project(view, b)!] as const);
+      drawnAt.forEach(([a, b], i) =>
+        drawnAt
+          .slice(i + 1)
+          .forEach(([c, d]) => expect(Math.max(distance2(a, c), distance2(b, d))).toBeGreaterThan(0.8 - 1e-9)),
+      );
+    },
+  );
 });
 
 describe("far things", () => {
-  it("are thinned to their outline when what is within it would clot; near ones keep creases, details and lines of meeting", () => {
-    const house = (y: number): Building => ({
-      id: `h${y}`,
-      kind: "building",
-      name: "House",
-      footprint: [
-        [-3, y],
-        [4, y],
-        [4, y + 6],
-        [-3, y + 6],
-      ].map(([px, py]) => ({ x: px, y: py })),
-      base: 0,
-      height: 6,
-      storeys: 2,
-      roof: { kind: "hip", rise: 2 },
-      windows: { every: 3, width: 1, height: 1.2, sill: 0.9 },
-      chimneys: [{ x: 0, y: y + 2, side: 0.8, rise: 3 }],
-    });
-    const layersOf = (y: number, show: Partial<Show> = {}) => {
-      const { solids, details } = built([house(y)]);
-      const scene = sceneOf(shotWith({ eye: { x: 9, z: 14 }, gaze: { heading: 0, pitch: -10 } }), [house(y)]);
-      return draw(
-        scene,
-        { ...scene.shots[0], show: { ...showOf(scene.shots[0]), ...show } },
-        visibleEdges(solids, viewOf(scene.shots[0]).eye, details),
-      )
-        .layers.map(({ id }) => id)
-        .filter((id) => ["details", "creases", "meetings", "outlines"].includes(id));
-    };
-    expect(layersOf(24)).toEqual(["details", "creases", "meetings", "outlines"]);
-    expect(layersOf(24, { details: 0, meetings: 0 })).toEqual(["creases", "outlines"]);
-    // 7 m wide and 9 m high through 300 mm at 1,000 m: 2 and 3 mm, less than five gaps of 0.8 mm.
-    expect(layersOf(1000)).toEqual(["outlines"]);
-  });
+  it(
+    "are thinned to their outline when what is within it would clot; near ones keep creases, details and lines " +
+      "of meeting",
+    () => {
+      const house = (y: number): Building => ({
+        id: `h${y}`,
+        kind: "building",
+        name: "House",
+        footprint: [
+          [-3, y],
+          [4, y],
+          [4, y + 6],
+          [-3, y + 6],
+        ].map(([px, py]) => ({ x: px, y: py })),
+        base: 0,
+        height: 6,
+        storeys: 2,
+        roof: { kind: "hip", rise: 2 },
+        windows: { every: 3, width: 1, height: 1.2, sill: 0.9 },
+        chimneys: [{ x: 0, y: y + 2, side: 0.8, rise: 3 }],
+      });
+      const layersOf = (y: number, show: Partial<Show> = {}) => {
+        const { solids, details } = built([house(y)]);
+        const scene = sceneOf(shotWith({ eye: { x: 9, z: 14 }, gaze: { heading: 0, pitch: -10 } }), [house(y)]);
+        return draw(
+          scene,
+          { ...scene.shots[0], show: { ...showOf(scene.shots[0]), ...show } },
+          visibleEdges(solids, viewOf(scene.shots[0]).eye, details),
+        )
+          .layers.map(({ id }) => id)
+          .filter((id) => ["details", "creases", "meetings", "outlines"].includes(id));
+      };
+      expect(layersOf(24)).toEqual(["details", "creases", "meetings", "outlines"]);
+      expect(layersOf(24, { details: 0, meetings: 0 })).toEqual(["creases", "outlines"]);
+      // 7 m wide and 9 m high through 300 mm at 1,000 m: 2 and 3 mm, less than five gaps of 0.8 mm.
+      expect(layersOf(1000)).toEqual(["outlines"]);
+    },
+  );
 });
 
 describe("the SVG writer", () => {
@@ -173,65 +181,73 @@ describe("curved drawings", () => {
     expect(grid.match(/C/g)!.length).toBeLessThan(chords / 3);
   });
 
-  it("have compass arcs from rim to rim, each place of them on its circle, and ticks only where the curve is elsewhere", () => {
-    for (const law of ["stereographic", "equidistant"] as const) {
-      const shot = curved(law, {
-        show: { live: 0, frame: 1, horizon: 1, bundles: 0, buildings: 1, hidden: 0, compass: 1 },
-        arcs: [{ pin: "main-left", through: { x: 200, y: 170 } }],
-      });
-      const scene = sceneOf(shot, []);
-      const view = viewOf(shot);
-      const pins = pinsOf(scene.orientations, shot);
-      const circles = [
-        ...horizonPlanes(pins).map(({ id, normal }) => compassArc(view, normal, id, id)),
-        ...pickedArcs(view, pins, shot.arcs).map(({ arc }) => arc),
-      ];
-      const layers = drawn(scene).layers;
-      const { lines } = layers.find(({ id }) => id === "compass-arcs")!;
-      const rim = rimRadius(shot);
-      let onRim = 0;
-      for (let i = 0; i < lines.length; i += 2) {
-        const p = [lines[i], lines[i + 1]] as const;
-        const off = Math.min(
-          ...circles.map(({ foot, radius }) => Math.abs(Math.hypot(p[0] - foot![0], p[1] - foot![1]) - radius)),
-        );
-        expect(off).toBeLessThan(1e-6);
-        const fromRim = Math.hypot(p[0] - view.centre[0], p[1] - view.centre[1]) - rim;
-        expect(fromRim).toBeLessThan(1e-6);
-        if (Math.abs(fromRim) < 1e-6) onRim++;
+  it(
+    "have compass arcs from rim to rim, each place of them on its circle, and ticks only where the curve is " +
+      "elsewhere",
+    () => {
+      for (const law of ["stereographic", "equidistant"] as const) {
+        const shot = curved(law, {
+          show: { live: 0, frame: 1, horizon: 1, bundles: 0, buildings: 1, hidden: 0, compass: 1 },
+          arcs: [{ pin: "main-left", through: { x: 200, y: 170 } }],
+        });
+        const scene = sceneOf(shot, []);
+        const view = viewOf(shot);
+        const pins = pinsOf(scene.orientations, shot);
+        const circles = [
+          ...horizonPlanes(pins).map(({ id, normal }) => compassArc(view, normal, id, id)),
+          ...pickedArcs(view, pins, shot.arcs).map(({ arc }) => arc),
+        ];
+        const layers = drawn(scene).layers;
+        const { lines } = layers.find(({ id }) => id === "compass-arcs")!;
+        const rim = rimRadius(shot);
+        let onRim = 0;
+        for (let i = 0; i < lines.length; i += 2) {
+          const p = [lines[i], lines[i + 1]] as const;
+          const off = Math.min(
+            ...circles.map(({ foot, radius }) => Math.abs(Math.hypot(p[0] - foot![0], p[1] - foot![1]) - radius)),
+          );
+          expect(off).toBeLessThan(1e-6);
+          const fromRim = Math.hypot(p[0] - view.centre[0], p[1] - view.centre[1]) - rim;
+          expect(fromRim).toBeLessThan(1e-6);
+          if (Math.abs(fromRim) < 1e-6) onRim++;
+        }
+        // Both ends of every arc are on the rim, which lies in the panel as a whole.
+        expect(onRim).toBe(2 * circles.length);
+        expect(layers.some(({ id }) => id === "compass-difference")).toBe(law === "equidistant");
       }
-      // Both ends of every arc are on the rim, which lies in the panel as a whole.
-      expect(onRim).toBe(2 * circles.length);
-      expect(layers.some(({ id }) => id === "compass-difference")).toBe(law === "equidistant");
-    }
-  });
+    },
+  );
 });
 
-it("the desk of a compass sheet holds the feet within reach, each with its cross; in a curved lens no far pin behind the eye", () => {
-  const plain = shotWith({ gaze: { heading: 10, pitch: -25, roll: 0 }, distance: 70 });
-  const shot: Shot = {
-    ...plain,
-    lens: { ...plain.lens, law: "stereographic" },
-    show: { live: 0, frame: 1, horizon: 1, bundles: 0, buildings: 0, hidden: 0, compass: 1 },
-  };
-  const scene = sceneOf(shot, []);
-  const pins = pinsOf(scene.orientations, shot);
-  const { box, layers } = drawDesk(scene, shot, drawn(scene).layers);
-  const feet = compassFeet(shot, pins, viewOf(shot)).filter(([x, y]) => Math.abs(x) < 1000 && Math.abs(y) < 1000);
-  expect(feet.some(([, y]) => y > shot.sheet.height)).toBe(true);
-  const crosses = layers.find(({ id }) => id === "compass-feet")!.lines;
-  for (const [x, y] of feet) {
-    expect(box.x <= x && x <= box.x + box.width && box.y <= y && y <= box.y + box.height).toBe(true);
-    expect(
-      [...Array(crosses.length / 4).keys()].some(
-        (i) =>
-          Math.abs((crosses[4 * i] + crosses[4 * i + 2]) / 2 - x) < 1e-9 &&
-          Math.abs((crosses[4 * i + 1] + crosses[4 * i + 3]) / 2 - y) < 1e-9,
-      ),
-    ).toBe(true);
-  }
-  expect(layers.filter(({ id }) => id === "compass-feet")).toHaveLength(1);
-  const far = pins.filter(({ opposite, offSheet }) => opposite && offSheet);
-  expect(far.length).toBeGreaterThan(0);
-  for (const { id } of far) expect(layers.some((layer) => layer.id === `pin-${id}`)).toBe(false);
-});
+it(
+  "the desk of a compass sheet holds the feet within reach, each with its cross; in a curved lens no far pin " +
+    "behind the eye",
+  () => {
+    const plain = shotWith({ gaze: { heading: 10, pitch: -25, roll: 0 }, distance: 70 });
+    const shot: Shot = {
+      ...plain,
+      lens: { ...plain.lens, law: "stereographic" },
+      show: { live: 0, frame: 1, horizon: 1, bundles: 0, buildings: 0, hidden: 0, compass: 1 },
+    };
+    const scene = sceneOf(shot, []);
+    const pins = pinsOf(scene.orientations, shot);
+    const { box, layers } = drawDesk(scene, shot, drawn(scene).layers);
+    const feet = compassFeet(shot, pins, viewOf(shot)).filter(([x, y]) => Math.abs(x) < 1000 && Math.abs(y) < 1000);
+    expect(feet.some(([, y]) => y > shot.sheet.height)).toBe(true);
+    const crosses = layers.find(({ id }) => id === "compass-feet")!.lines;
+    for (const [x, y] of feet) {
+      expect(box.x <= x && x <= box.x + box.width && box.y <= y && y <= box.y + box.height).toBe(true);
+      expect(
+        [...Array(crosses.length / 4).keys()].some(
+          (i) =>
+            Math.abs((crosses[4 * i] + crosses[4 * i + 2]) / 2 - x) < 1e-9 &&
+            Math.abs((crosses[4 * i + 1] + crosses[4 * i + 3]) / 2 - y) < 1e-9,
+        ),
+      ).toBe(true);
+    }
+    expect(layers.filter(({ id }) => id === "compass-feet")).toHaveLength(1);
+    const far = pins.filter(({ opposite, offSheet }) => opposite && offSheet);
+    expect(far.length).toBeGreaterThan(0);
+    for (const { id } of far) expect(layers.some((layer) => layer.id === `pin-${id}`)).toBe(false);
+  },
+);

@@ -130,7 +130,8 @@ it("areas are written to SVG as one path with its holes, under the layer's lines
   const layers = compose(context, { kinds: [shadow] });
   const svg = toSvg({ title: "Areas", width: 420, height: 297, layers });
   expect(svg).toContain(
-    '<path d="M100 100L120 100L120 120L100 120ZM105 105L115 105L115 115L105 115Z" fill="#808080" fill-opacity="0.25" fill-rule="evenodd" stroke="none"/>',
+    '<path d="M100 100L120 100L120 120L100 120ZM105 105L115 105L115 115L105 115Z" fill="#808080" ' +
+      'fill-opacity="0.25" fill-rule="evenodd" stroke="none"/>',
   );
   expect(svg).not.toContain('d=""');
 });

@@ -52,7 +52,8 @@ function group(layer: Layer, weight: number): string {
   const faint = style.opacity < 1 ? ` stroke-opacity="${Number(style.opacity.toFixed(3))}"` : "";
   const strokes = stroked(layer);
   return [
-    `<g id="${xml(id)}" fill="none" stroke="${style.stroke}" stroke-width="${mm(style.width * weight)}"${dash}${faint} stroke-linecap="round">`,
+    `<g id="${xml(id)}" fill="none" stroke="${style.stroke}" ` +
+      `stroke-width="${mm(style.width * weight)}"${dash}${faint} stroke-linecap="round">`,
     `<title>${xml(label)}</title>`,
     ...filled(layer),
     ...(strokes ? [`<path d="${strokes}"/>`] : []),
@@ -63,8 +64,11 @@ function group(layer: Layer, weight: number): string {
 /** A picture under the drawing, cut at its panel. */
 function photo({ at, clip, opacity }: Photo, href: string, id: string): string {
   return [
-    `<clipPath id="${id}"><rect x="${mm(clip.x)}" y="${mm(clip.y)}" width="${mm(clip.width)}" height="${mm(clip.height)}"/></clipPath>`,
-    `<image x="${mm(at.x)}" y="${mm(at.y)}" width="${mm(at.width)}" height="${mm(at.height)}" preserveAspectRatio="none" opacity="${Number(opacity.toFixed(3))}" clip-path="url(#${id})" href="${xml(href)}"/>`,
+    `<clipPath id="${id}"><rect x="${mm(clip.x)}" y="${mm(clip.y)}" width="${mm(clip.width)}" ` +
+      `height="${mm(clip.height)}"/></clipPath>`,
+    `<image x="${mm(at.x)}" y="${mm(at.y)}" width="${mm(at.width)}" height="${mm(at.height)}" ` +
+      `preserveAspectRatio="none" opacity="${Number(opacity.toFixed(3))}" clip-path="url(#${id})" ` +
+      `href="${xml(href)}"/>`,
   ].join("\n");
 }
 
@@ -80,7 +84,8 @@ export function toSvg(
 ): string {
   return [
     '<?xml version="1.0" encoding="UTF-8"?>',
-    `<svg xmlns="http://www.w3.org/2000/svg" width="${mm(width)}mm" height="${mm(height)}mm" viewBox="0 0 ${mm(width)} ${mm(height)}">`,
+    `<svg xmlns="http://www.w3.org/2000/svg" width="${mm(width)}mm" height="${mm(height)}mm" viewBox="0 0 ` +
+      `${mm(width)} ${mm(height)}">`,
     `<title>${xml(title)}</title>`,
     ...photos.flatMap((one, i) => {
       const href = hrefs.get(one.picture);

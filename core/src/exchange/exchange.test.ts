@@ -77,34 +77,38 @@ describe("masses as OBJ", () => {
 });
 
 describe("the ground on the Earth", () => {
-  it("has lengths within a thousandth of the geodesic's (GeographicLib, WGS 84) over 2 km, and comes back to where it was", () => {
-    const earth = geodesic.Geodesic.WGS84;
-    fc.assert(
-      fc.property(
-        between(-80, 80),
-        between(-179, 179),
-        between(0, 360),
-        between(-1500, 1500),
-        between(-1500, 1500),
-        between(-1500, 1500),
-        between(-1500, 1500),
-        (latitude, longitude, north, x, y, u, v) => {
-          const ground = { latitude, longitude, north };
-          const length = Math.hypot(u - x, v - y);
-          fc.pre(length > 5);
-          const [p, q] = [toEarth(ground, [x, y]), toEarth(ground, [u, v])];
-          const { s12 } = earth.Inverse(p[1], p[0], q[1], q[0]);
-          expect(Math.abs(s12! / length - 1)).toBeLessThan(0.001);
-          const back = toWorld(ground, p);
-          expect(Math.hypot(back[0] - x, back[1] - y)).toBeLessThan(1e-5);
-        },
-      ),
-      { numRuns: 300, endOnFailure: true },
-    );
-    // North of the origin, where true north has the world's heading 30: (sin 30, cos 30).
-    const [x, y] = toWorld({ latitude: 52, longitude: 4, north: 30 }, [4, 52.01]);
-    expect(Math.atan2(x, y) * (180 / Math.PI)).toBeCloseTo(30, 6);
-  });
+  it(
+    "has lengths within a thousandth of the geodesic's (GeographicLib, WGS 84) over 2 km, and comes back to " +
+      "where it was",
+    () => {
+      const earth = geodesic.Geodesic.WGS84;
+      fc.assert(
+        fc.property(
+          between(-80, 80),
+          between(-179, 179),
+          between(0, 360),
+          between(-1500, 1500),
+          between(-1500, 1500),
+          between(-1500, 1500),
+          between(-1500, 1500),
+          (latitude, longitude, north, x, y, u, v) => {
+            const ground = { latitude, longitude, north };
+            const length = Math.hypot(u - x, v - y);
+            fc.pre(length > 5);
+            const [p, q] = [toEarth(ground, [x, y]), toEarth(ground, [u, v])];
+            const { s12 } = earth.Inverse(p[1], p[0], q[1], q[0]);
+            expect(Math.abs(s12! / length - 1)).toBeLessThan(0.001);
+            const back = toWorld(ground, p);
+            expect(Math.hypot(back[0] - x, back[1] - y)).toBeLessThan(1e-5);
+          },
+        ),
+        { numRuns: 300, endOnFailure: true },
+      );
+      // North of the origin, where true north has the world's heading 30: (sin 30, cos 30).
+      const [x, y] = toWorld({ latitude: 52, longitude: 4, north: 30 }, [4, 52.01]);
+      expect(Math.atan2(x, y) * (180 / Math.PI)).toBeCloseTo(30, 6);
+    },
+  );
 });
 
 describe("masses as GeoJSON", () => {

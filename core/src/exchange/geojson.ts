@@ -140,7 +140,8 @@ export function fromGeoJson(
   const note = (feature: number, message: string) => notes.push(`Feature ${feature + 1} ${message}`);
   if (Math.max(all.length, count ?? 0) > most)
     notes.push(
-      `Only the first ${most.toLocaleString("en")} of ${(count ?? all.length).toLocaleString("en")} features were taken.`,
+      `Only the first ${most.toLocaleString("en")} of ${(count ?? all.length).toLocaleString("en")} features ` +
+        "were taken.",
     );
   features.forEach((feature, at) => {
     if (isRecord(feature) && isRecord(feature.geometry) && isHigh(feature.geometry.coordinates))

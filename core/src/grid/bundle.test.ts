@@ -74,31 +74,35 @@ describe("a loose bundle", () => {
     expect(lines.map(([x]) => x)).toContain(210);
   });
 
-  it("is even at the edge: from outside its lines leave the far side in equal steps, from inside they divide the edge all round", () => {
-    fc.assert(
-      fc.property(between(-3000, -250), between(-150, 450), between(3, 30), (x, y, spacing) => {
-        const lines = linesOf(bundle({ at: [x, y] }, frame, { spacing, even: "edge" }, [210, y]));
-        const heights = lines
-          .map(([x1, y1, x2, y2]) => y1 + ((y2 - y1) * (405 - x1)) / (x2 - x1))
-          .sort((a, b) => a - b);
-        for (let i = 1; i < heights.length; i++)
-          expect((heights[i] - heights[i - 1]) / spacing).toBeCloseTo(
-            Math.round((heights[i] - heights[i - 1]) / spacing),
-            6,
-          );
-        expect(Math.min(...heights.slice(1).map((h, i) => h - heights[i]))).toBeCloseTo(spacing, 6);
-      }),
-    );
-    const inside = linesOf(bundle({ at: [210, 148.5] }, frame, { spacing: 12, even: "edge" }, [300, 148.5]));
-    const walked = inside
-      .map(([x, y]) =>
-        y < 15.001 ? x - 15 : x > 404.999 ? 390 + y - 15 : y > 281.999 ? 657 + 405 - x : 1047 + 282 - y,
-      )
-      .sort((a, b) => a - b);
-    const steps = walked.slice(1).map((at, i) => at - walked[i]);
-    expect(Math.max(...steps)).toBeLessThanOrEqual(12);
-    expect(Math.max(...steps) - Math.min(...steps)).toBeLessThan(1e-6);
-  });
+  it(
+    "is even at the edge: from outside its lines leave the far side in equal steps, from inside they divide the " +
+      "edge all round",
+    () => {
+      fc.assert(
+        fc.property(between(-3000, -250), between(-150, 450), between(3, 30), (x, y, spacing) => {
+          const lines = linesOf(bundle({ at: [x, y] }, frame, { spacing, even: "edge" }, [210, y]));
+          const heights = lines
+            .map(([x1, y1, x2, y2]) => y1 + ((y2 - y1) * (405 - x1)) / (x2 - x1))
+            .sort((a, b) => a - b);
+          for (let i = 1; i < heights.length; i++)
+            expect((heights[i] - heights[i - 1]) / spacing).toBeCloseTo(
+              Math.round((heights[i] - heights[i - 1]) / spacing),
+              6,
+            );
+          expect(Math.min(...heights.slice(1).map((h, i) => h - heights[i]))).toBeCloseTo(spacing, 6);
+        }),
+      );
+      const inside = linesOf(bundle({ at: [210, 148.5] }, frame, { spacing: 12, even: "edge" }, [300, 148.5]));
+      const walked = inside
+        .map(([x, y]) =>
+          y < 15.001 ? x - 15 : x > 404.999 ? 390 + y - 15 : y > 281.999 ? 657 + 405 - x : 1047 + 282 - y,
+        )
+        .sort((a, b) => a - b);
+      const steps = walked.slice(1).map((at, i) => at - walked[i]);
+      expect(Math.max(...steps)).toBeLessThanOrEqual(12);
+      expect(Math.max(...steps) - Math.min(...steps)).toBeLessThan(1e-6);
+    },
+  );
 
   it("keeps the asked room: the least gap, and clear space around the point", () => {
     const room = { gap: 2.5, clear: 30 };

@@ -23,57 +23,61 @@ const anyDirection = fc
   .map((v): Vec3 => unit(v));
 
 describe("a bundle in a curved lens", () => {
-  it("holds half great circles from its point, never nearer than the least gap at the middle's scale, and stops short of the point", () => {
-    fc.assert(
-      fc.property(anyView, anyDirection, between(3, 30), (shot, point, spacing) => {
-        const view = viewOf(shot);
-        const through: Vec3 = Math.abs(point[2]) < 0.9 ? [0, 0, 1] : [1, 0, 0];
-        const { xy, starts } = curvedBundle(view, point, { spacing }, through);
-        const across = unit(sub(through, scale(point, dot(through, point))));
-        const second = cross(point, across);
-        /** Turn about the point, and angle from it, of a place on the sheet. */
-        const polar = (i: number) => {
-          const d = unproject(view, [xy[2 * i], xy[2 * i + 1]]);
-          return {
-            sigma: Math.atan2(norm(cross(point, d)), dot(point, d)),
-            turn: Math.atan2(dot(d, second), dot(d, across)),
-            off: view.law.off(toEye(view, d)),
+  it(
+    "holds half great circles from its point, never nearer than the least gap at the middle's scale, and stops " +
+      "short of the point",
+    () => {
+      fc.assert(
+        fc.property(anyView, anyDirection, between(3, 30), (shot, point, spacing) => {
+          const view = viewOf(shot);
+          const through: Vec3 = Math.abs(point[2]) < 0.9 ? [0, 0, 1] : [1, 0, 0];
+          const { xy, starts } = curvedBundle(view, point, { spacing }, through);
+          const across = unit(sub(through, scale(point, dot(through, point))));
+          const second = cross(point, across);
+          /** Turn about the point, and angle from it, of a place on the sheet. */
+          const polar = (i: number) => {
+            const d = unproject(view, [xy[2 * i], xy[2 * i + 1]]);
+            return {
+              sigma: Math.atan2(norm(cross(point, d)), dot(point, d)),
+              turn: Math.atan2(dot(d, second), dot(d, across)),
+              off: view.law.off(toEye(view, d)),
+            };
           };
-        };
-        const lines = Array.from({ length: starts.length - 1 }, (_, k) =>
-          Array.from({ length: starts[k + 1] - starts[k] }, (_2, j) => polar(starts[k] + j)),
-        )
-          // Straight behind the eye a place stands for a whole rim of directions.
-          .map((line) => line.filter(({ off }) => off < Math.PI - 0.01))
-          .filter((line) => line.length > 1);
-        const places = lines.flatMap((line) => line.map((place) => ({ ...place, first: line[0].turn })));
-        expect(
-          Math.max(0, ...places.map(({ sigma, turn, first }) => Math.abs(Math.sin(turn - first) * Math.sin(sigma)))),
-        ).toBeLessThan(1e-6);
-        expect(
-          Math.min(Infinity, ...places.map(({ sigma }) => Math.min(sigma, Math.PI - sigma) * view.distance)),
-        ).toBeGreaterThan(DEFAULT_LINE_SPACING.clear - 1e-6);
-        for (const sigma of [0.1, 0.3, 0.8, Math.PI / 2, 2.4]) {
-          const turns = lines
-            .filter(
-              (line) =>
-                Math.min(...line.map((p) => p.sigma)) <= sigma && Math.max(...line.map((p) => p.sigma)) >= sigma,
-            )
-            .map(([{ turn }]) => turn)
-            .sort((a, b) => a - b);
-          // A line cut at the panel into two pieces is still one.
-          const gaps = turns
-            .slice(1)
-            .map((turn, i) => turn - turns[i])
-            .filter((gap) => gap > 1e-6);
-          expect(Math.min(Infinity, ...gaps) * Math.sin(sigma) * view.distance).toBeGreaterThan(
-            DEFAULT_LINE_SPACING.gap - 1e-6,
-          );
-        }
-      }),
-      { numRuns: 25, endOnFailure: true },
-    );
-  });
+          const lines = Array.from({ length: starts.length - 1 }, (_, k) =>
+            Array.from({ length: starts[k + 1] - starts[k] }, (_2, j) => polar(starts[k] + j)),
+          )
+            // Straight behind the eye a place stands for a whole rim of directions.
+            .map((line) => line.filter(({ off }) => off < Math.PI - 0.01))
+            .filter((line) => line.length > 1);
+          const places = lines.flatMap((line) => line.map((place) => ({ ...place, first: line[0].turn })));
+          expect(
+            Math.max(0, ...places.map(({ sigma, turn, first }) => Math.abs(Math.sin(turn - first) * Math.sin(sigma)))),
+          ).toBeLessThan(1e-6);
+          expect(
+            Math.min(Infinity, ...places.map(({ sigma }) => Math.min(sigma, Math.PI - sigma) * view.distance)),
+          ).toBeGreaterThan(DEFAULT_LINE_SPACING.clear - 1e-6);
+          for (const sigma of [0.1, 0.3, 0.8, Math.PI / 2, 2.4]) {
+            const turns = lines
+              .filter(
+                (line) =>
+                  Math.min(...line.map((p) => p.sigma)) <= sigma && Math.max(...line.map((p) => p.sigma)) >= sigma,
+              )
+              .map(([{ turn }]) => turn)
+              .sort((a, b) => a - b);
+            // A line cut at the panel into two pieces is still one.
+            const gaps = turns
+              .slice(1)
+              .map((turn, i) => turn - turns[i])
+              .filter((gap) => gap > 1e-6);
+            expect(Math.min(Infinity, ...gaps) * Math.sin(sigma) * view.distance).toBeGreaterThan(
+              DEFAULT_LINE_SPACING.gap - 1e-6,
+            );
+          }
+        }),
+        { numRuns: 25, endOnFailure: true },
+      );
+    },
+  );
 });
 
 describe("measured squares in a curved lens", () => {

@@ -34,9 +34,9 @@ export function curvedBundle(
     const turn = (2 * Math.PI * k) / count;
     const v = add(scale(first, Math.cos(turn)), scale(second, Math.sin(turn)));
     // Neighbours of k's halving are this far apart midway, and sin sigma of that at sigma from the point.
-    const apart = (2 * Math.PI * view.distance * 2 ** halvings(k, HALVINGS)) / count;
-    if (apart <= room.gap) continue;
-    const end = Math.max(room.clear / view.distance, Math.asin(room.gap / apart));
+    const spacing = (2 * Math.PI * view.distance * 2 ** halvings(k, HALVINGS)) / count;
+    if (spacing <= room.gap) continue;
+    const end = Math.max(room.clear / view.distance, Math.asin(room.gap / spacing));
     if (end < Math.PI / 2) drawGreatCircle(view, { u: w, v }, end, Math.PI - end, book, tolerance);
   }
   return book.curves();
@@ -93,9 +93,9 @@ export function curvedMeasured(
           continue;
         }
         const whole = 2 ** halvings(k, MEASURED_HALVINGS);
-        const apart = Math.min(angle(here, foot(k + whole)), angle(here, foot(k - whole))) * view.distance;
-        if (apart <= gap) continue;
-        const end = Math.asin(gap / apart);
+        const spacing = Math.min(angle(here, foot(k + whole)), angle(here, foot(k - whole))) * view.distance;
+        if (spacing <= gap) continue;
+        const end = Math.asin(gap / spacing);
         drawGreatCircle(
           view,
           { u: unit(w), v: unit(here) },

@@ -34,18 +34,22 @@ describe("a measured grid", () => {
     expect(through.map((i) => numbers[i]).sort()).toEqual([3, 4]);
   });
 
-  it("makes true squares: the 45-degree direction joins their corners at its own point, the distance point of a faced wall", () => {
-    const view = viewOf(shotWith({ gaze: { heading: 35 } }));
-    expect(vanishingPoint(view, headingDirection(35 + 45)).at![0]).toBeCloseTo(210 + 300, 6);
-    const { lines, numbers } = measuredGrid(view, 35, 35, { plane: "level", at: 0, every: 1 });
-    const [along, across] = [headingDirection(35), headingDirection(125)];
-    for (const n of [4, 5, 6]) {
-      const p = project(view, [n * along[0] + n * across[0], n * along[1] + n * across[1], 0])!;
-      expect(
-        [...numbers.keys()].filter((i) => numbers[i] === n && off(lines.subarray(4 * i, 4 * i + 4), p) < 1e-6),
-      ).toHaveLength(2);
-    }
-  });
+  it(
+    "makes true squares: the 45-degree direction joins their corners at its own point, the distance point of a " +
+      "faced wall",
+    () => {
+      const view = viewOf(shotWith({ gaze: { heading: 35 } }));
+      expect(vanishingPoint(view, headingDirection(35 + 45)).at![0]).toBeCloseTo(210 + 300, 6);
+      const { lines, numbers } = measuredGrid(view, 35, 35, { plane: "level", at: 0, every: 1 });
+      const [along, across] = [headingDirection(35), headingDirection(125)];
+      for (const n of [4, 5, 6]) {
+        const p = project(view, [n * along[0] + n * across[0], n * along[1] + n * across[1], 0])!;
+        expect(
+          [...numbers.keys()].filter((i) => numbers[i] === n && off(lines.subarray(4 * i, 4 * i + 4), p) < 1e-6),
+        ).toHaveLength(2);
+      }
+    },
+  );
 
   it("stays in the panel, runs to its points, and never clots", () => {
     fc.assert(

@@ -99,7 +99,7 @@ function family(view: View, origin: Vec3, way: Vec3, step: Vec3, every: number, 
   const home = Math.round(dot(sub(view.eye, origin), step) / every);
   const seen = (k: number) => drawn(view, add(origin, scale(step, k * every)), way, vanish);
   // How far apart two lines are: as an angle about their point, or in mm where they run parallel.
-  const apart = (a: Drawn, b: Drawn | null) =>
+  const gapBetween = (a: Drawn, b: Drawn | null) =>
     !b
       ? Infinity
       : vanish.at
@@ -114,7 +114,7 @@ function family(view: View, origin: Vec3, way: Vec3, step: Vec3, every: number, 
       if (!line) continue;
       // Where neighbours would clot even at the panel's farthest corner, only lines that can be halved often enough are
       // left; once none can, all farther ones are out too.
-      const least = apart(line, seen(k + side)) * far;
+      const least = gapBetween(line, seen(k + side)) * far;
       if (least * 2 ** HALVINGS < leastGap) break;
       const stride = least < leastGap ? 2 ** Math.ceil(Math.log2(leastGap / least)) : 1;
       if (k % stride !== 0) {
@@ -122,7 +122,7 @@ function family(view: View, origin: Vec3, way: Vec3, step: Vec3, every: number, 
         continue;
       }
       const whole = 2 ** halvings(k, HALVINGS);
-      const gap = Math.min(apart(line, seen(k + whole)), apart(line, seen(k - whole)));
+      const gap = Math.min(gapBetween(line, seen(k + whole)), gapBetween(line, seen(k - whole)));
       if (!vanish.at && gap < leastGap) continue;
       const range = clipLine(line, view.frame, vanish.at ? leastGap / gap : -Infinity);
       if (!range) continue;

@@ -47,19 +47,23 @@ describe("lens laws", () => {
     );
   });
 
-  it("cylinders have the longitude of d3-geo's Mercator, and the tangent of the latitude; lying, the axes change places", () => {
-    fc.assert(
-      fc.property(between(-3, 3), between(-1.4, 1.4), (lambda, phi) => {
-        const [x, y] = LAWS.cylindrical.project(toward(lambda, phi))!;
-        expect(x).toBeCloseTo(geoMercatorRaw(lambda, phi)[0], 12);
-        expect(y).toBeCloseTo(Math.tan(phi), 9);
-        const [a, b, c] = toward(lambda, phi);
-        const lying = LAWS["cylindrical-lying"].project([b, a, c])!;
-        expect(lying[0]).toBeCloseTo(y, 9);
-        expect(lying[1]).toBeCloseTo(x, 12);
-      }),
-    );
-  });
+  it(
+    "cylinders have the longitude of d3-geo's Mercator, and the tangent of the latitude; lying, the axes " +
+      "change places",
+    () => {
+      fc.assert(
+        fc.property(between(-3, 3), between(-1.4, 1.4), (lambda, phi) => {
+          const [x, y] = LAWS.cylindrical.project(toward(lambda, phi))!;
+          expect(x).toBeCloseTo(geoMercatorRaw(lambda, phi)[0], 12);
+          expect(y).toBeCloseTo(Math.tan(phi), 9);
+          const [a, b, c] = toward(lambda, phi);
+          const lying = LAWS["cylindrical-lying"].project([b, a, c])!;
+          expect(lying[0]).toBeCloseTo(y, 9);
+          expect(lying[1]).toBeCloseTo(x, 12);
+        }),
+      );
+    },
+  );
 
   // Snyder 1987, table 30 (from memory): azimuthal equidistant, radius 1, at 40 degrees of angular distance: 0.69813;
   // table 28, equal area: 2 sin 20 degrees = 0.68404; table 26, stereographic: 2 tan 20 degrees = 0.72794.

@@ -74,7 +74,9 @@ export function tilesOf(
     throw new BadInput([
       {
         path: "desk",
-        message: `would take ${columns} × ${rows} sheets of ${paper}; ${MOST_TILES} are the most. Bring the points closer, or use the edge ticks.`,
+        message:
+          `would take ${columns} × ${rows} sheets of ${paper}; ${MOST_TILES} are the most. Bring the points ` +
+          "closer, or use the edge ticks.",
       },
     ]);
   }

@@ -154,69 +154,72 @@ describe("a lens that bows", () => {
     }
   });
 
-  it("is OpenCV's undistort with both focal lengths at half the diagonal; a homography is its warpPerspective", async () => {
-    await cvLoaded();
-    const [width, height] = [240, 160];
-    const picture = striped(width, height);
-    const size = Math.hypot(width, height) / 2;
-    const source = cv.matFromArray(height, width, cv.CV_8UC4, [...picture.data]);
-    const differ = (made: Pixels, mat: InstanceType<typeof cv.Mat>) => {
-      // Within 2 px of the border both differ in what they take for what lies outside.
-      let [sum, most, n] = [0, 0, 0];
-      for (let y = 8; y < height - 8; y++)
-        for (let x = 8; x < width - 8; x++) {
-          const off = Math.abs(made.data[4 * (y * width + x)] - mat.data[4 * (y * width + x)]);
-          [sum, most, n] = [sum + off, Math.max(most, off), n + 1];
-        }
-      return { mean: sum / n, most };
-    };
-    const made = new cv.Mat();
-    // OpenCV's centres of px are whole numbers, ours are at .5.
-    const camera = cv.matFromArray(3, 3, cv.CV_64F, [size, 0, width / 2 - 0.5, 0, size, height / 2 - 0.5, 0, 0, 1]);
-    const lens = cv.matFromArray(1, 4, cv.CV_64F, [-0.2, 0.05, 0, 0]);
-    cv.undistort(source, made, camera, lens);
-    const ours = resample(picture, {
-      width,
-      height,
-      bow: { centre: [width / 2, height / 2], size, k1: -0.2, k2: 0.05 },
-      scale: 1,
-    });
-    expect(differ(ours, made).mean).toBeLessThan(0.3);
-    expect(differ(ours, made).most).toBeLessThan(4);
+  it(
+    "is OpenCV's undistort with both focal lengths at half the diagonal; a homography is its " + "warpPerspective",
+    async () => {
+      await cvLoaded();
+      const [width, height] = [240, 160];
+      const picture = striped(width, height);
+      const size = Math.hypot(width, height) / 2;
+      const source = cv.matFromArray(height, width, cv.CV_8UC4, [...picture.data]);
+      const differ = (made: Pixels, mat: InstanceType<typeof cv.Mat>) => {
+        // Within 2 px of the border both differ in what they take for what lies outside.
+        let [sum, most, n] = [0, 0, 0];
+        for (let y = 8; y < height - 8; y++)
+          for (let x = 8; x < width - 8; x++) {
+            const off = Math.abs(made.data[4 * (y * width + x)] - mat.data[4 * (y * width + x)]);
+            [sum, most, n] = [sum + off, Math.max(most, off), n + 1];
+          }
+        return { mean: sum / n, most };
+      };
+      const made = new cv.Mat();
+      // OpenCV's centres of px are whole numbers, ours are at .5.
+      const camera = cv.matFromArray(3, 3, cv.CV_64F, [size, 0, width / 2 - 0.5, 0, size, height / 2 - 0.5, 0, 0, 1]);
+      const lens = cv.matFromArray(1, 4, cv.CV_64F, [-0.2, 0.05, 0, 0]);
+      cv.undistort(source, made, camera, lens);
+      const ours = resample(picture, {
+        width,
+        height,
+        bow: { centre: [width / 2, height / 2], size, k1: -0.2, k2: 0.05 },
+        scale: 1,
+      });
+      expect(differ(ours, made).mean).toBeLessThan(0.3);
+      expect(differ(ours, made).most).toBeLessThan(4);
 
-    const corners = [
-      [10, 20],
-      [220, 5],
-      [230, 150],
-      [15, 140],
-    ] as const;
-    const square = [
-      [0, 0],
-      [240, 0],
-      [240, 160],
-      [0, 160],
-    ] as const;
-    const [p, q] = [square, corners].map((four) => cv.matFromArray(4, 1, cv.CV_32FC2, four.flat()));
-    const found = cv.findHomography(p, q);
-    const from = [...found.data64F] as unknown as Parameters<typeof applyHomography>[0];
-    for (const [i, at] of square.entries())
-      expect(distance2(applyHomography(from, at)!, corners[i])).toBeLessThan(1e-4);
-    // The same map between places whose px centres are whole numbers.
-    const shift = (dx: number) => cv.matFromArray(3, 3, cv.CV_64F, [1, 0, dx, 0, 1, dx, 0, 0, 1]);
-    const [whole, part, none] = [new cv.Mat(), new cv.Mat(), new cv.Mat()];
-    cv.gemm(shift(-0.5), found, 1, none, 0, part);
-    cv.gemm(part, shift(0.5), 1, none, 0, whole);
-    cv.warpPerspective(
-      source,
-      made,
-      whole,
-      new cv.Size(width, height),
-      cv.INTER_LINEAR | cv.WARP_INVERSE_MAP,
-      cv.BORDER_REPLICATE,
-      new cv.Scalar(),
-    );
-    const warped = differ(resample(picture, { from, width, height }), made);
-    expect(warped.mean).toBeLessThan(0.3);
-    expect(warped.most).toBeLessThan(4);
-  });
+      const corners = [
+        [10, 20],
+        [220, 5],
+        [230, 150],
+        [15, 140],
+      ] as const;
+      const square = [
+        [0, 0],
+        [240, 0],
+        [240, 160],
+        [0, 160],
+      ] as const;
+      const [p, q] = [square, corners].map((four) => cv.matFromArray(4, 1, cv.CV_32FC2, four.flat()));
+      const found = cv.findHomography(p, q);
+      const from = [...found.data64F] as unknown as Parameters<typeof applyHomography>[0];
+      for (const [i, at] of square.entries())
+        expect(distance2(applyHomography(from, at)!, corners[i])).toBeLessThan(1e-4);
+      // The same map between places whose px centres are whole numbers.
+      const shift = (dx: number) => cv.matFromArray(3, 3, cv.CV_64F, [1, 0, dx, 0, 1, dx, 0, 0, 1]);
+      const [whole, part, none] = [new cv.Mat(), new cv.Mat(), new cv.Mat()];
+      cv.gemm(shift(-0.5), found, 1, none, 0, part);
+      cv.gemm(part, shift(0.5), 1, none, 0, whole);
+      cv.warpPerspective(
+        source,
+        made,
+        whole,
+        new cv.Size(width, height),
+        cv.INTER_LINEAR | cv.WARP_INVERSE_MAP,
+        cv.BORDER_REPLICATE,
+        new cv.Scalar(),
+      );
+      const warped = differ(resample(picture, { from, width, height }), made);
+      expect(warped.mean).toBeLessThan(0.3);
+      expect(warped.most).toBeLessThan(4);
+    },
+  );
 });

@@ -112,7 +112,7 @@ export function recoverBow(
       let n = 0;
       for (const points of edges) {
         const back = points.map((p) => undistortedAt(bow, p));
-        // A lens that shrinks all would make all misses small: they count in px of the bowed picture.
+        // A lens that shrinks all would make all residuals small: they count in px of the bowed picture.
         strays(back).forEach((off, i) => {
           const r = distance2(back[i], plain.centre);
           out[n++] = (off * (r > 1e-9 ? distance2(points[i], plain.centre) / r : 1)) / hand;
@@ -125,7 +125,8 @@ export function recoverBow(
   const sd = found.covariance ? Math.sqrt(found.covariance[0][0]) : Infinity;
   if (!(sd < (many ? 4 : 1) * SURE))
     throw new NoAnswer(
-      "These edges do not tell how the lens bows: trace long ones near the photo's border. Through its middle even a bowed lens leaves straight what is straight.",
+      "These edges do not tell how the lens bows: trace long ones near the photo's border. Through its middle " +
+        "even a bowed lens leaves straight what is straight.",
     );
   const bow = bowOf(found.at);
   return {
@@ -137,8 +138,8 @@ export function recoverBow(
 }
 
 /**
- * How a picture is undistorted: the new picture, as large as the old one, shows `scale` px of a straight lens for each of
- * its own.
+ * How a picture is undistorted: the new picture, as large as the old one, shows `scale` px of a straight lens for each
+ * of its own.
  */
 export interface Undistorting {
   readonly width: number;

@@ -57,29 +57,33 @@ describe("edges found in a picture", () => {
     expect(() => detect({ width: 20, height: 400, data: new Uint8Array(8000) })).toThrow("too small");
   });
 
-  it("are where a line that is drawn near one settles, softly: not beyond the reach, and on the nearest of two alike", () => {
-    const [a, b] = [CORNERS[0], CORNERS[1]];
-    const near = settle(PICTURE, [a[0] + 20, a[1] + 7], [b[0] - 20, b[1] - 8], 9)!;
-    expect(Math.max(off(near.a, a, b), off(near.b, a, b))).toBeLessThan(0.1);
-    expect(near.off).toBeLessThan(0.3);
-    expect(settle(PICTURE, [120, 130], [260, 140], 9)).toBeNull();
-    expect(settle(PICTURE, [-50, 10], [-20, 290], 9)).toBeNull();
-    expect(settle(PICTURE, [10, 10], [10, 10], 9)).toBeNull();
-    // Two edges 14 px apart: a line between them, nearer to one.
-    const bar = polygon(
-      [
-        [0, 80],
-        [300, 80],
-        [300, 94],
-        [0, 94],
-      ],
-      300,
-      200,
-      0,
-    );
-    expect(settle(bar, [20, 84], [280, 84], 12)!.a[1]).toBeCloseTo(80, 1);
-    expect(settle(bar, [20, 90], [280, 90], 12)!.a[1]).toBeCloseTo(94, 1);
-  });
+  it(
+    "are where a line that is drawn near one settles, softly: not beyond the reach, and on the nearest of " +
+      "two alike",
+    () => {
+      const [a, b] = [CORNERS[0], CORNERS[1]];
+      const near = settle(PICTURE, [a[0] + 20, a[1] + 7], [b[0] - 20, b[1] - 8], 9)!;
+      expect(Math.max(off(near.a, a, b), off(near.b, a, b))).toBeLessThan(0.1);
+      expect(near.off).toBeLessThan(0.3);
+      expect(settle(PICTURE, [120, 130], [260, 140], 9)).toBeNull();
+      expect(settle(PICTURE, [-50, 10], [-20, 290], 9)).toBeNull();
+      expect(settle(PICTURE, [10, 10], [10, 10], 9)).toBeNull();
+      // Two edges 14 px apart: a line between them, nearer to one.
+      const bar = polygon(
+        [
+          [0, 80],
+          [300, 80],
+          [300, 94],
+          [0, 94],
+        ],
+        300,
+        200,
+        0,
+      );
+      expect(settle(bar, [20, 84], [280, 84], 12)!.a[1]).toBeCloseTo(80, 1);
+      expect(settle(bar, [20, 90], [280, 90], 12)!.a[1]).toBeCloseTo(94, 1);
+    },
+  );
 
   it("come from colours by their brightness", () => {
     expect([

@@ -69,7 +69,7 @@ interface Look {
 const name = ({ name: set }: TracedSet, edge: number): string => `edge ${edge + 1} of ${set}`;
 
 /** Edges that miss their point. */
-function misses({ reference, mmPerPx, points }: Look): Misdrawn[] {
+function offTheirPoint({ reference, mmPerPx, points }: Look): Misdrawn[] {
   return reference.sets
     .filter(({ role }) => role !== "upright")
     .flatMap((set) => {
@@ -296,7 +296,9 @@ function depths(reference: Reference): Misdrawn[] {
           at: [(a[0] + c[0]) / 2, (a[1] + c[1]) / 2],
           value: Number(reads.toFixed(2)),
           unit: ": 1",
-          message: `${wall.name} reads ${ratio.toFixed(2)} times as long as it is high; ${(ratio / reads).toFixed(2)} is meant. It is drawn ${reads > 1 ? "too deep" : "too shallow"}.`,
+          message:
+            `${wall.name} reads ${ratio.toFixed(2)} times as long as it is high; ${(ratio / reads).toFixed(2)} is ` +
+            `meant. It is drawn ${reads > 1 ? "too deep" : "too shallow"}.`,
         },
       ];
     } catch (error) {
@@ -345,6 +347,6 @@ export function checkDrawn(reference: Reference): Misdrawn[] {
     ...open,
     ...offPlumb(look, closed),
     ...leaning(look),
-    ...misses(look),
+    ...offTheirPoint(look),
   ];
 }

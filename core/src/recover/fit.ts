@@ -3,9 +3,9 @@ import { inverse, Matrix, solve } from "ml-matrix";
 /** What a fit came to. */
 export interface Fit {
   readonly at: readonly number[];
-  /** Sum of squares of the misses. */
+  /** Sum of squares of the residuals. */
   readonly cost: number;
-  /** Inverse of J^T J at the end; null where some parameter is not told by the misses at all. */
+  /** Inverse of J^T J at the end; null where some parameter is not told by the residuals at all. */
   readonly covariance: readonly (readonly number[])[] | null;
 }
 
@@ -16,12 +16,12 @@ const square = (values: Float64Array): number => values.reduce((sum, value) => s
 
 /**
  * Levenberg and Marquardt's method with derivatives by central differences (Marquardt, SIAM J. Appl. Math. 11, 1963
- * (from memory)): parameters for which the sum of squares of `misses` is least, from a start.
- * @param misses writes all misses for parameters into an array of fixed length
- * @param count how many misses there are
+ * (from memory)): parameters for which the sum of squares of `residuals` is least, from a start.
+ * @param residuals writes all residuals for parameters into an array of fixed length
+ * @param count how many residuals there are
  */
 export function fit(
-  misses: (at: readonly number[], out: Float64Array) => void,
+  residuals: (at: readonly number[], out: Float64Array) => void,
   count: number,
   start: readonly number[],
   rounds = 40,
@@ -29,7 +29,7 @@ export function fit(
   const n = start.length;
   const of = (at: readonly number[]) => {
     const out = new Float64Array(count);
-    misses(at, out);
+    residuals(at, out);
     return out;
   };
   let at = [...start];

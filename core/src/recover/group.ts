@@ -4,7 +4,7 @@ import type { TracedSet } from "../scene";
 import { recoverPoint } from "./point";
 import { byRole, familyRole } from "./roles";
 import type { Family } from "./view";
-import { crossing, halfLength, linesOf, miss, normOf, type Lines, type Norm, type Segment } from "./segments";
+import { crossing, halfLength, linesOf, residual, normOf, type Lines, type Norm, type Segment } from "./segments";
 
 /** Edges that meet in one point, and which way they most likely run in the world. */
 export interface Grouped {
@@ -43,9 +43,9 @@ const SQUARE = 0.12;
 
 const length = (lines: Lines, i: number): number => 2 * halfLength(lines, i);
 
-/** How well an edge agrees with a point, 0 to 1: by its misses, and not at all where the point would lie within it. */
+/** How well an edge agrees with a point, 0 to 1: by its residuals, and not at all where the point would lie within it. */
 function agrees(lines: Lines, i: number, v: Vec3): number {
-  const off = Math.abs(miss(lines, i, v));
+  const off = Math.abs(residual(lines, i, v));
   if (off > 2 * MISS || off > Math.SQRT2 * halfLength(lines, i) * TURN) return 0;
   const { data } = lines;
   const o = 8 * i;

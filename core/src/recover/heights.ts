@@ -15,7 +15,7 @@ export interface Measured {
    * How far what is known contradicts itself: the largest share by which a known height misses what the others tell;
    * 0 for one.
    */
-  readonly apart: number;
+  readonly spread: number;
 }
 
 /** The up direction of a view in camera axes right, down, forward. */
@@ -59,11 +59,11 @@ export function measureHeights(
     const share = shares[i];
     return metres !== undefined && share !== null && share > 1e-6 ? [metres / share] : [];
   });
-  if (told.length === 0) return { eye: null, heights: heights.map(() => null), apart: 0 };
+  if (told.length === 0) return { eye: null, heights: heights.map(() => null), spread: 0 };
   const eye = told.reduce((sum, one) => sum + one, 0) / told.length;
   return {
     eye,
     heights: shares.map((share) => (share === null ? null : share * eye)),
-    apart: Math.max(0, ...told.map((one) => Math.abs(one / eye - 1))),
+    spread: Math.max(0, ...told.map((one) => Math.abs(one / eye - 1))),
   };
 }

@@ -1,6 +1,6 @@
 import { add, cross, degrees, seededRandom, scale, unit, type Vec2, type Vec3 } from "../geometry";
 import { NoAnswer } from "../problem";
-import { crossing, halfLength, linesOf, miss, weightOf, type Lines, type Norm, type Segment } from "./segments";
+import { crossing, halfLength, linesOf, residual, weightOf, type Lines, type Norm, type Segment } from "./segments";
 
 /** Where the edges of one family meet, and how sure that is. */
 export interface RecoveredPoint {
@@ -39,7 +39,7 @@ function start(lines: Lines, limit: number, seed: number): Vec3 | null {
     const v = crossing(lines, i, k);
     if (!v) return;
     let cost = 0;
-    for (const j of judges) cost += Math.min(1, (miss(lines, j, v) / limit) ** 2);
+    for (const j of judges) cost += Math.min(1, (residual(lines, j, v) / limit) ** 2);
     if (cost < least) [best, least] = [v, cost];
   };
   if (every <= PAIRS) for (let i = 0; i < count; i++) for (let k = 0; k < i; k++) judge(i, k);
@@ -62,7 +62,7 @@ export function tangents(v: Vec3): readonly [Vec3, Vec3] {
 const moved = (v: Vec3, [a, b]: readonly [Vec3, Vec3], [p, q]: readonly number[]): Vec3 =>
   unit(add(v, add(scale(a, p), scale(b, q))));
 
-/** Rounds of the refinement, and the step (radians) by which a miss is differenced. */
+/** Rounds of the refinement, and the step (radians) by which a residual is differenced. */
 const ROUNDS = 25;
 const STEP = 1e-7;
 
@@ -73,15 +73,15 @@ interface Refined {
   readonly covariance: readonly (readonly number[])[] | null;
 }
 
-/** Sum of squared misses of the kept edges at a direction. */
+/** Sum of squared residuals of the kept edges at a direction. */
 function costAt(lines: Lines, kept: readonly number[], v: Vec3): number {
   let cost = 0;
-  for (const i of kept) cost += miss(lines, i, v) ** 2;
+  for (const i of kept) cost += residual(lines, i, v) ** 2;
   return cost;
 }
 
 /**
- * The direction of least squared misses of the kept edges from a start: Gauss and Newton's method in the plane that
+ * The direction of least squared residuals of the kept edges from a start: Gauss and Newton's method in the plane that
  * touches the sphere, damped where a step would be for the worse.
  */
 function refined(lines: Lines, kept: readonly number[], from: Vec3, sigma: number): Refined {
@@ -91,8 +91,8 @@ function refined(lines: Lines, kept: readonly number[], from: Vec3, sigma: numbe
     const [a, b] = [moved(v, plane, [STEP, 0]), moved(v, plane, [0, STEP])];
     let [aa, ab, bb, ga, gb] = [0, 0, 0, 0, 0];
     for (const i of kept) {
-      const here = miss(lines, i, v);
-      const [da, db] = [(miss(lines, i, a) - here) / STEP, (miss(lines, i, b) - here) / STEP];
+      const here = residual(lines, i, v);
+      const [da, db] = [(residual(lines, i, a) - here) / STEP, (residual(lines, i, b) - here) / STEP];
       aa += da * da;
       ab += da * db;
       bb += db * db;
@@ -156,10 +156,10 @@ function inPixels(
 }
 
 /**
- * The vanishing point of a family of edges: the point for which the squared misses of their ends are least (Caprile and
- * Torre, IJCV 4, 1990; Hartley and Zisserman, Multiple View Geometry, 2004, ch. 8 (from memory)), found on the sphere
- * so that points at infinity are points like any other. It starts from the pair of edges that most others agree with,
- * and leaves strays out.
+ * The vanishing point of a family of edges: the point for which the squared residuals of their ends are least (Caprile
+ * and Torre, IJCV 4, 1990; Hartley and Zisserman, Multiple View Geometry, 2004, ch. 8 (from memory)), found on the
+ * sphere so that points at infinity are points like any other. It starts from the pair of edges that most others agree
+ * with, and leaves strays out.
  * @param sigma standard deviation of the hand at an end, px
  * @throws NoAnswer for fewer than two edges that have a length, or edges that all lie on one line
  */
@@ -169,7 +169,8 @@ export function recoverPoint(segments: readonly Segment[], picture: Norm, sigma 
   const long = [...Array(segments.length).keys()].filter((i) => halfLength(lines, i) > 1e-9);
   if (long.length < 2)
     throw new NoAnswer(
-      `There ${long.length === 1 ? "is one edge" : "are no edges"} with a length: two at least are needed to meet in a point.`,
+      `There ${long.length === 1 ? "is one edge" : "are no edges"} with a length: two at least are needed to ` +
+        "meet in a point.",
     );
   const used = linesOf(
     long.map((i) => segments[i]),
@@ -179,7 +180,7 @@ export function recoverPoint(segments: readonly Segment[], picture: Norm, sigma 
   if (!from)
     throw new NoAnswer("All edges lie on one line: they meet everywhere on it. Trace another one beside them.");
   const all = [...Array(long.length).keys()];
-  const agree = (v: Vec3) => all.filter((i) => Math.abs(miss(used, i, v)) <= STRAY * unitSigma);
+  const agree = (v: Vec3) => all.filter((i) => Math.abs(residual(used, i, v)) <= STRAY * unitSigma);
   let kept = agree(from);
   let found = refined(used, kept.length >= 2 ? kept : all, from, unitSigma);
   for (let round = 0; round < 4; round++) {
@@ -190,16 +191,18 @@ export function recoverPoint(segments: readonly Segment[], picture: Norm, sigma 
   }
   const { v, plane, covariance } = found;
   const placed = inPixels(v, plane, covariance, picture);
-  const misses = segments.map((_, i) => (halfLength(lines, i) > 1e-9 ? miss(lines, i, v) / weightOf(lines, i) : 0));
+  const weighted = segments.map((_, i) =>
+    halfLength(lines, i) > 1e-9 ? residual(lines, i, v) / weightOf(lines, i) : 0,
+  );
   return {
     direction: v,
     ...placed,
     angle: placed.at ? null : ((degrees(Math.atan2(v[1], v[0])) % 180) + 180) % 180,
-    residuals: misses.map((value) => Math.abs(value) * picture.size),
-    turns: misses.map((value, i) =>
+    residuals: weighted.map((value) => Math.abs(value) * picture.size),
+    turns: weighted.map((value, i) =>
       halfLength(lines, i) > 1e-9 ? degrees(Math.atan(Math.abs(value) / (Math.SQRT2 * halfLength(lines, i)))) : 0,
     ),
-    strays: long.filter((_, k) => Math.abs(miss(used, k, v)) > STRAY * unitSigma),
+    strays: long.filter((_, k) => Math.abs(residual(used, k, v)) > STRAY * unitSigma),
   };
 }
 

@@ -138,7 +138,7 @@ describe("a shot from a reference", () => {
           expect(shotFrom(scene.shots[0], scene.orientations[0], reference).eye.z / eye).toBeCloseTo(1, 4);
           // A second known height that is a tenth too large is a twentieth off their mean, to either side.
           const wrong = measureHeights([heights[0], { ...heights[1], metres: 9.9 }], viewOfReference(reference));
-          expect(wrong.apart).toBeCloseTo(0.1 / 2.1, 3);
+          expect(wrong.spread).toBeCloseTo(0.1 / 2.1, 3);
         },
       ),
       { numRuns: 30, endOnFailure: true },
@@ -147,48 +147,52 @@ describe("a shot from a reference", () => {
     expect(measureHeights([{ x1: 2000, y1: 100, x2: 2000, y2: 50, metres: 2 }], viewOfReference(reference))).toEqual({
       eye: null,
       heights: [null],
-      apart: 0,
+      spread: 0,
     });
   });
 
-  it("is straightened by the turn of its own camera: uprights upright, horizon level, the same lens, and all that was traced with it", () => {
-    fc.assert(
-      fc.property(
-        between(2500, 7000),
-        between(-20, 20),
-        between(4, 25),
-        between(-10, 10),
-        fc.boolean(),
-        (f, heading, pitch, roll, down) => {
-          const reference = traced(camera(f, { heading, pitch: down ? -pitch : pitch, roll }));
-          const plan = straightening(reference, viewOfReference(reference));
-          // Its corners come from within the old picture, and going there and back is staying.
-          for (const corner of [
-            [0, 0],
-            [plan.width, 0],
-            [plan.width, plan.height],
-            [0, plan.height],
-          ] as const) {
-            const from = applyHomography(plan.from, corner)!;
-            expect(from[0] > -0.5 && from[0] < SIZE.width + 0.5 && from[1] > -0.5 && from[1] < SIZE.height + 0.5).toBe(
-              true,
-            );
-            expect(distance2(applyHomography(plan.to, from)!, corner)).toBeLessThan(1e-6 * SIZE.width);
-          }
-          expect(Math.abs(plan.width / plan.height - SIZE.width / SIZE.height)).toBeLessThan(0.01);
-          const level = straightened(reference, plan, { id: "s", name: "Straight", picture: "1".repeat(64) });
-          for (const { x1, x2, y1, y2 } of level.sets[2].edges)
-            expect(Math.abs(x1 - x2) / Math.abs(y1 - y2)).toBeLessThan(1e-4);
-          const view = viewOfReference(level);
-          expect([view.pitch, view.roll]).toEqual([expect.closeTo(0, 2), expect.closeTo(0, 2)]);
-          expect(view.focalLength!.px / f).toBeCloseTo(1, 3);
-        },
-      ),
-      { numRuns: 30, endOnFailure: true },
-    );
-    const steep = traced(camera(3600, { heading: 4, pitch: 60, roll: 0 }));
-    expect(() => straightening(steep, viewOfReference(steep))).toThrow("The camera looked 60° up");
-  });
+  it(
+    "is straightened by the turn of its own camera: uprights upright, horizon level, the same lens, and all that " +
+      "was traced with it",
+    () => {
+      fc.assert(
+        fc.property(
+          between(2500, 7000),
+          between(-20, 20),
+          between(4, 25),
+          between(-10, 10),
+          fc.boolean(),
+          (f, heading, pitch, roll, down) => {
+            const reference = traced(camera(f, { heading, pitch: down ? -pitch : pitch, roll }));
+            const plan = straightening(reference, viewOfReference(reference));
+            // Its corners come from within the old picture, and going there and back is staying.
+            for (const corner of [
+              [0, 0],
+              [plan.width, 0],
+              [plan.width, plan.height],
+              [0, plan.height],
+            ] as const) {
+              const from = applyHomography(plan.from, corner)!;
+              expect(
+                from[0] > -0.5 && from[0] < SIZE.width + 0.5 && from[1] > -0.5 && from[1] < SIZE.height + 0.5,
+              ).toBe(true);
+              expect(distance2(applyHomography(plan.to, from)!, corner)).toBeLessThan(1e-6 * SIZE.width);
+            }
+            expect(Math.abs(plan.width / plan.height - SIZE.width / SIZE.height)).toBeLessThan(0.01);
+            const level = straightened(reference, plan, { id: "s", name: "Straight", picture: "1".repeat(64) });
+            for (const { x1, x2, y1, y2 } of level.sets[2].edges)
+              expect(Math.abs(x1 - x2) / Math.abs(y1 - y2)).toBeLessThan(1e-4);
+            const view = viewOfReference(level);
+            expect([view.pitch, view.roll]).toEqual([expect.closeTo(0, 2), expect.closeTo(0, 2)]);
+            expect(view.focalLength!.px / f).toBeCloseTo(1, 3);
+          },
+        ),
+        { numRuns: 30, endOnFailure: true },
+      );
+      const steep = traced(camera(3600, { heading: 4, pitch: 60, roll: 0 }));
+      expect(() => straightening(steep, viewOfReference(steep))).toThrow("The camera looked 60° up");
+    },
+  );
 
   it("takes edges that were put aside for none, and says what it lacks", () => {
     const reference = traced(camera(3600, { heading: 4, pitch: 0, roll: 0 }), ["left", "right"]);

@@ -22,7 +22,7 @@ export const normOf = ({ width, height }: { readonly width: number; readonly hei
 
 /**
  * Segments as they are fitted: eight numbers each: both ends (x y), the line through them (a b c), and the weight of
- * their misses.
+ * their residuals.
  */
 export interface Lines {
   readonly count: number;
@@ -54,7 +54,7 @@ export function linesOf(segments: readonly Segment[], { x, y, size }: Norm): Lin
  * smaller eigenvalue of their scatter, (S - sqrt(S^2 - 4 X^2)) / 2 with S = q1^2 + q2^2 and X = q1 x q2, written so
  * that it holds for points at infinity, too (w = 0). Weighted, its standard deviation is that of the hand.
  */
-export function miss({ data }: Lines, i: number, v: Vec3): number {
+export function residual({ data }: Lines, i: number, v: Vec3): number {
   const o = WIDE * i;
   const vx = v[0],
     vy = v[1],
@@ -71,7 +71,7 @@ export function miss({ data }: Lines, i: number, v: Vec3): number {
   return (data[o + 7] * Math.SQRT2 * e) / Math.sqrt(s + (rest > 0 ? Math.sqrt(rest) : 0));
 }
 
-/** The weight of a segment's misses. */
+/** The weight of a segment's residuals. */
 export const weightOf = ({ data }: Lines, i: number): number => data[WIDE * i + 7];
 
 /** Half the length of a segment, in the unit of the norm. */

@@ -47,7 +47,8 @@ export function straightening(
   if (!focalLength || pitch === null || roll === null) throw new NoAnswer(lacking ?? "The view is not known yet.");
   if (Math.abs(pitch) > STEEPEST)
     throw new NoAnswer(
-      `The camera looked ${Math.abs(Math.round(pitch))}° ${pitch > 0 ? "up" : "down"}: straightened, next to nothing of the picture would be left.`,
+      `The camera looked ${Math.abs(Math.round(pitch))}° ${pitch > 0 ? "up" : "down"}: straightened, next to ` +
+        "nothing of the picture would be left.",
     );
   const up = upOf({ pitch, roll });
   const ahead: Vec3 = unit(sub([0, 0, 1], scale(up, dot([0, 0, 1], up))));

@@ -2,7 +2,7 @@ import { add, cross, degrees, dot, scale, unit, type Vec2, type Vec3 } from "../
 import { NoAnswer } from "../problem";
 import { fit } from "./fit";
 import { recoverPoint, type RecoveredPoint } from "./point";
-import { linesOf, miss, normOf, type Segment } from "./segments";
+import { linesOf, residual, normOf, type Segment } from "./segments";
 
 /** Edges that run one way in the world: level, plumb, or any way. */
 export interface Family {
@@ -53,7 +53,8 @@ const NEAR = 50;
 /** What to add where no two families at right angles are there. */
 const lackingOne = (levels: number, square: boolean): string =>
   levels === 1
-    ? "One set only: it tells one point. Trace a second level set at right angles to it, or uprights; or give the lens and say that the camera was level or where the horizon is."
+    ? "One set only: it tells one point. Trace a second level set at right angles to it, or uprights; or give the " +
+      "lens and say that the camera was level or where the horizon is."
     : square
       ? "No level set yet: trace edges that run to the left or right point."
       : "No two families at right angles are known: trace a second level one, or uprights, and say which they are.";
@@ -157,7 +158,8 @@ export function recoverView(families: readonly Family[], asked: Asked): Recovere
   const told = known === null && f0 !== null;
   if (known === null && !told && finite.length >= 2 && !free)
     return nothing(
-      "These points cannot be at right angles about this centre: either an edge is in the wrong family, or the picture was cropped. Leave the centre free, or trace uprights too.",
+      "These points cannot be at right angles about this centre: either an edge is in the wrong family, or the " +
+        "picture was cropped. Leave the centre free, or trace uprights too.",
     );
   f0 ??= 1.6;
   const towards = (i: number) => ray(points[i].direction, f0 ?? 1.6, given);
@@ -209,7 +211,7 @@ export function recoverView(families: readonly Family[], asked: Asked): Recovere
       let n = 0;
       used.forEach((i, k) => {
         const v = unit(seen(direction(i), f, c));
-        for (let s = 0; s < lines[k].count; s++) out[n++] = miss(lines[k], s, v) / unitSigma;
+        for (let s = 0; s < lines[k].count; s++) out[n++] = residual(lines[k], s, v) / unitSigma;
       });
       const held = pulls ? upright(f, c) : null;
       if (held) for (const off of cross(axes[upAxis], held)) out[n++] = off * 1e6;
@@ -240,7 +242,9 @@ export function recoverView(families: readonly Family[], asked: Asked): Recovere
       : fixed.filter(
             (i) => Math.hypot(points[i].direction[0], points[i].direction[1]) < NEAR * Math.abs(points[i].direction[2]),
           ).length === 1
-        ? "One point only: the picture tells where you look, but not with which lens. Trace edges that run slantwise to the wall, as a side street's or the diagonal of square paving, or give the lens."
-        : "The picture cannot tell its lens: its points are parallel or as good as. Trace edges of another direction at right angles, or give the lens.",
+        ? "One point only: the picture tells where you look, but not with which lens. Trace edges that run " +
+          "slantwise to the wall, as a side street's or the diagonal of square paving, or give the lens."
+        : "The picture cannot tell its lens: its points are parallel or as good as. Trace edges of another " +
+          "direction at right angles, or give the lens.",
   };
 }

@@ -59,7 +59,8 @@ function standing(
   const far = add(first, scale(direction, l));
   if (!(t > 1e-6) || !(Math.abs(l) > 1e-6) || !(Math.abs(h) > 1e-6) || !(far[2] > 1e-6))
     throw new NoAnswer(
-      `${name}: these corners are of no wall along ${sets.find(({ id }) => id === set)?.name ?? "its set"}. Draw it from a lower corner to the opposite upper one.`,
+      `${name}: these corners are of no wall along ${sets.find(({ id }) => id === set)?.name ?? "its set"}. ` +
+        "Draw it from a lower corner to the opposite upper one.",
     );
   const lower = h > 0 ? [first, far] : [add(first, scale(up, h)), add(far, scale(up, h))];
   const rightwards = lower[1][0] / lower[1][2] > lower[0][0] / lower[0][2];

@@ -146,19 +146,24 @@ it("a straight line through the middle stays straight, and the horizon of a leve
   }
 });
 
-it("a plane through a pole of the unwrapped world ends there: nothing runs along the pole's line, and nothing leaps across", () => {
-  fc.assert(
-    fc.property(between(-180, 180), between(-1e-7, 1e-7), (turn, aside) => {
-      const shot = { ...lensed("equirectangular", 60), frame: { x: -1000, y: -1000, width: 3000, height: 3000 } };
-      const a = (turn * Math.PI) / 180;
-      const book = new CurveBook();
-      drawPlane(viewOf(shot), [Math.cos(a), Math.sin(a), aside], book);
-      const { xy, starts } = book.curves();
-      expect(starts.length - 1).toBeGreaterThanOrEqual(2);
-      for (let i = 0; i + 1 < starts.length; i++) {
-        for (let k = starts[i]; k + 1 < starts[i + 1]; k++) expect(Math.abs(xy[2 * k + 2] - xy[2 * k])).toBeLessThan(2);
-      }
-    }),
-    { numRuns: 50 },
-  );
-});
+it(
+  "a plane through a pole of the unwrapped world ends there: nothing runs along the pole's line, and nothing " +
+    "leaps across",
+  () => {
+    fc.assert(
+      fc.property(between(-180, 180), between(-1e-7, 1e-7), (turn, aside) => {
+        const shot = { ...lensed("equirectangular", 60), frame: { x: -1000, y: -1000, width: 3000, height: 3000 } };
+        const a = (turn * Math.PI) / 180;
+        const book = new CurveBook();
+        drawPlane(viewOf(shot), [Math.cos(a), Math.sin(a), aside], book);
+        const { xy, starts } = book.curves();
+        expect(starts.length - 1).toBeGreaterThanOrEqual(2);
+        for (let i = 0; i + 1 < starts.length; i++) {
+          for (let k = starts[i]; k + 1 < starts[i + 1]; k++)
+            expect(Math.abs(xy[2 * k + 2] - xy[2 * k])).toBeLessThan(2);
+        }
+      }),
+      { numRuns: 50 },
+    );
+  },
+);

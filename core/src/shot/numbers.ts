@@ -75,7 +75,8 @@ export function pitched(shot: Shot, y: number): Shot {
   const sine = (lens.centre.y - y) / lens.distance;
   if (!(Math.abs(sine) < Math.sin(radians(85)))) {
     throw new NoAnswer(
-      "The horizon lies too far off for converging uprights with this picture distance. Bring it closer, or put the points farther apart.",
+      "The horizon lies too far off for converging uprights with this picture distance. Bring it closer, or put " +
+        "the points farther apart.",
     );
   }
   const pitch = degrees(Math.asin(sine));

@@ -33,53 +33,62 @@ const anyNames = fc.constantFrom(
 );
 
 describe("six points by three gestures", () => {
-  it("have the named points where they were put, 90 degrees apart on the sphere, whatever the gestures and the names", () => {
-    fc.assert(
-      fc.property(
-        anyPlace,
-        anyPlace,
-        anyNames,
-        between(-180, 180),
-        between(-90, 90),
-        between(-180, 180),
-        (first, second, names, heading, pitch, roll) => {
-          const shot = disc(heading, pitch, roll);
+  it(
+    "have the named points where they were put, 90 degrees apart on the sphere, whatever the gestures and " +
+      "the names",
+    () => {
+      fc.assert(
+        fc.property(
+          anyPlace,
+          anyPlace,
+          anyNames,
+          between(-180, 180),
+          between(-90, 90),
+          between(-180, 180),
+          (first, second, names, heading, pitch, roll) => {
+            const shot = disc(heading, pitch, roll);
+            const view = viewOf(shot);
+            const a = toEye(view, unproject(view, first));
+            const b = slidTo(shot, a, second);
+            const turned = viewOf(withSix(shot, main, names, [a, b]));
+            const [x, y, z] = [...names, thirdName(names)].map((name) => toEye(turned, namedDirection(main, name)));
+            for (const [p, q] of [
+              [x, y],
+              [y, z],
+              [x, z],
+            ])
+              expect(angleOf(p, q)).toBeCloseTo(Math.PI / 2, 9);
+            expect(angleOf(x, a)).toBeLessThan(1e-9);
+            expect(angleOf(y, b)).toBeLessThan(1e-9);
+            expect(angleOf(z, cross(b, a))).toBeLessThan(1e-9);
+            const at = projectDirection(turned, namedDirection(main, names[0]));
+            if (at) expect(distance2(at, first)).toBeLessThan(1e-6 * (1 + norm([...first, 0])));
+          },
+        ),
+      );
+    },
+  );
+
+  it(
+    "agree with spherical trigonometry: on the first horizon the third stands a quarter turn from the second " +
+      "(Napier's rules for a trirectangular triangle)",
+    () => {
+      fc.assert(
+        fc.property(anyPlace, anyPlace, (first, second) => {
+          const shot = disc();
           const view = viewOf(shot);
           const a = toEye(view, unproject(view, first));
-          const b = slidTo(shot, a, second);
-          const turned = viewOf(withSix(shot, main, names, [a, b]));
-          const [x, y, z] = [...names, thirdName(names)].map((name) => toEye(turned, namedDirection(main, name)));
-          for (const [p, q] of [
-            [x, y],
-            [y, z],
-            [x, z],
-          ])
-            expect(angleOf(p, q)).toBeCloseTo(Math.PI / 2, 9);
-          expect(angleOf(x, a)).toBeLessThan(1e-9);
-          expect(angleOf(y, b)).toBeLessThan(1e-9);
-          expect(angleOf(z, cross(b, a))).toBeLessThan(1e-9);
-          const at = projectDirection(turned, namedDirection(main, names[0]));
-          if (at) expect(distance2(at, first)).toBeLessThan(1e-6 * (1 + norm([...first, 0])));
-        },
-      ),
-    );
-  });
-
-  it("agree with spherical trigonometry: on the first horizon the third stands a quarter turn from the second (Napier's rules for a trirectangular triangle)", () => {
-    fc.assert(
-      fc.property(anyPlace, anyPlace, (first, second) => {
-        const shot = disc();
-        const view = viewOf(shot);
-        const a = toEye(view, unproject(view, first));
-        const [, b, c] = sixPoints(a, slidTo(shot, a, second));
-        // With all sides 90 degrees all angles are: the bearings of b and c seen from a differ by a right angle.
-        const north: Vec3 = Math.abs(a[1]) < 0.9 ? [0, 1, 0] : [1, 0, 0];
-        const bearing = (p: Vec3) => Math.atan2(dot(p, unit(cross(north, a))), dot(p, cross(a, unit(cross(north, a)))));
-        const turn = Math.abs(bearing(b) - bearing(c)) % (2 * Math.PI);
-        expect(Math.min(Math.abs(turn - Math.PI / 2), Math.abs(turn - (3 * Math.PI) / 2))).toBeLessThan(1e-9);
-      }),
-    );
-  });
+          const [, b, c] = sixPoints(a, slidTo(shot, a, second));
+          // With all sides 90 degrees all angles are: the bearings of b and c seen from a differ by a right angle.
+          const north: Vec3 = Math.abs(a[1]) < 0.9 ? [0, 1, 0] : [1, 0, 0];
+          const bearing = (p: Vec3) =>
+            Math.atan2(dot(p, unit(cross(north, a))), dot(p, cross(a, unit(cross(north, a)))));
+          const turn = Math.abs(bearing(b) - bearing(c)) % (2 * Math.PI);
+          expect(Math.min(Math.abs(turn - Math.PI / 2), Math.abs(turn - (3 * Math.PI) / 2))).toBeLessThan(1e-9);
+        }),
+      );
+    },
+  );
 
   it("make many pictures from one set-up: renamed, the same six places; mirrored twice, the same picture", () => {
     const shot = disc(20, -30, 10);

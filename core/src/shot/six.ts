@@ -76,7 +76,8 @@ export function withSix(
 ): Shot {
   if (sameAxis(...names))
     throw new NoAnswer(
-      "A point and its opposite cannot both be named: they lie on one line through the eye. Take one of the other four.",
+      "A point and its opposite cannot both be named: they lie on one line through the eye. Take one of the " +
+        "other four.",
     );
   if (norm(cross(first, second)) < ONE * norm(first) * norm(second))
     throw new NoAnswer("Both points lie on one line through the eye: lead the second along the first one’s horizon.");

@@ -97,8 +97,10 @@ export function solvePins(pins: readonly Vec2[], centre?: Vec2, horizonY?: numbe
   const onHorizon = Math.abs(a[0] * b[1] - a[1] * b[0]) < MIN_SEPARATION * distance2(v1, v2);
   throw new NoAnswer(
     onHorizon
-      ? "Both points lie on the same side of the centre of vision: no eye sees them at right angles. Put one on each side."
-      : "The two points stand too close together for a centre of vision so far off their horizon: no eye sees them at right angles. Spread them.",
+      ? "Both points lie on the same side of the centre of vision: no eye sees them at right angles. Put one on " +
+          "each side."
+      : "The two points stand too close together for a centre of vision so far off their horizon: no eye sees " +
+          "them at right angles. Spread them.",
   );
 }
 

@@ -22,12 +22,12 @@ const pinsOf = (shot: Shot): (Vec2 | null)[] =>
 /**
  * How far off the pins a view sees north, and east or west, mm: which of the two the second pin is, pins cannot tell.
  */
-function misses(shot: Shot, pins: readonly Vec2[]): number {
-  const miss = (direction: Vec3, [x, y]: Vec2) => {
+function residuals(shot: Shot, pins: readonly Vec2[]): number {
+  const residual = (direction: Vec3, [x, y]: Vec2) => {
     const seen = projectDirection(viewOf(shot), direction);
     return seen ? Math.hypot(seen[0] - x, seen[1] - y) : Infinity;
   };
-  return Math.max(miss([0, 1, 0], pins[0]), Math.min(miss([1, 0, 0], pins[1]), miss([-1, 0, 0], pins[1])));
+  return Math.max(residual([0, 1, 0], pins[0]), Math.min(residual([1, 0, 0], pins[1]), residual([-1, 0, 0], pins[1])));
 }
 
 describe("a view through a curved lens, from its pins", () => {
@@ -49,7 +49,7 @@ describe("a view through a curved lens, from its pins", () => {
         fc.pre(Math.abs(square(distance * 1.01) - square(distance * 0.99)) > 1e-3);
         const { lens, gaze } = solvePinsThrough(law, [north!, east!], [centre.x, centre.y]);
         expect(lens).toMatchObject({ law, centre });
-        expect(misses({ ...shot, lens, gaze }, [north!, east!])).toBeLessThan(1e-3);
+        expect(residuals({ ...shot, lens, gaze }, [north!, east!])).toBeLessThan(1e-3);
       }),
       { numRuns: 60 },
     );
@@ -64,7 +64,7 @@ describe("a view through a curved lens, from its pins", () => {
         fc.pre(pins.every((pin) => pin !== null));
         try {
           const { lens, gaze } = solvePinsThrough(shot.lens.law, pins as Vec2[]);
-          expect(misses({ ...shot, lens, gaze }, pins as Vec2[])).toBeLessThan(1e-3);
+          expect(residuals({ ...shot, lens, gaze }, pins as Vec2[])).toBeLessThan(1e-3);
           found++;
         } catch (refused) {
           expect(refused).toBeInstanceOf(NoAnswer);

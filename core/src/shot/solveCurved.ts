@@ -56,18 +56,18 @@ function squareCentre(
   pins: readonly Vec2[],
   start: readonly [number, number, number],
 ): readonly [number, number, number] | null {
-  const misses = ([x, y, log]: readonly number[]) => {
+  const residuals = ([x, y, log]: readonly number[]) => {
     const [a, b, c] = pins.map((pin) => axis(law, pin, [x, y], Math.exp(log)));
     return [dot(a, b), dot(a, c), dot(b, c)];
   };
   let at = [start[0], start[1], Math.log(start[2])];
   for (let round = 0; round < 60; round++) {
-    const now = misses(at);
+    const now = residuals(at);
     if (Math.max(...now.map(Math.abs)) < SQUARE) return [at[0], at[1], Math.exp(at[2])];
     const steps = [1e-4 * Math.exp(at[2]), 1e-4 * Math.exp(at[2]), 1e-5];
     const columns = steps.map((step, k) => {
-      const ahead = misses(at.map((v, j) => (j === k ? v + step : v)));
-      const behind = misses(at.map((v, j) => (j === k ? v - step : v)));
+      const ahead = residuals(at.map((v, j) => (j === k ? v + step : v)));
+      const behind = residuals(at.map((v, j) => (j === k ? v - step : v)));
       return ahead.map((value, i) => (value - behind[i]) / (2 * step));
     });
     const by = solveLinear(new Matrix(columns).transpose(), Matrix.columnVector(now), true).to1DArray();

@@ -9,11 +9,14 @@ describe("the set-up sheet", () => {
   it("gives the steps in order, with the paper to tape on", () => {
     const { steps } = setUpOf(scene, shotWith());
     expect(steps.map(inMetric)).toEqual([
-      "Lay the sheet landscape, 420 × 297 mm, and rule the panel 15 mm from the left and 15 mm from the top, 390 × 267 mm.",
+      "Lay the sheet landscape, 420 × 297 mm, and rule the panel 15 mm from the left and 15 mm from the top, " +
+        "390 × 267 mm.",
       "Horizon: measure down 148.5 mm at the left edge and 148.5 mm at the right edge, and join the two marks.",
       "Mark the centre of vision 210 mm in from the left, 148.5 mm from the top. The eye is 300 mm before it.",
-      "Main streets, left: tape 239 mm of paper to the left edge; the pin stands 218.4 mm left of the sheet, 148.5 mm from the top.",
-      "Main streets, right: tape 21 mm of paper to the right edge; the pin stands 0.1 mm right of the sheet, 148.5 mm from the top.",
+      "Main streets, left: tape 239 mm of paper to the left edge; the pin stands 218.4 mm left of the sheet, " +
+        "148.5 mm from the top.",
+      "Main streets, right: tape 21 mm of paper to the right edge; the pin stands 0.1 mm right of the sheet, " +
+        "148.5 mm from the top.",
       "Uprights: no point. Draw these lines parallel, upright.",
       expect.stringMatching(/^Check:/),
     ]);

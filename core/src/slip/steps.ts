@@ -58,7 +58,8 @@ export interface SetUp {
 
 /** Shown once, in small type, wherever somebody goes to work with the slip. */
 export const CAUTIONS =
-  "Pad under the sheet before you press pins or compass points into it, and cap pins that stay on the desk. Dimensions are for pictures, not for building.";
+  "Pad under the sheet before you press pins or compass points into it, and cap pins that stay on the desk. " +
+  "Dimensions are for pictures, not for building.";
 
 function pinStep(shot: Shot, pin: Pin): Told {
   const {

@@ -44,54 +44,64 @@ describe("compass arcs in the stereographic lens", () => {
     );
   });
 
-  it("have all feet of lines to a point on its line of feet, and two such lines cross at the foot of the horizon that joins them", () => {
-    fc.assert(
-      fc.property(anyGaze, (gaze) => {
-        const view = viewOf(disc("stereographic", gaze));
-        const pins = pinsOf([main], disc("stereographic", gaze)).filter(({ opposite }) => !opposite);
-        const onLine = (pin: (typeof pins)[number], [x, y]: readonly [number, number]) => {
-          const line = footLine(view, pin)!;
-          return Math.abs((x - line.at[0]) * line.along[1] - (y - line.at[1]) * line.along[0]) / (1 + Math.hypot(x, y));
-        };
-        for (const pin of pins) {
-          if (!footLine(view, pin)) continue;
-          for (const { foot, radius } of lineArcs(view, pin))
-            if (foot && radius < 1e6) expect(onLine(pin, foot)).toBeLessThan(1e-9);
-        }
-        const horizon = compassArc(view, [0, 0, 1], "h", "h");
-        if (horizon.foot && horizon.radius < 1e6)
-          for (const pin of pins.slice(0, 2))
-            if (footLine(view, pin)) expect(onLine(pin, horizon.foot)).toBeLessThan(1e-9);
-      }),
-    );
-  });
+  it(
+    "have all feet of lines to a point on its line of feet, and two such lines cross at the foot of the horizon " +
+      "that joins them",
+    () => {
+      fc.assert(
+        fc.property(anyGaze, (gaze) => {
+          const view = viewOf(disc("stereographic", gaze));
+          const pins = pinsOf([main], disc("stereographic", gaze)).filter(({ opposite }) => !opposite);
+          const onLine = (pin: (typeof pins)[number], [x, y]: readonly [number, number]) => {
+            const line = footLine(view, pin)!;
+            return (
+              Math.abs((x - line.at[0]) * line.along[1] - (y - line.at[1]) * line.along[0]) / (1 + Math.hypot(x, y))
+            );
+          };
+          for (const pin of pins) {
+            if (!footLine(view, pin)) continue;
+            for (const { foot, radius } of lineArcs(view, pin))
+              if (foot && radius < 1e6) expect(onLine(pin, foot)).toBeLessThan(1e-9);
+          }
+          const horizon = compassArc(view, [0, 0, 1], "h", "h");
+          if (horizon.foot && horizon.radius < 1e6)
+            for (const pin of pins.slice(0, 2))
+              if (footLine(view, pin)) expect(onLine(pin, horizon.foot)).toBeLessThan(1e-9);
+        }),
+      );
+    },
+  );
 
-  it("of lines that were picked pass their point and the place they were picked at; one whose point is gone is left out", () => {
-    fc.assert(
-      fc.property(anyGaze, between(-100, 500), between(-100, 400), (gaze, x, y) => {
-        const shot = disc("stereographic", gaze);
-        const view = viewOf(shot);
-        const pins = pinsOf([main], shot);
-        const picked = pickedArcs(view, pins, [
-          { pin: "gone", through: { x, y } },
-          ...pins.map(({ id }) => ({ pin: id, through: { x, y } })),
-        ]);
-        expect(picked.map(({ at }) => at)).toEqual(pins.map((_, i) => i + 1));
-        for (const {
-          at,
-          arc: { foot, radius },
-        } of picked) {
-          fc.pre(foot !== null && radius < 1e5);
-          const off = ([px, py]: readonly [number, number]) =>
-            Math.abs(Math.hypot(px - foot![0], py - foot![1]) - radius);
-          const through = Math.hypot(x - view.centre[0], y - view.centre[1]) < 5 * view.distance;
-          if (through) expect(off([x, y])).toBeLessThan(1e-6 * (1 + radius));
-          const point = pins[at - 1].point.at;
-          if (point && Math.hypot(...point) < 1e4) expect(off(point)).toBeLessThan(1e-6 * (1 + radius));
-        }
-      }),
-    );
-  });
+  it(
+    "of lines that were picked pass their point and the place they were picked at; one whose point is gone " +
+      "is left out",
+    () => {
+      fc.assert(
+        fc.property(anyGaze, between(-100, 500), between(-100, 400), (gaze, x, y) => {
+          const shot = disc("stereographic", gaze);
+          const view = viewOf(shot);
+          const pins = pinsOf([main], shot);
+          const picked = pickedArcs(view, pins, [
+            { pin: "gone", through: { x, y } },
+            ...pins.map(({ id }) => ({ pin: id, through: { x, y } })),
+          ]);
+          expect(picked.map(({ at }) => at)).toEqual(pins.map((_, i) => i + 1));
+          for (const {
+            at,
+            arc: { foot, radius },
+          } of picked) {
+            fc.pre(foot !== null && radius < 1e5);
+            const off = ([px, py]: readonly [number, number]) =>
+              Math.abs(Math.hypot(px - foot![0], py - foot![1]) - radius);
+            const through = Math.hypot(x - view.centre[0], y - view.centre[1]) < 5 * view.distance;
+            if (through) expect(off([x, y])).toBeLessThan(1e-6 * (1 + radius));
+            const point = pins[at - 1].point.at;
+            if (point && Math.hypot(...point) < 1e4) expect(off(point)).toBeLessThan(1e-6 * (1 + radius));
+          }
+        }),
+      );
+    },
+  );
 
   it("tell where the foot stands from C and the edges, and what to tape on for one off the sheet", () => {
     const shot: Shot = {
@@ -101,7 +111,8 @@ describe("compass arcs in the stereographic lens", () => {
     const { horizons, picked } = setUpOf({ ...newScene("Test"), shots: [shot] }, shot).compass!;
     // k tan 70 degrees = 120 * 2.7475 = 329.7 mm below C, and an opening of k / sin 20 degrees = 350.9 mm.
     expect(inMetric(horizons[0].how)).toBe(
-      "foot 0 mm right, 329.7 mm down from C (181.2 mm below the sheet, 210 mm from the left; tape 202 mm of paper to the bottom edge), opening 350.9 mm",
+      "foot 0 mm right, 329.7 mm down from C (181.2 mm below the sheet, 210 mm from the left; tape 202 mm of " +
+        "paper to the bottom edge), opening 350.9 mm",
     );
     expect(picked[0].name).toBe("Line 1, to Main streets, left");
     expect(slipText({ ...newScene("Test"), shots: [shot] }, shot)).toContain(

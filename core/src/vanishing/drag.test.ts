@@ -36,18 +36,22 @@ describe("moving a level pin", () => {
     expect(moved.gaze.heading).not.toBeCloseTo(down.gaze.heading, 0);
   });
 
-  it("keeping the other pins changes the lens: of two, the gaze between them stays; of three, C is their orthocentre", () => {
-    const two = movePin(orientation, flat, "left", [-900, 0], "pins");
-    near(place(two, "right"), place(flat, "right"));
-    expect(two.gaze).toEqual(flat.gaze);
-    const three = movePin(orientation, down, "right", [900, 0], "pins");
-    near(place(three, "left"), place(down, "left"));
-    near(place(three, "upright"), place(down, "upright"));
-    near(
-      [three.lens.centre.x, three.lens.centre.y],
-      orthocentre(place(three, "left"), place(three, "right"), place(three, "upright")),
-    );
-  });
+  it(
+    "keeping the other pins changes the lens: of two, the gaze between them stays; of three, C is their " +
+      "orthocentre",
+    () => {
+      const two = movePin(orientation, flat, "left", [-900, 0], "pins");
+      near(place(two, "right"), place(flat, "right"));
+      expect(two.gaze).toEqual(flat.gaze);
+      const three = movePin(orientation, down, "right", [900, 0], "pins");
+      near(place(three, "left"), place(down, "left"));
+      near(place(three, "upright"), place(down, "upright"));
+      near(
+        [three.lens.centre.x, three.lens.centre.y],
+        orthocentre(place(three, "left"), place(three, "right"), place(three, "upright")),
+      );
+    },
+  );
 
   it("keeping the centre holds it and the other pin", () => {
     const moved = movePin(orientation, flat, "left", [-900, 0], "centre");

@@ -73,7 +73,8 @@ function moveLevel(orientation: Orientation, shot: Shot, role: "left" | "right",
   }
   if (!(side * reach(moved) > 0)) {
     throw new NoAnswer(
-      `The ${role} point must stay ${role} of the centre of vision: no eye sees two points on one side of it at right angles.`,
+      `The ${role} point must stay ${role} of the centre of vision: no eye sees two points on one side of it at ` +
+        "right angles.",
     );
   }
   if (keep === "lens") {
@@ -137,7 +138,8 @@ export function slopeTo(orientation: Orientation, slope: Slope, shot: Shot, role
   const rise = (role === "up" ? 1 : -1) * degrees(Math.atan2(ray[2], dot(ray, slopeAxis(view, orientation, slope))));
   if (!(rise >= FLATTEST))
     throw new NoAnswer(
-      `The point of ${role === "up" ? "rising" : "falling"} lines must stay ${role === "up" ? "above" : "below"} the horizon.`,
+      `The point of ${role === "up" ? "rising" : "falling"} lines must stay ` +
+        `${role === "up" ? "above" : "below"} the horizon.`,
     );
   if (rise > STEEPEST) throw new NoAnswer(`A slope steeper than ${STEEPEST}° is an upright.`);
   return rise;

@@ -10,7 +10,7 @@ import { offPageAids, movePin, pinsOf, type Keep, type Role } from ".";
 const main = { id: "main", name: "Main streets", heading: 35 };
 const placed = (shot: Shot, role: Role): Vec2 | null => pinsOf([main], shot).find((pin) => pin.role === role)!.point.at;
 /** How far apart two places are, against how far out they lie. */
-const apart = (a: Vec2, b: Vec2) => distance2(a, b) / (1 + Math.hypot(...b));
+const relativeGap = (a: Vec2, b: Vec2) => distance2(a, b) / (1 + Math.hypot(...b));
 
 describe("what is kept while a pin moves", () => {
   const moves = fc.record({
@@ -40,13 +40,17 @@ describe("what is kept while a pin moves", () => {
           return;
         }
         fc.pre(Math.abs(moved.gaze.roll) < 80);
-        if (role === "upright") expect(apart(placed(moved, role)!, [start[0] + dx, start[1] + dy])).toBeLessThan(1e-9);
+        if (role === "upright")
+          expect(relativeGap(placed(moved, role)!, [start[0] + dx, start[1] + dy])).toBeLessThan(1e-9);
         expect(moved.eye).toEqual(shot.eye);
         const others = (["left", "right", "upright"] as const).filter((one) => one !== role);
         // By place and not by name: where a set comes to lie straight ahead, left and right change names.
         const now = pinsOf([main], moved).flatMap((pin) => (pin.point.at ? [pin.point.at] : []));
-        const stays = others.map((one) => Math.min(...now.map((at) => apart(at, before[one]!))));
-        const centre = apart([moved.lens.centre.x, moved.lens.centre.y], [shot.lens.centre.x, shot.lens.centre.y]);
+        const stays = others.map((one) => Math.min(...now.map((at) => relativeGap(at, before[one]!))));
+        const centre = relativeGap(
+          [moved.lens.centre.x, moved.lens.centre.y],
+          [shot.lens.centre.x, shot.lens.centre.y],
+        );
         if (keep === "lens")
           expect([moved.lens.distance, moved.lens.centre]).toEqual([shot.lens.distance, shot.lens.centre]);
         if (keep === "pins") expect(Math.max(...stays)).toBeLessThan(1e-9);

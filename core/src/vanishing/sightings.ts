@@ -20,7 +20,7 @@ export interface Sighted {
   readonly each: readonly number[];
   readonly x: number;
   /** How much the two tilts contradict each other, degrees at the lower edge; 0 for one alone. */
-  readonly apart: number;
+  readonly disagreement: number;
 }
 
 /**
@@ -48,11 +48,11 @@ function sightedSide(side: Side, s: Sightings, horizonY: number): Sighted {
   const weight = found.reduce((sum, one) => sum + one.weight, 0);
   const x = found.reduce((sum, one) => sum + one.x * one.weight, 0) / weight;
   const lower = s[side].lower;
-  const apart =
+  const disagreement =
     found.length < 2 || lower === undefined
       ? 0
       : Math.abs(degrees(Math.atan2(Math.abs(s.bottom - horizonY), Math.abs(found[0].x - s.x))) - Math.abs(lower));
-  return { side, each: found.map((one) => one.x), x, apart };
+  return { side, each: found.map((one) => one.x), x, disagreement };
 }
 
 /** Both points of some sightings, on the level of a shot's eye. @throws NoAnswer as one side does */

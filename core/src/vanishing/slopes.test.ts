@@ -13,13 +13,17 @@ const at = (shot = shotWith(), of = main) =>
   Object.fromEntries(pinsOf([of], shot).map((pin) => [pin.id, pin.point.at]));
 
 describe("slopes", () => {
-  it("have their points on the upright through the level one, tan(s) sqrt((xV - cx)^2 + d^2) above and below (handbook)", () => {
-    // Across 35 degrees is 125, seen away from the eye as 305, which is -55: V at 210 - 300 tan 55 degrees.
-    const { "main-left": level, "roof-up": up, "roof-down": down } = at();
-    const high = Math.tan((35 * Math.PI) / 180) * Math.hypot(level![0] - 210, 300);
-    expect(up).toEqual([expect.closeTo(level![0], 9), expect.closeTo(148.5 - high, 9)]);
-    expect(down).toEqual([expect.closeTo(level![0], 9), expect.closeTo(148.5 + high, 9)]);
-  });
+  it(
+    "have their points on the upright through the level one, tan(s) sqrt((xV - cx)^2 + d^2) above and below " +
+      "(handbook)",
+    () => {
+      // Across 35 degrees is 125, seen away from the eye as 305, which is -55: V at 210 - 300 tan 55 degrees.
+      const { "main-left": level, "roof-up": up, "roof-down": down } = at();
+      const high = Math.tan((35 * Math.PI) / 180) * Math.hypot(level![0] - 210, 300);
+      expect(up).toEqual([expect.closeTo(level![0], 9), expect.closeTo(148.5 - high, 9)]);
+      expect(down).toEqual([expect.closeTo(level![0], 9), expect.closeTo(148.5 + high, 9)]);
+    },
+  );
 
   it("stand where three sees a far point of a pitched roof's edge", () => {
     const shot = shotWith({ gaze: { heading: 12, pitch: 9 } });

@@ -256,107 +256,111 @@ describe("which stretches are seen", () => {
     expect(doubtful / checked).toBeLessThan(0.001);
   });
 
-  it("agrees with three's Raycaster in streets: through passages, past windows and driveways, down into canals, from above and from the water", () => {
-    const [street, canal, bridge, square, tower]: Element[] = [
-      {
-        id: "street",
-        kind: "street",
-        name: "",
-        path: [
-          { x: -30, y: 0 },
-          { x: 30, y: 0 },
-        ],
-        ...DEFAULT_STREET,
-        slabs: 4,
-        driveways: [
-          { at: 20, width: 4, side: "left" },
-          { at: 34, width: 3, side: "right" },
-        ],
-      },
-      {
-        id: "canal",
-        kind: "canal",
-        name: "",
-        path: [
-          { x: -30, y: 34 },
-          { x: 30, y: 30 },
-        ],
-        ...DEFAULT_CANAL,
-        locks: [{ at: 30, length: 14, fall: 1 }],
-      },
-      {
-        id: "bridge",
-        kind: "bridge",
-        name: "",
-        path: [
-          { x: -14, y: 24 },
-          { x: -13, y: 42 },
-        ],
-        ...DEFAULT_BRIDGE,
-      },
-      {
-        id: "square",
-        kind: "square",
-        name: "",
-        footprint: [
-          { x: 8, y: 8 },
-          { x: 26, y: 8 },
-          { x: 20, y: 22 },
-          { x: 8, y: 20 },
-        ],
-        heading: 20,
-        kerb: 0.15,
-        slabs: 3,
-      },
-      {
-        id: "tower",
-        kind: "building",
-        name: "",
-        footprint: [
-          { x: 14, y: 12 },
-          { x: 18, y: 12 },
-          { x: 18, y: 16 },
-          { x: 14, y: 16 },
-        ],
-        base: 0,
-        height: 12,
-        roof: { kind: "pyramid", rise: 4 },
-        passages: [{ x: 16, y: 12, width: 2, height: 3.4, arch: true }],
-      },
-    ];
-    const houses = fillRow(
-      { ...DEFAULT_ROW, id: "row", name: "Row", from: { x: 4, y: 6 }, to: { x: -26, y: 6 }, seed: 4, depth: 9 },
-      [],
-      String,
-    ).map((house, i): Building => {
-      const [a, , c] = house.footprint;
-      return {
-        ...house,
-        windows: { every: 5, width: 1.2, height: 1.3, sill: 0.9 },
-        passages: i % 2 ? [{ x: (a.x + house.footprint[1].x) / 2, y: a.y, width: 2.2, height: 2.8 }] : undefined,
-        slope: i % 3 === 0 ? { heading: 90, grade: 4 } : undefined,
-        boxes: [{ x: (a.x + c.x) / 2, y: (a.y + c.y) / 2, length: 2, width: 1.5, rise: 3 }],
-      };
-    });
-    expect(houses.filter((house) => validateBuilding(house))).toEqual([]);
-    const world = built([street, canal, bridge, square, tower, ...houses]);
-    let [checked, doubtful] = [0, 0];
-    for (const eye of [
-      [-3.3, -1.2, 1.63],
-      [11.7, -14.3, 1.7],
-      [-8.2, 31.9, 21.4],
-      [24.6, 30.7, -0.9],
-      [3.3, 47.2, 6.2],
-      [16.3, 9.1, 1.6],
-    ] as const) {
-      expect(world.solids.filter((solid) => encloses(solid, eye)).map(({ id }) => `${id} ${eye}`)).toEqual([]);
-      const [more, unsure] = compared(world, eye);
-      checked += more;
-      doubtful += unsure;
-    }
-    expect(checked).toBeGreaterThan(5000);
-    expect(doubtful / checked).toBeLessThan(0.001);
-  });
+  it(
+    "agrees with three's Raycaster in streets: through passages, past windows and driveways, down into canals, " +
+      "from above and from the water",
+    () => {
+      const [street, canal, bridge, square, tower]: Element[] = [
+        {
+          id: "street",
+          kind: "street",
+          name: "",
+          path: [
+            { x: -30, y: 0 },
+            { x: 30, y: 0 },
+          ],
+          ...DEFAULT_STREET,
+          slabs: 4,
+          driveways: [
+            { at: 20, width: 4, side: "left" },
+            { at: 34, width: 3, side: "right" },
+          ],
+        },
+        {
+          id: "canal",
+          kind: "canal",
+          name: "",
+          path: [
+            { x: -30, y: 34 },
+            { x: 30, y: 30 },
+          ],
+          ...DEFAULT_CANAL,
+          locks: [{ at: 30, length: 14, fall: 1 }],
+        },
+        {
+          id: "bridge",
+          kind: "bridge",
+          name: "",
+          path: [
+            { x: -14, y: 24 },
+            { x: -13, y: 42 },
+          ],
+          ...DEFAULT_BRIDGE,
+        },
+        {
+          id: "square",
+          kind: "square",
+          name: "",
+          footprint: [
+            { x: 8, y: 8 },
+            { x: 26, y: 8 },
+            { x: 20, y: 22 },
+            { x: 8, y: 20 },
+          ],
+          heading: 20,
+          kerb: 0.15,
+          slabs: 3,
+        },
+        {
+          id: "tower",
+          kind: "building",
+          name: "",
+          footprint: [
+            { x: 14, y: 12 },
+            { x: 18, y: 12 },
+            { x: 18, y: 16 },
+            { x: 14, y: 16 },
+          ],
+          base: 0,
+          height: 12,
+          roof: { kind: "pyramid", rise: 4 },
+          passages: [{ x: 16, y: 12, width: 2, height: 3.4, arch: true }],
+        },
+      ];
+      const houses = fillRow(
+        { ...DEFAULT_ROW, id: "row", name: "Row", from: { x: 4, y: 6 }, to: { x: -26, y: 6 }, seed: 4, depth: 9 },
+        [],
+        String,
+      ).map((house, i): Building => {
+        const [a, , c] = house.footprint;
+        return {
+          ...house,
+          windows: { every: 5, width: 1.2, height: 1.3, sill: 0.9 },
+          passages: i % 2 ? [{ x: (a.x + house.footprint[1].x) / 2, y: a.y, width: 2.2, height: 2.8 }] : undefined,
+          slope: i % 3 === 0 ? { heading: 90, grade: 4 } : undefined,
+          boxes: [{ x: (a.x + c.x) / 2, y: (a.y + c.y) / 2, length: 2, width: 1.5, rise: 3 }],
+        };
+      });
+      expect(houses.filter((house) => validateBuilding(house))).toEqual([]);
+      const world = built([street, canal, bridge, square, tower, ...houses]);
+      let [checked, doubtful] = [0, 0];
+      for (const eye of [
+        [-3.3, -1.2, 1.63],
+        [11.7, -14.3, 1.7],
+        [-8.2, 31.9, 21.4],
+        [24.6, 30.7, -0.9],
+        [3.3, 47.2, 6.2],
+        [16.3, 9.1, 1.6],
+      ] as const) {
+        expect(world.solids.filter((solid) => encloses(solid, eye)).map(({ id }) => `${id} ${eye}`)).toEqual([]);
+        const [more, unsure] = compared(world, eye);
+        checked += more;
+        doubtful += unsure;
+      }
+      expect(checked).toBeGreaterThan(5000);
+      expect(doubtful / checked).toBeLessThan(0.001);
+    },
+  );
 
   it("covers every edge and every line of meeting exactly once, and answers the same twice", () => {
     fc.assert(

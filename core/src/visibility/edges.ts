@@ -3,7 +3,7 @@ import { dot, gaps, norm, sub, union, type Interval, type Vec3 } from "../geomet
 import { DETAIL_KINDS, encloses, type Detail, type Solid } from "../world";
 import { loopBoxes } from "./bearing";
 import { intersectionCurves, type Intersection } from "./intersections";
-import { covers, hides, occludersOf, TOUCH, type Occluder } from "./occluder";
+import { covers, hiddenInterval, occludersOf, TOUCH, type Occluder } from "./occluder";
 import { hiddenWhole } from "./skyline";
 
 /** What a stretch of an edge is to the eye. */
@@ -111,7 +111,7 @@ export function* visibleEdgesInParts(
   const occluders = wanted.filter(({ solid }) => !lost[solid]).sort((a, b) => a.near - b.near);
   const near = indexOf(solids, occluders, eye);
   const out = new Gathered();
-  const lay = (s: number, a: Vec3, b: Vec3, passed: (occluder: Occluder) => boolean, as: EdgeClass) => {
+  const addStretch = (s: number, a: Vec3, b: Vec3, passed: (occluder: Occluder) => boolean, as: EdgeClass) => {
     const least = SLIVER / norm(sub(b, a));
     const hidden = union(hiddenBy(near([a, b]), passed, a, b)).filter(([t0, t1]) => t1 - t0 > least);
     out.push(s, a, b, gaps(hidden, least), as);
@@ -128,7 +128,7 @@ export function* visibleEdgesInParts(
       if (lost[s] || (!inside && (fronts === 0 || (concave && fronts === 1)))) out.push(s, a, b, [[0, 1]], HIDDEN);
       // No face of a convex solid hides any other edge of it; of any solid, the edge's own faces do not.
       else
-        lay(
+        addStretch(
           s,
           a,
           b,
@@ -141,7 +141,13 @@ export function* visibleEdgesInParts(
     const seen = [p, q].some(({ solid: s, face }) => stands[s].inside || front(s, face));
     if (!seen || (lost[p.solid] && lost[q.solid])) out.push(p.solid, a, b, [[0, 1]], HIDDEN);
     else
-      lay(p.solid, a, b, (one) => [p, q].some((own) => own.solid === one.solid && own.face === one.face), INTERSECTION);
+      addStretch(
+        p.solid,
+        a,
+        b,
+        (one) => [p, q].some((own) => own.solid === one.solid && own.face === one.face),
+        INTERSECTION,
+      );
   };
   const detailOf = (s: number, { a, b, kind }: Detail, before: Iterable<Occluder>) => {
     const seen = gaps(union(hiddenBy(before, () => false, a, b)), SLIVER / norm(sub(b, a)));
@@ -248,7 +254,7 @@ function hiddenBy(
   const found: Interval[] = [];
   const out: [number, number] = [0, 0];
   for (const occluder of occluders) {
-    if (passed(occluder) || !hides(occluder.planes, a, b, out)) continue;
+    if (passed(occluder) || !hiddenInterval(occluder.planes, a, b, out)) continue;
     if (out[0] === 0 && out[1] === 1) return [[0, 1]];
     found.push([out[0], out[1]]);
   }

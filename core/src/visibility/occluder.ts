@@ -64,7 +64,7 @@ function pieceOf(
  * Where a face hides a segment a b, as [t0, t1] written to `out`.
  * @returns false where it hides nothing
  */
-export function hides(planes: Float64Array, a: Vec3, b: Vec3, out: [number, number]): boolean {
+export function hiddenInterval(planes: Float64Array, a: Vec3, b: Vec3, out: [number, number]): boolean {
   let [t0, t1] = [0, 1];
   for (let i = 0; i < planes.length; i += 4) {
     const [x, y, z, k] = [planes[i], planes[i + 1], planes[i + 2], planes[i + 3]];

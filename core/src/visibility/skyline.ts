@@ -66,7 +66,7 @@ function cover(sky: Sky, loop: readonly Vec3[]): void {
 }
 
 /** Whether the skyline covers all directions in which some places, and what lies between them, are seen. */
-function hides(sky: Sky, vertices: readonly Vec3[], near: number): boolean {
+function coversAll(sky: Sky, vertices: readonly Vec3[], near: number): boolean {
   const azimuths = vertices.map(([x, y]) => Math.atan2(y, x));
   const [from, to] = [Math.min(...azimuths), Math.max(...azimuths)];
   if (to - from > Math.PI) return false;
@@ -114,7 +114,7 @@ export function hiddenWhole(solids: readonly Solid[], occluders: readonly Occlud
       // What is hidden whole adds nothing.
       if (!lost[solid]) cover(sky, places);
     }
-    if (plan[s] > 0 && hides(sky, seen[s], plan[s])) lost[s] = 1;
+    if (plan[s] > 0 && coversAll(sky, seen[s], plan[s])) lost[s] = 1;
   }
   return lost;
 }

@@ -64,50 +64,54 @@ const ROOM: Readonly<
 };
 
 describe("a building", () => {
-  it("is a closed solid whatever its roof: every edge on two faces, Euler's sum 2, outward, with the volume that geometry gives", () => {
-    fc.assert(
-      fc.property(
-        between(8, 30),
-        between(3, 7.9),
-        between(1, 5),
-        between(0, 360),
-        between(-2, 9),
-        fc.constantFrom(...(Object.keys(ROOFS) as RoofKind[])),
-        fc.boolean(),
-        (l, w, rise, turn, base, kind, reversed) => {
-          const corners = turned(rectangle(l, w), turn);
-          const one = building(reversed ? [...corners].reverse() : corners, {
-            base,
-            roof: { kind, rise: Math.min(rise, w / 2) },
-          });
-          expect(validateBuilding(one)).toBeNull();
-          const [solid, ...more] = buildBuilding(one);
-          expect(more).toEqual([]);
-          const { vertices, faces, edges } = solid;
-          const sides = faces.reduce((sum, { loop }) => sum + loop.length, 0);
-          expect(edges).toHaveLength(sides / 2);
-          // A parapet's inner court makes no hole through the solid: it is a sphere, too.
-          expect(vertices.length - edges.length + faces.length).toBe(2);
-          const r = Math.min(rise, w / 2);
-          const over = volumeOf(solid) - l * w * 6;
-          if (kind in ROOM) expect(over).toBeCloseTo(ROOM[kind as keyof typeof ROOM](l, w, r), 6);
-          else expect(over).toBeGreaterThan(0);
-          // Cones and spires over a rectangle are pyramids; an arc of 16 pieces has 16 / pi sin(pi / 16) of a half
-          // ellipse's area (by its triangles).
-          if (kind === "cone" || kind === "spire") expect(over).toBeCloseTo((l * w * r) / 3, 6);
-          if (kind === "barrel") expect(over).toBeCloseTo((l * w * r * 16 * Math.sin(Math.PI / 16)) / 4, 6);
-          const inside = (z: number) =>
-            encloses(solid, [
-              (corners[0][0] + corners[2][0]) / 2 + 0.011,
-              (corners[0][1] + corners[2][1]) / 2 + 0.007,
-              z,
-            ]);
-          expect([inside(base + 3), inside(base - 0.1), inside(base + 6 + r + 0.01)]).toEqual([true, false, false]);
-        },
-      ),
-      { numRuns: 150 },
-    );
-  });
+  it(
+    "is a closed solid whatever its roof: every edge on two faces, Euler's sum 2, outward, with the volume that " +
+      "geometry gives",
+    () => {
+      fc.assert(
+        fc.property(
+          between(8, 30),
+          between(3, 7.9),
+          between(1, 5),
+          between(0, 360),
+          between(-2, 9),
+          fc.constantFrom(...(Object.keys(ROOFS) as RoofKind[])),
+          fc.boolean(),
+          (l, w, rise, turn, base, kind, reversed) => {
+            const corners = turned(rectangle(l, w), turn);
+            const one = building(reversed ? [...corners].reverse() : corners, {
+              base,
+              roof: { kind, rise: Math.min(rise, w / 2) },
+            });
+            expect(validateBuilding(one)).toBeNull();
+            const [solid, ...more] = buildBuilding(one);
+            expect(more).toEqual([]);
+            const { vertices, faces, edges } = solid;
+            const sides = faces.reduce((sum, { loop }) => sum + loop.length, 0);
+            expect(edges).toHaveLength(sides / 2);
+            // A parapet's inner court makes no hole through the solid: it is a sphere, too.
+            expect(vertices.length - edges.length + faces.length).toBe(2);
+            const r = Math.min(rise, w / 2);
+            const over = volumeOf(solid) - l * w * 6;
+            if (kind in ROOM) expect(over).toBeCloseTo(ROOM[kind as keyof typeof ROOM](l, w, r), 6);
+            else expect(over).toBeGreaterThan(0);
+            // Cones and spires over a rectangle are pyramids; an arc of 16 pieces has 16 / pi sin(pi / 16) of a half
+            // ellipse's area (by its triangles).
+            if (kind === "cone" || kind === "spire") expect(over).toBeCloseTo((l * w * r) / 3, 6);
+            if (kind === "barrel") expect(over).toBeCloseTo((l * w * r * 16 * Math.sin(Math.PI / 16)) / 4, 6);
+            const inside = (z: number) =>
+              encloses(solid, [
+                (corners[0][0] + corners[2][0]) / 2 + 0.011,
+                (corners[0][1] + corners[2][1]) / 2 + 0.007,
+                z,
+              ]);
+            expect([inside(base + 3), inside(base - 0.1), inside(base + 6 + r + 0.01)]).toEqual([true, false, false]);
+          },
+        ),
+        { numRuns: 150 },
+      );
+    },
+  );
 
   it("stands on any footprint; its top is one face, in convex pieces that cover it", () => {
     const [solid] = buildBuilding(building(ELL));

@@ -8,8 +8,8 @@ const BEYOND = 20_000;
 
 /**
  * The ground as an open sheet without edges, cut out where it is dug, however what is dug joins and crosses: it hides
- * what lies under it from an eye above, and what stands on it from an eye in the water. None where nothing is dug, since
- * then nothing lies under it.
+ * what lies under it from an eye above, and what stands on it from an eye in the water. None where nothing is dug,
+ * since then nothing lies under it.
  */
 export function groundAround(elements: readonly Element[]): Solid[] {
   const holes = elements.flatMap((element) => {

@@ -13,12 +13,15 @@ export const areaTwice = (points: readonly Vec2[]): number =>
  * neighbours.
  */
 export function tidy(points: readonly Vec2[]): readonly Vec2[] {
-  const apart = points.filter(([x, y], i) => {
+  const distinct = points.filter(([x, y], i) => {
     const [u, v] = points[(i + points.length - 1) % points.length];
     return Math.hypot(x - u, y - v) > 1e-4;
   });
-  const bent = apart.filter(([x, y], i) => {
-    const [[ax, ay], [bx, by]] = [apart[(i + apart.length - 1) % apart.length], apart[(i + 1) % apart.length]];
+  const bent = distinct.filter(([x, y], i) => {
+    const [[ax, ay], [bx, by]] = [
+      distinct[(i + distinct.length - 1) % distinct.length],
+      distinct[(i + 1) % distinct.length],
+    ];
     return Math.abs((x - ax) * (by - ay) - (y - ay) * (bx - ax)) > 1e-6 * Math.hypot(bx - ax, by - ay);
   });
   return areaTwice(bent) < 0 ? [...bent].reverse() : bent;

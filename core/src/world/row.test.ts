@@ -91,59 +91,64 @@ describe("a row by rule", () => {
     expect(validateRow({ ...row(), from: undefined })).toMatchObject({ field: "from" });
   });
 
-  it("builds a lot up around its rim: all houses within it, none over another, a court left free, its corners built on", () => {
-    const lot = [
-      [0, 0],
-      [50, 4],
-      [46, 44],
-      [20, 44],
-      [20, 30],
-      [-4, 30],
-    ].map(([x, y]) => ({ x, y }));
-    fc.assert(
-      fc.property(fc.integer({ min: 0, max: 1e6 }), fc.boolean(), (seed, reversed) => {
-        const one = row({
-          from: undefined,
-          to: undefined,
-          lot: reversed ? [...lot].reverse() : lot,
-          seed,
-          depth: 8,
-          alleys: 0,
-          fronts: { least: 4, most: 8 },
-          towers: { storeys: 1, roof: "pyramid" },
-        });
-        expect(validateRow(one)).toBeNull();
-        const houses = fillRow(one, [], String);
-        // Of six corners five bend outwards.
-        expect(houses.filter(({ name }) => name.includes("tower"))).toHaveLength(5);
-        const area = (points: readonly (readonly [number, number])[]) => Math.abs(areaTwice(points)) / 2;
-        const whole = area(lot.map(({ x, y }) => [x, y] as const));
-        const court = area(inset(tidy(lot.map(({ x, y }) => [x, y] as const)), 8)!);
-        const built = houses.reduce((sum, house) => sum + area(outlineOf(house)), 0);
-        // Houses are up to a tenth less deep than their lots; a front that is too short stays free, and so does the
-        // wedge behind the inward corner.
-        expect(built).toBeLessThan(whole - court + 1e-6);
-        expect(built).toBeGreaterThan(0.7 * (whole - court));
-        for (const house of houses) {
-          expect(validateBuilding(house)).toBeNull();
-          for (const [x, y] of outlineOf(house))
-            expect(
-              standsAt({ ...house, footprint: lot }, [x + 1e-6 * (25 - x), y + 1e-6 * (20 - y)]) || onRim(lot, [x, y]),
-            ).toBe(true);
-        }
-        const middles = houses.map((house) => centroid(outlineOf(house)));
-        houses.forEach((house, i) =>
-          middles.forEach((at, k) => {
-            if (k !== i) expect(standsAt(house, at)).toBe(false);
-          }),
-        );
-      }),
-      { numRuns: 60 },
-    );
-    expect(inMetric(whyInvalid(validateRow(row({ lot, depth: 30 }))!))).toBe(
-      "The lot is too small for lots 30 m deep on all its sides.",
-    );
-  });
+  it(
+    "builds a lot up around its rim: all houses within it, none over another, a court left free, its " +
+      "corners built on",
+    () => {
+      const lot = [
+        [0, 0],
+        [50, 4],
+        [46, 44],
+        [20, 44],
+        [20, 30],
+        [-4, 30],
+      ].map(([x, y]) => ({ x, y }));
+      fc.assert(
+        fc.property(fc.integer({ min: 0, max: 1e6 }), fc.boolean(), (seed, reversed) => {
+          const one = row({
+            from: undefined,
+            to: undefined,
+            lot: reversed ? [...lot].reverse() : lot,
+            seed,
+            depth: 8,
+            alleys: 0,
+            fronts: { least: 4, most: 8 },
+            towers: { storeys: 1, roof: "pyramid" },
+          });
+          expect(validateRow(one)).toBeNull();
+          const houses = fillRow(one, [], String);
+          // Of six corners five bend outwards.
+          expect(houses.filter(({ name }) => name.includes("tower"))).toHaveLength(5);
+          const area = (points: readonly (readonly [number, number])[]) => Math.abs(areaTwice(points)) / 2;
+          const whole = area(lot.map(({ x, y }) => [x, y] as const));
+          const court = area(inset(tidy(lot.map(({ x, y }) => [x, y] as const)), 8)!);
+          const built = houses.reduce((sum, house) => sum + area(outlineOf(house)), 0);
+          // Houses are up to a tenth less deep than their lots; a front that is too short stays free, and so does the
+          // wedge behind the inward corner.
+          expect(built).toBeLessThan(whole - court + 1e-6);
+          expect(built).toBeGreaterThan(0.7 * (whole - court));
+          for (const house of houses) {
+            expect(validateBuilding(house)).toBeNull();
+            for (const [x, y] of outlineOf(house))
+              expect(
+                standsAt({ ...house, footprint: lot }, [x + 1e-6 * (25 - x), y + 1e-6 * (20 - y)]) ||
+                  onRim(lot, [x, y]),
+              ).toBe(true);
+          }
+          const middles = houses.map((house) => centroid(outlineOf(house)));
+          houses.forEach((house, i) =>
+            middles.forEach((at, k) => {
+              if (k !== i) expect(standsAt(house, at)).toBe(false);
+            }),
+          );
+        }),
+        { numRuns: 60 },
+      );
+      expect(inMetric(whyInvalid(validateRow(row({ lot, depth: 30 }))!))).toBe(
+        "The lot is too small for lots 30 m deep on all its sides.",
+      );
+    },
+  );
 });
 
 /** Whether a place lies within a millimetre of a lot's rim. */

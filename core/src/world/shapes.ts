@@ -13,14 +13,19 @@ export interface Ring {
  * @param round joins that are no edges: `all` of the surface, each side's from ring to ring, or those of the wall and
  * those of what runs to the apex, each by itself
  */
-export function loft(id: string, rings: readonly Ring[], apex: Vec3 | null, round?: "all" | "sides" | "apart"): Solid {
+export function loft(
+  id: string,
+  rings: readonly Ring[],
+  apex: Vec3 | null,
+  round?: "all" | "sides" | "separate",
+): Solid {
   const n = rings[0].points.length;
   const vertices: Vec3[] = rings.flatMap(({ points, z }) => points.map(([x, y]): Vec3 => [x, y, z]));
   const sides: number[][] = [];
   const groups: (number | undefined)[] = [];
   const names: string[] = [];
   const group = (side: number, last = false) =>
-    round === "all" ? 0 : round === "sides" ? side : round === "apart" ? Number(last) : undefined;
+    round === "all" ? 0 : round === "sides" ? side : round === "separate" ? Number(last) : undefined;
   for (let r = 0; r + 1 < rings.length; r++)
     for (let i = 0; i < n; i++) {
       const [a, b] = [r * n + i, r * n + ((i + 1) % n)];

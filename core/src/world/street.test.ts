@@ -1,7 +1,17 @@
 import fc from "fast-check";
 import { between, block } from "../../testing";
 import { visibleEdges } from "../visibility";
-import { areaTwice, build, built, DEFAULT_STREET, buildCache, ribbonOf, validateStreet, volumeOf, type Street } from ".";
+import {
+  areaTwice,
+  build,
+  built,
+  DEFAULT_STREET,
+  buildCache,
+  ribbonOf,
+  validateStreet,
+  volumeOf,
+  type Street,
+} from ".";
 
 const street = (path: readonly (readonly [number, number])[], change: Partial<Street> = {}): Street => ({
   id: "s",

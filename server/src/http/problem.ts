@@ -120,7 +120,8 @@ export const onError: ErrorRequestHandler = async (error: Thrown, req, res, next
     return sendProblem(
       res,
       413,
-      `This is larger than ${Math.round((error.limit ?? 0) / 2 ** 20)} MB, the most that is taken here; nothing was saved.`,
+      `This is larger than ${Math.round((error.limit ?? 0) / 2 ** 20)} MB, the most that is taken here; nothing ` +
+        "was saved.",
     );
   }
   if (error.status && error.status < 500) {

@@ -22,7 +22,8 @@ function refuse(error: NodeJS.ErrnoException, socket: Socket): void {
         : ([400, "Bad Request", "The request could not be read."] as const);
   const body = problem(status, detail);
   socket.end(
-    `HTTP/1.1 ${status} ${words}\r\nContent-Type: application/problem+json\r\nContent-Length: ${Buffer.byteLength(body)}\r\nConnection: close\r\n\r\n${body}`,
+    `HTTP/1.1 ${status} ${words}\r\nContent-Type: application/problem+json\r\nContent-Length: ` +
+      `${Buffer.byteLength(body)}\r\nConnection: close\r\n\r\n${body}`,
   );
 }
 

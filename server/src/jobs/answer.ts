@@ -2,7 +2,8 @@ import type { Told } from "@zanvo/core/units";
 import { BadInput, NoAnswer, type ValidationError } from "@zanvo/core/problem";
 
 /** What a thread hands back: errors that a person can cause cross over as values, since classes do not. */
-export type Answer<T> = { readonly value: T } | { readonly errors: readonly ValidationError[] } | { readonly without: Told };
+export type Answer<T> =
+  { readonly value: T } | { readonly errors: readonly ValidationError[] } | { readonly without: Told };
 
 /** Runs a piece of work in a thread. */
 export async function answer<T>(work: () => T | Promise<T>): Promise<Answer<T>> {

@@ -63,11 +63,13 @@ export function openPool(
     if (asker?.aborted) return new Cancelled("Nobody waits for this any more.");
     if (limit.aborted)
       return new TooHeavy(
-        `This takes more than ${seconds} seconds to work out, so it was given up. Make it simpler, or ask for less at once.`,
+        `This takes more than ${seconds} seconds to work out, so it was given up. Make it simpler, or ask for ` +
+          "less at once.",
       );
     if (codeOf(error) === "ERR_WORKER_OUT_OF_MEMORY")
       return new TooHeavy(
-        `This takes more than ${megabytes} MB of memory to work out, so it was given up. Make it simpler, or ask for less at once.`,
+        `This takes more than ${megabytes} MB of memory to work out, so it was given up. Make it simpler, or ` +
+          "ask for less at once.",
       );
     if (/queue is (at limit|full)/i.test((error as Error).message))
       return new Busy("Too much is being worked out at once. Try again in a moment.");

@@ -58,7 +58,10 @@ export function Findings() {
             <span
               aria-label={severity}
               role="img"
-              className={`measure w-3 shrink-0 text-center font-semibold ${severity === "note" ? "text-pencil" : "text-accent"}`}
+              className={
+                "measure w-3 shrink-0 text-center font-semibold " +
+                `${severity === "note" ? "text-pencil" : "text-accent"}`
+              }
             >
               {MARKS[severity]}
             </span>

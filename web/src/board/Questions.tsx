@@ -44,7 +44,10 @@ export function Questions() {
     <>
       {state === "conflict" && theirs && (
         <Banner
-          text={`This scene was saved in another window${theirs.savedAt && ` at ${format(theirs.savedAt, "HH:mm:ss")}`}. What you have here is not lost.`}
+          text={
+            "This scene was saved in another " +
+            `window${theirs.savedAt && ` at ${format(theirs.savedAt, "HH:mm:ss")}`}. What you have here is not lost.`
+          }
         >
           <Button primary onClick={() => work(saving.takeOver())}>
             Take over with mine

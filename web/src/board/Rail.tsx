@@ -12,7 +12,10 @@ export function Rail() {
           type="button"
           aria-current={id === stage ? "step" : undefined}
           title={`${name} (${i + 1})`}
-          className={`flex flex-col items-center gap-0.5 rounded py-1.5 text-[11px] leading-tight ${id === stage ? "bg-wash font-medium text-ink" : "text-pencil hover:bg-wash"}`}
+          className={
+            "flex flex-col items-center gap-0.5 rounded py-1.5 text-[11px] leading-tight " +
+            `${id === stage ? "bg-wash font-medium text-ink" : "text-pencil hover:bg-wash"}`
+          }
           onClick={() => go({ stage: id })}
         >
           <Icon size={17} strokeWidth={1.6} aria-hidden />

@@ -19,7 +19,10 @@ export default function StretchChart({ shot }: { readonly shot: Shot }) {
   const system = useUnits((units) => units.system);
   const all = stretchAcross(shot);
   const [left, right] = [all[0], all[all.length - 1]];
-  const told = `Outward ${left.radial.toFixed(2)} at the left side (${degree(left.angle)} off the gaze), ${right.radial.toFixed(2)} at the right (${degree(right.angle)}); across ${left.tangential.toFixed(2)} and ${right.tangential.toFixed(2)}.`;
+  const told =
+    `Outward ${left.radial.toFixed(2)} at the left side (${degree(left.angle)} off the gaze), ` +
+    `${right.radial.toFixed(2)} at the right (${degree(right.angle)}); across ${left.tangential.toFixed(2)} and ` +
+    `${right.tangential.toFixed(2)}.`;
   useEffect(() => {
     const element = holder.current;
     if (!element) return undefined;

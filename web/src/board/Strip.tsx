@@ -74,7 +74,11 @@ function Frame({
     <li
       ref={setNodeRef}
       aria-label={shot.name}
-      className={`flex h-9 shrink-0 items-center rounded border ${beside ? "border-dashed border-pencil" : "border-hair"} ${chosen ? "bg-wash" : ""}`}
+      className={
+        "flex h-9 shrink-0 items-center rounded border " +
+        `${beside ? "border-dashed border-pencil" : "border-hair"} ` +
+        `${chosen ? "bg-wash" : ""}`
+      }
       title={beside ? "On the page that lies on the desk" : undefined}
       style={{ transform: CSS.Translate.toString(transform), transition }}
     >

@@ -15,7 +15,7 @@ import {
   useBoard,
 } from "./board";
 
-const lay = () => open({ id: "one", scene: newScene("Quay") });
+const openQuay = () => open({ id: "one", scene: newScene("Quay") });
 const title = () => useBoard.getState().scene.title;
 const call = (name: string, key?: string) =>
   edit((scene) => {
@@ -24,13 +24,13 @@ const call = (name: string, key?: string) =>
 const eyeAt = (z: number) => onShot((shot) => ({ ...shot, eye: { ...shot.eye, z } }));
 const eye = () => currentShot(useBoard.getState()).eye.z;
 
-beforeEach(lay);
+beforeEach(openQuay);
 
 describe("changes", () => {
   it("are taken back and taken again without end, whatever they were", () => {
     fc.assert(
       fc.property(fc.array(fc.oneof(fc.string(), fc.double({ min: 0, max: 9, noNaN: true }))), (changes) => {
-        lay();
+        openQuay();
         const before = useBoard.getState().scene;
         for (const change of changes) {
           if (typeof change === "string") call(change);

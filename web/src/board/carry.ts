@@ -6,7 +6,7 @@ import { copyText, pasteText } from "../clipboard";
 import { checkScene } from "../api";
 import { say } from "../ui";
 import { useBoard } from "./board";
-import { chosenOf, deleteMany, fresh, lay } from "./many";
+import { chosenOf, deleteMany, fresh, addThings } from "./many";
 
 /** What things are called that are carried from one scene to another, as plain text. */
 const FORMAT = "zanvo-things";
@@ -49,10 +49,10 @@ function beside(things: readonly Element[], elements: readonly Element[]): reado
 }
 
 /** Lays things down that were copied, and chooses them. */
-export async function layCarried(text: string): Promise<void> {
+export async function pasteCarried(text: string): Promise<void> {
   try {
     const things = await readCarried(text);
-    lay(fresh(beside(things, useBoard.getState().scene.elements)));
+    addThings(fresh(beside(things, useBoard.getState().scene.elements)));
     say(`${counted(things.length)} laid down.`);
   } catch (error) {
     say(toldBy(error));
@@ -68,7 +68,7 @@ export const copyThings = (things: readonly Element[]): void =>
 
 /** Lays down what the clipboard holds, by a button. */
 export const pasteThings = (): void =>
-  void pasteText().then(layCarried, () => say("The browser does not allow pasting here: use Ctrl+V."));
+  void pasteText().then(pasteCarried, () => say("The browser does not allow pasting here: use Ctrl+V."));
 
 /** Ctrl+C, Ctrl+X and Ctrl+V for things, wherever no text is edited. */
 export function useCarrying(): void {
@@ -87,7 +87,7 @@ export function useCarrying(): void {
       const text = event.clipboardData?.getData("text/plain") ?? "";
       if (inText(event) || !text.includes(FORMAT)) return;
       event.preventDefault();
-      void layCarried(text);
+      void pasteCarried(text);
     };
     document.addEventListener("copy", onCopy);
     document.addEventListener("cut", onCopy);

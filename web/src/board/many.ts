@@ -73,7 +73,7 @@ export const fresh = (things: readonly Element[]): Element[] =>
   });
 
 /** Puts things down and chooses them. */
-export function lay(things: readonly Element[]): void {
+export function addThings(things: readonly Element[]): void {
   edit((scene) => void scene.elements.push(...things));
   choose(things.map(({ id }) => id));
 }
@@ -83,5 +83,5 @@ const BESIDE = 2;
 
 export function duplicateMany(things: readonly Element[]): void {
   if (things.length === 1) return duplicateElement(things[0]);
-  lay(fresh(things).map((one) => ({ ...moved(one, BESIDE, -BESIDE), name: `${one.name} (copy)`.slice(0, 200) })));
+  addThings(fresh(things).map((one) => ({ ...moved(one, BESIDE, -BESIDE), name: `${one.name} (copy)`.slice(0, 200) })));
 }

@@ -1,5 +1,17 @@
 import { wrap } from "@zanvo/core/geometry";
-import { asBuilding, boxOf, validateBuilding, moved, ROOFS, slopeOf, type Block, type Building, type Element, type RoofKind, requireValid } from "@zanvo/core/world";
+import {
+  asBuilding,
+  boxOf,
+  validateBuilding,
+  moved,
+  ROOFS,
+  slopeOf,
+  type Block,
+  type Building,
+  type Element,
+  type RoofKind,
+  requireValid,
+} from "@zanvo/core/world";
 import { toldBy } from "@zanvo/core/problem";
 import { newId } from "../id";
 import { Button, Check, NumberField, say } from "../ui";

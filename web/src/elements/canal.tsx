@@ -64,7 +64,9 @@ export const canal: ElementView<Canal> = {
       id: "canal",
       label: "Canal",
       icon: <Waves size={14} aria-hidden />,
-      hint: "Press for each bend of its middle line, the way the water falls; press the last again, or Enter, to end it.",
+      hint:
+        "Press for each bend of its middle line, the way the water falls; press the last again, or Enter, " +
+        "to end it.",
       gesture: "path",
       draw: (places) => ({ kind: "canal", path: points(places), ...DEFAULT_CANAL }),
     },

@@ -90,7 +90,9 @@ export const skyline: ElementView<Skyline> = {
       id: "skyline",
       label: "Skyline",
       icon: <Mountain size={14} aria-hidden />,
-      hint: "Press for each bend of a line far away, its rows to the right of your way; press the last again, or Enter, to end it.",
+      hint:
+        "Press for each bend of a line far away, its rows to the right of your way; press the last again, or " +
+        "Enter, to end it.",
       gesture: "path",
       draw: (places) => ({ kind: "skyline", path: points(places), ...DEFAULT_SKYLINE, seed: newSeed() }),
     },

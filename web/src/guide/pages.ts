@@ -84,8 +84,10 @@ export const PAGES: readonly GuidePage[] = [
     id: "eye-level",
     title: "Eye level",
     text: [
-      "The horizon is the height of your eye, everywhere in the picture. Whatever is as high as your eye touches it, near or far.",
-      "High over the street you look down on roofs; near the ground even a shed towers. Before you draw on, check that the horizon is level: measure down from the top edge at both sides.",
+      "The horizon is the height of your eye, everywhere in the picture. Whatever is as high as your eye " +
+        "touches it, near or far.",
+      "High over the street you look down on roofs; near the ground even a shed towers. Before you draw on, " +
+        "check that the horizon is level: measure down from the top edge at both sides.",
     ],
     slider: { label: "Eye height", unit: "m", min: 0.3, max: 14, step: 0.1, start: 1.6 },
     scene: (z) =>
@@ -95,8 +97,10 @@ export const PAGES: readonly GuidePage[] = [
     id: "one-point",
     title: "One point",
     text: [
-      "You face a wall: everything that runs away from you goes to one point, the centre of vision, straight before your eye. Fronts stay level and upright.",
-      "Distance points lie on the horizon, as far to both sides of the centre as your eye is from the picture. Diagonals of true squares run to them: draw one, and it cuts the depths of all squares.",
+      "You face a wall: everything that runs away from you goes to one point, the centre of vision, straight " +
+        "before your eye. Fronts stay level and upright.",
+      "Distance points lie on the horizon, as far to both sides of the centre as your eye is from the picture. " +
+        "Diagonals of true squares run to them: draw one, and it cuts the depths of all squares.",
     ],
     slider: { label: "Picture distance", unit: "mm", min: 130, max: 700, step: 5, start: 300 },
     scene: (distance) =>
@@ -123,8 +127,10 @@ export const PAGES: readonly GuidePage[] = [
     id: "two-points",
     title: "Two points",
     text: [
-      "A corner faces you: one street runs to the left point, the other to the right one, both on the horizon. Turn, and both wander; the nearer one side faces you, the farther its other point runs off.",
-      "Both points belong together: with the centre of vision between them, the square of the picture distance is the one gap times the other.",
+      "A corner faces you: one street runs to the left point, the other to the right one, both on the horizon. " +
+        "Turn, and both wander; the nearer one side faces you, the farther its other point runs off.",
+      "Both points belong together: with the centre of vision between them, the square of the picture distance " +
+        "is the one gap times the other.",
     ],
     slider: { label: "Turned by", unit: "°", min: 12, max: 78, step: 1, start: 35 },
     scene: (turn) => picture((shot) => ({ ...shot, gaze: { heading: MAIN.heading - turn, pitch: 0, roll: 0 } })),
@@ -134,8 +140,10 @@ export const PAGES: readonly GuidePage[] = [
     id: "three-points",
     title: "Three points",
     text: [
-      "Look up or down and uprights run together too, to a third point above or below. The three points make a triangle; the centre of vision is where its altitudes meet.",
-      "The triangle must be acute, or no eye sees three right angles there. Near the horizon the third point lies far away and uprights are all but parallel.",
+      "Look up or down and uprights run together too, to a third point above or below. The three points make a " +
+        "triangle; the centre of vision is where its altitudes meet.",
+      "The triangle must be acute, or no eye sees three right angles there. Near the horizon the third point " +
+        "lies far away and uprights are all but parallel.",
     ],
     slider: { label: "Look up", unit: "°", min: -45, max: 45, step: 1, start: -28 },
     scene: (pitch) =>
@@ -150,8 +158,10 @@ export const PAGES: readonly GuidePage[] = [
     id: "shifted",
     title: "Uprights kept parallel",
     text: [
-      "A panel may look high or low while uprights stay upright: the view is level, and only the panel is cut from another part of the picture. The centre of vision then lies off the middle, or off the panel.",
-      "It reads as calm and built. Where the horizon leaves the panel altogether, eyes begin to miss the third point, and a finding says so.",
+      "A panel may look high or low while uprights stay upright: the view is level, and only the panel is cut " +
+        "from another part of the picture. The centre of vision then lies off the middle, or off the panel.",
+      "It reads as calm and built. Where the horizon leaves the panel altogether, eyes begin to miss the third " +
+        "point, and a finding says so.",
     ],
     slider: { label: "Horizon from the top", unit: "mm", min: -60, max: 300, step: 2, start: 200 },
     scene: (y) => picture((shot) => shiftHorizon(shot, y - shot.lens.centre.y)),
@@ -160,8 +170,10 @@ export const PAGES: readonly GuidePage[] = [
     id: "off-the-page",
     title: "Points off the page",
     text: [
-      "Points close together tear corners apart; calm ones stand far outside the paper. You do not need a longer table: number ticks on both edges of the sheet so that a ruler on equal numbers aims at the point.",
-      "Or tape paper on for the pin, set a square by the tilt table, set a centrolinead, draw the whole at a smaller scale, or print the desk at true size in tiles.",
+      "Points close together tear corners apart; calm ones stand far outside the paper. You do not need a " +
+        "longer table: number ticks on both edges of the sheet so that a ruler on equal numbers aims at the point.",
+      "Or tape paper on for the pin, set a square by the tilt table, set a centrolinead, draw the whole at a " +
+        "smaller scale, or print the desk at true size in tiles.",
     ],
     slider: { label: "Between the points", unit: "panel widths", min: 1, max: 4, step: 0.1, start: 1.4 },
     scene: (wide) => picture((shot) => byHabit(shot, MAIN, { left: 0.5 - wide * 0.45, right: 0.5 + wide * 0.55 })),
@@ -171,8 +183,10 @@ export const PAGES: readonly GuidePage[] = [
     id: "slopes",
     title: "Roofs, ramps and stairs",
     text: [
-      "A line that rises along a street goes to a point straight above that street’s own point; one that falls as steeply, to a point as far below.",
-      "So a gable needs two more points on one upright, and a second flight of stairs turned the other way shares them. Add slopes under Directions, and drag their pins up and down.",
+      "A line that rises along a street goes to a point straight above that street’s own point; one that falls " +
+        "as steeply, to a point as far below.",
+      "So a gable needs two more points on one upright, and a second flight of stairs turned the other way " +
+        "shares them. Add slopes under Directions, and drag their pins up and down.",
     ],
     slider: { label: "Rise", unit: "°", min: 5, max: 55, step: 1, start: 30 },
     scene: (rise) =>
@@ -194,8 +208,10 @@ export const PAGES: readonly GuidePage[] = [
     id: "squares",
     title: "Measured squares",
     text: [
-      "A loose bundle is a feel for direction; squares are a measure. They lie on the ground, on any level, and on walls, every so many metres, with a heavier line now and then.",
-      "Where lines would clot they are thinned by halves, so that what is left is still a whole number of squares. Numbers count metres; fading keeps the distance quiet.",
+      "A loose bundle is a feel for direction; squares are a measure. They lie on the ground, on any level, and " +
+        "on walls, every so many metres, with a heavier line now and then.",
+      "Where lines would clot they are thinned by halves, so that what is left is still a whole number of " +
+        "squares. Numbers count metres; fading keeps the distance quiet.",
     ],
     slider: { label: "A line every", unit: "m", min: 0.5, max: 4, step: 0.5, start: 1 },
     scene: (every) =>
@@ -210,7 +226,9 @@ export const PAGES: readonly GuidePage[] = [
     id: "masses",
     title: "Raising a corner",
     text: [
-      "Begin with the near corner: an upright. From its top and foot, lines to the left and right points; cut both sides off with uprights; from the cuts, lines to the opposite points close the top where it lies below eye level.",
+      "Begin with the near corner: an upright. From its top and foot, lines to the left and right points; cut " +
+        "both sides off with uprights; from the cuts, lines to the opposite points close the top where it lies " +
+        "below eye level.",
       "The near corner is the biggest. If a side looks too deep for its thing, it is: measure it with squares.",
     ],
     slider: { label: "Height", unit: "m", min: 1, max: 12, step: 0.25, start: 6.5 },
@@ -221,8 +239,10 @@ export const PAGES: readonly GuidePage[] = [
     id: "cone",
     title: "Cone of vision",
     text: [
-      "Things near the middle of the picture look as they are. Away from it they are drawn longer: at 30 degrees off the gaze by a sixth, at 45 by nearly half, and balls turn into eggs.",
-      "Inside 60 degrees across all is calm; 90 is the most one does without meaning it. Nothing is forbidden: strong corners are a choice, and the finding tells how strong.",
+      "Things near the middle of the picture look as they are. Away from it they are drawn longer: at 30 " +
+        "degrees off the gaze by a sixth, at 45 by nearly half, and balls turn into eggs.",
+      "Inside 60 degrees across all is calm; 90 is the most one does without meaning it. Nothing is forbidden: " +
+        "strong corners are a choice, and the finding tells how strong.",
     ],
     slider: { label: "Across the panel", unit: "°", min: 25, max: 120, step: 1, start: 60 },
     scene: (angle) =>
@@ -237,8 +257,10 @@ export const PAGES: readonly GuidePage[] = [
     id: "sweeps",
     title: "Four points: a sweep",
     text: [
-      "Unroll a drum around your eye and the whole street comes onto one strip: four points on the horizon, one for each way the streets run. Uprights stay upright; level lines sway, and only the horizon is straight.",
-      "Laid on its side, the drum sweeps from the street up over your head and down behind you: ahead, overhead, behind and below stand one over the other. Lines along the drum’s axis stay straight.",
+      "Unroll a drum around your eye and the whole street comes onto one strip: four points on the horizon, one " +
+        "for each way the streets run. Uprights stay upright; level lines sway, and only the horizon is straight.",
+      "Laid on its side, the drum sweeps from the street up over your head and down behind you: ahead, " +
+        "overhead, behind and below stand one over the other. Lines along the drum’s axis stay straight.",
     ],
     slider: { label: "Around", unit: "°", min: 90, max: 340, step: 5, start: 200 },
     scene: (angle) =>
@@ -258,8 +280,12 @@ export const PAGES: readonly GuidePage[] = [
     id: "five-points",
     title: "Five points: a disc",
     text: [
-      "Half the world on a disc: four points on the rim, the fifth in the middle. Look ahead and the street runs into the middle; look straight down and all walls run to the point below you; look up between towers and they meet overhead.",
-      "The stereographic disc keeps small shapes as they look and draws every straight line as an arc of a circle. The equal-area disc keeps how large things look and presses them flat at the rim; on a ball the middle is strong and the rim narrow.",
+      "Half the world on a disc: four points on the rim, the fifth in the middle. Look ahead and the street " +
+        "runs into the middle; look straight down and all walls run to the point below you; look up between " +
+        "towers and they meet overhead.",
+      "The stereographic disc keeps small shapes as they look and draws every straight line as an arc of a " +
+        "circle. The equal-area disc keeps how large things look and presses them flat at the rim; on a ball " +
+        "the middle is strong and the rim narrow.",
     ],
     slider: { label: "Look up", unit: "°", min: -90, max: 90, step: 2, start: -34 },
     scene: (pitch) =>
@@ -271,8 +297,11 @@ export const PAGES: readonly GuidePage[] = [
     id: "six-points",
     title: "Six points: the whole world",
     text: [
-      "Turn the gaze off every street and upright, and three points lie within the rim; the three opposite ones lie on a second disc, back to back with the first, or outside on one larger disc, or all six on a sheet twice as wide as high.",
-      "Three gestures set it up: put the first point anywhere on the disc, slide the second along the first one’s horizon, and the third follows. Then say which is up, north or east: one set-up gives many pictures.",
+      "Turn the gaze off every street and upright, and three points lie within the rim; the three opposite ones " +
+        "lie on a second disc, back to back with the first, or outside on one larger disc, or all six on a " +
+        "sheet twice as wide as high.",
+      "Three gestures set it up: put the first point anywhere on the disc, slide the second along the first " +
+        "one’s horizon, and the third follows. Then say which is up, north or east: one set-up gives many pictures.",
     ],
     slider: { label: "Roll", unit: "°", min: -180, max: 180, step: 3, start: 14 },
     scene: (roll) =>
@@ -282,8 +311,12 @@ export const PAGES: readonly GuidePage[] = [
     id: "schools",
     title: "Exact curves, or the compass",
     text: [
-      "One school spaces angles evenly from the middle: equal turns of the head are equal steps on the paper. Its curves are no circles, but within the rim they come close, and a compass through three points draws them. Zanvo says by how many millimetres the arc is off.",
-      "The other school wants circles that are right: on the stereographic disc every arc is exact, and each has its foot, opening and line of feet on the set-up sheet. Vermilion lines are the compass’s, ticks lead from the arc to the exact curve.",
+      "One school spaces angles evenly from the middle: equal turns of the head are equal steps on the paper. " +
+        "Its curves are no circles, but within the rim they come close, and a compass through three points " +
+        "draws them. Zanvo says by how many millimetres the arc is off.",
+      "The other school wants circles that are right: on the stereographic disc every arc is exact, and each " +
+        "has its foot, opening and line of feet on the set-up sheet. Vermilion lines are the compass’s, ticks " +
+        "lead from the arc to the exact curve.",
     ],
     slider: { label: "Look up", unit: "°", min: -60, max: 60, step: 2, start: -36 },
     scene: (pitch) =>
@@ -300,7 +333,8 @@ export const PAGES: readonly GuidePage[] = [
     id: "tilted",
     title: "Tilted camera",
     text: [
-      "Roll the view and the horizon leans; all level points still lie on it. A small roll looks like a slip, a large one like a fall: mean it.",
+      "Roll the view and the horizon leans; all level points still lie on it. A small roll looks like a slip, a " +
+        "large one like a fall: mean it.",
     ],
     slider: { label: "Roll", unit: "°", min: -35, max: 35, step: 1, start: 12 },
     scene: (roll) => picture((shot) => ({ ...shot, gaze: { heading: -3, pitch: 6, roll } })),
@@ -309,8 +343,10 @@ export const PAGES: readonly GuidePage[] = [
     id: "panels",
     title: "Panels and paper",
     text: [
-      "A page is one sheet with several panels, each a view of the same place: split a panel, then choose where each one looks from. Buildings are raised once and stand in all of them.",
-      "Parallel uprights in one panel and converging ones in the next are one switch apart; the near corner stays where it is.",
+      "A page is one sheet with several panels, each a view of the same place: split a panel, then choose where " +
+        "each one looks from. Buildings are raised once and stand in all of them.",
+      "Parallel uprights in one panel and converging ones in the next are one switch apart; the near corner " +
+        "stays where it is.",
     ],
     slider: { label: "Second panel looks up", unit: "°", min: -40, max: 0, step: 1, start: -24 },
     scene: (pitch) => {

@@ -10,7 +10,7 @@ import { choose, replaceMany, toggle, useMany } from "../board/many";
 import { say } from "../ui";
 import { useMeasures } from "../units";
 import { viewOfElement } from "../elements";
-import { handlesOf, layDrawn, onPlan, onWindow } from "./plan";
+import { handlesOf, addDrawn, onPlan, onWindow } from "./plan";
 import { gazeEnd, PlanDrawing, type Sketched } from "./PlanDrawing";
 import { CHOOSE, isPressed, type PlanTool } from "./tools";
 
@@ -232,7 +232,7 @@ export function Plan({ tool, onTool }: PlanProps) {
     pinchedNow.current = pinching && fingers.current.size > 0;
     if (pinching) return;
     if (doing && ["move", "corner", "eye", "gaze"].includes(doing.what)) endGesture();
-    if (doing?.what === "shape") lay(doing.from, doing.to);
+    if (doing?.what === "shape") finishShape(doing.from, doing.to);
     if (doing?.what === "lasso" && camera) gather(doing.from, doing.to, camera);
     if (!doing && pressed && camera && event.button === 0)
       addPoint(placed(onPlan(camera, windowAt(event)), event.altKey).at);
@@ -251,23 +251,23 @@ export function Plan({ tool, onTool }: PlanProps) {
     choose([...new Set([...chosenIds, ...found])]);
   };
   /** Lays what is drawn, and goes back to choosing; what cannot be is told. */
-  const laid = (places: readonly Vec2[]): boolean => {
+  const added = (places: readonly Vec2[]): boolean => {
     if (tool.gesture === "choose") return false;
-    if ("lay" in tool) {
-      tool.lay(places);
+    if ("add" in tool) {
+      tool.add(places);
       if (pressed) onTool(CHOOSE);
       return true;
     }
-    const lack = layDrawn(tool, places, heading);
+    const lack = addDrawn(tool, places, heading);
     if (lack) say(lack);
     else onTool(CHOOSE);
     return lack === null;
   };
-  const lay = (from: Vec2, to: Vec2) => {
+  const finishShape = (from: Vec2, to: Vec2) => {
     const shape = shapeOf(tool);
-    if (!shape) return void laid([from, to]);
+    if (!shape) return void added([from, to]);
     const outline = shapeOnPlan(shape, from, to, heading);
-    return outline ? void laid(outline) : say("Draw it larger: from one corner to the opposite one.");
+    return outline ? void added(outline) : say("Draw it larger: from one corner to the opposite one.");
   };
   /** Corners that an area needs at least, or a line bends. */
   const least = tool.gesture === "path" ? 2 : 3;
@@ -277,7 +277,7 @@ export function Plan({ tool, onTool }: PlanProps) {
     setPoints([...corners, at]);
   };
   const close = () => {
-    if (laid(corners)) setPoints([]);
+    if (added(corners)) setPoints([]);
   };
   /** Gives up what a hand is doing. */
   const dropped = () => {
@@ -307,7 +307,10 @@ export function Plan({ tool, onTool }: PlanProps) {
       role="application"
       aria-label="Plan"
       tabIndex={0}
-      className={`relative min-w-0 grow touch-none overflow-hidden bg-[#f3f1e8] text-[#26251f] select-none ${tool.gesture === "choose" ? "" : "cursor-crosshair"}`}
+      className={
+        "relative min-w-0 grow touch-none overflow-hidden bg-[#f3f1e8] text-[#26251f] select-none " +
+        `${tool.gesture === "choose" ? "" : "cursor-crosshair"}`
+      }
       onPointerDown={onPointerDown}
       onPointerMove={onPointerMove}
       onPointerUp={onPointerUp}

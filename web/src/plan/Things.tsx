@@ -31,7 +31,9 @@ const Thing = memo(function Thing({ element, on }: { readonly element: Element; 
       <button
         type="button"
         aria-pressed={on}
-        className={`min-h-7 min-w-0 grow truncate rounded px-1 text-left hover:bg-wash ${on ? "bg-wash font-medium" : ""}`}
+        className={
+          "min-h-7 min-w-0 grow truncate rounded px-1 text-left hover:bg-wash " + `${on ? "bg-wash font-medium" : ""}`
+        }
         onClick={press}
       >
         {name || "Nameless"}

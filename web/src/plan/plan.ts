@@ -16,7 +16,7 @@ export function onPlan(camera: Camera, at: Vec2): Vec2 {
 }
 
 /** Lays what is drawn with a tool and chooses it. @returns why it cannot be, or null */
-export function layDrawn(tool: ElementTool, places: readonly Vec2[], heading: number): Told | null {
+export function addDrawn(tool: ElementTool, places: readonly Vec2[], heading: number): Told | null {
   const { elements } = useBoard.getState().scene;
   const drawn = tool.draw(places, heading);
   if (typeof drawn === "string") return drawn;

@@ -24,10 +24,10 @@ function rebuild(row: Row, elements: Scene["elements"]): Scene["elements"] {
 const point = ([x, y]: Vec2) => ({ x, y });
 
 /** Builds up a street side from one place to another, on the right of who walks there. */
-export const layRow = (from: Vec2, to: Vec2): void => fill("Row", { from: point(from), to: point(to) });
+export const addRow = (from: Vec2, to: Vec2): void => fill("Row", { from: point(from), to: point(to) });
 
 /** Builds up a lot around its rim. */
-export const layLot = (corners: readonly Vec2[]): void =>
+export const addLot = (corners: readonly Vec2[]): void =>
   fill("Lot", { lot: corners.map(point), towers: { storeys: 1, roof: "pyramid" } });
 
 /** Lays a row by rule, and chooses its first house. */
@@ -38,7 +38,8 @@ function fill(word: string, where: Partial<Row>): void {
   if (invalid) return say(whyInvalid(invalid));
   const elements = rebuild(row, scene.elements);
   const first = elements[scene.elements.length];
-  if (!first) return say(sentence`Draw it longer: the narrowest house is ${shortMetres(DEFAULT_ROW.fronts.least)} wide.`);
+  if (!first)
+    return say(sentence`Draw it longer: the narrowest house is ${shortMetres(DEFAULT_ROW.fronts.least)} wide.`);
   edit((next) => {
     next.rows = [...(next.rows ?? []), row];
     next.elements = elements;

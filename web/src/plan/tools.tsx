@@ -2,11 +2,11 @@ import { LandPlot, MousePointer2, Rows3 } from "lucide-react";
 import type { ReactNode } from "react";
 import type { Vec2 } from "@zanvo/core/geometry";
 import { VIEWS, viewOfElement, type ElementTool, type Gesture } from "../elements";
-import { layLot, layRow } from "./rows";
+import { addLot, addRow } from "./rows";
 
 /** A tool that lays several things by a rule. */
 interface RuleTool extends Omit<ElementTool, "draw"> {
-  readonly lay: (places: readonly Vec2[]) => void;
+  readonly add: (places: readonly Vec2[]) => void;
 }
 
 /** What chooses and moves things. */
@@ -25,7 +25,9 @@ export const CHOOSE: ChooseTool = {
   id: "choose",
   label: "Choose",
   icon: <MousePointer2 size={14} aria-hidden />,
-  hint: "Press a thing to choose it; drag it, its corners, an eye or the end of its gaze. Shift: several, or a rectangle of them.",
+  hint:
+    "Press a thing to choose it; drag it, its corners, an eye or the end of its gaze. Shift: several, or a " +
+    "rectangle of them.",
   gesture: "choose",
 };
 
@@ -36,7 +38,7 @@ const RULES: readonly RuleTool[] = [
     icon: <Rows3 size={14} aria-hidden />,
     hint: "Draw along a street side: houses are laid to the right of your way.",
     gesture: "drawn",
-    lay: ([from, to]) => layRow(from, to),
+    add: ([from, to]) => addRow(from, to),
   },
   {
     id: "lot",
@@ -44,7 +46,7 @@ const RULES: readonly RuleTool[] = [
     icon: <LandPlot size={14} aria-hidden />,
     hint: "Press for each corner of a lot; closed, it is built up around its rim.",
     gesture: "area",
-    lay: layLot,
+    add: addLot,
   },
 ];
 

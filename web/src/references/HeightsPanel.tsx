@@ -47,7 +47,8 @@ export function HeightsPanel({
       {chosen && (
         <p className="text-pencil">
           {measured
-            ? "Draw from the foot of a thing on the ground to its top: a door, a person, a storey. Type the height you know; it gives the others."
+            ? "Draw from the foot of a thing on the ground to its top: a door, a person, a storey. Type the " +
+              "height you know; it gives the others."
             : "Heights can be measured once the view is known: trace edges of two sets first."}
         </p>
       )}
@@ -86,9 +87,9 @@ export function HeightsPanel({
       {measured?.eye !== null && measured && (
         <p className="measure">{measures(sentence`Eye ${metres(measured.eye)} over the ground`)}</p>
       )}
-      {measured && measured.apart > DISAGREEMENT && (
+      {measured && measured.spread > DISAGREEMENT && (
         <p className="text-accent">
-          The known heights are {(100 * measured.apart).toFixed(0)} % off each other: one of them, or a foot, is wrong.
+          The known heights are {(100 * measured.spread).toFixed(0)} % off each other: one of them, or a foot, is wrong.
         </p>
       )}
     </section>

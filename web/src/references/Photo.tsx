@@ -184,7 +184,7 @@ export function Photo({
       });
   };
   /** Lays down a line that was drawn, on the photo's own edge where there is one. */
-  const lay = async (from: Vec2, to: Vec2, free: boolean, { scale }: Camera) => {
+  const finishLine = async (from: Vec2, to: Vec2, free: boolean, { scale }: Camera) => {
     const found = snaps && !free ? await settler.settle(from, to, REACH / scale) : null;
     const [[x1, y1], [x2, y2]] = found ? [found.a, found.b] : [from, to];
     addEdge(reference, set, { x1, y1, x2, y2, hand: found ? Math.max(SETTLED, found.off) : handAt({ scale }) });
@@ -194,7 +194,7 @@ export function Photo({
     if (hand?.what === "trace" && camera) {
       const { from, to, free } = hand;
       if (Math.hypot(to[0] - from[0], to[1] - from[1]) * camera.scale >= LEAST) {
-        queue.current = queue.current.then(() => lay(from, to, free, camera));
+        queue.current = queue.current.then(() => finishLine(from, to, free, camera));
         // Walls share corners: the next one may well begin at an end of this one.
         onTracing({ set, edge: set === HORIZON ? 0 : set === WALLS ? null : lines.length });
       } else press(from);
@@ -268,7 +268,10 @@ export function Photo({
       role="application"
       aria-label="Photo"
       tabIndex={0}
-      className={`relative min-w-0 grow touch-none overflow-hidden bg-desk select-none ${set === BRUSH ? "cursor-cell" : "cursor-crosshair"}`}
+      className={
+        "relative min-w-0 grow touch-none overflow-hidden bg-desk select-none " +
+        `${set === BRUSH ? "cursor-cell" : "cursor-crosshair"}`
+      }
       onPointerDown={onPointerDown}
       onPointerMove={onPointerMove}
       onPointerUp={onPointerUp}

@@ -152,37 +152,40 @@ describe("saving by itself", () => {
     expect(world.title()).toBe("Kept");
   });
 
-  it("has the work again after the browser was killed, in whatever tab, with undo and a drag that was going on", async () => {
-    const { saving } = await visit("one");
-    world.server.fail = new OutOfReach("away");
-    rename("First");
-    rename("Second");
-    undo();
-    redo();
-    edit((scene) => {
-      scene.place = "Kestrel Quay";
-    });
-    beginGesture();
-    drag((scene) => {
-      scene.shots[0].eye.z = 7;
-    });
-    await until(async () => {
-      const [draft] = await drafts.of("s");
-      return draft !== undefined && sceneOf(draft).shots[0].eye.z === 7;
-    });
-    endGesture();
-    kill(saving);
-    const again = await visit("two");
-    expect(again.found.mine?.tab).toBe("one");
-    expect([shown(), useBoard.getState().scene.place, useBoard.getState().scene.shots[0].eye.z]).toEqual([
-      "Second",
-      "Kestrel Quay",
-      7,
-    ]);
-    await until(() => again.state().state === "saved");
-    expect(world.title()).toBe("Second");
-    await until(async () => (await drafts.of("s")).length === 0);
-  });
+  it(
+    "has the work again after the browser was killed, in whatever tab, with undo and a drag that " + "was going on",
+    async () => {
+      const { saving } = await visit("one");
+      world.server.fail = new OutOfReach("away");
+      rename("First");
+      rename("Second");
+      undo();
+      redo();
+      edit((scene) => {
+        scene.place = "Kestrel Quay";
+      });
+      beginGesture();
+      drag((scene) => {
+        scene.shots[0].eye.z = 7;
+      });
+      await until(async () => {
+        const [draft] = await drafts.of("s");
+        return draft !== undefined && sceneOf(draft).shots[0].eye.z === 7;
+      });
+      endGesture();
+      kill(saving);
+      const again = await visit("two");
+      expect(again.found.mine?.tab).toBe("one");
+      expect([shown(), useBoard.getState().scene.place, useBoard.getState().scene.shots[0].eye.z]).toEqual([
+        "Second",
+        "Kestrel Quay",
+        7,
+      ]);
+      await until(() => again.state().state === "saved");
+      expect(world.title()).toBe("Second");
+      await until(async () => (await drafts.of("s")).length === 0);
+    },
+  );
 
   it("has even the last change before a reload, which was not written yet, and can take it back", async () => {
     const first = await visit();

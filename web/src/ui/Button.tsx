@@ -18,7 +18,11 @@ export function Button({ primary, on, className = "", ...rest }: ButtonProps) {
     <button
       type="button"
       aria-pressed={on}
-      className={`inline-flex h-7 items-center justify-center gap-1.5 whitespace-nowrap rounded px-2 disabled:opacity-40 ${primary ? "" : "border border-hair"} ${look} ${className}`}
+      className={
+        "inline-flex h-7 items-center justify-center gap-1.5 whitespace-nowrap rounded px-2 " +
+        "disabled:opacity-40 " +
+        `${primary ? "" : "border border-hair"} ${look} ${className}`
+      }
       {...rest}
     />
   );
@@ -37,7 +41,10 @@ export function IconButton({
       type="button"
       aria-label={label}
       title={hint ? `${label} (${hint})` : label}
-      className={`inline-flex size-7 items-center justify-center rounded text-ink hover:bg-wash disabled:opacity-35 ${className}`}
+      className={
+        "inline-flex size-7 items-center justify-center rounded text-ink hover:bg-wash disabled:opacity-35 " +
+        `${className}`
+      }
       {...rest}
     >
       {children}

@@ -125,7 +125,10 @@ export function NumberField({
           {label}
         </label>
         <span
-          className={`flex h-7 w-[94px] shrink-0 items-center rounded border bg-paper/60 px-1.5 outline-accent focus-within:outline-2 ${error ? "border-accent" : "border-hair"} [[data-lamp=on]_&]:bg-black/20`}
+          className={
+            "flex h-7 w-[94px] shrink-0 items-center rounded border bg-paper/60 px-1.5 outline-accent " +
+            `focus-within:outline-2 ${error ? "border-accent" : "border-hair"} [[data-lamp=on]_&]:bg-black/20`
+          }
         >
           <input
             id={id}

@@ -190,7 +190,10 @@ export function Desk() {
         {tag && (
           <span
             role="status"
-            className={`measure pointer-events-none absolute z-10 w-max max-w-64 rounded px-1.5 py-0.5 ${tag.wrong ? "bg-accent text-on-accent" : "bg-ink text-slip"}`}
+            className={
+              "measure pointer-events-none absolute z-10 w-max max-w-64 rounded px-1.5 py-0.5 " +
+              `${tag.wrong ? "bg-accent text-on-accent" : "bg-ink text-slip"}`
+            }
             style={tagPlace(tag.at, size)}
           >
             {measures(tag.text)}

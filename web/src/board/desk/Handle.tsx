@@ -97,7 +97,10 @@ export function Handle({ at, label, children, away, className = "", onDrag, onDo
       {children}
       {outside && away && (
         <span
-          className={`measure pointer-events-none absolute ${cy < 40 ? "top-full" : "bottom-full"} w-max rounded bg-slip/90 px-1 text-[11px] text-ink ${x < cx ? "left-0" : "right-0"}`}
+          className={
+            `measure pointer-events-none absolute ${cy < 40 ? "top-full" : "bottom-full"} w-max rounded ` +
+            `bg-slip/90 px-1 text-[11px] text-ink ${x < cx ? "left-0" : "right-0"}`
+          }
         >
           {measures(away)}
         </span>

@@ -84,7 +84,12 @@ export function SixPoints() {
         return (
           <span
             key={name}
-            className={`measure pointer-events-none absolute flex size-5 items-center justify-center rounded-full border border-accent bg-slip text-[11px] text-ink ${six.step === "named" ? "-translate-x-5 -translate-y-5" : ""}`}
+            className={
+              "measure pointer-events-none absolute flex size-5 items-center justify-center " +
+              "rounded-full border " +
+              "border-accent bg-slip text-[11px] text-ink " +
+              `${six.step === "named" ? "-translate-x-5 -translate-y-5" : ""}`
+            }
             style={{ left: x - 10, top: y - 10 }}
           >
             {name}

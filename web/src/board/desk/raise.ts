@@ -53,7 +53,9 @@ export const typed = (raising: Raising, metres: number): Raising => ({
 
 /** Why the current measure cannot be taken, or null. */
 export const lacking = ({ step, measures }: Raising): Told | null =>
-  measures[step] >= LEAST ? null : sentence`Draw it further ${step === "height" ? "up" : "out"}: at least ${shortMetres(LEAST)}.`;
+  measures[step] >= LEAST
+    ? null
+    : sentence`Draw it further ${step === "height" ? "up" : "out"}: at least ${shortMetres(LEAST)}.`;
 
 /** The next step, or the finished block's measures once the last one stands. */
 export function advance(raising: Raising): Raising | Omit<Block, "id" | "name"> {

@@ -172,7 +172,9 @@ function moveChosen(id: string, { at, from, window, alt }: DragPoint): void {
   useDesk.setState({ foot: moved.foot });
   showTag({
     at: window,
-    text: sentence`${metres(moved.far)} over the ground${moved.foot.on ? `, to the ${moved.foot.on.what} of ${moved.foot.on.block.name}` : ""}`,
+    text: sentence`${metres(moved.far)} over the ground${
+      moved.foot.on ? `, to the ${moved.foot.on.what} of ` + `${moved.foot.on.block.name}` : ""
+    }`,
   });
 }
 

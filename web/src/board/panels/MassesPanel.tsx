@@ -85,7 +85,8 @@ export function MassesPanel() {
       ) : (
         <p className="text-pencil">
           {tool === "raise"
-            ? `${empty ? "Nothing stands here yet. " : ""}Press on the ground for the foot of the near corner and draw up; then out to the left and out to the right.`
+            ? `${empty ? "Nothing stands here yet. " : ""}Press on the ground for the foot of the near corner and ` +
+              "draw up; then out to the left and out to the right."
             : "Press a building to choose it; drag it over the ground. Alt: do not catch on street lines."}
         </p>
       )}

@@ -104,7 +104,8 @@ function ThirdPin({
     const [, y] = middle(shot.frame);
     if (how === "converging" && shot.gaze.pitch === 0 && Math.abs(shot.lens.centre.y - y) < 1) {
       return say(
-        "The horizon lies in the panel’s middle: who looks straight ahead sees uprights parallel. Move the horizon first, or type how far to look up.",
+        "The horizon lies in the panel’s middle: who looks straight ahead sees uprights parallel. Move the " +
+          "horizon first, or type how far to look up.",
       );
     }
     try {

@@ -17,11 +17,11 @@ import { Button, NumberField } from "../../ui";
 import { currentShot, edit, freeName, onShot, useBoard, useShot } from "../board";
 
 /** The sheet of the current shot exchanged, with all panels that lie on it. */
-const lay = (next: Sheet): void =>
+const changeSheet = (next: Sheet): void =>
   edit((scene) => {
     const board = useBoard.getState();
-    const laid = new Map(pageOnSheet(pageOf(board.scene, currentShot(board)), next).map((shot) => [shot.id, shot]));
-    scene.shots = scene.shots.map((shot) => laid.get(shot.id) ?? shot);
+    const placed = new Map(pageOnSheet(pageOf(board.scene, currentShot(board)), next).map((shot) => [shot.id, shot]));
+    scene.shots = scene.shots.map((shot) => placed.get(shot.id) ?? shot);
   });
 
 /** The current panel split in two, both on one page. */
@@ -51,7 +51,8 @@ export function SheetPanel() {
   const landscape = sheet.width > sheet.height;
   const paper = PAPERS.find((one) => one.id === sheet.paper);
   const turn = (across: boolean) => {
-    if (across !== landscape) lay(paper ? sheetOf(paper, across) : { width: sheet.height, height: sheet.width });
+    if (across !== landscape)
+      changeSheet(paper ? sheetOf(paper, across) : { width: sheet.height, height: sheet.width });
   };
   const setFrame = (change: Partial<typeof frame>) => {
     const next = { ...frame, ...change };
@@ -86,7 +87,7 @@ export function SheetPanel() {
           value={paper?.id ?? "custom"}
           onChange={(event) => {
             const chosen = PAPERS.find((one) => one.id === event.target.value);
-            lay(chosen ? sheetOf(chosen, landscape) : { width: sheet.width, height: sheet.height });
+            changeSheet(chosen ? sheetOf(chosen, landscape) : { width: sheet.width, height: sheet.height });
           }}
         >
           {PAPERS.map(({ id }) => (
@@ -109,7 +110,7 @@ export function SheetPanel() {
         value={sheet.width}
         min={20}
         max={5000}
-        onChange={(width) => lay({ width, height: sheet.height })}
+        onChange={(width) => changeSheet({ width, height: sheet.height })}
       />
       <NumberField
         label="Height"
@@ -117,7 +118,7 @@ export function SheetPanel() {
         value={sheet.height}
         min={20}
         max={5000}
-        onChange={(height) => lay({ width: sheet.width, height })}
+        onChange={(height) => changeSheet({ width: sheet.width, height })}
       />
       <h3 className="pt-2 font-medium">Panel</h3>
       <NumberField label="From the left" unit="mm" value={frame.x} min={0} onChange={(x) => setFrame({ x })} />

@@ -195,7 +195,7 @@ function topOf({ id, roof, round }: Building, points: readonly Vec2[], z: number
     case "pyramid":
     case "spire":
     case "cone":
-      return loft(id, walls, [...middle, eaves + rise], round ? "apart" : undefined);
+      return loft(id, walls, [...middle, eaves + rise], round ? "separate" : undefined);
     case "dome": {
       const rings = Array.from({ length: DOME - 1 }, (_, i) => ((i + 1) * Math.PI) / 2 / DOME).map((t) =>
         ring(scaled(points, middle, Math.cos(t)), eaves + rise * Math.sin(t)),

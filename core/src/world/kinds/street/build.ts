@@ -128,12 +128,12 @@ export function streetDetails(street: Street, solids: readonly Solid[]): Detail[
   const path = pathOf(street);
   const length = lengthOf(path);
   const out: Detail[] = [];
-  const lay = (kind: DetailKind, a: Vec2 | null, b: Vec2 | null, z = 0, on?: Detail["on"]) => {
+  const addDetail = (kind: DetailKind, a: Vec2 | null, b: Vec2 | null, z = 0, on?: Detail["on"]) => {
     if (a && b) out.push({ kind, a: [...a, z], b: [...b, z], on });
   };
   const line = (kind: DetailKind, by: number) => {
     const moved = beside(path, by);
-    moved.slice(1).forEach((p, i) => lay(kind, moved[i], p));
+    moved.slice(1).forEach((p, i) => addDetail(kind, moved[i], p));
   };
   const box = (kind: DetailKind, from: number, to: number, half: number, aside = 0) => {
     const [a, b, c, d] = [
@@ -148,7 +148,7 @@ export function streetDetails(street: Street, solids: readonly Solid[]): Detail[
       [c, d],
       [d, a],
     ] as const)
-      lay(kind, p, q);
+      addDetail(kind, p, q);
   };
   if (pavement === 0 || kerb === 0)
     for (const by of [
@@ -163,7 +163,7 @@ export function streetDetails(street: Street, solids: readonly Solid[]): Detail[
         street,
         side,
         length,
-        (s, near, far, on) => lay("joint", placeAlong(path, s, near), placeAlong(path, s, far), kerb, on),
+        (s, near, far, on) => addDetail("joint", placeAlong(path, s, near), placeAlong(path, s, far), kerb, on),
         solids,
       );
   const crossed = (from: number, to: number) =>
@@ -174,7 +174,7 @@ export function streetDetails(street: Street, solids: readonly Solid[]): Detail[
     for (let i = 0; bed && i < Math.min(MAX_MARKS, Math.floor(length / every)); i++) {
       const s = (i + 0.5) * every;
       if (bed === "sleepers") box("bed", s - SLEEPER.along / 2, s + SLEEPER.along / 2, SLEEPER.across / 2);
-      else lay("bed", placeAlong(path, s, -PLATE.across / 2), placeAlong(path, s, PLATE.across / 2));
+      else addDetail("bed", placeAlong(path, s, -PLATE.across / 2), placeAlong(path, s, PLATE.across / 2));
     }
     if (bed === "plates") for (const by of [PLATE.across / 2, -PLATE.across / 2]) line("bed", by);
   }
@@ -185,7 +185,7 @@ export function streetDetails(street: Street, solids: readonly Solid[]): Detail[
       if (rails && Math.abs(aside) < SLEEPER.across / 2) continue;
       for (let s = 0, n = 0; s < length && n < MAX_MARKS; s += dashes.line + dashes.gap, n++) {
         const end = Math.min(length, s + dashes.line);
-        if (!crossed(s, end)) lay("dash", placeAlong(path, s, aside), placeAlong(path, end, aside));
+        if (!crossed(s, end)) addDetail("dash", placeAlong(path, s, aside), placeAlong(path, end, aside));
       }
     }
   for (const at of crossings) {
@@ -203,7 +203,7 @@ function slabJoints(
   street: Street,
   side: "left" | "right",
   length: number,
-  lay: (s: number, near: number, far: number, on: Detail["on"]) => void,
+  addDetail: (s: number, near: number, far: number, on: Detail["on"]) => void,
   solids: readonly Solid[],
 ): void {
   const { carriageway, pavement, slabs = 1 } = street;
@@ -215,7 +215,7 @@ function slabJoints(
     const part = pavementPart(side, ways.filter(([, to]) => to <= s).length);
     const solid = solids.find((one) => one.part === part);
     const on = solid && { solid, face: faceNamed(solid, "top") };
-    lay(s, (sign * carriageway) / 2, sign * (carriageway / 2 + pavement), on);
+    addDetail(s, (sign * carriageway) / 2, sign * (carriageway / 2 + pavement), on);
   }
 }
 
