@@ -55,7 +55,6 @@ const LONG = [
   "web/src/elements/{BuildingFields,street}.tsx",
   "web/src/plan/{GroundFields,Plan,PlanPage,RowFields}.tsx",
   "web/src/references/{Photo,ReferencePage,SetsPanel,Traced,ViewPanel,WallsPanel}.tsx",
-  "web/src/saving/saving.ts",
   "web/src/shelf/ShelfPage.tsx",
   "web/src/slip/SlipPage.tsx",
   "web/src/ui/NumberField.tsx",

@@ -2,8 +2,7 @@ import { BookOpen } from "lucide-react";
 import { Suspense, useEffect, useState } from "react";
 import { Link, useParams } from "react-router";
 import { Guarded, lazily, Modal } from "../ui";
-import { useBoard } from "./board";
-import { useCarrying } from "./carry";
+import { useCarrying } from "../document/carry";
 import { Conflict } from "./Conflict";
 import { Desk } from "./desk/Desk";
 import { Findings } from "./Findings";
@@ -14,6 +13,7 @@ import { Slip } from "./Slip";
 import { Strip } from "./Strip";
 import { STAGES } from "./stages";
 import { TopBar } from "./TopBar";
+import { useDocument, useView } from "../document";
 
 const Versions = lazily(async () => (await import("./Versions")).Versions);
 
@@ -28,8 +28,8 @@ export function BoardPage() {
 }
 
 function Board() {
-  const stage = useBoard((board) => board.stage);
-  const title = useBoard((board) => board.scene.title);
+  const stage = useView((view) => view.stage);
+  const title = useDocument((document) => document.scene.title);
   const [versions, setVersions] = useState(false);
   const [keys, setKeys] = useState(false);
   useKeys(() => setKeys(true));

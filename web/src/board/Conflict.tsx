@@ -1,5 +1,5 @@
 import { Suspense } from "react";
-import { useSaving } from "../saving";
+import { useSaving } from "../document/saving";
 import { Guarded, lazily } from "../ui";
 
 const Questions = lazily(async () => (await import("./Questions")).Questions);

@@ -1,20 +1,76 @@
 import { sentence, metres } from "@zanvo/core/units";
 import { useDeferredValue, useMemo } from "react";
-import { findings } from "@zanvo/core/checks";
+import { findings, type Finding } from "@zanvo/core/checks";
 import { Button, say, useWork, Working } from "../ui";
 import { useMeasures } from "../units";
-import { edit, onShot, useBoard, useShot } from "./board";
-import { replaceElement } from "./desk/blocks";
 import { useDesk } from "./desk/desk";
 import { untilGivenUp, useTangents } from "./useTangents";
+import { useDocument, edit, useShot, onShot } from "../document";
+import { replaceElement } from "../document/elements";
 
 const MARKS = { error: "!!", warning: "!", note: "·" } as const;
 
+const point = (at: Finding["at"] | null): void => useDesk.setState({ place: at });
+
+interface FoundProps {
+  readonly finding: Finding;
+  /** Whether a small move is being looked for. */
+  readonly busy: boolean;
+  /** Frees the shot by a small move of the eye, where that is offered here. */
+  readonly onFree?: () => Promise<void>;
+  /** Moves one of two things apart. */
+  readonly onPart: (pair: readonly [string, string]) => Promise<void>;
+}
+
+/** One finding with what can be done about it; hovered, it shows its place. */
+function Found({ finding: { severity, where, at, message, fix, between }, busy, onFree, onPart }: FoundProps) {
+  const measures = useMeasures();
+  const colour = severity === "note" ? "text-pencil" : "text-accent";
+  return (
+    <li
+      className="flex gap-1.5 py-1"
+      onPointerEnter={() => point(at)}
+      onPointerLeave={() => point(null)}
+      onFocus={() => point(at)}
+      onBlur={() => point(null)}
+    >
+      <span aria-label={severity} role="img" className={`measure w-3 shrink-0 text-center font-semibold ${colour}`}>
+        {MARKS[severity]}
+      </span>
+      <div className="min-w-0">
+        <p className="leading-snug">
+          <span className="font-medium">{where[0].toUpperCase() + where.slice(1)}.</span> {measures(message)}
+        </p>
+        {onFree && (
+          <Button className="mt-1 w-full" disabled={busy} onClick={() => void onFree()}>
+            Nudge the eye free
+          </Button>
+        )}
+        {between && (
+          <Button className="mt-1 w-full" disabled={busy} onClick={() => void onPart(between)}>
+            Nudge the block
+          </Button>
+        )}
+        {fix && (
+          <Button
+            className="mt-1 h-auto min-h-7 w-full !whitespace-normal py-0.5"
+            onClick={() => {
+              point(null);
+              edit(onShot(() => fix.shot));
+            }}
+          >
+            {measures(fix.label)}
+          </Button>
+        )}
+      </div>
+    </li>
+  );
+}
+
 /** What a second pair of eyes would say of this shot, the most serious first; hovered, each shows its place. */
 export function Findings() {
-  const scene = useBoard((board) => board.scene);
+  const scene = useDocument((document) => document.scene);
   const shot = useShot();
-  const measures = useMeasures();
   // While the hand drags, they may come a moment later.
   const [looked, lookedAt] = [useDeferredValue(scene), useDeferredValue(shot)];
   const told = useMemo(() => findings(looked, lookedAt), [looked, lookedAt]);
@@ -39,59 +95,20 @@ export function Findings() {
     edit(replaceElement(nudged.element));
     say(sentence`${nudged.element.name} is moved by ${metres(nudged.far)}; ${nudged.left} tangents are left.`);
   };
-  const point = (at: (typeof found)[number]["at"]) => useDesk.setState({ place: at });
   return (
     <section aria-label="Findings" className="max-h-[20%] shrink-0 overflow-y-auto border-t border-hair px-3 py-2">
       <h2 className="text-[11px] font-semibold uppercase tracking-wide text-pencil">Findings</h2>
       {busy && <Working onStop={stop}>Looking for a small move…</Working>}
       {found.length === 0 && <p className="text-pencil">Nothing to point out.</p>}
       <ul>
-        {found.map(({ id, severity, where, at, message, fix, between }) => (
-          <li
-            key={id}
-            className="flex gap-1.5 py-1"
-            onPointerEnter={() => point(at)}
-            onPointerLeave={() => point(null)}
-            onFocus={() => point(at)}
-            onBlur={() => point(null)}
-          >
-            <span
-              aria-label={severity}
-              role="img"
-              className={
-                "measure w-3 shrink-0 text-center font-semibold " +
-                `${severity === "note" ? "text-pencil" : "text-accent"}`
-              }
-            >
-              {MARKS[severity]}
-            </span>
-            <div className="min-w-0">
-              <p className="leading-snug">
-                <span className="font-medium">{where[0].toUpperCase() + where.slice(1)}.</span> {measures(message)}
-              </p>
-              {id === touching[0]?.id && (
-                <Button className="mt-1 w-full" disabled={busy} onClick={() => void free()}>
-                  Nudge the eye free
-                </Button>
-              )}
-              {between && (
-                <Button className="mt-1 w-full" disabled={busy} onClick={() => void part(between)}>
-                  Nudge the block
-                </Button>
-              )}
-              {fix && (
-                <Button
-                  className="mt-1 h-auto min-h-7 w-full !whitespace-normal py-0.5"
-                  onClick={() => {
-                    point(null);
-                    edit(onShot(() => fix.shot));
-                  }}
-                >
-                  {measures(fix.label)}
-                </Button>
-              )}
-            </div>
-          </li>
+        {found.map((one) => (
+          <Found
+            key={one.id}
+            finding={one}
+            busy={busy}
+            onFree={one.id === touching[0]?.id ? free : undefined}
+            onPart={part}
+          />
         ))}
       </ul>
     </section>

@@ -3,10 +3,10 @@ import { Link } from "react-router";
 import useSWR from "swr";
 import { openScene, Refusal, type Opened } from "../api";
 import { newId } from "../id";
-import { saving } from "../saving";
-import type { Found } from "../saving/saving";
+import { saving } from "../document/saving";
+import type { Found } from "../document/saving/saving";
 import { Button, Guarded, lazily, say } from "../ui";
-import { useBoard } from "./board";
+import { useDocument } from "../document";
 
 const Unreadable = lazily(async () => (await import("./Unreadable")).Unreadable);
 
@@ -34,7 +34,7 @@ function saveNow(): void {
  */
 export function OnBoard({ id, children }: { readonly id: string; readonly children: ReactNode }) {
   const [number] = useState(newId);
-  const ready = useBoard((board) => board.id) === id;
+  const ready = useDocument((document) => document.id) === id;
   const { data, error, mutate } = useSWR<Visit, Error>([id, number], () => visit(id), {
     revalidateOnFocus: false,
     revalidateOnReconnect: false,

@@ -2,8 +2,8 @@ import { format } from "date-fns";
 import type { ReactNode } from "react";
 import { useNavigate } from "react-router";
 import { toldBy } from "@zanvo/core/problem";
-import { saving, useSaving } from "../saving";
-import type { Draft } from "../saving/drafts";
+import { saving, useSaving } from "../document/saving";
+import type { Draft } from "../document/saving/drafts";
 import { Button, say } from "../ui";
 
 const work = (job: Promise<unknown>) => void job.catch((error: Error) => say(toldBy(error)));

@@ -1,9 +1,9 @@
-import { go, useBoard } from "./board";
 import { STAGES } from "./stages";
+import { useView, go } from "../document";
 
 /** The order of work, down the left side. */
 export function Rail() {
-  const stage = useBoard((board) => board.stage);
+  const stage = useView((view) => view.stage);
   return (
     <nav aria-label="Stages" className="flex w-[66px] shrink-0 flex-col gap-0.5 border-r border-hair p-1">
       {STAGES.map(({ id, name, Icon }, i) => (

@@ -1,11 +1,11 @@
 import { Printer } from "lucide-react";
 import { Link } from "react-router";
 import { slipOf, type SlipRow, type SlipSection } from "@zanvo/core/slip";
-import { copyText } from "../clipboard";
+import { copyText } from "../document/clipboard";
 import { say } from "../ui";
 import { useMeasures } from "../units";
-import { useBoard, useShot, type StageId } from "./board";
 import { useChosenBox } from "./desk/blocks";
+import { useDocument, useView, useShot, type StageId } from "../document";
 
 function Row({ row: { label, value: told } }: { readonly row: SlipRow }) {
   const measures = useMeasures();
@@ -39,10 +39,10 @@ const LEADS: Readonly<Partial<Record<StageId, readonly string[]>>> = {
 
 /** The numbers one would pencil down, each to be copied by a press. */
 export function Slip() {
-  const id = useBoard((board) => board.id);
-  const scene = useBoard((board) => board.scene);
+  const id = useDocument((document) => document.id);
+  const scene = useDocument((document) => document.scene);
   const shot = useShot();
-  const stage = useBoard((board) => board.stage);
+  const stage = useView((view) => view.stage);
   const chosen = useChosenBox();
   const lead = ({ title }: SlipSection) => (LEADS[stage]?.includes(title) ? 0 : 1);
   const sections = [...slipOf(scene, shot, chosen)].sort((a, b) => lead(a) - lead(b));

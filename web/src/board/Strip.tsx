@@ -19,14 +19,13 @@ import { useState } from "react";
 import type { Shot } from "@zanvo/core/scene";
 import { newId } from "../id";
 import { Button, IconButton } from "../ui";
-import { currentShot, edit, freeName, go, useBoard } from "./board";
 import { DeskMap } from "./desk/DeskMap";
+import { useDocument, edit, useView, go, currentShot, freeName } from "../document";
 
 /** A copy of a shot put behind it, with a name and a sheet of its own, and chosen. */
 function addShot(): void {
-  const board = useBoard.getState();
-  const { shots } = board.scene;
-  const from = currentShot(board);
+  const { shots } = useDocument.getState().scene;
+  const from = currentShot();
   // The copy has a sheet for itself; panels of one page come by splitting one.
   const shot: Shot = { ...from, id: newId(), name: freeName("Shot", shots), page: undefined, backOf: undefined };
   edit((scene) => void scene.shots.splice(shots.indexOf(from) + 1, 0, shot));
@@ -34,7 +33,7 @@ function addShot(): void {
 }
 
 function removeShot(id: string): void {
-  const { shots } = useBoard.getState().scene;
+  const { shots } = useDocument.getState().scene;
   const at = shots.findIndex((shot) => shot.id === id);
   edit((scene) => void scene.shots.splice(at, 1));
   go({ shotId: (shots[at + 1] ?? shots[at - 1]).id });
@@ -133,8 +132,8 @@ function Frame({
 
 /** The map of the desk, and every shot of the scene in its order. */
 export function Strip() {
-  const shots = useBoard((board) => board.scene.shots);
-  const shotId = useBoard((board) => board.shotId);
+  const shots = useDocument((document) => document.scene.shots);
+  const shotId = useView((view) => view.shotId);
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),

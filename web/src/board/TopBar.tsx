@@ -3,9 +3,9 @@ import { useState } from "react";
 import { Link } from "react-router";
 import { switchLamp } from "../lamp";
 import { IconButton } from "../ui";
-import { edit, redo, undo, useBoard } from "./board";
 import { frame } from "./desk/desk";
-import { useSaving, type Saving } from "../saving";
+import { useSaving, type Saving } from "../document/saving";
+import { useDocument, edit, undo, redo } from "../document";
 
 const SAYS: Readonly<Record<Saving["state"], string>> = {
   saved: "Saved",
@@ -66,8 +66,8 @@ export function SavingStatus() {
 }
 
 export function UndoRedo() {
-  const canUndo = useBoard((board) => board.past.length > 0);
-  const canRedo = useBoard((board) => board.future.length > 0);
+  const canUndo = useDocument((document) => document.past.length > 0);
+  const canRedo = useDocument((document) => document.future.length > 0);
   return (
     <>
       <IconButton label="Undo" hint="Ctrl+Z" disabled={!canUndo} onClick={undo}>
@@ -82,8 +82,8 @@ export function UndoRedo() {
 
 /** Where one is, how it is saved, and what works everywhere. */
 export function TopBar({ onVersions, onKeys }: { readonly onVersions: () => void; readonly onKeys: () => void }) {
-  const title = useBoard((board) => board.scene.title);
-  const id = useBoard((board) => board.id);
+  const title = useDocument((document) => document.scene.title);
+  const id = useDocument((document) => document.id);
   return (
     <header className="flex h-10 shrink-0 items-center gap-1 border-b border-hair px-2">
       <Link to="/" className="flex items-center gap-1.5 rounded px-1.5 py-1 hover:bg-wash">

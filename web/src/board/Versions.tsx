@@ -4,17 +4,17 @@ import useSWR from "swr";
 import { toldBy } from "@zanvo/core/problem";
 import { listVersions, openVersion } from "../api";
 import { Button, Modal, say } from "../ui";
-import { replaceScene, undo, useBoard } from "./board";
+import { sceneDocument, useDocument, undo } from "../document";
 
 /** Earlier versions of the scene, any of which can be brought back. */
 export function Versions({ open, onClose }: { readonly open: boolean; readonly onClose: () => void }) {
-  const id = useBoard((board) => board.id);
+  const id = useDocument((document) => document.id);
   const { data, error } = useSWR<Version[], Error>(open ? `/api/scenes/${id}/versions` : null, () => listVersions(id), {
     revalidateOnMount: true,
   });
   const bringBack = async (version: Version) => {
     try {
-      replaceScene(await openVersion(id, version.revision));
+      sceneDocument.replaceScene(await openVersion(id, version.revision));
       onClose();
       say(`This is the version of ${format(version.savedAt, "d MMM, HH:mm")}.`, { label: "Undo", run: undo });
     } catch (wrong) {

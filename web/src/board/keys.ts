@@ -1,10 +1,11 @@
 import { useHotkeys } from "react-hotkeys-hook";
 import { viewOf } from "@zanvo/core/shot";
-import { currentShot, edit, go, redo, undo, useBoard } from "./board";
-import { deleteElement, duplicateElement, moveElement, replaceElement } from "./desk/blocks";
+import { moveElement } from "./desk/blocks";
 import { zoom } from "./desk/camera";
 import { frame, look, setRaising, setSix, toggleFraming, useDesk } from "./desk/desk";
 import { STAGES } from "./stages";
+import { edit, undo, redo, choose, chosenElements, useView, go, currentShot } from "../document";
+import { deleteMany, replaceElement, duplicateElement } from "../document/elements";
 
 /** What the keys do, as told to the person. */
 export const KEYS: readonly (readonly [keys: string, does: string])[] = [
@@ -25,15 +26,12 @@ export const KEYS: readonly (readonly [keys: string, does: string])[] = [
   ["?", "These keys"],
 ];
 
-const chosen = () => {
-  const { scene, selected, stage } = useBoard.getState();
-  return stage === "masses" ? scene.elements.find((one) => one.id === selected) : undefined;
-};
+const chosen = () => (useView.getState().stage === "masses" ? chosenElements()[0] : undefined);
 
 /** Moves the chosen building over the ground, by mm on paper. */
 function nudge(dx: number, dy: number): void {
   const element = chosen();
-  const moved = element && moveElement(viewOf(currentShot(useBoard.getState())), element, [], [dx, dy], 0);
+  const moved = element && moveElement(viewOf(currentShot()), element, [], [dx, dy], 0);
   if (moved) edit(replaceElement(moved.element), `move ${element.id}`);
 }
 
@@ -45,7 +43,7 @@ function nearer(factor: number): void {
 function giveUp(): void {
   if (useDesk.getState().raising) setRaising(null);
   else if (useDesk.getState().six) setSix(null);
-  else go({ selected: null });
+  else choose([]);
 }
 
 /** Whether a key belongs to the field that has the focus: text is being typed, or a slider or a list is moved. */
@@ -89,7 +87,7 @@ export function useKeys(showKeys: () => void): void {
     "delete, backspace",
     () => {
       const block = chosen();
-      if (block && !useDesk.getState().raising) deleteElement(block.id);
+      if (block && !useDesk.getState().raising) deleteMany([block]);
     },
     ANYWHERE,
   );

@@ -1,8 +1,8 @@
 import { ArrowDownUp, Building2, Grid3x3, type LucideIcon, MapPin, Send, StickyNote } from "lucide-react";
 import type { ComponentType } from "react";
 import { lazily } from "../ui";
-import type { StageId } from "./board";
 import { PointsPanel } from "./panels/PointsPanel";
+import { type StageId } from "../document";
 
 // What one begins with is there at once; the tools of the other stages come when they are first taken up.
 const SheetPanel = lazily(async () => (await import("./panels/SheetPanel")).SheetPanel);

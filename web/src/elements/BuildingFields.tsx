@@ -15,11 +15,11 @@ import {
 import { toldBy } from "@zanvo/core/problem";
 import { newId } from "../id";
 import { Button, Check, NumberField, say } from "../ui";
-import { edit } from "../board/board";
 import { LEAST } from "../board/desk/raise";
 import { FootFields, OnRoofFields, OpeningFields } from "./BuildingParts";
 import { PLACE, SIZE } from "./measures";
 import { Parts } from "./Parts";
+import { edit } from "../document";
 
 type Change = (next: Element, what: string) => void;
 

@@ -1,10 +1,10 @@
 import { nearCorner } from "@zanvo/core/construct";
 import { resizeBlock, type Block } from "@zanvo/core/world";
-import { useShot } from "../board/board";
 import { LEAST } from "../board/desk/raise";
 import { NumberField } from "../ui";
 import { RoofFields } from "./BuildingFields";
 import { INK, type Change, type ElementView } from "./view";
+import { useShot } from "../document";
 
 /** Dimensions and place of a block. */
 function BlockFields({ element: block, change }: { readonly element: Block; readonly change: Change }) {

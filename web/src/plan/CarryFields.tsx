@@ -1,7 +1,7 @@
 import { ClipboardCopy, ClipboardPaste } from "lucide-react";
-import { copyThings, pasteThings } from "../board/carry";
-import { useMany } from "../board/many";
+import { copyThings, pasteThings } from "../document/carry";
 import { Button } from "../ui";
+import { useMany } from "../document";
 
 /** Things carried to another place or another scene. */
 export function CarryFields() {

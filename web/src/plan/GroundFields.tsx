@@ -6,20 +6,20 @@ import { toldBy } from "@zanvo/core/problem";
 import { exportPath, fetchExport } from "../api";
 import { useFormats } from "../formats";
 import { fileName } from "@zanvo/core/scene";
-import { edit, useBoard, useShot } from "../board/board";
-import { saving } from "../saving";
+import { saving } from "../document/saving";
 import { download, pickFile } from "../files";
 import { Button, Fold, NumberField, Progress, say, Working, useWork } from "../ui";
 import { steady } from "../worker";
 import type { GroundWorker } from "./ground.worker";
+import { useDocument, edit, useShot } from "../document";
 
 /** A scene holds no more things than these. */
 const MOST_THINGS = 20_000;
 
 /** Masses brought in from real ground, and saved for other programs. */
 export function GroundFields() {
-  const id = useBoard((board) => board.id);
-  const scene = useBoard((board) => board.scene);
+  const id = useDocument((document) => document.id);
+  const scene = useDocument((document) => document.scene);
   const shot = useShot();
   const [notes, setNotes] = useState<readonly string[]>([]);
   const [share, setShare] = useState(0);

@@ -2,9 +2,9 @@ import { Copy, Trash2 } from "lucide-react";
 import { useState } from "react";
 import { aligned, LINES, spread, type Line } from "@zanvo/core/construct";
 import type { Element } from "@zanvo/core/world";
-import { edit } from "../board/board";
-import { deleteMany, duplicateMany, flagMany, replaceMany } from "../board/many";
 import { Button, Check } from "../ui";
+import { edit } from "../document";
+import { replaceMany, flagMany, deleteMany, duplicateMany } from "../document/elements";
 
 /** What can be done with several things at once: one group, one line, evenly spread, left out, locked. */
 export function ManyFields({ things }: { readonly things: readonly Element[] }) {

@@ -1,16 +1,16 @@
 import { useEffect, useRef, useState } from "react";
 import { PICTURE_LAYERS } from "@zanvo/core/drawing";
 import { Canvas, Layers } from "../canvas";
-import { useBoard, useShot } from "../board/board";
 import { useLayers } from "../board/desk/useLayers";
 import { useSeen } from "../board/desk/useSeen";
+import { useDocument, useShot } from "../document";
 
 /** The current shot's panel as it is seen now, while the plan is worked on. */
 export function Picture() {
   const holder = useRef<HTMLDivElement>(null);
   const [wide, setWide] = useState(0);
-  const elements = useBoard((board) => board.scene.elements);
-  const orientations = useBoard((board) => board.scene.orientations);
+  const elements = useDocument((document) => document.scene.elements);
+  const orientations = useDocument((document) => document.scene.orientations);
   const shot = useShot();
   const { frame, eye } = shot;
   const seen = useSeen(elements, eye.x, eye.y, eye.z);

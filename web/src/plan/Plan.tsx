@@ -3,16 +3,27 @@ import { movedOnPlan, pickOnPlan, placeOnPlan, planBounds, shapeOnPlan, type Pla
 import { distance2, degrees, wrap, type Vec2 } from "@zanvo/core/geometry";
 import { validateElement, moved, outlineOf, placed as putAt, type Element, whyInvalid } from "@zanvo/core/world";
 import { metres, sentence, type Told } from "@zanvo/core/units";
-import { beginGesture, cancelGesture, drag, endGesture, go, onShot, useBoard, useShot } from "../board/board";
-import { replaceElement } from "../board/desk/blocks";
 import { fit, pan, pinched, wheeled, type Camera, type Size } from "../board/desk/camera";
-import { choose, replaceMany, toggle, useMany } from "../board/many";
 import { say } from "../ui";
 import { useMeasures } from "../units";
 import { viewOfElement } from "../elements";
 import { handlesOf, addDrawn, onPlan, onWindow } from "./plan";
 import { gazeEnd, PlanDrawing, type Sketched } from "./PlanDrawing";
 import { CHOOSE, isPressed, type PlanTool } from "./tools";
+import {
+  useDocument,
+  beginGesture,
+  drag,
+  endGesture,
+  cancelGesture,
+  choose,
+  toggle,
+  useMany,
+  go,
+  useShot,
+  onShot,
+} from "../document";
+import { replaceMany, replaceElement } from "../document/elements";
 
 /** How near things are drawn to and taken up, window px; round measures, m. */
 const REACH = 9;
@@ -47,7 +58,7 @@ export function Plan({ tool, onTool }: PlanProps) {
   const fingers = useRef(new Map<number, Vec2>());
   const pinchedNow = useRef(false);
   const [tag, setTag] = useState<{ readonly at: Vec2; readonly text: string } | null>(null);
-  const { elements, shots, orientations } = useBoard((board) => board.scene);
+  const { elements, shots, orientations } = useDocument((document) => document.scene);
   const many = useMany();
   const chosen = many.length === 1 ? many[0] : undefined;
   const chosenIds = useMemo(() => new Set(many.map(({ id }) => id)), [many]);
@@ -61,7 +72,7 @@ export function Plan({ tool, onTool }: PlanProps) {
     const watch = new ResizeObserver(() => {
       const next = { width: element.clientWidth, height: element.clientHeight };
       setSize(next);
-      const { scene: now } = useBoard.getState();
+      const { scene: now } = useDocument.getState();
       // Skylines lie far away: the plan begins with what is near.
       const near = now.elements.filter((one) => !viewOfElement(one).far);
       const { x, y, width, height } = planBounds(

@@ -3,11 +3,11 @@ import type { Vec2 } from "@zanvo/core/geometry";
 import type { Scene } from "@zanvo/core/scene";
 import { shortMetres } from "@zanvo/core/units";
 import { outlineOf, type Element } from "@zanvo/core/world";
-import { useBoard, useShot } from "../board/board";
 import type { Camera, Size } from "../board/desk/camera";
 import { INK, viewOfElement, type PlanLook } from "../elements";
 import { useMeasures } from "../units";
 import { coneOf, handlesOf, onWindow } from "./plan";
+import { useDocument, useShot } from "../document";
 
 /** The gaze's arm on the plan, px. */
 const ARM = 64;
@@ -166,7 +166,7 @@ interface PlanDrawingProps {
 
 /** The world from above: things, eyes, what is being drawn, north and a scale. */
 export function PlanDrawing({ camera, size, chosen, sketched, hover, lasso }: PlanDrawingProps) {
-  const { elements, shots } = useBoard((board) => board.scene);
+  const { elements, shots } = useDocument((document) => document.scene);
   const one = chosen.size === 1 ? elements.find(({ id }) => chosen.has(id)) : undefined;
   return (
     <svg width={size.width} height={size.height} className="pointer-events-none absolute inset-0">

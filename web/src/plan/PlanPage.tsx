@@ -1,10 +1,8 @@
 import { useState } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
 import { Link, useParams } from "react-router";
-import { go, redo, undo, useBoard, useShot } from "../board/board";
-import { useCarrying } from "../board/carry";
+import { useCarrying } from "../document/carry";
 import { Conflict } from "../board/Conflict";
-import { deleteMany, duplicateMany, moveMany, useMany } from "../board/many";
 import { OnBoard } from "../board/OnBoard";
 import { ChosenFields } from "../board/panels/ChosenFields";
 import { SavingStatus, UndoRedo } from "../board/TopBar";
@@ -18,6 +16,8 @@ import { RepeatFields } from "./RepeatFields";
 import { RowFields } from "./RowFields";
 import { Things } from "./Things";
 import { CHOOSE, TOOLS, type PlanTool } from "./tools";
+import { useDocument, undo, redo, useMany, go, useShot } from "../document";
+import { moveMany, deleteMany, duplicateMany } from "../document/elements";
 
 /** The world from above beside the picture of the current shot. */
 export function PlanPage() {
@@ -31,9 +31,9 @@ export function PlanPage() {
 
 function World({ id }: { readonly id: string }) {
   const [tool, setTool] = useState<PlanTool>(CHOOSE);
-  const title = useBoard((board) => board.scene.title);
-  const shots = useBoard((board) => board.scene.shots);
-  const rows = useBoard((board) => board.scene.rows);
+  const title = useDocument((document) => document.scene.title);
+  const shots = useDocument((document) => document.scene.shots);
+  const rows = useDocument((document) => document.scene.rows);
   const shot = useShot();
   const many = useMany();
   const chosen = many.length === 1 ? many[0] : undefined;

@@ -2,8 +2,8 @@ import { useState } from "react";
 import { headingDirection } from "@zanvo/core/geometry";
 import { boxOf, moved, type Element } from "@zanvo/core/world";
 import { newId } from "../id";
-import { edit } from "../board/board";
 import { Button, Fold, NumberField } from "../ui";
+import { edit } from "../document";
 
 /** The chosen thing set up again and again along a line. */
 export function RepeatFields({ element }: { readonly element: Element }) {

@@ -1,9 +1,9 @@
 import { Dices } from "lucide-react";
 import { ROOFS, type Building, type RoofKind, type Row } from "@zanvo/core/world";
-import { edit } from "../board/board";
-import { replaceElement } from "../board/desk/blocks";
 import { Button, Check, NumberField } from "../ui";
 import { changeRow, reroll } from "./rows";
+import { edit } from "../document";
+import { replaceElement } from "../document/elements";
 
 /** The rule of the row that the chosen house was laid in. */
 export function RowFields({ row, house }: { readonly row: Row; readonly house: Building }) {

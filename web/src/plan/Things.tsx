@@ -2,9 +2,9 @@ import { ChevronRight, Eye, EyeOff, Lock, LockOpen } from "lucide-react";
 import { memo, useMemo, useState, type MouseEvent } from "react";
 import { byStreet, type Place, type Cluster } from "@zanvo/core/construct";
 import type { Element } from "@zanvo/core/world";
-import { useBoard } from "../board/board";
-import { choose, flagMany, toggle } from "../board/many";
 import { IconButton } from "../ui";
+import { useDocument, useSelection, choose, toggle } from "../document";
+import { flagMany } from "../document/elements";
 
 /** What is left of places where only things whose name has a word in it count, or whose street's or row's name has. */
 function holding(places: readonly Place[], word: string): readonly Place[] {
@@ -142,9 +142,9 @@ function Together({
 export function Things() {
   const [word, setWord] = useState("");
   // While something is dragged, the list stays as it was: only places change.
-  const elements = useBoard(({ scene, gesture }) => (gesture?.base ?? scene).elements);
-  const rows = useBoard((board) => board.scene.rows);
-  const [selected, also] = [useBoard((board) => board.selected), useBoard((board) => board.also)];
+  const elements = useDocument(({ scene, gesture }) => (gesture?.base ?? scene).elements);
+  const rows = useDocument((document) => document.scene.rows);
+  const [selected, also] = [useSelection((chosen) => chosen.selected), useSelection((chosen) => chosen.also)];
   const chosen = useMemo(() => new Set(selected === null ? [] : [selected, ...also]), [selected, also]);
   const places = useMemo(() => byStreet(elements, rows), [elements, rows]);
   const wanted = word.trim().toLowerCase();

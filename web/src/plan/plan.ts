@@ -5,8 +5,8 @@ import { unproject, viewOf } from "@zanvo/core/shot";
 import { validateElement, kindOf, placesOf, type Element, whyInvalid } from "@zanvo/core/world";
 import type { ElementTool } from "../elements";
 import { newId } from "../id";
-import { edit, freeName, go, useBoard } from "../board/board";
 import { toDesk, toWindow, type Camera } from "../board/desk/camera";
+import { useDocument, edit, choose, freeName } from "../document";
 
 /** Window px of a place of the world, north up; and back. */
 export const onWindow = (camera: Camera, [x, y]: Vec2): Vec2 => toWindow(camera, [x, -y]);
@@ -17,7 +17,7 @@ export function onPlan(camera: Camera, at: Vec2): Vec2 {
 
 /** Lays what is drawn with a tool and chooses it. @returns why it cannot be, or null */
 export function addDrawn(tool: ElementTool, places: readonly Vec2[], heading: number): Told | null {
-  const { elements } = useBoard.getState().scene;
+  const { elements } = useDocument.getState().scene;
   const drawn = tool.draw(places, heading);
   if (typeof drawn === "string") return drawn;
   const unnamed: Element = { ...drawn, id: newId(), name: "" };
@@ -25,7 +25,7 @@ export function addDrawn(tool: ElementTool, places: readonly Vec2[], heading: nu
   const invalid = validateElement(element);
   if (invalid) return whyInvalid(invalid);
   edit((scene) => void scene.elements.push(element));
-  go({ selected: element.id });
+  choose([element.id]);
   return null;
 }
 

@@ -4,9 +4,9 @@ import type { Vec2 } from "@zanvo/core/geometry";
 import type { Scene } from "@zanvo/core/scene";
 import { DEFAULT_ROW, fillRow, validateRow, type Building, type Row, whyInvalid } from "@zanvo/core/world";
 import { newId } from "../id";
-import { edit, freeName, go, useBoard } from "../board/board";
 import { newSeed } from "../seed";
 import { say } from "../ui";
+import { useDocument, edit, choose, chosenElements, freeName } from "../document";
 
 const houseOf =
   (row: string) =>
@@ -32,7 +32,7 @@ export const addLot = (corners: readonly Vec2[]): void =>
 
 /** Lays a row by rule, and chooses its first house. */
 function fill(word: string, where: Partial<Row>): void {
-  const { scene } = useBoard.getState();
+  const { scene } = useDocument.getState();
   const row: Row = { ...DEFAULT_ROW, id: newId(), name: freeName(word, scene.rows ?? []), seed: newSeed(), ...where };
   const invalid = validateRow(row);
   if (invalid) return say(whyInvalid(invalid));
@@ -44,7 +44,7 @@ function fill(word: string, where: Partial<Row>): void {
     next.rows = [...(next.rows ?? []), row];
     next.elements = elements;
   });
-  go({ selected: first.id });
+  choose([first.id]);
 }
 
 /** Changes a row's rule, and builds it anew. */
@@ -58,9 +58,14 @@ export function changeRow(id: string, change: Partial<Row>): void {
     scene.rows[at] = row;
     scene.elements = rebuild(row, scene.elements as Scene["elements"]);
   }, `row ${id}`);
-  const { scene, selected } = useBoard.getState();
-  if (!scene.elements.some((element) => element.id === selected))
-    go({ selected: scene.elements.find(houseOf(id))?.id ?? null });
+  const { elements } = useDocument.getState().scene;
+  if (chosenElements().length === 0)
+    choose(
+      elements
+        .filter(houseOf(id))
+        .slice(0, 1)
+        .map((house) => house.id),
+    );
 }
 
 /** Rolls a row again: other houses by the same rule, around those that are kept. */

@@ -3,10 +3,10 @@ import { useMemo } from "react";
 import { useNavigate } from "react-router";
 import { recoverBow, type RecoveredBow } from "@zanvo/core/recover";
 import type { Reference } from "@zanvo/core/scene";
-import { edit } from "../board/board";
 import { Button, Fold, IconButton, Working, useWork } from "../ui";
 import { BOWED, onReference, type Tracing } from "./tracing";
 import { undistortReference } from "./warp";
+import { edit } from "../document";
 
 const px = (value: number): string => `${value.toFixed(1)} px`;
 

@@ -1,9 +1,9 @@
 import type { Misdrawn } from "@zanvo/core/recover";
 import type { Reference } from "@zanvo/core/scene";
-import { edit } from "../board/board";
 import { Check, Fold, NumberField } from "../ui";
 import { useMeasures } from "../units";
 import { onReference } from "./tracing";
+import { edit } from "../document";
 
 /** How wide a drawing is taken to be before one says so, mm. */
 const WIDE = 297;

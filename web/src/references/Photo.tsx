@@ -3,7 +3,6 @@ import { shareAt, type Misdrawn } from "@zanvo/core/recover";
 import { fromStretch, type Vec2 } from "@zanvo/core/geometry";
 import type { Reference } from "@zanvo/core/scene";
 import { referencePath } from "../api";
-import { beginGesture, cancelGesture, endGesture } from "../board/board";
 import { fit, pan, toDesk, toWindow, zoom, type Camera, type Size } from "../board/desk/camera";
 import { Button } from "../ui";
 import { useArrival } from "./arrivals";
@@ -26,6 +25,7 @@ import {
   WALLS,
   type Tracing,
 } from "./tracing";
+import { beginGesture, endGesture, cancelGesture } from "../document";
 
 interface PhotoProps {
   readonly sceneId: string;

@@ -1,7 +1,6 @@
 import { useEffect, useMemo, useState } from "react";
 import { Link, useParams } from "react-router";
 import { useHotkeys } from "react-hotkeys-hook";
-import { redo, undo, useBoard } from "../board/board";
 import { Conflict } from "../board/Conflict";
 import { OnBoard } from "../board/OnBoard";
 import { SavingStatus, UndoRedo } from "../board/TopBar";
@@ -18,6 +17,7 @@ import { SetsPanel } from "./SetsPanel";
 import { ViewPanel } from "./ViewPanel";
 import { WallsPanel } from "./WallsPanel";
 import type { Tracing } from "./tracing";
+import { useDocument, undo, redo } from "../document";
 
 /** The bench where a picture's edges are traced, and its view is taken. */
 export function ReferencePage() {
@@ -30,7 +30,7 @@ export function ReferencePage() {
 }
 
 function Bench({ id, referenceId }: { readonly id: string; readonly referenceId: string }) {
-  const reference = useBoard((board) => board.scene.references?.find((one) => one.id === referenceId));
+  const reference = useDocument((document) => document.scene.references?.find((one) => one.id === referenceId));
   const [tracing, setTracing] = useState<Tracing>({ set: reference?.sets[0]?.id ?? "", edge: null });
   const [fade, setFade] = useState(1);
   const [snap, setSnap] = useState(true);

@@ -5,8 +5,8 @@ import type { Reference, TracedSet } from "@zanvo/core/scene";
 import { edgesOf, ellipseOf, pointOf } from "@zanvo/core/recover";
 import { newId } from "../id";
 import { Button, IconButton } from "../ui";
-import { edit, freeName } from "../board/board";
 import { lookOf, onReference, putAside, removeEdge, type Tracing } from "./tracing";
+import { edit, freeName } from "../document";
 
 const ROLES: Readonly<Record<TracedSet["role"], string>> = {
   left: "to the left point",

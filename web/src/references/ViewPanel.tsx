@@ -6,9 +6,9 @@ import type { Reference } from "@zanvo/core/scene";
 import { degree } from "@zanvo/core/slip";
 import { newId } from "../id";
 import { Button, Check, NumberField, say, Working, useWork } from "../ui";
-import { currentShot, edit, go, useBoard } from "../board/board";
 import { HORIZON, onReference, type Tracing } from "./tracing";
 import { straightenReference } from "./warp";
+import { useDocument, edit, go, currentShot } from "../document";
 
 /** Lenses that differ by more than this (ratio) from what the camera noted are worth a word. */
 const DISAGREEMENT = 1.15;
@@ -25,7 +25,7 @@ export function ViewPanel({
   readonly tracing: Tracing;
   readonly onTracing: (next: Tracing) => void;
 }) {
-  const orientations = useBoard((board) => board.scene.orientations);
+  const orientations = useDocument((document) => document.scene.orientations);
   const navigate = useNavigate();
   const { busy, run, stop } = useWork();
   const found = useMemo(() => {
@@ -63,9 +63,8 @@ export function ViewPanel({
     onTracing({ set: on ? HORIZON : (reference.sets[0]?.id ?? ""), edge: on ? 0 : null });
   };
   const make = () => {
-    const board = useBoard.getState();
     try {
-      const base = currentShot(board);
+      const base = currentShot();
       const shot = { ...shotFrom(base, main, reference), id: newId(), name: reference.name };
       const blocks = raised > 0 ? blocksOf(reference, shot, orientations, newId) : [];
       edit((scene) => {

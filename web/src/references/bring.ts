@@ -2,10 +2,10 @@ import { toldBy } from "@zanvo/core/problem";
 import type { Reference } from "@zanvo/core/scene";
 import { newId } from "../id";
 import { takeIn } from "../api";
-import { edit } from "../board/board";
 import { pickFile } from "../files";
 import { say } from "../ui";
 import { tellArrival } from "./arrivals";
+import { edit } from "../document";
 
 /** The sets that a fresh reference has: the streets to both sides, and uprights. */
 const SETS: Reference["sets"] = [

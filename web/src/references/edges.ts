@@ -6,11 +6,11 @@ import type { Settled } from "@zanvo/core/recover";
 import type { Reference, TracedSet } from "@zanvo/core/scene";
 import { newId } from "../id";
 import { fetchReference } from "../api";
-import { edit } from "../board/board";
 import { say } from "../ui";
 import { steady, type Steady } from "../worker";
 import type { EdgesWorker, Found } from "./edges.worker";
 import { onReference } from "./tracing";
+import { edit } from "../document";
 
 /** A worker that has a reference's picture; `end` is to be called when it is no longer wanted. */
 interface EdgeFinder {

@@ -4,7 +4,7 @@ import { fromStretch, type Vec2 } from "@zanvo/core/geometry";
 import type { HeightLine } from "@zanvo/core/recover";
 import type { Edge, Reference, TracedSet, Wall } from "@zanvo/core/scene";
 import { newId } from "../id";
-import { drag, edit, freeName, type Recipe } from "../board/board";
+import { edit, drag, freeName, type Recipe } from "../document";
 
 /** Which set is traced into, and which of its edges is chosen. */
 export interface Tracing {

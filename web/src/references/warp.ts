@@ -14,10 +14,10 @@ import { toldBy } from "@zanvo/core/problem";
 import type { Reference } from "@zanvo/core/scene";
 import { newId } from "../id";
 import { fetchReference, takeIn } from "../api";
-import { edit } from "../board/board";
 import { say } from "../ui";
 import { steady } from "../worker";
 import type { WarpWorker } from "./warp.worker";
+import { edit } from "../document";
 
 /** Works on a reference's picture in a worker of its own, which a signal ends. */
 async function worked<T>(

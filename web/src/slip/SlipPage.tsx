@@ -5,7 +5,7 @@ import useSWR from "swr";
 import { fileName } from "@zanvo/core/scene";
 import { CAUTIONS, degree, setUpOf, slipOf, slipText } from "@zanvo/core/slip";
 import { mm, sentence, sizeInMm } from "@zanvo/core/units";
-import { copyText } from "../clipboard";
+import { copyText } from "../document/clipboard";
 import { openScene, slipPath, type Opened } from "../api";
 import { Button, say } from "../ui";
 import { useMeasures, useUnits } from "../units";

@@ -4,12 +4,12 @@ import { viewOf } from "@zanvo/core/shot";
 import { fromEdge } from "@zanvo/core/slip";
 import { byCompass, pickedArcs, pinsOf } from "@zanvo/core/vanishing";
 import { mm, sentence } from "@zanvo/core/units";
-import { currentShot, drag, edit, onShot, useBoard, useShot } from "../board";
 import { Handle } from "./Handle";
+import { useDocument, edit, drag, currentShot, useShot, onShot } from "../../document";
 
 /** The places that picked lines pass, to be dragged: each says its compass foot and opening. */
 export function ArcHandles() {
-  const orientations = useBoard((board) => board.scene.orientations);
+  const orientations = useDocument((document) => document.scene.orientations);
   const shot = useShot();
   if (showOf(shot).compass === 0 || !byCompass(viewOf(shot))) return null;
   return shot.arcs?.map(({ pin, through: { x, y } }, i) => {
@@ -27,7 +27,7 @@ export function ArcHandles() {
         className="cursor-move"
         onDrag={(to) => {
           drag(put(to));
-          const now = currentShot(useBoard.getState());
+          const now = currentShot();
           const arc = pickedArcs(viewOf(now), pinsOf(orientations, now), now.arcs).find(({ at }) => at === i)?.arc;
           return arc?.foot
             ? sentence`opening ${mm(arc.radius)}, foot ${fromEdge(now.sheet, ...arc.foot)}`

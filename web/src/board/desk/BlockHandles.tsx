@@ -4,10 +4,10 @@ import { add, scale, type Vec2, type Vec3 } from "@zanvo/core/geometry";
 import { project, viewOf } from "@zanvo/core/shot";
 import { blockAxes, blockCorner, resizeBlock, type Block } from "@zanvo/core/world";
 import { metres, mm, sentence, shortMetres } from "@zanvo/core/units";
-import { drag, edit, useShot } from "../board";
 import { Handle } from "./Handle";
-import { replaceElement } from "./blocks";
 import { LEAST } from "./raise";
+import { edit, drag, useShot } from "../../document";
+import { replaceElement } from "../../document/elements";
 
 type Dimension = "length" | "width" | "height";
 

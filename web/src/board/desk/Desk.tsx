@@ -5,10 +5,8 @@ import { horizon, isLevel, lineIn, pinsOf } from "@zanvo/core/vanishing";
 import { CREASE, HIDDEN, INTERSECTION, OUTLINE } from "@zanvo/core/visibility";
 import { Canvas, Layers } from "../../canvas";
 import { useMeasures } from "../../units";
-import { useBoard, useShot } from "../board";
 import { ArcHandles } from "./ArcHandles";
 import { BlockHandles } from "./BlockHandles";
-import { useChosen } from "./blocks";
 import { toWindow, wholeDesk } from "./camera";
 import { frame, setDeskElement, setRaising, setSix, startLooking, useDesk } from "./desk";
 import { FrameHandles } from "./FrameHandles";
@@ -31,6 +29,7 @@ import { useLayers } from "./useLayers";
 import { usePictureDrop } from "./usePictureDrop";
 import { useSeen } from "./useSeen";
 import { useSolids } from "./useSolids";
+import { useDocument, useChosen, useView, useShot } from "../../document";
 
 /** What goes on beyond the sheet is drawn this far around it, mm. */
 const AROUND = { x: -5000, y: -5000, width: 12000, height: 12000 };
@@ -44,9 +43,9 @@ const mark = (id: string, strokes: Shapes, width = 0.45, dash: readonly number[]
 
 /** The desk: the sheet with its drawing, the pins around it, the rulers, and the hand that works on it. */
 export function Desk() {
-  const id = useBoard((board) => board.id);
-  const scene = useBoard((board) => board.scene);
-  const stage = useBoard((board) => board.stage);
+  const id = useDocument((document) => document.id);
+  const scene = useDocument((document) => document.scene);
+  const stage = useView((view) => view.stage);
   const shot = useShot();
   const chosen = useChosen();
   const { size, camera, framing, tag, raising, foot, third, place } = useDesk();

@@ -1,8 +1,8 @@
 import { headPath, placedPins, setStyle } from "@zanvo/core/drawing";
 import { pinsOf } from "@zanvo/core/vanishing";
-import { useBoard, useShot } from "../board";
 import { toDesk, wholeDesk } from "./camera";
 import { toggleFraming, useDesk } from "./desk";
+import { useDocument, useShot } from "../../document";
 
 /** The map is at most this tall, in px. */
 const TALL = 40;
@@ -11,7 +11,7 @@ const TALL = 40;
  * A small map of the desk: where the far pins are, and what of it is in the window. Pressed, the whole desk is shown.
  */
 export function DeskMap() {
-  const orientations = useBoard((board) => board.scene.orientations);
+  const orientations = useDocument((document) => document.scene.orientations);
   const shot = useShot();
   const { camera, size } = useDesk();
   const pins = placedPins(pinsOf(orientations, shot));

@@ -1,9 +1,9 @@
 import type { Vec2 } from "@zanvo/core/geometry";
 import type { Shot } from "@zanvo/core/scene";
 import { mm, sentence } from "@zanvo/core/units";
-import { drag, edit, onShot, useShot } from "../board";
 import { Handle } from "./Handle";
 import { useOtherPanels } from "./OtherPanels";
+import { edit, drag, useShot, onShot } from "../../document";
 
 const SIDES = ["left", "right", "top", "bottom"] as const;
 type Side = (typeof SIDES)[number];

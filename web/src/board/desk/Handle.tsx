@@ -2,11 +2,11 @@ import { useRef, type KeyboardEvent, type ReactNode } from "react";
 import type { Vec2 } from "@zanvo/core/geometry";
 import { toldBy } from "@zanvo/core/problem";
 import { type Told } from "@zanvo/core/units";
-import { beginGesture, cancelGesture, endGesture } from "../board";
 import { useMeasures } from "../../units";
 import { toWindow } from "./camera";
 import { showTag, useDesk } from "./desk";
 import { useDrag } from "./useDrag";
+import { beginGesture, endGesture, cancelGesture } from "../../document";
 
 /** Arrow keys move a thing by this much on paper, in mm; with Shift by ten times as much. */
 const NUDGE = 0.5;

@@ -2,8 +2,8 @@ import type { Vec2 } from "@zanvo/core/geometry";
 import { viewOf } from "@zanvo/core/shot";
 import { heightAt, horizon, shiftHorizon } from "@zanvo/core/vanishing";
 import { mm, sentence } from "@zanvo/core/units";
-import { drag, edit, onShot, useShot } from "../board";
 import { Handle } from "./Handle";
+import { edit, drag, useShot, onShot } from "../../document";
 
 /** The two ends of the horizon on the panel's sides: dragged, the eye level moves up or down the sheet. */
 export function HorizonHandles() {

@@ -1,8 +1,8 @@
 import { useCallback, useMemo } from "react";
 import { pinsOf } from "@zanvo/core/vanishing";
 import { usePainter } from "../../canvas";
-import { useBoard, useShot } from "../board";
 import { ORDER } from "./order";
+import { useDocument, useShot } from "../../document";
 
 /** As far as the shade reaches, mm. */
 const FAR = 1e5;
@@ -12,7 +12,7 @@ const FAR = 1e5;
  * circle over the stretch between them.
  */
 export function Impossible() {
-  const orientations = useBoard((board) => board.scene.orientations);
+  const orientations = useDocument((document) => document.scene.orientations);
   const shot = useShot();
   const [left, right] = useMemo(
     () => pinsOf(orientations.slice(0, 1), shot).map((pin) => pin.point.at),

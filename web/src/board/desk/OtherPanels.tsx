@@ -5,7 +5,6 @@ import { viewOf } from "@zanvo/core/shot";
 import { within } from "@zanvo/core/vanishing";
 import type { Element } from "@zanvo/core/world";
 import { Layers } from "../../canvas";
-import { go, useBoard, useShot } from "../board";
 import { toWindow } from "./camera";
 import { useDesk } from "./desk";
 import { ORDER } from "./order";
@@ -13,6 +12,7 @@ import { PinHead } from "./PinHead";
 import { shownPins } from "./sets";
 import { useLayers } from "./useLayers";
 import { useSeen } from "./useSeen";
+import { useDocument, go, useShot } from "../../document";
 
 /** How strongly the panels that are not being worked on are drawn. */
 const RESTING = 0.6;
@@ -20,7 +20,7 @@ const WITH_GRIDS = ["bundles", ...PICTURE_LAYERS];
 
 /** The other panels of the page that lies on the desk. */
 export function useOtherPanels(): readonly Shot[] {
-  const scene = useBoard((board) => board.scene);
+  const scene = useDocument((document) => document.scene);
   const shot = useShot();
   return useMemo(() => pageOf(scene, shot).filter(({ id }) => id !== shot.id), [scene, shot]);
 }
@@ -33,7 +33,7 @@ const backToBack = (a: Shot, b: Shot): boolean => a.backOf === b.id || b.backOf 
  * disc.
  */
 export function OtherPanel({ shot, elements }: { readonly shot: Shot; readonly elements: readonly Element[] }) {
-  const orientations = useBoard((board) => board.scene.orientations);
+  const orientations = useDocument((document) => document.scene.orientations);
   const other = backToBack(useShot(), shot);
   const seen = useSeen(elements, shot.eye.x, shot.eye.y, shot.eye.z);
   const shown = useMemo(() => ({ pins: shownPins(orientations, shot) }), [orientations, shot]);
@@ -71,7 +71,7 @@ export function useBothDiscs(): boolean {
 /** The heads of the pins that stand on the other disc of a world. */
 export function OtherDiscPins() {
   const camera = useDesk((desk) => desk.camera);
-  const orientations = useBoard((board) => board.scene.orientations);
+  const orientations = useDocument((document) => document.scene.orientations);
   const shot = useShot();
   return useOtherPanels()
     .filter((other) => backToBack(shot, other))

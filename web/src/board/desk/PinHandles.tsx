@@ -7,7 +7,6 @@ import { degree, pinPlace } from "@zanvo/core/slip";
 import { movePin, pinsOf, slopeTo, within, type Pin } from "@zanvo/core/vanishing";
 import { mm, sentence } from "@zanvo/core/units";
 import { say } from "../../ui";
-import { currentShot, drag, edit, onShot, useBoard, useShot, type Recipe } from "../board";
 import { inWords } from "../../units";
 import { Handle } from "./Handle";
 import { toWindow } from "./camera";
@@ -15,6 +14,7 @@ import { useDesk } from "./desk";
 import { useBothDiscs } from "./OtherPanels";
 import { PinHead } from "./PinHead";
 import { useShownPins } from "./sets";
+import { useDocument, edit, drag, useView, currentShot, useShot, onShot, type Recipe } from "../../document";
 
 const ARROWS = { left: "←", right: "→", top: "↑", bottom: "↓" } as const;
 
@@ -23,8 +23,8 @@ const PLUMB = 4;
 
 /** The pins of the current shot, to be dragged. */
 export function PinHandles({ movable }: { readonly movable: boolean }) {
-  const orientations = useBoard((board) => board.scene.orientations);
-  const keep = useBoard((board) => board.keep);
+  const orientations = useDocument((document) => document.scene.orientations);
+  const keep = useView((view) => view.keep);
   const shot = useShot();
   const camera = useDesk((desk) => desk.camera);
   const [main] = orientations;
@@ -107,7 +107,7 @@ function TurningHandle({ pin, at }: { readonly pin: Pin; readonly at: Vec2 }) {
       onDrag={(to) => {
         taken.current ??= pin.direction;
         drag(put(to));
-        const { gaze } = currentShot(useBoard.getState());
+        const { gaze } = currentShot();
         return `heading ${degree(gaze.heading)}, look up ${degree(gaze.pitch)}`;
       }}
       onDone={() => {
@@ -167,7 +167,7 @@ function SlopeHandle({
 
 /** Where the third point was left in an impossible place, the nearest possible one is offered. */
 function offerNearest(main: Orientation, wanted: Vec2): void {
-  const shot = currentShot(useBoard.getState());
+  const shot = currentShot();
   const [left, right, third] = pinsOf([main], shot).map((pin) => pin.point.at);
   if (!left || !right || (third && distance2(third, wanted) < 0.5)) return;
   const near = nearestAcute(left, right, wanted);

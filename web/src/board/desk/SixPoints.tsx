@@ -16,9 +16,9 @@ import {
   viewOf,
 } from "@zanvo/core/shot";
 import { toldBy } from "@zanvo/core/problem";
-import { useBoard, useShot } from "../board";
 import { toWindow } from "./camera";
 import { deskPoint, placeSix, showTag, useDesk, windowPoint } from "./desk";
+import { useDocument, useShot } from "../../document";
 
 const STYLE = { stroke: "#c8401f", width: 0.35, dash: [4, 1.5], opacity: 1 } as const;
 
@@ -26,7 +26,7 @@ const STYLE = { stroke: "#c8401f", width: 0.35, dash: [4, 1.5], opacity: 1 } as 
 function usePoints(): readonly Vec3[] {
   const six = useDesk((desk) => desk.six);
   const hand = useDesk((desk) => desk.pointer);
-  const orientations = useBoard((board) => board.scene.orientations);
+  const orientations = useDocument((document) => document.scene.orientations);
   const shot = useShot();
   return useMemo(() => {
     const [main] = orientations;

@@ -1,8 +1,8 @@
 import { fromEdge } from "@zanvo/core/slip";
 import type { Vec2 } from "@zanvo/core/geometry";
 import { sentence } from "@zanvo/core/units";
-import { drag, edit, onShot, useShot } from "../board";
 import { Handle } from "./Handle";
+import { edit, drag, useShot, onShot } from "../../document";
 
 const KEYS = ["left", "right", "third"] as const;
 

@@ -1,8 +1,8 @@
 import { contains, degrees } from "@zanvo/core/geometry";
 import { degree } from "@zanvo/core/slip";
 import { toEye, unproject, viewOf } from "@zanvo/core/shot";
-import { useShot } from "../board";
 import { useDesk } from "./desk";
+import { useShot } from "../../document";
 
 /** How far the pointer is off the gaze, and how much longer and wider things are drawn there than in the middle. */
 export function Stretch() {

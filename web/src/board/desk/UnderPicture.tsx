@@ -5,8 +5,8 @@ import { useArrival } from "../../references/arrivals";
 import { bringAgain } from "../../references/bring";
 import { usePainter } from "../../canvas";
 import { Button } from "../../ui";
-import { useBoard } from "../board";
 import { ORDER } from "./order";
+import { useDocument } from "../../document";
 
 interface Under {
   readonly reference: Reference | undefined;
@@ -18,7 +18,7 @@ interface Under {
 
 /** The picture that lies under a shot's drawing. */
 export function useUnderPicture(sceneId: string, { under }: Shot): Under {
-  const reference = useBoard((board) => board.scene.references?.find(({ id }) => id === under?.reference));
+  const reference = useDocument((document) => document.scene.references?.find(({ id }) => id === under?.reference));
   const picture = reference?.picture;
   const arrival = useArrival(picture);
   const [loaded, setLoaded] = useState<{ readonly picture: string; readonly image: HTMLImageElement | null } | null>(

@@ -3,17 +3,8 @@ import { footAt, nearCorner } from "@zanvo/core/construct";
 import { dot, sub, type Vec2 } from "@zanvo/core/geometry";
 import type { Shot } from "@zanvo/core/scene";
 import { project, viewOf, type View } from "@zanvo/core/shot";
-import { blockAxes, blockCorner, boxOf, moved, stands, type Block, type Element } from "@zanvo/core/world";
-import { newId } from "../../id";
-import { edit, go, useBoard, type Recipe } from "../board";
-
-/** A recipe that puts an element in the place of the one with its id. */
-export const replaceElement =
-  (element: Element): Recipe =>
-  (scene) => {
-    const at = scene.elements.findIndex((one) => one.id === element.id);
-    if (at >= 0) scene.elements[at] = element;
-  };
+import { blockCorner, boxOf, moved, stands, type Block, type Element } from "@zanvo/core/world";
+import { useChosen } from "../../document";
 
 /** What a foot on the ground may be drawn to: the blocks that stand for what stands there. */
 export const standingOf = (elements: readonly Element[]): Block[] =>
@@ -37,26 +28,6 @@ export function moveElement(view: View, element: Element, others: readonly Eleme
   );
 }
 
-/** Puts a copy beside an element, touching it along its length, and chooses it. */
-export function duplicateElement(element: Element): void {
-  const box = boxOf(element);
-  const [l] = blockAxes(box);
-  const copy: Element = {
-    ...moved(element, l[0] * box.length, l[1] * box.length),
-    id: newId(),
-    name: `${element.name} (copy)`.slice(0, 200),
-  };
-  edit((scene) => void scene.elements.push(copy));
-  go({ selected: copy.id });
-}
-
-export function deleteElement(id: string): void {
-  edit((scene) => {
-    scene.elements = scene.elements.filter((one) => one.id !== id);
-  });
-  go({ selected: null });
-}
-
 /** The block whose near corner stands nearest before the eye of a shot, if any does. */
 export function nearestBlock(elements: readonly Element[], shot: Shot): Block | undefined {
   const view = viewOf(shot);
@@ -64,10 +35,6 @@ export function nearestBlock(elements: readonly Element[], shot: Shot): Block | 
   const ahead = standingOf(elements).filter((block) => depth(block) > 0.1);
   return ahead.length ? ahead.reduce((near, block) => (depth(block) < depth(near) ? block : near)) : undefined;
 }
-
-/** The chosen element, if one is chosen. */
-export const useChosen = (): Element | undefined =>
-  useBoard(({ scene, selected }) => scene.elements.find((one) => one.id === selected));
 
 /** The block that stands for the chosen element. */
 export function useChosenBox(): Block | undefined {

@@ -7,9 +7,9 @@ import { nearestNames, slidTo, toEye, unproject, viewOf, withSix, type SixNames 
 import { pinsOf } from "@zanvo/core/vanishing";
 import { type Told } from "@zanvo/core/units";
 import { newId } from "../../id";
-import { currentShot, edit, freeName, go, onShot, useBoard } from "../board";
 import { fit, toDesk, wholeDesk, type Camera, type Size } from "./camera";
 import { advance, lacking, typed, type Raising } from "./raise";
+import { useDocument, edit, choose, currentShot, onShot, freeName } from "../../document";
 
 /** A measure shown where the hand is. */
 export interface Tag {
@@ -78,12 +78,11 @@ export const deskPoint = (event: { readonly clientX: number; readonly clientY: n
 
 /** Fits the sheet or the whole desk into the window. */
 export function frame(framing: "sheet" | "desk", size = get().size): void {
-  const board = useBoard.getState();
-  const shot = currentShot(board);
+  const shot = currentShot();
   const rect =
     framing === "sheet"
       ? { x: 0, y: 0, ...shot.sheet }
-      : wholeDesk(shot.sheet, deskPlaces(shot, pinsOf(board.scene.orientations, shot), viewOf(shot)));
+      : wholeDesk(shot.sheet, deskPlaces(shot, pinsOf(useDocument.getState().scene.orientations, shot), viewOf(shot)));
   if (size.width > 0)
     set({ size, framing, camera: framing === "sheet" ? fit(rect, size, 8, true) : fit(rect, size, 24) });
 }
@@ -108,7 +107,7 @@ export const look = (camera: Camera): void => set({ camera, framing: "free" });
 export const showTag = (tag: Tag | null): void => set({ tag });
 
 /** The view of the current shot. */
-export const currentView = () => viewOf(currentShot(useBoard.getState()));
+export const currentView = () => viewOf(currentShot());
 
 export const setRaising = (raising: Raising | null): void => set({ raising, tag: null, foot: null });
 
@@ -125,9 +124,9 @@ export function takeMeasure(metres?: number): Told | null {
   if ("step" in next) set({ raising: next, tag: null });
   else {
     const id = newId();
-    const { elements } = useBoard.getState().scene;
+    const { elements } = useDocument.getState().scene;
     edit((scene) => void scene.elements.push({ ...next, id, name: freeName("Building", elements) }));
-    go({ selected: id });
+    choose([id]);
     setRaising(null);
   }
   return null;
@@ -141,12 +140,8 @@ export const setSix = (six: Six | null): void => set({ six, tag: null });
  */
 export function placeSix(at: Vec2): void {
   const { six } = get();
-  const {
-    scene: {
-      orientations: [main],
-    },
-  } = useBoard.getState();
-  const shot = currentShot(useBoard.getState());
+  const [main] = useDocument.getState().scene.orientations;
+  const shot = currentShot();
   if (six?.step === "first") {
     const view = viewOf(shot);
     setSix({ step: "second", first: toEye(view, unproject(view, at)) });

@@ -2,8 +2,8 @@ import { useMemo } from "react";
 import { bundleOf, type Orientation, type Shot } from "@zanvo/core/scene";
 import { alongside, pinsOf, type Pin } from "@zanvo/core/vanishing";
 import type { Block } from "@zanvo/core/world";
-import { useBoard, useShot } from "../board";
 import { useChosenBox } from "./blocks";
+import { useDocument, useView, useShot } from "../../document";
 
 /**
  * The pins that are shown: none that was put aside, and, where it is wished, only those of one building and the
@@ -19,8 +19,8 @@ export function shownPins(orientations: readonly Orientation[], shot: Shot, only
 
 /** The pins that are shown on the desk now. */
 export function useShownPins(): readonly Pin[] {
-  const orientations = useBoard((board) => board.scene.orientations);
-  const sets = useBoard((board) => board.sets);
+  const orientations = useDocument((document) => document.scene.orientations);
+  const sets = useView((view) => view.sets);
   const shot = useShot();
   const chosen = useChosenBox();
   const only = sets === "chosen" ? chosen : undefined;

@@ -2,13 +2,23 @@ import { useEffect, useRef, useState, type PointerEvent, type RefObject } from "
 import { footAt } from "@zanvo/core/construct";
 import { contains, type Vec2 } from "@zanvo/core/geometry";
 import { metres, mm, sentence } from "@zanvo/core/units";
-import { beginGesture, cancelGesture, currentShot, drag, endGesture, go, useBoard } from "../board";
-import { moveElement, replaceElement, standingOf } from "./blocks";
+import { moveElement, standingOf } from "./blocks";
 import { pan, pinched, wheeled } from "./camera";
 import { currentView, deskPoint, look, setRaising, showTag, takeMeasure, useDesk, windowPoint } from "./desk";
 import { solids, solidsNow } from "./useSolids";
 import { begin, onPaper, reach } from "./raise";
 import { useDrag, type DragPoint } from "./useDrag";
+import {
+  useDocument,
+  beginGesture,
+  drag,
+  endGesture,
+  cancelGesture,
+  choose,
+  useView,
+  currentShot,
+} from "../../document";
+import { replaceElement } from "../../document/elements";
 
 /** How near to a corner or a street line a foot is drawn to it, in window px. */
 const REACH = 9;
@@ -23,8 +33,8 @@ type Doing =
 
 /** What the hand does on the desk itself: raising, choosing and moving buildings, panning and zooming. */
 export function useHand(holder: RefObject<HTMLDivElement | null>) {
-  const stage = useBoard((board) => board.stage);
-  const tool = useBoard((board) => board.tool);
+  const stage = useView((view) => view.stage);
+  const tool = useView((view) => view.tool);
   const space = useSpace(holder);
   const fingers = useRef(new Map<number, Vec2>());
   const doing = useRef<Doing>({ what: "nothing" });
@@ -102,10 +112,13 @@ export function useHand(holder: RefObject<HTMLDivElement | null>) {
   };
 }
 
+const chooseOne = (id: string | null): void => choose(id === null ? [] : [id]);
+
 /** What a press begins: panning, a building or its next measure, or moving one. */
 function begun({ at, window, alt }: DragPoint, panning: boolean): Doing {
-  const { stage, tool, scene } = useBoard.getState();
-  const shot = currentShot({ scene, shotId: useBoard.getState().shotId });
+  const { stage, tool } = useView.getState();
+  const { scene } = useDocument.getState();
+  const shot = currentShot();
   if (panning || stage !== "masses") return { what: "pan", last: window };
   const view = currentView();
   if (tool === "raise") {
@@ -125,13 +138,11 @@ function begun({ at, window, alt }: DragPoint, panning: boolean): Doing {
   const choosing = solidsNow();
   if (!choosing) {
     // The first press right after coming here: it chooses as soon as it can.
-    void solids().then(({ pick }) =>
-      go({ selected: contains(shot.frame, at) ? pick(view, scene.elements, at) : null }),
-    );
+    void solids().then(({ pick }) => chooseOne(contains(shot.frame, at) ? pick(view, scene.elements, at) : null));
     return { what: "nothing" };
   }
   const id = contains(shot.frame, at) ? choosing.pick(view, scene.elements, at) : null;
-  go({ selected: id });
+  chooseOne(id);
   if (!id || scene.elements.find((one) => one.id === id)?.locked) return { what: "pan", last: window };
   beginGesture();
   return { what: "move", id };
@@ -155,7 +166,7 @@ function drawOut({ at, window }: DragPoint): void {
 }
 
 function moveChosen(id: string, { at, from, window, alt }: DragPoint): void {
-  const { gesture, scene } = useBoard.getState();
+  const { gesture, scene } = useDocument.getState();
   const before = (gesture?.base ?? scene).elements;
   const element = before.find((one) => one.id === id);
   const moved =
@@ -180,13 +191,14 @@ function moveChosen(id: string, { at, from, window, alt }: DragPoint): void {
 
 /** What is shown before a press: where a foot would be drawn to, or how far the next measure has come. */
 function hover(event: PointerEvent): void {
-  const { stage, tool, scene } = useBoard.getState();
+  const { stage, tool } = useView.getState();
+  const { scene } = useDocument.getState();
   if (stage !== "masses" || tool !== "raise") return;
   const { raising } = useDesk.getState();
   const at = deskPoint(event);
   if (raising) drawOut({ at, from: at, window: windowPoint(event), alt: event.altKey });
   else {
-    const foot = contains(currentShot(useBoard.getState()).frame, at)
+    const foot = contains(currentShot().frame, at)
       ? footAt(currentView(), standingOf(scene.elements), at, reachMm(event.altKey))
       : null;
     useDesk.setState({

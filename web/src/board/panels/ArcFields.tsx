@@ -5,14 +5,14 @@ import { arcTold } from "@zanvo/core/slip";
 import { pickedArcs, pinsOf } from "@zanvo/core/vanishing";
 import { useMeasures } from "../../units";
 import { Button, IconButton } from "../../ui";
-import { edit, onShot, useBoard } from "../board";
+import { useDocument, edit, onShot } from "../../document";
 
 const withArcs = (change: (arcs: readonly PickedArc[]) => PickedArc[]) =>
   onShot((before) => ({ ...before, arcs: change(before.arcs ?? []) }));
 
 /** Lines that one wants to draw by compass: the point each runs to, and foot and opening for it. */
 export function ArcFields({ shot }: { readonly shot: Shot }) {
-  const orientations = useBoard((board) => board.scene.orientations);
+  const orientations = useDocument((document) => document.scene.orientations);
   const measures = useMeasures();
   const pins = pinsOf(orientations, shot).filter(({ opposite }) => !opposite);
   const view = viewOf(shot);

@@ -2,12 +2,12 @@ import { useMemo, useState } from "react";
 import { fileName } from "@zanvo/core/scene";
 import { blankGrids } from "@zanvo/core/shot";
 import { Button, Fold, NumberField } from "../../ui";
-import { useBoard, useShot } from "../board";
 import { PrintProgress, usePrint } from "./usePrint";
+import { useDocument, useShot } from "../../document";
 
 /** Curved grids without anything in them, on this sheet and in this panel, to be printed and drawn over. */
 export function BlankGrids() {
-  const title = useBoard((board) => board.scene.title);
+  const title = useDocument((document) => document.scene.title);
   const shot = useShot();
   const [dpi, setDpi] = useState(150);
   const { working, print, stop } = usePrint();

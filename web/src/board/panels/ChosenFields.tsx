@@ -2,8 +2,8 @@ import { Copy, Trash2 } from "lucide-react";
 import type { Element } from "@zanvo/core/world";
 import { viewOfElement, type Change } from "../../elements";
 import { Button } from "../../ui";
-import { edit } from "../board";
-import { deleteElement, duplicateElement, replaceElement } from "../desk/blocks";
+import { edit } from "../../document";
+import { replaceElement, deleteMany, duplicateElement } from "../../document/elements";
 
 /** Name and measures of the chosen building, whatever its kind. */
 export function ChosenFields({ element }: { readonly element: Element }) {
@@ -25,7 +25,7 @@ export function ChosenFields({ element }: { readonly element: Element }) {
           <Copy size={14} aria-hidden />
           Duplicate
         </Button>
-        <Button className="grow" title="Delete" onClick={() => deleteElement(element.id)}>
+        <Button className="grow" title="Delete" onClick={() => deleteMany([element])}>
           <Trash2 size={14} aria-hidden />
           Delete
         </Button>

@@ -2,7 +2,7 @@ import { Plus, X } from "lucide-react";
 import type { Orientation, Slope } from "@zanvo/core/scene";
 import { newId } from "../../id";
 import { Button, Choice, Fold, IconButton, NumberField } from "../../ui";
-import { edit, freeName } from "../board";
+import { edit, freeName } from "../../document";
 
 /** Turned by this much a new pair is plain to see, degrees. */
 const TURN = 30;

@@ -2,7 +2,7 @@ import { LAWS } from "@zanvo/core/lens";
 import { viewOf } from "@zanvo/core/shot";
 import { heightAt, horizon, shiftHorizon } from "@zanvo/core/vanishing";
 import { NumberField } from "../../ui";
-import { edit, onShot, useShot } from "../board";
+import { edit, useShot, onShot } from "../../document";
 
 /** The horizon on the sheet, and the height of the eye in the world. */
 export function EyeLevelPanel() {

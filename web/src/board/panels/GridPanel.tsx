@@ -1,9 +1,9 @@
 import { LAYER_KINDS, showOf } from "@zanvo/core/drawing";
 import { NO_AIDS, lineSpacingOf, type Aids, type LineSpacing, type Show } from "@zanvo/core/scene";
 import { Check, Fold, NumberField, Strength } from "../../ui";
-import { beginGesture, drag, edit, endGesture, onShot, useShot } from "../board";
 import { MeasuredFields } from "./MeasuredFields";
 import { SetFields } from "./SetFields";
+import { edit, beginGesture, drag, endGesture, useShot, onShot } from "../../document";
 
 /** What buildings are drawn with stands beside them. */
 const KINDS = LAYER_KINDS.filter(({ partOf }) => partOf !== "buildings");

@@ -7,18 +7,18 @@ import { fileName, pageOf } from "@zanvo/core/scene";
 import { download } from "../../files";
 import { useFormats } from "../../formats";
 import { Button, Check, NumberField, say, Working } from "../../ui";
-import { useBoard, useShot } from "../board";
-import { saving } from "../../saving";
+import { saving } from "../../document/saving";
 import { BlankGrids } from "./BlankGrids";
 import { PrintFields } from "./PrintFields";
+import { useDocument, useShot } from "../../document";
 
 /**
  * The drawing taken to paper: SVG in true millimetres, PDF and PNG, the whole desk at true size in tiles, and the
  * scene's own file.
  */
 export function HandOverPanel() {
-  const id = useBoard((board) => board.id);
-  const scene = useBoard((board) => board.scene);
+  const id = useDocument((document) => document.id);
+  const scene = useDocument((document) => document.scene);
   const shot = useShot();
   const [dpi, setDpi] = useState(300);
   const [without, setWithout] = useState<readonly string[]>([]);

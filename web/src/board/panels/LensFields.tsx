@@ -17,10 +17,10 @@ import {
 import { byCompass } from "@zanvo/core/vanishing";
 import { newId } from "../../id";
 import { Button, Check, Fold, NumberField } from "../../ui";
-import { currentShot, edit, onShot, useBoard } from "../board";
 import { LensPicture } from "./LensPicture";
 import { ArcFields } from "./ArcFields";
 import { SixFields } from "./SixFields";
+import { useDocument, edit, currentShot, onShot } from "../../document";
 
 /** Every lens in a plain sentence: what it keeps, and what it bends. */
 const LENSES: Readonly<Record<LawId, readonly [name: string, tells: string]>> = {
@@ -61,9 +61,8 @@ const LENSES: Readonly<Record<LawId, readonly [name: string, tells: string]>> = 
 /** Sets a system up in the current panel; of two discs the second takes half of it. */
 function setUp(main: Orientation, system: CurvedSystem): void {
   if (!system.both) return edit(onShot((before) => inCurvedSystem(before, main, system)));
-  const board = useBoard.getState();
-  const { shots } = board.scene;
-  const shot = currentShot(board);
+  const { shots } = useDocument.getState().scene;
+  const shot = currentShot();
   const pair = twoDiscs(inCurvedSystem(shot, main, system), {
     id: newId(),
     name: `${shot.name}, behind`.slice(0, 200),

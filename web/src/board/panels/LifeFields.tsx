@@ -3,7 +3,7 @@ import type { Orientation, Shot, Sightings } from "@zanvo/core/scene";
 import { buildingOfSightings, sightedLevel, viewOfSightings } from "@zanvo/core/vanishing";
 import { newId } from "../../id";
 import { Button, Fold, NumberField, say } from "../../ui";
-import { edit, freeName, go, onShot, useBoard } from "../board";
+import { useDocument, edit, choose, onShot, freeName } from "../../document";
 
 /** What one would read off a street corner at eye level, in the middle of a panel. */
 function beginning(shot: Shot): Sightings {
@@ -24,7 +24,7 @@ const TILT = { unit: "°", min: 0, max: 89 } as const;
 
 /** A view from a pencil held at arm's length: the near corner, tilts of edges, and how its parts compare. */
 export function LifeFields({ main, shot }: { readonly main: Orientation; readonly shot: Shot }) {
-  const elements = useBoard((board) => board.scene.elements);
+  const elements = useDocument((document) => document.scene.elements);
   const { sightings: s } = shot;
   if (!s) {
     return (
@@ -51,7 +51,7 @@ export function LifeFields({ main, shot }: { readonly main: Orientation; readonl
         recipe(scene);
         if (block) scene.elements.push(block);
       });
-      if (block) go({ selected: block.id });
+      if (block) choose([block.id]);
       say(block ? "The view is taken, and the building stands in it." : "The view has the points of what you saw.");
     } catch (wrong) {
       say(toldBy(wrong));

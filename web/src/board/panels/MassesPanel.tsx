@@ -5,11 +5,21 @@ import { MousePointer2, MoveUp } from "lucide-react";
 import { useEffect, useRef } from "react";
 import { FAINT } from "@zanvo/core/scene";
 import { Button, Check, Fold, NumberField, Strength } from "../../ui";
-import { beginGesture, drag, edit, endGesture, go, onShot, useBoard, useShot } from "../board";
-import { useChosen } from "../desk/blocks";
 import { setRaising, takeMeasure, useDesk } from "../desk/desk";
 import { LEAST, STEPS, type Raising } from "../desk/raise";
 import { ChosenFields } from "./ChosenFields";
+import {
+  useDocument,
+  edit,
+  beginGesture,
+  drag,
+  endGesture,
+  useChosen,
+  useView,
+  go,
+  useShot,
+  onShot,
+} from "../../document";
 
 /** What buildings are drawn with, and what is drawn on their surfaces. */
 const SWITCHES = [
@@ -62,9 +72,9 @@ function RaisingFields({ raising }: { readonly raising: Raising }) {
 
 /** Raising buildings by their near corner, choosing and changing them. */
 export function MassesPanel() {
-  const tool = useBoard((board) => board.tool);
+  const tool = useView((view) => view.tool);
   const raising = useDesk((desk) => desk.raising);
-  const empty = useBoard((board) => board.scene.elements.length === 0);
+  const empty = useDocument((document) => document.scene.elements.length === 0);
   const chosen = useChosen();
   const shot = useShot();
   const show = showOf(shot);

@@ -1,7 +1,7 @@
 import { Plus, X } from "lucide-react";
 import type { Measured, Shot } from "@zanvo/core/scene";
 import { Button, Check, IconButton, NumberField, Strength } from "../../ui";
-import { beginGesture, drag, edit, endGesture, onShot } from "../board";
+import { edit, beginGesture, drag, endGesture, onShot } from "../../document";
 
 const PLANES: Readonly<Record<Measured["plane"], string>> = {
   level: "Ground or level",

@@ -10,7 +10,6 @@ import { levelled, pitched, viewOf } from "@zanvo/core/shot";
 import { isLevel, movePin, pinsOf, type Keep, type Pin } from "@zanvo/core/vanishing";
 import { blockCorner, boxOf } from "@zanvo/core/world";
 import { Button, Check, Choice, Modal, NumberField, say } from "../../ui";
-import { edit, go, onShot, useBoard, useShot } from "../board";
 import { PinHead } from "../desk/PinHead";
 import { nearestBlock } from "../desk/blocks";
 import { DirectionFields } from "./DirectionFields";
@@ -20,6 +19,7 @@ import { ReferenceFields } from "./ReferenceFields";
 import { SituationFields } from "./SituationFields";
 import { SketchFields } from "./SketchFields";
 import { ViewFields } from "./ViewFields";
+import { useDocument, edit, useSelection, useView, go, useShot, onShot } from "../../document";
 
 /** Comes with its chart package when it is first asked for. */
 const StretchChart = lazy(() => import("../StretchChart"));
@@ -97,8 +97,8 @@ function ThirdPin({
   readonly shot: Shot;
   readonly keep: Keep;
 }) {
-  const elements = useBoard((board) => board.scene.elements);
-  const selected = useBoard((board) => board.selected);
+  const elements = useDocument((document) => document.scene.elements);
+  const selected = useSelection((chosen) => chosen.selected);
   const { at } = pin.point;
   const change = (how: "parallel" | "converging") => {
     const [, y] = middle(shot.frame);
@@ -164,8 +164,8 @@ function ThirdPin({
 
 /** Where the points are, what stays while one moves, and the view behind them. */
 export function PointsPanel() {
-  const orientations = useBoard((board) => board.scene.orientations);
-  const keep = useBoard((board) => board.keep);
+  const orientations = useDocument((document) => document.scene.orientations);
+  const keep = useView((view) => view.keep);
   const shot = useShot();
   const [chart, setChart] = useState(false);
   const [main] = orientations;

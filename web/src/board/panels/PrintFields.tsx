@@ -3,8 +3,8 @@ import { drawDesk } from "@zanvo/core/drawing";
 import { DEFAULT_TILING, PRINT_PAPERS, tilesOf, type PrintPaper, type Tiling } from "@zanvo/core/print";
 import { fileName } from "@zanvo/core/scene";
 import { Button, Check, Choice, Fold, NumberField } from "../../ui";
-import { useBoard, useShot } from "../board";
 import { PrintProgress, usePrint } from "./usePrint";
+import { useDocument, useShot } from "../../document";
 
 const PAPERS = Object.fromEntries(Object.keys(PRINT_PAPERS).map((paper) => [paper, paper])) as Record<
   PrintPaper,
@@ -12,7 +12,7 @@ const PAPERS = Object.fromEntries(Object.keys(PRINT_PAPERS).map((paper) => [pape
 >;
 /** The whole desk at true size on the sheets of a printer, so that the pins lie on paper. */
 export function PrintFields() {
-  const scene = useBoard((board) => board.scene);
+  const scene = useDocument((document) => document.scene);
   const shot = useShot();
   const [tiling, setTiling] = useState<Tiling>(DEFAULT_TILING);
   const { working, print, stop } = usePrint();

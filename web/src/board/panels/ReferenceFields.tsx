@@ -5,12 +5,12 @@ import type { Reference, Shot } from "@zanvo/core/scene";
 import { bringIn, PICTURES } from "../../references/bring";
 import { pickFile } from "../../files";
 import { Button, Fold, IconButton, say, Strength } from "../../ui";
-import { beginGesture, drag, edit, endGesture, onShot, useBoard } from "../board";
+import { useDocument, edit, beginGesture, drag, endGesture, onShot } from "../../document";
 
 /** Photos to draw after: brought in, opened on their bench, faded under the drawing. */
 export function ReferenceFields({ shot }: { readonly shot: Shot }) {
-  const sceneId = useBoard((board) => board.id);
-  const references = useBoard((board) => board.scene.references) ?? [];
+  const sceneId = useDocument((document) => document.id);
+  const references = useDocument((document) => document.scene.references) ?? [];
   const [busy, setBusy] = useState(false);
   const navigate = useNavigate();
   const bring = async () => {
@@ -22,19 +22,19 @@ export function ReferenceFields({ shot }: { readonly shot: Shot }) {
     if (id) void navigate(`/scenes/${sceneId}/references/${id}`);
   };
   const remove = (gone: Reference) => {
-    const lay = new Map(
-      useBoard
+    const under = new Map(
+      useDocument
         .getState()
         .scene.shots.flatMap((one) => (one.under?.reference === gone.id ? [[one.id, one.under] as const] : [])),
     );
     edit((scene) => {
       scene.references = scene.references?.filter(({ id }) => id !== gone.id);
-      for (const one of scene.shots) if (lay.has(one.id)) delete one.under;
+      for (const one of scene.shots) if (under.has(one.id)) delete one.under;
     });
     const back = () =>
       edit((scene) => {
         scene.references = [...(scene.references ?? []).filter(({ id }) => id !== gone.id), gone];
-        for (const one of scene.shots) one.under ??= lay.get(one.id);
+        for (const one of scene.shots) one.under ??= under.get(one.id);
       });
     say(`${gone.name} is taken away.`, { label: "Put it back", run: back });
   };

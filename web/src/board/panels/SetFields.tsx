@@ -4,9 +4,9 @@ import { alongside, pinsOf, type Pin } from "@zanvo/core/vanishing";
 import type { Block } from "@zanvo/core/world";
 import { newId } from "../../id";
 import { Button, Check, Choice, NumberField, Strength } from "../../ui";
-import { beginGesture, drag, edit, endGesture, go, onShot, useBoard, useShot } from "../board";
 import { useChosenBox } from "../desk/blocks";
 import { PinHead } from "../desk/PinHead";
+import { useDocument, edit, beginGesture, drag, endGesture, useView, go, useShot, onShot } from "../../document";
 
 const EVEN = { angle: "In angle", edge: "At the edge" } as const;
 
@@ -78,8 +78,8 @@ function addFor(block: Block): void {
 
 /** Every set of parallels, or those of the chosen building. */
 export function SetFields() {
-  const orientations = useBoard((board) => board.scene.orientations);
-  const sets = useBoard((board) => board.sets);
+  const orientations = useDocument((document) => document.scene.orientations);
+  const sets = useView((view) => view.sets);
   const shot = useShot();
   const chosen = useChosenBox();
   const own = chosen && orientations.filter((one) => alongside(one, chosen));

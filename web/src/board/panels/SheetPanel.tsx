@@ -14,23 +14,22 @@ import {
 } from "@zanvo/core/scene";
 import { newId } from "../../id";
 import { Button, NumberField } from "../../ui";
-import { currentShot, edit, freeName, onShot, useBoard, useShot } from "../board";
+import { useDocument, edit, currentShot, useShot, onShot, freeName } from "../../document";
 
 /** The sheet of the current shot exchanged, with all panels that lie on it. */
 const changeSheet = (next: Sheet): void =>
   edit((scene) => {
-    const board = useBoard.getState();
-    const placed = new Map(pageOnSheet(pageOf(board.scene, currentShot(board)), next).map((shot) => [shot.id, shot]));
+    const page = pageOf(useDocument.getState().scene, currentShot());
+    const placed = new Map(pageOnSheet(page, next).map((shot) => [shot.id, shot]));
     scene.shots = scene.shots.map((shot) => placed.get(shot.id) ?? shot);
   });
 
 /** The current panel split in two, both on one page. */
 function split(how: "beside" | "below", gutter: number): void {
-  const board = useBoard.getState();
-  const shot = currentShot(board);
+  const shot = currentShot();
   const pair = splitPanel(shot, how, gutter, {
     id: newId(),
-    name: freeName("Shot", board.scene.shots),
+    name: freeName("Shot", useDocument.getState().scene.shots),
     page: shot.page ?? newId(),
   });
   edit(
@@ -45,7 +44,7 @@ function split(how: "beside" | "below", gutter: number): void {
 
 /** Paper and panel frame. The picture in the panel is kept when the paper changes. */
 export function SheetPanel() {
-  const place = useBoard((board) => board.scene.place ?? "");
+  const place = useDocument((document) => document.scene.place ?? "");
   const { sheet, frame } = useShot();
   const [gutter, setGutter] = useState(GUTTER);
   const landscape = sheet.width > sheet.height;

@@ -2,7 +2,7 @@ import { useState } from "react";
 import type { Orientation } from "@zanvo/core/scene";
 import { byHabit, CONVERGENCE, HABITS, inSituation, SITUATIONS, type Convergence } from "@zanvo/core/shot";
 import { Button, Choice, Fold } from "../../ui";
-import { edit, onShot } from "../board";
+import { edit, onShot } from "../../document";
 
 const NAMES: Readonly<Record<Convergence, string>> = { calm: "Calm", normal: "Normal", strong: "Strong" };
 

@@ -4,8 +4,8 @@ import type { Orientation, Shot } from "@zanvo/core/scene";
 import { mirrored, renamed, sameAxis, SIX, thirdName, type SixName, type SixNames } from "@zanvo/core/shot";
 import { degree } from "@zanvo/core/slip";
 import { Button, say } from "../../ui";
-import { edit, onShot } from "../board";
 import { setSix, useDesk } from "../desk/desk";
+import { edit, onShot } from "../../document";
 
 const CARDINAL = ["north", "east", "south", "west"] as const;
 

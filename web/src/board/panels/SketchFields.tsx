@@ -2,7 +2,7 @@ import { toldBy } from "@zanvo/core/problem";
 import type { Orientation, Shot, Sketch } from "@zanvo/core/scene";
 import { sketchFrom, viewOfSketch } from "@zanvo/core/vanishing";
 import { Button, Fold, NumberField, say } from "../../ui";
-import { edit, onShot } from "../board";
+import { edit, onShot } from "../../document";
 
 const NAMES: Readonly<Record<keyof Sketch & ("left" | "right" | "third"), string>> = {
   left: "Left point",

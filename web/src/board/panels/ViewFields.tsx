@@ -2,7 +2,7 @@ import { LAWS } from "@zanvo/core/lens";
 import type { Shot } from "@zanvo/core/scene";
 import { fieldOfView, fullFrame, withFieldOfView, withFullFrame } from "@zanvo/core/shot";
 import { Fold, NumberField } from "../../ui";
-import { edit, onShot } from "../board";
+import { edit, onShot } from "../../document";
 
 /** The view in an artist's numbers, each to be typed. */
 export function ViewFields({ shot }: { readonly shot: Shot }) {

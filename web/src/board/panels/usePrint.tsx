@@ -4,8 +4,8 @@ import { toldBy } from "@zanvo/core/problem";
 import { fetchPrint, orderPrint, printStatus, stopPrint, type PrintOrder } from "../../api";
 import { download } from "../../files";
 import { Progress, say, Working } from "../../ui";
-import { useBoard } from "../board";
-import { saving } from "../../saving";
+import { saving } from "../../document/saving";
+import { useDocument, useView } from "../../document";
 
 /** How often a print is asked how far it is, ms. */
 const ASK = 250;
@@ -31,8 +31,8 @@ async function finished(
 
 /** A print that the server makes: ordered, watched, stopped, and saved as a file of the given name. */
 export function usePrint() {
-  const id = useBoard((board) => board.id);
-  const shotId = useBoard((board) => board.shotId);
+  const id = useDocument((document) => document.id);
+  const shotId = useView((view) => view.shotId);
   const [working, setWorking] = useState<Working | null>(null);
   const stop = useRef<AbortController | null>(null);
   useEffect(() => () => stop.current?.abort(), []);

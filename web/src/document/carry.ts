@@ -2,11 +2,11 @@ import { useEffect } from "react";
 import { toldBy } from "@zanvo/core/problem";
 import { newScene } from "@zanvo/core/scene";
 import { boxOf, moved, type Element } from "@zanvo/core/world";
-import { copyText, pasteText } from "../clipboard";
+import { copyText, pasteText } from "./clipboard";
 import { checkScene } from "../api";
 import { say } from "../ui";
-import { useBoard } from "./board";
-import { chosenOf, deleteMany, fresh, addThings } from "./many";
+import { useDocument, chosenElements } from ".";
+import { deleteMany, fresh, addThings } from "./elements";
 
 /** What things are called that are carried from one scene to another, as plain text. */
 const FORMAT = "zanvo-things";
@@ -52,7 +52,7 @@ function beside(things: readonly Element[], elements: readonly Element[]): reado
 export async function pasteCarried(text: string): Promise<void> {
   try {
     const things = await readCarried(text);
-    addThings(fresh(beside(things, useBoard.getState().scene.elements)));
+    addThings(fresh(beside(things, useDocument.getState().scene.elements)));
     say(`${counted(things.length)} laid down.`);
   } catch (error) {
     say(toldBy(error));
@@ -76,7 +76,7 @@ export function useCarrying(): void {
     const inText = ({ target }: Event) =>
       target instanceof HTMLElement && target.matches("input, textarea, [contenteditable]");
     const onCopy = (event: ClipboardEvent) => {
-      const things = chosenOf(useBoard.getState());
+      const things = chosenElements();
       if (inText(event) || things.length === 0 || !event.clipboardData || getSelection()?.toString()) return;
       event.preventDefault();
       event.clipboardData.setData("text/plain", carried(things));

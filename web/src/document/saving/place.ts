@@ -1,8 +1,18 @@
-import { remembered } from "../remembered";
-import type { Place, useBoard } from "../board/board";
+import { remembered } from "../../remembered";
+import type { Step } from "../history";
+import type { ViewState } from "../view";
+import type { Stores } from "./state";
 import type { Stretch } from "./drafts";
 
-/** Where a person was on a board, and after how many changes of which visit. */
+/** Where a person was in a document, and the steps that led there. */
+interface Place {
+  readonly view: ViewState;
+  readonly selected: string | null;
+  readonly past: readonly Step[];
+  readonly future: readonly Step[];
+}
+
+/** Where a person was, and after how many changes of which visit. */
 export interface LeftPlace extends Place {
   readonly visit: string;
   readonly end: number;
@@ -36,23 +46,15 @@ function keep(key: string, value: unknown): void {
   remembered.tab.set(key, JSON.stringify(value));
 }
 
-export const placeOf = ({
-  shotId,
-  stage,
-  tool,
-  selected,
-  keep: kept,
-  past,
-  future,
-}: ReturnType<typeof useBoard.getState>): Place => ({
-  shotId,
-  stage,
-  tool,
-  selected,
-  keep: kept,
-  past: past.slice(-STEPS),
-  future: future.slice(0, STEPS),
-});
+export function placeOf({ document, selection, view }: Stores): Place {
+  const { past, future } = document.useDocument.getState();
+  return {
+    view: view.useView.getState(),
+    selected: selection.useSelection.getState().selected,
+    past: past.slice(-STEPS),
+    future: future.slice(0, STEPS),
+  };
+}
 
 export const recallPlace = (id: string): LeftPlace | null => recall<LeftPlace>(placeKey(id));
 

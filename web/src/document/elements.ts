@@ -1,49 +1,21 @@
-import { useMemo } from "react";
-import { kindOf, moved, type Element } from "@zanvo/core/world";
+import { original } from "immer";
+import { blockAxes, boxOf, kindOf, moved, type Element } from "@zanvo/core/world";
 import { newId } from "../id";
-import { edit, go, useBoard, type Recipe } from "./board";
-import { deleteElement, duplicateElement } from "./desk/blocks";
-
-/** All that is chosen, the first first. */
-export function chosenOf({
-  scene: { elements },
-  selected,
-  also,
-}: Pick<ReturnType<typeof useBoard.getState>, "scene" | "selected" | "also">): readonly Element[] {
-  return [selected, ...also].flatMap((id) => elements.find((one) => one.id === id) ?? []);
-}
-
-export function useMany(): readonly Element[] {
-  const [elements, selected, also] = [
-    useBoard((board) => board.scene.elements),
-    useBoard((board) => board.selected),
-    useBoard((board) => board.also),
-  ];
-  return useMemo(
-    () => [selected, ...also].flatMap((id) => elements.find((one) => one.id === id) ?? []),
-    [elements, selected, also],
-  );
-}
-
-/** Chooses things, the first of them first; nothing where there are none. */
-export const choose = (ids: readonly string[]): void => go({ selected: ids[0] ?? null, also: ids.slice(1) });
-
-/** Adds a thing to what is chosen, or takes it out. */
-export function toggle(id: string): void {
-  const { selected, also } = useBoard.getState();
-  const now = selected === null ? [] : [selected, ...also];
-  choose(now.includes(id) ? now.filter((one) => one !== id) : [...now, id]);
-}
+import { choose, edit, type Recipe } from ".";
 
 /** A recipe that puts elements in the place of those with their ids. */
 export const replaceMany = (elements: readonly Element[]): Recipe => {
   const by = new Map(elements.map((element) => [element.id, element]));
   return (scene) =>
-    scene.elements.forEach((one, i) => {
-      const next = by.get(one.id);
+    // Looked for in the plain scene: a draft would be made of every element that is looked at.
+    original(scene)?.elements.forEach(({ id }, i) => {
+      const next = by.get(id);
       if (next) scene.elements[i] = next;
     });
 };
+
+/** A recipe that puts an element in the place of the one with its id. */
+export const replaceElement = (element: Element): Recipe => replaceMany([element]);
 
 /** Moves all that is chosen and not locked over the ground, m; nudges that follow each other are one step. */
 export function moveMany(things: readonly Element[], dx: number, dy: number): void {
@@ -56,13 +28,13 @@ export function moveMany(things: readonly Element[], dx: number, dy: number): vo
 export const flagMany = (things: readonly Element[], change: Pick<Element, "hidden" | "locked" | "group">): void =>
   edit(replaceMany(things.map((one) => ({ ...one, ...change }))));
 
+/** Takes things away; nothing is chosen then. */
 export function deleteMany(things: readonly Element[]): void {
-  if (things.length === 1) return deleteElement(things[0].id);
   const gone = new Set(things.map(({ id }) => id));
   edit((scene) => {
     scene.elements = scene.elements.filter(({ id }) => !gone.has(id));
   });
-  go({ selected: null });
+  choose([]);
 }
 
 /** Copies of things, to be put down elsewhere: with names for themselves, and of no row. */
@@ -84,4 +56,17 @@ const BESIDE = 2;
 export function duplicateMany(things: readonly Element[]): void {
   if (things.length === 1) return duplicateElement(things[0]);
   addThings(fresh(things).map((one) => ({ ...moved(one, BESIDE, -BESIDE), name: `${one.name} (copy)`.slice(0, 200) })));
+}
+
+/** Puts a copy beside an element, touching it along its length, and chooses it. */
+export function duplicateElement(element: Element): void {
+  const box = boxOf(element);
+  const [l] = blockAxes(box);
+  const copy: Element = {
+    ...moved(element, l[0] * box.length, l[1] * box.length),
+    id: newId(),
+    name: `${element.name} (copy)`.slice(0, 200),
+  };
+  edit((scene) => void scene.elements.push(copy));
+  choose([copy.id]);
 }

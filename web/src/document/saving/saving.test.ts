@@ -1,8 +1,10 @@
 import "fake-indexeddb/auto";
 import { createStore } from "idb-keyval";
 import { newScene, type Scene } from "@zanvo/core/scene";
-import { OutOfReach, Refusal, type Opened } from "../api";
-import { beginGesture, drag, edit, endGesture, redo, undo, useBoard } from "../board/board";
+import { OutOfReach, Refusal, type Opened } from "../../api";
+import { createDocument } from "../history";
+import { createSelection } from "../selection";
+import { createView } from "../view";
 import { openDrafts, sceneOf, type Drafts } from "./drafts";
 import { createSaving } from "./saving";
 
@@ -81,11 +83,15 @@ const tabOf = (tab: string, open: readonly string[] = []) => ({
   thisTab: () => Promise.resolve(tab),
   openTabs: () => Promise.resolve(new Set(open)),
 });
+/** The stores of one window, which all visits of a test share as a page's visits do. */
+const document = createDocument();
+const stores = { document, selection: createSelection(document), view: createView(document) };
+const { useDocument, beginGesture, drag, edit, endGesture, redo, undo } = document;
 const rename = (title: string) =>
   edit((scene) => {
     scene.title = title;
   });
-const shown = () => useBoard.getState().scene.title;
+const shown = () => useDocument.getState().scene.title;
 const until = async (done: () => boolean | Promise<boolean>) => {
   for (let i = 0; i < 400; i++) {
     if (await done()) return;
@@ -111,7 +117,7 @@ describe("saving by itself", () => {
     await Promise.resolve();
   });
   const visit = async (tab = "one", open: readonly string[] = []) => {
-    const saving = createSaving(world.server, drafts, tabOf(tab, open));
+    const saving = createSaving(stores, world.server, drafts, tabOf(tab, open));
     const opened = world.opened();
     const found = await saving.find(opened);
     stop = saving.start(opened, found);
@@ -176,7 +182,7 @@ describe("saving by itself", () => {
       kill(saving);
       const again = await visit("two");
       expect(again.found.mine?.tab).toBe("one");
-      expect([shown(), useBoard.getState().scene.place, useBoard.getState().scene.shots[0].eye.z]).toEqual([
+      expect([shown(), useDocument.getState().scene.place, useDocument.getState().scene.shots[0].eye.z]).toEqual([
         "Second",
         "Kestrel Quay",
         7,
@@ -230,9 +236,9 @@ describe("saving by itself", () => {
     await new Promise((resolve) => setTimeout(resolve, 50));
     await drafts.put(written, true);
     await visit();
-    expect(useBoard.getState().scene.shots[0].eye.z).toBe(8);
+    expect(useDocument.getState().scene.shots[0].eye.z).toBe(8);
     undo();
-    expect(useBoard.getState().scene.shots[0].eye.z).toBe(1.6);
+    expect(useDocument.getState().scene.shots[0].eye.z).toBe(1.6);
   });
 
   it("keeps the work of two tabs on one scene, and offers what is not gone on from", async () => {

@@ -1,5 +1,5 @@
-import { remembered } from "../remembered";
-import { newId } from "../id";
+import { remembered } from "../../remembered";
+import { newId } from "../../id";
 
 const KEY = "zanvo:tab";
 /** How long the page before a reload is waited for, which holds the same name, ms. */

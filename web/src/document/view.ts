@@ -1,0 +1,66 @@
+import type { Scene, Shot } from "@zanvo/core/scene";
+import { following } from "@zanvo/core/shot";
+import type { Keep } from "@zanvo/core/vanishing";
+import type { Draft } from "immer";
+import { create } from "zustand";
+import type { Recipe, SceneDocument } from "./history";
+
+export type StageId = "sheet" | "eye-level" | "points" | "grid" | "masses" | "hand-over";
+export type Tool = "raise" | "select";
+
+/** Where one is in a document. */
+export interface ViewState {
+  readonly shotId: string;
+  readonly stage: StageId;
+  readonly tool: Tool;
+  /** What stays while a pin is moved. */
+  readonly keep: Keep;
+  /** Whose sets are shown: all of them, or those of the chosen building. */
+  readonly sets: "all" | "chosen";
+}
+
+export type View = ReturnType<typeof createView>;
+
+const FRESH: ViewState = { shotId: "", stage: "points", tool: "raise", keep: "centre", sets: "all" };
+
+const shotIn = ({ shots }: Scene, id: string): Shot => shots.find((shot) => shot.id === id) ?? shots[0];
+
+/** Where one is in a document, and the shot that is being drawn. */
+export function createView({ useDocument }: Pick<SceneDocument, "useDocument">) {
+  const useView = create<ViewState>(() => FRESH);
+  const { getState: get, setState: set } = useView;
+
+  useDocument.subscribe(({ scene }, before) => {
+    if (scene.shots === before.scene.shots) return;
+    const { id } = shotIn(scene, get().shotId);
+    if (id !== get().shotId) set({ shotId: id });
+  });
+
+  /** The shot that is being drawn. */
+  const currentShot = (): Shot => shotIn(useDocument.getState().scene, get().shotId);
+
+  return {
+    useView,
+    currentShot,
+    useShot: (): Shot => {
+      const shotId = useView((view) => view.shotId);
+      return useDocument(({ scene }) => shotIn(scene, shotId));
+    },
+    /** Goes somewhere in the document. */
+    go: (change: Partial<ViewState>): void => set(change),
+    /** Goes where one was in a scene that is opened, as far as that is known. */
+    enter: (scene: Scene, place: Partial<ViewState> = {}): void =>
+      set({ ...FRESH, ...place, shotId: shotIn(scene, place.shotId ?? "").id }),
+    /** A recipe that replaces the current shot by what a pure function makes of it. */
+    onShot: (change: (shot: Shot) => Shot): Recipe => {
+      const { shotId } = get();
+      return (scene) => {
+        const { gesture, scene: now } = useDocument.getState();
+        const at = scene.shots.findIndex((shot) => shot.id === shotId);
+        const after = change(shotIn(gesture?.base ?? now, shotId));
+        scene.shots[at] = after as Draft<Shot>;
+        for (const [other, followed] of following(scene.shots, after)) scene.shots[other] = followed as Draft<Shot>;
+      };
+    },
+  };
+}
