@@ -269,6 +269,47 @@ test(
   },
 );
 
+test("a courtyard is drawn inside a building, its corners dragged, a passage led into it, and taken away", async ({
+  page,
+}) => {
+  const id = await onPlan(page);
+  const at = await placer(page);
+  const courtyards = async () => ((await saved<Building>(page, id)).elements[0].courtyards ?? []).map(rounded);
+  const rounded = (yard: readonly { readonly x: number; readonly y: number }[]) =>
+    yard.map(({ x, y }) => [Number(x.toFixed(1)), Number(y.toFixed(1))]);
+  await page.getByRole("button", { name: "Courtyard", exact: true }).click();
+  await drag(page, at(8, 22), at(14, 26));
+  await expect(page.getByText("Draw the courtyard inside a building, clear of its walls.").first()).toBeVisible();
+  // Alt: the walls so near do not catch it.
+  await page.keyboard.down("Alt");
+  await drag(page, at(11, 22), at(15, 26));
+  await page.keyboard.up("Alt");
+  const drawn = [
+    [11, 22],
+    [15, 22],
+    [15, 26],
+    [11, 26],
+  ];
+  expect((await courtyards())[0].sort()).toEqual([...drawn].sort());
+  const chosen = page.getByRole("region", { name: "Chosen building" });
+  await page.getByRole("button", { name: "Choose", exact: true }).click();
+  await page.keyboard.down("Alt");
+  await drag(page, at(15, 26), at(15, 27));
+  await page.keyboard.up("Alt");
+  expect((await courtyards())[0]).toContainEqual([15, 27]);
+  await chosen.getByText("Windows, doors and passages").click();
+  await chosen.getByRole("button", { name: "A passage through it" }).click();
+  expect((await saved<Building>(page, id)).elements[0].passages).toHaveLength(1);
+  await chosen.getByLabel("Roof", { exact: true }).selectOption("flat");
+  await expect(chosen.getByLabel("Roof", { exact: true }).getByRole("option", { name: "Gable" })).toBeDisabled();
+  await chosen.getByText("Courtyards", { exact: true }).click();
+  await expect(chosen.getByText("4 corners, 18.0 m²")).toBeVisible();
+  await chosen.getByRole("button", { name: "Delete courtyard 1" }).click();
+  expect(await courtyards()).toEqual([]);
+  await page.getByRole("button", { name: "Undo" }).click();
+  expect(await courtyards()).toHaveLength(1);
+});
+
 test("tangents are found once the hand rests, and a small move of the eye frees the shot of them", async ({ page }) => {
   const id = await openNew(page, (scene) => {
     scene.shots[0].gaze = { heading: 0, pitch: 0, roll: 0 };

@@ -2,7 +2,7 @@ import { around, type Vec2 } from "../geometry";
 import { BadInput } from "../problem";
 import type { Scene } from "../scene";
 import { inMetric } from "../units";
-import { KINDS, kindOf, outlineOf, placesOf, tidy, validateElement, type Element } from "../world";
+import { holesOf, KINDS, kindOf, outlineOf, placesOf, tidy, validateElement, type Element } from "../world";
 import { toEarth, toWorld, type Ground } from "./ground";
 
 /** What came of a file of real ground. */
@@ -69,10 +69,8 @@ function positionsOf(value: unknown, least: 2 | 4): readonly Position[] | string
   return ring;
 }
 
-/** The outer rings of a feature's geometry with a word about holes, or why it has none. */
-function ringsOf(
-  geometry: unknown,
-): { readonly rings: readonly (readonly Position[])[]; readonly holes: boolean } | string {
+/** The polygons of a feature's geometry, each an outer ring and its holes, or why it has none. */
+function polygonsOf(geometry: unknown): readonly (readonly (readonly Position[])[])[] | string {
   if (!isRecord(geometry)) return "has no geometry.";
   const polygons =
     geometry.type === "Polygon"
@@ -82,16 +80,18 @@ function ringsOf(
         : null;
   if (!Array.isArray(polygons))
     return `is a ${typeof geometry.type === "string" ? geometry.type : "thing without a type"}, not a polygon.`;
-  const rings: (readonly Position[])[] = [];
-  let holes = false;
+  const found: (readonly Position[])[][] = [];
   for (const polygon of polygons as unknown[]) {
     if (!Array.isArray(polygon) || polygon.length === 0) return "is a polygon without a ring.";
-    const ring = positionsOf(polygon[0], 4);
-    if (typeof ring === "string") return ring;
-    rings.push(ring);
-    holes ||= polygon.length > 1;
+    const rings: (readonly Position[])[] = [];
+    for (const one of polygon as unknown[]) {
+      const ring = positionsOf(one, 4);
+      if (typeof ring === "string") return ring;
+      rings.push(ring);
+    }
+    found.push(rings);
   }
-  return { rings, holes };
+  return found;
 }
 
 type Properties = Readonly<Record<string, unknown>>;
@@ -158,21 +158,20 @@ export function fromGeoJson(
   });
   const read = features.flatMap((feature, at) => {
     if (isRecord(feature) && isRecord(feature.geometry) && feature.geometry.type === "LineString") return [];
-    const found = isRecord(feature) ? ringsOf(feature.geometry) : "is no feature.";
+    const found = isRecord(feature) ? polygonsOf(feature.geometry) : "is no feature.";
     if (typeof found === "string") {
       note(at, found);
       return [];
     }
-    if (found.holes) note(at, "has holes; its outline was taken without them.");
     return [
       {
         at,
-        rings: found.rings,
+        polygons: found,
         properties: isRecord(feature) && isRecord(feature.properties) ? feature.properties : {},
       },
     ];
   });
-  const places = [...read.flatMap(({ rings }) => rings.flat()), ...lines.flatMap(({ path }) => path)];
+  const places = [...read.flatMap(({ polygons }) => polygons.flat(2)), ...lines.flatMap(({ path }) => path)];
   const box = places.length ? around(places) : null;
   const own: Ground =
     ground ??
@@ -184,41 +183,43 @@ export function fromGeoJson(
     at: number,
     part: number,
     shape: "line" | "area",
-    places: readonly Vec2[],
+    [places, ...holes]: readonly (readonly Vec2[])[],
     properties: Properties,
-  ) => {
+  ): Element[] => {
     if (places.some(([x, y]) => Math.hypot(x, y) > FAR)) {
       note(at, `lies more than ${FAR / 1000} km from the origin; it was left out.`);
       return [];
     }
     const kind = kindRead(shape, properties);
+    const { read: reader } = kind.geoJson;
+    if (holes.length && !reader!.holes) {
+      note(at, "has holes; its outline was taken without them.");
+      return standing(at, part, shape, [places], properties);
+    }
     const element = {
-      ...kind.geoJson.read!.take({ places: places.map(tenthOfMm), properties }),
+      ...reader!.take({ places: places.map(tenthOfMm), holes: holes.map((hole) => hole.map(tenthOfMm)), properties }),
       id: id(at, part),
       kind: kind.kind,
       name: nameOf(properties) ?? `${kind.word} ${at + 1}`,
     } as Element;
     const invalid = validateElement(element);
-    if (invalid) note(at, inMetric(invalid.message));
-    return invalid ? [] : [element];
+    if (!invalid) return [element];
+    if (holes.length) {
+      note(at, "has holes that it cannot stand around; its outline was taken without them.");
+      return standing(at, part, shape, [places], properties);
+    }
+    note(at, inMetric(invalid.message));
+    return [];
   };
   const streets = lines.flatMap(({ at, path, properties }) =>
-    standing(
-      at,
-      0,
-      "line",
-      path.slice(0, MAX_BENDS).map((place) => toWorld(own, place)),
-      properties,
-    ),
+    standing(at, 0, "line", [path.slice(0, MAX_BENDS).map((place) => toWorld(own, place))], properties),
   );
-  const areas = read.flatMap(({ at, rings, properties }) =>
-    rings.flatMap((ring, part) => {
-      const points = tidy(ring.slice(0, -1).map((place) => toWorld(own, place)));
-      if (points.length <= MAX_CORNERS) return standing(at, part, "area", points, properties);
-      note(
-        at,
-        `has ${points.length.toLocaleString("en")} corners; up to ${MAX_CORNERS.toLocaleString("en")} can be taken.`,
-      );
+  const areas = read.flatMap(({ at, polygons, properties }) =>
+    polygons.flatMap((polygon, part) => {
+      const rings = polygon.map((ring) => tidy(ring.slice(0, -1).map((place) => toWorld(own, place))));
+      const corners = rings.reduce((sum, ring) => sum + ring.length, 0);
+      if (corners <= MAX_CORNERS) return standing(at, part, "area", rings, properties);
+      note(at, `has ${corners.toLocaleString("en")} corners; up to ${MAX_CORNERS.toLocaleString("en")} can be taken.`);
       return [];
     }),
   );
@@ -249,8 +250,11 @@ export function toGeoJson({ elements, ground = { longitude: 0, latitude: 0, nort
       if (!written) return [];
       if (written.shape === "line")
         return feature(written.properties, { type: "LineString", coordinates: placesOf(element).map(earth) });
-      const ring = outlineOf(element).map(earth);
-      return feature(written.properties, { type: "Polygon", coordinates: [[...ring, ring[0]]] });
+      // Counter-clockwise around the outline, clockwise around holes (RFC 7946, 3.1.6).
+      const rings = [outlineOf(element), ...holesOf(element).map((hole) => [...hole].reverse())].map((ring) =>
+        ring.map(earth),
+      );
+      return feature(written.properties, { type: "Polygon", coordinates: rings.map((ring) => [...ring, ring[0]]) });
     }),
   };
 }

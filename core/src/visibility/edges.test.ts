@@ -200,7 +200,7 @@ describe("which stretches are seen", () => {
       height: between(3, 14),
       rise: between(0.6, 3),
       kind: fc.constantFrom(...(Object.keys(ROOFS) as RoofKind[])),
-      shape: fc.constantFrom("rectangle", "rectangle", "ell", "drum"),
+      shape: fc.constantFrom("rectangle", "rectangle", "yard", "ell", "drum"),
       back: fc.boolean(),
     });
     let [checked, doubtful] = [0, 0];
@@ -224,16 +224,26 @@ describe("which stretches are seen", () => {
                       [l, w],
                       [0, w],
                     ] as const);
+            const onPlan = ([p, q]: readonly [number, number]) => ({ x: bx + c * p - s * q, y: by + s * p + c * q });
+            const yard = (
+              [
+                [0.3, 0.3],
+                [0.6, 0.3],
+                [0.6, 0.7],
+                [0.3, 0.7],
+              ] as const
+            ).map(([p, q]) => [p * l, q * w] as const);
             const one: Building = {
               id: `b${i}`,
               kind: "building",
               name: "",
               base: 0,
               height,
-              footprint: plan.map(([p, q]) => ({ x: bx + c * p - s * q, y: by + s * p + c * q })),
-              roof: { kind, rise: Math.min(rise, w / 3) },
+              footprint: plan.map(onPlan),
+              roof: shape === "yard" ? { kind: "flat" } : { kind, rise: Math.min(rise, w / 3) },
               round: shape === "drum" || undefined,
               setbacks: back ? [{ inset: 0.5, height: 2 }] : undefined,
+              courtyards: shape === "yard" ? [yard.map(onPlan)] : undefined,
             };
             return validateBuilding(one) ? { ...one, roof: { kind: "flat" } } : one;
           });

@@ -61,8 +61,12 @@ export function outlineOf(element: Element): readonly Vec2[] {
   return outline;
 }
 
-/** Whether an element is at a place of the plan. */
-export const standsAt = (element: Element, at: Vec2): boolean => isWithin(at, outlineOf(element));
+/** What is open within an element's outline: corners of each courtyard, counter-clockwise. */
+export const holesOf = (element: Element): readonly (readonly Vec2[])[] => kindOf(element).holes?.(element) ?? [];
+
+/** Whether an element is at a place of the plan: within its outline, and in no courtyard. */
+export const standsAt = (element: Element, at: Vec2): boolean =>
+  isWithin(at, outlineOf(element)) && !holesOf(element).some((hole) => isWithin(at, hole));
 
 /** The places that an element can be changed by; of a round building and a flight of steps, none. */
 export const placesOf = (element: Element): readonly Vec2[] => kindOf(element).places(element);
@@ -78,7 +82,7 @@ export const moved = <T extends Element>(element: T, dx: number, dy: number): T 
 /** The building that a block is, to be given a roof or another footprint. */
 export function asBuilding(element: Block | Building): Building {
   if (element.kind === "building") return element;
-  const { id, name, height, origin } = element;
+  const { id, name, height, origin, hidden, locked, group } = element;
   return {
     id,
     kind: "building",
@@ -87,5 +91,8 @@ export function asBuilding(element: Block | Building): Building {
     base: origin.z,
     height,
     roof: { kind: "flat" },
+    ...(hidden && { hidden }),
+    ...(locked && { locked }),
+    ...(group !== undefined && { group }),
   };
 }

@@ -52,6 +52,43 @@ export function loft(
 }
 
 /**
+ * A closed upright solid on an area of the plan that may have holes.
+ * @param holes corners of each hole, counter-clockwise from above
+ * @param from its foot and its top, m
+ */
+export function prism(
+  id: string,
+  outer: readonly Vec2[],
+  holes: readonly (readonly Vec2[])[],
+  [from, to]: readonly [number, number],
+): Solid {
+  const rings = [outer, ...holes];
+  const places = rings.flat();
+  const numbers = rings.map((ring, r) => {
+    const start = rings.slice(0, r).reduce((sum, one) => sum + one.length, 0);
+    return ring.map((_, i) => start + i);
+  });
+  const up = places.length;
+  const vertices = [from, to].flatMap((z) => places.map(([x, y]): Vec3 => [x, y, z]));
+  const walls = numbers.flatMap((ring, r) =>
+    ring.map((a, i) => {
+      const b = ring[(i + 1) % ring.length];
+      return r === 0 ? [a, b, b + up, a + up] : [b, a, a + up, b + up];
+    }),
+  );
+  const names = numbers.flatMap((ring, r) => ring.map((_, i) => (r === 0 ? `wall ${i}` : `yard ${r - 1} wall ${i}`)));
+  const [sides, ...inner] = numbers;
+  return solidOf(
+    id,
+    vertices,
+    [[...sides].reverse(), sides.map((n) => n + up), ...walls],
+    [],
+    ["bottom", "top", ...names],
+    [inner, inner.map((ring) => ring.map((n) => n + up).reverse())],
+  );
+}
+
+/**
  * A closed solid from an upright profile that is extruded level.
  * @param profile corners counter-clockwise, as seen from where it is extruded to: across and up, m
  * @param at where a corner is in the world, at the start (0) or at the end (1)

@@ -5,6 +5,8 @@ import { cross, dot, norm, scale, sub, type Vec3 } from "../geometry";
 export interface Face {
   /** Vertex numbers around it, counter-clockwise seen from outside. */
   readonly loop: readonly number[];
+  /** Vertex numbers around each of its holes, clockwise seen from outside. */
+  readonly holes?: readonly (readonly number[])[];
   /** Convex parts that cover it, as loops of their own: the loop itself where it is convex. */
   readonly pieces: readonly (readonly number[])[];
   readonly normal: Vec3;
@@ -68,15 +70,25 @@ const turnsOneWay = (loop: readonly number[], vertices: readonly Vec3[], normal:
     return dot(cross(u, v), normal) >= -1e-9 * norm(u) * norm(v);
   });
 
-/** Convex parts of a loop: itself, or triangles. */
-function piecesOf(loop: readonly number[], vertices: readonly Vec3[], normal: Vec3): readonly (readonly number[])[] {
-  if (turnsOneWay(loop, vertices, normal)) return [loop];
-  // VisibleEdges along the axis that the normal runs nearest to, turned so that the loop stays counter-clockwise.
+/** Convex parts of a loop without its holes: itself, or triangles. */
+function piecesOf(
+  loop: readonly number[],
+  holes: readonly (readonly number[])[],
+  vertices: readonly Vec3[],
+  normal: Vec3,
+): readonly (readonly number[])[] {
+  if (holes.length === 0 && turnsOneWay(loop, vertices, normal)) return [loop];
+  // Seen along the axis that the normal runs nearest to, turned so that the loop stays counter-clockwise.
   const [ax, ay, az] = normal.map(Math.abs);
   const [i, k] = az >= ax && az >= ay ? [0, 1] : ax >= ay ? [1, 2] : [2, 0];
-  const triangles = earcut(loop.flatMap((n) => [vertices[n][i], vertices[n][k]]));
+  const corners = [loop, ...holes].flat();
+  const starts = holes.map((_, h) => holes.slice(0, h).reduce((sum, hole) => sum + hole.length, loop.length));
+  const triangles = earcut(
+    corners.flatMap((n) => [vertices[n][i], vertices[n][k]]),
+    starts,
+  );
   return Array.from({ length: triangles.length / 3 }, (_, t) => {
-    const three = [0, 1, 2].map((n) => loop[triangles[3 * t + n]]);
+    const three = [0, 1, 2].map((n) => corners[triangles[3 * t + n]]);
     return dot(normalOf(three, vertices), normal) > 0 ? three : three.reverse();
   });
 }
@@ -86,6 +98,7 @@ function piecesOf(loop: readonly number[], vertices: readonly Vec3[], normal: Ve
  * each way.
  * @param round the round surface that each loop is a facet of, if any: joins between two facets of one are smooth
  * @param names what each face is called, if anything
+ * @param holes the loops around the holes of each face, if it has any
  */
 export function solidOf(
   id: string,
@@ -93,12 +106,14 @@ export function solidOf(
   loops: readonly (readonly number[])[],
   round: readonly (number | undefined)[] = [],
   names: readonly (string | undefined)[] = [],
+  holes: readonly (readonly (readonly number[])[] | undefined)[] = [],
 ): Solid {
   const faces = loops.map((loop, f): Face => {
     const normal = normalOf(loop, vertices);
     return {
       loop,
-      pieces: piecesOf(loop, vertices, normal),
+      ...(holes[f]?.length ? { holes: holes[f] } : {}),
+      pieces: piecesOf(loop, holes[f] ?? [], vertices, normal),
       normal,
       offset: dot(normal, vertices[loop[0]]),
       round: round[f],
@@ -107,9 +122,10 @@ export function solidOf(
   });
   const open = new Map<string, number>();
   const edges: Edge[] = [];
-  loops.forEach((loop, face) => {
-    loop.forEach((a, i) => {
-      const b = loop[(i + 1) % loop.length];
+  const around = loops.flatMap((loop, face) => [loop, ...(holes[face] ?? [])].map((ring) => ({ ring, face })));
+  around.forEach(({ ring, face }) => {
+    ring.forEach((a, i) => {
+      const b = ring[(i + 1) % ring.length];
       const other = open.get(`${b} ${a}`);
       if (other === undefined) open.set(`${a} ${b}`, face);
       else

@@ -19,6 +19,7 @@ import { LEAST } from "../board/desk/raise";
 import { FootFields, OnRoofFields, OpeningFields } from "./BuildingParts";
 import { PLACE, SIZE } from "./measures";
 import { Parts } from "./Parts";
+import { YardFields } from "./YardFields";
 import { edit } from "../document";
 
 type Change = (next: Element, what: string) => void;
@@ -191,6 +192,7 @@ export function BuildingFields({ element: building, change }: { readonly element
         fresh={() => ({ inset: 1.5, height: 4 })}
         onChange={(to, what) => set({ setbacks: [...to] }, what)}
       />
+      <YardFields building={building} set={set} />
       <RoofFields element={building} change={change} />
       <OnRoofFields building={building} set={set} />
       <OpeningFields building={building} set={set} />

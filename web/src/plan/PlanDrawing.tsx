@@ -2,7 +2,7 @@ import { memo, useMemo } from "react";
 import type { Vec2 } from "@zanvo/core/geometry";
 import type { Scene } from "@zanvo/core/scene";
 import { shortMetres } from "@zanvo/core/units";
-import { outlineOf, type Element } from "@zanvo/core/world";
+import { holesOf, outlineOf, type Element } from "@zanvo/core/world";
 import type { Camera, Size } from "../board/desk/camera";
 import { INK, viewOfElement, type PlanLook } from "../elements";
 import { useMeasures } from "../units";
@@ -37,10 +37,13 @@ const pathOn = (camera: Camera, places: readonly Vec2[], closed = true): string 
 const MANY = 3000;
 
 const drawn = (camera: Camera, element: Element): string =>
-  `${pathOn(camera, outlineOf(element))}${(viewOfElement(element).marks?.(element) ?? [])
+  `${[outlineOf(element), ...holesOf(element)].map((ring) => pathOn(camera, ring)).join("")}${(
+    viewOfElement(element).marks?.(element) ?? []
+  )
     .map((mark) => pathOn(camera, mark, false))
     .join("")}`;
 const style = ({ fill, fillOpacity = 0.1 }: PlanLook, on: boolean) => ({
+  fillRule: "evenodd" as const,
   fill: on ? ACCENT : fill,
   fillOpacity: on ? 0.22 : fillOpacity,
   stroke: on ? ACCENT : INK,

@@ -1,8 +1,9 @@
-import { LandPlot, MousePointer2, Rows3 } from "lucide-react";
+import { Frame, LandPlot, MousePointer2, Rows3 } from "lucide-react";
 import type { ReactNode } from "react";
 import type { Vec2 } from "@zanvo/core/geometry";
 import { VIEWS, viewOfElement, type ElementTool, type Gesture } from "../elements";
 import { addLot, addRow } from "./rows";
+import { addYard } from "./yards";
 
 /** A tool that lays several things by a rule. */
 interface RuleTool extends Omit<ElementTool, "draw"> {
@@ -47,6 +48,15 @@ const RULES: readonly RuleTool[] = [
     hint: "Press for each corner of a lot; closed, it is built up around its rim.",
     gesture: "area",
     add: addLot,
+  },
+  {
+    id: "courtyard",
+    label: "Courtyard",
+    icon: <Frame size={14} aria-hidden />,
+    hint: "Draw inside a building, from one corner of its courtyard to the opposite one.",
+    gesture: "drawn",
+    shape: "rectangle",
+    add: addYard,
   },
 ];
 

@@ -35,9 +35,10 @@ export interface Figure {
   readonly usual: Told;
 }
 
-/** A feature of a GeoJSON file on the plan: its places in m, and what is told of it. */
+/** A feature of a GeoJSON file on the plan: its places in m, its holes, and what is told of it. */
 export interface Feature {
   readonly places: readonly Point[];
+  readonly holes: readonly (readonly Point[])[];
   readonly properties: Readonly<Record<string, unknown>>;
 }
 
@@ -47,6 +48,8 @@ export interface GeoJsonOf<E> {
   write(element: E): { readonly shape: "line" | "area"; readonly properties: Record<string, unknown> } | null;
   readonly read?: {
     readonly shape: "line" | "area";
+    /** Whether its areas may have holes. */
+    readonly holes?: true;
     /** Whether a feature is of this kind; the one kind that does not say takes what no other does. */
     is?(properties: Feature["properties"]): boolean;
     /** All of an element but its id, kind and name. */
@@ -69,6 +72,8 @@ export interface ElementKind<E extends ElementBase = ElementBase> {
   validate?(element: E): ElementError | null;
   /** The ground that it takes: corners on the plan, counter-clockwise. */
   outline(element: E): readonly Vec2[];
+  /** What is open within its outline: corners of each, counter-clockwise. */
+  holes?(element: E): readonly (readonly Vec2[])[];
   /** From what height it reaches, and how far up, m: for a building, to its eaves. */
   span(element: E): readonly [base: number, height: number];
   /** The box around it; where nothing is said, along the longest side of its outline. */

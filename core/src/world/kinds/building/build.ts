@@ -1,12 +1,13 @@
 import { degrees, wrap, type Vec2, type Vec3 } from "../../../geometry";
 import { footed, riseUnder } from "./foot";
-import { centroid, crossingOf, inset, isConvex, isRectangle, longestSide } from "../../polygon";
-import { cornersOf } from "../../outline";
+import { areaTwice, centroid, crossingOf, inset, isConvex, isRectangle, longestSide } from "../../polygon";
+import { areaWithout } from "../../areas";
+import { cornersOf, yardsOf } from "../../outline";
 import { ROOFS } from "./roofs";
 import { metres, sentence } from "../../../units";
 import type { ElementError } from "../kind";
 import type { Building } from "./schema";
-import { extrude, loft, type Ring } from "../../shapes";
+import { extrude, loft, prism, type Ring } from "../../shapes";
 import { asPart, solidOf, type Solid } from "../../solid";
 
 /** What a roof adds where nothing is said, m. */
@@ -37,6 +38,8 @@ export function validateBuilding(building: Building): ElementError | null {
     return { field: `setbacks/${tops}/inset`, message: "leaves nothing to stand on: set it back less." };
   const top = tops[tops.length - 1];
   const { kind } = building.roof;
+  const inYards = validateYards(tops, building);
+  if (inYards) return inYards;
   const { needs, name } = ROOFS[kind];
   if (needs === "rectangle" && !isRectangle(top))
     return {
@@ -69,12 +72,36 @@ export function validateBuilding(building: Building): ElementError | null {
     return { field: "roof/rise", message: "does not fit: its steep sides would meet below the top." };
   const foot = building.passages?.length
     ? footed(
-        loft(building.id, [ring(points, building.base), ring(points, building.base + building.height)], null),
+        prism(building.id, points, yardsOf(building), [building.base, building.base + building.height]),
         points,
         building,
       )
     : null;
   return foot && "passage" in foot ? { field: `passages/${foot.passage}`, message: foot.message } : null;
+}
+
+/** Why a building cannot stand around its courtyards, and the field; null where it can, or has none. */
+function validateYards(tiers: readonly (readonly Vec2[])[], building: Building): ElementError | null {
+  const yards = yardsOf(building);
+  if (yards.length === 0) return null;
+  const { roof, slope } = building;
+  for (const [i, yard] of yards.entries())
+    if (yard.length < 3 || crossingOf(yard))
+      return { field: `courtyards/${i}`, message: "must be an area whose sides do not cross each other." };
+  const taken = yards.reduce((sum, yard) => sum + areaTwice(yard), 0);
+  for (const tier of tiers) {
+    const [left, ...more] = areaWithout(tier, yards);
+    const whole = left && more.length === 0 && left.holes.length === yards.length;
+    const rest = whole ? [left.outer, ...left.holes].reduce((sum, one) => sum + areaTwice(one), 0) : 0;
+    if (!whole || Math.abs(areaTwice(tier) - taken - rest) > 1e-6 * areaTwice(tier))
+      return { field: "courtyards", message: "must lie wholly inside the walls, clear of them and of each other." };
+  }
+  if (roof.kind !== "flat" || roof.rise !== undefined)
+    return { field: "roof/kind", message: "must be flat and without a parapet where there is a courtyard." };
+  if (building.round) return { field: "courtyards", message: "do not go with a round wall." };
+  if (slope?.steps)
+    return { field: "slope/steps", message: "do not go with a courtyard: let the foot follow the slope." };
+  return null;
 }
 
 /** Footprints of all tiers from the ground up, or the number of the set-back that leaves nothing. */
@@ -273,9 +300,11 @@ export const tierPart = (tier: number): string => `tier ${tier}`;
 export function buildBuilding(building: Building): Solid[] {
   const tiers = tiersUp(building);
   if (tiers.length === 0) return [];
+  const yards = yardsOf(building);
   const masses = tiers.map(({ points, z, height }, i) => {
-    const solid =
-      i === tiers.length - 1
+    const solid = yards.length
+      ? prism(building.id, points, yards, [z, z + height])
+      : i === tiers.length - 1
         ? topOf(building, points, z, height)
         : loft(building.id, [ring(points, z), ring(points, z + height)], null, building.round ? "all" : undefined);
     const foot = i > 0 ? solid : footed(solid, points, building);

@@ -1,4 +1,5 @@
 import { headingDirection, type Vec2, type Vec3 } from "../../../geometry";
+import { yardsOf } from "../../outline";
 import { sideOf } from "../../polygon";
 import type { Building } from "./schema";
 import { solidOf, type Solid } from "../../solid";
@@ -18,6 +19,8 @@ interface Parts {
   readonly loops: number[][];
   readonly round: (number | undefined)[];
   readonly names: (string | undefined)[];
+  /** The holes of each face. */
+  readonly holes: number[][][];
 }
 
 const takenApart = ({ vertices, faces }: Solid): Parts => ({
@@ -25,9 +28,10 @@ const takenApart = ({ vertices, faces }: Solid): Parts => ({
   loops: faces.map(({ loop }) => [...loop]),
   round: faces.map(({ round }) => round),
   names: faces.map(({ name }) => name),
+  holes: faces.map(({ holes = [] }) => holes.map((hole) => [...hole])),
 });
-const putTogether = (id: string, { vertices, loops, round, names }: Parts): Solid =>
-  solidOf(id, vertices, loops, round, names);
+const putTogether = (id: string, { vertices, loops, round, names, holes }: Parts): Solid =>
+  solidOf(id, vertices, loops, round, names, holes);
 
 /**
  * Where a passage enters and leaves a footprint, on which of its sides: the right and the left of who looks at the
@@ -35,7 +39,8 @@ const putTogether = (id: string, { vertices, loops, round, names }: Parts): Soli
  */
 export interface Way {
   readonly enters: { readonly side: number; readonly from: Vec2; readonly to: Vec2 };
-  readonly leaves: { readonly side: number; readonly from: Vec2; readonly to: Vec2 };
+  /** It comes out through the outer wall, or into a courtyard, by its number. */
+  readonly leaves: { readonly side: number; readonly from: Vec2; readonly to: Vec2; readonly yard: number | null };
 }
 
 /** The side of a footprint that a place is nearest to, and how far along it. */
@@ -50,8 +55,16 @@ export function nearestSide(corners: readonly Vec2[], [x, y]: Vec2): { readonly 
   return best;
 }
 
-/** The way of a passage through a footprint (counter-clockwise corners), or why there is none. */
-export function wayOf(corners: readonly Vec2[], { x, y, width }: Passage): Way | string {
+/**
+ * The way of a passage through a footprint from an outer wall, straight out again or into a courtyard, or why there is
+ * none.
+ * @param corners of the footprint, and of each courtyard, counter-clockwise
+ */
+export function wayOf(
+  corners: readonly Vec2[],
+  { x, y, width }: Passage,
+  yards: readonly (readonly Vec2[])[] = [],
+): Way | string {
   const { side, at } = nearestSide(corners, [x, y]);
   const { p, long, u } = sideOf(corners, side);
   const room = width / 2 + CLEAR;
@@ -61,40 +74,52 @@ export function wayOf(corners: readonly Vec2[], { x, y, width }: Passage): Way |
   const [from, to] = [place(middle - width / 2), place(middle + width / 2)];
   // Inwards is to the left of a side that runs counter-clockwise.
   const inwards: Vec2 = [-u[1], u[0]];
-  const out = [from, to].map((start) => exitOf(corners, start, inwards));
-  const [a, b] = out;
-  if (!a || !b || a.side !== b.side) return "does not come out through one wall: move it, or make it narrower.";
-  const { long: far } = sideOf(corners, a.side);
+  const rings = [corners, ...yards];
+  const [a, b] = [from, to].map((start) => exitOf(rings, start, inwards));
+  if (!a || !b || a.side !== b.side || a.ring !== b.ring)
+    return "does not come out through one wall: move it, or make it narrower.";
+  const { long: far } = sideOf(rings[a.ring], a.side);
   if (Math.min(a.at, b.at) < CLEAR || Math.max(a.at, b.at) > far - CLEAR) return "comes out too near to a corner.";
-  return { enters: { side, from, to }, leaves: { side: a.side, from: a.place, to: b.place } };
+  return {
+    enters: { side, from, to },
+    leaves: { side: a.side, from: a.place, to: b.place, yard: a.ring ? a.ring - 1 : null },
+  };
 }
 
-/** Where a ray from a side leaves a footprint first. */
-function exitOf(
-  corners: readonly Vec2[],
-  [x, y]: Vec2,
-  [dx, dy]: Vec2,
-): { readonly side: number; readonly at: number; readonly place: Vec2 } | null {
-  let best: { side: number; at: number; place: Vec2; t: number } | null = null;
-  corners.forEach((_, side) => {
-    const { p, long, u } = sideOf(corners, side);
-    const det = dx * u[1] - dy * u[0];
-    if (Math.abs(det) < 1e-9) return;
-    const [ex, ey] = [p[0] - x, p[1] - y];
-    const [t, at] = [(ex * u[1] - ey * u[0]) / det, (ex * dy - ey * dx) / det];
-    if (t > 1e-4 && at >= -SAME && at <= long + SAME && (!best || t < best.t))
-      best = { side, at, place: [x + t * dx, y + t * dy], t };
-  });
-  return best;
+/** A place on a side of one of several rings. */
+interface Exit {
+  readonly ring: number;
+  readonly side: number;
+  readonly at: number;
+  readonly place: Vec2;
 }
 
-/** The loop of a lowest face, and its place in it, on whose edge two places lie; null where none holds both. */
-function edgeWith(
-  { vertices, loops }: Parts,
-  base: number,
-  a: Vec2,
-  b: Vec2,
-): { readonly loop: number; readonly at: number } | null {
+/** Where a ray from a side meets a wall first. */
+function exitOf(rings: readonly (readonly Vec2[])[], [x, y]: Vec2, [dx, dy]: Vec2): Exit | null {
+  const met = rings.flatMap((corners, ring) =>
+    corners.flatMap((_, side) => {
+      const { p, long, u } = sideOf(corners, side);
+      const det = dx * u[1] - dy * u[0];
+      if (Math.abs(det) < 1e-9) return [];
+      const [ex, ey] = [p[0] - x, p[1] - y];
+      const [t, at] = [(ex * u[1] - ey * u[0]) / det, (ex * dy - ey * dx) / det];
+      const place: Vec2 = [x + t * dx, y + t * dy];
+      return t > 1e-4 && at >= -SAME && at <= long + SAME ? [{ ring, side, at, place, t }] : [];
+    }),
+  );
+  return met.length ? met.reduce((best, one) => (one.t < best.t ? one : best)) : null;
+}
+
+/** An edge around a lowest face: the face, the hole of it that it is on, if it is, and its place in the loop. */
+interface FootEdge {
+  readonly face: number;
+  readonly hole: number | null;
+  readonly loop: readonly number[];
+  readonly at: number;
+}
+
+/** The edge of a lowest face on which two places lie; null where none holds both. */
+function edgeWith({ vertices, loops, holes }: Parts, base: number, a: Vec2, b: Vec2): FootEdge | null {
   const on = (p: Vec3, q: Vec3, [x, y]: Vec2) => {
     const long = Math.hypot(q[0] - p[0], q[1] - p[1]);
     const [s, off] = [
@@ -103,12 +128,13 @@ function edgeWith(
     ];
     return Math.abs(off) < 1e-5 && s > SAME && s < long - SAME;
   };
-  for (const [loop, corners] of loops.entries()) {
-    if (!corners.every((n) => Math.abs(vertices[n][2] - base) < SAME)) continue;
-    for (let at = 0; at < corners.length; at++) {
-      const [p, q] = [vertices[corners[at]], vertices[corners[(at + 1) % corners.length]]];
-      if (on(p, q, a) && on(p, q, b)) return { loop, at };
-    }
+  for (const [face, outer] of loops.entries()) {
+    if (!outer.every((n) => Math.abs(vertices[n][2] - base) < SAME)) continue;
+    for (const [ring, loop] of [outer, ...(holes[face] ?? [])].entries())
+      for (let at = 0; at < loop.length; at++) {
+        const [p, q] = [vertices[loop[at]], vertices[loop[(at + 1) % loop.length]]];
+        if (on(p, q, a) && on(p, q, b)) return { face, hole: ring ? ring - 1 : null, loop, at };
+      }
   }
   return null;
 }
@@ -123,17 +149,11 @@ function between(loops: number[][], from: number, to: number, more: readonly num
 
 /** Cuts a passage through the foot of a solid. @returns why it cannot be, or null */
 function pierce(parts: Parts, base: number, { enters, leaves }: Way, { width, height, arch }: Passage): string | null {
-  const { vertices, loops, round } = parts;
+  const { vertices, loops, round, holes } = parts;
   // A lowest face runs the other way round: what comes second on a side comes first on it.
   const [front, back] = [edgeWith(parts, base, enters.from, enters.to), edgeWith(parts, base, leaves.from, leaves.to)];
-  if (!front || !back || front.loop !== back.loop) return "crosses another one.";
-  const loop = loops[front.loop];
-  const [a, b, c, d] = [
-    loop[front.at],
-    loop[(front.at + 1) % loop.length],
-    loop[back.at],
-    loop[(back.at + 1) % loop.length],
-  ];
+  if (!front || !back || front.face !== back.face || front.hole !== null) return "crosses another one.";
+  const [[a, b], [c, d]] = [front, back].map(({ loop, at }) => [loop[at], loop[(at + 1) % loop.length]]);
   const add = ([x, y]: Vec2, z: number) => vertices.push([x, y, z]) - 1;
   // E1 comes first from a to b, and X1 lies opposite to it.
   const [e1, e2, x1, x2] = [enters.to, enters.from, leaves.to, leaves.from];
@@ -169,19 +189,25 @@ function pierce(parts: Parts, base: number, { enters, leaves }: Way, { width, he
     loops.push([ps[i + 1], ps[i], qs[i], qs[i + 1]]);
     round.push(group);
   }
-  const from = (start: number, end: number) => {
+  /** The corners of an edge's loop from behind that edge to another edge of it. */
+  const from = ({ loop, at }: FootEdge, end: number) => {
     const out: number[] = [];
-    for (let i = start; ; i = (i + 1) % loop.length) {
+    for (let i = (at + 1) % loop.length; ; i = (i + 1) % loop.length) {
       out.push(loop[i]);
       if (i === end) return out;
     }
   };
-  const n = loop.length;
+  if (back.hole !== null) {
+    // Into a courtyard: its rim and the outer one become one loop, along both sides of the passage.
+    loops[front.face] = [foot.e1, foot.x1, ...from(back, back.at), foot.x2, foot.e2, ...from(front, front.at)];
+    holes[front.face].splice(back.hole, 1);
+    return null;
+  }
   const [one, other] = [
-    [foot.e1, foot.x1, ...from((back.at + 1) % n, front.at)],
-    [foot.x2, foot.e2, ...from((front.at + 1) % n, back.at)],
+    [foot.e1, foot.x1, ...from(back, front.at)],
+    [foot.x2, foot.e2, ...from(front, back.at)],
   ];
-  loops[front.loop] = one;
+  loops[front.face] = one;
   loops.push(other);
   round.push(undefined);
   return null;
@@ -265,12 +291,13 @@ function step(parts: Parts, base: number, corners: readonly Vec2[], { heading, g
 export function footed(
   solid: Solid,
   corners: readonly Vec2[],
-  { base, passages = [], slope }: Building,
+  building: Building,
 ): Solid | { readonly passage: number; readonly message: string } {
+  const { base, passages = [], slope } = building;
   if (passages.length === 0 && !slope) return solid;
   const parts = takenApart(solid);
   for (const [passage, one] of passages.entries()) {
-    const way = wayOf(corners, one);
+    const way = wayOf(corners, one, yardsOf(building));
     const message = typeof way === "string" ? way : pierce(parts, base, way, one);
     if (message) return { passage, message };
   }

@@ -1,8 +1,9 @@
+import type { Vec2 } from "../../../geometry";
 import { metres, metresBetween, sentence } from "../../../units";
 import { heightTags } from "../block";
 import { elementKind, movedPoint, onFootprint, type Feature } from "../kind";
 import { measureIn } from "../tags";
-import { cornersOf } from "../../outline";
+import { cornersOf, yardsOf } from "../../outline";
 import { buildBuilding, validateBuilding } from "./build";
 import { openingsOf } from "./openings";
 import { BuildingSchema, type Building } from "./schema";
@@ -48,7 +49,30 @@ function movedParts(building: Building, dx: number, dy: number): Partial<Buildin
     const own = building[part];
     return own ? [[part, own.map((one) => movedPoint(one, dx, dy))] as const] : [];
   });
-  return Object.fromEntries(parts);
+  const { courtyards } = building;
+  return {
+    ...Object.fromEntries(parts),
+    ...(courtyards && { courtyards: courtyards.map((yard) => yard.map((one) => movedPoint(one, dx, dy))) }),
+  };
+}
+
+/** The corners that a building can be changed by: those of its footprint, then those of its courtyards. */
+const placesIn = ({ footprint, courtyards = [] }: Building) =>
+  [footprint, ...courtyards].flatMap((ring) => onFootprint.places({ footprint: ring }));
+
+/** A building with one of those corners put elsewhere. */
+function placedIn(element: Building, place: number, at: Vec2): Building {
+  const { footprint, courtyards = [] } = element;
+  if (place < footprint.length) return onFootprint.placed(element, place, at);
+  let first = footprint.length;
+  return {
+    ...element,
+    courtyards: courtyards.map((ring) => {
+      const own = place - first;
+      first += ring.length;
+      return own >= 0 && own < ring.length ? onFootprint.placed({ footprint: ring }, own, at).footprint : ring;
+    }),
+  };
 }
 
 /** A building for itself, of no row. */
@@ -67,7 +91,9 @@ export const building = elementKind<Building>(BuildingSchema, {
   span: spanOf,
   ...onFootprint,
   // A drum's many corners are none that one would put elsewhere.
-  places: (element) => (element.round ? [] : onFootprint.places(element)),
+  places: (element) => (element.round ? [] : placesIn(element)),
+  placed: placedIn,
+  holes: yardsOf,
   moved: (element, dx, dy) => ({ ...onFootprint.moved(element, dx, dy), ...movedParts(element, dx, dy) }),
   geoJson: {
     write: (element) => ({
@@ -80,8 +106,10 @@ export const building = elementKind<Building>(BuildingSchema, {
     }),
     read: {
       shape: "area",
-      take: ({ places, properties }) => ({
+      holes: true,
+      take: ({ places, holes, properties }) => ({
         footprint: [...places],
+        ...(holes.length ? { courtyards: holes.map((hole) => [...hole]) } : {}),
         ...heightsIn(properties),
         roof: { kind: "flat" },
       }),

@@ -1,7 +1,7 @@
 import type { Vec2, Vec3 } from "../../../geometry";
 import { tierPart, tiersUp } from "./build";
 import { groundOver, nearestSide, wayOf } from "./foot";
-import { cornersOf } from "../../outline";
+import { cornersOf, yardsOf } from "../../outline";
 import { sideOf } from "../../polygon";
 import type { Building } from "./schema";
 import type { Detail } from "../../details";
@@ -31,75 +31,138 @@ const faceOf = ({ faces }: Solid, [px, py]: Vec2, [ux, uy]: Vec2): number =>
       Math.abs(z) < 1e-6 && x * uy - y * ux > 1 - 1e-6 && Math.abs(x * px + y * py - offset) < 1e-4,
   );
 
-/** What is taken of each side of a footprint by passages, m along it from its first corner. */
-function passagesOn(corners: readonly Vec2[], { passages = [] }: Building): Taken[][] {
-  const taken: Taken[][] = corners.map(() => []);
+/**
+ * What is taken of each side by passages, m along it from its first corner: of the footprint, and of each courtyard.
+ */
+function passagesOn(rings: readonly (readonly Vec2[])[], { passages = [] }: Building): Taken[][][] {
+  const [corners, ...yards] = rings;
+  const taken = rings.map((ring) => ring.map((): Taken[] => []));
   for (const one of passages) {
-    const way = wayOf(corners, one);
+    const way = wayOf(corners, one, yards);
     if (typeof way === "string") continue;
-    for (const { side, from, to } of [way.enters, way.leaves]) {
-      const [s, t] = [from, to].map(([x, y]) => Math.hypot(x - corners[side][0], y - corners[side][1]));
-      taken[side].push({ from: Math.min(s, t), to: Math.max(s, t), top: one.height });
+    const ends = [
+      { ...way.enters, ring: 0 },
+      { ...way.leaves, ring: way.leaves.yard === null ? 0 : way.leaves.yard + 1 },
+    ];
+    for (const { ring, side, from, to } of ends) {
+      const [px, py] = rings[ring][side];
+      const [s, t] = [from, to].map(([x, y]) => Math.hypot(x - px, y - py));
+      taken[ring][side].push({ from: Math.min(s, t), to: Math.max(s, t), top: one.height });
     }
   }
   return taken;
 }
 
+/** A wall from its left to its right corner, seen from outside. */
+interface Wall {
+  /** Its side of the footprint; null where it stands around a courtyard. */
+  readonly side: number | null;
+  readonly p: Vec2;
+  readonly u: Vec2;
+  readonly long: number;
+  readonly taken: readonly Taken[];
+}
+
+/** The walls of a tier: of its footprint, and around each courtyard, which run the other way round. */
+function wallsOf(rings: readonly (readonly Vec2[])[], taken: readonly (readonly (readonly Taken[])[])[]): Wall[] {
+  return rings.flatMap((ring, r) =>
+    ring.map((_, side): Wall => {
+      const { p, u, long } = sideOf(ring, side);
+      const own = taken[r]?.[side] ?? [];
+      if (r === 0) return { side, p, u, long, taken: own };
+      return {
+        side: null,
+        p: [p[0] + long * u[0], p[1] + long * u[1]],
+        u: [-u[0], -u[1]],
+        long,
+        taken: own.map(({ from, to, top }) => ({ from: long - to, to: long - from, top })),
+      };
+    }),
+  );
+}
+
+/** An opening in a wall: m along it, and from where to where it reaches over the tier's foot. */
+interface Opening {
+  readonly kind: "window" | "door";
+  readonly from: number;
+  readonly to: number;
+  readonly low: number;
+  readonly high: number;
+}
+
+/** The lines of an opening; a door has none at its foot. */
+function framed({ kind, from, to, low, high }: Opening, { p, u }: Wall, z: number, on: Detail["on"]): Detail[] {
+  const at = (s: number, up: number): Vec3 => [p[0] + s * u[0], p[1] + s * u[1], z + up];
+  const [a, b, c, d] = [at(from, low), at(from, high), at(to, high), at(to, low)];
+  return [[a, b], [b, c], [c, d], ...(kind === "window" ? [[d, a]] : [])].map(([m, n]) => ({ kind, a: m, b: n, on }));
+}
+
+type Over = (at: Vec2) => number;
+const along = ({ p, u }: Wall, s: number): Vec2 => [p[0] + s * u[0], p[1] + s * u[1]];
+
+/** A door where it fits into its wall, on the ground there. */
+function doorIn(wall: Wall, middle: number, width: number, tall: number, height: number, over: Over): Opening[] {
+  const from = Math.max(END / 4, Math.min(wall.long - width - END / 4, middle - width / 2));
+  const foot = Math.max(over(along(wall, from)), over(along(wall, from + width)));
+  if (from < 0 || foot + tall > height) return [];
+  return [{ kind: "door", from, to: from + width, low: foot, high: foot + tall }];
+}
+
+/** Windows in every storey of a wall, clear of what is taken of it and of the ground. */
+function windowsIn(
+  wall: Wall,
+  windows: NonNullable<Building["windows"]>,
+  { height, storey, taken, over }: { height: number; storey: number; taken: readonly Taken[]; over: Over },
+): Opening[] {
+  const bay = Math.max(windows.every, windows.width + END);
+  const bays = Math.floor((wall.long - 2 * END) / bay);
+  const floors = Math.max(1, Math.floor(height / storey + 1e-6));
+  return Array.from({ length: floors }, (_, floor) =>
+    Array.from({ length: Math.max(0, bays) }, (_none, n): Opening => {
+      const middle = wall.long / 2 + (n - (bays - 1) / 2) * bay;
+      const low = floor * storey + windows.sill;
+      const high = Math.min(low + windows.height, (floor + 1) * storey - END);
+      return { kind: "window", from: middle - windows.width / 2, to: middle + windows.width / 2, low, high };
+    }),
+  )
+    .flat()
+    .filter(
+      ({ from, to, low, high }) =>
+        high - low >= END &&
+        low >= over(along(wall, (from + to) / 2)) + END &&
+        !taken.some((one) => from < one.to + END && to > one.from - END && low < one.top + END),
+    );
+}
+
 /** Windows and doors of a building, drawn on its walls. */
 export function openingsOf(building: Building, solids: readonly Solid[]): Detail[] {
-  const { windows, doors = [], storeys, slope, base } = building;
+  const { windows, doors = [], slope } = building;
   if (!windows && doors.length === 0) return [];
-  const corners = cornersOf(building);
-  const out: Detail[] = [];
-  const over = slope ? groundOver(corners, slope) : () => 0;
-  const taken = passagesOn(corners, building);
+  const [corners, yards] = [cornersOf(building), yardsOf(building)];
+  const ground: Over = slope ? groundOver(corners, slope) : () => 0;
+  const passages = passagesOn([corners, ...yards], building);
   const entrances = doors.map(({ x, y, ...size }) => ({ ...nearestSide(corners, [x, y]), ...size }));
   const front = entrances[0] && windows?.party ? sideOf(corners, entrances[0].side).u : null;
-  let count = 0;
-  tiersUp(building).forEach(({ points, z, height }, tier) => {
+  const storey = building.height / (building.storeys ?? Math.max(1, Math.round(building.height / STOREY)));
+  let left = MAX_WINDOWS;
+  return tiersUp(building).flatMap(({ points, z, height }, tier) => {
     const solid = solids.find(({ part }) => part === tierPart(tier));
-    if (!solid) return;
-    const storey = storeys
-      ? building.height / storeys
-      : building.height / Math.max(1, Math.round(building.height / STOREY));
-    points.forEach((_, side) => {
-      const { p, u, long } = sideOf(points, side);
-      const face = faceOf(solid, p, u);
-      if (face < 0) return;
-      const at = (s: number, up: number): Vec3 => [p[0] + s * u[0], p[1] + s * u[1], up];
-      const frame = (kind: "window" | "door", from: number, to: number, low: number, high: number) => {
-        const [a, b, c, d] = [at(from, low), at(from, high), at(to, high), at(to, low)];
-        for (const [m, n] of [[a, b], [b, c], [c, d], ...(kind === "window" ? [[d, a]] : [])])
-          out.push({ kind, a: m, b: n, on: { solid, face } });
-      };
-      const full = tier === 0 ? [...taken[side]] : [];
-      if (tier === 0)
-        for (const { at: middle, width, height: tall } of entrances.filter((door) => door.side === side)) {
-          const from = Math.max(END / 4, Math.min(long - width - END / 4, middle - width / 2));
-          const foot = Math.max(
-            over([at(from, 0)[0], at(from, 0)[1]]),
-            over([at(from + width, 0)[0], at(from + width, 0)[1]]),
-          );
-          if (from < 0 || foot + tall > height) continue;
-          frame("door", from, from + width, base + foot, base + foot + tall);
-          full.push({ from, to: from + width, top: foot + tall });
-        }
-      if (!windows || (front && Math.abs(u[0] * front[0] + u[1] * front[1]) < 0.5)) return;
-      const bays = Math.floor((long - 2 * END) / Math.max(windows.every, windows.width + END));
-      const floors = Math.max(1, Math.floor(height / storey + 1e-6));
-      for (let floor = 0; floor < floors; floor++)
-        for (let bay = 0; bay < bays && count < MAX_WINDOWS; bay++) {
-          const middle = long / 2 + (bay - (bays - 1) / 2) * Math.max(windows.every, windows.width + END);
-          const [from, to] = [middle - windows.width / 2, middle + windows.width / 2];
-          const low = floor * storey + windows.sill;
-          const high = Math.min(low + windows.height, (floor + 1) * storey - END);
-          const [x, y] = at(middle, 0);
-          if (high - low < END || (tier === 0 && low < over([x, y]) + END)) continue;
-          if (full.some((one) => from < one.to + END && to > one.from - END && low < one.top + END)) continue;
-          frame("window", from, to, z + low, z + high);
-          count++;
-        }
+    if (!solid) return [];
+    const over: Over = tier === 0 ? ground : () => -Infinity;
+    return wallsOf([points, ...yards], tier === 0 ? passages : []).flatMap((wall) => {
+      const face = faceOf(solid, wall.p, wall.u);
+      if (face < 0) return [];
+      const found = entrances
+        .filter(({ side }) => tier === 0 && side === wall.side)
+        .flatMap(({ at, width, height: tall }) => doorIn(wall, at, width, tall, height, over));
+      const taken = [...wall.taken, ...found.map(({ from, to, high }) => ({ from, to, top: high }))];
+      const beside = wall.side !== null && front && Math.abs(wall.u[0] * front[0] + wall.u[1] * front[1]) < 0.5;
+      if (windows && !beside) {
+        const fresh = windowsIn(wall, windows, { height, storey, taken, over }).slice(0, left);
+        left -= fresh.length;
+        found.push(...fresh);
+      }
+      return found.flatMap((opening) => framed(opening, wall, z, { solid, face }));
     });
   });
-  return out;
 }

@@ -14,6 +14,8 @@ export const BuildingSchema = strict({
   name: Type.String({ maxLength: 200 }),
   /** Corners on the plan, m. */
   footprint: Footprint,
+  /** Corners of each courtyard on the plan, m: open to the sky, from the ground up. */
+  courtyards: Type.Optional(Type.Array(Footprint, { maxItems: 40 })),
   /** Height of its foot, m. */
   base: Metres,
   /** From the foot to the eaves, m. */
