@@ -310,6 +310,28 @@ test("a courtyard is drawn inside a building, its corners dragged, a passage led
   expect(await courtyards()).toHaveLength(1);
 });
 
+test("a thing is scaled about its middle, and what would be too large is refused with its place", async ({ page }) => {
+  const id = await onPlan(page);
+  await page.getByRole("button", { name: "Net loft", exact: true }).click();
+  await page.getByText("Scale", { exact: true }).click();
+  await type(page, "Times as large", "2");
+  await page.getByRole("button", { name: "Scale it" }).click();
+  await expect(page.getByLabel("Length", { exact: true })).toHaveValue("16");
+  // Its middle stays 13 m east and 24 m north.
+  expect((await saved(page, id)).elements[0]).toMatchObject({
+    origin: { x: 7, y: 16, z: 0 },
+    length: 16,
+    width: 12,
+    height: 18,
+  });
+  await type(page, "Times as large", "1000");
+  await page.getByRole("button", { name: "Scale it" }).click();
+  await expect(page.getByLabel("Length", { exact: true })).toHaveValue("16000");
+  await page.getByRole("button", { name: "Scale it" }).click();
+  await expect(page.getByText(/^elements\/0\/origin\/.: must be/).first()).toBeVisible();
+  expect((await saved(page, id)).elements[0].length).toBe(16_000);
+});
+
 test("tangents are found once the hand rests, and a small move of the eye frees the shot of them", async ({ page }) => {
   const id = await openNew(page, (scene) => {
     scene.shots[0].gaze = { heading: 0, pitch: 0, roll: 0 };

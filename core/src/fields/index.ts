@@ -1,4 +1,4 @@
-import { Type, type TProperties, type TSchema } from "@sinclair/typebox";
+import { Type, type NumberOptions, type TProperties, type TSchema } from "@sinclair/typebox";
 
 /** An object that takes no other keys than its own, and any key that begins with `x-`. */
 export function strict<T extends TProperties>(properties: T) {
@@ -7,11 +7,20 @@ export function strict<T extends TProperties>(properties: T) {
 
 export const Id = Type.String({ minLength: 1, maxLength: 100 });
 
+/** A number of metres in the world within some limits: `unit` tells it from other numbers. */
+export const metresIn = (limits: NumberOptions) => Type.Number({ ...limits, unit: "m" });
+
 /** A place in the world, in metres: within a thousand kilometres of the origin. */
-export const Metres = Type.Number({ minimum: -1e6, maximum: 1e6 });
+export const Metres = metresIn({ minimum: -1e6, maximum: 1e6 });
 
 /** A length of a thing, in metres. */
-export const Size = Type.Number({ exclusiveMinimum: 0, maximum: 1e5 });
+export const Size = metresIn({ exclusiveMinimum: 0, maximum: 1e5 });
+
+/** A height over a lower edge, or nothing, in metres. */
+export const Raised = metresIn({ minimum: 0, maximum: 100 });
+
+/** A place on a path, in metres from its beginning. */
+export const Along = metresIn({ minimum: 0, maximum: 1e6 });
 
 /** Degrees clockwise from north; any number of turns. */
 export const Heading = Type.Number({ minimum: -36000, maximum: 36000 });

@@ -3,6 +3,7 @@ import { kindOf, type Element } from "./kinds";
 import { blockCorner, type Block } from "./kinds/block";
 import type { Building } from "./kinds/building";
 import type { Box } from "./kinds/kind";
+import { changeMetres } from "./metres";
 import { isWithin, longestSide } from "./polygon";
 
 /** Whether an element is a thing that stands by itself; what lies on the ground, or closes the view, does not. */
@@ -77,7 +78,14 @@ export const placed = <T extends Element>(element: T, place: number, at: Vec2): 
 
 /** An element moved over the ground, m. */
 export const moved = <T extends Element>(element: T, dx: number, dy: number): T =>
-  kindOf(element).moved(element, dx, dy) as T;
+  changeMetres(kindOf(element).schema, element, { place: ([x, y]) => [x + dx, y + dy], size: (metres) => metres });
+
+/** An element so many times as large in all its measures, about a place of the plan. */
+export const scaled = <T extends Element>(element: T, times: number, [ax, ay]: Vec2): T =>
+  changeMetres(kindOf(element).schema, element, {
+    place: ([x, y]) => [ax + times * (x - ax), ay + times * (y - ay)],
+    size: (metres) => times * metres,
+  });
 
 /** The building that a block is, to be given a roof or another footprint. */
 export function asBuilding(element: Block | Building): Building {

@@ -19,6 +19,7 @@ import {
   KINDS,
   kindOf,
   moved,
+  scaled,
   outlineOf,
   placed,
   placesOf,
@@ -59,6 +60,8 @@ const SAMPLES: { readonly [K in Element["kind"]]: Extract<Element, { kind: K }> 
   square: { ...base, kind: "square", footprint, heading: 10, ...DEFAULT_SQUARE },
   skyline: { ...base, kind: "skyline", path, ...DEFAULT_SKYLINE, seed: 7 },
 };
+
+const rounded = (_key: string, value: unknown) => (typeof value === "number" ? Number(value.toFixed(6)) + 0 : value);
 
 /** Whether a scene with it is read back as it was. */
 const fits = (element: Element): boolean =>
@@ -117,6 +120,23 @@ describe.each(KINDS.map((kind) => [kind.kind, kind] as const))("the kind %s", (n
           expect(Object.keys(there).sort()).toEqual(Object.keys(element).sort());
         },
       ),
+    );
+  });
+
+  it("has every measure as many times as large when it is scaled, about a place that stays, and back", () => {
+    fc.assert(
+      fc.property(fc.double({ min: 0.2, max: 5, noNaN: true }), (times) => {
+        const about = [3, -2] as const;
+        const large = scaled(element, times, about);
+        outlineOf(large).forEach(([x, y], i) => {
+          const [px, py] = outlineOf(element)[i];
+          expect(Math.hypot(x - 3 - times * (px - 3), y + 2 - times * (py + 2))).toBeLessThan(1e-6);
+        });
+        const [[z, height], [z0, height0]] = [large, element].map((one) => kindOf(one).span(one));
+        expect([z, height]).toEqual([expect.closeTo(times * z0, 6), expect.closeTo(times * height0, 6)]);
+        const back = scaled(large, 1 / times, about);
+        expect(JSON.parse(JSON.stringify(back), rounded)).toEqual(JSON.parse(JSON.stringify(element), rounded));
+      }),
     );
   });
 

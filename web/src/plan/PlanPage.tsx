@@ -14,6 +14,7 @@ import { Picture } from "./Picture";
 import { Plan } from "./Plan";
 import { RepeatFields } from "./RepeatFields";
 import { RowFields } from "./RowFields";
+import { ScaleFields } from "./ScaleFields";
 import { Things } from "./Things";
 import { CHOOSE, TOOLS, type PlanTool } from "./tools";
 import { useDocument, undo, redo, useMany, go, useShot } from "../document";
@@ -111,6 +112,7 @@ function World({ id }: { readonly id: string }) {
           {many.length > 1 && <ManyFields key={many.map(({ id: one }) => one).join(" ")} things={many} />}
           {chosen && <ChosenFields key={chosen.id} element={chosen} />}
           {chosen && <RepeatFields key={`repeat ${chosen.id}`} element={chosen} />}
+          {many.length > 0 && <ScaleFields key={`scale ${many.map(({ id: one }) => one).join(" ")}`} things={many} />}
           {row && chosen?.kind === "building" && <RowFields row={row} house={chosen} />}
           <GroundFields />
         </aside>

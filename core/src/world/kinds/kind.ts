@@ -82,8 +82,6 @@ export interface ElementKind<E extends ElementBase = ElementBase> {
   places(element: E): readonly Vec2[];
   /** The same with one of those places put elsewhere. */
   placed(element: E, place: number, at: Vec2): E;
-  /** The same, moved over the ground, m. */
-  moved(element: E, dx: number, dy: number): E;
   readonly geoJson: GeoJsonOf<E>;
   /** Its measures that people are compared with. */
   figures?(element: E): readonly Figure[];
@@ -117,35 +115,20 @@ const places = (points: readonly Point[]): readonly Vec2[] => points.map(({ x, y
 const put = (points: readonly Point[], place: number, [x, y]: Vec2): Point[] =>
   points.map((one, i) => (i === place ? { x, y } : one));
 
-/** A point moved over the ground, with all else that it carries. */
-export const movedPoint = <P extends Point>(point: P, dx: number, dy: number): P => ({
-  ...point,
-  x: point.x + dx,
-  y: point.y + dy,
-});
-
-/** How elements on a path are drawn and moved. */
+/** How elements on a path are drawn. */
 export const onPath = {
   places: ({ path }: { readonly path: readonly Point[] }) => places(path),
   placed: <E extends { path: Point[] }>(element: E, place: number, at: Vec2): E => ({
     ...element,
     path: put(element.path, place, at),
   }),
-  moved: <E extends { path: Point[] }>(element: E, dx: number, dy: number): E => ({
-    ...element,
-    path: element.path.map((point) => movedPoint(point, dx, dy)),
-  }),
 };
 
-/** How elements on a footprint are drawn and moved. */
+/** How elements on a footprint are drawn. */
 export const onFootprint = {
   places: ({ footprint }: { readonly footprint: readonly Point[] }) => places(footprint),
   placed: <E extends { footprint: Point[] }>(element: E, place: number, at: Vec2): E => ({
     ...element,
     footprint: put(element.footprint, place, at),
-  }),
-  moved: <E extends { footprint: Point[] }>(element: E, dx: number, dy: number): E => ({
-    ...element,
-    footprint: element.footprint.map((point) => movedPoint(point, dx, dy)),
   }),
 };

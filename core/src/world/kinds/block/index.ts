@@ -1,5 +1,5 @@
 import { add, scale, type Vec2 } from "../../../geometry";
-import { elementKind, movedPoint, type Box } from "../kind";
+import { elementKind, type Box } from "../kind";
 import { blockAxes, blockCorner, buildBlock } from "./build";
 import { BlockSchema, type Block } from "./schema";
 export * from "./build";
@@ -46,7 +46,6 @@ export const block = elementKind<Block>(BlockSchema, {
   box: (element) => element,
   places: boxOutline,
   placed: blockBetween,
-  moved: (element, dx, dy) => ({ ...element, origin: movedPoint(element.origin, dx, dy) }),
   geoJson: { write: ({ origin, height }) => ({ shape: "area", properties: heightTags(origin.z, height) }) },
 });
 

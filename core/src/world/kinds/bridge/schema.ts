@@ -1,8 +1,5 @@
 import { Type, type Static } from "@sinclair/typebox";
-import { Flags, Id, Metres, Point2, Size, strict } from "../../../fields";
-
-/** A height over a lower edge, or nothing, m. */
-const Raised = Type.Number({ minimum: 0, maximum: 100 });
+import { Flags, Id, Metres, Point2, Raised, Size, strict } from "../../../fields";
 
 /** A deck from one place to another, flat below or on an arch, with a parapet on both sides. */
 export const BridgeSchema = strict({

@@ -1,7 +1,7 @@
 import type { Vec2 } from "../../../geometry";
 import { metres, metresBetween, sentence } from "../../../units";
 import { heightTags } from "../block";
-import { elementKind, movedPoint, onFootprint, type Feature } from "../kind";
+import { elementKind, onFootprint, type Feature } from "../kind";
 import { measureIn } from "../tags";
 import { cornersOf, yardsOf } from "../../outline";
 import { buildBuilding, validateBuilding } from "./build";
@@ -38,21 +38,6 @@ function heightsIn(properties: Feature["properties"]): Pick<Building, "base" | "
     base,
     height: Math.max(0.1, top - base),
     ...(levels === null ? {} : { storeys: Math.min(300, Math.max(1, Math.round(levels))) }),
-  };
-}
-
-/** The parts of a building that have a place of their own on the plan. */
-const PARTS = ["chimneys", "boxes", "passages", "doors"] as const;
-
-function movedParts(building: Building, dx: number, dy: number): Partial<Building> {
-  const parts = PARTS.flatMap((part) => {
-    const own = building[part];
-    return own ? [[part, own.map((one) => movedPoint(one, dx, dy))] as const] : [];
-  });
-  const { courtyards } = building;
-  return {
-    ...Object.fromEntries(parts),
-    ...(courtyards && { courtyards: courtyards.map((yard) => yard.map((one) => movedPoint(one, dx, dy))) }),
   };
 }
 
@@ -94,7 +79,6 @@ export const building = elementKind<Building>(BuildingSchema, {
   places: (element) => (element.round ? [] : placesIn(element)),
   placed: placedIn,
   holes: yardsOf,
-  moved: (element, dx, dy) => ({ ...onFootprint.moved(element, dx, dy), ...movedParts(element, dx, dy) }),
   geoJson: {
     write: (element) => ({
       shape: "area",

@@ -1,9 +1,6 @@
 import { Type, type Static } from "@sinclair/typebox";
-import { Flags, Footprint, Heading, Id, Metres, Size, strict } from "../../../fields";
+import { Flags, Footprint, Heading, Id, Metres, Raised, Size, strict } from "../../../fields";
 import { ROOFS, type RoofKind } from "./roofs";
-
-/** A height over a lower edge, or nothing, m. */
-const Raised = Type.Number({ minimum: 0, maximum: 100 });
 
 const Roof = Type.Unsafe<RoofKind>({ type: "string", enum: Object.keys(ROOFS) });
 

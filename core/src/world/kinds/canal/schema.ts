@@ -1,11 +1,5 @@
 import { Type, type Static } from "@sinclair/typebox";
-import { Flags, Id, Path, Size, strict } from "../../../fields";
-
-/** A place on a path, m from its beginning. */
-const Along = Type.Number({ minimum: 0, maximum: 1e6 });
-
-/** A height over a lower edge, or nothing, m. */
-const Raised = Type.Number({ minimum: 0, maximum: 100 });
+import { Along, Flags, Id, Path, Raised, Size, strict } from "../../../fields";
 
 /** Water between two quay walls, along a path, with locks that let boats down. */
 export const CanalSchema = strict({

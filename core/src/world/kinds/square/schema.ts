@@ -1,8 +1,5 @@
 import { Type, type Static } from "@sinclair/typebox";
-import { Flags, Footprint, Heading, Id, Size, strict } from "../../../fields";
-
-/** A height over a lower edge, or nothing, m. */
-const Raised = Type.Number({ minimum: 0, maximum: 100 });
+import { Flags, Footprint, Heading, Id, Raised, Size, strict } from "../../../fields";
 
 /** A paved place: raised by its kerb, with the joints of its slabs along a heading and across. */
 export const SquareSchema = strict({

@@ -1,6 +1,6 @@
 import { metres, metresBetween, sentence } from "../../../units";
 import { boxOutline, heightTags } from "../block";
-import { elementKind, movedPoint, type Box } from "../kind";
+import { elementKind, type Box } from "../kind";
 import { buildSteps, cornerOf, sizeOf } from "./build";
 import { StepsSchema, type Steps } from "./schema";
 export * from "./build";
@@ -24,7 +24,6 @@ export const steps = elementKind<Steps>(StepsSchema, {
   box: boxOf,
   places: () => [],
   placed: (element) => element,
-  moved: (element, dx, dy) => ({ ...element, foot: movedPoint(element.foot, dx, dy) }),
   geoJson: {
     write: (element) => ({ shape: "area", properties: heightTags(element.foot.z, sizeOf(element).height) }),
   },

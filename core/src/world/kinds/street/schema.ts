@@ -1,8 +1,5 @@
 import { Type, type Static } from "@sinclair/typebox";
-import { Flags, Id, Path, Size, strict } from "../../../fields";
-
-/** A place on a path, m from its beginning. */
-const Along = Type.Number({ minimum: 0, maximum: 1e6 });
+import { Along, Flags, Id, metresIn, Path, Size, strict } from "../../../fields";
 
 /** A street along a path: a carriageway between two raised pavements, and what is drawn on them. */
 export const StreetSchema = strict({
@@ -13,9 +10,9 @@ export const StreetSchema = strict({
   path: Path,
   /** Width of the carriageway, and of each pavement, m. */
   carriageway: Size,
-  pavement: Type.Number({ minimum: 0, maximum: 1000 }),
+  pavement: metresIn({ minimum: 0, maximum: 1000 }),
   /** Height of the kerb, m. */
-  kerb: Type.Number({ minimum: 0, maximum: 10 }),
+  kerb: metresIn({ minimum: 0, maximum: 10 }),
   /** Joints of the pavement's slabs stand so far apart, m. */
   slabs: Type.Optional(Size),
   /** Dashes of the middle line and the gaps between them, m. */

@@ -1,0 +1,34 @@
+import type { Vec2 } from "../geometry";
+
+/** As much of a JSON schema as tells which of its numbers are metres. */
+interface Schema {
+  readonly [key: string]: unknown;
+  readonly unit?: string;
+  readonly properties?: Readonly<Record<string, Schema>>;
+  readonly items?: Schema;
+}
+
+/** What becomes of the metres of a thing: of its places on the plan, and of its heights and sizes. */
+interface Change {
+  readonly place: (at: Vec2) => Vec2;
+  readonly size: (metres: number) => number;
+}
+
+const isPlace = ({ properties }: Schema): boolean => properties?.x?.unit === "m" && properties.y?.unit === "m";
+
+/** A thing with all of its metres changed, as its schema tells them from other numbers; the rest of it stays. */
+export function changeMetres<T>(schema: Schema, thing: T, change: Change): T {
+  const changed = (of: Schema, value: unknown): unknown => {
+    if (of.unit === "m" && typeof value === "number") return change.size(value);
+    if (of.items && Array.isArray(value)) return value.map((one) => changed(of.items!, one));
+    const { properties } = of;
+    if (!properties || typeof value !== "object" || value === null) return value;
+    const own = Object.entries(value).map(([key, one]) => [key, properties[key] ? changed(properties[key], one) : one]);
+    const out = Object.fromEntries(own) as Record<string, unknown>;
+    if (!isPlace(of)) return out;
+    const { x, y } = value as { readonly x: number; readonly y: number };
+    const [px, py] = change.place([x, y]);
+    return { ...out, x: px, y: py };
+  };
+  return changed(schema, thing) as T;
+}
