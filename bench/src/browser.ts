@@ -130,7 +130,7 @@ async function timedPin(page: Page, what: string): Promise<void> {
 /** Dragging a pin on the real board. */
 export const dragging = (what: string, scene: Scene): Promise<void> => onBoard(scene, (page) => timedPin(page, what));
 
-/** Dragging in the demo's whole quarter: a pin, a building in the picture, and one on the plan beside it. */
+/** Dragging in the demo's whole quarter: a pin, a building in the picture, and one and the eye on the plan beside it. */
 export const draggingQuarter = (scene: Scene): Promise<void> =>
   onBoard(scene, async (page) => {
     await timedPin(page, "the whole quarter");
@@ -153,6 +153,8 @@ export const draggingQuarter = (scene: Scene): Promise<void> =>
       outline.x + outline.width / 2,
       outline.y + outline.height / 2,
     ]);
+    const eye = (await page.getByTestId("eye").locator("circle").first().boundingBox())!;
+    await timedDrag(page, "the eye on the plan, the whole quarter", [eye.x + eye.width / 2, eye.y + eye.height / 2]);
   });
 
 /** What the page of a board takes, its workers with it, in the memory of its process. */

@@ -23,8 +23,9 @@ export function footAt(view: View, blocks: readonly Block[], point: Vec2, reach:
   const ground = unprojectToGround(view, point);
   if (!ground) return null;
   let best: { off: number; foot: Foot } | null = null;
+  const better = (off: number) => off <= reach && (!best || off < best.off);
   const offer = (off: number, foot: Foot) => {
-    if (off <= reach && (!best || off < best.off)) best = { off, foot };
+    if (better(off)) best = { off, foot };
   };
   for (const block of standing(blocks)) {
     for (const [u, v] of CORNERS) {
@@ -46,6 +47,7 @@ export function footAt(view: View, blocks: readonly Block[], point: Vec2, reach:
       const line = drawnLine(view, corner, axis);
       if (!line) continue;
       const drawn = dropOnto(line, point);
+      if (!better(distance2(drawn, point))) continue;
       const seen = unprojectToGround(view, drawn);
       if (!seen) continue;
       const range = clipToRect(line.from, line.way, view.frame);

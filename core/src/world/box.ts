@@ -31,35 +31,38 @@ function boxAround(corners: readonly Vec2[], [base, height]: readonly [number, n
   };
 }
 
+/** What follows from an element, worked out once for one that can no longer change. */
+function remembered<T>(work: (element: Element) => T): (element: Element) => T {
+  const known = new WeakMap<Element, T>();
+  return (element) => {
+    if (!Object.isFrozen(element)) return work(element);
+    let value = known.get(element);
+    if (value === undefined) known.set(element, (value = work(element)));
+    return value;
+  };
+}
+
+/** The outline of an element on the plan, counter-clockwise. */
+export const outlineOf = remembered((element): readonly Vec2[] => kindOf(element).outline(element));
+
 /**
  * The block that stands for an element where only its place, its way and its size count: around all but a block along
  * its longest side.
  */
-export function boxOf(element: Element): Block {
+export const boxOf = remembered((element): Block => {
   if (element.kind === "block") return element;
   const kind = kindOf(element);
   const points = outlineOf(element);
   const { origin, heading, length, width, height } =
     kind.box?.(element) ?? boxAround(points.length >= 3 ? points : kind.places(element), kind.span(element));
   return { id: element.id, kind: "block", name: element.name, origin, heading, length, width, height };
-}
+});
 
 /** The middle of the block that stands for an element. */
 export function middleOf(element: Element): Vec3 {
   const box = boxOf(element);
   const [x, y, z] = blockCorner(box, 0.5, 0.5);
   return [x, y, z + box.height / 2];
-}
-
-/** Outlines of elements that can no longer change. */
-const known = new WeakMap<Element, readonly Vec2[]>();
-
-/** The outline of an element on the plan, counter-clockwise. */
-export function outlineOf(element: Element): readonly Vec2[] {
-  if (!Object.isFrozen(element)) return kindOf(element).outline(element);
-  let outline = known.get(element);
-  if (!outline) known.set(element, (outline = kindOf(element).outline(element)));
-  return outline;
 }
 
 /** What is open within an element's outline: corners of each courtyard, counter-clockwise. */

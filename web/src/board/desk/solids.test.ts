@@ -1,0 +1,24 @@
+import { readFileSync } from "node:fs";
+import { readScene } from "@zanvo/core/document";
+import { pickSolid } from "@zanvo/core/construct";
+import { viewOf } from "@zanvo/core/shot";
+import { build } from "@zanvo/core/world";
+import { pick } from "./solids";
+
+describe("what is pressed in a picture", () => {
+  it("is the same whether all is built or only what may be there", () => {
+    const { elements, shots } = readScene(readFileSync("demo/5-the-whole-quarter.zanvo.json", "utf8"));
+    const solids = build(elements);
+    const found = shots.slice(0, 4).flatMap((shot) => {
+      const view = viewOf(shot);
+      const { x, y, width, height } = shot.frame;
+      return Array.from({ length: 60 }, (_, i) => {
+        const at = [x + ((i % 10) + 0.5) * (width / 10), y + (Math.floor(i / 10) + 0.5) * (height / 6)] as const;
+        const id = pick(view, elements, at);
+        expect(id).toBe(pickSolid(view, solids, at));
+        return id;
+      });
+    });
+    expect(new Set(found).size).toBeGreaterThan(10);
+  });
+});
