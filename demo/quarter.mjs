@@ -162,13 +162,13 @@ const LANDMARKS = [
     "Customs house",
     rectangle(-94, -52, 18, 26),
     9,
-    { kind: "flat", rise: 1 },
+    { kind: "flat" },
     {
       storeys: 2,
-      setbacks: [{ inset: 3, height: 5 }],
+      courtyards: [rectangle(-89, -46, 8, 14)],
       windows: { ...DEFAULT_WINDOWS, every: 3, height: 1.9 },
       passages: [{ ...at(-76, -39), width: 4, height: 5, arch: true }],
-      boxes: [{ ...at(-86, -39), length: 4, width: 3, rise: 2.6 }],
+      boxes: [{ ...at(-91.5, -39), length: 3, width: 3, rise: 2.6 }],
     },
   ),
   building(

@@ -15,7 +15,7 @@ const { default: Database } = await import("better-sqlite3");
 
 const CLIENTS = 20;
 const BYTES = 2_000_000;
-/** People who draw without a pause are saved about so often, ms (web/src/saving). */
+/** People who draw without a pause are saved about so often, ms (web/src/document/saving). */
 const EVERY = 3000;
 const PACED_FOR = 30_000;
 const BACK_TO_BACK = 5;
