@@ -10,6 +10,9 @@ export const Id = Type.String({ minLength: 1, maxLength: 100 });
 /** A number of metres in the world within some limits: `unit` tells it from other numbers. */
 export const metresIn = (limits: NumberOptions) => Type.Number({ ...limits, unit: "m" });
 
+/** What a person calls a field. */
+export const named = <T extends TSchema>(title: string, of: T): T => ({ ...of, title });
+
 /** A place in the world, in metres: within a thousand kilometres of the origin. */
 export const Metres = metresIn({ minimum: -1e6, maximum: 1e6 });
 
@@ -23,9 +26,12 @@ export const Raised = metresIn({ minimum: 0, maximum: 100 });
 export const Along = metresIn({ minimum: 0, maximum: 1e6 });
 
 /** Degrees clockwise from north; any number of turns. */
-export const Heading = Type.Number({ minimum: -36000, maximum: 36000 });
+export const Heading = Type.Number({ minimum: -36000, maximum: 36000, unit: "°" });
 
 export const Point2 = <T extends TSchema>(of: T) => strict({ x: of, y: of });
+/** A place of the world where a thing stands. */
+export const Standing = (foot: string) =>
+  strict({ x: named("East of the origin", Metres), y: named("North of the origin", Metres), z: named(foot, Metres) });
 export const Point3 = <T extends TSchema>(of: T) => strict({ x: of, y: of, z: of });
 
 /**

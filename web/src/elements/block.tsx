@@ -3,6 +3,7 @@ import { resizeBlock, type Block } from "@zanvo/core/world";
 import { LEAST } from "../board/desk/raise";
 import { NumberField } from "../ui";
 import { RoofFields } from "./BuildingFields";
+import { Measures } from "./Measures";
 import { INK, type Change, type ElementView } from "./view";
 import { useShot } from "../document";
 
@@ -11,26 +12,13 @@ function BlockFields({ element: block, change }: { readonly element: Block; read
   const { eye } = useShot();
   const resize = (dimension: "length" | "width" | "height") => (size: number) =>
     change(resizeBlock(block, { [dimension]: size }, ...nearCorner(block, [eye.x, eye.y, eye.z])), dimension);
-  const move = (axis: "x" | "y" | "z") => (to: number) =>
-    change({ ...block, origin: { ...block.origin, [axis]: to } }, axis);
   const size = { unit: "m", digits: 2, min: LEAST, max: 10000, step: 0.1 } as const;
-  const place = { unit: "m", digits: 2, min: -1e5, max: 1e5, step: 0.1 } as const;
   return (
     <>
       <NumberField label="Length" {...size} value={block.length} onChange={resize("length")} />
       <NumberField label="Width" {...size} value={block.width} onChange={resize("width")} />
       <NumberField label="Height" {...size} value={block.height} onChange={resize("height")} />
-      <NumberField
-        label="Heading"
-        unit="°"
-        value={block.heading}
-        min={-360}
-        max={360}
-        onChange={(heading) => change({ ...block, heading }, "heading")}
-      />
-      <NumberField label="Base over the ground" {...place} value={block.origin.z} onChange={move("z")} />
-      <NumberField label="East of the origin" {...place} value={block.origin.x} onChange={move("x")} />
-      <NumberField label="North of the origin" {...place} value={block.origin.y} onChange={move("y")} />
+      <Measures element={block} of={["heading", "origin/z", "origin/x", "origin/y"]} change={change} />
       <RoofFields element={block} change={change} />
     </>
   );

@@ -1,33 +1,16 @@
 import { Waves } from "lucide-react";
 import { requireValid, DEFAULT_CANAL, DEFAULT_LOCK, pathOf, placeAlong, type Canal } from "@zanvo/core/world";
-import { NumberField } from "../ui";
-import { SIZE } from "./measures";
+import { Measures } from "./Measures";
 import { Parts } from "./Parts";
 import { points, type Change, type ElementView } from "./view";
 
 /** Measures of a canal and its locks. */
 function CanalFields({ element: canal, change }: { readonly element: Canal; readonly change: Change }) {
   const set = (part: Partial<Canal>, what: string) => change(requireValid({ ...canal, ...part }), what);
-  const { width, quay, depth, coping, locks = [] } = canal;
+  const { width, locks = [] } = canal;
   return (
     <>
-      <NumberField label="Width of the water" {...SIZE} value={width} onChange={(to) => set({ width: to }, "width")} />
-      <NumberField label="Quay walls" {...SIZE} max={100} value={quay} onChange={(to) => set({ quay: to }, "quay")} />
-      <NumberField
-        label="Water under the ground"
-        {...SIZE}
-        max={100}
-        value={depth}
-        onChange={(to) => set({ depth: to }, "depth")}
-      />
-      <NumberField
-        label="Walls over the ground"
-        {...SIZE}
-        min={0}
-        max={100}
-        value={coping}
-        onChange={(to) => set({ coping: to }, "coping")}
-      />
+      <Measures element={canal} of={["width", "quay", "depth", "coping"]} change={change} />
       <Parts
         name="Lock"
         add="A lock"

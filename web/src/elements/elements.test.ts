@@ -1,4 +1,6 @@
 import { validateElement, KINDS, kindOf, type Element } from "@zanvo/core/world";
+import { createElement } from "react";
+import { renderToStaticMarkup } from "react-dom/server";
 import { isPressed, TOOLS } from "../plan/tools";
 import { VIEWS, viewOfElement } from ".";
 
@@ -47,5 +49,9 @@ it.each(VIEWS.flatMap(({ kind, tools }) => tools.map((tool) => [tool.id, kind, t
     expect(element.kind).toBe(kind);
     expect(validateElement(element)).toBeNull();
     expect(kindOf(element).build(element).length).toBeGreaterThan(0);
+    // Every measure that its fields show has a name in its schema.
+    const { Fields } = viewOfElement(element);
+    const fields = renderToStaticMarkup(createElement(Fields, { element, change: () => undefined }));
+    expect(fields.match(/<label[^>]*>[A-Z][^<]+<\/label>/g)!.length).toBeGreaterThan(0);
   },
 );

@@ -1,81 +1,31 @@
 import { Route } from "lucide-react";
 import { requireValid, DEFAULT_STREET, lengthOf, pathOf, type Street } from "@zanvo/core/world";
-import { Check, Choice, NumberField } from "../ui";
+import { Check, Choice } from "../ui";
+import { Measures } from "./Measures";
 import { Parts } from "./Parts";
 import { GROUND, points, type Change, type ElementView } from "./view";
 
 /** Measures of a street: its carriageway, pavements and kerb, and what is drawn on them. */
 function StreetFields({ element: street, change }: { readonly element: Street; readonly change: Change }) {
-  const { carriageway, pavement, kerb, slabs, dashes, lanes = 2, rails, bed, crossings = [], driveways = [] } = street;
+  const { slabs, dashes, rails, bed, crossings = [], driveways = [] } = street;
   const set = (part: Partial<Street>, what: string) => change(requireValid({ ...street, ...part }), what);
-  const size = { unit: "m", digits: 2, min: 0.1, max: 200, step: 0.1 } as const;
   const far = { min: 0, max: 1e5 } as const;
   const middle = Number((lengthOf(pathOf(street)) / 2).toFixed(1));
   return (
     <>
-      <NumberField
-        label="Carriageway"
-        {...size}
-        value={carriageway}
-        onChange={(to) => set({ carriageway: to }, "carriageway")}
-      />
-      <NumberField
-        label="Pavements"
-        {...size}
-        min={0}
-        value={pavement}
-        onChange={(to) => set({ pavement: to }, "pavement")}
-      />
-      <NumberField
-        label="Kerb"
-        {...size}
-        min={0}
-        max={2}
-        step={0.01}
-        value={kerb}
-        onChange={(to) => set({ kerb: to }, "kerb")}
-      />
+      <Measures element={street} of={["carriageway", "pavement", "kerb"]} change={change} />
       <Check
         label="Slab joints"
         checked={slabs !== undefined}
         onChange={(on) => set({ slabs: on ? DEFAULT_STREET.slabs : undefined }, "slabs")}
       />
-      {slabs !== undefined && (
-        <NumberField label="Joints every" {...size} value={slabs} onChange={(to) => set({ slabs: to }, "slabs")} />
-      )}
+      {slabs !== undefined && <Measures element={street} of={["slabs"]} change={change} />}
       <Check
         label="Dashes between lanes"
         checked={dashes !== undefined}
         onChange={(on) => set({ dashes: on ? DEFAULT_STREET.dashes : undefined }, "dashes")}
       />
-      {dashes && (
-        <NumberField
-          label="Lanes"
-          unit=""
-          digits={0}
-          min={1}
-          max={20}
-          step={1}
-          value={lanes}
-          onChange={(to) => set({ lanes: Math.round(to) }, "lanes")}
-        />
-      )}
-      {dashes && (
-        <NumberField
-          label="Dash"
-          {...size}
-          value={dashes.line}
-          onChange={(line) => set({ dashes: { ...dashes, line } }, "dash")}
-        />
-      )}
-      {dashes && (
-        <NumberField
-          label="Gap"
-          {...size}
-          value={dashes.gap}
-          onChange={(gap) => set({ dashes: { ...dashes, gap } }, "gap")}
-        />
-      )}
+      {dashes && <Measures element={street} of={["lanes", "dashes/line", "dashes/gap"]} change={change} />}
       <Check label="Tram rails" checked={rails ?? false} onChange={(on) => set({ rails: on || undefined }, "rails")} />
       {rails && (
         <Choice

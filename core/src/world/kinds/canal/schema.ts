@@ -1,5 +1,5 @@
 import { Type, type Static } from "@sinclair/typebox";
-import { Along, Flags, Id, Path, Raised, Size, strict } from "../../../fields";
+import { Along, Flags, Id, named, Path, Raised, Size, strict } from "../../../fields";
 
 /** Water between two quay walls, along a path, with locks that let boats down. */
 export const CanalSchema = strict({
@@ -8,11 +8,11 @@ export const CanalSchema = strict({
   name: Type.String({ maxLength: 200 }),
   path: Path,
   /** Of the water, and of the quay walls beside it, m. */
-  width: Size,
-  quay: Size,
+  width: named("Width of the water", Size),
+  quay: named("Quay walls", Size),
   /** How far the water lies under the ground, and how far the walls rise over it, m. */
-  depth: Size,
-  coping: Raised,
+  depth: named("Water under the ground", Size),
+  coping: named("Walls over the ground", Raised),
   /** Locks: where each begins, how long it is, and how far the water falls in it, m. */
   locks: Type.Optional(Type.Array(strict({ at: Along, length: Size, fall: Size }), { maxItems: 50 })),
   ...Flags,

@@ -1,5 +1,5 @@
 import { Type, type Static } from "@sinclair/typebox";
-import { Flags, Id, Path, Size, strict } from "../../../fields";
+import { Flags, Id, named, Path, Size, strict } from "../../../fields";
 
 const Seed = Type.Integer({ minimum: 0, maximum: 4294967295 });
 
@@ -13,13 +13,13 @@ export const SkylineSchema = strict({
   name: Type.String({ maxLength: 200 }),
   path: Path,
   of: Type.Unsafe<"blocks" | "ridges">({ type: "string", enum: ["blocks", "ridges"] }),
-  rows: Type.Integer({ minimum: 1, maximum: 12 }),
+  rows: named("Rows", Type.Integer({ minimum: 1, maximum: 12 })),
   /** From one row to the next, m. */
-  behind: Size,
+  behind: named("From row to row", Size),
   /** Blocks or hills are so wide and so high, m; rows behind are higher by what is between. */
-  widths: strict({ least: Size, most: Size }),
-  heights: strict({ least: Size, most: Size }),
-  seed: Seed,
+  widths: strict({ least: named("Widths from", Size), most: named("Widths to", Size) }),
+  heights: strict({ least: named("Heights from", Size), most: named("Heights to", Size) }),
+  seed: named("Seed", Seed),
   ...Flags,
 });
 

@@ -1,5 +1,5 @@
 import { Type, type Static } from "@sinclair/typebox";
-import { Flags, Footprint, Heading, Id, Raised, Size, strict } from "../../../fields";
+import { Flags, Footprint, Heading, Id, named, Raised, Size, strict } from "../../../fields";
 
 /** A paved place: raised by its kerb, with the joints of its slabs along a heading and across. */
 export const SquareSchema = strict({
@@ -7,9 +7,9 @@ export const SquareSchema = strict({
   kind: Type.Literal("square"),
   name: Type.String({ maxLength: 200 }),
   footprint: Footprint,
-  kerb: Raised,
-  slabs: Type.Optional(Size),
-  heading: Heading,
+  kerb: named("Kerb", Raised),
+  slabs: Type.Optional(named("Joints every", Size)),
+  heading: named("Joints along the heading", Heading),
   ...Flags,
 });
 

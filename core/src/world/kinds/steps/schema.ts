@@ -1,5 +1,5 @@
 import { Type, type Static } from "@sinclair/typebox";
-import { Flags, Heading, Id, Metres, Point3, Size, strict } from "../../../fields";
+import { Flags, Heading, Id, named, Size, Standing, strict } from "../../../fields";
 
 /**
  * A flight of steps, or with `ramp` a ramp: from the middle of its foot up along a heading, `count` risers of `riser`
@@ -9,12 +9,12 @@ export const StepsSchema = strict({
   id: Id,
   kind: Type.Literal("steps"),
   name: Type.String({ maxLength: 200 }),
-  foot: Point3(Metres),
-  heading: Heading,
-  width: Size,
-  count: Type.Integer({ minimum: 1, maximum: 500 }),
-  riser: Size,
-  tread: Size,
+  foot: Standing("Foot over the ground"),
+  heading: named("Up along the heading", Heading),
+  width: named("Width", Size),
+  count: named("Risers", Type.Integer({ minimum: 1, maximum: 500 })),
+  riser: named("Riser", Size),
+  tread: named("Tread", Size),
   ramp: Type.Optional(Type.Boolean()),
   ...Flags,
 });

@@ -1,5 +1,5 @@
 import { Type, type Static } from "@sinclair/typebox";
-import { Along, Flags, Id, metresIn, Path, Size, strict } from "../../../fields";
+import { Along, Flags, Id, metresIn, named, Path, Size, strict } from "../../../fields";
 
 /** A street along a path: a carriageway between two raised pavements, and what is drawn on them. */
 export const StreetSchema = strict({
@@ -9,16 +9,16 @@ export const StreetSchema = strict({
   /** Corners of its middle line, m. */
   path: Path,
   /** Width of the carriageway, and of each pavement, m. */
-  carriageway: Size,
-  pavement: metresIn({ minimum: 0, maximum: 1000 }),
+  carriageway: named("Carriageway", Size),
+  pavement: named("Pavements", metresIn({ minimum: 0, maximum: 1000 })),
   /** Height of the kerb, m. */
-  kerb: metresIn({ minimum: 0, maximum: 10 }),
+  kerb: named("Kerb", metresIn({ minimum: 0, maximum: 10 })),
   /** Joints of the pavement's slabs stand so far apart, m. */
-  slabs: Type.Optional(Size),
+  slabs: Type.Optional(named("Joints every", Size)),
   /** Dashes of the middle line and the gaps between them, m. */
-  dashes: Type.Optional(strict({ line: Size, gap: Size })),
+  dashes: Type.Optional(strict({ line: named("Dash", Size), gap: named("Gap", Size) })),
   /** Lanes of the carriageway, told apart by dashes; two where nothing is said. */
-  lanes: Type.Optional(Type.Integer({ minimum: 1, maximum: 20 })),
+  lanes: Type.Optional(named("Lanes", Type.Integer({ minimum: 1, maximum: 20, default: 2 }))),
   /** Tram rails along the middle, and what they lie on. */
   rails: Type.Optional(Type.Boolean()),
   bed: Type.Optional(Type.Unsafe<"sleepers" | "plates">({ type: "string", enum: ["sleepers", "plates"] })),
