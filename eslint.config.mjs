@@ -53,7 +53,7 @@ const LONG = [
   "web/src/board/desk/Desk.tsx",
   "web/src/board/panels/{HandOverPanel,LensFields,LifeFields,MeasuredFields,SheetPanel}.tsx",
   "web/src/elements/{BuildingFields,street}.tsx",
-  "web/src/plan/{GroundFields,Plan,PlanPage,RowFields}.tsx",
+  "web/src/plan/{GroundFields,PlanPage,RowFields}.tsx",
   "web/src/references/{Photo,ReferencePage,SetsPanel,Traced,ViewPanel,WallsPanel}.tsx",
   "web/src/shelf/ShelfPage.tsx",
   "web/src/slip/SlipPage.tsx",

@@ -123,42 +123,24 @@ export function* visibleEdgesInParts(
       const fronts = faces.filter((face) => front(s, face)).length;
       if (smooth && fronts !== 1) continue;
       const [a, b] = [thing.vertices[from], thing.vertices[to]];
+      // No face of a convex solid hides any other edge of it; of any solid, the edge's own faces do not.
+      const ofItself = ({ solid, face }: Occluder) => solid === s && (thing.convex || faces.includes(face));
       // From outside, an edge between two faces that look away lies behind the solid itself, and so does one that folds
       // inwards beside a face that does. From inside all edges are seen.
       if (lost[s] || (!inside && (fronts === 0 || (concave && fronts === 1)))) out.push(s, a, b, [[0, 1]], HIDDEN);
-      // No face of a convex solid hides any other edge of it; of any solid, the edge's own faces do not.
-      else
-        addStretch(
-          s,
-          a,
-          b,
-          ({ solid: other, face }) => other === s && (thing.convex || faces.includes(face)),
-          fronts === 1 ? OUTLINE : CREASE,
-        );
+      else addStretch(s, a, b, ofItself, fronts === 1 ? OUTLINE : CREASE);
     }
   };
   const meetingOf = ({ a, b, of: [p, q] }: Intersection) => {
+    const ofBoth = (one: Occluder) => [p, q].some(({ solid, face }) => solid === one.solid && face === one.face);
     const seen = [p, q].some(({ solid: s, face }) => stands[s].inside || front(s, face));
     if (!seen || (lost[p.solid] && lost[q.solid])) out.push(p.solid, a, b, [[0, 1]], HIDDEN);
-    else
-      addStretch(
-        p.solid,
-        a,
-        b,
-        (one) => [p, q].some((own) => own.solid === one.solid && own.face === one.face),
-        INTERSECTION,
-      );
+    else addStretch(p.solid, a, b, ofBoth, INTERSECTION);
   };
   const detailOf = (s: number, { a, b, kind }: Detail, before: Iterable<Occluder>) => {
     const seen = gaps(union(hiddenBy(before, () => false, a, b)), SLIVER / norm(sub(b, a)));
-    out.push(
-      s,
-      a,
-      b,
-      seen,
-      DETAIL,
-      DETAIL_KINDS.findIndex(({ id }) => id === kind),
-    );
+    const number = DETAIL_KINDS.findIndex(({ id }) => id === kind);
+    out.push(s, a, b, seen, DETAIL, number);
   };
 
   const meeting = grouped(intersectionCurves(solids), ({ of: [{ solid }] }) => solid);

@@ -1,5 +1,5 @@
 import { orient2d } from "robust-predicates";
-import type { Vec2 } from "../geometry";
+import { fromStretch, type Vec2 } from "../geometry";
 
 /** Twice the signed area of a polygon, positive counter-clockwise. */
 export const areaTwice = (points: readonly Vec2[]): number =>
@@ -31,6 +31,19 @@ export function tidy(points: readonly Vec2[]): readonly Vec2[] {
 function cross([a, b]: readonly [Vec2, Vec2], [c, d]: readonly [Vec2, Vec2]): boolean {
   const side = (p: Vec2, q: Vec2, r: Vec2) => Math.sign(orient2d(p[0], p[1], q[0], q[1], r[0], r[1]));
   return side(a, b, c) * side(a, b, d) < 0 && side(c, d, a) * side(c, d, b) < 0;
+}
+
+/** Whether the sides of two rings keep some distance from each other, m. */
+export function areClear(one: readonly Vec2[], other: readonly Vec2[], gap: number): boolean {
+  const sides = (ring: readonly Vec2[]) => ring.map((p, i) => [p, ring[(i + 1) % ring.length]] as const);
+  const apart = ([a, b]: readonly [Vec2, Vec2], [c, d]: readonly [Vec2, Vec2]) =>
+    [0, 1].some(
+      (k) => Math.min(a[k], b[k]) > Math.max(c[k], d[k]) + gap || Math.min(c[k], d[k]) > Math.max(a[k], b[k]) + gap,
+    );
+  const clear = (s: readonly [Vec2, Vec2], t: readonly [Vec2, Vec2]) =>
+    !cross(s, t) && Math.min(fromStretch(s[0], ...t), fromStretch(t[0], ...s)) >= gap;
+  const others = sides(other);
+  return sides(one).every((s) => others.every((t) => apart(s, t) || clear(s, t)));
 }
 
 /** Where a polygon crosses itself, as the numbers of two of its sides; null where it does not. */

@@ -8,6 +8,9 @@ import { newId } from "../id";
 import { toDesk, toWindow, type Camera } from "../board/desk/camera";
 import { useDocument, edit, choose, freeName } from "../document";
 
+/** How near things are drawn to and taken up, window px. */
+export const REACH = 9;
+
 /** Window px of a place of the world, north up; and back. */
 export const onWindow = (camera: Camera, [x, y]: Vec2): Vec2 => toWindow(camera, [x, -y]);
 export function onPlan(camera: Camera, at: Vec2): Vec2 {

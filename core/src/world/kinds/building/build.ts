@@ -1,7 +1,6 @@
 import { degrees, wrap, type Vec2, type Vec3 } from "../../../geometry";
 import { footed, riseUnder } from "./foot";
-import { areaTwice, centroid, crossingOf, inset, isConvex, isRectangle, longestSide } from "../../polygon";
-import { areaWithout } from "../../areas";
+import { areClear, centroid, crossingOf, inset, isConvex, isRectangle, isWithin, longestSide } from "../../polygon";
 import { cornersOf, yardsOf } from "../../outline";
 import { ROOFS } from "./roofs";
 import { metres, sentence } from "../../../units";
@@ -12,6 +11,8 @@ import { asPart, solidOf, type Solid } from "../../solid";
 
 /** What a roof adds where nothing is said, m. */
 const RISE = 2.5;
+/** The least thickness of what stands between courtyards, and between them and the walls, m. */
+const CLEAR = 0.01;
 /** Thickness of a parapet, m. */
 const PARAPET = 0.3;
 /** Teeth of a saw-tooth roof stand about so far apart, m; arcs and domes are drawn in so many pieces. */
@@ -88,14 +89,11 @@ function validateYards(tiers: readonly (readonly Vec2[])[], building: Building):
   for (const [i, yard] of yards.entries())
     if (yard.length < 3 || crossingOf(yard))
       return { field: `courtyards/${i}`, message: "must be an area whose sides do not cross each other." };
-  const taken = yards.reduce((sum, yard) => sum + areaTwice(yard), 0);
-  for (const tier of tiers) {
-    const [left, ...more] = areaWithout(tier, yards);
-    const whole = left && more.length === 0 && left.holes.length === yards.length;
-    const rest = whole ? [left.outer, ...left.holes].reduce((sum, one) => sum + areaTwice(one), 0) : 0;
-    if (!whole || Math.abs(areaTwice(tier) - taken - rest) > 1e-6 * areaTwice(tier))
-      return { field: "courtyards", message: "must lie wholly inside the walls, clear of them and of each other." };
-  }
+  const inside = (yard: readonly Vec2[]) =>
+    tiers.every((tier) => isWithin(yard[0], tier) && areClear(yard, tier, CLEAR)) &&
+    yards.every((other) => other === yard || (!isWithin(yard[0], other) && areClear(yard, other, CLEAR)));
+  if (!yards.every(inside))
+    return { field: "courtyards", message: "must lie wholly inside the walls, clear of them and of each other." };
   if (roof.kind !== "flat" || roof.rise !== undefined)
     return { field: "roof/kind", message: "must be flat and without a parapet where there is a courtyard." };
   if (building.round) return { field: "courtyards", message: "do not go with a round wall." };

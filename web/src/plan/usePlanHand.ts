@@ -1,0 +1,118 @@
+import type { Placed } from "@zanvo/core/construct";
+import type { Vec2 } from "@zanvo/core/geometry";
+import { sentence, type Told } from "@zanvo/core/units";
+import { useRef, useState, type Dispatch, type PointerEvent, type RefObject, type SetStateAction } from "react";
+import { pinched, type Camera } from "../board/desk/camera";
+import { cancelGesture, choose, endGesture } from "../document";
+import { useMeasures } from "../units";
+import { followed, gather, placedAt, pointAt, takenUp, type Doing } from "./doing";
+import { CHOOSE, type PlanTool } from "./tools";
+import type { useSketch } from "./useSketch";
+
+interface HandProps {
+  readonly holder: RefObject<HTMLDivElement | null>;
+  readonly camera: Camera | null;
+  readonly setCamera: Dispatch<SetStateAction<Camera | null>>;
+  readonly tool: PlanTool;
+  readonly onTool: (tool: PlanTool) => void;
+  readonly sketch: ReturnType<typeof useSketch>;
+}
+
+/** Fingers on the plan: two of them move and spread it, and do nothing else until both are lifted. */
+function useFingers(setCamera: HandProps["setCamera"]) {
+  const places = useRef(new Map<number, Vec2>());
+  const pinching = useRef(false);
+  return {
+    /** @returns how many there are now */
+    down: (id: number, at: Vec2): number => places.current.set(id, at).size,
+    /** @returns whether two of them moved the plan */
+    move: (id: number, at: Vec2): boolean => {
+      const before = places.current.get(id);
+      if (!before || places.current.size !== 2) return false;
+      const [[, other]] = [...places.current].filter(([one]) => one !== id);
+      places.current.set(id, at);
+      setCamera((camera) => camera && pinched(camera, before, at, other));
+      return true;
+    },
+    /** @returns whether what is lifted was one of two, so that it is no press */
+    up: (id: number): boolean => {
+      const two = places.current.size > 1 || pinching.current;
+      places.current.delete(id);
+      pinching.current = two && places.current.size > 0;
+      return two;
+    },
+  };
+}
+
+/** The hand on the plan: what it does between a press and letting go, and what is told of it meanwhile. */
+export function usePlanHand({ holder, camera, setCamera, tool, onTool, sketch }: HandProps) {
+  const [doing, setDoing] = useState<Doing | null>(null);
+  const [hover, setHover] = useState<Placed | null>(null);
+  const [tag, setTag] = useState<{ readonly at: Vec2; readonly text: string } | null>(null);
+  const fingers = useFingers(setCamera);
+  const measures = useMeasures();
+
+  const show = (at: Vec2, told: Told, on: Placed["on"] | undefined) =>
+    setTag({ at, text: measures(sentence`${told}${on ? `, to the ${on.what} of ${on.name}` : ""}`) });
+  /** Gives up what the hand is doing. */
+  const drop = () => {
+    cancelGesture();
+    setDoing(null);
+    setTag(null);
+  };
+  const giveUp = () => {
+    drop();
+    if (sketch.begun) sketch.drop();
+    else if (tool.gesture !== "choose") onTool(CHOOSE);
+    else choose([]);
+  };
+
+  const onPointerDown = (event: PointerEvent) => {
+    if (!camera) return;
+    const point = pointAt(camera, holder.current!, event);
+    if (event.pointerType === "touch") {
+      const count = fingers.down(event.pointerId, point.at);
+      // A second finger gives up what the first began.
+      if (count === 2) return drop();
+      if (count > 2) return;
+    }
+    event.currentTarget.setPointerCapture(event.pointerId);
+    (event.currentTarget as HTMLElement).focus();
+    if (event.button === 1) return setDoing({ what: "pan", last: point.at });
+    if (event.button !== 0 || sketch.pressed) return;
+    if (tool.gesture === "choose") return setDoing(takenUp(camera, point, event.shiftKey));
+    const from = placedAt(camera, point.world, event.altKey).at;
+    setDoing({ what: "shape", from, to: from });
+  };
+  const onPointerMove = (event: PointerEvent) => {
+    if (!camera) return;
+    const point = pointAt(camera, holder.current!, event);
+    if (fingers.move(event.pointerId, point.at)) return;
+    if (!doing) return setHover(tool.gesture === "choose" ? null : placedAt(camera, point.world, event.altKey));
+    const now = followed(doing, camera, point, tool);
+    if (now.camera) setCamera(now.camera);
+    if (now.doing) setDoing(now.doing);
+    if (now.told !== undefined) show(point.at, now.told, now.on);
+  };
+  const onPointerUp = (event: PointerEvent) => {
+    setTag(null);
+    if (fingers.up(event.pointerId)) return;
+    if (doing && ["move", "corner", "eye", "gaze"].includes(doing.what)) endGesture();
+    if (doing?.what === "shape") sketch.finishShape(doing.from, doing.to);
+    if (doing?.what === "lasso" && camera) gather(doing, camera);
+    if (!doing && sketch.pressed && camera && event.button === 0)
+      sketch.addPoint(placedAt(camera, pointAt(camera, holder.current!, event).world, event.altKey).at);
+    setDoing(null);
+  };
+  const onPointerCancel = (event: PointerEvent) => {
+    fingers.up(event.pointerId);
+    drop();
+  };
+  return {
+    doing,
+    hover,
+    tag,
+    giveUp,
+    handlers: { onPointerDown, onPointerMove, onPointerUp, onPointerCancel, onPointerLeave: () => setHover(null) },
+  };
+}
