@@ -54,7 +54,7 @@ const LONG = [
   "web/src/board/panels/{HandOverPanel,LensFields,LifeFields,MeasuredFields,SheetPanel}.tsx",
   "web/src/elements/{BuildingFields,street}.tsx",
   "web/src/plan/{GroundFields,PlanPage,RowFields}.tsx",
-  "web/src/references/{Photo,ReferencePage,SetsPanel,Traced,ViewPanel,WallsPanel}.tsx",
+  "web/src/references/{ReferencePage,SetsPanel,Traced,ViewPanel,WallsPanel}.tsx",
   "web/src/shelf/ShelfPage.tsx",
   "web/src/slip/SlipPage.tsx",
   "web/src/ui/NumberField.tsx",

@@ -1,7 +1,7 @@
 import { useHotkeys } from "react-hotkeys-hook";
 import { viewOf } from "@zanvo/core/shot";
 import { moveElement } from "./desk/blocks";
-import { zoom } from "./desk/camera";
+import { zoom } from "../canvas/camera";
 import { frame, look, setRaising, setSix, toggleFraming, useDesk } from "./desk/desk";
 import { STAGES } from "./stages";
 import { edit, undo, redo, choose, chosenElements, useView, go, currentShot } from "../document";

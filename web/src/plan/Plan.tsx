@@ -1,12 +1,22 @@
-import { pickOnPlan } from "@zanvo/core/construct";
+import { pickOnPlan, planBounds } from "@zanvo/core/construct";
 import { useMemo, useRef } from "react";
+import { useCamera } from "../canvas/useCamera";
 import { choose, useDocument, useMany } from "../document";
+import { viewOfElement } from "../elements";
 import { pointAt } from "./doing";
 import { PlanDrawing } from "./PlanDrawing";
 import type { PlanTool } from "./tools";
-import { usePlanCamera } from "./usePlanCamera";
 import { usePlanHand } from "./usePlanHand";
 import { useSketch } from "./useSketch";
+
+/** What the plan begins with: all that is near. Skylines lie far away. */
+function wholePlan() {
+  const { elements, shots } = useDocument.getState().scene;
+  const near = elements.filter((one) => !viewOfElement(one).far);
+  const eyes = shots.map(({ eye }) => [eye.x, eye.y] as const);
+  const { x, y, width, height } = planBounds(near, eyes);
+  return { x, y: -y - height, width, height };
+}
 
 interface PlanProps {
   readonly tool: PlanTool;
@@ -16,7 +26,7 @@ interface PlanProps {
 /** The world from above, north up, to scale: things and eyes are dragged in metres, fresh ones drawn. */
 export function Plan({ tool, onTool }: PlanProps) {
   const holder = useRef<HTMLDivElement>(null);
-  const { size, camera, setCamera } = usePlanCamera(holder);
+  const { size, camera, setCamera } = useCamera(holder, wholePlan, 24);
   const sketch = useSketch(tool, onTool, camera);
   const { doing, hover, tag, giveUp, handlers } = usePlanHand({ holder, camera, setCamera, tool, onTool, sketch });
   const many = useMany();

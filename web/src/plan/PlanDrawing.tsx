@@ -3,7 +3,7 @@ import type { Vec2 } from "@zanvo/core/geometry";
 import type { Scene } from "@zanvo/core/scene";
 import { shortMetres } from "@zanvo/core/units";
 import { holesOf, outlineOf, type Element } from "@zanvo/core/world";
-import type { Camera, Size } from "../board/desk/camera";
+import type { Camera, Size } from "../canvas/camera";
 import { INK, viewOfElement, type PlanLook } from "../elements";
 import { useMeasures } from "../units";
 import { coneOf, handlesOf, onWindow } from "./plan";

@@ -2,7 +2,7 @@ import { movedOnPlan, pickOnPlan, placeOnPlan, type Placed } from "@zanvo/core/c
 import { degrees, distance2, wrap, type Vec2 } from "@zanvo/core/geometry";
 import { metres, sentence, type Told } from "@zanvo/core/units";
 import { moved, outlineOf, placed as putAt, validateElement, whyInvalid, type Element } from "@zanvo/core/world";
-import { pan, type Camera } from "../board/desk/camera";
+import { pan, type Camera } from "../canvas/camera";
 import { beginGesture, choose, chosenElements, currentShot, drag, go, onShot, toggle, useDocument } from "../document";
 import { replaceElement, replaceMany } from "../document/elements";
 import { handlesOf, onPlan, onWindow, REACH } from "./plan";

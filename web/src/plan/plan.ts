@@ -5,7 +5,7 @@ import { unproject, viewOf } from "@zanvo/core/shot";
 import { validateElement, kindOf, placesOf, type Element, whyInvalid } from "@zanvo/core/world";
 import type { ElementTool } from "../elements";
 import { newId } from "../id";
-import { toDesk, toWindow, type Camera } from "../board/desk/camera";
+import { toDesk, toWindow, type Camera } from "../canvas/camera";
 import { useDocument, edit, choose, freeName } from "../document";
 
 /** How near things are drawn to and taken up, window px. */

@@ -2,7 +2,7 @@ import type { Placed } from "@zanvo/core/construct";
 import type { Vec2 } from "@zanvo/core/geometry";
 import { sentence, type Told } from "@zanvo/core/units";
 import { useRef, useState, type Dispatch, type PointerEvent, type RefObject, type SetStateAction } from "react";
-import { pinched, type Camera } from "../board/desk/camera";
+import { pinched, type Camera } from "../canvas/camera";
 import { cancelGesture, choose, endGesture } from "../document";
 import { useMeasures } from "../units";
 import { followed, gather, placedAt, pointAt, takenUp, type Doing } from "./doing";

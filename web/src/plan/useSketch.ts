@@ -1,7 +1,7 @@
 import { shapeOnPlan, type Placed } from "@zanvo/core/construct";
 import { distance2, type Vec2 } from "@zanvo/core/geometry";
 import { useState } from "react";
-import type { Camera } from "../board/desk/camera";
+import type { Camera } from "../canvas/camera";
 import { useDocument } from "../document";
 import { say } from "../ui";
 import { addDrawn, onWindow, REACH } from "./plan";

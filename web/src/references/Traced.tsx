@@ -10,7 +10,7 @@ import {
 } from "@zanvo/core/recover";
 import type { Vec2 } from "@zanvo/core/geometry";
 import type { Reference, TracedSet } from "@zanvo/core/scene";
-import { toDesk, toWindow, type Camera, type Size } from "../board/desk/camera";
+import { toDesk, toWindow, type Camera, type Size } from "../canvas/camera";
 import { metres } from "@zanvo/core/units";
 import { useMeasures } from "../units";
 import type { Finding } from "./edges";

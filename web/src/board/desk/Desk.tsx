@@ -7,7 +7,7 @@ import { Canvas, Layers } from "../../canvas";
 import { useMeasures } from "../../units";
 import { ArcHandles } from "./ArcHandles";
 import { BlockHandles } from "./BlockHandles";
-import { toWindow, wholeDesk } from "./camera";
+import { toWindow, wholeDesk } from "../../canvas/camera";
 import { frame, setDeskElement, setRaising, setSix, startLooking, useDesk } from "./desk";
 import { FrameHandles } from "./FrameHandles";
 import { HorizonHandles } from "./HorizonHandles";

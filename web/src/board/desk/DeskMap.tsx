@@ -1,6 +1,6 @@
 import { headPath, placedPins, setStyle } from "@zanvo/core/drawing";
 import { pinsOf } from "@zanvo/core/vanishing";
-import { toDesk, wholeDesk } from "./camera";
+import { toDesk, wholeDesk } from "../../canvas/camera";
 import { toggleFraming, useDesk } from "./desk";
 import { useDocument, useShot } from "../../document";
 

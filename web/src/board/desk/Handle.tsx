@@ -3,7 +3,7 @@ import type { Vec2 } from "@zanvo/core/geometry";
 import { toldBy } from "@zanvo/core/problem";
 import { type Told } from "@zanvo/core/units";
 import { useMeasures } from "../../units";
-import { toWindow } from "./camera";
+import { toWindow } from "../../canvas/camera";
 import { showTag, useDesk } from "./desk";
 import { useDrag } from "./useDrag";
 import { beginGesture, endGesture, cancelGesture } from "../../document";

@@ -5,7 +5,7 @@ import { viewOf } from "@zanvo/core/shot";
 import { within } from "@zanvo/core/vanishing";
 import type { Element } from "@zanvo/core/world";
 import { Layers } from "../../canvas";
-import { toWindow } from "./camera";
+import { toWindow } from "../../canvas/camera";
 import { useDesk } from "./desk";
 import { ORDER } from "./order";
 import { PinHead } from "./PinHead";

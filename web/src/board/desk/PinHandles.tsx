@@ -9,7 +9,7 @@ import { mm, sentence } from "@zanvo/core/units";
 import { say } from "../../ui";
 import { inWords } from "../../units";
 import { Handle } from "./Handle";
-import { toWindow } from "./camera";
+import { toWindow } from "../../canvas/camera";
 import { useDesk } from "./desk";
 import { useBothDiscs } from "./OtherPanels";
 import { PinHead } from "./PinHead";

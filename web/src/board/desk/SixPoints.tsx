@@ -16,7 +16,7 @@ import {
   viewOf,
 } from "@zanvo/core/shot";
 import { toldBy } from "@zanvo/core/problem";
-import { toWindow } from "./camera";
+import { toWindow } from "../../canvas/camera";
 import { deskPoint, placeSix, showTag, useDesk, windowPoint } from "./desk";
 import { useDocument, useShot } from "../../document";
 

@@ -7,7 +7,7 @@ import { nearestNames, slidTo, toEye, unproject, viewOf, withSix, type SixNames 
 import { pinsOf } from "@zanvo/core/vanishing";
 import { type Told } from "@zanvo/core/units";
 import { newId } from "../../id";
-import { fit, toDesk, wholeDesk, type Camera, type Size } from "./camera";
+import { fit, toDesk, wholeDesk, type Camera, type Size } from "../../canvas/camera";
 import { advance, lacking, typed, type Raising } from "./raise";
 import { useDocument, edit, choose, currentShot, onShot, freeName } from "../../document";
 

@@ -2,7 +2,7 @@ import { footAt } from "@zanvo/core/construct";
 import { newScene } from "@zanvo/core/scene";
 import { project, viewOf } from "@zanvo/core/shot";
 import { blockCorner, type Block } from "@zanvo/core/world";
-import { fit, toDesk, toWindow, wholeDesk, zoom } from "./camera";
+import { fit, toDesk, toWindow, wholeDesk, zoom } from "../../canvas/camera";
 import { inSystem } from "@zanvo/core/units";
 import { advance, begin, edges, lacking, onPaper, reach, typed, type Raising } from "./raise";
 

@@ -3,7 +3,7 @@ import { footAt } from "@zanvo/core/construct";
 import { contains, type Vec2 } from "@zanvo/core/geometry";
 import { metres, mm, sentence } from "@zanvo/core/units";
 import { moveElement, standingOf } from "./blocks";
-import { pan, pinched, wheeled } from "./camera";
+import { pan, pinched, wheeled } from "../../canvas/camera";
 import { currentView, deskPoint, look, setRaising, showTag, takeMeasure, useDesk, windowPoint } from "./desk";
 import { solids, solidsNow } from "./useSolids";
 import { begin, onPaper, reach } from "./raise";
