@@ -53,9 +53,8 @@ const LONG = [
   "web/src/board/desk/Desk.tsx",
   "web/src/board/panels/{HandOverPanel,LensFields,LifeFields,MeasuredFields,SheetPanel}.tsx",
   "web/src/elements/{BuildingFields,street}.tsx",
-  "web/src/plan/{GroundFields,PlanPage,RowFields}.tsx",
+  "web/src/plan/{GroundFields,RowFields}.tsx",
   "web/src/references/{ReferencePage,SetsPanel,Traced,ViewPanel,WallsPanel}.tsx",
-  "web/src/shelf/ShelfPage.tsx",
   "web/src/slip/SlipPage.tsx",
   "web/src/ui/NumberField.tsx",
 ];

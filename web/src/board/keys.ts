@@ -1,3 +1,4 @@
+import { ARROWS, arrowBy } from "../ui/arrows";
 import { useHotkeys } from "react-hotkeys-hook";
 import { viewOf } from "@zanvo/core/shot";
 import { moveElement } from "./desk/blocks";
@@ -91,15 +92,11 @@ export function useKeys(showKeys: () => void): void {
     },
     ANYWHERE,
   );
-  const arrows = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] } as Readonly<
-    Record<string, readonly [number, number]>
-  >;
   useHotkeys(
-    "left, right, up, down, shift+left, shift+right, shift+up, shift+down",
+    ARROWS,
     (event) => {
-      const [dx, dy] = arrows[event.key] ?? [0, 0];
-      const by = event.shiftKey ? 5 : 0.5;
-      nudge(dx * by, dy * by);
+      const by = arrowBy(event, 0.5);
+      if (by) nudge(...by);
     },
     { ...ANYWHERE, preventDefault: () => chosen() !== undefined },
   );

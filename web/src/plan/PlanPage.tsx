@@ -1,3 +1,5 @@
+import type { Element } from "@zanvo/core/world";
+import { ARROWS, arrowBy } from "../ui/arrows";
 import { useState } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
 import { Link, useParams } from "react-router";
@@ -30,6 +32,25 @@ export function PlanPage() {
   );
 }
 
+/** The keys of the plan: undo, and what is done to all that is chosen. */
+function usePlanKeys(many: readonly Element[]): void {
+  const keys = { preventDefault: true, enabled: true } as const;
+  useHotkeys("mod+z", undo, keys);
+  useHotkeys("mod+shift+z, mod+y", redo, keys);
+  useHotkeys("mod+d", () => many.length > 0 && duplicateMany(many), keys);
+  useHotkeys("delete, backspace", () => many.length > 0 && deleteMany(many));
+  useCarrying();
+  useHotkeys(
+    ARROWS,
+    (event) => {
+      const by = arrowBy(event, 0.1);
+      // North is up.
+      if (by) moveMany(many, by[0], -by[1]);
+    },
+    keys,
+  );
+}
+
 function World({ id }: { readonly id: string }) {
   const [tool, setTool] = useState<PlanTool>(CHOOSE);
   const title = useDocument((document) => document.scene.title);
@@ -39,25 +60,7 @@ function World({ id }: { readonly id: string }) {
   const many = useMany();
   const chosen = many.length === 1 ? many[0] : undefined;
   const row = chosen?.kind === "building" ? rows?.find((one) => one.id === chosen.row) : undefined;
-  const keys = { preventDefault: true, enabled: true } as const;
-  useHotkeys("mod+z", undo, keys);
-  useHotkeys("mod+shift+z, mod+y", redo, keys);
-  useHotkeys("mod+d", () => many.length > 0 && duplicateMany(many), keys);
-  useHotkeys("delete, backspace", () => many.length > 0 && deleteMany(many));
-  useCarrying();
-  useHotkeys(
-    "left, right, up, down, shift+left, shift+right, shift+up, shift+down",
-    (event) => {
-      const [dx, dy] = (
-        { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] } as Readonly<
-          Record<string, readonly [number, number]>
-        >
-      )[event.key] ?? [0, 0];
-      const by = event.shiftKey ? 1 : 0.1;
-      moveMany(many, dx * by, dy * by);
-    },
-    keys,
-  );
+  usePlanKeys(many);
   return (
     <div className="flex h-full flex-col">
       <header className="flex h-10 shrink-0 items-center gap-2 border-b border-hair px-3">

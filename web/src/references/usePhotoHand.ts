@@ -10,6 +10,7 @@ import {
   type SetStateAction,
 } from "react";
 import { pan, toDesk, toWindow, type Camera } from "../canvas/camera";
+import { arrowBy } from "../ui/arrows";
 import { beginGesture, cancelGesture, endGesture } from "../document";
 import type { useSettler } from "./edges";
 import { type Finding } from "./edges";
@@ -135,10 +136,10 @@ function keyed(event: KeyboardEvent, reference: Reference, { set, edge }: Tracin
     removeEdge(reference.id, set, edge);
     return { set, edge: null };
   }
-  const way = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[event.key];
-  if (!way) return null;
+  const by = arrowBy(event, 1);
+  if (!by) return null;
   event.preventDefault();
-  const [dx, dy] = way.map((v) => v * (event.shiftKey ? 10 : 1));
+  const [dx, dy] = by;
   const { x1, y1, x2, y2 } = chosen;
   moveEdge(reference.id, set, edge, { x1: x1 + dx, y1: y1 + dy, x2: x2 + dx, y2: y2 + dy }, true);
   return null;

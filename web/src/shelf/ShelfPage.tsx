@@ -1,18 +1,15 @@
 import type { Card } from "@zanvo/core/answers";
 import { BookOpen, FileInput, Lamp, Plus, Search, Trash2 } from "lucide-react";
 import { useState } from "react";
-import { Link, useNavigate } from "react-router";
+import { Link } from "react-router";
 import useSWR, { preload } from "swr";
-import { toldBy } from "@zanvo/core/problem";
-import { fileName, newScene } from "@zanvo/core/scene";
-import { createScene, deleteScene, listScenes, openScene, picturePath, restoreScene, saveScene } from "../api";
-import { download, pickText } from "../files";
+import { listScenes, picturePath } from "../api";
 import { switchLamp } from "../lamp";
 import { Button, IconButton } from "../ui/Button";
-import { say } from "../ui/say";
 import { Cards } from "./Cards";
 import { SceneCard } from "./SceneCard";
 import { SORTS, sorted, type SortId } from "./sort";
+import { useShelf } from "./useShelf";
 
 /** What is on the shelf, asked for while the page itself is still being made. */
 let first: Card[] | undefined;
@@ -22,119 +19,85 @@ export const listed: Promise<void> = preload("/api/scenes", listScenes).then(
   () => undefined,
 );
 
+interface ShelfHeaderProps {
+  readonly wanted: string;
+  readonly onWanted: (wanted: string) => void;
+  readonly sort: SortId;
+  readonly onSort: (sort: SortId) => void;
+  readonly shelf: ReturnType<typeof useShelf>;
+}
+
+/** Searching, sorting, and where else one can go from the shelf. */
+function ShelfHeader({ wanted, onWanted, sort, onSort, shelf }: ShelfHeaderProps) {
+  return (
+    <header className="flex flex-wrap items-center gap-3 border-b border-hair px-6 py-3">
+      <img src="/zanvo.svg" alt="" className="size-6" />
+      <h1 className="mr-auto text-base font-semibold">Zanvo</h1>
+      <label className="flex h-7 items-center gap-1.5 rounded border border-hair px-2">
+        <Search size={14} aria-hidden />
+        <input
+          className="w-44 bg-transparent outline-none"
+          placeholder="Find a scene"
+          aria-label="Find a scene"
+          value={wanted}
+          onChange={(event) => onWanted(event.target.value)}
+        />
+      </label>
+      <label className="flex items-center gap-1.5 text-pencil">
+        Order
+        <select
+          className="h-7 rounded border border-hair bg-slip px-1 text-ink"
+          value={sort}
+          onChange={(event) => onSort(event.target.value as SortId)}
+        >
+          {Object.entries(SORTS).map(([id, { label }]) => (
+            <option key={id} value={id}>
+              {label}
+            </option>
+          ))}
+        </select>
+      </label>
+      <Link className="inline-flex h-7 items-center gap-1.5 rounded px-2 hover:bg-wash" to="/deleted">
+        <Trash2 size={14} aria-hidden />
+        Deleted
+      </Link>
+      <Button onClick={shelf.bringIn}>
+        <FileInput size={14} aria-hidden />
+        Bring in a file
+      </Button>
+      <Link className="inline-flex h-7 items-center gap-1.5 rounded px-2 hover:bg-wash" to="/guide">
+        <BookOpen size={14} aria-hidden />
+        Pocket guide
+      </Link>
+      <IconButton label="Lamp" onClick={switchLamp}>
+        <Lamp size={16} />
+      </IconButton>
+    </header>
+  );
+}
+
 /** The shelf: every scene as a small drawing. */
 export function ShelfPage() {
   const { data: cards, error, mutate } = useSWR<Card[], Error>("/api/scenes", listScenes, { fallbackData: first });
   const [wanted, setWanted] = useState("");
   const [sort, setSort] = useState<SortId>("saved");
-  const navigate = useNavigate();
 
-  /** Does something to the shelf, shows it again, and says what went wrong. */
-  const work = (job: () => Promise<void>) => {
-    void job()
-      .catch((wrong: Error) => say(toldBy(wrong)))
-      .finally(() => void mutate());
-  };
-  const begin = () =>
-    work(async () => {
-      const { id } = await createScene(JSON.stringify(newScene("Untitled scene")));
-      await navigate(`/scenes/${id}`);
-    });
-  const bringIn = () =>
-    work(async () => {
-      const picked = await pickText(".json,application/json");
-      if (!picked) return;
-      try {
-        const { title } = await createScene(picked.text);
-        say(`“${title}” is on the shelf.`);
-      } catch (wrong) {
-        say(`${picked.name} was not brought in. ${(wrong as Error).message}`);
-      }
-    });
-  const rename = (card: Card, title: string) =>
-    work(async () => {
-      const { scene, revision } = await openScene(card.id);
-      await saveScene(card.id, JSON.stringify({ ...scene, title }), revision);
-    });
-  const duplicate = (card: Card) =>
-    work(async () => {
-      const { scene } = await openScene(card.id);
-      await createScene(JSON.stringify({ ...scene, title: `${scene.title} (copy)` }));
-    });
-  const remove = (card: Card) =>
-    work(async () => {
-      await deleteScene(card.id, card.revision);
-      say(`“${card.title}” was taken off the shelf.`, {
-        label: "Put it back",
-        run: () => work(() => restoreScene(card.id)),
-      });
-    });
-  const saveFile = (card: Card) =>
-    work(async () => {
-      const { scene } = await openScene(card.id);
-      download(
-        new Blob([`${JSON.stringify(scene, null, 2)}\n`], { type: "application/json" }),
-        `${fileName(scene.title)}.zanvo.json`,
-      );
-    });
-
+  const shelf = useShelf(mutate);
   const shown = sorted(cards ?? [], wanted, sort);
   const card = (one: Card) => (
     <SceneCard
       key={`${one.id} ${one.revision}`}
       card={one}
       address={picturePath(one)}
-      onRename={(title) => rename(one, title)}
-      onDuplicate={() => duplicate(one)}
-      onSave={() => saveFile(one)}
-      onDelete={() => remove(one)}
+      onRename={(title) => shelf.rename(one, title)}
+      onDuplicate={() => shelf.duplicate(one)}
+      onSave={() => shelf.saveFile(one)}
+      onDelete={() => shelf.remove(one)}
     />
   );
   return (
     <div className="flex h-full flex-col">
-      <header className="flex flex-wrap items-center gap-3 border-b border-hair px-6 py-3">
-        <img src="/zanvo.svg" alt="" className="size-6" />
-        <h1 className="mr-auto text-base font-semibold">Zanvo</h1>
-        <label className="flex h-7 items-center gap-1.5 rounded border border-hair px-2">
-          <Search size={14} aria-hidden />
-          <input
-            className="w-44 bg-transparent outline-none"
-            placeholder="Find a scene"
-            aria-label="Find a scene"
-            value={wanted}
-            onChange={(event) => setWanted(event.target.value)}
-          />
-        </label>
-        <label className="flex items-center gap-1.5 text-pencil">
-          Order
-          <select
-            className="h-7 rounded border border-hair bg-slip px-1 text-ink"
-            value={sort}
-            onChange={(event) => setSort(event.target.value as SortId)}
-          >
-            {Object.entries(SORTS).map(([id, { label }]) => (
-              <option key={id} value={id}>
-                {label}
-              </option>
-            ))}
-          </select>
-        </label>
-        <Link className="inline-flex h-7 items-center gap-1.5 rounded px-2 hover:bg-wash" to="/deleted">
-          <Trash2 size={14} aria-hidden />
-          Deleted
-        </Link>
-        <Button onClick={bringIn}>
-          <FileInput size={14} aria-hidden />
-          Bring in a file
-        </Button>
-        <Link className="inline-flex h-7 items-center gap-1.5 rounded px-2 hover:bg-wash" to="/guide">
-          <BookOpen size={14} aria-hidden />
-          Pocket guide
-        </Link>
-        <IconButton label="Lamp" onClick={switchLamp}>
-          <Lamp size={16} />
-        </IconButton>
-      </header>
+      <ShelfHeader wanted={wanted} onWanted={setWanted} sort={sort} onSort={setSort} shelf={shelf} />
       <main className="flex min-h-0 grow flex-col">
         {error && (
           <p role="alert" className="m-4 rounded border border-hair bg-slip p-3">
@@ -150,7 +113,7 @@ export function ShelfPage() {
         <Cards
           count={shown.length + 1}
           keyOf={(at) => shown[at - 1]?.id ?? "new"}
-          card={(at) => (at === 0 ? <NewScene onPress={begin} /> : card(shown[at - 1]))}
+          card={(at) => (at === 0 ? <NewScene onPress={shelf.begin} /> : card(shown[at - 1]))}
         />
       </main>
     </div>

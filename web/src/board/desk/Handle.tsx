@@ -1,3 +1,4 @@
+import { arrowBy } from "../../ui/arrows";
 import { useRef, type KeyboardEvent, type ReactNode } from "react";
 import type { Vec2 } from "@zanvo/core/geometry";
 import { toldBy } from "@zanvo/core/problem";
@@ -70,13 +71,12 @@ export function Handle({ at, label, children, away, className = "", onDrag, onDo
     },
   });
   const onKeyDown = (event: KeyboardEvent) => {
-    const way = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[event.key];
-    if (!way) return;
+    const by = arrowBy(event, NUDGE);
+    if (!by) return;
     event.preventDefault();
     event.stopPropagation();
-    const by = event.shiftKey ? 10 * NUDGE : NUDGE;
     try {
-      onNudge([way[0] * by, way[1] * by]);
+      onNudge(by);
       showTag(null);
     } catch (error) {
       showTag({ at: [cx, cy], text: toldBy(error), wrong: true });

@@ -1,3 +1,4 @@
+import { arrowBy } from "../../ui/arrows";
 import { useMemo, useState, type KeyboardEvent, type PointerEvent } from "react";
 import type { Layer } from "@zanvo/core/drawing";
 import { middle, scale, type Vec2, type Vec3 } from "@zanvo/core/geometry";
@@ -128,15 +129,14 @@ function Placing({ step }: { readonly step: "first" | "second" }) {
     tell(deskPoint(event), windowPoint(event));
   };
   const onKeyDown = (event: KeyboardEvent) => {
-    const way = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[event.key];
-    if (!way && event.key !== "Enter") return;
+    const by = arrowBy(event, 0.5);
+    if (!by && event.key !== "Enter") return;
     event.preventDefault();
     event.stopPropagation();
     const { pointer, camera } = useDesk.getState();
     const [x, y] = pointer ?? start;
-    const by = event.shiftKey ? 5 : 0.5;
-    const at: Vec2 = way ? [x + way[0] * by, y + way[1] * by] : [x, y];
-    if (way) tell(at, toWindow(camera, at));
+    const at: Vec2 = by ? [x + by[0], y + by[1]] : [x, y];
+    if (by) tell(at, toWindow(camera, at));
     else put(at, toWindow(camera, at));
   };
   return (
