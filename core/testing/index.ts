@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { cross, dot, norm, type Vec3 } from "../src/geometry";
 import { newScene, type Shot } from "../src/scene";
 import { inMetric, type Told } from "../src/units";
-import type { Block } from "../src/world";
+import type { Block, Solid } from "../src/world";
 
 /** A number between two limits, spread evenly but for the limits themselves. */
 export const between = (min: number, max: number) =>
@@ -96,3 +96,24 @@ export const inWords = <T extends { readonly message: Told }>(
   found: readonly T[],
 ): (Omit<T, "message"> & { readonly message: string })[] =>
   found.map((one) => ({ ...one, message: inMetric(one.message) }));
+
+/**
+ * Why a solid is not closed: an edge that does not lie on two faces, once each way, or a sum of Euler and Poincare
+ * that is not V - E + F - holes = 2 - 2 genus; null where it is.
+ * @param genus how many times it is pierced from top to bottom
+ */
+export function whyOpen({ vertices, faces, edges }: Solid, genus = 0): string | null {
+  const rings = faces.flatMap(({ loop, holes = [] }) => [loop, ...holes]);
+  const ways = new Map<string, number>();
+  for (const ring of rings)
+    ring.forEach((a, i) => {
+      const key = `${a} ${ring[(i + 1) % ring.length]}`;
+      ways.set(key, (ways.get(key) ?? 0) + 1);
+    });
+  for (const [key, count] of ways) {
+    const [a, b] = key.split(" ");
+    if (count !== 1 || ways.get(`${b} ${a}`) !== 1) return `edge ${key}`;
+  }
+  const sum = vertices.length - edges.length + 2 * faces.length - rings.length;
+  return sum === 2 - 2 * genus ? null : `Euler and Poincare's sum is ${sum}`;
+}

@@ -9,7 +9,7 @@ import {
   type GeoRawProjection,
 } from "d3-geo";
 import fc from "fast-check";
-import { norm, sub, unit, type Vec3 } from "../geometry";
+import { add, norm, scale, sub, unit, type Vec3 } from "../geometry";
 import { between } from "../../testing";
 import { LAWS, type LawId } from ".";
 
@@ -107,9 +107,8 @@ describe("lens laws", () => {
         fc.pre(law.off(d) < Math.min(law.limit, 3) - 0.02 && Math.abs(lambda) < 3.05 && Math.abs(phi) < 1.4);
         fc.pre(law.shape !== "lying drum" || (Math.hypot(d[1], d[2]) > 0.1 && Math.abs(Math.atan2(d[1], d[2])) < 3.05));
         const up: Vec3 = [d[1] * e[2] - d[2] * e[1], d[2] * e[0] - d[0] * e[2], d[0] * e[1] - d[1] * e[0]];
-        const v: Vec3 = [0, 1, 2].map((i) => Math.cos(slant) * e[i] + Math.sin(slant) * up[i]) as unknown as Vec3;
-        const on = (t: number) =>
-          law.project([0, 1, 2].map((i) => Math.cos(t) * d[i] + Math.sin(t) * v[i]) as unknown as Vec3)!;
+        const v: Vec3 = add(scale(e, Math.cos(slant)), scale(up, Math.sin(slant)));
+        const on = (t: number) => law.project(add(scale(d, Math.cos(t)), scale(v, Math.sin(t))))!;
         const h = 1e-4;
         const [p, q, r] = [on(-h), on(0), on(h)];
         const size = 1 + Math.hypot(...q) ** 2;

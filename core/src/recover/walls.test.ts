@@ -30,8 +30,10 @@ function pictured(gaze: Gaze, eye: number) {
     const v = sub(p, [0, 0, eye]);
     return [2000 + (F * dot(v, right)) / dot(v, forward), 1500 - (F * dot(v, up)) / dot(v, forward)];
   };
-  const corner = (u: number, v: number, z: number) =>
-    px([...blockCorner(HOUSE, u, v).slice(0, 2), z] as unknown as Vec3);
+  const corner = (u: number, v: number, z: number) => {
+    const [x, y] = blockCorner(HOUSE, u, v);
+    return px([x, y, z]);
+  };
   const of = { f: F, centre: [2000, 1500] as const, gaze };
   const set = (role: "left" | "right" | "upright", along: Vec3, k: number) => ({
     id: role,
@@ -108,7 +110,10 @@ describe("a wall of a picture", () => {
 
   it("is seen flat from left to right, and its bays are read where they are marked", () => {
     const { reference, px } = pictured({ heading: 3, pitch: 6, roll: 2 }, 1.7);
-    const at = (u: number, z: number) => px([...blockCorner(HOUSE, u, 0).slice(0, 2), z] as unknown as Vec3);
+    const at = (u: number, z: number) => {
+      const [x, y] = blockCorner(HOUSE, u, 0);
+      return px([x, y, z]);
+    };
     const measured = measureWall(reference, { ...long(reference), height: 6 });
     // The left set runs away to the left: the wall's far end is on the picture's left.
     expect(distance2(applyHomography(measured.flat, [0, 1])!, at(1, 0))).toBeLessThan(1);

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { cubicsOf, curveCount } from "../drawing";
-import { norm, sub, unit, type Vec2, type Vec3 } from "../geometry";
+import { along, dot, norm, sub, unit, type Vec2, type Vec3 } from "../geometry";
 import { LAWS, type LawId } from "../lens";
 import type { Shot } from "../scene";
 import { between, shotWith } from "../../testing";
@@ -44,7 +44,7 @@ describe.each(curved)("curves in the %s lens", (law) => {
         const steps = 400;
         let worst = 0;
         for (let i = 0; i <= steps; i++) {
-          const p = project(view, [0, 1, 2].map((n) => a[n] + (i / steps) * (b[n] - a[n])) as unknown as Vec3);
+          const p = project(view, along(a, sub(b, a), i / steps));
           if (
             !p ||
             p[0] < frame.x + 0.1 ||
@@ -54,12 +54,8 @@ describe.each(curved)("curves in the %s lens", (law) => {
           )
             continue;
           // What lies within a hair of the seam or the very edge of the lens may be on the side that was cut off.
-          const direction = unit(
-            sub([0, 1, 2].map((n) => a[n] + (i / steps) * (b[n] - a[n])) as unknown as Vec3, view.eye),
-          );
-          const eye: Vec3 = [0, 1, 2].map((n) =>
-            [view.right, view.up, view.forward][n].reduce((sum, v, k) => sum + v * direction[k], 0),
-          ) as unknown as Vec3;
+          const direction = unit(sub(along(a, sub(b, a), i / steps), view.eye));
+          const eye: Vec3 = [dot(view.right, direction), dot(view.up, direction), dot(view.forward, direction)];
           if (view.law.off(eye) > view.law.limit - 1e-6 || view.law.off(eye) > Math.PI - 1e-3) continue;
           worst = Math.max(worst, chordsNear(curves, p));
         }

@@ -1,9 +1,10 @@
 import fc from "fast-check";
 import { between } from "../../testing";
 import type { Vec2 } from "../geometry";
-import { areaWithout, trianglesOf } from "./areas";
+import { areaWithout } from "./areas";
 import { groundAround } from "./ground";
 import { areaTwice } from "./polygon";
+import { trianglesOf } from "./triangles";
 import { DEFAULT_CANAL, type Canal } from ".";
 
 const square = (x: number, y: number, r: number): Vec2[] => [

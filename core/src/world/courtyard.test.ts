@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import { between } from "../../testing";
+import { between, whyOpen } from "../../testing";
 import { fromGeoJson, toGeoJson } from "../exchange";
 import type { Vec2 } from "../geometry";
 import { newScene } from "../scene";
@@ -17,7 +17,6 @@ import {
   volumeOf,
   whyInvalid,
   type Building,
-  type Solid,
 } from ".";
 import { inMetric } from "../units";
 import { openingsOf } from "./kinds/building";
@@ -43,21 +42,6 @@ const flats = (change: Partial<Building> = {}): Building => ({
   ...change,
 });
 
-/** Whether every edge of a solid lies on two faces, once each way, and Euler's sum is that of a closed surface. */
-function closed({ vertices, faces, edges }: Solid): boolean {
-  const ways = new Map<string, number>();
-  const rings = faces.flatMap(({ loop, holes = [] }) => [loop, ...holes]);
-  for (const ring of rings)
-    ring.forEach((a, i) => {
-      const key = `${a} ${ring[(i + 1) % ring.length]}`;
-      ways.set(key, (ways.get(key) ?? 0) + 1);
-    });
-  const paired = [...ways].every(([key, n]) => n === 1 && ways.get(key.split(" ").reverse().join(" ")) === 1);
-  // Euler and Poincaré: V - E + F - (rings - F) = 2 - 2 g.
-  const sum = vertices.length - edges.length + 2 * faces.length - rings.length;
-  return paired && sum <= 2 && sum % 2 === 0;
-}
-
 describe("a building around courtyards", () => {
   it("is a closed solid with its walls' area times its height as its volume, whatever its yards", () => {
     fc.assert(
@@ -78,7 +62,7 @@ describe("a building around courtyards", () => {
           expect(validateBuilding(one)).toBeNull();
           const [solid] = buildBuilding(one);
           const open = sizes.reduce((sum, [l, w]) => sum + l * w, 0);
-          expect(closed(solid)).toBe(true);
+          expect(whyOpen(solid, sizes.length)).toBeNull();
           expect(volumeOf(solid)).toBeCloseTo(((4 * sizes.length + 1) * 10 - open) * height, 6);
         },
       ),
@@ -89,12 +73,12 @@ describe("a building around courtyards", () => {
     const into = { x: 15, y: 0, width: 3, height: 4 };
     const one = flats({ passages: [into] });
     const [solid] = build([one]);
-    expect(closed(solid)).toBe(true);
+    expect(whyOpen(solid, 1)).toBeNull();
     // 6 m deep from the wall to the yard.
     expect(volumeOf(solid)).toBeCloseTo((600 - 96) * 12 - 3 * 4 * 6, 6);
     const through = flats({ passages: [into, { ...into, y: 20 }, { ...into, x: 0, y: 10, arch: true }] });
     const [both] = build([through]);
-    expect(closed(both)).toBe(true);
+    expect(whyOpen(both, 1)).toBeNull();
     // The arch is drawn in twelve pieces: a polygon of half a circle's chords.
     const arch = (12 / 2) * 1.5 ** 2 * Math.sin(Math.PI / 12) + 3 * 2.5;
     expect(volumeOf(both)).toBeCloseTo((600 - 96) * 12 - 3 * 4 * 12 - arch * 9, 6);
@@ -108,7 +92,7 @@ describe("a building around courtyards", () => {
     // Walls of 12, 8, 12 and 8 m hold 3, 2, 3 and 2 bays in four storeys; the passage takes its one at the foot.
     expect(inYard).toHaveLength(4 * (4 * (3 + 2 + 3 + 2) - 1));
     const [sloping] = build([flats({ slope: { heading: 90, grade: 10 } })]);
-    expect(closed(sloping)).toBe(true);
+    expect(whyOpen(sloping, 1)).toBeNull();
     // The foot rises evenly by 3 m: over the yard's middle, as over the whole, by half of that.
     expect(volumeOf(sloping)).toBeCloseTo((600 - 96) * (12 - 1.5), 6);
   });

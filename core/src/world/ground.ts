@@ -1,7 +1,8 @@
 import type { Vec2, Vec3 } from "../geometry";
-import { areaWithout, trianglesOf } from "./areas";
+import { areaWithout } from "./areas";
 import { kindOf, type Element } from "./kinds";
 import type { Solid } from "./solid";
+import { trianglesOf } from "./triangles";
 
 /** The ground reaches so far beyond all that is dug, m. */
 const BEYOND = 20_000;

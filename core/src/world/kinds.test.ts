@@ -84,24 +84,21 @@ describe.each(KINDS.map((kind) => [kind.kind, kind] as const))("the kind %s", (n
     }
   });
 
-  it(
-    "is built to closed solids, each face of which has a name of its own or none, and to details of " + "known kinds",
-    () => {
-      const solids = build([element]);
-      expect(solids.length).toBeGreaterThan(0);
-      for (const solid of solids) {
-        expect(solid.id).toBe(element.id);
-        expect(volumeOf(solid)).toBeGreaterThan(0);
-        const names = solid.faces.flatMap((face) => face.name ?? []);
-        expect(new Set(names).size).toBe(names.length);
-      }
-      for (const detail of built([element]).details) {
-        expect(DETAIL_KINDS.map(({ id }) => id)).toContain(detail.kind);
-        if (detail.on) expect(solids).toContainEqual(detail.on.solid);
-        if (detail.on) expect(detail.on.face).toBeGreaterThanOrEqual(0);
-      }
-    },
-  );
+  it("is built to closed solids, each face of which has a name of its own or none, and to details of known kinds", () => {
+    const solids = build([element]);
+    expect(solids.length).toBeGreaterThan(0);
+    for (const solid of solids) {
+      expect(solid.id).toBe(element.id);
+      expect(volumeOf(solid)).toBeGreaterThan(0);
+      const names = solid.faces.flatMap((face) => face.name ?? []);
+      expect(new Set(names).size).toBe(names.length);
+    }
+    for (const detail of built([element]).details) {
+      expect(DETAIL_KINDS.map(({ id }) => id)).toContain(detail.kind);
+      if (detail.on) expect(solids).toContainEqual(detail.on.solid);
+      if (detail.on) expect(detail.on.face).toBeGreaterThanOrEqual(0);
+    }
+  });
 
   it("takes its outline with it when it is moved, and back", () => {
     fc.assert(

@@ -1,5 +1,5 @@
-import earcut from "earcut";
-import { cross, dot, norm, scale, sub, type Vec3 } from "../geometry";
+import { cross, dot, norm, scale, sub, type Vec2, type Vec3 } from "../geometry";
+import { trianglesOf } from "./triangles";
 
 /** A flat face; `normal` points out of the solid and normal . p = offset on it. */
 export interface Face {
@@ -80,17 +80,13 @@ function piecesOf(
   if (holes.length === 0 && turnsOneWay(loop, vertices, normal)) return [loop];
   // Seen along the axis that the normal runs nearest to, turned so that the loop stays counter-clockwise.
   const [ax, ay, az] = normal.map(Math.abs);
-  const [i, k] = az >= ax && az >= ay ? [0, 1] : ax >= ay ? [1, 2] : [2, 0];
+  const axis = az >= ax && az >= ay ? 2 : ax >= ay ? 0 : 1;
+  const across = [(axis + 1) % 3, (axis + 2) % 3];
+  const [i, k] = normal[axis] > 0 ? across : across.reverse();
+  const seen = (ring: readonly number[]) => ring.map((n): Vec2 => [vertices[n][i], vertices[n][k]]);
+  const { triangles } = trianglesOf({ outer: seen(loop), holes: holes.map(seen) });
   const corners = [loop, ...holes].flat();
-  const starts = holes.map((_, h) => holes.slice(0, h).reduce((sum, hole) => sum + hole.length, loop.length));
-  const triangles = earcut(
-    corners.flatMap((n) => [vertices[n][i], vertices[n][k]]),
-    starts,
-  );
-  return Array.from({ length: triangles.length / 3 }, (_, t) => {
-    const three = [0, 1, 2].map((n) => corners[triangles[3 * t + n]]);
-    return dot(normalOf(three, vertices), normal) > 0 ? three : three.reverse();
-  });
+  return triangles.map((three) => three.map((n) => corners[n]));
 }
 
 /**

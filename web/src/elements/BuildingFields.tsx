@@ -8,7 +8,6 @@ import {
   slopeOf,
   type Block,
   type Building,
-  type Element,
   type RoofKind,
   requireValid,
 } from "@zanvo/core/world";
@@ -19,10 +18,9 @@ import { LEAST } from "../board/desk/raise";
 import { FootFields, OnRoofFields, OpeningFields } from "./BuildingParts";
 import { PLACE, SIZE } from "./measures";
 import { Parts } from "./Parts";
+import type { Change } from "./view";
 import { YardFields } from "./YardFields";
 import { edit } from "../document";
-
-type Change = (next: Element, what: string) => void;
 
 /**
  * Adds the slope of a roof to the directions that run with it, so that it has points of its own; directions are added

@@ -18,8 +18,8 @@ export function YardFields({ building, set }: YardFieldsProps) {
         {holesOf(building).map((yard, i) => (
           <li key={i} className="flex items-center justify-between">
             <span>
-              Courtyard {i + 1}{" "}
-              <span className="measure text-pencil">
+              Courtyard {i + 1}
+              <span className="measure ml-2 text-pencil">
                 {yard.length} corners, {(areaTwice(yard) / 2).toFixed(1)} m²
               </span>
             </span>
