@@ -459,7 +459,7 @@ async function calls() {
   for (let i = 0; i < CALLS; i++) {
     const args = Array.from({ length: below(7) }, () => pick(words));
     // Whatever is written goes where nothing is.
-    const safe = [...args, "--out", "/no/such/folder/x", "--data", "/no/such/folder/x.sqlite"];
+    const safe = [...args, "--out", "/dev/null/x", "--data", "/dev/null/x.sqlite"];
     let err = "";
     const code = await main(safe, {
       stdin: Readable.from([pick(BODIES)]),
