@@ -1,7 +1,7 @@
 import type { Vec2 } from "@zanvo/core/geometry";
 import type { Misdrawn } from "@zanvo/core/recover";
 import type { Reference } from "@zanvo/core/scene";
-import { useRef, useState } from "react";
+import { useRef, useState, type Dispatch, type SetStateAction } from "react";
 import { referencePath } from "../api";
 import { toWindow, type Camera, type Size } from "../canvas/camera";
 import { useCamera } from "../canvas/useCamera";
@@ -18,7 +18,7 @@ interface PhotoProps {
   readonly sceneId: string;
   readonly reference: Reference;
   readonly tracing: Tracing;
-  readonly onTracing: (next: Tracing) => void;
+  readonly onTracing: Dispatch<SetStateAction<Tracing>>;
   readonly finding: Finding;
   /** Whether the brush takes found edges up, or lays them aside. */
   readonly brush: "use" | "ignore";

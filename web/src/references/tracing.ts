@@ -68,22 +68,31 @@ function levelSet({ sets }: Reference, { x1, x2 }: Drawn): string {
   );
 }
 
-/** Adds what was drawn to what is traced into. */
-export function addEdge(reference: Reference, set: string, { hand, ...ends }: Edge): void {
+/** Adds what was drawn to what is traced into. @returns which of its lines is chosen then */
+export function addEdge(reference: Reference, set: string, { hand, ...ends }: Edge): number | null {
+  let chosen: number | null = null;
   if (set === HORIZON)
-    return edit(
+    edit(
       onReference(reference.id, (one) => {
         one.horizon = ends;
+        chosen = 0;
       }),
     );
-  if (set === WALLS)
-    return edit(
+  else if (set === WALLS)
+    // Walls share corners: the next one may well begin at an end of this one, so that none is chosen.
+    edit(
       onReference(reference.id, (one) => {
         const walls = (one.walls ??= []);
         walls.push({ id: newId(), name: freeName("Wall", walls), along: levelSet(reference, ends), ...ends });
       }),
     );
-  edit(onLines<Edge>(reference.id, set, (lines) => void lines.push(set === HEIGHTS ? ends : { ...ends, hand })));
+  else
+    edit(
+      onLines<Edge>(reference.id, set, (lines) => {
+        chosen = lines.push(set === HEIGHTS ? ends : { ...ends, hand }) - 1;
+      }),
+    );
+  return chosen;
 }
 export const removeEdge = (reference: string, set: string, at: number): void =>
   edit(

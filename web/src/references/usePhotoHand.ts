@@ -62,7 +62,7 @@ interface PhotoHandProps {
   readonly setCamera: Dispatch<SetStateAction<Camera | null>>;
   readonly reference: Reference;
   readonly tracing: Tracing;
-  readonly onTracing: (next: Tracing) => void;
+  readonly onTracing: Dispatch<SetStateAction<Tracing>>;
   readonly finding: Finding;
   readonly brush: "use" | "ignore";
   /** Whether lines settle on the photo's own edges. */
@@ -108,7 +108,9 @@ function carriedOn(hand: PhotoHand, at: Vec2, px: Vec2, free: boolean, scale: nu
 }
 
 /** Adds what is drawn on a photo, on its own edges where it has them; one after the other. */
-function useAdding({ reference, tracing: { set }, snap, settler }: PhotoHandProps) {
+function useAdding({ reference, tracing: { set }, onTracing, snap, settler }: PhotoHandProps) {
+  /** Chooses what was added, unless another set was taken up while it settled. */
+  const choose = (edge: number | null) => onTracing((now) => (now.set === set ? { set, edge } : now));
   /** What was drawn last is added before the next, however long each takes to settle. */
   const queue = useRef<Promise<void>>(Promise.resolve());
   const snaps = snap && set !== WALLS && set !== HORIZON;
@@ -118,7 +120,8 @@ function useAdding({ reference, tracing: { set }, snap, settler }: PhotoHandProp
       queue.current = queue.current.then(async () => {
         const found = snaps && !free ? await settler.settle(from, to, REACH / scale) : null;
         const [[x1, y1], [x2, y2]] = found ? [found.a, found.b] : [from, to];
-        addEdge(reference, set, { x1, y1, x2, y2, hand: found ? Math.max(SETTLED, found.off) : handAt({ scale }) });
+        const hand = found ? Math.max(SETTLED, found.off) : handAt({ scale });
+        choose(addEdge(reference, set, { x1, y1, x2, y2, hand }));
       });
     },
     bowed: (places: readonly Vec2[], free: boolean, { scale }: Camera) => {
@@ -196,8 +199,7 @@ export function usePhotoHand(props: PhotoHandProps) {
     if (Math.hypot(to[0] - from[0], to[1] - from[1]) * on.scale < LEAST)
       return pressed(reference, walls, tracing, from, on.scale);
     adding.line(from, to, free, on);
-    // Walls share corners: the next one may well begin at an end of this one.
-    return { set, edge: set === HORIZON ? 0 : set === WALLS ? null : lines.length };
+    return null;
   };
   const onPointerUp = () => {
     if (hand?.what === "end") endGesture();
