@@ -118,6 +118,98 @@ function featuresOf(document: unknown): readonly unknown[] {
   throw new BadInput([{ path: "type", message: "must be FeatureCollection, Feature, Polygon or MultiPolygon." }]);
 }
 
+/** Takes notes of what was left out, or taken otherwise than it stands in the file. */
+type Note = (feature: number, message: string) => void;
+
+/** A feature's own outlines or path, in degrees, as they stand in the file. */
+interface Taken {
+  readonly at: number;
+  readonly shape: "line" | "area";
+  /** One path, or polygons, each an outer ring and its holes. */
+  readonly parts: readonly (readonly (readonly Position[])[])[];
+  readonly properties: Properties;
+}
+
+/** What a feature holds; null for one that cannot be used, which is told of. */
+function taken(feature: unknown, at: number, note: Note): Taken | null {
+  const { geometry, properties } = isRecord(feature) ? feature : { geometry: null, properties: null };
+  const isLine = isRecord(geometry) && geometry.type === "LineString";
+  if (isRecord(geometry) && isHigh(geometry.coordinates))
+    note(at, "has heights in its positions; they were left out, since its foot and eaves come from its properties.");
+  const found = isLine
+    ? positionsOf(geometry.coordinates, 2)
+    : isRecord(feature)
+      ? polygonsOf(geometry)
+      : "is no feature.";
+  if (typeof found === "string") {
+    note(at, found);
+    return null;
+  }
+  return {
+    at,
+    shape: isLine ? "line" : "area",
+    parts: (isLine ? [[found]] : found) as Taken["parts"],
+    properties: isRecord(properties) ? properties : {},
+  };
+}
+
+/** The ground about the middle of all that is in a file, north up. */
+function groundAround(features: readonly Taken[]): Ground {
+  const places = features.flatMap(({ parts }) => parts.flat(2));
+  if (!places.length) return { longitude: 0, latitude: 0, north: 0 };
+  const box = around(places);
+  return { longitude: box.x + box.width / 2, latitude: box.y + box.height / 2, north: 0 };
+}
+
+/**
+ * An element of the kind that a feature is of, as it can stand; what cannot is told of and left out.
+ * @param rings its outline and its holes, or its path, m
+ */
+function standing(
+  { at, shape, properties }: Taken,
+  id: string,
+  [places, ...holes]: readonly (readonly Vec2[])[],
+  note: Note,
+): Element | null {
+  if (places.some(([x, y]) => Math.hypot(x, y) > FAR)) {
+    note(at, `lies more than ${FAR / 1000} km from the origin; it was left out.`);
+    return null;
+  }
+  const { kind, word, geoJson } = kindRead(shape, properties);
+  const of = (within: readonly (readonly Vec2[])[]) =>
+    ({
+      ...geoJson.read!.take({
+        places: places.map(tenthOfMm),
+        holes: within.map((hole) => hole.map(tenthOfMm)),
+        properties,
+      }),
+      id,
+      kind,
+      name: nameOf(properties) ?? `${word} ${at + 1}`,
+    }) as Element;
+  const takesHoles = geoJson.read!.holes === true;
+  const whole = holes.length && takesHoles ? of(holes) : null;
+  if (whole && !validateElement(whole)) return whole;
+  if (holes.length)
+    note(at, `has holes${takesHoles ? " that it cannot stand around" : ""}; its outline was taken without them.`);
+  const element = of([]);
+  const invalid = validateElement(element);
+  if (!invalid) return element;
+  note(at, inMetric(invalid.message));
+  return null;
+}
+
+/** The rings of one part of a feature in metres, or null where they have too many corners, which is told of. */
+function laidOut({ at, shape }: Taken, part: Taken["parts"][number], ground: Ground, note: Note) {
+  const place = (at: Position) => toWorld(ground, at);
+  if (shape === "line") return part.map((path) => path.slice(0, MAX_BENDS).map(place));
+  const rings = part.map((ring) => tidy(ring.slice(0, -1).map(place)));
+  const corners = rings.reduce((sum, ring) => sum + ring.length, 0);
+  if (corners <= MAX_CORNERS) return rings;
+  note(at, `has ${corners.toLocaleString("en")} corners; up to ${MAX_CORNERS.toLocaleString("en")} can be taken.`);
+  return null;
+}
+
 /**
  * Buildings from GeoJSON polygons (RFC 7946) with their heights, and streets from its lines, laid out in metres
  * around an origin.
@@ -135,100 +227,25 @@ export function fromGeoJson(
   count?: number,
 ): BroughtIn {
   const all = featuresOf(document);
-  const features = all.slice(0, most);
   const notes: string[] = [];
-  const note = (feature: number, message: string) => notes.push(`Feature ${feature + 1} ${message}`);
-  if (Math.max(all.length, count ?? 0) > most)
-    notes.push(
-      `Only the first ${most.toLocaleString("en")} of ${(count ?? all.length).toLocaleString("en")} features ` +
-        "were taken.",
-    );
-  features.forEach((feature, at) => {
-    if (isRecord(feature) && isRecord(feature.geometry) && isHigh(feature.geometry.coordinates))
-      note(at, "has heights in its positions; they were left out, since its foot and eaves come from its properties.");
-  });
-  const lines = features.flatMap((feature, at) => {
-    const geometry = isRecord(feature) && isRecord(feature.geometry) ? feature.geometry : null;
-    if (geometry?.type !== "LineString") return [];
-    const path = positionsOf(geometry.coordinates, 2);
-    if (typeof path === "string") note(at, path);
-    return typeof path === "string"
-      ? []
-      : [{ at, path, properties: isRecord(feature) && isRecord(feature.properties) ? feature.properties : {} }];
-  });
-  const read = features.flatMap((feature, at) => {
-    if (isRecord(feature) && isRecord(feature.geometry) && feature.geometry.type === "LineString") return [];
-    const found = isRecord(feature) ? polygonsOf(feature.geometry) : "is no feature.";
-    if (typeof found === "string") {
-      note(at, found);
-      return [];
-    }
-    return [
-      {
-        at,
-        polygons: found,
-        properties: isRecord(feature) && isRecord(feature.properties) ? feature.properties : {},
-      },
-    ];
-  });
-  const places = [...read.flatMap(({ polygons }) => polygons.flat(2)), ...lines.flatMap(({ path }) => path)];
-  const box = places.length ? around(places) : null;
-  const own: Ground =
-    ground ??
-    (box
-      ? { longitude: box.x + box.width / 2, latitude: box.y + box.height / 2, north: 0 }
-      : { longitude: 0, latitude: 0, north: 0 });
-  /** An element of the kind that a feature is of, as it can stand; what cannot is told of and left out. */
-  const standing = (
-    at: number,
-    part: number,
-    shape: "line" | "area",
-    [places, ...holes]: readonly (readonly Vec2[])[],
-    properties: Properties,
-  ): Element[] => {
-    if (places.some(([x, y]) => Math.hypot(x, y) > FAR)) {
-      note(at, `lies more than ${FAR / 1000} km from the origin; it was left out.`);
-      return [];
-    }
-    const kind = kindRead(shape, properties);
-    const { read: reader } = kind.geoJson;
-    if (holes.length && !reader!.holes) {
-      note(at, "has holes; its outline was taken without them.");
-      return standing(at, part, shape, [places], properties);
-    }
-    const element = {
-      ...reader!.take({ places: places.map(tenthOfMm), holes: holes.map((hole) => hole.map(tenthOfMm)), properties }),
-      id: id(at, part),
-      kind: kind.kind,
-      name: nameOf(properties) ?? `${kind.word} ${at + 1}`,
-    } as Element;
-    const invalid = validateElement(element);
-    if (!invalid) return [element];
-    if (holes.length) {
-      note(at, "has holes that it cannot stand around; its outline was taken without them.");
-      return standing(at, part, shape, [places], properties);
-    }
-    note(at, inMetric(invalid.message));
-    return [];
-  };
-  const streets = lines.flatMap(({ at, path, properties }) =>
-    standing(at, 0, "line", [path.slice(0, MAX_BENDS).map((place) => toWorld(own, place))], properties),
-  );
-  const areas = read.flatMap(({ at, polygons, properties }) =>
-    polygons.flatMap((polygon, part) => {
-      const rings = polygon.map((ring) => tidy(ring.slice(0, -1).map((place) => toWorld(own, place))));
-      const corners = rings.reduce((sum, ring) => sum + ring.length, 0);
-      if (corners <= MAX_CORNERS) return standing(at, part, "area", rings, properties);
-      note(at, `has ${corners.toLocaleString("en")} corners; up to ${MAX_CORNERS.toLocaleString("en")} can be taken.`);
-      return [];
+  const note: Note = (feature, message) => notes.push(`Feature ${feature + 1} ${message}`);
+  const total = Math.max(all.length, count ?? 0);
+  if (total > most)
+    notes.push(`Only the first ${most.toLocaleString("en")} of ${total.toLocaleString("en")} features were taken.`);
+  const features = all.slice(0, most).flatMap((feature, at) => taken(feature, at, note) ?? []);
+  const own = ground ?? groundAround(features);
+  const [areas, lines] = [
+    features.filter(({ shape }) => shape === "area"),
+    features.filter(({ shape }) => shape === "line"),
+  ];
+  const elements = [...areas, ...lines].flatMap((feature) =>
+    feature.parts.flatMap((part, i) => {
+      const rings = laidOut(feature, part, own, note);
+      return (rings && standing(feature, id(feature.at, i), rings, note)) ?? [];
     }),
   );
   const more = notes.length - NOTES;
-  return {
-    elements: [...areas, ...streets],
-    ground: own,
-    notes: more > 0 ? [...notes.slice(0, NOTES), `And ${more} more.`] : notes,
-  };
+  return { elements, ground: own, notes: more > 0 ? [...notes.slice(0, NOTES), `And ${more} more.`] : notes };
 }
 
 /** To a hundredth of a millimetre or so. */
