@@ -1,7 +1,7 @@
 import { randomUUID } from "node:crypto";
 import type { Card, DeletedCard, Version } from "@zanvo/core/answers";
 import { IsNull, LessThan, Not, type EntityManager } from "typeorm";
-import { driverOf, patiently } from "./connection";
+import { driverOf, patiently, type Writer } from "./connection";
 import { NotCommitted, NotFound } from "./errors";
 import { openDatabase } from "./open";
 import { unpack, type Packed } from "./packing";
@@ -109,103 +109,120 @@ async function write(
   return card;
 }
 
-/**
- * The database of scenes in one SQLite file (WAL), open for this process alone and brought up to date.
- * @param clock the clock, for tests
- * @throws CannotOpen
- */
-export async function openStore(path: string, clock: () => Date = () => new Date()) {
-  const { file, writer, reader, close } = await openDatabase(path, clock());
-  const [{ value: database }] = (await reader.query("SELECT value FROM meta WHERE key = 'database'")) as {
-    value: string;
-  }[];
+async function stored(db: EntityManager, row: SceneRow): Promise<Stored> {
+  return { card: toCard(row), ...(await documentOf(db, row.id, row.revision)) };
+}
 
+/** The scene as it stands, once it is sure that the change was made from it. @throws Stale, NotFound */
+async function expect(db: EntityManager, id: string, expected: Expected): Promise<SceneRow> {
+  const row = await find(db, id);
+  if (expected !== "*" && row.revision !== expected) throw new Stale(await stored(db, row));
+  return row;
+}
+
+/** How scenes are read and changed. */
+interface Access {
+  readonly clock: () => Date;
   /** Reads what is committed. */
-  const read = <T>(work: (db: EntityManager) => Promise<T>): Promise<T> => patiently(() => work(reader.manager));
+  readonly read: <T>(work: (db: EntityManager) => Promise<T>) => Promise<T>;
+  readonly writer: Writer;
+}
 
-  const stored = async (db: EntityManager, row: SceneRow): Promise<Stored> => ({
-    card: toCard(row),
-    ...(await documentOf(db, row.id, row.revision)),
-  });
+/** Changes a scene; it is acknowledged only once the second connection has read what was committed. */
+async function save({ writer, read }: Access, work: (db: EntityManager) => Promise<Card>): Promise<Card> {
+  const card = await writer.transaction(work);
+  const [seen] = await read(
+    (db) =>
+      db.query(
+        `SELECT s.savedAt, v.bytes = length(v.document) AS whole FROM scene s
+         JOIN version v ON v.sceneId = s.id AND v.revision = s.revision WHERE s.id = ? AND s.revision = ?`,
+        [card.id, card.revision],
+      ) as Promise<{ savedAt: string; whole: number }[]>,
+  );
+  if (seen?.savedAt !== card.savedAt || seen.whole !== 1)
+    throw new NotCommitted("What was saved could not be read back.");
+  return card;
+}
 
-  /** The scene as it stands, once it is sure that the change was made from it. */
-  const expect = async (db: EntityManager, id: string, expected: Expected): Promise<SceneRow> => {
-    const row = await find(db, id);
-    if (expected !== "*" && row.revision !== expected) throw new Stale(await stored(db, row));
-    return row;
-  };
+/** Gives the space of removed versions back to the disk, bit by bit, with changes in between. */
+async function free({ writer }: Access): Promise<void> {
+  const left = () =>
+    writer.transaction(async (db) => {
+      // A prepared statement would free a single page.
+      driverOf(writer.source()).exec(`PRAGMA incremental_vacuum(${FREED_AT_ONCE})`);
+      const [{ freelist_count: pages }] = (await db.query("PRAGMA freelist_count")) as { freelist_count: number }[];
+      return pages;
+    });
+  for (let before = Infinity, pages = await left(); pages > 0 && pages < before;)
+    [before, pages] = [pages, await left()];
+  // The file shrinks when the log is folded into it.
+  await patiently(() => writer.source().query("PRAGMA wal_checkpoint(TRUNCATE)"));
+}
 
-  /** Changes a scene; it is acknowledged only once the second connection has read what was committed. */
-  const save = async (work: (db: EntityManager) => Promise<Card>): Promise<Card> => {
-    const card = await writer.transaction(work);
-    const [seen] = await read(
+/** What is asked of the shelf. */
+const readingFrom = ({ read }: Access) => ({
+  /** The shelf, what was worked on last first; plain rows, since there may be thousands. */
+  list: (): Promise<Card[]> =>
+    read(
       (db) =>
         db.query(
-          `SELECT s.savedAt, v.bytes = length(v.document) AS whole FROM scene s
-       JOIN version v ON v.sceneId = s.id AND v.revision = s.revision WHERE s.id = ? AND s.revision = ?`,
-          [card.id, card.revision],
-        ) as Promise<{ savedAt: string; whole: number }[]>,
-    );
-    if (seen?.savedAt !== card.savedAt || seen.whole !== 1)
-      throw new NotCommitted("What was saved could not be read back.");
-    return card;
-  };
-
-  /** Gives the room of removed versions back to the disk, bit by bit, with changes in between. */
-  const free = async () => {
-    const left = () =>
-      writer.transaction(async (db) => {
-        // A prepared statement would free a single page.
-        driverOf(writer.source()).exec(`PRAGMA incremental_vacuum(${FREED_AT_ONCE})`);
-        const [{ freelist_count: pages }] = (await db.query("PRAGMA freelist_count")) as { freelist_count: number }[];
-        return pages;
+          `SELECT id, revision, title, place, shots, elements, createdAt, savedAt FROM scene
+           WHERE deletedAt IS NULL ORDER BY savedAt DESC`,
+        ) as Promise<Card[]>,
+    ),
+  /** Deleted scenes, the last one deleted first. */
+  deleted: (): Promise<DeletedCard[]> =>
+    read(
+      (db) =>
+        db
+          .getRepository(SceneTable)
+          .find({ where: { deletedAt: Not(IsNull()) }, order: { deletedAt: "DESC" } }) as Promise<DeletedCard[]>,
+    ),
+  /** Whether nothing was ever put on the shelf. */
+  isNew: (): Promise<boolean> => read(async (db) => !(await db.getRepository(SceneTable).exists())),
+  card: (id: string): Promise<Card> => read(async (db) => toCard(await find(db, id))),
+  read: (id: string): Promise<Stored> => read(async (db) => stored(db, await find(db, id))),
+  versions: (id: string): Promise<Version[]> =>
+    read(async (db) => {
+      await find(db, id);
+      return db.getRepository(VersionTable).find({
+        select: { revision: true, title: true, savedAt: true },
+        where: { sceneId: id },
+        order: { revision: "DESC" },
       });
-    for (let before = Infinity, pages = await left(); pages > 0 && pages < before;)
-      [before, pages] = [pages, await left()];
-    // The file shrinks when the log is folded into it.
-    await patiently(() => writer.source().query("PRAGMA wal_checkpoint(TRUNCATE)"));
-  };
+    }),
+  version: (id: string, revision: number): Promise<Pick<Stored, "format" | "document">> =>
+    read(async (db) => {
+      await find(db, id);
+      return documentOf(db, id, revision);
+    }),
+  thumbnail: (id: string): Promise<ThumbnailRow | null> =>
+    read((db) => db.getRepository(ThumbnailTable).findOneBy({ sceneId: id })),
+  /** Whether any document, or any version of one that is kept, names a picture. */
+  names: (picture: string): Promise<boolean> => read((db) => db.getRepository(MentionTable).existsBy({ picture })),
+});
 
+/** A scene that has not been on the shelf before. */
+const newScene = (now: Date) => ({ id: randomUUID(), revision: 1, createdAt: now.toISOString() });
+
+/** What is changed on the shelf. */
+function changesTo(access: Access) {
+  const { clock, writer } = access;
   return {
-    file,
-    /** The name that this database was given when it was made. */
-    database,
-    writer,
-    /** The shelf, what was worked on last first; plain rows, since there may be thousands. */
-    list: (): Promise<Card[]> =>
-      read(
-        (db) =>
-          db.query(
-            `SELECT id, revision, title, place, shots, elements, createdAt, savedAt FROM scene
-       WHERE deletedAt IS NULL ORDER BY savedAt DESC`,
-          ) as Promise<Card[]>,
-      ),
-    /** Deleted scenes, the last one deleted first. */
-    deleted: (): Promise<DeletedCard[]> =>
-      read(
-        (db) =>
-          db
-            .getRepository(SceneTable)
-            .find({ where: { deletedAt: Not(IsNull()) }, order: { deletedAt: "DESC" } }) as Promise<DeletedCard[]>,
-      ),
-    /** Whether nothing was ever put on the shelf. */
-    isNew: (): Promise<boolean> => read(async (db) => !(await db.getRepository(SceneTable).exists())),
-    card: (id: string): Promise<Card> => read(async (db) => toCard(await find(db, id))),
-    read: (id: string): Promise<Stored> => read(async (db) => stored(db, await find(db, id))),
     create: (checked: Checked): Promise<Card> => {
       const now = clock();
-      return save((db) => write(db, checked, { id: randomUUID(), revision: 1, createdAt: now.toISOString() }, now));
+      return save(access, (db) => write(db, checked, newScene(now), now));
     },
     /** Puts several scenes on the shelf, all of them or none, the last one on top. */
     createAll: (all: readonly Checked[]): Promise<void> =>
       writer.transaction(async (db) => {
         for (const [i, checked] of all.entries()) {
           const now = new Date(clock().getTime() + i);
-          await write(db, checked, { id: randomUUID(), revision: 1, createdAt: now.toISOString() }, now);
+          await write(db, checked, newScene(now), now);
         }
       }),
     replace: (id: string, checked: Checked, expected: Expected): Promise<Card> =>
-      save(async (db) => {
+      save(access, async (db) => {
         const { revision, createdAt } = await expect(db, id, expected);
         return write(db, checked, { id, revision: revision + 1, createdAt }, clock());
       }),
@@ -216,46 +233,42 @@ export async function openStore(path: string, clock: () => Date = () => new Date
         await db.getRepository(SceneTable).update({ id }, { deletedAt: clock().toISOString() });
       }),
     restore: (id: string): Promise<Card> =>
-      save(async (db) => {
+      save(access, async (db) => {
         const row = await find(db, id, true);
         await db.getRepository(SceneTable).update({ id }, { deletedAt: null });
         return toCard(row);
       }),
-    versions: (id: string): Promise<Version[]> =>
-      read(async (db) => {
-        await find(db, id);
-        return db.getRepository(VersionTable).find({
-          select: { revision: true, title: true, savedAt: true },
-          where: { sceneId: id },
-          order: { revision: "DESC" },
-        });
-      }),
-    version: (id: string, revision: number): Promise<Pick<Stored, "format" | "document">> =>
-      read(async (db) => {
-        await find(db, id);
-        return documentOf(db, id, revision);
-      }),
-    thumbnail: (id: string): Promise<ThumbnailRow | null> =>
-      read((db) => db.getRepository(ThumbnailTable).findOneBy({ sceneId: id })),
     /** Stores a small picture, unless that of a newer revision is there, or the scene is gone. */
     putThumbnail: (sceneId: string, revision: number, image: Buffer): Promise<void> =>
       writer.transaction(async (db) => {
         await db.query(
-          `INSERT INTO thumbnail SELECT id, ?, ? FROM scene WHERE id = ?
-         ON CONFLICT DO UPDATE SET revision = excluded.revision, image = excluded.image WHERE excluded.revision >= revision`,
+          `INSERT INTO thumbnail SELECT id, ?, ? FROM scene WHERE id = ? ON CONFLICT DO UPDATE
+           SET revision = excluded.revision, image = excluded.image WHERE excluded.revision >= revision`,
           [revision, image, sceneId],
         );
       }),
-    /** Whether any document, or any version of one that is kept, names a picture. */
-    names: (picture: string): Promise<boolean> => read((db) => db.getRepository(MentionTable).existsBy({ picture })),
-    /** Forgets what was deleted more than a month ago, and gives its room back to the disk. */
+    /** Forgets what was deleted more than a month ago, and gives its space back to the disk. */
     forget: async (): Promise<void> => {
       const until = new Date(clock().getTime() - KEPT_DELETED * DAY).toISOString();
       await writer.transaction((db) => db.getRepository(SceneTable).delete({ deletedAt: LessThan(until) }));
-      await free();
+      await free(access);
     },
-    close,
   };
+}
+
+/**
+ * The database of scenes in one SQLite file (WAL), open for this process alone and brought up to date.
+ * @param clock the clock, for tests
+ * @throws CannotOpen
+ */
+export async function openStore(path: string, clock: () => Date = () => new Date()) {
+  const { file, writer, reader, close } = await openDatabase(path, clock());
+  const [{ value: database }] = (await reader.query("SELECT value FROM meta WHERE key = 'database'")) as {
+    value: string;
+  }[];
+  const access: Access = { clock, writer, read: (work) => patiently(() => work(reader.manager)) };
+  /** `database`: the name that this database was given when it was made. */
+  return { file, database, writer, ...readingFrom(access), ...changesTo(access), close };
 }
 
 /** The text of a stored document. @throws Damaged */
