@@ -278,7 +278,7 @@ test("things are carried from one scene to another", async ({ page, context }) =
   ]);
   expect(new Set(there.map(({ id }) => id)).size).toBe(3);
   // On the board they are laid down, too, once more beside.
-  await page.getByRole("link", { name: "Back to the board" }).click();
+  await page.getByRole("link", { name: "Board" }).click();
   await expect(page.getByRole("application", { name: "Desk" })).toBeVisible();
   await page.keyboard.press("Control+v");
   await expect(page.getByText("2 things are laid down.").nth(1)).toBeVisible();

@@ -136,7 +136,7 @@ test("the set-up sheet has the measures, the steps and the ticks, and is copied 
   await expect(page.getByRole("button", { name: "Print" })).toBeHidden();
   expect(await page.evaluate(() => getComputedStyle(document.body).overflow)).toBe("visible");
   await page.emulateMedia({ media: "screen" });
-  await page.getByRole("link", { name: "Back to the board" }).click();
+  await page.getByRole("link", { name: "Board" }).click();
   await expect(page.getByRole("application", { name: "Desk" })).toBeVisible();
 });
 

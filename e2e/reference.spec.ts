@@ -204,7 +204,7 @@ test("a photo is dropped on the desk, or pasted", async ({ page }) => {
     }, bytes.toString("base64"));
   await page.getByRole("application", { name: "Desk" }).dispatchEvent("drop", { dataTransfer: await held() });
   await expect(bench(page)).toBeVisible();
-  await page.getByRole("link", { name: "Back to the board" }).click();
+  await page.getByRole("link", { name: "Board" }).click();
   await expect(page.getByRole("application", { name: "Desk" })).toBeVisible();
   await page.evaluate(
     (clipboardData) => window.dispatchEvent(new ClipboardEvent("paste", { clipboardData })),

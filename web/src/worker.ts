@@ -94,21 +94,38 @@ export function steady<T>(make: () => Worker, { onTrouble, prepare, alive }: Ste
     }
   };
 
-  return {
-    /** Has the worker do something; where it dies meanwhile, another does it from the beginning. @throws WorkerGone */
-    async call<R>(work: (remote: Remote<T>) => Promise<R>): Promise<R> {
-      for (const ms of PAUSES) {
-        await pause(ms);
-        try {
-          const result = await once(work);
-          onTrouble?.(false);
-          return result;
-        } catch (error) {
-          if (!(error instanceof WorkerGone)) throw error;
-          onTrouble?.(true);
-        }
+  const call = async <R>(work: (remote: Remote<T>) => Promise<R>): Promise<R> => {
+    for (const ms of PAUSES) {
+      await pause(ms);
+      try {
+        const result = await once(work);
+        onTrouble?.(false);
+        return result;
+      } catch (error) {
+        if (!(error instanceof WorkerGone)) throw error;
+        onTrouble?.(true);
       }
-      throw new WorkerGone("A part of this page died again and again. Load the page anew; your work is kept.");
+    }
+    throw new WorkerGone("A part of this page died again and again. Load the page anew; your work is kept.");
+  };
+
+  return {
+    /**
+     * Has the worker do something; where it dies meanwhile, another does it from the beginning.
+     * @param signal ends the worker, whatever it is doing
+     * @throws WorkerGone, or the reason of the signal
+     */
+    call: <R>(work: (remote: Remote<T>) => Promise<R>, signal?: AbortSignal): Promise<R> => {
+      if (!signal) return call(work);
+      const stopped = new Promise<never>((_, reject) => {
+        const stop = () => {
+          end();
+          reject(signal.reason as Error);
+        };
+        if (signal.aborted) stop();
+        else signal.addEventListener("abort", stop, { once: true });
+      });
+      return Promise.race([call(work), stopped]);
     },
     /** Ends the worker; the next call starts another. */
     end,

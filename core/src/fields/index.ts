@@ -29,9 +29,9 @@ export const Along = metresIn({ minimum: 0, maximum: 1e6 });
 export const Heading = Type.Number({ minimum: -36000, maximum: 36000, unit: "°" });
 
 export const Point2 = <T extends TSchema>(of: T) => strict({ x: of, y: of });
+const OnPlan = { x: named("East of the origin", Metres), y: named("North of the origin", Metres) };
 /** A place of the world where a thing stands. */
-export const Standing = (foot: string) =>
-  strict({ x: named("East of the origin", Metres), y: named("North of the origin", Metres), z: named(foot, Metres) });
+export const Standing = (foot: string) => strict({ ...OnPlan, z: named(foot, Metres) });
 export const Point3 = <T extends TSchema>(of: T) => strict({ x: of, y: of, z: of });
 
 /**
@@ -45,5 +45,5 @@ export const Flags = {
 };
 
 /** Corners of an area on the plan, m; and the bends of a line on it. */
-export const Footprint = Type.Array(Point2(Metres), { minItems: 3, maxItems: 12_000 });
-export const Path = Type.Array(Point2(Metres), { minItems: 2, maxItems: 2000 });
+export const Footprint = Type.Array(strict(OnPlan), { minItems: 3, maxItems: 12_000 });
+export const Path = Type.Array(strict(OnPlan), { minItems: 2, maxItems: 2000 });

@@ -23,11 +23,21 @@ export interface Measure {
 /** The least that is offered of what must be more than something, m: a centimetre. */
 const LEAST = 0.01;
 
-/** How the schema of a thing describes one of its numbers. @throws Error where it has none there */
+/**
+ * How the schema of a thing describes one of its numbers.
+ * @param path with a star for whichever part of an array: "setbacks/*" + "/inset"
+ * @throws Error where it has none there
+ */
 export function measureOf(schema: TSchema, path: string): Measure {
   const found = path
     .split("/")
-    .reduce<TSchema | undefined>((of, key) => (of?.properties as Record<string, TSchema> | undefined)?.[key], schema);
+    .reduce<TSchema | undefined>(
+      (of, key) =>
+        key === "*"
+          ? (of?.items as TSchema | undefined)
+          : (of?.properties as Record<string, TSchema> | undefined)?.[key],
+      schema,
+    );
   if (!found?.title) throw new Error(`There is no measure with a name at ${path}.`);
   const { title, unit = "", minimum, exclusiveMinimum, maximum = Infinity, type, default: fallback } = found;
   return {

@@ -4,7 +4,7 @@ import { findings, type Finding } from "@zanvo/core/checks";
 import { Button, say, useWork, Working } from "../ui";
 import { useMeasures } from "../units";
 import { useDesk } from "./desk/desk";
-import { untilGivenUp, useTangents } from "./useTangents";
+import { lookFor, useTangents } from "./useTangents";
 import { useDocument, edit, useShot, onShot } from "../document";
 import { replaceElement } from "../document/elements";
 
@@ -76,10 +76,10 @@ export function Findings() {
   const told = useMemo(() => findings(looked, lookedAt), [looked, lookedAt]);
   const touching = useTangents(scene, shot);
   const found = [...told, ...touching];
-  const { busy, run, stop } = useWork();
+  const work = useWork("The search");
   /** Looks for a small move of the eye that frees the shot of tangents, and makes it. */
   const free = async () => {
-    const nudged = await run((signal) => untilGivenUp((thread) => thread.nudgedEye(scene, shot), signal));
+    const nudged = await work.run((signal) => lookFor((thread) => thread.nudgedEye(scene, shot), signal));
     if (nudged === undefined) return;
     if (!nudged)
       return say("No move of the eye by half a metre or less leaves fewer tangents. Move one of the buildings.");
@@ -88,7 +88,7 @@ export function Findings() {
   };
   /** Moves one of two things as little as parts them, and makes the move. */
   const part = async (pair: readonly [string, string]) => {
-    const nudged = await run((signal) => untilGivenUp((thread) => thread.nudgedBlock(scene, shot, pair), signal));
+    const nudged = await work.run((signal) => lookFor((thread) => thread.nudgedBlock(scene, shot, pair), signal));
     if (nudged === undefined) return;
     if (!nudged)
       return say("No move of either by two metres or less parts them and leaves fewer tangents. Move the eye.");
@@ -98,14 +98,14 @@ export function Findings() {
   return (
     <section aria-label="Findings" className="max-h-[20%] shrink-0 overflow-y-auto border-t border-hair px-3 py-2">
       <h2 className="text-[11px] font-semibold uppercase tracking-wide text-pencil">Findings</h2>
-      {busy && <Working onStop={stop}>Looking for a small move…</Working>}
+      <Working work={work}>Looking for a small move…</Working>
       {found.length === 0 && <p className="text-pencil">Nothing to point out.</p>}
       <ul>
         {found.map((one) => (
           <Found
             key={one.id}
             finding={one}
-            busy={busy}
+            busy={work.busy}
             onFree={one.id === touching[0]?.id ? free : undefined}
             onPart={part}
           />

@@ -4,12 +4,13 @@ import { viewOf } from "@zanvo/core/shot";
 import { moveElement } from "./desk/blocks";
 import { zoom } from "../canvas/camera";
 import { frame, look, setRaising, setSix, toggleFraming, useDesk } from "./desk/desk";
+import { ANYWHERE, type Keys } from "../page/keys";
 import { STAGES } from "./stages";
-import { edit, undo, redo, choose, chosenElements, useView, go, currentShot } from "../document";
+import { edit, choose, chosenElements, useView, go, currentShot } from "../document";
 import { deleteMany, replaceElement, duplicateElement } from "../document/elements";
 
 /** What the keys do, as told to the person. */
-export const KEYS: readonly (readonly [keys: string, does: string])[] = [
+export const KEYS: Keys = [
   ["S", "Whole sheet"],
   ["D", "Whole desk, and back to the sheet"],
   ["+ −", "Nearer, farther"],
@@ -22,9 +23,6 @@ export const KEYS: readonly (readonly [keys: string, does: string])[] = [
   ["Ctrl+D", "Duplicate the chosen building"],
   ["Delete", "Delete the chosen building"],
   ["Ctrl+C, Ctrl+X, Ctrl+V", "Copy or cut what is chosen, and lay it down here or in another scene"],
-  ["Ctrl+Z, Ctrl+Shift+Z", "Undo, redo"],
-  ["Ctrl+S", "Save now; otherwise it saves by itself"],
-  ["?", "These keys"],
 ];
 
 const chosen = () => (useView.getState().stage === "masses" ? chosenElements()[0] : undefined);
@@ -47,21 +45,9 @@ function giveUp(): void {
   else choose([]);
 }
 
-/** Whether a key belongs to the field that has the focus: text is being typed, or a slider or a list is moved. */
-const inField = ({ target, key }: KeyboardEvent): boolean =>
-  target instanceof Element &&
-  (target.matches("input:not([type=checkbox]), textarea, select") ||
-    (target.matches("[role=slider]") && key.startsWith("Arrow")) ||
-    target.closest("[role=dialog]") !== null);
-
-/** Keys work from everywhere but a field that wants them itself. */
-const ANYWHERE = { enableOnFormTags: true, ignoreEventWhen: inField } as const;
-
 /** The keys of the board. */
-export function useKeys(showKeys: () => void): void {
+export function useKeys(): void {
   const once = { ...ANYWHERE, preventDefault: true };
-  useHotkeys("mod+z", undo, once);
-  useHotkeys("mod+shift+z, mod+y", redo, once);
   useHotkeys("s", () => frame("sheet"), ANYWHERE);
   useHotkeys("d", toggleFraming, ANYWHERE);
   useHotkeys("equal, shift+equal, add", () => nearer(1.25), ANYWHERE);
@@ -100,5 +86,4 @@ export function useKeys(showKeys: () => void): void {
     },
     { ...ANYWHERE, preventDefault: () => chosen() !== undefined },
   );
-  useHotkeys("?", showKeys, { ...ANYWHERE, useKey: true });
 }

@@ -11,7 +11,7 @@ const GridPanel = lazily(async () => (await import("./panels/GridPanel")).GridPa
 const MassesPanel = lazily(async () => (await import("./panels/MassesPanel")).MassesPanel);
 const HandOverPanel = lazily(async () => (await import("./panels/HandOverPanel")).HandOverPanel);
 
-interface Stage {
+export interface Stage {
   readonly id: StageId;
   readonly name: string;
   readonly Icon: LucideIcon;

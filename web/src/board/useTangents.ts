@@ -1,4 +1,3 @@
-import type { Remote } from "comlink";
 import { useEffect, useState } from "react";
 import type { Finding } from "@zanvo/core/checks";
 import type { Scene, Shot } from "@zanvo/core/scene";
@@ -13,19 +12,8 @@ const thread = steady<TangentsWorker>(
   () => new Worker(new URL("./tangents.worker.ts", import.meta.url), { type: "module" }),
 );
 
-/** Looks in the thread for as long as it is wanted: given up, the thread is ended, and nothing is found. */
-export function untilGivenUp<T>(
-  look: (thread: Remote<TangentsWorker>) => Promise<T>,
-  signal: AbortSignal,
-): Promise<T | undefined> {
-  const givenUp = new Promise<undefined>((resolve) =>
-    signal.addEventListener("abort", () => {
-      thread.end();
-      resolve(undefined);
-    }),
-  );
-  return Promise.race([thread.call(look), givenUp]);
-}
+/** Looks for something in the thread, which a signal ends. */
+export const lookFor: typeof thread.call = (look, signal) => thread.call(look, signal);
 
 /** The tangents of a shot, looked for once the hand rests; none while it has changed since. */
 export function useTangents(scene: Scene, shot: Shot): readonly Finding[] {

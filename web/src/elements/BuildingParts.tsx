@@ -1,13 +1,15 @@
 import { toldBy } from "@zanvo/core/problem";
 import { centroid, cornersOf, DEFAULT_DOOR, DEFAULT_WINDOWS, type Building } from "@zanvo/core/world";
-import { Check, Fold, NumberField, say } from "../ui";
-import { AT, SIZE } from "./measures";
+import { Check, Fold, say } from "../ui";
+import { Measures, measuresOf } from "./Measures";
 import { Parts } from "./Parts";
+import type { Change } from "./view";
 
 /** Changes parts of a building. @throws Error with why it cannot stand so */
 interface PartsOf {
   readonly building: Building;
   readonly set: (part: Partial<Building>, what: string) => void;
+  readonly change: Change;
 }
 
 const round = (value: number) => Number(value.toFixed(2));
@@ -22,14 +24,14 @@ function places(building: Building) {
 /** Chimneys and boxes on a building's roof. */
 export function OnRoofFields({ building, set }: PartsOf) {
   const { chimneys = [], boxes = [], roof } = building;
-  const rise = { key: "rise", label: "Over the eaves" } as const;
   return (
     <Fold title="On the roof">
       <Parts
         name="Chimney"
         add="A chimney"
         parts={chimneys}
-        fields={[{ key: "side", label: "Side" }, rise, ...AT]}
+        fields={["side", "rise", "x", "y"]}
+        measure={measuresOf(building, "chimneys")}
         fresh={() => ({
           x: places(building).middle.x,
           y: places(building).middle.y + 1,
@@ -42,7 +44,8 @@ export function OnRoofFields({ building, set }: PartsOf) {
         name="Box"
         add="A box for a lift or stairs"
         parts={boxes}
-        fields={[{ key: "length", label: "Length" }, { key: "width", label: "Width" }, rise, ...AT]}
+        fields={["length", "width", "rise", "x", "y"]}
+        measure={measuresOf(building, "boxes")}
         fresh={() => ({ ...places(building).middle, length: 3, width: 2.4, rise: 2.6 })}
         onChange={(to, what) => set({ boxes: [...to] }, what)}
       />
@@ -51,18 +54,8 @@ export function OnRoofFields({ building, set }: PartsOf) {
 }
 
 /** Windows, doors and passages of a building. */
-export function OpeningFields({ building, set }: PartsOf) {
+export function OpeningFields({ building, set, change }: PartsOf) {
   const { windows, doors = [], passages = [] } = building;
-  const measure = (key: "every" | "width" | "height" | "sill", label: string) =>
-    windows && (
-      <NumberField
-        label={label}
-        {...SIZE}
-        min={key === "sill" ? 0 : SIZE.min}
-        value={windows[key]}
-        onChange={(to) => set({ windows: { ...windows, [key]: to } }, key)}
-      />
-    );
   return (
     <Fold title="Windows, doors and passages">
       <Check
@@ -70,10 +63,13 @@ export function OpeningFields({ building, set }: PartsOf) {
         checked={windows !== undefined}
         onChange={(on) => set({ windows: on ? DEFAULT_WINDOWS : undefined }, "windows")}
       />
-      {measure("every", "One every")}
-      {measure("width", "Width of a window")}
-      {measure("height", "Height of a window")}
-      {measure("sill", "Sill over the floor")}
+      {windows && (
+        <Measures
+          element={building}
+          of={["windows/every", "windows/width", "windows/height", "windows/sill"]}
+          change={change}
+        />
+      )}
       {windows && doors.length > 0 && (
         <Check
           label="None in the walls beside the first door’s"
@@ -85,7 +81,8 @@ export function OpeningFields({ building, set }: PartsOf) {
         name="Door"
         add="A door"
         parts={doors}
-        fields={[{ key: "width", label: "Width" }, { key: "height", label: "Height" }, ...AT]}
+        fields={["width", "height", "x", "y"]}
+        measure={measuresOf(building, "doors")}
         fresh={() => ({ ...places(building).front, ...DEFAULT_DOOR })}
         onChange={(to, what) => set({ doors: [...to] }, what)}
       />
@@ -93,7 +90,8 @@ export function OpeningFields({ building, set }: PartsOf) {
         name="Passage"
         add="A passage through it"
         parts={passages}
-        fields={[{ key: "width", label: "Width" }, { key: "height", label: "Height" }, ...AT]}
+        fields={["width", "height", "x", "y"]}
+        measure={measuresOf(building, "passages")}
         fresh={() => ({
           ...places(building).front,
           width: 3,
@@ -110,7 +108,8 @@ export function OpeningFields({ building, set }: PartsOf) {
 }
 
 /** The ground that a building stands on: level, sloping, or stepped. */
-export function FootFields({ building: { slope }, set }: PartsOf) {
+export function FootFields({ building, set, change }: PartsOf) {
+  const { slope } = building;
   const put = (to: Building["slope"]) => {
     try {
       set({ slope: to }, "slope");
@@ -125,28 +124,7 @@ export function FootFields({ building: { slope }, set }: PartsOf) {
         checked={slope !== undefined}
         onChange={(on) => put(on ? { heading: 0, grade: 6 } : undefined)}
       />
-      {slope && (
-        <NumberField
-          label="Up along the heading"
-          unit="°"
-          min={-360}
-          max={360}
-          value={slope.heading}
-          onChange={(heading) => set({ slope: { ...slope, heading } }, "heading")}
-        />
-      )}
-      {slope && (
-        <NumberField
-          label="Metres in a hundred"
-          unit=""
-          digits={1}
-          min={0.1}
-          max={200}
-          step={0.5}
-          value={slope.grade}
-          onChange={(grade) => set({ slope: { ...slope, grade } }, "grade")}
-        />
-      )}
+      {slope && <Measures element={building} of={["slope/heading", "slope/grade"]} change={change} />}
       {slope && (
         <Check
           label="In level steps"
@@ -154,18 +132,7 @@ export function FootFields({ building: { slope }, set }: PartsOf) {
           onChange={(on) => put({ ...slope, steps: on ? 4 : undefined })}
         />
       )}
-      {slope?.steps !== undefined && (
-        <NumberField
-          label="Steps"
-          unit=""
-          digits={0}
-          min={2}
-          max={60}
-          step={1}
-          value={slope.steps}
-          onChange={(steps) => set({ slope: { ...slope, steps: Math.round(steps) } }, "steps")}
-        />
-      )}
+      {slope?.steps !== undefined && <Measures element={building} of={["slope/steps"]} change={change} />}
     </Fold>
   );
 }

@@ -1,18 +1,12 @@
 import { Plus, X } from "lucide-react";
 import type { ReactNode } from "react";
 import { toldBy } from "@zanvo/core/problem";
-import type { Unit } from "@zanvo/core/units";
-import { Button, IconButton, NumberField, say } from "../ui";
+import type { Measure } from "@zanvo/core/world";
+import { Button, IconButton, say } from "../ui";
+import { MeasureField } from "./Measures";
 
-/** A measure that each part has. */
-interface PartField<P> {
-  readonly key: { readonly [K in keyof P]: P[K] extends number | undefined ? K : never }[keyof P] & string;
-  readonly label: string;
-  readonly unit?: Unit;
-  readonly min?: number;
-  readonly max?: number;
-  readonly step?: number;
-}
+/** The measures that each part has. */
+type Measured<P> = { readonly [K in keyof P]: P[K] extends number | undefined ? K : never }[keyof P] & string;
 
 interface PartsProps<P> {
   /** What one is called. */
@@ -20,7 +14,9 @@ interface PartsProps<P> {
   /** What the button says that adds one. */
   readonly add: string;
   readonly parts: readonly P[];
-  readonly fields: readonly PartField<P>[];
+  readonly fields: readonly Measured<P>[];
+  /** How the schema describes a measure of a part. */
+  readonly measure: (field: Measured<P>) => Measure;
   readonly fresh: () => P;
   /** What each part has besides its measures. */
   readonly more?: (part: P, put: (change: Partial<P>) => void, name: string) => ReactNode;
@@ -29,7 +25,7 @@ interface PartsProps<P> {
 }
 
 /** Parts of a thing that there may be several of, each with its measures; they are added and taken away. */
-export function Parts<P extends object>({ name, add, parts, fields, fresh, more, onChange }: PartsProps<P>) {
+export function Parts<P extends object>({ name, add, parts, fields, measure, fresh, more, onChange }: PartsProps<P>) {
   const spoken = (act: () => void) => {
     try {
       act();
@@ -64,16 +60,10 @@ export function Parts<P extends object>({ name, add, parts, fields, fresh, more,
                 <X size={14} />
               </IconButton>
             </div>
-            {fields.map(({ key, label, unit = "m", ...limits }) => (
-              <NumberField
+            {fields.map((key) => (
+              <MeasureField
                 key={key}
-                label={label}
-                unit={unit}
-                digits={2}
-                min={0.01}
-                max={10_000}
-                step={0.1}
-                {...limits}
+                measure={measure(key)}
                 value={Number(part[key] ?? 0)}
                 onChange={(value) => put(i, { [key]: value } as Partial<P>, key)}
               />

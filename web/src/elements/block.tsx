@@ -1,9 +1,7 @@
 import { nearCorner } from "@zanvo/core/construct";
-import { resizeBlock, type Block } from "@zanvo/core/world";
-import { LEAST } from "../board/desk/raise";
-import { NumberField } from "../ui";
-import { RoofFields } from "./BuildingFields";
-import { Measures } from "./Measures";
+import { kindOf, measureOf, resizeBlock, type Block } from "@zanvo/core/world";
+import { RoofFields } from "./RoofFields";
+import { MeasureField, Measures } from "./Measures";
 import { INK, type Change, type ElementView } from "./view";
 import { useShot } from "../document";
 
@@ -12,12 +10,16 @@ function BlockFields({ element: block, change }: { readonly element: Block; read
   const { eye } = useShot();
   const resize = (dimension: "length" | "width" | "height") => (size: number) =>
     change(resizeBlock(block, { [dimension]: size }, ...nearCorner(block, [eye.x, eye.y, eye.z])), dimension);
-  const size = { unit: "m", digits: 2, min: LEAST, max: 10000, step: 0.1 } as const;
   return (
     <>
-      <NumberField label="Length" {...size} value={block.length} onChange={resize("length")} />
-      <NumberField label="Width" {...size} value={block.width} onChange={resize("width")} />
-      <NumberField label="Height" {...size} value={block.height} onChange={resize("height")} />
+      {(["length", "width", "height"] as const).map((side) => (
+        <MeasureField
+          key={side}
+          measure={measureOf(kindOf(block).schema, side)}
+          value={block[side]}
+          onChange={resize(side)}
+        />
+      ))}
       <Measures element={block} of={["heading", "origin/z", "origin/x", "origin/y"]} change={change} />
       <RoofFields element={block} change={change} />
     </>

@@ -1,6 +1,6 @@
 import { Waves } from "lucide-react";
 import { requireValid, DEFAULT_CANAL, DEFAULT_LOCK, pathOf, placeAlong, type Canal } from "@zanvo/core/world";
-import { Measures } from "./Measures";
+import { Measures, measuresOf } from "./Measures";
 import { Parts } from "./Parts";
 import { points, type Change, type ElementView } from "./view";
 
@@ -15,11 +15,8 @@ function CanalFields({ element: canal, change }: { readonly element: Canal; read
         name="Lock"
         add="A lock"
         parts={locks}
-        fields={[
-          { key: "at", label: "Along the canal", min: 0, max: 1e5 },
-          { key: "length", label: "Length of its chamber", min: 1 },
-          { key: "fall", label: "Fall of the water" },
-        ]}
+        fields={["at", "length", "fall"]}
+        measure={measuresOf(canal, "locks")}
         fresh={() => ({
           at: locks.length ? locks[locks.length - 1].at + locks[locks.length - 1].length + width : width,
           ...DEFAULT_LOCK,

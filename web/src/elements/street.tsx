@@ -1,7 +1,7 @@
 import { Route } from "lucide-react";
-import { requireValid, DEFAULT_STREET, lengthOf, pathOf, type Street } from "@zanvo/core/world";
+import { DEFAULT_STREET, kindOf, lengthOf, measureOf, pathOf, requireValid, type Street } from "@zanvo/core/world";
 import { Check, Choice } from "../ui";
-import { Measures } from "./Measures";
+import { Measures, measuresOf } from "./Measures";
 import { Parts } from "./Parts";
 import { GROUND, points, type Change, type ElementView } from "./view";
 
@@ -9,7 +9,6 @@ import { GROUND, points, type Change, type ElementView } from "./view";
 function StreetFields({ element: street, change }: { readonly element: Street; readonly change: Change }) {
   const { slabs, dashes, rails, bed, crossings = [], driveways = [] } = street;
   const set = (part: Partial<Street>, what: string) => change(requireValid({ ...street, ...part }), what);
-  const far = { min: 0, max: 1e5 } as const;
   const middle = Number((lengthOf(pathOf(street)) / 2).toFixed(1));
   return (
     <>
@@ -39,7 +38,8 @@ function StreetFields({ element: street, change }: { readonly element: Street; r
         name="Crossing"
         add="A crossing"
         parts={crossings.map((at) => ({ at }))}
-        fields={[{ key: "at", label: "Along the street", ...far }]}
+        fields={["at"]}
+        measure={() => measureOf(kindOf(street).schema, "crossings/*")}
         fresh={() => ({ at: (crossings.at(-1) ?? 0) + 10 })}
         onChange={(to, what) => set({ crossings: to.map(({ at }) => at) }, what)}
       />
@@ -47,10 +47,8 @@ function StreetFields({ element: street, change }: { readonly element: Street; r
         name="Driveway"
         add="A driveway"
         parts={driveways}
-        fields={[
-          { key: "at", label: "Along the street", ...far },
-          { key: "width", label: "Width", min: 0.5 },
-        ]}
+        fields={["at", "width"]}
+        measure={measuresOf(street, "driveways")}
         fresh={() => ({
           at: driveways.length ? driveways[driveways.length - 1].at + 8 : middle,
           width: 3,

@@ -2,7 +2,7 @@ import { Copy, Trash2 } from "lucide-react";
 import { useState } from "react";
 import { aligned, LINES, spread, type Line } from "@zanvo/core/construct";
 import type { Element } from "@zanvo/core/world";
-import { Button, Check } from "../ui";
+import { Button, Check, optionsOf, Select } from "../ui";
 import { edit } from "../document";
 import { replaceMany, flagMany, deleteMany, duplicateMany } from "../document/elements";
 
@@ -17,18 +17,13 @@ export function ManyFields({ things }: { readonly things: readonly Element[] }) 
       <h2 className="text-sm font-semibold">{things.length} things</h2>
       <p className="truncate text-pencil">In line with {things[0].name}, which was chosen first.</p>
       <div className="flex gap-1">
-        <select
-          aria-label="What is brought in line"
-          className="h-7 min-w-0 grow rounded border border-hair bg-slip px-1"
+        <Select
+          label="What is brought in line"
+          className="min-w-0 grow"
           value={line}
-          onChange={(event) => setLine(event.target.value as Line)}
-        >
-          {(Object.keys(LINES) as Line[]).map((one) => (
-            <option key={one} value={one}>
-              {LINES[one]}
-            </option>
-          ))}
-        </select>
+          options={optionsOf(LINES)}
+          onChange={setLine}
+        />
         <Button onClick={() => edit(replaceMany(aligned(free, line)))}>Bring in line</Button>
       </div>
       <Button className="w-full" disabled={things.length < 3} onClick={() => edit(replaceMany(spread(things)))}>

@@ -1,14 +1,16 @@
 import type { Element } from "@zanvo/core/world";
-import { ARROWS, arrowBy } from "../ui/arrows";
 import { useState } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
-import { Link, useParams } from "react-router";
-import { useCarrying } from "../document/carry";
-import { Conflict } from "../board/Conflict";
-import { OnBoard } from "../board/OnBoard";
+import { useParams } from "react-router";
 import { ChosenFields } from "../board/panels/ChosenFields";
-import { SavingStatus, UndoRedo } from "../board/TopBar";
-import { Button, Guarded } from "../ui";
+import { go, useDocument, useMany, useShot } from "../document";
+import { useCarrying } from "../document/carry";
+import { deleteMany, duplicateMany, moveMany } from "../document/elements";
+import { ANYWHERE, type Keys } from "../page/keys";
+import { OpenedScene } from "../page/OpenedScene";
+import { Page } from "../page/Page";
+import { Button, Guarded, Select } from "../ui";
+import { ARROWS, arrowBy } from "../ui/arrows";
 import { CarryFields } from "./CarryFields";
 import { GroundFields } from "./GroundFields";
 import { ManyFields } from "./ManyFields";
@@ -19,26 +21,33 @@ import { RowFields } from "./RowFields";
 import { ScaleFields } from "./ScaleFields";
 import { Things } from "./Things";
 import { CHOOSE, TOOLS, type PlanTool } from "./tools";
-import { useDocument, undo, redo, useMany, go, useShot } from "../document";
-import { moveMany, deleteMany, duplicateMany } from "../document/elements";
 
 /** The world from above beside the picture of the current shot. */
 export function PlanPage() {
   const { id = "" } = useParams();
   return (
-    <OnBoard key={id} id={id}>
+    <OpenedScene key={id} id={id}>
       <World id={id} />
-    </OnBoard>
+    </OpenedScene>
   );
 }
 
-/** The keys of the plan: undo, and what is done to all that is chosen. */
+/** What the keys do, as told to the person. */
+const KEYS: Keys = [
+  ["Arrows", "Move what is chosen by 0.1 m; with Shift by 1 m"],
+  ["Ctrl+D", "Duplicate what is chosen"],
+  ["Delete", "Delete what is chosen"],
+  ["Ctrl+C, Ctrl+X, Ctrl+V", "Copy or cut what is chosen, and lay it down here or in another scene"],
+  ["Enter", "End the line that is drawn"],
+  ["Esc", "Cancel what is being drawn, or choose nothing"],
+  ["Alt", "Snap to nothing"],
+];
+
+/** The keys of the plan: what is done to all that is chosen. */
 function usePlanKeys(many: readonly Element[]): void {
-  const keys = { preventDefault: true, enabled: true } as const;
-  useHotkeys("mod+z", undo, keys);
-  useHotkeys("mod+shift+z, mod+y", redo, keys);
+  const keys = { ...ANYWHERE, preventDefault: true };
   useHotkeys("mod+d", () => many.length > 0 && duplicateMany(many), keys);
-  useHotkeys("delete, backspace", () => many.length > 0 && deleteMany(many));
+  useHotkeys("delete, backspace", () => many.length > 0 && deleteMany(many), ANYWHERE);
   useCarrying();
   useHotkeys(
     ARROWS,
@@ -51,75 +60,75 @@ function usePlanKeys(many: readonly Element[]): void {
   );
 }
 
-function World({ id }: { readonly id: string }) {
-  const [tool, setTool] = useState<PlanTool>(CHOOSE);
-  const title = useDocument((document) => document.scene.title);
-  const shots = useDocument((document) => document.scene.shots);
-  const rows = useDocument((document) => document.scene.rows);
-  const shot = useShot();
+function PlanTools({ tool, onTool }: { readonly tool: PlanTool; readonly onTool: (tool: PlanTool) => void }) {
+  return (
+    <>
+      <div
+        role="toolbar"
+        aria-label="Plan tools"
+        className="flex shrink-0 flex-wrap items-center gap-1 border-b border-hair px-2 py-1"
+      >
+        {TOOLS.map((one) => (
+          <Button key={one.id} on={tool === one} onClick={() => onTool(one)}>
+            {one.icon}
+            {one.label}
+          </Button>
+        ))}
+      </div>
+      <p className="shrink-0 truncate px-3 py-1 text-pencil">{tool.hint} Alt: snap to nothing.</p>
+    </>
+  );
+}
+
+/** What is chosen on the plan, in numbers. */
+function ChosenOnPlan() {
   const many = useMany();
+  const rows = useDocument((document) => document.scene.rows);
   const chosen = many.length === 1 ? many[0] : undefined;
   const row = chosen?.kind === "building" ? rows?.find((one) => one.id === chosen.row) : undefined;
-  usePlanKeys(many);
+  const all = many.map(({ id }) => id).join(" ");
   return (
-    <div className="flex h-full flex-col">
-      <header className="flex h-10 shrink-0 items-center gap-2 border-b border-hair px-3">
-        <Link className="rounded px-1.5 py-1 hover:bg-wash" to={`/scenes/${id}`}>
-          Back to the board
-        </Link>
-        <h1 className="truncate font-medium">Plan of {title}</h1>
-        <SavingStatus />
-        <span className="grow" />
-        <UndoRedo />
-      </header>
-      <Conflict />
-      <div className="flex min-h-0 grow">
-        <div className="flex min-w-0 grow flex-col">
-          <div
-            role="toolbar"
-            aria-label="Plan tools"
-            className="flex shrink-0 flex-wrap items-center gap-1 border-b border-hair px-2 py-1"
-          >
-            {TOOLS.map((one) => (
-              <Button key={one.id} on={tool === one} onClick={() => setTool(one)}>
-                {one.icon}
-                {one.label}
-              </Button>
-            ))}
-          </div>
-          <p className="shrink-0 truncate px-3 py-1 text-pencil">{tool.hint} Alt: snap to nothing.</p>
-          <Guarded what="The plan">
-            <Plan tool={tool} onTool={setTool} />
-          </Guarded>
-        </div>
-        <aside className="flex w-[400px] shrink-0 flex-col gap-3 overflow-y-auto border-l border-hair p-3 *:shrink-0">
-          <select
-            aria-label="Shot in the picture"
-            className="h-7 w-full rounded border border-hair bg-slip px-1"
-            value={shot.id}
-            onChange={(event) => go({ shotId: event.target.value })}
-          >
-            {shots.map((one) => (
-              <option key={one.id} value={one.id}>
-                {one.name}
-              </option>
-            ))}
-          </select>
-          <Guarded what="The picture">
-            <Picture />
-          </Guarded>
-          <Guarded what="The list of things">
-            <Things />
-          </Guarded>
-          <CarryFields />
-          {many.length > 1 && <ManyFields key={many.map(({ id: one }) => one).join(" ")} things={many} />}
-          {chosen && <ChosenFields key={chosen.id} element={chosen} />}
-          {chosen && <RepeatFields key={`repeat ${chosen.id}`} element={chosen} />}
-          {many.length > 0 && <ScaleFields key={`scale ${many.map(({ id: one }) => one).join(" ")}`} things={many} />}
-          {row && chosen?.kind === "building" && <RowFields row={row} house={chosen} />}
-          <GroundFields />
-        </aside>
+    <>
+      {many.length > 1 && <ManyFields key={all} things={many} />}
+      {chosen && <ChosenFields key={chosen.id} element={chosen} />}
+      {chosen && <RepeatFields key={`repeat ${chosen.id}`} element={chosen} />}
+      {many.length > 0 && <ScaleFields key={`scale ${all}`} things={many} />}
+      {row && chosen?.kind === "building" && <RowFields row={row} house={chosen} />}
+    </>
+  );
+}
+
+function World({ id }: { readonly id: string }) {
+  const [tool, setTool] = useState<PlanTool>(CHOOSE);
+  const title = `Plan of ${useDocument((document) => document.scene.title)}`;
+  const shots = useDocument((document) => document.scene.shots);
+  const shot = useShot();
+  usePlanKeys(useMany());
+  return (
+    <Page name={title} title={title} back={[`/scenes/${id}`, "Board"]} guide="masses" keys={KEYS}>
+      <div className="flex min-w-0 grow flex-col">
+        <PlanTools tool={tool} onTool={setTool} />
+        <Guarded what="The plan">
+          <Plan tool={tool} onTool={setTool} />
+        </Guarded>
       </div>
-    </div>
+      <aside className="flex w-[400px] shrink-0 flex-col gap-3 overflow-y-auto border-l border-hair p-3 *:shrink-0">
+        <Select
+          label="Shot in the picture"
+          value={shot.id}
+          options={shots.map((one) => [one.id, one.name])}
+          onChange={(shotId) => go({ shotId })}
+        />
+        <Guarded what="The picture">
+          <Picture />
+        </Guarded>
+        <Guarded what="The list of things">
+          <Things />
+        </Guarded>
+        <CarryFields />
+        <ChosenOnPlan />
+        <GroundFields />
+      </aside>
+    </Page>
   );
 }

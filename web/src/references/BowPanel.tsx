@@ -34,7 +34,7 @@ export function BowPanel({
   readonly onTracing: (next: Tracing) => void;
 }) {
   const bow = useBow(reference);
-  const { busy, run, stop } = useWork();
+  const work = useWork("Undistorting");
   const navigate = useNavigate();
   const { bowed = [] } = reference;
   const drop = (at: number) =>
@@ -44,7 +44,7 @@ export function BowPanel({
       }),
     );
   const undistort = async () => {
-    const id = await run((signal) => undistortReference(sceneId, reference, signal));
+    const id = await work.run(async (signal) => undistortReference(sceneId, reference, signal));
     if (id) void navigate(`/scenes/${sceneId}/references/${id}`);
   };
   return (
@@ -76,9 +76,8 @@ export function BowPanel({
             k1 {bow.k1.toFixed(4)} ± {bow.sd.toFixed(4)}
             {bow.k2 ? `, k2 ${bow.k2.toFixed(4)}` : ""}
           </p>
-          {busy ? (
-            <Working onStop={stop}>Undistorting…</Working>
-          ) : (
+          <Working work={work}>Undistorting…</Working>
+          {!work.busy && (
             <Button className="w-full" onClick={() => void undistort()}>
               Undistort the photo
             </Button>

@@ -1,5 +1,5 @@
 import { Brush, Eraser, ScanSearch } from "lucide-react";
-import { Button, Progress, Working } from "../ui";
+import { Button, Working } from "../ui";
 import { nameOf, type Finding } from "./edges";
 import { BRUSH, type Tracing } from "./tracing";
 
@@ -13,12 +13,13 @@ interface FindPanelProps {
 
 /** The photo's own edges: found, told apart by set, brushed over, and taken into the sets. */
 export function FindPanel({ finding, tracing, onTracing, brush, onBrush }: FindPanelProps) {
-  const { share, found, off, accept } = finding;
-  if (share !== null) {
+  const { work, found, off, accept } = finding;
+  if (work.busy) {
     return (
-      <section aria-label="Edges of the photo" className="space-y-1">
-        <Progress label="Edges looked for" done={Math.round(100 * share)} of={100} />
-        <Working onStop={finding.stop}>Looking for edges…</Working>
+      <section aria-label="Edges of the photo">
+        <Working work={work} label="Edges looked for">
+          Looking for edges…
+        </Working>
       </section>
     );
   }

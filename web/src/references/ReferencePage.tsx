@@ -1,10 +1,11 @@
-import { useEffect, useMemo, useState } from "react";
-import { Link, useParams } from "react-router";
-import { useHotkeys } from "react-hotkeys-hook";
-import { Conflict } from "../board/Conflict";
-import { OnBoard } from "../board/OnBoard";
-import { SavingStatus, UndoRedo } from "../board/TopBar";
 import { checkDrawn } from "@zanvo/core/recover";
+import type { Reference } from "@zanvo/core/scene";
+import { useMemo, useState } from "react";
+import { Link, useParams } from "react-router";
+import { useDocument } from "../document";
+import type { Keys } from "../page/keys";
+import { OpenedScene } from "../page/OpenedScene";
+import { Page } from "../page/Page";
 import { Check, Guarded } from "../ui";
 import { BowPanel } from "./BowPanel";
 import { DrawnPanel } from "./DrawnPanel";
@@ -14,110 +15,118 @@ import { FindPanel } from "./FindPanel";
 import { HeightsPanel } from "./HeightsPanel";
 import { Photo } from "./Photo";
 import { SetsPanel } from "./SetsPanel";
+import type { Tracing } from "./tracing";
 import { ViewPanel } from "./ViewPanel";
 import { WallsPanel } from "./WallsPanel";
-import type { Tracing } from "./tracing";
-import { useDocument, undo, redo } from "../document";
 
 /** The bench where a picture's edges are traced, and its view is taken. */
 export function ReferencePage() {
   const { id = "", reference = "" } = useParams();
   return (
-    <OnBoard key={id} id={id}>
-      <Bench key={reference} id={id} referenceId={reference} />
-    </OnBoard>
+    <OpenedScene key={id} id={id}>
+      <Found key={reference} id={id} referenceId={reference} />
+    </OpenedScene>
   );
 }
 
-function Bench({ id, referenceId }: { readonly id: string; readonly referenceId: string }) {
+function Found({ id, referenceId }: { readonly id: string; readonly referenceId: string }) {
   const reference = useDocument((document) => document.scene.references?.find((one) => one.id === referenceId));
-  const [tracing, setTracing] = useState<Tracing>({ set: reference?.sets[0]?.id ?? "", edge: null });
-  const [fade, setFade] = useState(1);
-  const [snap, setSnap] = useState(true);
-  const [loupe, setLoupe] = useState(false);
+  if (reference) return <Bench id={id} reference={reference} />;
+  return (
+    <main className="flex h-full flex-col items-center justify-center gap-3">
+      <p>There is no such reference in this scene.</p>
+      <Link className="underline" to={`/scenes/${id}`}>
+        Back to the board
+      </Link>
+    </main>
+  );
+}
+
+/** What the keys do, as told to the person. */
+const KEYS: Keys = [
+  ["Arrows", "Move the chosen edge by one pixel; with Shift by ten"],
+  ["Delete", "Delete the chosen edge"],
+  ["Esc", "Choose no edge"],
+  ["Shift", "Draw without settling on an edge of the photo"],
+  ["Alt and drag", "Move the photo"],
+];
+
+/** How the photo is looked at while it is traced. */
+interface Looking {
+  /** How strong the photo is, 0 to 1. */
+  readonly fade: number;
+  /** Whether lines settle on the photo's own edges. */
+  readonly snap: boolean;
+  readonly loupe: boolean;
+}
+
+function LookingTools({ looking, onChange }: { looking: Looking; onChange: (looking: Looking) => void }) {
+  const put = (change: Partial<Looking>) => onChange({ ...looking, ...change });
+  return (
+    <div className="flex items-center gap-2 text-pencil">
+      <span title="Off while Shift is held">
+        <Check label="Settle on edges" checked={looking.snap} onChange={(snap) => put({ snap })} />
+      </span>
+      <Check label="Loupe" checked={looking.loupe} onChange={(loupe) => put({ loupe })} />
+      <label className="flex items-center gap-2">
+        Photo
+        <input
+          type="range"
+          aria-label="Strength of the photo"
+          className="h-6 w-24 accent-[var(--accent)]"
+          min={0.1}
+          max={1}
+          step={0.05}
+          value={looking.fade}
+          onChange={(event) => put({ fade: Number(event.target.value) })}
+        />
+      </label>
+    </div>
+  );
+}
+
+function Bench({ id, reference }: { readonly id: string; readonly reference: Reference }) {
+  const [tracing, setTracing] = useState<Tracing>({ set: reference.sets[0]?.id ?? "", edge: null });
+  const [looking, setLooking] = useState<Looking>({ fade: 1, snap: true, loupe: false });
   const [brush, setBrush] = useState<"use" | "ignore">("ignore");
   const [looked, setLooked] = useState<number | null>(null);
   const finding = useFinding(id, reference);
-  const wrong = useMemo(() => (reference?.drawing ? checkDrawn(reference) : []), [reference]);
-  const keys = { enableOnFormTags: true, preventDefault: true } as const;
-  useHotkeys("mod+z", undo, keys);
-  useHotkeys("mod+shift+z, mod+y", redo, keys);
-  useEffect(() => {
-    document.title = `${reference?.name ?? "Reference"} · Zanvo`;
-    return () => {
-      document.title = "Zanvo";
-    };
-  }, [reference?.name]);
-  if (!reference) {
-    return (
-      <main className="flex h-full flex-col items-center justify-center gap-3">
-        <p>There is no such reference in this scene.</p>
-        <Link className="underline" to={`/scenes/${id}`}>
-          Back to the board
-        </Link>
-      </main>
-    );
-  }
+  const wrong = useMemo(() => (reference.drawing ? checkDrawn(reference) : []), [reference]);
+  const shared = { sceneId: id, reference, tracing, onTracing: setTracing };
+  const { name, width, height } = reference;
+  const size = `${width.toLocaleString("en")} × ${height.toLocaleString("en")} px`;
   return (
-    <div className="flex h-full flex-col">
-      <header className="flex h-10 shrink-0 items-center gap-2 border-b border-hair px-3">
-        <Link className="rounded px-1.5 py-1 hover:bg-wash" to={`/scenes/${id}`}>
-          Back to the board
-        </Link>
-        <h1 className="font-medium">{reference.name}</h1>
-        <span className="measure text-pencil">
-          {reference.width.toLocaleString("en")} × {reference.height.toLocaleString("en")} px
-        </span>
-        <SavingStatus />
-        <span className="grow" />
-        <span className="text-pencil" title="Off while Shift is held">
-          <Check label="Settle on edges" checked={snap} onChange={setSnap} />
-        </span>
-        <span className="text-pencil">
-          <Check label="Loupe" checked={loupe} onChange={setLoupe} />
-        </span>
-        <label className="flex items-center gap-2 text-pencil">
-          Photo
-          <input
-            type="range"
-            aria-label="Strength of the photo"
-            className="h-6 w-24 accent-[var(--accent)]"
-            min={0.1}
-            max={1}
-            step={0.05}
-            value={fade}
-            onChange={(event) => setFade(Number(event.target.value))}
-          />
-        </label>
-        <UndoRedo />
-      </header>
-      <Conflict />
-      <div className="flex min-h-0 grow">
-        <Guarded what="The photo">
-          <Photo
-            sceneId={id}
-            reference={reference}
-            tracing={tracing}
-            onTracing={setTracing}
-            finding={finding}
-            brush={brush}
-            wrong={looked === null ? wrong : wrong.slice(looked, looked + 1)}
-            fade={fade}
-            snap={snap}
-            loupe={loupe}
-          />
-        </Guarded>
-        <aside className="flex w-[260px] shrink-0 flex-col gap-3 overflow-y-auto border-l border-hair p-3">
-          <FindPanel finding={finding} tracing={tracing} onTracing={setTracing} brush={brush} onBrush={setBrush} />
-          <SetsPanel reference={reference} tracing={tracing} onTracing={setTracing} />
-          <FarMap reference={reference} />
-          <ViewPanel sceneId={id} reference={reference} tracing={tracing} onTracing={setTracing} />
-          <HeightsPanel reference={reference} tracing={tracing} onTracing={setTracing} />
-          <WallsPanel sceneId={id} reference={reference} tracing={tracing} onTracing={setTracing} />
-          <BowPanel sceneId={id} reference={reference} tracing={tracing} onTracing={setTracing} />
-          <DrawnPanel reference={reference} wrong={wrong} onLook={setLooked} />
-        </aside>
-      </div>
-    </div>
+    <Page
+      name={name}
+      title={
+        <h1 className="truncate px-1.5 font-medium">
+          {name} <span className="measure ml-1 font-normal text-pencil">{size}</span>
+        </h1>
+      }
+      back={[`/scenes/${id}`, "Board"]}
+      guide="two-points"
+      keys={KEYS}
+      tools={<LookingTools looking={looking} onChange={setLooking} />}
+    >
+      <Guarded what="The photo">
+        <Photo
+          {...shared}
+          {...looking}
+          finding={finding}
+          brush={brush}
+          wrong={looked === null ? wrong : wrong.slice(looked, looked + 1)}
+        />
+      </Guarded>
+      <aside className="flex w-[260px] shrink-0 flex-col gap-3 overflow-y-auto border-l border-hair p-3">
+        <FindPanel finding={finding} tracing={tracing} onTracing={setTracing} brush={brush} onBrush={setBrush} />
+        <SetsPanel {...shared} />
+        <FarMap reference={reference} />
+        <ViewPanel {...shared} />
+        <HeightsPanel {...shared} />
+        <WallsPanel {...shared} />
+        <BowPanel {...shared} />
+        <DrawnPanel reference={reference} wrong={wrong} onLook={setLooked} />
+      </aside>
+    </Page>
   );
 }

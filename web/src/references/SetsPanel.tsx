@@ -4,7 +4,7 @@ import { headPath } from "@zanvo/core/drawing";
 import type { Reference, TracedSet } from "@zanvo/core/scene";
 import { edgesOf, ellipseOf, pointOf } from "@zanvo/core/recover";
 import { newId } from "../id";
-import { Button, IconButton } from "../ui";
+import { Button, IconButton, optionsOf, Select } from "../ui";
 import { lookOf, onReference, putAside, removeEdge, type Tracing } from "./tracing";
 import { edit, freeName } from "../document";
 
@@ -29,27 +29,95 @@ function placed({ width, height }: Reference, [x, y]: readonly [number, number])
   return `${across}, ${down}`;
 }
 
-/** One set: its edges and their misses, and where they meet. */
-function SetRow({
-  reference,
-  set,
-  at,
-  tracing,
-  onTracing,
-}: {
+interface SetProps {
   readonly reference: Reference;
   readonly set: TracedSet;
   readonly at: number;
   readonly tracing: Tracing;
   readonly onTracing: (next: Tracing) => void;
-}) {
+}
+
+type Point = ReturnType<typeof pointOf>;
+
+/** Where the edges of a set meet, and how sure that is. */
+function PointLine({ reference, point, used }: Pick<SetProps, "reference"> & { point: Point; used: number }) {
+  if (!point)
+    return (
+      <p className="text-pencil">{used === 0 ? "Trace edges that run this way." : "One more edge, and they meet."}</p>
+    );
+  const { at, angle, covariance } = point;
+  const sure = covariance ? ellipseOf(covariance) : null;
+  const far = at && sure && sure.major > Math.hypot(at[0] - reference.width / 2, at[1] - reference.height / 2);
+  return (
+    <p className="measure text-[11px] text-pencil">
+      {far
+        ? "as good as parallel in the picture: the point is too far to be told"
+        : at
+          ? placed(reference, at) + (sure ? `; sure to ${px(sure.major)} along, ${px(sure.minor)} across (95 %)` : "")
+          : `parallel in the picture, at ${angle?.toFixed(1)}°: no point`}
+    </p>
+  );
+}
+
+/** One edge of a set: its residual, and what can be done with it. @param k its place among those that are used */
+function EdgeRow({
+  reference,
+  set,
+  edge: i,
+  k,
+  point,
+  tracing,
+  onTracing,
+}: Omit<SetProps, "at"> & { readonly edge: number; readonly k: number; readonly point: Point }) {
+  const edge = set.edges[i];
+  const stray = k >= 0 && point?.strays.includes(k);
+  const chosen = tracing.set === set.id && tracing.edge === i;
+  return (
+    <li className={`flex items-center gap-1 rounded ${chosen ? "bg-wash" : ""}`}>
+      <button
+        type="button"
+        className={`min-h-6 grow text-left ${stray ? "text-accent" : ""}`}
+        onClick={() => onTracing({ set: set.id, edge: i })}
+      >
+        Edge {i + 1}
+        <span className="measure ml-1 text-[11px]">
+          {edge.out
+            ? "left out"
+            : point && edgesOf(set).length > 2
+              ? `${point.residuals[k].toFixed(1)} px, ${point.turns[k].toFixed(2)}°`
+              : ""}
+        </span>
+        {stray && <span className="block text-[11px]">probably not parallel to the others</span>}
+      </button>
+      <IconButton
+        label={edge.out ? `Take edge ${i + 1} of ${set.name} again` : `Leave edge ${i + 1} of ${set.name} out`}
+        onClick={() => putAside(reference.id, set.id, i, !edge.out)}
+      >
+        {edge.out ? <Eye size={14} /> : <EyeOff size={14} />}
+      </IconButton>
+      <IconButton
+        label={`Delete edge ${i + 1} of ${set.name}`}
+        onClick={() => {
+          removeEdge(reference.id, set.id, i);
+          onTracing({ set: set.id, edge: null });
+        }}
+      >
+        <X size={14} />
+      </IconButton>
+    </li>
+  );
+}
+
+/** One set: its edges and their residuals, and where they meet. */
+function SetRow(props: SetProps) {
+  const { reference, set, at, tracing, onTracing } = props;
   const point = useMemo(() => pointOf(reference, set), [reference, set]);
   const used = edgesOf(set);
   const { stroke, head } = lookOf(set, at);
   const chosen = tracing.set === set.id;
-  const sure = point?.covariance ? ellipseOf(point.covariance) : null;
-  const far =
-    point?.at && sure && sure.major > Math.hypot(point.at[0] - reference.width / 2, point.at[1] - reference.height / 2);
+  const rows = set.edges
+    .map((_, i) => ({ i, k: used.findIndex((one) => one.at === i) }))
+    .filter(({ k }) => chosen || (k >= 0 && point?.strays.includes(k)));
   return (
     <section
       aria-label={`Set ${set.name}`}
@@ -71,92 +139,25 @@ function SetRow({
         </span>
       </button>
       {chosen && (
-        <select
-          aria-label={`${set.name} runs`}
-          className="h-7 w-full rounded border border-hair bg-slip px-1"
+        <Select
+          label={`${set.name} runs`}
           value={set.role}
-          onChange={(event) =>
+          options={optionsOf(ROLES)}
+          onChange={(role) =>
             edit(
               onReference(reference.id, ({ sets }) => {
-                sets[at].role = event.target.value as TracedSet["role"];
+                sets[at].role = role;
               }),
             )
           }
-        >
-          {Object.entries(ROLES).map(([role, name]) => (
-            <option key={role} value={role}>
-              {name}
-            </option>
-          ))}
-        </select>
+        />
       )}
-      {far && (
-        <p className="measure text-[11px] text-pencil">
-          as good as parallel in the picture: the point is too far to be told
-        </p>
-      )}
-      {point?.at && !far && (
-        <p className="measure text-[11px] text-pencil">
-          {placed(reference, point.at)}
-          {sure ? `; sure to ${px(sure.major)} along, ${px(sure.minor)} across (95 %)` : ""}
-        </p>
-      )}
-      {point?.at === null && (
-        <p className="measure text-[11px] text-pencil">
-          parallel in the picture, at {point.angle?.toFixed(1)}°: no point
-        </p>
-      )}
-      {!point && (
-        <p className="text-pencil">
-          {used.length === 0 ? "Trace edges that run this way." : "One more edge, and they meet."}
-        </p>
-      )}
-      {(chosen || (point?.strays.length ?? 0) > 0) && (
+      <PointLine reference={reference} point={point} used={used.length} />
+      {(chosen || rows.length > 0) && (
         <ol className="max-h-56 space-y-0.5 overflow-y-auto">
-          {set.edges.map((edge, i) => {
-            const k = used.findIndex((one) => one.at === i);
-            const stray = k >= 0 && point?.strays.includes(k);
-            if (!chosen && !stray) return null;
-            return (
-              <li
-                key={i}
-                className={`flex items-center gap-1 rounded ${chosen && tracing.edge === i ? "bg-wash" : ""}`}
-              >
-                <button
-                  type="button"
-                  className={`min-h-6 grow text-left ${stray ? "text-accent" : ""}`}
-                  onClick={() => onTracing({ set: set.id, edge: i })}
-                >
-                  Edge {i + 1}
-                  <span className="measure ml-1 text-[11px]">
-                    {edge.out
-                      ? "left out"
-                      : point && used.length > 2
-                        ? `${point.residuals[k].toFixed(1)} px, ${point.turns[k].toFixed(2)}°`
-                        : ""}
-                  </span>
-                  {stray && <span className="block text-[11px]">probably not parallel to the others</span>}
-                </button>
-                <IconButton
-                  label={
-                    edge.out ? `Take edge ${i + 1} of ${set.name} again` : `Leave edge ${i + 1} of ${set.name} out`
-                  }
-                  onClick={() => putAside(reference.id, set.id, i, !edge.out)}
-                >
-                  {edge.out ? <Eye size={14} /> : <EyeOff size={14} />}
-                </IconButton>
-                <IconButton
-                  label={`Delete edge ${i + 1} of ${set.name}`}
-                  onClick={() => {
-                    removeEdge(reference.id, set.id, i);
-                    onTracing({ set: set.id, edge: null });
-                  }}
-                >
-                  <X size={14} />
-                </IconButton>
-              </li>
-            );
-          })}
+          {rows.map(({ i, k }) => (
+            <EdgeRow key={i} {...props} edge={i} k={k} point={point} />
+          ))}
         </ol>
       )}
     </section>

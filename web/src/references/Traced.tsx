@@ -9,7 +9,7 @@ import {
   type Misdrawn,
 } from "@zanvo/core/recover";
 import type { Vec2 } from "@zanvo/core/geometry";
-import type { Reference, TracedSet } from "@zanvo/core/scene";
+import type { Reference, TracedSet, Wall } from "@zanvo/core/scene";
 import { toDesk, toWindow, type Camera, type Size } from "../canvas/camera";
 import { metres } from "@zanvo/core/units";
 import { useMeasures } from "../units";
@@ -73,11 +73,7 @@ function Line({
     <>
       <line x1={ax} y1={ay} x2={bx} y2={by} stroke={HALO} strokeWidth={picked ? 6 : 4} strokeOpacity={0.8} />
       <line x1={ax} y1={ay} x2={bx} y2={by} stroke={stroke} strokeWidth={picked ? 3 : 2} strokeDasharray={dash} />
-      {picked &&
-        [
-          [ax, ay],
-          [bx, by],
-        ].map(([x, y], n) => <circle key={n} cx={x} cy={y} r={6} fill="none" stroke={stroke} strokeWidth={2} />)}
+      {picked && <Ends camera={camera} line={{ x1, y1, x2, y2 }} stroke={stroke} />}
     </>
   );
 }
@@ -170,33 +166,135 @@ function acrossWindow(
   return [at(left), at(right)];
 }
 
-/**
- * All that is drawn over the photo: found edges, sets and their points, heights, walls, the horizon, and lines as
- * they should be.
- */
-export function Traced({ reference, tracing, finding, wrong, camera, size }: TracedProps) {
-  const { sets, bowed = [], horizon: drawn } = reference;
-  const points = useMemo(() => sets.map((set) => pointOf(reference, set)), [reference, sets]);
-  const horizon = useMemo(() => {
+interface OneWall {
+  readonly wall: Wall;
+  /** The wall as it stands in the picture; null where it is none. */
+  readonly stands: MeasuredWall | null;
+  readonly picked: boolean;
+  readonly camera: Camera;
+}
+
+/** The ends of a picked line. */
+function Ends({ camera, line: { x1, y1, x2, y2 }, stroke }: { camera: Camera; line: Drawn; stroke: string }) {
+  return [
+    [x1, y1],
+    [x2, y2],
+  ].map(([x, y], n) => {
+    const [cx, cy] = toWindow(camera, [x, y]);
+    return <circle key={n} cx={cx} cy={cy} r={6} fill="none" stroke={stroke} strokeWidth={2} />;
+  });
+}
+
+/** A wall with its bays, or the line that was drawn where it is none. */
+function WallShape({ wall, stands, picked, camera }: OneWall) {
+  const [x, y] = toWindow(camera, [(wall.x1 + wall.x2) / 2, (wall.y1 + wall.y2) / 2]);
+  const outline = stands && pathOf(camera, stands.corners, true);
+  return (
+    <g data-testid={wall.name}>
+      {outline ? (
+        <>
+          <path
+            d={outline}
+            fill={INK}
+            fillOpacity={picked ? 0.16 : 0.07}
+            stroke={HALO}
+            strokeWidth={picked ? 3.5 : 2}
+          />
+          <path d={outline} fill="none" stroke={INK} strokeWidth={picked ? 2 : 1} />
+        </>
+      ) : (
+        <Line camera={camera} line={wall} stroke={ACCENT} picked={false} dash="5 3" />
+      )}
+      {stands &&
+        (wall.marks ?? []).map((share, n) => (
+          <path
+            key={n}
+            data-testid="bay mark"
+            d={pathOf(camera, [placeOn(stands, [share, 0]), placeOn(stands, [share, 1])])}
+            stroke={ACCENT}
+            strokeWidth={1.5}
+          />
+        ))}
+      {picked && <Ends camera={camera} line={wall} stroke={INK} />}
+      <Word x={x - 20} y={y + 4}>
+        {wall.name}
+      </Word>
+    </g>
+  );
+}
+
+/** Heights with a mark at foot and top, and what each is. */
+function HeightLines({ reference, tracing, camera }: Pick<TracedProps, "reference" | "tracing" | "camera">) {
+  const sizes = useHeights(reference)?.heights ?? [];
+  const measures = useMeasures();
+  return (reference.heights ?? []).map((line, k) => {
+    const [[ax, ay], [bx, by]] = [toWindow(camera, [line.x1, line.y1]), toWindow(camera, [line.x2, line.y2])];
+    const size = sizes[k] ?? null;
+    return (
+      <g key={k}>
+        <Line camera={camera} line={line} stroke={INK} picked={tracing.set === HEIGHTS && tracing.edge === k} />
+        <path d={`M${ax - 7} ${ay}h14M${bx - 7} ${by}h14`} stroke={INK} strokeWidth={2} fill="none" />
+        {size !== null && (
+          <Word x={bx + 10} y={by + 4}>
+            {measures(metres(size))}
+          </Word>
+        )}
+      </g>
+    );
+  });
+}
+
+/** Where the edges of a set meet, as surely as they tell it (95 %). */
+function PointEllipse({
+  set,
+  at,
+  point,
+  camera,
+  size,
+}: {
+  readonly set: TracedSet;
+  readonly at: number;
+  readonly point: ReturnType<typeof pointOf>;
+} & Pick<TracedProps, "camera" | "size">) {
+  if (!point?.at || !point.covariance) return null;
+  const { major, minor, slant } = ellipseOf(point.covariance);
+  const [x, y] = toWindow(camera, point.at);
+  // One as large as the window says only that the point is far; the panel says it in words.
+  if (major * camera.scale > size.width / 2) return null;
+  const { stroke } = lookOf(set, at);
+  return (
+    <ellipse
+      cx={x}
+      cy={y}
+      rx={Math.max(3, major * camera.scale)}
+      ry={Math.max(3, minor * camera.scale)}
+      transform={`rotate(${slant} ${x} ${y})`}
+      fill={stroke}
+      fillOpacity={0.25}
+      stroke={stroke}
+    />
+  );
+}
+
+/** The horizon that the edges tell, and the one that is drawn. */
+function Horizons({ reference, tracing, camera, size }: Omit<TracedProps, "finding" | "wrong">) {
+  const told = useMemo(() => {
     try {
       return viewOfReference(reference).horizon;
     } catch {
       return null;
     }
   }, [reference]);
-  const heights = useHeights(reference)?.heights ?? [];
-  const walls = useWalls(reference);
-  const measures = useMeasures();
-  const picked = (what: string, k: number) => tracing.set === what && tracing.edge === k;
-  const level = horizon && acrossWindow(horizon, camera, size);
+  const ends = told && acrossWindow(told, camera, size);
+  const drawn = reference.horizon;
   return (
-    <svg width={size.width} height={size.height} className="pointer-events-none absolute inset-0">
-      {level && (
+    <>
+      {ends && (
         <line
-          x1={level[0][0]}
-          y1={level[0][1]}
-          x2={level[1][0]}
-          y2={level[1][1]}
+          x1={ends[0][0]}
+          y1={ends[0][1]}
+          x2={ends[1][0]}
+          y2={ends[1][1]}
           stroke={HORIZON_INK}
           strokeWidth={1.5}
           strokeDasharray="10 4"
@@ -204,55 +302,26 @@ export function Traced({ reference, tracing, finding, wrong, camera, size }: Tra
         />
       )}
       {drawn && <Line camera={camera} line={drawn} stroke={HORIZON_INK} picked={tracing.set === HORIZON} />}
+    </>
+  );
+}
+
+/**
+ * All that is drawn over the photo: found edges, sets and their points, heights, walls, the horizon, and lines as
+ * they should be.
+ */
+export function Traced({ reference, tracing, finding, wrong, camera, size }: TracedProps) {
+  const { sets, bowed = [] } = reference;
+  const points = useMemo(() => sets.map((set) => pointOf(reference, set)), [reference, sets]);
+  const walls = useWalls(reference);
+  const picked = (what: string, k: number) => tracing.set === what && tracing.edge === k;
+  return (
+    <svg width={size.width} height={size.height} className="pointer-events-none absolute inset-0">
+      <Horizons reference={reference} tracing={tracing} camera={camera} size={size} />
       <FoundLines finding={finding} camera={camera} />
-      {(reference.walls ?? []).map((wall, k) => {
-        const stands = walls[k];
-        const [x, y] = toWindow(camera, [(wall.x1 + wall.x2) / 2, (wall.y1 + wall.y2) / 2]);
-        return (
-          <g key={wall.id} data-testid={wall.name}>
-            {stands ? (
-              <path
-                d={pathOf(camera, stands.corners, true)}
-                fill={INK}
-                fillOpacity={picked(WALLS, k) ? 0.16 : 0.07}
-                stroke={HALO}
-                strokeWidth={picked(WALLS, k) ? 3.5 : 2}
-              />
-            ) : (
-              <Line camera={camera} line={wall} stroke={ACCENT} picked={false} dash="5 3" />
-            )}
-            {stands && (
-              <path
-                d={pathOf(camera, stands.corners, true)}
-                fill="none"
-                stroke={INK}
-                strokeWidth={picked(WALLS, k) ? 2 : 1}
-              />
-            )}
-            {stands &&
-              (wall.marks ?? []).map((share, n) => (
-                <path
-                  key={n}
-                  data-testid="bay mark"
-                  d={pathOf(camera, [placeOn(stands, [share, 0]), placeOn(stands, [share, 1])])}
-                  stroke={ACCENT}
-                  strokeWidth={1.5}
-                />
-              ))}
-            {picked(WALLS, k) &&
-              [
-                [wall.x1, wall.y1],
-                [wall.x2, wall.y2],
-              ].map(([px, py], n) => {
-                const [cx, cy] = toWindow(camera, [px, py]);
-                return <circle key={n} cx={cx} cy={cy} r={6} fill="none" stroke={INK} strokeWidth={2} />;
-              })}
-            <Word x={x - 20} y={y + 4}>
-              {wall.name}
-            </Word>
-          </g>
-        );
-      })}
+      {(reference.walls ?? []).map((wall, k) => (
+        <WallShape key={wall.id} wall={wall} stands={walls[k]} picked={picked(WALLS, k)} camera={camera} />
+      ))}
       {sets.map((set, i) => (
         <SetLines key={set.id} set={set} at={i} point={points[i]} tracing={tracing} camera={camera} />
       ))}
@@ -269,41 +338,10 @@ export function Traced({ reference, tracing, finding, wrong, camera, size }: Tra
           data-testid="bowed edge"
         />
       ))}
-      {(reference.heights ?? []).map((line, k) => {
-        const [[ax, ay], [bx, by]] = [toWindow(camera, [line.x1, line.y1]), toWindow(camera, [line.x2, line.y2])];
-        const size = heights[k];
-        return (
-          <g key={k}>
-            <Line camera={camera} line={line} stroke={INK} picked={picked(HEIGHTS, k)} />
-            <path d={`M${ax - 7} ${ay}h14M${bx - 7} ${by}h14`} stroke={INK} strokeWidth={2} fill="none" />
-            {size !== null && size !== undefined && (
-              <Word x={bx + 10} y={by + 4}>
-                {measures(metres(size))}
-              </Word>
-            )}
-          </g>
-        );
-      })}
-      {points.map((point, i) => {
-        if (!point?.at || !point.covariance) return null;
-        const { major, minor, slant } = ellipseOf(point.covariance);
-        const [x, y] = toWindow(camera, point.at);
-        // One as large as the window says only that the point is far; the panel says it in words.
-        if (major * camera.scale > size.width / 2) return null;
-        return (
-          <ellipse
-            key={sets[i].id}
-            cx={x}
-            cy={y}
-            rx={Math.max(3, major * camera.scale)}
-            ry={Math.max(3, minor * camera.scale)}
-            transform={`rotate(${slant} ${x} ${y})`}
-            fill={lookOf(sets[i], i).stroke}
-            fillOpacity={0.25}
-            stroke={lookOf(sets[i], i).stroke}
-          />
-        );
-      })}
+      <HeightLines reference={reference} tracing={tracing} camera={camera} />
+      {sets.map((set, i) => (
+        <PointEllipse key={set.id} set={set} at={i} point={points[i]} camera={camera} size={size} />
+      ))}
       {wrong.map(
         ({ fix }, i) =>
           fix && (

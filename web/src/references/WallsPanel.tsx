@@ -3,7 +3,7 @@ import type { Reference, Wall } from "@zanvo/core/scene";
 import { fileName } from "@zanvo/core/scene";
 import type { MeasuredWall } from "@zanvo/core/recover";
 import { download } from "../files";
-import { Button, Fold, IconButton, NumberField, Working, useWork } from "../ui";
+import { Button, Fold, IconButton, NumberField, Select, useWork, Working } from "../ui";
 import { listed, metres } from "@zanvo/core/units";
 import { useMeasures } from "../units";
 import { useWalls } from "./Traced";
@@ -65,6 +65,55 @@ function Side({
   );
 }
 
+interface WallProps {
+  readonly wall: Wall;
+  readonly at: number;
+  readonly measured: MeasuredWall;
+}
+
+/** What is known of a wall: its proportions, its sizes, its bays; and the wall saved flat. */
+function Measured({
+  sceneId,
+  reference,
+  wall,
+  at,
+  measured,
+  chosen,
+}: WallProps & Pick<WallsPanelProps, "sceneId" | "reference"> & { readonly chosen: boolean }) {
+  const work = useWork("The elevation");
+  const measures = useMeasures();
+  const save = async () => {
+    const png = await work.run(async (signal) => flatWall(sceneId, reference, measured, signal));
+    if (png) download(png, `${fileName(`${reference.name} ${wall.name}`)}.png`);
+  };
+  return (
+    <>
+      <p className="measure text-[11px] text-pencil">{measured.ratio.toFixed(3)} times as long as high</p>
+      <Side reference={reference} at={at} side="length" known={wall.length} told={measured.length} />
+      <Side reference={reference} at={at} side="height" known={wall.height} told={measured.height} />
+      {measured.bays.length > 1 && (
+        <p className="measure" aria-label={`Bays of ${wall.name}`}>
+          {measured.length === null
+            ? `${measured.bays.map((bay) => bay.toFixed(2)).join(" · ")} heights`
+            : measures(
+                listed(
+                  measured.bays.map((bay) => metres(bay)),
+                  " · ",
+                ),
+              )}
+        </p>
+      )}
+      {chosen && <p className="text-pencil">Press on the wall to mark a bay; press on a mark to take it away.</p>}
+      <Working work={work}>Unrolling…</Working>
+      {!work.busy && (
+        <Button className="w-full" onClick={() => void save()}>
+          Save it flat, as PNG
+        </Button>
+      )}
+    </>
+  );
+}
+
 function WallRow({
   sceneId,
   reference,
@@ -73,15 +122,8 @@ function WallRow({
   measured,
   tracing,
   onTracing,
-}: WallsPanelProps & { readonly wall: Wall; readonly at: number; readonly measured: MeasuredWall | null }) {
-  const { busy, run, stop } = useWork();
-  const measures = useMeasures();
+}: WallsPanelProps & Omit<WallProps, "measured"> & { readonly measured: MeasuredWall | null }) {
   const chosen = tracing.set === WALLS && tracing.edge === at;
-  const save = async () => {
-    if (!measured) return;
-    const png = await run((signal) => flatWall(sceneId, reference, measured, signal));
-    if (png) download(png, `${fileName(`${reference.name} ${wall.name}`)}.png`);
-  };
   return (
     <section
       aria-label={wall.name}
@@ -106,50 +148,20 @@ function WallRow({
           <X size={14} />
         </IconButton>
       </div>
-      <select
-        aria-label={`${wall.name} runs along`}
-        className="h-7 w-full rounded border border-hair bg-slip px-1"
+      <Select
+        label={`${wall.name} runs along`}
         value={wall.along}
-        onChange={(event) =>
+        options={reference.sets
+          .filter(({ role }) => role !== "upright" && role !== "free")
+          .map(({ id, name }) => [id, `along ${name}`])}
+        onChange={(along) =>
           onWall(reference.id, at, (one) => {
-            one.along = event.target.value;
+            one.along = along;
           })
         }
-      >
-        {reference.sets
-          .filter(({ role }) => role !== "upright" && role !== "free")
-          .map(({ id, name }) => (
-            <option key={id} value={id}>
-              along {name}
-            </option>
-          ))}
-      </select>
+      />
       {measured ? (
-        <>
-          <p className="measure text-[11px] text-pencil">{measured.ratio.toFixed(3)} times as long as high</p>
-          <Side reference={reference} at={at} side="length" known={wall.length} told={measured.length} />
-          <Side reference={reference} at={at} side="height" known={wall.height} told={measured.height} />
-          {measured.bays.length > 1 && (
-            <p className="measure" aria-label={`Bays of ${wall.name}`}>
-              {measured.length === null
-                ? `${measured.bays.map((bay) => bay.toFixed(2)).join(" · ")} heights`
-                : measures(
-                    listed(
-                      measured.bays.map((bay) => metres(bay)),
-                      " · ",
-                    ),
-                  )}
-            </p>
-          )}
-          {chosen && <p className="text-pencil">Press on the wall to mark a bay; press on a mark to take it away.</p>}
-          {busy ? (
-            <Working onStop={stop}>Unrolling…</Working>
-          ) : (
-            <Button className="w-full" onClick={() => void save()}>
-              Save it flat, as PNG
-            </Button>
-          )}
-        </>
+        <Measured sceneId={sceneId} reference={reference} wall={wall} at={at} measured={measured} chosen={chosen} />
       ) : (
         <p className="text-accent">
           These corners are of no wall that the view knows. Draw it from a lower corner to the opposite upper one, or

@@ -1,44 +1,30 @@
-import { proxy } from "comlink";
+import { proxy, type Remote } from "comlink";
 import { useEffect, useRef, useState } from "react";
 import type { Vec2 } from "@zanvo/core/geometry";
-import { toldBy } from "@zanvo/core/problem";
 import type { Settled } from "@zanvo/core/recover";
 import type { Reference, TracedSet } from "@zanvo/core/scene";
 import { newId } from "../id";
 import { fetchReference } from "../api";
-import { say } from "../ui";
-import { steady, type Steady } from "../worker";
+import { say, useWork, type Work } from "../ui";
+import { steady } from "../worker";
 import type { EdgesWorker, Found } from "./edges.worker";
 import { onReference } from "./tracing";
 import { edit } from "../document";
 
-/** A worker that has a reference's picture; `end` is to be called when it is no longer wanted. */
-interface EdgeFinder {
-  readonly call: Steady<EdgesWorker>["call"];
-  readonly end: () => void;
-}
-
-function openWorker(sceneId: string, picture: string): EdgeFinder {
-  const stop = new AbortController();
-  const blob = fetchReference(sceneId, picture, stop.signal);
+/** A worker that has a reference's picture. */
+function openWorker(sceneId: string, picture: string) {
+  const left = new AbortController();
+  const blob = fetchReference(sceneId, picture, left.signal);
   // A picture that is not there is told of on the bench itself.
   blob.catch(() => undefined);
   const worker = steady<EdgesWorker>(
     () => new Worker(new URL("./edges.worker.ts", import.meta.url), { type: "module" }),
-    {
-      prepare: async (remote) => remote.open(await blob),
-    },
+    { prepare: async (remote) => remote.open(await blob) },
   );
-  const stopped = new Promise<never>((_, reject) =>
-    stop.signal.addEventListener("abort", () => reject(stop.signal.reason as Error)),
-  );
-  stopped.catch(() => undefined);
   return {
-    call: (work) => Promise.race([worker.call(work), stopped]),
-    end: () => {
-      stop.abort();
-      worker.end();
-    },
+    call: <T>(work: (remote: Remote<EdgesWorker>) => Promise<T>) => worker.call(work, left.signal),
+    /** Is called when the picture is no longer wanted. */
+    end: () => left.abort(),
   };
 }
 
@@ -75,13 +61,11 @@ export function useSettler(sceneId: string, picture: string, arrival: number): S
 
 /** What the search for a photo's own edges has come to. */
 export interface Finding {
-  /** How much is done, 0 to 1; null while nothing is looked for. */
-  readonly share: number | null;
+  readonly work: Work;
   readonly found: Found | null;
   /** Places of found edges that are left aside. */
   readonly off: ReadonlySet<number>;
   readonly find: () => Promise<void>;
-  readonly stop: () => void;
   readonly forget: () => void;
   /** Takes edges up or lays them aside. */
   readonly put: (edges: Iterable<number>, use: boolean) => void;
@@ -101,35 +85,27 @@ export const nameOf = (role: TracedSet["role"]): string => NAMES[role];
 /** Half a px: what a found edge may be off. */
 const FOUND = 0.5;
 
+const NOTHING = { found: null, off: new Set<number>() };
+
 export function useFinding(sceneId: string, reference: Reference | undefined): Finding {
-  const [state, setState] = useState<{
-    readonly share: number | null;
-    readonly found: Found | null;
-    readonly off: ReadonlySet<number>;
-  }>({ share: null, found: null, off: new Set() });
-  const open = useRef<ReturnType<typeof openWorker> | null>(null);
-  const stop = () => {
-    open.current?.end();
-    open.current = null;
-    setState((now) => ({ ...now, share: null }));
-  };
-  useEffect(() => () => open.current?.end(), []);
+  const [state, setState] = useState<Pick<Finding, "found" | "off">>(NOTHING);
+  const work = useWork("The search");
   const find = async () => {
     if (!reference) return;
-    const own = (open.current = openWorker(sceneId, reference.picture));
-    setState({ share: 0, found: null, off: new Set() });
-    try {
-      const found = await own.call((remote) =>
-        remote.find(proxy((share: number) => setState((now) => ({ ...now, share })))),
-      );
-      if (found.edges.length === 0) say("No straight edges stand out in this photo: trace them by hand.");
-      setState({ share: null, found: found.edges.length ? found : null, off: new Set() });
-    } catch (error) {
-      if (open.current === own) say(toldBy(error));
-      setState((now) => ({ ...now, share: null }));
-    } finally {
-      own.end();
-    }
+    setState(NOTHING);
+    const found = await work.run(async (signal, tell) => {
+      const worker = openWorker(sceneId, reference.picture);
+      signal.addEventListener("abort", worker.end);
+      try {
+        return await worker.call((remote) =>
+          remote.find(proxy((share: number) => tell({ done: Math.round(100 * share), of: 100 }))),
+        );
+      } finally {
+        worker.end();
+      }
+    });
+    if (found?.edges.length === 0) say("No straight edges stand out in this photo: trace them by hand.");
+    if (found?.edges.length) setState({ found, off: new Set() });
   };
   const put = (edges: Iterable<number>, use: boolean) =>
     setState((now) => {
@@ -169,5 +145,5 @@ export function useFinding(sceneId: string, reference: Reference | undefined): F
       },
     }));
   };
-  return { ...state, find, stop, forget: () => setState({ share: null, found: null, off: new Set() }), put, accept };
+  return { ...state, work, find, forget: () => setState(NOTHING), put, accept };
 }

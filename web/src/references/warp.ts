@@ -10,11 +10,9 @@ import {
   type MeasuredWall,
   type Warp,
 } from "@zanvo/core/recover";
-import { toldBy } from "@zanvo/core/problem";
 import type { Reference } from "@zanvo/core/scene";
 import { newId } from "../id";
 import { fetchReference, takeIn } from "../api";
-import { say } from "../ui";
 import { steady } from "../worker";
 import type { WarpWorker } from "./warp.worker";
 import { edit } from "../document";
@@ -27,21 +25,12 @@ async function worked<T>(
   work: (worker: Remote<WarpWorker>, picture: Blob) => Promise<T>,
 ): Promise<T> {
   const worker = steady<WarpWorker>(() => new Worker(new URL("./warp.worker.ts", import.meta.url), { type: "module" }));
-  const stopped = new Promise<never>((_, reject) =>
-    signal.addEventListener("abort", () => reject(signal.reason as Error)),
-  );
   try {
     const blob = await fetchReference(sceneId, picture, signal);
-    return await Promise.race([worker.call((remote) => work(remote, blob)), stopped]);
+    return await worker.call((remote) => work(remote, blob), signal);
   } finally {
     worker.end();
   }
-}
-
-/** Says what kept a piece of work from its end, or that one stopped it oneself. @returns null */
-function stoppedBy(error: unknown, signal: AbortSignal, what: string): null {
-  say(signal.aborted ? `${what} was stopped.` : toldBy(error));
-  return null;
 }
 
 /** Lays a picture made of a reference's own among the references. @returns its id */
@@ -63,53 +52,27 @@ async function lay(
   return id;
 }
 
-/**
- * Makes a reference of a picture with its uprights upright and its horizon level, and all that was traced in it.
- * @returns its id, or null where it could not be made
- */
-export async function straightenReference(
-  sceneId: string,
-  reference: Reference,
-  signal: AbortSignal,
-): Promise<string | null> {
-  try {
-    const plan = straightening(reference, viewOfReference(reference));
-    return await lay(sceneId, reference, "straight", plan, (called) => straightened(reference, plan, called), signal);
-  } catch (error) {
-    return stoppedBy(error, signal, "Straightening");
-  }
+/** Makes a reference of a picture with its uprights upright and its horizon level, and all that was traced in it. */
+export function straightenReference(sceneId: string, reference: Reference, signal: AbortSignal): Promise<string> {
+  const plan = straightening(reference, viewOfReference(reference));
+  return lay(sceneId, reference, "straight", plan, (called) => straightened(reference, plan, called), signal);
 }
 
-/**
- * Makes a reference of a picture as a lens that does not bow would have taken it. @returns its id, or null where it
- * could not be made
- */
-export async function undistortReference(
-  sceneId: string,
-  reference: Reference,
-  signal: AbortSignal,
-): Promise<string | null> {
-  try {
-    const plan = undistorting(reference, recoverBow(reference));
-    return await lay(sceneId, reference, "undistorted", plan, (called) => undistorted(reference, plan, called), signal);
-  } catch (error) {
-    return stoppedBy(error, signal, "Undistorting");
-  }
+/** Makes a reference of a picture as a lens that does not bow would have taken it. @returns its id */
+export function undistortReference(sceneId: string, reference: Reference, signal: AbortSignal): Promise<string> {
+  const plan = undistorting(reference, recoverBow(reference));
+  return lay(sceneId, reference, "undistorted", plan, (called) => undistorted(reference, plan, called), signal);
 }
 
-/** A wall seen flat, as a PNG with a scale bar where its size is known; null where it could not be made. */
-export async function flatWall(
+/** A wall seen flat, as a PNG with a scale bar where its size is known. */
+export function flatWall(
   sceneId: string,
   reference: Reference,
   wall: MeasuredWall,
   signal: AbortSignal,
-): Promise<Blob | null> {
-  try {
-    const plan = elevation(wall);
-    return await worked(sceneId, reference, signal, (worker, picture) =>
-      worker.elevation(picture, plan, wall.length === null ? null : plan.width / wall.length),
-    );
-  } catch (error) {
-    return stoppedBy(error, signal, "The elevation");
-  }
+): Promise<Blob> {
+  const plan = elevation(wall);
+  return worked(sceneId, reference, signal, (worker, picture) =>
+    worker.elevation(picture, plan, wall.length === null ? null : plan.width / wall.length),
+  );
 }

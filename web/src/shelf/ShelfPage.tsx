@@ -8,6 +8,7 @@ import { switchLamp } from "../lamp";
 import { Button, IconButton } from "../ui/Button";
 import { Cards } from "./Cards";
 import { SceneCard } from "./SceneCard";
+import { Select } from "../ui/Select";
 import { SORTS, sorted, type SortId } from "./sort";
 import { useShelf } from "./useShelf";
 
@@ -18,6 +19,8 @@ export const listed: Promise<void> = preload("/api/scenes", listScenes).then(
   (cards) => void (first = cards),
   () => undefined,
 );
+
+const ORDERS = (Object.keys(SORTS) as SortId[]).map((id) => [id, SORTS[id].label] as const);
 
 interface ShelfHeaderProps {
   readonly wanted: string;
@@ -43,20 +46,7 @@ function ShelfHeader({ wanted, onWanted, sort, onSort, shelf }: ShelfHeaderProps
           onChange={(event) => onWanted(event.target.value)}
         />
       </label>
-      <label className="flex items-center gap-1.5 text-pencil">
-        Order
-        <select
-          className="h-7 rounded border border-hair bg-slip px-1 text-ink"
-          value={sort}
-          onChange={(event) => onSort(event.target.value as SortId)}
-        >
-          {Object.entries(SORTS).map(([id, { label }]) => (
-            <option key={id} value={id}>
-              {label}
-            </option>
-          ))}
-        </select>
-      </label>
+      <Select labelled label="Order" value={sort} options={ORDERS} onChange={onSort} />
       <Link className="inline-flex h-7 items-center gap-1.5 rounded px-2 hover:bg-wash" to="/deleted">
         <Trash2 size={14} aria-hidden />
         Deleted

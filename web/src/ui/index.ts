@@ -5,6 +5,7 @@ export * from "./Fold";
 export * from "./Guarded";
 export * from "./Modal";
 export * from "./NumberField";
+export * from "./Select";
 export * from "./Strength";
 export { say } from "./say";
 export * from "./Working";

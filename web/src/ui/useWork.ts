@@ -1,20 +1,46 @@
+import { toldBy } from "@zanvo/core/problem";
 import { useEffect, useRef, useState } from "react";
+import { say } from "./say";
 
-/** A piece of work that takes a while: whether it is going on, and how it is stopped; it ends with what began it. */
-export function useWork() {
-  const [busy, setBusy] = useState(false);
+/** How far a piece of work is: `done` of `of`; of nothing, where that is not known yet. */
+export interface Going {
+  readonly done: number;
+  readonly of: number;
+}
+
+export type Work = ReturnType<typeof useWork>;
+
+/**
+ * Work that goes on for a while: how far it is, and how it is stopped. It ends with the page that began it. Work that
+ * fails says why, and work that is stopped says so.
+ * @param what the work as the first words of a sentence, such as "The print"
+ */
+export function useWork(what: string) {
+  const [going, setGoing] = useState<Going | null>(null);
   const stop = useRef<AbortController | null>(null);
-  useEffect(() => () => stop.current?.abort(), []);
+  const left = useRef(false);
+  useEffect(() => {
+    left.current = false;
+    return () => {
+      left.current = true;
+      stop.current?.abort();
+    };
+  }, []);
   return {
-    busy,
+    going,
+    busy: going !== null,
     stop: () => stop.current?.abort(),
-    run: async <T>(work: (signal: AbortSignal) => Promise<T>): Promise<T> => {
+    /** Does a piece of work. @returns what came of it; undefined where it was stopped or failed */
+    run: async <T>(work: (signal: AbortSignal, tell: (going: Going) => void) => Promise<T>): Promise<T | undefined> => {
       const { signal } = (stop.current = new AbortController());
-      setBusy(true);
+      setGoing({ done: 0, of: 0 });
       try {
-        return await work(signal);
+        return await work(signal, (next) => !signal.aborted && setGoing(next));
+      } catch (error) {
+        if (!left.current) say(signal.aborted ? `${what} was stopped.` : toldBy(error));
+        return undefined;
       } finally {
-        setBusy(false);
+        setGoing(null);
       }
     },
   };

@@ -4,7 +4,7 @@ import { viewOf } from "@zanvo/core/shot";
 import { arcTold } from "@zanvo/core/slip";
 import { pickedArcs, pinsOf } from "@zanvo/core/vanishing";
 import { useMeasures } from "../../units";
-import { Button, IconButton } from "../../ui";
+import { Button, IconButton, Select } from "../../ui";
 import { useDocument, edit, onShot } from "../../document";
 
 const withArcs = (change: (arcs: readonly PickedArc[]) => PickedArc[]) =>
@@ -34,21 +34,16 @@ export function ArcFields({ shot }: { readonly shot: Shot }) {
         <div key={i} className="space-y-0.5">
           <div className="flex items-center gap-1">
             <span className="measure w-5 text-center">{i + 1}</span>
-            <select
-              aria-label={`Line ${i + 1} runs to`}
-              className="h-7 min-w-0 grow rounded border border-hair bg-slip px-1"
+            <Select
+              label={`Line ${i + 1} runs to`}
+              className="min-w-0 grow"
               value={pin}
-              onChange={(event) =>
-                edit(withArcs((arcs) => arcs.map((arc, k) => (k === i ? { ...arc, pin: event.target.value } : arc))))
-              }
-            >
-              {pins.map(({ id, name }) => (
-                <option key={id} value={id}>
-                  {name}
-                </option>
-              ))}
-              {!pins.some(({ id }) => id === pin) && <option value={pin}>a point that is gone</option>}
-            </select>
+              options={[
+                ...pins.map(({ id, name }) => [id, name] as const),
+                ...(pins.some(({ id }) => id === pin) ? [] : [[pin, "a point that is gone"] as const]),
+              ]}
+              onChange={(to) => edit(withArcs((arcs) => arcs.map((arc, k) => (k === i ? { ...arc, pin: to } : arc))))}
+            />
             <IconButton
               label={`Leave line ${i + 1} out`}
               onClick={() => edit(withArcs((arcs) => arcs.filter((_, k) => k !== i)))}

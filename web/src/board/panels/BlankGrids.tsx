@@ -10,7 +10,7 @@ export function BlankGrids() {
   const title = useDocument((document) => document.scene.title);
   const shot = useShot();
   const [dpi, setDpi] = useState(150);
-  const { working, print, stop } = usePrint();
+  const { work, print } = usePrint();
   const names = useMemo(() => blankGrids(shot).shots.map(({ name }) => name), [shot]);
   return (
     <Fold title="Blank grids to trace">
@@ -30,9 +30,8 @@ export function BlankGrids() {
         step={10}
         onChange={(value) => setDpi(Math.round(value))}
       />
-      {working ? (
-        <PrintProgress working={working} of="File" laying="Laying the grids out…" onStop={stop} />
-      ) : (
+      <PrintProgress work={work} of="File" laying="Laying the grids out…" />
+      {!work.busy && (
         <Button className="w-full" onClick={() => void print({ grids: { dpi } }, fileName(`${title} blank grids`))}>
           Save blank grids
         </Button>

@@ -1,122 +1,139 @@
-import { useRef, useState } from "react";
+import { useState, type ReactNode } from "react";
 import type { FormatInfo } from "@zanvo/core/answers";
-import { toldBy } from "@zanvo/core/problem";
 import { exportPath, fetchExport } from "../../api";
 import { LAYER_KINDS, strengthOf } from "@zanvo/core/drawing";
-import { fileName, pageOf } from "@zanvo/core/scene";
+import { fileName, pageOf, type Scene, type Shot } from "@zanvo/core/scene";
 import { download } from "../../files";
 import { useFormats } from "../../formats";
-import { Button, Check, NumberField, say, Working } from "../../ui";
+import { Button, Check, NumberField, say, useWork, Working } from "../../ui";
 import { saving } from "../../document/saving";
 import { BlankGrids } from "./BlankGrids";
 import { PrintFields } from "./PrintFields";
 import { useDocument, useShot } from "../../document";
+
+interface ChosenLayers {
+  /** Kinds of layers that are left out. */
+  readonly without: readonly string[];
+  readonly setWithout: (without: readonly string[]) => void;
+  readonly shot: Shot;
+}
+
+/** Which layers go into the file, and whether all panels of the page do. */
+function LayersToSave({ without, setWithout, shot, children }: ChosenLayers & { readonly children: ReactNode }) {
+  const layers = [
+    ...LAYER_KINDS.filter((kind) => strengthOf(kind, shot) > 0),
+    ...(shot.under ? [{ id: "photo", label: "The photo under it" }] : []),
+  ];
+  return (
+    <fieldset>
+      <legend className="font-medium">On the paper</legend>
+      <div className="grid grid-cols-2">
+        {layers.map(({ id, label }) => (
+          <Check
+            key={id}
+            label={label}
+            checked={!without.includes(id)}
+            onChange={(checked) => setWithout(checked ? without.filter((one) => one !== id) : [...without, id])}
+          />
+        ))}
+      </div>
+      {children}
+    </fieldset>
+  );
+}
+
+/** Saves a file that the server draws, of what is saved; it can be stopped. */
+function useExport() {
+  const id = useDocument((document) => document.id);
+  const title = useDocument((document) => document.scene.title);
+  const shot = useShot();
+  const work = useWork("The export");
+  const save = ({ id: format, extension }: FormatInfo, query: Readonly<Record<string, string>>) =>
+    work.run(async (signal) => {
+      await saving.savedFirst();
+      const { file, missing } = await fetchExport(exportPath(id, shot.id, format, query), signal);
+      download(file, `${fileName(`${title} ${shot.name}`)}.${extension}`);
+      if (missing) say(`The file lacks a photo that is not on this machine: ${missing}. It says so on its margin.`);
+    });
+  return { work, save };
+}
+
+function Resolution({ dpi, onChange }: { readonly dpi: number; readonly onChange: (dpi: number) => void }) {
+  const { sheet } = useShot();
+  const pixels = [sheet.width, sheet.height].map((mm) => Math.round((mm / 25.4) * dpi).toLocaleString("en"));
+  return (
+    <>
+      <NumberField
+        label="Resolution"
+        unit="dpi"
+        digits={0}
+        value={dpi}
+        min={36}
+        max={1e6}
+        step={10}
+        onChange={(value) => onChange(Math.round(value))}
+      />
+      <p className="measure text-pencil">{pixels.join(" × ")} px</p>
+    </>
+  );
+}
 
 /**
  * The drawing taken to paper: SVG in true millimetres, PDF and PNG, the whole desk at true size in tiles, and the
  * scene's own file.
  */
 export function HandOverPanel() {
-  const id = useDocument((document) => document.id);
   const scene = useDocument((document) => document.scene);
   const shot = useShot();
   const [dpi, setDpi] = useState(300);
   const [without, setWithout] = useState<readonly string[]>([]);
-  const formats = useFormats("drawing");
-  const panels = pageOf(scene, shot).length;
   const [whole, setWhole] = useState(true);
+  const formats = useFormats("drawing");
+  const { work, save } = useExport();
+  const panels = pageOf(scene, shot).length;
   const page = panels > 1 && whole;
-  const [busy, setBusy] = useState(false);
-  const stop = useRef<AbortController | null>(null);
-
-  const save = async ({ id: format, extension, dots }: FormatInfo) => {
-    stop.current = new AbortController();
-    setBusy(true);
-    try {
-      await saving.savedFirst();
-      const query = {
-        ...(without.length ? { without: without.join(",") } : {}),
-        ...(page ? { page: "1" } : {}),
-        ...(dots ? { dpi: String(dpi) } : {}),
-      };
-      const { file, missing } = await fetchExport(exportPath(id, shot.id, format, query), stop.current.signal);
-      download(file, `${fileName(`${scene.title} ${shot.name}`)}.${extension}`);
-      if (missing) say(`The file lacks a photo that is not on this machine: ${missing}. It says so on its margin.`);
-    } catch (error) {
-      if ((error as Error).name !== "AbortError") say(toldBy(error));
-    } finally {
-      setBusy(false);
-    }
-  };
-  const pixels = [shot.sheet.width, shot.sheet.height].map((mm) => Math.round((mm / 25.4) * dpi).toLocaleString("en"));
+  const saveAs = (format: FormatInfo) =>
+    save(format, {
+      ...(without.length ? { without: without.join(",") } : {}),
+      ...(page ? { page: "1" } : {}),
+      ...(format.dots ? { dpi: String(dpi) } : {}),
+    });
   return (
     <div className="space-y-3">
-      <fieldset>
-        <legend className="font-medium">On the paper</legend>
-        <div className="grid grid-cols-2">
-          {LAYER_KINDS.filter((kind) => strengthOf(kind, shot) > 0).map(({ id: kind, label }) => (
-            <Check
-              key={kind}
-              label={label}
-              checked={!without.includes(kind)}
-              onChange={(checked) => setWithout(checked ? without.filter((one) => one !== kind) : [...without, kind])}
-            />
-          ))}
-        </div>
-        {shot.under && (
-          <Check
-            label="The photo under it"
-            checked={!without.includes("photo")}
-            onChange={(checked) =>
-              setWithout(checked ? without.filter((one) => one !== "photo") : [...without, "photo"])
-            }
-          />
-        )}
+      <LayersToSave without={without} setWithout={setWithout} shot={shot}>
         {panels > 1 && <Check label={`All ${panels} panels of the page`} checked={page} onChange={setWhole} />}
-      </fieldset>
+      </LayersToSave>
       {formats.map((format, i) =>
         format.dots ? (
           <div key={format.id} className="space-y-1.5 border-t border-hair pt-2">
-            <NumberField
-              label="Resolution"
-              unit="dpi"
-              digits={0}
-              value={dpi}
-              min={36}
-              max={1e6}
-              step={10}
-              onChange={(value) => setDpi(Math.round(value))}
-            />
-            <p className="measure text-pencil">{pixels.join(" × ")} px</p>
-            <SaveAs format={format} busy={busy} onSave={save} />
+            <Resolution dpi={dpi} onChange={setDpi} />
+            <SaveAs format={format} busy={work.busy} onSave={saveAs} />
           </div>
         ) : (
-          <SaveAs key={format.id} format={format} primary={i === 0} busy={busy} onSave={save} />
+          <SaveAs key={format.id} format={format} primary={i === 0} busy={work.busy} onSave={saveAs} />
         ),
       )}
-      {busy && <Working onStop={() => stop.current?.abort()}>Drawing…</Working>}
+      <Working work={work}>Drawing…</Working>
       <PrintFields />
       <BlankGrids />
-      <Button
-        className="w-full"
-        onClick={() =>
-          download(
-            new Blob([`${JSON.stringify(scene, null, 2)}\n`], { type: "application/json" }),
-            `${fileName(scene.title)}.zanvo.json`,
-          )
-        }
-      >
+      <Button className="w-full" onClick={() => downloadScene(scene)}>
         Save the scene as a file
       </Button>
     </div>
   );
 }
 
+const downloadScene = (scene: Scene) =>
+  download(
+    new Blob([`${JSON.stringify(scene, null, 2)}\n`], { type: "application/json" }),
+    `${fileName(scene.title)}.zanvo.json`,
+  );
+
 interface SaveAsProps {
   readonly format: FormatInfo;
   readonly primary?: boolean;
   readonly busy: boolean;
-  readonly onSave: (format: FormatInfo) => Promise<void>;
+  readonly onSave: (format: FormatInfo) => Promise<unknown>;
 }
 
 function SaveAs({ format, primary, busy, onSave }: SaveAsProps) {

@@ -15,7 +15,7 @@ export function PrintFields() {
   const scene = useDocument((document) => document.scene);
   const shot = useShot();
   const [tiling, setTiling] = useState<Tiling>(DEFAULT_TILING);
-  const { working, print, stop } = usePrint();
+  const { work, print } = usePrint();
 
   // What is drawn on the sheet lies on tiles that its outline takes anyway, so the count needs no buildings.
   const count = useMemo(() => {
@@ -67,7 +67,7 @@ export function PrintFields() {
       <p className="text-pencil">
         {typeof count === "number" ? `${count} ${count === 1 ? "sheet" : "sheets"} and a contents map` : count}
       </p>
-      {!working && (
+      {!work.busy && (
         <Button
           className="w-full"
           disabled={typeof count !== "number"}
@@ -76,7 +76,7 @@ export function PrintFields() {
           Print at true size
         </Button>
       )}
-      {working && <PrintProgress working={working} of="Sheet" laying="Laying the desk out…" onStop={stop} />}
+      <PrintProgress work={work} of="Sheet" laying="Laying the desk out…" />
     </Fold>
   );
 }

@@ -1,7 +1,7 @@
 import { useState } from "react";
 import type { Orientation } from "@zanvo/core/scene";
 import { byHabit, CONVERGENCE, HABITS, inSituation, SITUATIONS, type Convergence } from "@zanvo/core/shot";
-import { Button, Choice, Fold } from "../../ui";
+import { Button, Choice, Fold, Select } from "../../ui";
 import { edit, onShot } from "../../document";
 
 const NAMES: Readonly<Record<Convergence, string>> = { calm: "Calm", normal: "Normal", strong: "Strong" };
@@ -13,18 +13,7 @@ export function SituationFields({ main }: { readonly main: Orientation }) {
   const situation = SITUATIONS.find((one) => one.id === id) ?? SITUATIONS[0];
   return (
     <Fold title="Start from a situation">
-      <select
-        aria-label="Situation"
-        className="h-7 w-full rounded border border-hair bg-slip px-1"
-        value={id}
-        onChange={(event) => setId(event.target.value)}
-      >
-        {SITUATIONS.map((one) => (
-          <option key={one.id} value={one.id}>
-            {one.name}
-          </option>
-        ))}
-      </select>
+      <Select label="Situation" value={id} options={SITUATIONS.map((one) => [one.id, one.name])} onChange={setId} />
       <Choice label="Convergence" value={convergence} options={NAMES} onChange={setConvergence} />
       <Button
         className="w-full"

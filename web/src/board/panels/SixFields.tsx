@@ -3,7 +3,7 @@ import { toldBy } from "@zanvo/core/problem";
 import type { Orientation, Shot } from "@zanvo/core/scene";
 import { mirrored, renamed, sameAxis, SIX, thirdName, type SixName, type SixNames } from "@zanvo/core/shot";
 import { degree } from "@zanvo/core/slip";
-import { Button, say } from "../../ui";
+import { Button, say, Select } from "../../ui";
 import { setSix, useDesk } from "../desk/desk";
 import { edit, onShot } from "../../document";
 
@@ -71,21 +71,15 @@ export function SixFields({ main, shot }: { readonly main: Orientation; readonly
           ["Second", 1],
         ] as const
       ).map(([which, i]) => (
-        <label key={which} className="flex items-center justify-between gap-2">
-          <span className="whitespace-nowrap text-pencil">{which} point is</span>
-          <select
-            aria-label={`${which} point is`}
-            className="h-7 w-28 rounded border border-hair bg-slip px-1"
-            value={names[i]}
-            onChange={(event) => callOne(i, event.target.value as SixName)}
-          >
-            {SIX.map((point) => (
-              <option key={point} value={point}>
-                {called(main, point)}
-              </option>
-            ))}
-          </select>
-        </label>
+        <Select
+          key={which}
+          labelled
+          label={`${which} point is`}
+          className="w-28"
+          value={names[i]}
+          options={SIX.map((point) => [point, called(main, point)])}
+          onChange={(point) => callOne(i, point)}
+        />
       ))}
       <p className="text-pencil">The third is {called(main, thirdName(names))}; opposites carry a stroke.</p>
       <div className="flex gap-1">

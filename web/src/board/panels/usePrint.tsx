@@ -1,22 +1,18 @@
 import type { PrintStatus } from "@zanvo/core/answers";
-import { useEffect, useRef, useState } from "react";
-import { toldBy } from "@zanvo/core/problem";
 import { fetchPrint, orderPrint, printStatus, stopPrint, type PrintOrder } from "../../api";
 import { download } from "../../files";
-import { Progress, say, Working } from "../../ui";
+import { useWork, Working, type Going, type Work } from "../../ui";
 import { saving } from "../../document/saving";
 import { useDocument, useView } from "../../document";
 
 /** How often a print is asked how far it is, ms. */
 const ASK = 250;
 
-type Working = Pick<PrintStatus, "done" | "of">;
-
 /** Waits for a print, telling how far it is. @throws Error when it failed, or the signal's reason */
 async function finished(
   sceneId: string,
   id: string,
-  tell: (working: Working) => void,
+  tell: (going: Going) => void,
   signal: AbortSignal,
 ): Promise<PrintStatus> {
   for (;;) {
@@ -33,47 +29,32 @@ async function finished(
 export function usePrint() {
   const id = useDocument((document) => document.id);
   const shotId = useView((view) => view.shotId);
-  const [working, setWorking] = useState<Working | null>(null);
-  const stop = useRef<AbortController | null>(null);
-  useEffect(() => () => stop.current?.abort(), []);
-
-  const print = async (order: PrintOrder, name: string) => {
-    const { signal } = (stop.current = new AbortController());
-    setWorking({ done: 0, of: 0 });
-    let ordered = "";
-    try {
+  const work = useWork("The print");
+  const print = (order: PrintOrder, name: string) =>
+    work.run(async (signal, tell) => {
       await saving.savedFirst();
-      ordered = await orderPrint(id, shotId, order, signal);
-      const ready = await finished(id, ordered, setWorking, signal);
-      download(await fetchPrint(id, ready, signal), `${name}.${ready.kind}`);
-    } catch (error) {
-      if (signal.aborted) {
-        if (ordered) await stopPrint(id, ordered).catch(() => undefined);
-        say("The print was stopped.");
-      } else say(toldBy(error));
-    } finally {
-      setWorking(null);
-    }
-  };
-  return { working, print, stop: () => stop.current?.abort() };
+      const ordered = await orderPrint(id, shotId, order, signal);
+      try {
+        const ready = await finished(id, ordered, tell, signal);
+        download(await fetchPrint(id, ready, signal), `${name}.${ready.kind}`);
+      } catch (error) {
+        if (signal.aborted) await stopPrint(id, ordered).catch(() => undefined);
+        throw error;
+      }
+    });
+  return { work, print };
+}
+
+interface PrintProgressProps {
+  readonly work: Work;
+  readonly of: string;
+  /** What is done before anything is counted. */
+  readonly laying: string;
 }
 
 /** How far a print is, and the button that stops it. */
-export function PrintProgress({
-  working,
-  of: what,
-  laying,
-  onStop,
-}: {
-  readonly working: Working;
-  readonly of: string;
-  readonly laying: string;
-  readonly onStop: () => void;
-}) {
-  return (
-    <div className="space-y-1">
-      <Progress label={`${what}s drawn`} {...working} />
-      <Working onStop={onStop}>{working.of ? `${what} ${working.done} of ${working.of}` : laying}</Working>
-    </div>
-  );
-}
+export const PrintProgress = ({ work, of: what, laying }: PrintProgressProps) => (
+  <Working work={work} label={`${what}s drawn`}>
+    {work.going?.of ? `${what} ${work.going.done} of ${work.going.of}` : laying}
+  </Working>
+);

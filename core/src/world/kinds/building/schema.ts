@@ -1,6 +1,11 @@
 import { Type, type Static } from "@sinclair/typebox";
-import { Flags, Footprint, Heading, Id, Metres, Raised, Size, strict } from "../../../fields";
+import { Flags, Footprint, Heading, Id, Metres, named, Raised, Size, strict } from "../../../fields";
 import { ROOFS, type RoofKind } from "./roofs";
+
+/** Where a part of a building stands on the plan, m. */
+const At = { x: named("East", Metres), y: named("North", Metres) };
+const [Width, Height, Length] = [named("Width", Size), named("Height", Size), named("Length", Size)];
+const Rise = named("Over the eaves", Size);
 
 const Roof = Type.Unsafe<RoofKind>({ type: "string", enum: Object.keys(ROOFS) });
 
@@ -14,29 +19,31 @@ export const BuildingSchema = strict({
   /** Corners of each courtyard on the plan, m: open to the sky, from the ground up. */
   courtyards: Type.Optional(Type.Array(Footprint, { maxItems: 40 })),
   /** Height of its foot, m. */
-  base: Metres,
+  base: named("Foot over the ground", Metres),
   /** From the foot to the eaves, m. */
-  height: Size,
-  storeys: Type.Optional(Type.Integer({ minimum: 1, maximum: 300 })),
+  height: named("Height to the eaves", Size),
+  storeys: Type.Optional(named("Storeys", Type.Integer({ minimum: 1, maximum: 300 }))),
   /** Upper parts, each so far inside the one below and so high, m. */
-  setbacks: Type.Optional(Type.Array(strict({ inset: Size, height: Size }), { maxItems: 12 })),
+  setbacks: Type.Optional(Type.Array(strict({ inset: named("Set back by", Size), height: Height }), { maxItems: 12 })),
   /** `rise` is what the roof adds to the height, or the parapet of a flat one; `turned` runs its ridge across. */
-  roof: strict({ kind: Roof, rise: Type.Optional(Size), turned: Type.Optional(Type.Boolean()) }),
+  roof: strict({
+    kind: Roof,
+    rise: Type.Optional(named("Rise of the roof", Size)),
+    turned: Type.Optional(Type.Boolean()),
+  }),
   /** Stacks through the roof: their middle on the plan, their side, and how far they rise over the eaves, m. */
-  chimneys: Type.Optional(Type.Array(strict({ x: Metres, y: Metres, side: Size, rise: Size }), { maxItems: 40 })),
+  chimneys: Type.Optional(Type.Array(strict({ ...At, side: named("Side", Size), rise: Rise }), { maxItems: 40 })),
   /**
    * Boxes on the roof, for lifts and stairs: their middle, their length along the longest side, width, and rise over
    * the eaves, m.
    */
-  boxes: Type.Optional(
-    Type.Array(strict({ x: Metres, y: Metres, length: Size, width: Size, rise: Size }), { maxItems: 40 }),
-  ),
+  boxes: Type.Optional(Type.Array(strict({ ...At, length: Length, width: Width, rise: Rise }), { maxItems: 40 })),
   /**
    * Ways straight through at the foot: where one enters, on the wall nearest to x and y; arched, its height is that
    * of its crown, m.
    */
   passages: Type.Optional(
-    Type.Array(strict({ x: Metres, y: Metres, width: Size, height: Size, arch: Type.Optional(Type.Boolean()) }), {
+    Type.Array(strict({ ...At, width: Width, height: Height, arch: Type.Optional(Type.Boolean()) }), {
       maxItems: 20,
     }),
   ),
@@ -46,9 +53,9 @@ export const BuildingSchema = strict({
    */
   slope: Type.Optional(
     strict({
-      heading: Heading,
-      grade: Type.Number({ exclusiveMinimum: 0, maximum: 200 }),
-      steps: Type.Optional(Type.Integer({ minimum: 2, maximum: 60 })),
+      heading: named("Up along the heading", Heading),
+      grade: named("Metres in a hundred", Type.Number({ exclusiveMinimum: 0, maximum: 200 })),
+      steps: Type.Optional(named("Steps", Type.Integer({ minimum: 2, maximum: 60 }))),
     }),
   ),
   /**
@@ -56,10 +63,16 @@ export const BuildingSchema = strict({
    * walls beside the first door's without any.
    */
   windows: Type.Optional(
-    strict({ every: Size, width: Size, height: Size, sill: Raised, party: Type.Optional(Type.Boolean()) }),
+    strict({
+      every: named("One every", Size),
+      width: named("Width of a window", Size),
+      height: named("Height of a window", Size),
+      sill: named("Sill over the floor", Raised),
+      party: Type.Optional(Type.Boolean()),
+    }),
   ),
   /** Doors, each in the wall nearest to x and y, m. */
-  doors: Type.Optional(Type.Array(strict({ x: Metres, y: Metres, width: Size, height: Size }), { maxItems: 40 })),
+  doors: Type.Optional(Type.Array(strict({ ...At, width: Width, height: Height }), { maxItems: 40 })),
   /** The row that it was laid in by rule, and whether it stays when the row is rolled again. */
   row: Type.Optional(Id),
   kept: Type.Optional(Type.Boolean()),

@@ -14,7 +14,16 @@ export const CanalSchema = strict({
   depth: named("Water under the ground", Size),
   coping: named("Walls over the ground", Raised),
   /** Locks: where each begins, how long it is, and how far the water falls in it, m. */
-  locks: Type.Optional(Type.Array(strict({ at: Along, length: Size, fall: Size }), { maxItems: 50 })),
+  locks: Type.Optional(
+    Type.Array(
+      strict({
+        at: named("Along the canal", Along),
+        length: named("Length of its chamber", Size),
+        fall: named("Fall of the water", Size),
+      }),
+      { maxItems: 50 },
+    ),
+  ),
   ...Flags,
 });
 

@@ -29,15 +29,15 @@ export const StreetSchema = strict({
   driveways: Type.Optional(
     Type.Array(
       strict({
-        at: Along,
-        width: Size,
+        at: named("Along the street", Along),
+        width: named("Width", Size),
         side: Type.Unsafe<"left" | "right">({ type: "string", enum: ["left", "right"] }),
       }),
       { maxItems: 200 },
     ),
   ),
   /** Where people cross, m along the path: stripes, which stop the dashes. */
-  crossings: Type.Optional(Type.Array(Along, { maxItems: 200 })),
+  crossings: Type.Optional(Type.Array(named("Along the street", Along), { maxItems: 200 })),
   ...Flags,
 });
 

@@ -29,10 +29,10 @@ function saveNow(): void {
 }
 
 /**
- * A scene laid on the board and saved from now on. It is read afresh at each visit: what an earlier visit saw may
+ * A scene opened for a page to work on, and saved from now on. It is read afresh at each visit: what an earlier visit saw may
  * have been changed elsewhere.
  */
-export function OnBoard({ id, children }: { readonly id: string; readonly children: ReactNode }) {
+export function OpenedScene({ id, children }: { readonly id: string; readonly children: ReactNode }) {
   const [number] = useState(newId);
   const ready = useDocument((document) => document.id) === id;
   const { data, error, mutate } = useSWR<Visit, Error>([id, number], () => visit(id), {

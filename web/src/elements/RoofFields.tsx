@@ -1,0 +1,124 @@
+import { wrap } from "@zanvo/core/geometry";
+import { toldBy } from "@zanvo/core/problem";
+import {
+  asBuilding,
+  kindOf,
+  measureOf,
+  requireValid,
+  ROOFS,
+  slopeOf,
+  validateBuilding,
+  type Block,
+  type Building,
+  type RoofKind,
+} from "@zanvo/core/world";
+import { edit } from "../document";
+import { newId } from "../id";
+import { Button, Check, say, Select } from "../ui";
+import { MeasureField } from "./Measures";
+import type { Change } from "./view";
+
+/**
+ * Adds the slope of a roof to the directions that run with it, so that it has points of its own; directions are added
+ * where none do.
+ */
+function addSlope(building: Building): void {
+  const slope = slopeOf(building);
+  if (!slope) return;
+  edit((scene) => {
+    const off = (heading: number) => Math.abs(wrap(slope.heading - heading, -90, 180));
+    const own = scene.orientations.find(({ heading }) => Math.min(off(heading), off(heading + 90)) < 0.5);
+    const orientation = own ?? {
+      id: `o${newId().slice(0, 8)}`,
+      name: `As ${building.name}`.slice(0, 200),
+      heading: slope.heading,
+    };
+    if (!own) scene.orientations.push(orientation);
+    const axis = off(orientation.heading) < 0.5 ? "along" : "across";
+    orientation.slopes = [
+      ...(orientation.slopes ?? []),
+      { id: newId(), name: `Roof of ${building.name}`.slice(0, 200), axis, rise: Number(slope.rise.toFixed(3)) },
+    ];
+  });
+  say(`The roof’s slope of ${slope.rise.toFixed(1)}° has points of its own now: see Points.`);
+}
+
+/** Does what may be refused, and says why it was. */
+function attempt(work: () => void): void {
+  try {
+    work();
+  } catch (wrong) {
+    say(toldBy(wrong));
+  }
+}
+
+const KINDS = Object.keys(ROOFS) as RoofKind[];
+/** The rise that a roof is given at first, and the height of a parapet (common practice), m. */
+const RISE = 2.5;
+const PARAPET = 0.9;
+
+/** What rises over the eaves: the roof, or the parapet of a flat one. */
+function RiseFields({ element, change }: { readonly element: Block | Building; readonly change: Change }) {
+  const building = asBuilding(element);
+  const { kind, rise, turned } = building.roof;
+  const rising = measureOf(kindOf(building).schema, "roof/rise");
+  const roof = (to: Building["roof"], what: string) => change(requireValid({ ...building, roof: to }), what);
+  if (kind !== "flat")
+    return (
+      <MeasureField measure={rising} value={rise ?? RISE} onChange={(to) => roof({ kind, rise: to, turned }, "rise")} />
+    );
+  return (
+    <>
+      {element.kind === "building" && (
+        <Check
+          label="Parapet"
+          checked={rise !== undefined}
+          onChange={(on) => attempt(() => roof(on ? { kind, rise: PARAPET } : { kind }, "parapet"))}
+        />
+      )}
+      {rise !== undefined && (
+        <MeasureField
+          measure={{ ...rising, label: "Height of the parapet" }}
+          value={rise}
+          onChange={(to) => roof({ kind, rise: to }, "rise")}
+        />
+      )}
+    </>
+  );
+}
+
+/** The roof of a block or a building; a block that is given one becomes a building. */
+export function RoofFields({ element, change }: { readonly element: Block | Building; readonly change: Change }) {
+  const building = asBuilding(element);
+  const { kind, rise, turned } = building.roof;
+  const withRoof = (to: RoofKind): Building => ({
+    ...building,
+    roof: { kind: to, ...(to === "flat" ? {} : { rise: rise ?? RISE }) },
+  });
+  return (
+    <>
+      <Select
+        labelled
+        label="Roof"
+        value={kind}
+        options={KINDS.map((one) => [one, ROOFS[one].name, validateBuilding(withRoof(one)) !== null])}
+        onChange={(to) => attempt(() => change(requireValid(withRoof(to)), "roof"))}
+      />
+      <RiseFields element={element} change={change} />
+      {ROOFS[kind].needs === "rectangle" && (
+        <Check
+          label="Ridge across"
+          checked={turned ?? false}
+          onChange={(on) =>
+            change(requireValid({ ...building, roof: { kind, rise, turned: on || undefined } }), "turned")
+          }
+        />
+      )}
+      {slopeOf(building) && (
+        <Button className="w-full" onClick={() => addSlope(building)}>
+          Give its slope points of its own
+        </Button>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,61 @@
+import { BookOpen, Keyboard, Lamp } from "lucide-react";
+import { useState, type ReactNode } from "react";
+import { useHotkeys } from "react-hotkeys-hook";
+import { Link } from "react-router";
+import { switchLamp } from "../lamp";
+import { IconButton, Modal } from "../ui";
+import { ANYWHERE, type Keys } from "./keys";
+
+export interface HeaderProps {
+  /** Where one came from: its address and its name. */
+  readonly back: readonly [to: string, name: string];
+  readonly title: ReactNode;
+  /** The page of the pocket guide that tells about it. */
+  readonly guide: string;
+  readonly keys: Keys;
+  /** What can be done here, between the title and what every page has. */
+  readonly children?: ReactNode;
+}
+
+/** The line over every page: where one is, what can be done, and the guide, the keys and the lamp. */
+export function Header({ back: [to, name], title, guide, keys, children }: HeaderProps) {
+  const [open, setOpen] = useState(false);
+  useHotkeys("?", () => setOpen(true), { ...ANYWHERE, useKey: true });
+  return (
+    <header className="flex h-10 shrink-0 items-center gap-1 border-b border-hair px-2 print:hidden">
+      <Link to={to} className="flex items-center gap-1.5 whitespace-nowrap rounded px-1.5 py-1 hover:bg-wash">
+        <img src="/zanvo.svg" alt="" className="size-5" />
+        {name}
+      </Link>
+      <span aria-hidden className="text-pencil">
+        /
+      </span>
+      {typeof title === "string" ? <h1 className="truncate px-1.5 font-medium">{title}</h1> : title}
+      {children}
+      <Link
+        to={`/guide/${guide}`}
+        aria-label="Guide"
+        title="Pocket guide"
+        className="inline-flex size-7 items-center justify-center rounded hover:bg-wash"
+      >
+        <BookOpen size={16} aria-hidden />
+      </Link>
+      <IconButton label="Keys" hint="?" onClick={() => setOpen(true)}>
+        <Keyboard size={16} />
+      </IconButton>
+      <IconButton label="Lamp" onClick={switchLamp}>
+        <Lamp size={16} />
+      </IconButton>
+      <Modal title="Keys" open={open} onClose={() => setOpen(false)}>
+        <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1.5">
+          {keys.map(([key, does]) => (
+            <div key={key} className="contents">
+              <dt className="measure whitespace-nowrap">{key}</dt>
+              <dd className="text-pencil">{does}</dd>
+            </div>
+          ))}
+        </dl>
+      </Modal>
+    </header>
+  );
+}

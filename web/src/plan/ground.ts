@@ -1,0 +1,53 @@
+import { MAX_FEATURES } from "@zanvo/core/exchange";
+import { proxy } from "comlink";
+import { edit, useDocument } from "../document";
+import type { Going } from "../ui";
+import { steady } from "../worker";
+import type { GroundWorker } from "./ground.worker";
+
+/** A scene holds no more things than these. */
+export const MOST_THINGS = 20_000;
+
+const here = () => useDocument.getState().scene;
+
+/** How many more things the scene can hold. */
+export const spaceLeft = (): number => MOST_THINGS - here().elements.length;
+
+/** What came of a file: how many things were taken, how many were too many, and what was left out. */
+const told = (taken: number, left: number, notes: readonly string[]): readonly string[] => [
+  taken === 1 ? "One thing was brought in." : `${taken.toLocaleString("en")} things were brought in.`,
+  ...(left > 0 ? [`${left.toLocaleString("en")} more found no room in this scene.`] : []),
+  ...notes,
+];
+
+/** Brings the buildings and streets of a GeoJSON file in, read in a worker. @returns what came of it, a sentence each */
+export async function bringIn(
+  file: File,
+  signal: AbortSignal,
+  tell: (going: Going) => void,
+): Promise<readonly string[]> {
+  const worker = steady<GroundWorker>(
+    () => new Worker(new URL("./ground.worker.ts", import.meta.url), { type: "module" }),
+  );
+  try {
+    const found = await worker.call(
+      (remote) =>
+        remote.bring(
+          file,
+          here().ground,
+          Math.min(spaceLeft(), MAX_FEATURES),
+          proxy((share: number) => tell({ done: share, of: 1 })),
+        ),
+      signal,
+    );
+    const elements = found.elements.slice(0, spaceLeft());
+    if (elements.length)
+      edit((scene) => {
+        scene.ground = found.ground;
+        scene.elements.push(...elements);
+      });
+    return told(elements.length, found.elements.length - elements.length, found.notes);
+  } finally {
+    worker.end();
+  }
+}
