@@ -33,57 +33,61 @@ interface Running<T> {
 
 export type Steady<T> = ReturnType<typeof steady<T>>;
 
+/** Starts a worker, and gives it what it needs. */
+function start<T>(make: () => Worker, prepare: SteadyOptions<T>["prepare"]): Running<T> {
+  const worker = make();
+  let die: Running<T>["die"] = () => undefined;
+  const death = new Promise<never>((_, reject) => {
+    die = (why) => reject(new WorkerGone(why));
+  });
+  death.catch(() => undefined);
+  worker.addEventListener("error", ({ message }) => die(message || "It could not be loaded."));
+  worker.addEventListener("messageerror", () => die("It sent what cannot be read."));
+  const remote = wrap<T>(worker);
+  const prepared = Promise.resolve(prepare?.(remote));
+  prepared.catch(() => undefined);
+  return { worker, remote, prepared, death, die };
+}
+
+/** Watches for signs of life. @returns ends it */
+function watch<T>({ remote, die }: Running<T>, { alive, onTrouble }: SteadyOptions<T>): () => void {
+  if (!alive) return () => undefined;
+  let heard = performance.now();
+  let silent = false;
+  const ask = () =>
+    void alive(remote).then(
+      () => {
+        heard = performance.now();
+        if (silent) onTrouble?.(false);
+        silent = false;
+      },
+      () => undefined,
+    );
+  ask();
+  const timer = setInterval(() => {
+    const quiet = performance.now() - heard;
+    if (quiet > DEATH) die("It does not answer any more.");
+    else if (quiet > SILENCE && !silent) {
+      silent = true;
+      onTrouble?.(true);
+    }
+    if (!silent) ask();
+  }, SILENCE / 2);
+  return () => clearInterval(timer);
+}
+
 /** A worker that is started when it is first wanted, and anew when it dies or does not load. */
-export function steady<T>(make: () => Worker, { onTrouble, prepare, alive }: SteadyOptions<T> = {}) {
+export function steady<T>(make: () => Worker, options: SteadyOptions<T> = {}) {
+  const { onTrouble, prepare } = options;
   let running: Running<T> | null = null;
 
-  const start = (): Running<T> => {
-    const worker = make();
-    let die: Running<T>["die"] = () => undefined;
-    const death = new Promise<never>((_, reject) => {
-      die = (why) => reject(new WorkerGone(why));
-    });
-    death.catch(() => undefined);
-    worker.addEventListener("error", ({ message }) => die(message || "It could not be loaded."));
-    worker.addEventListener("messageerror", () => die("It sent what cannot be read."));
-    const remote = wrap<T>(worker);
-    const prepared = Promise.resolve(prepare?.(remote));
-    prepared.catch(() => undefined);
-    return { worker, remote, prepared, death, die };
-  };
   const end = () => {
     running?.worker.terminate();
     running = null;
   };
-  /** Watches for signs of life. @returns ends it */
-  const watch = ({ remote, die }: Running<T>): (() => void) => {
-    if (!alive) return () => undefined;
-    let heard = performance.now();
-    let silent = false;
-    const ask = () =>
-      void alive(remote).then(
-        () => {
-          heard = performance.now();
-          if (silent) onTrouble?.(false);
-          silent = false;
-        },
-        () => undefined,
-      );
-    ask();
-    const timer = setInterval(() => {
-      const quiet = performance.now() - heard;
-      if (quiet > DEATH) die("It does not answer any more.");
-      else if (quiet > SILENCE && !silent) {
-        silent = true;
-        onTrouble?.(true);
-      }
-      if (!silent) ask();
-    }, SILENCE / 2);
-    return () => clearInterval(timer);
-  };
   const once = async <R>(work: (remote: Remote<T>) => Promise<R>): Promise<R> => {
-    const now = (running ??= start());
-    const stop = watch(now);
+    const now = (running ??= start(make, prepare));
+    const stop = watch(now, options);
     try {
       return await Promise.race([now.prepared.then(() => work(now.remote)), now.death]);
     } catch (error) {

@@ -1,5 +1,6 @@
 import { nearCorner } from "@zanvo/core/construct";
 import { kindOf, measureOf, resizeBlock, type Block } from "@zanvo/core/world";
+import { BlockHandles } from "../board/desk/BlockHandles";
 import { RoofFields } from "./RoofFields";
 import { MeasureField, Measures } from "./Measures";
 import { INK, type Change, type ElementView } from "./view";
@@ -32,4 +33,5 @@ export const block: ElementView<Block> = {
   // Blocks are raised in the picture.
   tools: [],
   Fields: BlockFields,
+  Handles: BlockHandles,
 };

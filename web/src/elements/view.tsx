@@ -52,6 +52,8 @@ export interface ElementView<E extends Element = Element> {
   readonly far?: boolean;
   /** The fields of its measures. */
   Fields(props: { readonly element: E; readonly change: Change }): ReactNode;
+  /** What can be taken hold of in the picture, where its measures can be drawn there. */
+  Handles?(props: { readonly element: E }): ReactNode;
   /** Lines that are drawn within its outline on the plan. */
   marks?(element: E): readonly (readonly [Vec2, Vec2])[];
 }

@@ -1,6 +1,15 @@
 import { toldBy } from "@zanvo/core/problem";
 import { inFeet, inInches, readMeasure, type Unit } from "@zanvo/core/units";
-import { useEffect, useId, useRef, useState, type KeyboardEvent, type Ref } from "react";
+import {
+  useEffect,
+  useId,
+  useRef,
+  useState,
+  type ChangeEvent,
+  type FocusEvent,
+  type KeyboardEvent,
+  type Ref,
+} from "react";
 import { inWords, useUnits } from "../units";
 
 interface NumberFieldProps {
@@ -55,26 +64,13 @@ function read(text: string, unit: Unit, min: number, max: number): number | stri
   }
 }
 
-/** A measure that can be typed. Enter or leaving takes it over, Escape brings the old one back. */
-export function NumberField({
-  label,
-  value,
-  unit,
-  digits = 1,
-  min: least = -Infinity,
-  max: most = Infinity,
-  step: fine = 1,
-  fixed = false,
-  disabled,
-  inputRef,
-  onChange,
-  onCancel,
-}: NumberFieldProps) {
-  const id = useId();
+/** What is being typed into a field: shown until it is taken over, and what is wrong with it. */
+function useTyping({ value, unit, digits = 1, min = -Infinity, max = Infinity, step = 1, ...props }: NumberFieldProps) {
+  const { fixed = false, onChange, onCancel } = props;
   const imperial = useUnits(({ system }) => system === "imperial") && !fixed;
-  const { unit: own, size, step, write } = shownIn(unit, imperial, digits, fine);
-  const [min, max, now] = [least / size, most / size, value / size];
-  const shown = write(now);
+  const shownAs = shownIn(unit, imperial, digits, step);
+  const [least, most, now] = [min / shownAs.size, max / shownAs.size, value / shownAs.size];
+  const shown = shownAs.write(now);
   const [text, setText] = useState(shown);
   const [error, setError] = useState<string | null>(null);
   const editing = useRef(false);
@@ -86,7 +82,7 @@ export function NumberField({
   const take = (entered: number | string): boolean => {
     try {
       if (typeof entered === "string") throw new Error(entered);
-      onChange(entered * size);
+      onChange(entered * shownAs.size);
       setError(null);
       return true;
     } catch (wrong) {
@@ -99,25 +95,55 @@ export function NumberField({
     if (!editing.current) return;
     editing.current = false;
     if (text === shown && !onCancel) setError(null);
-    else if (!take(text === shown ? now : read(text, own, min, max))) editing.current = true;
+    else if (!take(text === shown ? now : read(text, shownAs.unit, least, most))) editing.current = true;
+  };
+  const giveUp = () => {
+    setText(shown);
+    setError(null);
+    editing.current = false;
+    onCancel?.();
+  };
+  const nudge = (by: number) => {
+    const from = read(text, shownAs.unit, least, most);
+    const next = Math.min(most, Math.max(least, Number(((typeof from === "number" ? from : now) + by).toFixed(6))));
+    if (take(next)) setText(shownAs.write(next));
   };
   const onKeyDown = (event: KeyboardEvent) => {
     event.stopPropagation();
     if (event.key === "Enter") finish();
-    else if (event.key === "Escape") {
-      setText(shown);
-      setError(null);
-      editing.current = false;
-      onCancel?.();
-    } else if (event.key === "ArrowUp" || event.key === "ArrowDown") {
+    else if (event.key === "Escape") giveUp();
+    else if (event.key === "ArrowUp" || event.key === "ArrowDown") {
       event.preventDefault();
-      const by = (event.key === "ArrowUp" ? 1 : -1) * step * (event.shiftKey ? 10 : 1);
-      const from = read(text, own, min, max);
-      const next = Math.min(max, Math.max(min, Number(((typeof from === "number" ? from : now) + by).toFixed(6))));
-      if (take(next)) setText(write(next));
+      nudge((event.key === "ArrowUp" ? 1 : -1) * shownAs.step * (event.shiftKey ? 10 : 1));
     }
   };
+  return {
+    error,
+    unit: shownAs.unit,
+    handlers: {
+      value: text,
+      onFocus: (event: FocusEvent<HTMLInputElement>) => {
+        editing.current = true;
+        if (!onCancel) event.target.select();
+      },
+      onBlur: () => {
+        if (onCancel) editing.current = false;
+        else finish();
+      },
+      onChange: (event: ChangeEvent<HTMLInputElement>) => {
+        editing.current = true;
+        setText(event.target.value);
+      },
+      onKeyDown,
+    },
+  };
+}
 
+/** A measure that can be typed. Enter or leaving takes it over, Escape brings the old one back. */
+export function NumberField(props: NumberFieldProps) {
+  const { label, disabled, inputRef } = props;
+  const id = useId();
+  const { error, unit, handlers } = useTyping(props);
   return (
     <div>
       <div className="flex items-center justify-between gap-2">
@@ -137,24 +163,11 @@ export function NumberField({
             inputMode="decimal"
             autoComplete="off"
             disabled={disabled}
-            value={text}
             aria-invalid={error !== null}
             aria-describedby={error ? `${id}-error` : undefined}
-            onFocus={(event) => {
-              editing.current = true;
-              if (!onCancel) event.target.select();
-            }}
-            onBlur={() => {
-              if (onCancel) editing.current = false;
-              else finish();
-            }}
-            onChange={(event) => {
-              editing.current = true;
-              setText(event.target.value);
-            }}
-            onKeyDown={onKeyDown}
+            {...handlers}
           />
-          {own !== "ft" && <span className="measure ml-1 text-pencil">{own}</span>}
+          {unit !== "ft" && <span className="measure ml-1 text-pencil">{unit}</span>}
         </span>
       </div>
       {error && (

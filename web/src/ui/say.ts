@@ -9,16 +9,21 @@ export interface Note {
   readonly action?: { readonly label: string; readonly run: () => void };
 }
 
-/** What is being said. */
-export const useNotes = create<{ readonly notes: readonly Note[] }>(() => ({ notes: [] }));
-let next = 1;
-
-/** Says something quietly at the edge of the desk, with one thing to do about it if there is one. */
-export function say(told: Told, action?: Note["action"]): void {
-  const note: Note = { id: next++, text: inWords(told), action };
-  useNotes.setState(({ notes }) => ({ notes: [...notes.slice(-2), note] }));
+/** What is said at the edge of the desk: the last three notes. @param words puts what is told into words */
+export function createNotes(words: (told: Told) => string) {
+  const useNotes = create<{ readonly notes: readonly Note[] }>(() => ({ notes: [] }));
+  let next = 1;
+  return {
+    useNotes,
+    /** Says something quietly at the edge of the desk, with one thing to do about it if there is one. */
+    say: (told: Told, action?: Note["action"]): void => {
+      const note: Note = { id: next++, text: words(told), action };
+      useNotes.setState(({ notes }) => ({ notes: [...notes.slice(-2), note] }));
+    },
+    /** Takes back what was said. */
+    unsay: (id: number): void => useNotes.setState(({ notes }) => ({ notes: notes.filter((note) => note.id !== id) })),
+  };
 }
 
-/** Takes back what was said. */
-export const unsay = (id: number): void =>
-  useNotes.setState(({ notes }) => ({ notes: notes.filter((note) => note.id !== id) }));
+/** What is said in this window. */
+export const { useNotes, say, unsay } = createNotes(inWords);

@@ -12,7 +12,7 @@ import { replaceElement } from "../../document/elements";
 type Dimension = "length" | "width" | "height";
 
 /** Handles on a chosen block: up from the near corner for its height, out along both streets for length and width. */
-export function BlockHandles({ block }: { readonly block: Block }) {
+export function BlockHandles({ element: block }: { readonly element: Block }) {
   const shot = useShot();
   const view = viewOf(shot);
   const [u, v] = nearCorner(block, view.eye);

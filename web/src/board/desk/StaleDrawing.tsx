@@ -1,9 +1,9 @@
 import { Button } from "../../ui";
-import { lookAgain, useStale } from "./useSeen";
+import { lookAgain, useTrouble } from "./useSeen";
 
 /** Says that what is drawn is not up to date, for as long as what works it out has to be started anew. */
 export function StaleDrawing() {
-  const { stale, gaveUp } = useStale();
+  const { stale, gaveUp } = useTrouble();
   if (!stale) return null;
   return (
     <div

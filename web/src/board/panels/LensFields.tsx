@@ -16,7 +16,7 @@ import {
 } from "@zanvo/core/shot";
 import { byCompass } from "@zanvo/core/vanishing";
 import { newId } from "../../id";
-import { Button, Check, Fold, NumberField } from "../../ui";
+import { Button, Check, Fold, NumberField, Select } from "../../ui";
 import { LensPicture } from "./LensPicture";
 import { ArcFields } from "./ArcFields";
 import { SixFields } from "./SixFields";
@@ -71,29 +71,30 @@ function setUp(main: Orientation, system: CurvedSystem): void {
   edit((scene) => void scene.shots.splice(shots.indexOf(shot), 1, ...pair));
 }
 
-/** The lens of a shot: a system to start from, the law by itself, and how much of the world the panel holds. */
-export function LensFields({ main, shot }: { readonly main: Orientation; readonly shot: Shot }) {
+/** A curved system to begin with. */
+function SystemFields({ main }: { readonly main: Orientation }) {
   const [id, setId] = useState(CURVED_SYSTEMS[0].id);
   const system = CURVED_SYSTEMS.find((one) => one.id === id) ?? CURVED_SYSTEMS[0];
-  const { law } = shot.lens;
-  const { straight, shape } = LAWS[law];
   return (
-    <Fold title="Lens and curved systems">
-      <select
-        aria-label="Curved system"
-        className="h-7 w-full rounded border border-hair bg-slip px-1"
+    <>
+      <Select
+        label="Curved system"
         value={id}
-        onChange={(event) => setId(event.target.value)}
-      >
-        {CURVED_SYSTEMS.map((one) => (
-          <option key={one.id} value={one.id}>
-            {one.name}
-          </option>
-        ))}
-      </select>
+        options={CURVED_SYSTEMS.map((one) => [one.id, one.name])}
+        onChange={setId}
+      />
       <Button className="w-full" onClick={() => setUp(main, system)}>
         Set up this system
       </Button>
+    </>
+  );
+}
+
+/** The law of the lens, each as a small picture. */
+function Laws({ law }: { readonly law: LawId }) {
+  const [name, tells] = LENSES[law];
+  return (
+    <>
       <ToggleGroup.Root
         type="single"
         aria-label="Lens"
@@ -114,65 +115,89 @@ export function LensFields({ main, shot }: { readonly main: Orientation; readonl
         ))}
       </ToggleGroup.Root>
       <p className="text-pencil">
-        <span className="font-medium text-ink">{LENSES[law][0]}.</span> {LENSES[law][1]}
+        <span className="font-medium text-ink">{name}.</span> {tells}
       </p>
-      {byCompass(viewOf(shot)) && (
-        <Check
-          label="Compass arcs over the curves"
-          checked={showOf(shot).compass > 0}
-          onChange={(on) => edit(onShot((before) => ({ ...before, show: { ...showOf(before), compass: on ? 1 : 0 } })))}
-        />
-      )}
-      {showOf(shot).compass > 0 && byCompass(viewOf(shot)) && <ArcFields shot={shot} />}
+    </>
+  );
+}
+
+/** Compass arcs over the curves, where the lens makes exact circles. */
+function Compass({ shot }: { readonly shot: Shot }) {
+  const on = showOf(shot).compass > 0;
+  return (
+    <>
+      <Check
+        label="Compass arcs over the curves"
+        checked={on}
+        onChange={(to) => edit(onShot((before) => ({ ...before, show: { ...showOf(before), compass: to ? 1 : 0 } })))}
+      />
+      {on && <ArcFields shot={shot} />}
+    </>
+  );
+}
+
+/** Where a disc ends: at an angle off the gaze, and on the paper. */
+function DiscFields({ shot }: { readonly shot: Shot }) {
+  const put = (change: (lens: Shot["lens"], before: Shot) => Partial<Shot["lens"]>, what: string) =>
+    edit(
+      onShot((before) => ({ ...before, lens: { ...before.lens, ...change(before.lens, before) } })),
+      what,
+    );
+  return (
+    <>
+      <NumberField
+        label="Disc cut at"
+        unit="°"
+        value={shot.lens.within ?? 360}
+        min={1}
+        max={360}
+        onChange={(within) => put(() => ({ within: within === 360 ? undefined : within }), "within")}
+      />
+      <NumberField
+        label="Rim radius"
+        unit="mm"
+        value={rimRadius(shot)}
+        min={1}
+        max={1e6}
+        onChange={(radius) =>
+          put(({ distance }, before) => ({ distance: (distance * radius) / rimRadius(before) }), "rim")
+        }
+      />
+    </>
+  );
+}
+
+/** How much of the world a curved lens puts into the panel. */
+function Covered({ shot, round }: { readonly shot: Shot; readonly round: boolean }) {
+  return (
+    <NumberField
+      label={round ? "Across the disc" : "Around"}
+      unit="°"
+      value={covered(shot)}
+      onChange={(angle) =>
+        edit(
+          onShot((before) => withCovered(before, angle)),
+          "covered",
+        )
+      }
+    />
+  );
+}
+
+/** The lens of a shot: a system to start from, the law by itself, and how much of the world the panel holds. */
+export function LensFields({ main, shot }: { readonly main: Orientation; readonly shot: Shot }) {
+  const { law } = shot.lens;
+  const { straight, shape } = LAWS[law];
+  const round = shape === "round";
+  return (
+    <Fold title="Lens and curved systems">
+      <SystemFields main={main} />
+      <Laws law={law} />
+      {byCompass(viewOf(shot)) && <Compass shot={shot} />}
       {!straight && (
         <>
-          <NumberField
-            label={shape === "round" ? "Across the disc" : "Around"}
-            unit="°"
-            value={covered(shot)}
-            onChange={(angle) =>
-              edit(
-                onShot((before) => withCovered(before, angle)),
-                "covered",
-              )
-            }
-          />
-          {shape === "round" && (
-            <NumberField
-              label="Disc cut at"
-              unit="°"
-              value={shot.lens.within ?? 360}
-              min={1}
-              max={360}
-              onChange={(within) =>
-                edit(
-                  onShot((before) => ({
-                    ...before,
-                    lens: { ...before.lens, within: within === 360 ? undefined : within },
-                  })),
-                  "within",
-                )
-              }
-            />
-          )}
-          {shape === "round" && (
-            <NumberField
-              label="Rim radius"
-              unit="mm"
-              value={rimRadius(shot)}
-              min={1}
-              max={1e6}
-              onChange={(radius) =>
-                edit(
-                  onShot((before) => ({
-                    ...before,
-                    lens: { ...before.lens, distance: (before.lens.distance * radius) / rimRadius(before) },
-                  })),
-                  "rim",
-                )
-              }
-            />
-          )}
+          <Covered shot={shot} round={round} />
+          {round && <DiscFields shot={shot} />}
           <SixFields main={main} shot={shot} />
         </>
       )}

@@ -22,11 +22,106 @@ function beginning(shot: Shot): Sightings {
 const withSightings = (sightings: Sightings | undefined) => onShot((before) => ({ ...before, sightings }));
 const TILT = { unit: "°", min: 0, max: 89 } as const;
 
+interface NotesProps {
+  readonly sightings: Sightings;
+  readonly put: (change: Partial<Sightings>, key: string) => void;
+}
+
+/** Where the near corner stands, mm on the sheet. */
+function CornerFields({ sightings, put }: NotesProps) {
+  return (
+    <>
+      <h4>Near corner</h4>
+      {(
+        [
+          ["x", "Corner, from the left"],
+          ["top", "Its top, from the top"],
+          ["bottom", "Its foot, from the top"],
+        ] as const
+      ).map(([key, label]) => (
+        <NumberField
+          key={key}
+          label={label}
+          unit="mm"
+          value={sightings[key]}
+          min={-1e5}
+          max={1e5}
+          onChange={(to) => put({ [key]: to }, key)}
+        />
+      ))}
+    </>
+  );
+}
+
+/** How the edges to one side tilt. */
+function SideFields({ sightings, put, side }: NotesProps & { readonly side: "left" | "right" }) {
+  const { upper, lower } = sightings[side];
+  const tilt = (which: "upper" | "lower", to: number) =>
+    put({ [side]: { ...sightings[side], [which]: to } }, `${side} ${which}`);
+  return (
+    <section aria-label={`Sightings, ${side}`} className="space-y-1.5">
+      <h4>Edges to the {side}</h4>
+      <NumberField label="Upper, tilt" {...TILT} value={upper} onChange={(to) => tilt("upper", to)} />
+      {lower === undefined ? (
+        <Button className="w-full" onClick={() => tilt("lower", 6)}>
+          Sight the lower edge, too
+        </Button>
+      ) : (
+        <NumberField label="Lower, tilt" {...TILT} value={lower} onChange={(to) => tilt("lower", to)} />
+      )}
+    </section>
+  );
+}
+
+/** How the parts of what is seen compare. */
+function PartFields({ sightings: { parts = { heightToWidth: 1, leftToRight: 1 } }, put }: NotesProps) {
+  return (
+    <>
+      <h4>Parts</h4>
+      {(
+        [
+          ["heightToWidth", "Height ÷ width"],
+          ["leftToRight", "Left part ÷ right"],
+        ] as const
+      ).map(([key, label]) => (
+        <NumberField
+          key={key}
+          label={label}
+          unit=""
+          digits={2}
+          value={parts[key]}
+          min={0.01}
+          max={100}
+          step={0.1}
+          onChange={(to) => put({ parts: { ...parts, [key]: to } }, key)}
+        />
+      ))}
+    </>
+  );
+}
+
+/** Takes the view of what was noted, and raises its building where that is wanted. */
+function take(main: Orientation, shot: Shot, sightings: Sightings, raise: boolean): void {
+  try {
+    const seen = { ...viewOfSightings(main, shot, sightings), sightings };
+    const named = () => freeName("Building", useDocument.getState().scene.elements);
+    const block = raise ? { ...buildingOfSightings(main, seen, sightings), id: newId(), name: named() } : null;
+    const recipe = onShot(() => seen);
+    edit((scene) => {
+      recipe(scene);
+      if (block) scene.elements.push(block);
+    });
+    if (block) choose([block.id]);
+    say(block ? "The view is taken, and the building stands in it." : "The view has the points of what you saw.");
+  } catch (wrong) {
+    say(toldBy(wrong));
+  }
+}
+
 /** A view from a pencil held at arm's length: the near corner, tilts of edges, and how its parts compare. */
 export function LifeFields({ main, shot }: { readonly main: Orientation; readonly shot: Shot }) {
-  const elements = useDocument((document) => document.scene.elements);
-  const { sightings: s } = shot;
-  if (!s) {
+  const { sightings } = shot;
+  if (!sightings)
     return (
       <Fold title="From life">
         <p className="text-pencil">
@@ -38,102 +133,17 @@ export function LifeFields({ main, shot }: { readonly main: Orientation; readonl
         </Button>
       </Fold>
     );
-  }
-  const put = (change: Partial<Sightings>, key: string) => edit(withSightings({ ...s, ...change }), `sighting ${key}`);
-  const take = (raise: boolean) => {
-    try {
-      const seen = { ...viewOfSightings(main, shot, s), sightings: s };
-      const block = raise
-        ? { ...buildingOfSightings(main, seen, s), id: newId(), name: freeName("Building", elements) }
-        : null;
-      const recipe = onShot(() => seen);
-      edit((scene) => {
-        recipe(scene);
-        if (block) scene.elements.push(block);
-      });
-      if (block) choose([block.id]);
-      say(block ? "The view is taken, and the building stands in it." : "The view has the points of what you saw.");
-    } catch (wrong) {
-      say(toldBy(wrong));
-    }
-  };
+  const put: NotesProps["put"] = (change, key) => edit(withSightings({ ...sightings, ...change }), `sighting ${key}`);
   return (
     <Fold title="From life">
-      <h4>Near corner</h4>
-      <NumberField
-        label="Corner, from the left"
-        unit="mm"
-        value={s.x}
-        min={-1e5}
-        max={1e5}
-        onChange={(x) => put({ x }, "x")}
-      />
-      <NumberField
-        label="Its top, from the top"
-        unit="mm"
-        value={s.top}
-        min={-1e5}
-        max={1e5}
-        onChange={(top) => put({ top }, "top")}
-      />
-      <NumberField
-        label="Its foot, from the top"
-        unit="mm"
-        value={s.bottom}
-        min={-1e5}
-        max={1e5}
-        onChange={(bottom) => put({ bottom }, "bottom")}
-      />
-      {(["left", "right"] as const).map((side) => (
-        <section key={side} aria-label={`Sightings, ${side}`} className="space-y-1.5">
-          <h4>Edges to the {side}</h4>
-          <NumberField
-            label="Upper, tilt"
-            {...TILT}
-            value={s[side].upper}
-            onChange={(upper) => put({ [side]: { ...s[side], upper } }, `${side} upper`)}
-          />
-          {s[side].lower === undefined ? (
-            <Button className="w-full" onClick={() => put({ [side]: { ...s[side], lower: 6 } }, `${side} lower`)}>
-              Sight the lower edge, too
-            </Button>
-          ) : (
-            <NumberField
-              label="Lower, tilt"
-              {...TILT}
-              value={s[side].lower}
-              onChange={(lower) => put({ [side]: { ...s[side], lower } }, `${side} lower`)}
-            />
-          )}
-        </section>
-      ))}
-      <h4>Parts</h4>
-      <NumberField
-        label="Height ÷ width"
-        unit=""
-        digits={2}
-        value={s.parts?.heightToWidth ?? 1}
-        min={0.01}
-        max={100}
-        step={0.1}
-        onChange={(heightToWidth) =>
-          put({ parts: { heightToWidth, leftToRight: s.parts?.leftToRight ?? 1 } }, "height")
-        }
-      />
-      <NumberField
-        label="Left part ÷ right"
-        unit=""
-        digits={2}
-        value={s.parts?.leftToRight ?? 1}
-        min={0.01}
-        max={100}
-        step={0.1}
-        onChange={(leftToRight) => put({ parts: { heightToWidth: s.parts?.heightToWidth ?? 1, leftToRight } }, "parts")}
-      />
-      <Button primary className="w-full" onClick={() => take(false)}>
+      <CornerFields sightings={sightings} put={put} />
+      <SideFields sightings={sightings} put={put} side="left" />
+      <SideFields sightings={sightings} put={put} side="right" />
+      <PartFields sightings={sightings} put={put} />
+      <Button primary className="w-full" onClick={() => take(main, shot, sightings, false)}>
         Take this view
       </Button>
-      <Button className="w-full" onClick={() => take(true)}>
+      <Button className="w-full" onClick={() => take(main, shot, sightings, true)}>
         Take it, and raise the building
       </Button>
       <Button className="w-full" onClick={() => edit(withSightings(undefined))}>

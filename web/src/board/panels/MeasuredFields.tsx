@@ -1,6 +1,6 @@
 import { Plus, X } from "lucide-react";
 import type { Measured, Shot } from "@zanvo/core/scene";
-import { Button, Check, IconButton, NumberField, Strength } from "../../ui";
+import { Button, Check, IconButton, NumberField, optionsOf, Select, Strength } from "../../ui";
 import { edit, beginGesture, drag, endGesture, onShot } from "../../document";
 
 const PLANES: Readonly<Record<Measured["plane"], string>> = {
@@ -16,32 +16,10 @@ const FADE = 40;
 const withPlanes = (change: (planes: Measured[]) => Measured[]) =>
   onShot((shot: Shot) => ({ ...shot, measured: change(shot.measured ?? []) }));
 
-/** One plane in squares: where it lies, how wide they are, and which lines are heavier. */
-function Plane({ plane, index }: { readonly plane: Measured; readonly index: number }) {
-  const put = (change: Partial<Measured>) =>
-    withPlanes((planes) => planes.map((one, i) => (i === index ? { ...one, ...change } : one)));
+/** What the lines of a plane are: where, how far apart, and which are heavier. */
+function Spacing({ plane, put }: { readonly plane: Measured; readonly put: (change: Partial<Measured>) => void }) {
   return (
-    <section aria-label={`Squares ${index + 1}`} className="space-y-1 rounded border border-hair p-1.5">
-      <div className="flex gap-1">
-        <select
-          aria-label="Plane"
-          className="h-7 min-w-0 grow rounded border border-hair bg-slip px-1"
-          value={plane.plane}
-          onChange={(event) => edit(put({ plane: event.target.value as Measured["plane"] }))}
-        >
-          {Object.entries(PLANES).map(([id, name]) => (
-            <option key={id} value={id}>
-              {name}
-            </option>
-          ))}
-        </select>
-        <IconButton
-          label={`Remove squares ${index + 1}`}
-          onClick={() => edit(withPlanes((planes) => planes.filter((_, i) => i !== index)))}
-        >
-          <X size={15} />
-        </IconButton>
-      </div>
+    <>
       <NumberField
         label={plane.plane === "level" ? "Height" : "Across from the eye"}
         unit="m"
@@ -50,7 +28,7 @@ function Plane({ plane, index }: { readonly plane: Measured; readonly index: num
         min={-1e4}
         max={1e4}
         step={0.1}
-        onChange={(at) => edit(put({ at }), `squares ${index}`)}
+        onChange={(at) => put({ at })}
       />
       <NumberField
         label="A line every"
@@ -60,7 +38,7 @@ function Plane({ plane, index }: { readonly plane: Measured; readonly index: num
         min={0.01}
         max={1e4}
         step={0.1}
-        onChange={(every) => edit(put({ every }), `squares ${index}`)}
+        onChange={(every) => put({ every })}
       />
       <NumberField
         label="Heavier, of lines"
@@ -69,32 +47,52 @@ function Plane({ plane, index }: { readonly plane: Measured; readonly index: num
         value={plane.heavy}
         min={1}
         max={1000}
-        onChange={(heavy) => edit(put({ heavy: Math.round(heavy) }), `squares ${index}`)}
+        onChange={(heavy) => put({ heavy: Math.round(heavy) })}
       />
+    </>
+  );
+}
+
+/** One plane in squares: where it lies, how wide they are, and which lines are heavier. */
+function Plane({ plane, index }: { readonly plane: Measured; readonly index: number }) {
+  const changed = (change: Partial<Measured>) =>
+    withPlanes((planes) => planes.map((one, i) => (i === index ? { ...one, ...change } : one)));
+  const put = (change: Partial<Measured>) => edit(changed(change), `squares ${index}`);
+  return (
+    <section aria-label={`Squares ${index + 1}`} className="space-y-1 rounded border border-hair p-1.5">
+      <div className="flex gap-1">
+        <Select
+          label="Plane"
+          className="min-w-0 grow"
+          value={plane.plane}
+          options={optionsOf(PLANES)}
+          onChange={(to) => edit(changed({ plane: to }))}
+        />
+        <IconButton
+          label={`Remove squares ${index + 1}`}
+          onClick={() => edit(withPlanes((planes) => planes.filter((_, i) => i !== index)))}
+        >
+          <X size={15} />
+        </IconButton>
+      </div>
+      <Spacing plane={plane} put={put} />
       <Check
         label="Numbers in metres"
         checked={plane.numbered ?? false}
-        onChange={(numbered) => edit(put({ numbered }))}
+        onChange={(numbered) => edit(changed({ numbered }))}
       />
       <Check
         label="Fades with distance"
         checked={plane.fade !== undefined}
-        onChange={(on) => edit(put({ fade: on ? FADE : undefined }))}
+        onChange={(on) => edit(changed({ fade: on ? FADE : undefined }))}
       />
       {plane.fade !== undefined && (
-        <NumberField
-          label="Gone at"
-          unit="m"
-          value={plane.fade}
-          min={1}
-          max={1e5}
-          onChange={(fade) => edit(put({ fade }), `squares ${index}`)}
-        />
+        <NumberField label="Gone at" unit="m" value={plane.fade} min={1} max={1e5} onChange={(fade) => put({ fade })} />
       )}
       <Strength
         label="Strength"
         value={plane.strength}
-        onChange={(strength) => drag(put({ strength }))}
+        onChange={(strength) => drag(changed({ strength }))}
         onHold={beginGesture}
         onRelease={endGesture}
       />

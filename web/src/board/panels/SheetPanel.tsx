@@ -11,9 +11,10 @@ import {
   sheetOf,
   splitPanel,
   type Sheet,
+  type Shot,
 } from "@zanvo/core/scene";
 import { newId } from "../../id";
-import { Button, NumberField } from "../../ui";
+import { Button, NumberField, Select } from "../../ui";
 import { useDocument, edit, currentShot, useShot, onShot, freeName } from "../../document";
 
 /** The sheet of the current shot exchanged, with all panels that lie on it. */
@@ -42,18 +43,75 @@ function split(how: "beside" | "below", gutter: number): void {
   );
 }
 
-/** Paper and panel frame. The picture in the panel is kept when the paper changes. */
-export function SheetPanel() {
+/** Where the scene is set. */
+function Place() {
   const place = useDocument((document) => document.scene.place ?? "");
-  const { sheet, frame } = useShot();
-  const [gutter, setGutter] = useState(GUTTER);
+  return (
+    <label className="flex items-center justify-between gap-2">
+      <span className="text-pencil">Place</span>
+      <input
+        className="h-7 w-40 rounded border border-hair bg-transparent px-1.5"
+        maxLength={200}
+        value={place}
+        onChange={({ target: { value } }) =>
+          edit((scene) => {
+            if (value) scene.place = value;
+            else delete scene.place;
+          }, "place")
+        }
+      />
+    </label>
+  );
+}
+
+/** The paper: one that can be bought, or any. */
+function PaperFields({ sheet }: { readonly sheet: Sheet }) {
   const landscape = sheet.width > sheet.height;
   const paper = PAPERS.find((one) => one.id === sheet.paper);
   const turn = (across: boolean) => {
     if (across !== landscape)
       changeSheet(paper ? sheetOf(paper, across) : { width: sheet.height, height: sheet.width });
   };
-  const setFrame = (change: Partial<typeof frame>) => {
+  const take = (id: string) => {
+    const chosen = PAPERS.find((one) => one.id === id);
+    changeSheet(chosen ? sheetOf(chosen, landscape) : { width: sheet.width, height: sheet.height });
+  };
+  return (
+    <>
+      <Select
+        labelled
+        label="Paper"
+        className="w-40"
+        value={paper?.id ?? "custom"}
+        options={[...PAPERS.map(({ id }) => [id, id] as const), ["custom", "Custom"]]}
+        onChange={take}
+      />
+      <div className="flex gap-2">
+        <Button className="grow" on={!landscape} onClick={() => turn(false)}>
+          Portrait
+        </Button>
+        <Button className="grow" on={landscape} onClick={() => turn(true)}>
+          Landscape
+        </Button>
+      </div>
+      {(["width", "height"] as const).map((side) => (
+        <NumberField
+          key={side}
+          label={side === "width" ? "Width" : "Height"}
+          unit="mm"
+          value={sheet[side]}
+          min={20}
+          max={5000}
+          onChange={(to) => changeSheet({ width: sheet.width, height: sheet.height, [side]: to })}
+        />
+      ))}
+    </>
+  );
+}
+
+/** The panel on the sheet. */
+function PanelFields({ sheet, frame }: Pick<Shot, "sheet" | "frame">) {
+  const put = (change: Partial<typeof frame>) => {
     const next = { ...frame, ...change };
     const [over, below] = [next.x + next.width - sheet.width, next.y + next.height - sheet.height];
     if (over > 1e-6 || below > 1e-6)
@@ -64,81 +122,24 @@ export function SheetPanel() {
     );
   };
   return (
-    <div className="space-y-2">
-      <label className="flex items-center justify-between gap-2">
-        <span className="text-pencil">Place</span>
-        <input
-          className="h-7 w-40 rounded border border-hair bg-transparent px-1.5"
-          maxLength={200}
-          value={place}
-          onChange={({ target: { value } }) =>
-            edit((scene) => {
-              if (value) scene.place = value;
-              else delete scene.place;
-            }, "place")
-          }
-        />
-      </label>
-      <label className="flex items-center justify-between gap-2">
-        <span className="text-pencil">Paper</span>
-        <select
-          className="h-7 w-40 rounded border border-hair bg-slip px-1"
-          value={paper?.id ?? "custom"}
-          onChange={(event) => {
-            const chosen = PAPERS.find((one) => one.id === event.target.value);
-            changeSheet(chosen ? sheetOf(chosen, landscape) : { width: sheet.width, height: sheet.height });
-          }}
-        >
-          {PAPERS.map(({ id }) => (
-            <option key={id}>{id}</option>
-          ))}
-          <option value="custom">Custom</option>
-        </select>
-      </label>
-      <div className="flex gap-2">
-        <Button className="grow" on={!landscape} onClick={() => turn(false)}>
-          Portrait
-        </Button>
-        <Button className="grow" on={landscape} onClick={() => turn(true)}>
-          Landscape
-        </Button>
-      </div>
-      <NumberField
-        label="Width"
-        unit="mm"
-        value={sheet.width}
-        min={20}
-        max={5000}
-        onChange={(width) => changeSheet({ width, height: sheet.height })}
-      />
-      <NumberField
-        label="Height"
-        unit="mm"
-        value={sheet.height}
-        min={20}
-        max={5000}
-        onChange={(height) => changeSheet({ width: sheet.width, height })}
-      />
+    <>
       <h3 className="pt-2 font-medium">Panel</h3>
-      <NumberField label="From the left" unit="mm" value={frame.x} min={0} onChange={(x) => setFrame({ x })} />
-      <NumberField label="From the top" unit="mm" value={frame.y} min={0} onChange={(y) => setFrame({ y })} />
-      <NumberField
-        label="Panel width"
-        unit="mm"
-        value={frame.width}
-        min={5}
-        onChange={(width) => setFrame({ width })}
-      />
-      <NumberField
-        label="Panel height"
-        unit="mm"
-        value={frame.height}
-        min={5}
-        onChange={(height) => setFrame({ height })}
-      />
+      <NumberField label="From the left" unit="mm" value={frame.x} min={0} onChange={(x) => put({ x })} />
+      <NumberField label="From the top" unit="mm" value={frame.y} min={0} onChange={(y) => put({ y })} />
+      <NumberField label="Panel width" unit="mm" value={frame.width} min={5} onChange={(width) => put({ width })} />
+      <NumberField label="Panel height" unit="mm" value={frame.height} min={5} onChange={(height) => put({ height })} />
       <Button className="w-full" onClick={() => edit(onShot((shot) => onSheet(shot, shot.sheet, frameOn(shot.sheet))))}>
         {sheet.live ? "Panel on the live area" : "Panel 15 mm inside"}
       </Button>
+    </>
+  );
+}
+
+/** The panel split in two. */
+function SplitFields({ frame }: Pick<Shot, "frame">) {
+  const [gutter, setGutter] = useState(GUTTER);
+  return (
+    <>
       <h3 className="pt-2 font-medium">Panels on this page</h3>
       <NumberField label="Gutter" unit="mm" value={gutter} min={0} max={50} onChange={setGutter} />
       <div className="flex gap-2">
@@ -149,6 +150,19 @@ export function SheetPanel() {
           Split in two ↕
         </Button>
       </div>
+    </>
+  );
+}
+
+/** Paper and panel frame. The picture in the panel is kept when the paper changes. */
+export function SheetPanel() {
+  const { sheet, frame } = useShot();
+  return (
+    <div className="space-y-2">
+      <Place />
+      <PaperFields sheet={sheet} />
+      <PanelFields sheet={sheet} frame={frame} />
+      <SplitFields frame={frame} />
     </div>
   );
 }

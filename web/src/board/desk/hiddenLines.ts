@@ -1,0 +1,109 @@
+import type { Vec3 } from "@zanvo/core/geometry";
+import { joined, type VisibleEdges } from "@zanvo/core/visibility";
+import type { Element } from "@zanvo/core/world";
+import { create } from "zustand";
+
+/** A run that takes longer than this is given up for a newer one; and parts are shown at most so often, ms. */
+const PATIENCE = 1000;
+const SHOWN_EVERY = 120;
+
+/** What works hidden lines out, beside the page. */
+export interface HiddenLineWorker {
+  /**
+   * The visible edges of elements from an eye; null for a run that was given up.
+   * @param tell hands out parts as they are found
+   * @throws Error where it died again and again
+   */
+  readonly visibleEdges: (
+    asker: string,
+    elements: readonly Element[],
+    eye: Vec3,
+    tell?: (part: VisibleEdges) => void,
+  ) => Promise<VisibleEdges | null>;
+  readonly giveUp: (asker: string) => void;
+}
+
+/** Whether a drawing is old, since what works it out has died or did not load; and whether that was given up. */
+export interface Trouble {
+  readonly stale: boolean;
+  readonly gaveUp: boolean;
+  readonly tries: number;
+}
+
+interface Wanted {
+  readonly elements: readonly Element[];
+  readonly eye: Vec3;
+}
+
+/** Shows parts of what is visible together, as they come. */
+function together(show: (edges: VisibleEdges) => void): (part: VisibleEdges) => void {
+  const parts: VisibleEdges[] = [];
+  let last = performance.now();
+  return (part) => {
+    parts.push(part);
+    if (performance.now() - last < SHOWN_EVERY) return;
+    last = performance.now();
+    show(joined(parts));
+  };
+}
+
+export type HiddenLines = ReturnType<typeof createHiddenLines>;
+
+/** Hidden lines for every panel of a page, worked out beside it, and whether that goes wrong. */
+export function createHiddenLines(worker: HiddenLineWorker) {
+  const useTrouble = create<Trouble>(() => ({ stale: false, gaveUp: false, tries: 0 }));
+
+  /**
+   * What one panel wants. While a newer state waits, the last finished one stays; of several that come while one is
+   * being worked out, only the newest is taken up, and a long run is given up for it. Where nothing is shown yet, what
+   * stands nearest is shown first.
+   */
+  const asker = (id: string, show: (edges: VisibleEdges) => void) => {
+    let wanted: Wanted | null = null;
+    let begun: number | null = null;
+    let fresh = true;
+    let timer: ReturnType<typeof setTimeout> | undefined;
+
+    const work = async () => {
+      while (wanted) {
+        const { elements, eye } = wanted;
+        wanted = null;
+        begun = performance.now();
+        try {
+          const found = await worker.visibleEdges(id, elements, eye, fresh ? together(show) : undefined);
+          if (!found) continue;
+          fresh = false;
+          show(found);
+        } catch {
+          useTrouble.setState({ gaveUp: true });
+        }
+      }
+      begun = null;
+    };
+    const giveUpFor = (run: number) => {
+      if (begun === run && wanted) worker.giveUp(id);
+    };
+    return {
+      want: (elements: readonly Element[], eye: Vec3): void => {
+        wanted = { elements, eye };
+        clearTimeout(timer);
+        if (begun === null) void work();
+        else timer = setTimeout(giveUpFor, Math.max(0, begun + PATIENCE - performance.now()), begun);
+      },
+      /** Whoever is gone wants nothing. */
+      leave: (): void => {
+        clearTimeout(timer);
+        worker.giveUp(id);
+      },
+    };
+  };
+
+  return {
+    useTrouble,
+    asker,
+    /** Says that what works them out has died, or works again. */
+    tellTrouble: (stale: boolean): void => useTrouble.setState(stale ? { stale } : { stale, gaveUp: false }),
+    /** Works the drawing out once more, after it was given up. */
+    lookAgain: (): void => useTrouble.setState(({ tries }) => ({ gaveUp: false, tries: tries + 1 })),
+  };
+}
