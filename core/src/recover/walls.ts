@@ -3,7 +3,7 @@ import { add, degrees, dot, scale, sub, wrap, type Vec2, type Vec3 } from "../ge
 import { NoAnswer } from "../problem";
 import type { Orientation, Reference, Shot, Wall } from "../scene";
 import { eyeAxes } from "../shot";
-import type { Block } from "../world";
+import { newBlock, type Block } from "../world";
 import { measureHeights, upOf } from "./heights";
 import { viewOfReference } from "./reference";
 import { homographyOf, applyHomography, type Homography } from "./straighten";
@@ -263,14 +263,13 @@ function block(
   const origin = away ? corner : add(corner, scale(out, wall.length));
   const heading = headingOf(away ? out : scale(out, -1), orientations);
   const z = Math.abs(origin[2]) < 0.05 ? 0 : origin[2];
-  return {
+  return newBlock({
     id,
-    kind: "block",
     name: other ? `${wall.name} and ${other.name}`.slice(0, 200) : wall.name,
     origin: { x: origin[0], y: origin[1], z },
     heading,
     length: wall.length,
     width: depth,
     height: other ? Math.max(wall.height, other.height) : wall.height,
-  };
+  });
 }

@@ -2,7 +2,7 @@ import { radians, degrees, type Vec2 } from "../geometry";
 import { NoAnswer } from "../problem";
 import type { Orientation, Shot, Sightings } from "../scene";
 import { levelled, unprojectToGround, viewOf } from "../shot";
-import type { Block } from "../world";
+import { newBlock, type Block } from "../world";
 import { handed } from "./pins";
 import { viewOfSketch } from "./sketch";
 
@@ -111,12 +111,11 @@ export function buildingOfSightings(
   const share = leftToRight / (1 + leftToRight);
   const [l, r] = [length(left, share), length(right, 1 - share)];
   const [fx, fy] = foot ?? [0, 0];
-  return {
-    kind: "block",
+  return newBlock({
     origin: { x: fx, y: fy, z: 0 },
     heading: hands.left,
     length: l,
     width: r,
     height: ((s.bottom - s.top) / (s.bottom - y)) * shot.eye.z,
-  };
+  });
 }

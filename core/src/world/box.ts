@@ -1,7 +1,6 @@
 import { degrees, type Vec2, type Vec3 } from "../geometry";
 import { kindOf, type Element } from "./kinds";
-import { blockCorner, type Block } from "./kinds/block";
-import type { Building } from "./kinds/building";
+import { blockCorner, isBlock, newBlock, type Block } from "./kinds/block";
 import type { Box } from "./kinds/kind";
 import { changeMetres } from "./metres";
 import { isWithin, longestSide } from "./polygon";
@@ -50,12 +49,12 @@ export const outlineOf = remembered((element): readonly Vec2[] => kindOf(element
  * its longest side.
  */
 export const boxOf = remembered((element): Block => {
-  if (element.kind === "block") return element;
+  if (isBlock(element)) return element;
   const kind = kindOf(element);
   const points = outlineOf(element);
   const { origin, heading, length, width, height } =
     kind.box?.(element) ?? boxAround(points.length >= 3 ? points : kind.places(element), kind.span(element));
-  return { id: element.id, kind: "block", name: element.name, origin, heading, length, width, height };
+  return newBlock({ id: element.id, name: element.name, origin, heading, length, width, height });
 });
 
 /** The middle of the block that stands for an element. */
@@ -89,21 +88,3 @@ export const scaled = <T extends Element>(element: T, times: number, [ax, ay]: V
     place: ([x, y]) => [ax + times * (x - ax), ay + times * (y - ay)],
     size: (metres) => times * metres,
   });
-
-/** The building that a block is, to be given a roof or another footprint. */
-export function asBuilding(element: Block | Building): Building {
-  if (element.kind === "building") return element;
-  const { id, name, height, origin, hidden, locked, group } = element;
-  return {
-    id,
-    kind: "building",
-    name,
-    footprint: outlineOf(element).map(([x, y]) => ({ x, y })),
-    base: origin.z,
-    height,
-    roof: { kind: "flat" },
-    ...(hidden && { hidden }),
-    ...(locked && { locked }),
-    ...(group !== undefined && { group }),
-  };
-}

@@ -1,4 +1,6 @@
 import fc from "fast-check";
+import { readdirSync, readFileSync } from "node:fs";
+import { join } from "node:path";
 import { readScene, writeScene } from "../document";
 import { fromGeoJson, toGeoJson } from "../exchange";
 import { newScene } from "../scene";
@@ -171,4 +173,17 @@ it("every face of a block is known by its name, and a block made a building keep
     expect(Math.abs(solid.faces[faceNamed(solid, `wall ${wall}`)].normal[2])).toBeLessThan(1e-9);
   expect(faceNamed(solid, "roof")).toBe(-1);
   expect(outlineOf(asBuilding(SAMPLES.block))).toHaveLength(4);
+});
+
+it("is named nowhere but in its own folder of the core, and in its own file of the web", () => {
+  const root = join(__dirname, "../../..");
+  const literal = new RegExp(`kind(: | === | !== )"(${KINDS.map(({ kind }) => kind).join("|")})"`);
+  const sources = ["core", "raster", "pdf", "files", "store", "server", "web", "cli"].flatMap((name) =>
+    readdirSync(join(root, name, "src"), { recursive: true, encoding: "utf8" }).map((file) => join(name, "src", file)),
+  );
+  const naming = sources
+    .filter((file) => /(?<!\.test)\.tsx?$/.test(file))
+    .filter((file) => !/^(core\/src\/world\/kinds|web\/src\/elements)\//.test(file))
+    .filter((file) => literal.test(readFileSync(join(root, file), "utf8")));
+  expect(naming).toEqual([]);
 });

@@ -1,10 +1,8 @@
 import { seededRandom, distance2, type Vec2 } from "../geometry";
 import { sentence, shortMetres } from "../units";
-import { validateBuilding } from "./kinds/building";
 import type { ElementError } from "./kinds/kind";
-import { DEFAULT_DOOR, DEFAULT_WINDOWS } from "./kinds/building";
+import { DEFAULT_DOOR, DEFAULT_WINDOWS, newBuilding, validateBuilding, type Building } from "./kinds/building";
 import { centroid, inset, sideOf, tidy } from "./polygon";
-import type { Building } from "./kinds/building";
 import type { Row } from "./rowSchema";
 
 /** What a row is built by where nothing else is said: a quarter's plain houses (common practice). */
@@ -132,9 +130,8 @@ export function fillRow(row: Row, kept: readonly Building[], id: (at: number) =>
     const kind = tower && towers ? towers.roof : chance;
     const steep = between(0.25, 0.4);
     const [[ax, ay], [bx, by]] = corners;
-    const house: Building = {
+    const house = newBuilding({
       id: id(houses.length),
-      kind: "building",
       name: `${row.name}, ${tower && towers ? "tower" : "house"} ${houses.length + 1}`.slice(0, 200),
       row: row.id,
       footprint: corners.map(([x, y]) => ({ x, y })),
@@ -148,7 +145,7 @@ export function fillRow(row: Row, kept: readonly Building[], id: (at: number) =>
             windows: { ...DEFAULT_WINDOWS, ...(party ? { party } : {}) },
             doors: [{ x: (ax + bx) / 2, y: (ay + by) / 2, ...DEFAULT_DOOR }],
           }),
-    };
+    });
     // A corner that is not square takes no roof that needs it to be.
     houses.push(validateBuilding(house) ? { ...house, roof: { kind: "flat", rise: 0.8 } } : house);
   };

@@ -1,5 +1,6 @@
 import { nearCorner } from "@zanvo/core/construct";
 import { kindOf, measureOf, resizeBlock, type Block } from "@zanvo/core/world";
+import { LEAST } from "../board/desk/raise";
 import { BlockHandles } from "../board/desk/BlockHandles";
 import { RoofFields } from "./RoofFields";
 import { MeasureField, Measures } from "./Measures";
@@ -16,7 +17,7 @@ function BlockFields({ element: block, change }: { readonly element: Block; read
       {(["length", "width", "height"] as const).map((side) => (
         <MeasureField
           key={side}
-          measure={measureOf(kindOf(block).schema, side)}
+          measure={{ ...measureOf(kindOf(block).schema, side), min: LEAST }}
           value={block[side]}
           onChange={resize(side)}
         />

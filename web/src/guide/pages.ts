@@ -2,7 +2,7 @@ import type { LawId } from "@zanvo/core/lens";
 import { newScene, splitPanel, type Scene, type Shot } from "@zanvo/core/scene";
 import { byHabit, withCovered, withFieldOfView } from "@zanvo/core/shot";
 import { shiftHorizon } from "@zanvo/core/vanishing";
-import type { Block } from "@zanvo/core/world";
+import { newBlock, type Block } from "@zanvo/core/world";
 
 /** One page of the pocket guide: a few sentences, and a picture that is worked out afresh as its slider moves. */
 export interface GuidePage {
@@ -31,7 +31,7 @@ const block = (
   width: number,
   height: number,
   heading = -55,
-): Block => ({ id, kind: "block", name: id, origin: { x, y, z: 0 }, heading, length, width, height });
+): Block => newBlock({ id, name: id, origin: { x, y, z: 0 }, heading, length, width, height });
 
 /** The corner by the net loft, its near edge straight ahead, and what stands behind it along both streets. */
 const LOFT: readonly Block[] = [

@@ -18,6 +18,7 @@ import { Picture } from "./Picture";
 import { Plan } from "./Plan";
 import { RepeatFields } from "./RepeatFields";
 import { RowFields } from "./RowFields";
+import { rowOf } from "./rows";
 import { ScaleFields } from "./ScaleFields";
 import { Things } from "./Things";
 import { CHOOSE, TOOLS, type PlanTool } from "./tools";
@@ -85,7 +86,7 @@ function ChosenOnPlan() {
   const many = useMany();
   const rows = useDocument((document) => document.scene.rows);
   const chosen = many.length === 1 ? many[0] : undefined;
-  const row = chosen?.kind === "building" ? rows?.find((one) => one.id === chosen.row) : undefined;
+  const rolled = chosen && rowOf(chosen, rows);
   const all = many.map(({ id }) => id).join(" ");
   return (
     <>
@@ -93,7 +94,7 @@ function ChosenOnPlan() {
       {chosen && <ChosenFields key={chosen.id} element={chosen} />}
       {chosen && <RepeatFields key={`repeat ${chosen.id}`} element={chosen} />}
       {many.length > 0 && <ScaleFields key={`scale ${all}`} things={many} />}
-      {row && chosen?.kind === "building" && <RowFields row={row} house={chosen} />}
+      {rolled && <RowFields {...rolled} />}
     </>
   );
 }

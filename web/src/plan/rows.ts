@@ -2,7 +2,16 @@ import { sentence, shortMetres } from "@zanvo/core/units";
 import { ToldError } from "@zanvo/core/problem";
 import type { Vec2 } from "@zanvo/core/geometry";
 import type { Scene } from "@zanvo/core/scene";
-import { DEFAULT_ROW, fillRow, validateRow, type Building, type Row, whyInvalid } from "@zanvo/core/world";
+import {
+  DEFAULT_ROW,
+  fillRow,
+  isBuilding,
+  validateRow,
+  whyInvalid,
+  type Building,
+  type Element,
+  type Row,
+} from "@zanvo/core/world";
 import { newId } from "../id";
 import { newSeed } from "../seed";
 import { say } from "../ui";
@@ -10,8 +19,14 @@ import { useDocument, edit, choose, chosenElements, freeName } from "../document
 
 const houseOf =
   (row: string) =>
-  (element: Scene["elements"][number]): element is Building =>
-    element.kind === "building" && element.row === row;
+  (element: Element): element is Building =>
+    isBuilding(element) && element.row === row;
+
+/** The row that an element was laid in by rule, and the element as a house of it. */
+export function rowOf(element: Element, rows: readonly Row[] = []): { row: Row; house: Building } | null {
+  const row = isBuilding(element) && rows.find(({ id }) => id === element.row);
+  return row ? { row, house: element } : null;
+}
 
 /** Builds a row anew: what is kept of it stays, the rest is laid by its rule. */
 function rebuild(row: Row, elements: Scene["elements"]): Scene["elements"] {

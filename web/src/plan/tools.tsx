@@ -1,7 +1,7 @@
 import { Frame, LandPlot, MousePointer2, Rows3 } from "lucide-react";
 import type { ReactNode } from "react";
 import type { Vec2 } from "@zanvo/core/geometry";
-import { VIEWS, viewOfElement, type ElementTool, type Gesture } from "../elements";
+import { VIEWS, type ElementTool, type Gesture } from "../elements";
 import { addLot, addRow } from "./rows";
 import { addYard } from "./yards";
 
@@ -60,13 +60,9 @@ const RULES: readonly RuleTool[] = [
   },
 ];
 
-/** The tools of the plan, in their order: rows stand beside the buildings that they lay. */
-export const TOOLS: readonly PlanTool[] = [
-  CHOOSE,
-  ...viewOfElement({ kind: "building" }).tools,
-  ...RULES,
-  ...VIEWS.filter(({ kind }) => kind !== "building").flatMap(({ tools }) => tools),
-];
+const [first, ...rest] = VIEWS.filter(({ tools }) => tools.length > 0);
+/** The tools of the plan, in their order: rows stand beside the masses, which come first, and which they lay. */
+export const TOOLS: readonly PlanTool[] = [CHOOSE, ...first.tools, ...RULES, ...rest.flatMap(({ tools }) => tools)];
 
 /** Whether a tool is pressed place by place, and not drawn in one go. */
 export const isPressed = ({ gesture }: { readonly gesture: Gesture | "choose" }): boolean =>

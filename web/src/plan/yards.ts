@@ -1,12 +1,20 @@
 import type { Vec2 } from "@zanvo/core/geometry";
 import { toldBy } from "@zanvo/core/problem";
-import { asBuilding, requireValid, standsAt, type Block, type Building, type Element } from "@zanvo/core/world";
+import {
+  asBuilding,
+  isBlock,
+  isBuilding,
+  requireValid,
+  standsAt,
+  type Block,
+  type Building,
+  type Element,
+} from "@zanvo/core/world";
 import { choose, edit, useDocument } from "../document";
 import { replaceElement } from "../document/elements";
 import { say } from "../ui";
 
-const isMass = (element: Element): element is Block | Building =>
-  element.kind === "block" || element.kind === "building";
+const isMass = (element: Element): element is Block | Building => isBlock(element) || isBuilding(element);
 
 /** Opens a courtyard in the building that stands at all of its corners; what cannot be is told. */
 export function addYard(corners: readonly Vec2[]): void {

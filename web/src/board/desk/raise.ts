@@ -3,7 +3,7 @@ import { measureAlong, paperLength, type Foot } from "@zanvo/core/construct";
 import { add, headingDirection, scale, type Vec2, type Vec3 } from "@zanvo/core/geometry";
 import type { View } from "@zanvo/core/shot";
 import { handed } from "@zanvo/core/vanishing";
-import type { Block } from "@zanvo/core/world";
+import { newBlock, type Block } from "@zanvo/core/world";
 
 /** The three measures a building takes, in the order in which a hand draws them. */
 export const STEPS = ["height", "left", "right"] as const;
@@ -66,14 +66,13 @@ export function advance(raising: Raising): Raising | Omit<Block, "id" | "name"> 
     left,
     measures,
   } = raising;
-  return {
-    kind: "block",
+  return newBlock({
     origin: { x: at[0], y: at[1], z: at[2] },
     heading: left,
     length: measures.left,
     width: measures.right,
     height: measures.height,
-  };
+  });
 }
 
 /** The edges of what stands so far, as world segments. */

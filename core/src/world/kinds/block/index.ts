@@ -5,6 +5,14 @@ import { BlockSchema, type Block } from "./schema";
 export * from "./build";
 export type { Block } from "./schema";
 
+/** A block, from its measures. */
+export const newBlock = <T extends Omit<Block, "kind" | "id" | "name">>(of: T): T & Pick<Block, "kind"> => ({
+  ...of,
+  kind: "block",
+});
+
+export const isBlock = (element: { readonly kind: string }): element is Block => element.kind === "block";
+
 const CORNERS = [
   [0, 0],
   [0, 1],

@@ -1,6 +1,6 @@
 import type { Vec2 } from "../../../geometry";
 import { metres, metresBetween, sentence } from "../../../units";
-import { heightTags } from "../block";
+import { boxOutline, heightTags, type Block } from "../block";
 import { elementKind, onFootprint, type Feature } from "../kind";
 import { measureIn } from "../tags";
 import { cornersOf, yardsOf } from "../../outline";
@@ -57,6 +57,29 @@ function placedIn(element: Building, place: number, at: Vec2): Building {
       first += ring.length;
       return own >= 0 && own < ring.length ? onFootprint.placed({ footprint: ring }, own, at).footprint : ring;
     }),
+  };
+}
+
+/** A building, from its measures. */
+export const newBuilding = (of: Omit<Building, "kind">): Building => ({ ...of, kind: "building" });
+
+export const isBuilding = (element: { readonly kind: string }): element is Building => element.kind === "building";
+
+/** The building that a block is, to be given a roof or another footprint. */
+export function asBuilding(element: Block | Building): Building {
+  if (isBuilding(element)) return element;
+  const { id, name, height, origin, hidden, locked, group } = element;
+  return {
+    id,
+    kind: "building",
+    name,
+    footprint: boxOutline(element).map(([x, y]) => ({ x, y })),
+    base: origin.z,
+    height,
+    roof: { kind: "flat" },
+    ...(hidden && { hidden }),
+    ...(locked && { locked }),
+    ...(group !== undefined && { group }),
   };
 }
 
