@@ -5,15 +5,14 @@ import type { Scene } from "../scene";
 export type Ground = NonNullable<Scene["ground"]>;
 
 /**
- * The Earth's ellipsoid, WGS 84 (EPSG 7030 (from memory)): its longer half axis, m, and the square of its
- * eccentricity.
+ * The Earth's ellipsoid, WGS 84 (EPSG 7030): its longer half axis, m, and the square of its eccentricity.
  */
 const A = 6_378_137;
 const E2 = 0.00669437999014;
 
 /**
  * Metres for a degree of longitude and of latitude at a latitude: the ellipsoid's two radii of curvature there
- * (Snyder, USGS PP 1395, 1987, ch. 4 (from memory)).
+ * (Snyder, USGS PP 1395, 1987, ch. 4 (from memory); checked against proj4).
  */
 function perDegree(latitude: number): readonly [number, number] {
   const phi = radians(latitude);

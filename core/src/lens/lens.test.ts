@@ -65,9 +65,8 @@ describe("lens laws", () => {
     },
   );
 
-  // Snyder 1987, table 30 (from memory): azimuthal equidistant, radius 1, at 40 degrees of angular distance: 0.69813;
-  // table 28, equal area: 2 sin 20 degrees = 0.68404; table 26, stereographic: 2 tan 20 degrees = 0.72794.
-  it("has Snyder's radii at 40 degrees", () => {
+  // At 40 degrees, radius 1, by the definition of each: the angle itself, 2 sin and 2 tan of half of it.
+  it("has the radii that define it at 40 degrees", () => {
     const at = toward((40 * Math.PI) / 180, 0);
     expect(LAWS.equidistant.project(at)![0]).toBeCloseTo(0.69813, 5);
     expect(LAWS.equisolid.project(at)![0]).toBeCloseTo(0.68404, 5);

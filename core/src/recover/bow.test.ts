@@ -3,8 +3,8 @@ import fc from "fast-check";
 import { distance2, type Vec2 } from "../geometry";
 import { recoverBow, resample, applyHomography, undistorted, undistorting, type Pixels } from ".";
 import { bowedAt, undistortedAt, undistortedPlace, type Bow } from "./bow";
-import { cvLoaded } from "./opencv";
-import { gauss } from "./simulated";
+import { cvLoaded } from "../../testing/opencv";
+import { gauss } from "../../testing/simulated";
 
 const SIZE = { width: 3000, height: 2000 };
 const bowOf = (k1: number, k2 = 0): Bow => ({ centre: [1500, 1000], size: Math.hypot(3000, 2000) / 2, k1, k2 });

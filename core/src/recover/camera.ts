@@ -3,7 +3,7 @@ import type { Norm } from "./segments";
 
 export type Axes = readonly [Vec3, Vec3, Vec3];
 
-/** A direction rotated by a rotation vector, radians: Rodrigues' formula (from memory). */
+/** A direction rotated by a rotation vector, radians: Rodrigues' formula. */
 export function rotated(v: Vec3, [rx, ry, rz]: readonly number[]): Vec3 {
   const angle = Math.hypot(rx, ry, rz);
   if (angle < 1e-15) return v;

@@ -4,8 +4,8 @@ import cv from "@techstark/opencv-js";
 import sharp from "sharp";
 import { distance2, type Vec2 } from "../geometry";
 import { detect, familiesOf, greyOf, groupEdges, recoverView, settle, type Detected, type Grey, type Grouped } from ".";
-import { cvLoaded } from "./opencv";
-import { gauss } from "./simulated";
+import { cvLoaded } from "../../testing/opencv";
+import { gauss } from "../../testing/simulated";
 
 /** A dark polygon on light ground, drawn with the share of each px that it covers (8 x 8 places a px), with grain. */
 function polygon(corners: readonly Vec2[], width: number, height: number, grain = 4): Grey {
@@ -85,14 +85,18 @@ describe("edges found in a picture", () => {
     },
   );
 
-  it("come from colours by their brightness", () => {
-    expect([
-      ...greyOf({
-        width: 3,
-        height: 1,
-        data: Uint8ClampedArray.from([255, 255, 255, 255, 0, 0, 0, 255, 255, 0, 0, 255]),
-      }).data,
-    ]).toEqual([255, 0, 76]);
+  it("come from colours by their brightness, as OpenCV's cvtColor has it, to the nearest step", async () => {
+    await cvLoaded();
+    const [width, height] = [64, 64];
+    const data = new Uint8ClampedArray(4 * width * height);
+    const noise = gauss(5);
+    for (let i = 0; i < data.length; i++) data[i] = i % 4 === 3 ? 255 : 128 + 80 * noise();
+    const [colours, expected] = [cv.matFromArray(height, width, cv.CV_8UC4, [...data]), new cv.Mat()];
+    cv.cvtColor(colours, expected, cv.COLOR_RGBA2GRAY);
+    const found = greyOf({ width, height, data }).data;
+    const off = found.map((grey, i) => Math.abs(grey - expected.data[i]));
+    expect(Math.max(...off)).toBeLessThanOrEqual(1);
+    for (const mat of [colours, expected]) mat.delete();
   });
 });
 

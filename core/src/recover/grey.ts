@@ -7,7 +7,7 @@ export interface Grey {
   readonly data: Uint8Array;
 }
 
-/** The brightness of coloured px: Rec. 601's weights (from memory), in 256ths. */
+/** The brightness of coloured px: the weights of Rec. 601, in 256ths. */
 export function greyOf({ width, height, data }: Pixels, out = new Uint8Array(width * height), at = 0): Grey {
   for (let i = 0, o = at; i < 4 * width * height; i += 4)
     out[o++] = (77 * data[i] + 150 * data[i + 1] + 29 * data[i + 2]) >> 8;

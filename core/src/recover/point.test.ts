@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { distance2, type Vec2 } from "../geometry";
 import { NoAnswer } from "../problem";
 import { between } from "../../testing";
-import { gauss } from "./simulated";
+import { gauss } from "../../testing/simulated";
 import { ellipseOf, normOf, recoverPoint, type Segment } from ".";
 
 const picture = normOf({ width: 4000, height: 3000 });

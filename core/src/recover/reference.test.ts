@@ -16,7 +16,7 @@ import {
   straightening,
   viewOfReference,
 } from ".";
-import { tracedEdges, type Camera } from "./simulated";
+import { tracedEdges, type Camera } from "../../testing/simulated";
 
 const SIZE = { width: 4000, height: 3000 };
 const camera = (f: number, gaze: Camera["gaze"]): Camera => ({ f, centre: [2000, 1500], gaze });

@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { headingDirection, type Vec2, type Vec3 } from "../geometry";
 import { between } from "../../testing";
 import { recoverView, type Family } from ".";
-import { gauss, tracedEdges, type Camera } from "./simulated";
+import { gauss, tracedEdges, type Camera } from "../../testing/simulated";
 
 const size = { width: 4000, height: 3000 };
 const camera = (change: Partial<Camera> = {}): Camera => ({

@@ -5,7 +5,7 @@ import { eyeAxes, type Gaze } from "../shot";
 import { between } from "../../testing";
 import { blockCorner, type Block } from "../world";
 import { blocksOf, elevation, measureWall, applyHomography, shareAt, shotFrom } from ".";
-import { tracedEdges } from "./simulated";
+import { tracedEdges } from "../../testing/simulated";
 
 const SIZE = { width: 4000, height: 3000 };
 const F = 3400;

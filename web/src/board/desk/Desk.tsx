@@ -1,8 +1,7 @@
-import type { Element } from "@zanvo/core/world";
-import { useMemo, useRef } from "react";
+import { Suspense, useMemo, useRef } from "react";
 import { Canvas, Layers } from "../../canvas";
 import { useChosen, useDocument, useShot, useView } from "../../document";
-import { viewOfElement } from "../../elements";
+import { lazily } from "../../ui";
 import { ArcHandles } from "./ArcHandles";
 import { useDesk } from "./desk";
 import { DeskNotes } from "./DeskNotes";
@@ -26,6 +25,9 @@ import { useLayers } from "./useLayers";
 import { useMarks } from "./useMarks";
 import { usePictureDrop } from "./usePictureDrop";
 import { useSeen } from "./useSeen";
+
+// Fetched when something is first chosen: it knows every kind of element.
+const ElementHandles = lazily(async () => (await import("./ElementHandles")).ElementHandles);
 
 /** What goes on beyond the sheet is drawn this far around it, mm. */
 const AROUND = { x: -5000, y: -5000, width: 12000, height: 12000 };
@@ -69,12 +71,6 @@ function Marks() {
   );
 }
 
-/** What can be taken hold of of an element, as its kind has it. */
-function ElementHandles({ element }: { readonly element: Element }) {
-  const { Handles: Own } = viewOfElement(element);
-  return Own && <Own element={element} />;
-}
-
 /** What can be taken hold of in a stage. */
 function Handles() {
   const stage = useView((view) => view.stage);
@@ -89,7 +85,11 @@ function Handles() {
       {(stage === "eye-level" || stage === "points") && <HorizonHandles />}
       {setting && <SketchHandles />}
       <PinHandles movable={stage === "eye-level" || setting} />
-      {stage === "masses" && chosen && !chosen.locked && !raising && <ElementHandles element={chosen} />}
+      {stage === "masses" && chosen && !chosen.locked && !raising && (
+        <Suspense fallback={null}>
+          <ElementHandles element={chosen} />
+        </Suspense>
+      )}
       {stage === "points" && <ArcHandles />}
       <SixPoints />
       {(stage === "eye-level" || setting) && <Stretch />}

@@ -1,8 +1,8 @@
-import { add, dot, scale, type Vec2, type Vec3 } from "../geometry";
-import { eyeAxes, type Gaze } from "../shot";
-import type { Segment } from "./segments";
+import { add, dot, scale, type Vec2, type Vec3 } from "../src/geometry";
+import { eyeAxes, type Gaze } from "../src/shot";
+import type { Segment } from "../src/recover";
 
-/** Gaussian numbers from a seed: Box and Muller (from memory) over mulberry32 (public domain, from memory). */
+/** Gaussian numbers from a seed, by the method of Box and Muller, over the generator mulberry32 (from memory). */
 export function gauss(seed: number): () => number {
   let a = seed | 0;
   const even = () => {
