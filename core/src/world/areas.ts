@@ -1,24 +1,56 @@
-import { differenceD, FillRule, type PathD } from "clipper2-ts";
+import {
+  differenceD,
+  EndType,
+  FillRule,
+  inflatePathsD,
+  intersectD,
+  JoinType,
+  unionD,
+  type PathD,
+  type PathsD,
+} from "clipper2-ts";
 import type { Vec2 } from "../geometry";
 import { areaTwice, isWithin } from "./polygon";
 import type { Area } from "./triangles";
 
 /** Decimals of a metre to which areas are worked out: a hundredth of a micrometre. */
 const DECIMALS = 8;
+/** A mitre never reaches farther than this many times the offset. */
+const MITRE = 2;
+
+/** A part of the plan by its rings, m: outer ones counter-clockwise, holes clockwise. */
+export type Region = readonly (readonly Vec2[])[];
 
 const pathOf = (ring: readonly Vec2[]): PathD => ring.map(([x, y]) => ({ x, y }));
+const pathsOf = (region: Region): PathsD => region.map(pathOf);
+const regionOf = (paths: PathsD): Region => paths.map((path) => path.map(({ x, y }): Vec2 => [x, y]));
 
-/**
- * What is left of a polygon where others are taken out of it, however those overlap: areas, and islands within their
- * holes. Counter-clockwise rings in m.
- */
-export function areaWithout(ring: readonly Vec2[], cut: readonly (readonly Vec2[])[]): Area[] {
-  const rings = differenceD([pathOf(ring)], cut.map(pathOf), FillRule.NonZero, DECIMALS).map((path) =>
-    path.map(({ x, y }): Vec2 => [x, y]),
-  );
-  const outers = rings.filter((one) => areaTwice(one) > 0).sort((a, b) => areaTwice(a) - areaTwice(b));
-  const holes = rings.filter((one) => areaTwice(one) < 0);
+/** The plan within so many m of a path, ended square: however sharply it bends, and where it crosses itself. */
+export const alongPath = (path: readonly Vec2[], half: number): Region => {
+  const wide = inflatePathsD([pathOf(path)], half, JoinType.Miter, EndType.Butt, MITRE, DECIMALS);
+  return regionOf(unionD(wide, [], FillRule.NonZero, DECIMALS));
+};
+
+/** Several regions as one. */
+export const together = (regions: readonly Region[]): Region =>
+  regionOf(unionD(regions.flatMap(pathsOf), [], FillRule.NonZero, DECIMALS));
+
+/** A region without another. */
+export const without = (region: Region, cut: Region): Region =>
+  regionOf(differenceD(pathsOf(region), pathsOf(cut), FillRule.NonZero, DECIMALS));
+
+/** Whether two regions share more than their rims. */
+export const overlap = (a: Region, b: Region): boolean =>
+  intersectD(pathsOf(a), pathsOf(b), FillRule.NonZero, DECIMALS).length > 0;
+
+/** The areas of a region, each with its holes, and islands within those. */
+export function areasOf(region: Region): Area[] {
+  const outers = region.filter((one) => areaTwice(one) > 0).sort((a, b) => areaTwice(a) - areaTwice(b));
+  const holes = region.filter((one) => areaTwice(one) < 0);
   // A hole belongs to the smallest area around it.
   const around = holes.map((hole) => outers.findIndex((outer) => isWithin(hole[0], outer)));
   return outers.map((outer, n) => ({ outer, holes: holes.filter((_, i) => around[i] === n) }));
 }
+
+/** What is left of a polygon where others are taken out of it, however those overlap: rings in m. */
+export const areaWithout = (ring: readonly Vec2[], cut: Region): Area[] => areasOf(without([ring], cut));

@@ -1,3 +1,4 @@
+import { buildCuttings, isTangled, meeting } from "./cuttings";
 import type { Detail } from "./details";
 import { groundAround } from "./ground";
 import { kindOf, type Element } from "./kinds";
@@ -9,16 +10,42 @@ export interface Built {
   readonly details: readonly Detail[];
 }
 
-function builtOne(element: Element): Built {
+/** Some elements that are built as one: a single one, or cuttings that join or cross. */
+type Unit = readonly Element[];
+
+const cuttingOf = (element: Element) => (element.hidden ? null : (kindOf(element).cutting?.(element) ?? null));
+
+/** Elements in the units that they are built as; a unit stands where its first element does. */
+function unitsOf(elements: readonly Element[]): readonly Unit[] {
+  const dug = elements.flatMap((element) => {
+    const cutting = cuttingOf(element);
+    return cutting ? [{ element, cutting }] : [];
+  });
+  const joined = meeting(dug).filter((group) => group.length > 1);
+  const unit = new Map(joined.flatMap((group) => group.map(({ element }) => [element, group] as const)));
+  return elements.flatMap((element) => {
+    const group = unit.get(element);
+    return !group ? [[element]] : group[0].element === element ? [group.map((one) => one.element)] : [];
+  });
+}
+
+function builtUnit(unit: Unit): Built {
+  const cuttings = unit.flatMap((element) => cuttingOf(element) ?? []);
+  if (cuttings.length > 1 || cuttings.some(isTangled))
+    return {
+      solids: [...buildCuttings(unit[0].id, cuttings), ...cuttings.flatMap(({ standing }) => standing())],
+      details: [],
+    };
+  const [element] = unit;
   if (element.hidden) return { solids: [], details: [] };
   const kind = kindOf(element);
   const solids = kind.build(element);
   return { solids, details: kind.details?.(element, solids) ?? [] };
 }
 
-/** The solids of elements, in their order; of those that are hidden, none. */
+/** The solids of elements, each by itself, in their order; of those that are hidden, none. */
 export const build = (elements: readonly Element[]): Solid[] =>
-  elements.flatMap((element) => (element.hidden ? [] : kindOf(element).build(element)));
+  elements.flatMap((element) => builtUnit([element]).solids);
 
 /** A world as the eye looks at it: elements as they are built, on the ground that is around what is dug. */
 export const built = (elements: readonly Element[]): Built => buildCache()(elements);
@@ -32,15 +59,15 @@ export function buildCache(): (elements: readonly Element[]) => Built {
   let ground = { as: "", solids: [] as readonly Solid[] };
   return (elements) => {
     const next: typeof kept = new Map();
-    const parts = elements.map((element) => {
-      const as = JSON.stringify(element);
-      const before = kept.get(element.id);
-      const one = before?.as === as ? before : { as, built: builtOne(element) };
-      next.set(element.id, one);
-      return one;
+    const parts = unitsOf(elements).map((unit) => {
+      const as = JSON.stringify(unit);
+      const before = kept.get(unit[0].id);
+      const one = before?.as === as ? before : { as, built: builtUnit(unit) };
+      next.set(unit[0].id, one);
+      return { ...one, dug: kindOf(unit[0]).cutting !== undefined };
     });
     kept = next;
-    const dug = elements.flatMap((element, i) => (kindOf(element).dug ? [parts[i].as] : [])).join();
+    const dug = parts.flatMap((part) => (part.dug ? [part.as] : [])).join();
     if (dug !== ground.as) ground = { as: dug, solids: groundAround(elements) };
     return {
       solids: [...parts.flatMap(({ built: { solids } }) => solids), ...ground.solids],

@@ -1,5 +1,6 @@
 import type { Vec2, Vec3 } from "../geometry";
 import { areaWithout } from "./areas";
+import { takenBy } from "./cuttings";
 import { kindOf, type Element } from "./kinds";
 import type { Solid } from "./solid";
 import { trianglesOf } from "./triangles";
@@ -14,8 +15,8 @@ const BEYOND = 20_000;
  */
 export function groundAround(elements: readonly Element[]): Solid[] {
   const holes = elements.flatMap((element) => {
-    const hole = element.hidden ? null : kindOf(element).dug?.(element);
-    return hole ? [hole] : [];
+    const cutting = element.hidden ? null : kindOf(element).cutting?.(element);
+    return cutting ? takenBy(cutting) : [];
   });
   if (holes.length === 0) return [];
   const all = holes.flat();

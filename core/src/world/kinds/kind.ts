@@ -57,6 +57,21 @@ export interface GeoJsonOf<E> {
   };
 }
 
+/** Water between walls along a path, dug into the ground. */
+export interface Cutting {
+  readonly path: readonly Vec2[];
+  /** Half the width of the water, and the thickness of the walls beside it and at its ends, m. */
+  readonly half: number;
+  readonly wall: number;
+  /** The height of the walls' tops, and of the lowest of it, over the ground, m. */
+  readonly top: number;
+  readonly bottom: number;
+  /** Level water, from where to where along the path, and how deep it lies under the ground, m. */
+  readonly reaches: readonly { readonly from: number; readonly to: number; readonly depth: number }[];
+  /** What stands in it, however it meets others. */
+  readonly standing: () => Solid[];
+}
+
 /** All that is known of a kind of element. */
 export interface ElementKind<E extends ElementBase = ElementBase> {
   readonly kind: E["kind"];
@@ -93,8 +108,8 @@ export interface ElementKind<E extends ElementBase = ElementBase> {
   alone?(element: E): E;
   /** How many steps it has: a scene has only so many. */
   steps?(element: E): number;
-  /** The ground that it is dug into, as a ring on the plan, where it is dug. */
-  dug?(element: E): readonly Vec2[] | null;
+  /** The cutting that it is dug into the ground as; null where it cannot be. */
+  cutting?(element: E): Cutting | null;
   /** Passages so high, m, let an eye stand within its outline. */
   open?(element: E): number;
 }

@@ -1,7 +1,6 @@
 import { distance2, radians, type Vec2 } from "../../../geometry";
 import { lengthOf, pathOf, placeAlong, ribbon, stretch } from "../../path";
-import { crossingOf } from "../../polygon";
-import type { ElementError } from "../kind";
+import type { Cutting, ElementError } from "../kind";
 import type { Canal } from "./schema";
 import { loft } from "../../shapes";
 import type { Solid } from "../../solid";
@@ -35,8 +34,6 @@ const locksOf = ({ locks = [] }: Canal) => [...locks].sort((a, b) => a.at - b.at
 export function validateCanal(canal: Canal): ElementError | null {
   const path = pathOf(canal);
   if (path.length < 2) return { field: "path", message: "has no length." };
-  if (crossingOf(canalRibbon(canal)))
-    return { field: "path", message: "bends too sharply for its width, or crosses itself." };
   const length = lengthOf(path);
   let end = 0;
   for (const { at, length: long } of locksOf(canal)) {
@@ -61,14 +58,28 @@ export function reachesOf(
   return ends.map(({ at, depth }, i) => ({ from: at, to: ends[i + 1]?.at ?? length, depth }));
 }
 
-/** The solids of a canal: its water, the walls along it and at both ends, and the gates of its locks. */
-export function buildCanal(canal: Canal): Solid[] {
-  if (validateCanal(canal)) return [];
+/** The cutting that a canal is dug as, with the gates of its locks in it; null where it cannot be dug. */
+export function cuttingOf(canal: Canal): Cutting | null {
+  if (validateCanal(canal)) return null;
   const { id, width, quay, coping } = canal;
   const path = pathOf(canal);
   const half = width / 2;
   const reaches = reachesOf(canal);
   const bottom = -Math.max(...reaches.map(({ depth }) => depth)) - UNDER;
+  const standing = () =>
+    locksOf(canal).flatMap(({ at, length: long }) => [
+      ...gateAt(id, path, at, half, bottom, coping),
+      ...gateAt(id, path, at + long, half, bottom, coping),
+    ]);
+  return { path, half, wall: quay, top: coping, bottom, reaches, standing };
+}
+
+/** The solids of a canal by itself: its water, the walls along it and at both ends, and the gates of its locks. */
+export function buildCanal(canal: Canal): Solid[] {
+  const cutting = cuttingOf(canal);
+  if (!cutting) return [];
+  const { path, half, reaches, bottom, standing } = cutting;
+  const { id, quay, coping } = canal;
   const raised = (ring: readonly Vec2[], from: number, to: number) =>
     loft(
       id,
@@ -96,11 +107,7 @@ export function buildCanal(canal: Canal): Solid[] {
     );
     return raised(ribbon(part, half, -half), bottom, -depth);
   });
-  const gates = locksOf(canal).flatMap(({ at, length: long }) => [
-    ...gateAt(id, path, at, half, bottom, coping),
-    ...gateAt(id, path, at + long, half, bottom, coping),
-  ]);
-  return [...walls, ...ends, ...water, ...gates];
+  return [...walls, ...ends, ...water, ...standing()];
 }
 
 /** A pair of mitre gates across a canal, each with its beam over the quay. */

@@ -1,6 +1,6 @@
 import { elementKind, onPath } from "../kind";
 import { measureIn } from "../tags";
-import { buildCanal, validateCanal, canalRibbon, DEFAULT_CANAL } from "./build";
+import { buildCanal, canalRibbon, cuttingOf, DEFAULT_CANAL, validateCanal } from "./build";
 import { CanalSchema, type Canal } from "./schema";
 export * from "./build";
 export type { Canal } from "./schema";
@@ -26,5 +26,5 @@ export const canal = elementKind<Canal>(CanalSchema, {
       },
     },
   },
-  dug: (element) => (validateCanal(element) ? null : canalRibbon(element)),
+  cutting: cuttingOf,
 });

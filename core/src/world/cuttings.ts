@@ -1,0 +1,80 @@
+import { alongPath, areasOf, overlap, together, without, type Region } from "./areas";
+import type { Cutting } from "./kinds/kind";
+import { lengthOf, ribbon, stretch } from "./path";
+import { crossingOf } from "./polygon";
+import { prism } from "./shapes";
+import type { Solid } from "./solid";
+
+/** Ends of a cutting are closed by walls as thick as those beside it, but not longer than this share of it. */
+const END = 1 / 4;
+/** Levels of water that differ by less are one, m. */
+const LEVEL = 1e-6;
+
+/** The ribbon of the ground that a cutting takes, as long as it does not cross itself. */
+const ribbonOf = ({ path, half, wall }: Cutting) => ribbon(path, half + wall, -half - wall);
+
+/** Whether a cutting bends so sharply for its width that its sides cross, or crosses itself. */
+export const isTangled = (cutting: Cutting): boolean => crossingOf(ribbonOf(cutting)) !== null;
+
+/** The part of the plan that a cutting takes. */
+export const takenBy = (cutting: Cutting): Region =>
+  isTangled(cutting) ? alongPath(cutting.path, cutting.half + cutting.wall) : [ribbonOf(cutting)];
+
+/** Cuttings in groups of those that join or cross, in their order. */
+export function meeting<T extends { readonly cutting: Cutting }>(all: readonly T[]): readonly (readonly T[])[] {
+  const regions = all.map(({ cutting }) => takenBy(cutting));
+  const group = all.map((_, i) => i);
+  all.forEach((_, i) => {
+    for (let k = 0; k < i; k++) {
+      if (group[k] === group[i] || !overlap(regions[k], regions[i])) continue;
+      const [to, from] = [Math.min(group[k], group[i]), Math.max(group[k], group[i])];
+      group.forEach((one, at) => {
+        if (one === from) group[at] = to;
+      });
+    }
+  });
+  return [...new Set(group)].map((first) => all.filter((_, i) => group[i] === first));
+}
+
+/** The water of some cuttings by how deep it lies under the ground, the highest first. */
+function waters(cuttings: readonly Cutting[]): readonly { readonly depth: number; readonly region: Region }[] {
+  const reaches = cuttings.flatMap(({ path, half, wall, reaches: own }) => {
+    const length = lengthOf(path);
+    const end = Math.min(wall, length * END);
+    return own.map(({ from, to, depth }) => ({
+      depth,
+      region: alongPath(stretch(path, Math.max(from, end), Math.min(to, length - end)), half),
+    }));
+  });
+  const depths = reaches.map(({ depth }) => depth).sort((a, b) => a - b);
+  const levels = depths.filter((depth, i) => i === 0 || depth - depths[i - 1] > LEVEL);
+  let above: Region = [];
+  return levels.map((depth) => {
+    const own = together(reaches.filter((one) => Math.abs(one.depth - depth) <= LEVEL).map(({ region }) => region));
+    const region = without(own, above);
+    above = together([above, own]);
+    return { depth, region };
+  });
+}
+
+/**
+ * Cuttings that join or cross as one: water on a level with the water of the others, walls around all of it, and none
+ * within.
+ * @param id of whom the solids are
+ */
+export function buildCuttings(id: string, cuttings: readonly Cutting[]): Solid[] {
+  const bottom = Math.min(...cuttings.map((one) => one.bottom));
+  const top = Math.max(...cuttings.map((one) => one.top));
+  const levels = waters(cuttings);
+  const walls = without(together(cuttings.map(takenBy)), together(levels.map(({ region }) => region)));
+  const solids = (region: Region, to: number) =>
+    areasOf(region).map(({ outer, holes }) =>
+      prism(
+        id,
+        outer,
+        holes.map((hole) => [...hole].reverse()),
+        [bottom, to],
+      ),
+    );
+  return [...solids(walls, top), ...levels.flatMap(({ depth, region }) => solids(region, -depth))];
+}
