@@ -130,7 +130,9 @@ async function timedPin(page: Page, what: string): Promise<void> {
 /** Dragging a pin on the real board. */
 export const dragging = (what: string, scene: Scene): Promise<void> => onBoard(scene, (page) => timedPin(page, what));
 
-/** Dragging in the demo's whole quarter: a pin, a building in the picture, and one and the eye on the plan beside it. */
+/**
+ * Dragging in the demo's whole quarter: a pin, a building in the picture, and one and the eye on the plan beside it.
+ */
 export const draggingQuarter = (scene: Scene): Promise<void> =>
   onBoard(scene, async (page) => {
     await timedPin(page, "the whole quarter");

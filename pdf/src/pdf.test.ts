@@ -215,6 +215,6 @@ describe("the set-up sheet as PDF", () => {
     // What the typefaces do not have is marked as missing and not left out.
     expect(text).toContain("Łódka přístav ?");
     expect(text).toContain("tape 243 mm of paper to the left");
-    expect(text).toMatch(/\n +19 +6\.0 +– +40\.55°/);
+    expect(text).toMatch(/\n +19 +6\.0 +T 7\.0 +40\.55°/);
   });
 });

@@ -106,7 +106,8 @@ function scaledSetUp({ skip, paragraph }: Columns, { factor, sheet, named }: Set
   skip(2);
   paragraph(`Scaled set-up, 1 : ${factor}`, 10, { face: "bold" });
   paragraph(
-    sentence`On one sheet of the same size: the sheet’s corner ${mm(sheet.x)} from the left and ${mm(sheet.y)} from the top, ${sizeInMm(sheet.width, sheet.height)}.`,
+    sentence`On one sheet of the same size: the sheet’s corner ${mm(sheet.x)} from the left and ${mm(sheet.y)} from
+      the top, ${sizeInMm(sheet.width, sheet.height)}.`,
     8.5,
   );
   for (const { name, x, y } of named) paragraph(sentence`${name}: ${mm(x)} from the left, ${mm(y)} from the top`, 8.5);

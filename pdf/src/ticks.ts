@@ -1,5 +1,5 @@
-import { degree } from "@zanvo/core/slip";
-import { inInches, inSystem, mm, sentence, type System } from "@zanvo/core/units";
+import { tickNotes, tickTable } from "@zanvo/core/slip";
+import { inSystem, type System } from "@zanvo/core/units";
 import type { OffPageAids, Pin } from "@zanvo/core/vanishing";
 import { BOTTOM, line, PAGE, QUIET } from "./a4";
 import { addPage, type Doc } from "./page";
@@ -24,50 +24,39 @@ const cells = (
 /** One column of ticks after another, as many side by side as fit; goes on to further pages. */
 function columnsOfTicks(doc: Doc) {
   let [x, y] = [PAGE.width, BOTTOM];
-  const begin = (title: string, side: string) => {
+  const begin = (title: string, heads: readonly string[]) => {
     if (x + TABLE > PAGE.width - PAGE.margin + 1) {
       addPage(doc, PAGE.width, PAGE.height);
       x = PAGE.margin;
     }
     y = write(doc, title, x, PAGE.margin, { face: "bold", size: 8.5, width: TABLE - 3 });
-    cells(doc, ["tick", side, "opposite", "tilt"], x, y + 1, { size: 7 });
+    cells(doc, heads, x, y + 1, { size: 7 });
     y += 5;
     line(doc, x, y - 0.6, x + TABLE - 3, y - 0.6, 0.2, "#26251f");
   };
   const end = () => {
     x += TABLE + 5;
   };
-  const keep = (height: number, name: string, side: string) => {
+  const keep = (height: number, name: string, heads: readonly string[]) => {
     if (y + height <= BOTTOM) return;
     end();
-    begin(`${name}, continued`, side);
+    begin(`${name}, continued`, heads);
   };
   return {
     begin,
     end,
-    row: (texts: readonly string[], name: string, side: string) => {
-      keep(ROW, name, side);
+    row: (texts: readonly string[], name: string, heads: readonly string[]) => {
+      keep(ROW, name, heads);
       cells(doc, texts, x, y, { face: "measures", size: 7.2 });
       y += ROW;
     },
-    note: (text: string, name: string, side: string) => {
+    note: (text: string, name: string, heads: readonly string[]) => {
       const style = { size: 7.5, width: TABLE - 3, colour: QUIET };
-      keep(heightOf(doc, text, style) + 1, name, side);
+      keep(heightOf(doc, text, style) + 1, name, heads);
       y = write(doc, text, x, y + 1, style);
     },
   };
 }
-
-/** How the ticks of a point are used. */
-const notesOn = ({ side, spacing, centrolinead }: OffPageAids, system: System): readonly string[] =>
-  [
-    sentence`Every ${mm(spacing.near)} on the ${side} edge, every ${mm(spacing.far)} on the opposite one, in ${system === "metric" ? "mm" : "inches"} from the top edge. A ruler on equal numbers aims at the point.`,
-    ...(centrolinead
-      ? [
-          sentence`Centrolinead: pegs on the ${side} edge, ${mm(centrolinead.pegs)} above and below the point’s level; legs at ${degree(centrolinead.angle)} to the ruler.`,
-        ]
-      : []),
-  ].map((told) => inSystem(told, system));
 
 /** The ticks and tilts of points off the sheet, in numbers. */
 export function tickTables(
@@ -76,14 +65,11 @@ export function tickTables(
   system: System,
 ): void {
   const columns = columnsOfTicks(doc);
-  const at = (value: number | null) =>
-    value === null ? "–" : system === "metric" ? value.toFixed(1) : inInches(value);
   for (const { pin, aids: one } of aids) {
-    const { name } = pin;
-    columns.begin(`Edge ticks for ${name}`, one.side);
-    for (const { number, near, far, tilt } of one.ticks)
-      columns.row([String(number), at(near), at(far), `${tilt.toFixed(2)}°`], name, one.side);
-    for (const note of notesOn(one, system)) columns.note(note, name, one.side);
+    const { heads, rows } = tickTable(one, system);
+    columns.begin(`Edge ticks for ${pin.name}`, heads);
+    for (const row of rows) columns.row(row, pin.name, heads);
+    for (const note of tickNotes(one, system)) columns.note(inSystem(note, system), pin.name, heads);
     columns.end();
   }
 }

@@ -26,7 +26,8 @@ export const clotting: Check = ({ shot, view, pins }) =>
         at: nearest,
         value: tenth(within),
         unit: "mm",
-        message: sentence`Within ${mm(within)} of this point lines would come nearer than ${mm(room.gap)}; they are thinned there.`,
+        message: sentence`Within ${mm(within)} of this point lines would come nearer than ${mm(room.gap)}; they are
+          thinned there.`,
       },
     ];
   });

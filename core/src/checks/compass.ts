@@ -19,7 +19,8 @@ export const compassOff: Check = ({ shot, view, pins }) =>
           at: foot,
           value: tenth(departure),
           unit: "mm",
-          message: sentence`The compass arc departs from the exact curve by up to ${mm(departure)}. In the stereographic lens arcs are exact.`,
+          message: sentence`The compass arc departs from the exact curve by up to ${mm(departure)}. In the
+            stereographic lens arcs are exact.`,
           fix: {
             label: "Take the stereographic lens",
             shot: {

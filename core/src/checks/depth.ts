@@ -74,7 +74,9 @@ export const lyingDepth: Check = ({ scene, shot, view }) => {
       at,
       value: tenth(off),
       unit: ": 1",
-      message: sentence`The deeper side of ${element.name} is meant ${meant.toFixed(1)} times its other side and reads as ${(meant * off).toFixed(1)} times, since the picture is seen from about ${mm(seenFrom, 0)} and drawn for ${mm(view.distance, 0)}.`,
+      message: sentence`The deeper side of ${element.name} is meant ${meant.toFixed(1)} times its other side and reads
+        as ${(meant * off).toFixed(1)} times, since the picture is seen from about ${mm(seenFrom, 0)} and drawn for
+        ${mm(view.distance, 0)}.`,
       fix: { label: sentence`Picture distance ${mm(seenFrom)}`, shot: atDistance(shot, seenFrom) },
     },
   ];

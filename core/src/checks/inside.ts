@@ -47,7 +47,8 @@ export const insideThing: Check = ({ scene, shot }) => {
       at: null,
       value: tenth(far),
       unit: "m",
-      message: sentence`The eye stands inside ${element.name}: its walls from within are all that is seen. Out of it is ${metres(far, 1)} away.`,
+      message: sentence`The eye stands inside ${element.name}: its walls from within are all that is seen. Out of it
+        is ${metres(far, 1)} away.`,
       fix: {
         label: sentence`Put the eye ${metres(far, 1)} farther, before its wall`,
         shot: { ...shot, eye: { ...shot.eye, x: ox, y: oy } },

@@ -18,7 +18,8 @@ export const outOfReach: Check = ({ shot, view, pins }) =>
         at,
         value: tenth(offSheet.distance / 1000),
         unit: "m",
-        message: sentence`This point stands ${shortMetres(offSheet.distance / 1000)} beyond the sheet, farther than a ruler reaches.`,
+        message: sentence`This point stands ${shortMetres(offSheet.distance / 1000)} beyond the sheet, farther than a
+          ruler reaches.`,
         fix:
           k > 0 ? { label: "Bring the points closer", shot: atDistance(shot, view.distance * k * 0.999) } : undefined,
       },

@@ -20,7 +20,8 @@ export const contradicting: Check = ({ shot }) => {
           at: [x, y],
           value: tenth(disagreement),
           unit: "°",
-          message: sentence`The lower edge is ${tenth(disagreement)}° off what the upper one asks for: they meet the eye’s level ${mm(Math.abs(each[0] - each[1]))} apart. Sight both again, or trust the upper one.`,
+          message: sentence`The lower edge is ${tenth(disagreement)}° off what the upper one asks for: they meet the
+            eye’s level ${mm(Math.abs(each[0] - each[1]))} apart. Sight both again, or trust the upper one.`,
           fix: { label: "Trust the upper edge", shot: { ...shot, sightings: { ...sightings, [side]: upper } } },
         },
       ];

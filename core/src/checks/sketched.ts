@@ -20,7 +20,8 @@ export const offHorizon: Check = ({ shot }) => {
       at: [sketch.right.x, sketch.right.y],
       value: tenth(Math.abs(off)),
       unit: "mm",
-      message: sentence`The right point lies ${mm(Math.abs(off))} ${off > 0 ? "below" : "above"} the level of the left one. Both stand on one horizon, or the whole picture leans.`,
+      message: sentence`The right point lies ${mm(Math.abs(off))} ${off > 0 ? "below" : "above"} the level of the left
+        one. Both stand on one horizon, or the whole picture leans.`,
       fix: { label: "Bring both to one level", shot: { ...shot, sketch: levelledSketch(sketch, shot) } },
     },
   ];
@@ -45,7 +46,8 @@ export const impossibleTriangle: Check = ({ shot }) => {
       message:
         far === null
           ? why
-          : sentence`The triangle of the three points is not acute: no eye sees them at right angles. The nearest third point that works is ${mm(far)} away.`,
+          : sentence`The triangle of the three points is not acute: no eye sees them at right angles. The nearest
+            third point that works is ${mm(far)} away.`,
       fix: near
         ? {
             label: "Take the nearest that works",

@@ -264,8 +264,10 @@ export function tangents(scene: Scene, shot: Shot): Finding[] {
         unit: "mm",
         message:
           kind === "corner"
-            ? sentence`A corner of ${one} just touches the outline of ${other}, ${mm(off)} from it: they seem to lie in one plane. Let one overlap the other, or stand clear.`
-            : sentence`The outlines of ${one} and ${other} run together, ${mm(off)} apart: they seem to lie in one plane.`,
+            ? sentence`A corner of ${one} just touches the outline of ${other}, ${mm(off)} from it: they seem to lie
+              in one plane. Let one overlap the other, or stand clear.`
+            : sentence`The outlines of ${one} and ${other} run together, ${mm(off)} apart: they seem to lie in one
+              plane.`,
       };
     });
 }

@@ -30,7 +30,8 @@ export const missingThird: Check = ({ shot, view }): Finding[] => {
       at: [x, level],
       value: tenth(off),
       unit: "mm",
-      message: sentence`The horizon lies ${mm(off)} ${level < frame.y ? "above" : "below"} the panel, yet uprights are drawn parallel: we look ${level < frame.y ? "down on" : "up at"} things that do not lean.`,
+      message: sentence`The horizon lies ${mm(off)} ${level < frame.y ? "above" : "below"} the panel, yet uprights are
+        drawn parallel: we look ${level < frame.y ? "down on" : "up at"} things that do not lean.`,
       fix: fixed(),
     },
   ];

@@ -20,7 +20,8 @@ export const tilted: Check = ({ shot, view }) => {
       at: [shot.sheet.width, right],
       value: tenth(rise),
       unit: "mm",
-      message: sentence`The horizon is not level: it lies ${mm(rise)} ${right < left ? "higher" : "lower"} at the right edge than at the left.`,
+      message: sentence`The horizon is not level: it lies ${mm(rise)} ${right < left ? "higher" : "lower"} at the
+        right edge than at the left.`,
       fix: { label: "Level it", shot: { ...shot, gaze: { ...shot.gaze, roll: 0 } } },
     },
   ];

@@ -87,7 +87,8 @@ function offTheirPoint({ reference, mmPerPx, points }: Look): Misdrawn[] {
             at: middleOf(edge),
             value: tenth(off),
             unit: "mm",
-            message: sentence`${name(set, k)} misses its point: each end is ${mm(off)} off, it is turned by ${turn.toFixed(2)}°.`,
+            message: sentence`${name(set, k)} misses its point: each end is ${mm(off)} off, it is turned by
+              ${turn.toFixed(2)}°.`,
             fix: { line: turnedTo(edge, way), set: set.id, edge: k },
           },
         ];
@@ -143,7 +144,8 @@ function horizons({ reference, mmPerPx, points }: Look): Misdrawn[] {
             at,
             value: tenth(Math.abs(px) * mmPerPx),
             unit: "mm",
-            message: sentence`${set.name}'s point lies ${mm(Math.abs(px) * mmPerPx)} ${px > 0 ? "below" : "above"} ${what}. All level points stand on one horizon, or the picture leans.`,
+            message: sentence`${set.name}'s point lies ${mm(Math.abs(px) * mmPerPx)} ${px > 0 ? "below" : "above"}
+              ${what}. All level points stand on one horizon, or the picture leans.`,
           },
         ];
   if (drawn) {
@@ -170,7 +172,9 @@ function horizons({ reference, mmPerPx, points }: Look): Misdrawn[] {
             at: second.at,
             value: Number(tilt.toFixed(2)),
             unit: "°",
-            message: sentence`The line through ${first.set.name}'s and ${second.set.name}'s points is not level: ${second.set.name}'s lies ${mm(Math.abs(rise))} ${rise > 0 ? "lower" : "higher"}, a tilt of ${tilt.toFixed(2)}°.`,
+            message: sentence`The line through ${first.set.name}'s and ${second.set.name}'s points is not level:
+              ${second.set.name}'s lies ${mm(Math.abs(rise))} ${rise > 0 ? "lower" : "higher"}, a tilt of
+              ${tilt.toFixed(2)}°.`,
           },
         ];
   return [
@@ -264,7 +268,8 @@ function offPlumb({ reference, mmPerPx, plumb }: Look, closed: readonly Corner[]
           at: q.at,
           value: tenth(Math.abs(off) * mmPerPx),
           unit: "mm",
-          message: sentence`The corner of ${q.where} stands ${mm(Math.abs(off) * mmPerPx)} beside the one below it, of ${p.where}.`,
+          message: sentence`The corner of ${q.where} stands ${mm(Math.abs(off) * mmPerPx)} beside the one below it, of
+            ${p.where}.`,
           fix: { line: [p.at, [p.at[0] + (way[0] / way[1]) * (q.at[1] - p.at[1]), q.at[1]]] },
         },
       ];

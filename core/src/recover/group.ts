@@ -43,7 +43,9 @@ const SQUARE = 0.12;
 
 const length = (lines: Lines, i: number): number => 2 * halfLength(lines, i);
 
-/** How well an edge agrees with a point, 0 to 1: by its residuals, and not at all where the point would lie within it. */
+/**
+ * How well an edge agrees with a point, 0 to 1: by its residuals, and not at all where the point would lie within it.
+ */
 function agrees(lines: Lines, i: number, v: Vec3): number {
   const off = Math.abs(residual(lines, i, v));
   if (off > 2 * MISS || off > Math.SQRT2 * halfLength(lines, i) * TURN) return 0;

@@ -161,7 +161,9 @@ interface Model extends Spanned {
   };
 }
 
-/** Parameters: rotation, then log f and the centre where they are fitted, then the turn of each further level family. */
+/**
+ * Parameters: rotation, then log f and the centre where they are fitted, then the turn of each further level family.
+ */
 function modelOf({ points, given, known }: InNorm, found: Spanned, told: number | null): Model {
   const { spans, fixed, levels, plumb, up, free } = found;
   const f0 = known ?? told ?? SOME_F;

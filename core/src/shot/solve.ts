@@ -56,7 +56,8 @@ export function onLevel([v1, v2]: readonly Vec2[], horizonY: number): void {
     const off = pin[1] - horizonY;
     if (Math.abs(off) > 0.01)
       throw new NoAnswer(
-        sentence`Point ${i + 1} lies ${mm(Math.abs(off))} ${off > 0 ? "below" : "above"} the horizon; both must lie on it.`,
+        sentence`Point ${i + 1} lies ${mm(Math.abs(off))} ${off > 0 ? "below" : "above"} the horizon; both must lie on
+          it.`,
       );
   }
 }
@@ -110,12 +111,14 @@ function solveThree(v1: Vec2, v2: Vec2, v3: Vec2, centre?: Vec2): Solved {
   if (!(square > MIN_SEPARATION)) {
     const near = nearestAcute(v1, v2, v3);
     throw new NoAnswer(
-      sentence`The triangle of the three points is not acute, so no eye sees them at right angles. The nearest third point that works is ${pair(near)}, ${mm(distance2(near, v3))} away.`,
+      sentence`The triangle of the three points is not acute, so no eye sees them at right angles. The nearest third
+        point that works is ${pair(near)}, ${mm(distance2(near, v3))} away.`,
     );
   }
   if (centre && distance2(c, centre) > 0.01) {
     throw new NoAnswer(
-      sentence`Three points fix the centre of vision at ${pair(c)}; the one given is ${mm(distance2(c, centre))} away. Leave it out.`,
+      sentence`Three points fix the centre of vision at ${pair(c)}; the one given is ${mm(distance2(c, centre))} away.
+        Leave it out.`,
     );
   }
   return solved(v1, v2, c, Math.sqrt(square));

@@ -112,7 +112,8 @@ export function solvePinsThrough(law: LawId, pins: readonly Vec2[], centre?: Vec
       if (!pins.every((pin) => shows(law, pin, [x, y], distance))) continue;
       if (centre && Math.hypot(x - centre[0], y - centre[1]) > 0.01)
         throw new NoAnswer(
-          sentence`Three points fix the centre of vision at (${x.toFixed(1)}, ${y.toFixed(1)}); the one given is ${mm(distance2([x, y], centre))} away. Leave it out.`,
+          sentence`Three points fix the centre of vision at (${x.toFixed(1)}, ${y.toFixed(1)}); the one given is
+            ${mm(distance2([x, y], centre))} away. Leave it out.`,
         );
       return seen([x, y], distance);
     }

@@ -1,2 +1,3 @@
 export * from "./slip";
 export * from "./steps";
+export * from "./ticks";

@@ -63,7 +63,12 @@ function horizonRows(shot: Shot): SlipRow[] {
   const row = (id: string, label: string, y: number): SlipRow => ({
     id,
     label,
-    value: sentence`${mm(y)} from top, ${mm(shot.sheet.height - y)} from bottom`,
+    value:
+      y < 0
+        ? sentence`${mm(-y)} above the sheet`
+        : y > shot.sheet.height
+          ? sentence`${mm(y - shot.sheet.height)} below the sheet`
+          : sentence`${mm(y)} from top, ${mm(shot.sheet.height - y)} from bottom`,
   });
   return [row("horizon-left", "Horizon, left edge", left), row("horizon-right", "Horizon, right edge", right)];
 }

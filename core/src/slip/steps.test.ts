@@ -1,7 +1,7 @@
 import { newScene } from "../scene";
 import { shotWith } from "../../testing";
-import { inMetric } from "../units";
-import { setUpOf, slipText } from ".";
+import { inMetric, inSystem } from "../units";
+import { setUpOf, slipText, tickNotes, tickTable } from ".";
 
 const scene = newScene("Quay");
 
@@ -28,12 +28,41 @@ describe("the set-up sheet", () => {
     expect(inMetric(setUpOf(scene, shotWith({ gaze: { roll: 10 } })).steps[5])).toMatch(/at 80° clockwise from right/);
   });
 
+  it("marks a horizon where it crosses the sheet's edges, and tells none that lies off the sheet", () => {
+    const step = (gaze: object, more = {}) => inMetric(setUpOf(scene, { ...shotWith({ gaze }), ...more }).steps[1]);
+    // Rolled 60 degrees about the middle, the horizon leaves over the top and bottom: 148.5 / tan 60 = 85.7 mm off it.
+    expect(step({ roll: 60 })).toMatch(/^Horizon: mark (295\.7|124\.3) mm from the left on the top edge and/);
+    expect(step({ pitch: 45 })).toMatch(/^Horizon: it passes below the sheet, 151\.5 mm at its left edge/);
+    expect(step({ pitch: -45 })).toMatch(
+      /above the sheet, 151\.5 mm at its left edge.*Tape 172 mm of paper to the top edge/,
+    );
+    for (let pitch = -80; pitch <= 80; pitch += 8)
+      for (let roll = -90; roll < 90; roll += 15) {
+        const measures = [...step({ pitch, roll }).matchAll(/([\d.]+) mm (down|from the left)/g)];
+        for (const [, mm, way] of measures) expect(Number(mm)).toBeLessThanOrEqual(way === "down" ? 297 : 420);
+      }
+  });
+
+  it("has ticks, tilts and a centrolinead for a third point below, and tells what its letters mean", () => {
+    const shot = shotWith({ gaze: { heading: 20, pitch: -25, roll: 0 } });
+    const below = setUpOf(scene, shot).aids.find(({ pin }) => pin.role === "upright")!;
+    expect(below.aids).toMatchObject({ side: "bottom", level: 210, centrolinead: { pegs: 150 } });
+    const { heads, rows } = tickTable(below.aids, "metric");
+    expect(heads).toEqual(["tick", "bottom", "top", "tilt"]);
+    expect(rows.find(([number]) => number === "0")).toEqual(["0", "210.0", "210.0", "0.00°"]);
+    expect(rows.some(([, , far]) => /^[LR] [\d.]+$/.test(far))).toBe(true);
+    const notes = tickNotes(below.aids, "imperial").map((note) => inSystem(note, "imperial"));
+    expect(notes.join(" ")).toMatch(
+      /inches from the left edge.*from upright.*L and R: .*left and right of the point’s plumb/,
+    );
+  });
+
   it("is one plain text with every tick", () => {
     const text = slipText(scene, shotWith(), 20);
     expect(text).toContain("Quay: First shot\n\nSHEET\n");
     // 20 mm on the left edge are 20 * 638.4 / 218.4 = 58.5 mm on the right one.
     expect(text).toContain("Every 20 mm on the left edge, every 58.5 mm on the opposite one");
-    expect(text).toContain("     2   108.5      31.6   10.38");
+    expect(text).toContain("         2     108.5      31.6    10.38°");
     expect(text).toContain("SCALED SET-UP, 1 : 2");
     expect(text).not.toMatch(/NaN|undefined|null/);
   });

@@ -1,6 +1,7 @@
 import {
   byCompass,
   compassArc,
+  crossings,
   footLine,
   heightAt,
   horizon,
@@ -12,6 +13,7 @@ import {
   pinsOf,
   scaledSetUp,
   type CompassArc,
+  type EdgeMark,
   type OffPageAids,
   type OffSheet,
   type Pin,
@@ -22,6 +24,7 @@ import type { Scene, Shot } from "../scene";
 import { viewOf, type View } from "../shot";
 import { inSystem, mm, sentence, sizeInMm, type Sentence, type System, type Told } from "../units";
 import { degree, fromEdge, slipOf } from "./slip";
+import { tickNotes, tickTable } from "./ticks";
 
 /** Paper that is taped on beyond a pin, so that it has something to stand in, mm. */
 const BEYOND = 20;
@@ -49,7 +52,7 @@ export interface SetUp {
   readonly compass: CompassSheet | null;
   /** What to do, in order. */
   readonly steps: readonly Told[];
-  /** Aids for each point beyond the left or right edge. */
+  /** Aids for each point off the sheet. */
   readonly aids: readonly { readonly pin: Pin; readonly aids: OffPageAids }[];
   readonly scaled: ScaledSetUp & {
     readonly named: readonly { readonly name: string; readonly x: number; readonly y: number }[];
@@ -61,6 +64,39 @@ export const CAUTIONS =
   "Pad under the sheet before you press pins or compass points into it, and cap pins that stay on the desk. " +
   "Dimensions are for pictures, not for building.";
 
+/** How a line lies on the sheet, from its slant, degrees. */
+function slanted(angle: number): string {
+  if (Math.abs(angle - 90) < 1e-9) return "upright";
+  return Math.abs(angle) < 1e-9 ? "level" : `at ${degree(angle)} clockwise from right`;
+}
+
+/** How the horizon is laid out: by marks that lie on the sheet, or by how far it passes beside it. */
+function horizonStep(sheet: Shot["sheet"], view: View): Told {
+  if (!view.law.straight) return "The horizon is a curve in this lens: draw it by its compass foot, or trace it.";
+  const line = horizon(view);
+  const [left, right] = [0, sheet.width].map((x) => line && heightAt(line, x));
+  if (left === null || right === null) return "There is no horizon on this sheet: the view looks straight up or down.";
+  const on = (y: number) => y >= 0 && y <= sheet.height;
+  if (on(left) && on(right))
+    return sentence`Horizon: measure down ${mm(left)} at the left edge and ${mm(right)} at the right edge, and join
+      the two marks.`;
+  const marks = crossings({ x: 0, y: 0, ...sheet }, [0, left], [sheet.width, right]);
+  if (marks.length >= 2)
+    return sentence`Horizon: mark ${markTold(marks[0])} and ${markTold(marks[1])}, and join the two marks.`;
+  const above = left < 0;
+  const off = (y: number) => mm(above ? -y : y - sheet.height);
+  const tape = Math.max(above ? -left : left - sheet.height, above ? -right : right - sheet.height) + BEYOND;
+  return sentence`Horizon: it passes ${above ? "above" : "below"} the sheet, ${off(left)} at its left edge and
+    ${off(right)} at its right one. Tape ${mm(Math.ceil(tape))} of paper to the ${above ? "top" : "bottom"} edge
+    where it is wanted.`;
+}
+
+/** A place on an edge of the sheet, as one measures it. */
+const markTold = ({ edge, at }: EdgeMark): Sentence =>
+  edge === "left" || edge === "right"
+    ? sentence`${mm(at)} down on the ${edge} edge`
+    : sentence`${mm(at)} from the left on the ${edge} edge`;
+
 function pinStep(shot: Shot, pin: Pin): Told {
   const {
     point: { at },
@@ -70,7 +106,7 @@ function pinStep(shot: Shot, pin: Pin): Told {
   if (!at) {
     const angle = "angle" in pin.point ? pin.point.angle : 0;
     if (angle === null) return `${name}: beyond what this lens shows.`;
-    return sentence`${name}: no point. Draw these lines parallel, ${Math.abs(angle - 90) < 1e-9 ? "upright" : Math.abs(angle) < 1e-9 ? "level" : `at ${degree(angle)} clockwise from right`}.`;
+    return `${name}: no point. Draw these lines parallel, ${slanted(angle)}.`;
   }
   if (!offSheet) return sentence`${name}: mark the point ${fromEdge(shot.sheet, ...at)}.`;
   return sentence`${name}: tape ${strip(offSheet)}; the pin stands ${fromEdge(shot.sheet, ...at)}.`;
@@ -86,13 +122,15 @@ function footTold({ sheet, lens: { centre } }: Shot, [x, y]: Vec2): Sentence {
   const off = offSheet(sheet, x, y);
   const across = sentence`${mm(Math.abs(x - centre.x))} ${x < centre.x ? "left" : "right"}`;
   const down = sentence`${mm(Math.abs(y - centre.y))} ${y < centre.y ? "up" : "down"}`;
-  return sentence`foot ${across}, ${down} from C (${fromEdge(sheet, x, y)}${off ? sentence`; tape ${strip(off)}` : ""})`;
+  return sentence`foot ${across}, ${down} from C
+    (${fromEdge(sheet, x, y)}${off ? sentence`; tape ${strip(off)}` : ""})`;
 }
 
 /** How a line is drawn with the compass, in words. */
 export function arcTold(shot: Shot, { foot, radius, slant, departure }: CompassArc): Told {
   if (!foot) return `a straight line through the centre of vision, at ${degree(slant ?? 0)} clockwise from right`;
-  return sentence`${footTold(shot, foot)}, opening ${mm(radius)}${departure > 0.005 ? sentence`, up to ${mm(departure, 2)} off the exact curve` : ""}`;
+  return sentence`${footTold(shot, foot)}, opening
+    ${mm(radius)}${departure > 0.005 ? sentence`, up to ${mm(departure, 2)} off the exact curve` : ""}`;
 }
 
 function compassSheet(shot: Shot, view: View, pins: readonly Pin[]): CompassSheet {
@@ -107,7 +145,8 @@ function compassSheet(shot: Shot, view: View, pins: readonly Pin[]): CompassShee
         ? [
             {
               name: `All lines to ${pin.name}`,
-              how: sentence`feet on the line through ${fromEdge(shot.sheet, ...line.at)}, at ${degree(slant)} clockwise from right`,
+              how: sentence`feet on the line through ${fromEdge(shot.sheet, ...line.at)}, at ${degree(slant)}
+                clockwise from right`,
             },
           ]
         : [];
@@ -124,8 +163,6 @@ function compassSheet(shot: Shot, view: View, pins: readonly Pin[]): CompassShee
 export function setUpOf(scene: Scene, shot: Shot, spacing = 10): SetUp {
   const { sheet, frame, lens } = shot;
   const view = viewOf(shot);
-  const line = horizon(view);
-  const [left, right] = [0, sheet.width].map((x) => line && heightAt(line, x));
   const pins = pinsOf(scene.orientations, shot);
   const placed = pins.flatMap((pin) => (pin.point.at ? [{ pin, at: pin.point.at }] : []));
   const scaled = scaledSetUp(
@@ -135,13 +172,12 @@ export function setUpOf(scene: Scene, shot: Shot, spacing = 10): SetUp {
   return {
     compass: byCompass(view) ? compassSheet(shot, view, pins) : null,
     steps: [
-      sentence`Lay the sheet ${sheet.width >= sheet.height ? "landscape" : "upright"}, ${sizeInMm(sheet.width, sheet.height)}, and rule the panel ${mm(frame.x)} from the left and ${mm(frame.y)} from the top, ${sizeInMm(frame.width, frame.height)}.`,
-      !view.law.straight
-        ? "The horizon is a curve in this lens: draw it by its compass foot, or trace it."
-        : left === null || right === null
-          ? "There is no horizon on this sheet: the view looks straight up or down."
-          : sentence`Horizon: measure down ${mm(left)} at the left edge and ${mm(right)} at the right edge, and join the two marks.`,
-      sentence`Mark the centre of vision ${fromEdge(sheet, lens.centre.x, lens.centre.y)}. The eye is ${mm(lens.distance)} before it.`,
+      sentence`Lay the sheet ${sheet.width >= sheet.height ? "landscape" : "upright"},
+        ${sizeInMm(sheet.width, sheet.height)}, and rule the panel ${mm(frame.x)} from the left and ${mm(frame.y)}
+        from the top, ${sizeInMm(frame.width, frame.height)}.`,
+      horizonStep(sheet, view),
+      sentence`Mark the centre of vision ${fromEdge(sheet, lens.centre.x, lens.centre.y)}. The eye is
+        ${mm(lens.distance)} before it.`,
       ...pins.map((pin) => pinStep(shot, pin)),
       "Check: both ends of the horizon again from the top edge, and one upright of the panel against a set square.",
     ],
@@ -161,7 +197,6 @@ export function slipText(scene: Scene, shot: Shot, spacing = 10, system: System 
   const { steps, aids, scaled, compass } = setUpOf(scene, shot, spacing);
   const rows = (title: string, of: readonly CompassRow[]): Told[] =>
     of.length ? ["", title, ...of.map(({ name, how }) => sentence`${name}: ${how}`)] : [];
-  const tick = (height: number | null) => (height === null ? "-" : height.toFixed(1)).padStart(8);
   const lines: readonly Told[] = [
     `${scene.title}: ${shot.name}`,
     ...slipOf(scene, shot).flatMap(({ title, rows }) => [
@@ -172,32 +207,15 @@ export function slipText(scene: Scene, shot: Shot, spacing = 10, system: System 
     "",
     "STEPS",
     ...steps.map((step, i) => sentence`${i + 1}. ${step}`),
-    ...aids.flatMap(
-      ({
-        pin,
-        aids: {
-          side,
-          distance,
-          spacing: { near, far },
-          ticks,
-          centrolinead,
-        },
-      }) => [
+    ...aids.flatMap(({ pin, aids: one }) => {
+      const { heads, rows } = tickTable(one, system);
+      return [
         "",
-        sentence`EDGE TICKS FOR ${pin.name.toUpperCase()} (${mm(distance)} beyond the ${side} edge)`,
-        sentence`Every ${mm(near)} on the ${side} edge, every ${mm(far)} on the opposite one; mm from the top edge, tilt in degrees.`,
-        `${"tick".padStart(6)}${side.padStart(8)}${"opposite".padStart(10)}${"tilt".padStart(8)}`,
-        ...ticks.map(
-          ({ number, near: a, far: b, tilt }) =>
-            `${String(number).padStart(6)}${tick(a)}  ${tick(b)}${tilt.toFixed(2).padStart(8)}`,
-        ),
-        ...(centrolinead
-          ? [
-              sentence`Centrolinead: pegs ${mm(centrolinead.pegs)} above and below, legs at ${centrolinead.angle.toFixed(2)}° to the ruler.`,
-            ]
-          : []),
-      ],
-    ),
+        sentence`EDGE TICKS FOR ${pin.name.toUpperCase()} (${mm(one.distance)} beyond the ${one.side} edge)`,
+        ...tickNotes(one, system),
+        ...[heads, ...rows].map((cells) => cells.map((cell) => cell.padStart(10)).join("")),
+      ];
+    }),
     ...(compass
       ? [
           ...rows("COMPASS: HORIZONS", compass.horizons),
@@ -208,7 +226,8 @@ export function slipText(scene: Scene, shot: Shot, spacing = 10, system: System 
       : []),
     "",
     `SCALED SET-UP, 1 : ${scaled.factor}`,
-    sentence`Sheet: corner ${mm(scaled.sheet.x)} from left, ${mm(scaled.sheet.y)} from top, ${sizeInMm(scaled.sheet.width, scaled.sheet.height)}`,
+    sentence`Sheet: corner ${mm(scaled.sheet.x)} from left, ${mm(scaled.sheet.y)} from top,
+      ${sizeInMm(scaled.sheet.width, scaled.sheet.height)}`,
     ...scaled.named.map(({ name, x, y }) => sentence`${name}: ${mm(x)} from left, ${mm(y)} from top`),
     "",
     CAUTIONS,

@@ -55,9 +55,13 @@ export const metresBetween = (least: number, most: number, digits = 2): Length =
 
 const isSentence = (told: Told | number): told is Sentence => Array.isArray(told);
 
-/** A sentence from a template, whose values may be words, numbers, lengths and other sentences. */
+/**
+ * A sentence from a template, whose values may be words, numbers, lengths and other sentences. The template may run
+ * over several lines: a line break and what indents the next line are one space.
+ */
 export const sentence = (words: TemplateStringsArray, ...values: readonly (Told | number)[]): Sentence =>
-  words.flatMap((word, i): Sentence => {
+  words.flatMap((part, i): Sentence => {
+    const word = part.replace(/\n +/g, " ");
     const value = values[i];
     if (value === undefined) return [word];
     if (typeof value === "number") return [word, String(value)];

@@ -92,4 +92,11 @@ describe("lengths in inches and feet", () => {
       expect(inMetric(listed([metres(1), sentence`about ${mm(2)}`, "three"], ", "))).toBe("1.00 m, about 2 mm, three");
     },
   );
+
+  it("runs over several lines of the source as one line of words, and leaves the lines of its values alone", () => {
+    const told = sentence`The pin stands ${mm(12)} left
+      of the sheet of
+      ${"two\n  lines"}.`;
+    expect(inSystem(told, "metric")).toBe("The pin stands 12 mm left of the sheet of two\n  lines.");
+  });
 });

@@ -13,9 +13,15 @@ describe("edge ticks", () => {
       number: 2,
       near: 128.5,
       far: 88.5,
+      others: [],
       tilt: expect.closeTo(5.4403, 4),
     });
-    expect(aids.ticks.find(({ number }) => number === 8)).toMatchObject({ near: 68.5, far: null });
+    // Number 8 rises by 80 mm in 210: from 68.5 it leaves the sheet over its top, 68.5 * 210 / 80 mm from the left.
+    expect(aids.ticks.find(({ number }) => number === 8)).toMatchObject({
+      near: 68.5,
+      far: null,
+      others: [{ edge: "top", at: expect.closeTo(179.8125, 6) }],
+    });
   });
 
   it("of one number lie on one line with the point, which has the tilt that is given", () => {
@@ -23,7 +29,7 @@ describe("edge ticks", () => {
       fc.property(between(1, 5000), between(-200, 500), between(2, 40), fc.boolean(), (distance, y, spacing, left) => {
         const x = left ? -distance : sheet.width + distance;
         const aids = offPageAids(sheet, [x, y], spacing);
-        if (!aids) return;
+        if (aids?.side !== "left" && aids?.side !== "right") return;
         const [near, far] = left ? [0, sheet.width] : [sheet.width, 0];
         for (const tick of aids.ticks) {
           const slope = Math.tan((tick.tilt * Math.PI) / 180);
@@ -35,9 +41,57 @@ describe("edge ticks", () => {
     );
   });
 
-  it("are only for points beyond the left or right edge", () => {
+  it("stand on all four edges, for a point wherever off the sheet: both marks of a number are on a line with it", () => {
+    fc.assert(
+      fc.property(between(-3000, 3400), between(-3000, 3300), between(2, 40), (x, y, spacing) => {
+        const aids = offPageAids(sheet, [x, y], spacing);
+        fc.pre(aids !== null);
+        const { side, ticks, level, distance } = aids!;
+        const place = (edge: string, at: number): readonly [number, number] =>
+          edge === "left" ? [0, at] : edge === "right" ? [420, at] : edge === "top" ? [at, 0] : [at, 297];
+        const opposite = { left: "right", right: "left", top: "bottom", bottom: "top" }[side];
+        for (const { number, near, far, others, tilt } of ticks) {
+          const marks = [
+            ...(near === null ? [] : [place(side, near)]),
+            ...(far === null ? [] : [place(opposite, far)]),
+            ...others.map(({ edge, at }) => place(edge, at)),
+          ];
+          for (const [mx, my] of marks) {
+            // The line's own slope, told by its tilt, leads from the mark to the point.
+            const turn = (tilt * Math.PI) / 180;
+            const [ux, uy] =
+              side === "left" || side === "right"
+                ? [Math.cos(turn), -Math.sin(turn)]
+                : [Math.sin(turn), -Math.cos(turn)];
+            expect(Math.abs((mx - x) * uy - (my - y) * ux)).toBeLessThan(1e-6);
+          }
+          const along = side === "left" || side === "right" ? level - number * spacing : level + number * spacing;
+          if (near !== null) expect(near).toBeCloseTo(along, 6);
+        }
+        expect(
+          ticks.filter(({ near, far, others }) => [near, far].filter((one) => one !== null).length + others.length < 1),
+        ).toEqual([]);
+        expect(distance).toBeGreaterThan(0);
+      }),
+    );
+  });
+
+  it("are only for points off the sheet", () => {
     expect(offPageAids(sheet, [100, 100], 10)).toBeNull();
-    expect(offPageAids(sheet, [200, 900], 10)).toBeNull();
+    // A third point 603 mm below: 10 mm on the bottom edge are 10 * 900 / 603 on the top one.
+    const below = offPageAids(sheet, [200, 900], 10)!;
+    expect(below).toMatchObject({
+      side: "bottom",
+      distance: 603,
+      level: 200,
+      spacing: { far: expect.closeTo(14.9254, 4) },
+    });
+    expect(below.ticks.find(({ number }) => number === 3)).toMatchObject({
+      near: expect.closeTo(230, 9),
+      far: expect.closeTo(200 + (30 * 900) / 603, 9),
+      tilt: expect.closeTo(2.8482, 4),
+    });
+    expect(below.centrolinead).toMatchObject({ pegs: 150 });
   });
 });
 

@@ -15,7 +15,10 @@ export function Title({ title }: { readonly title: string }) {
   return (
     <input
       aria-label="Title of the scene"
-      className="h-7 min-w-24 max-w-96 rounded border border-transparent [field-sizing:content] bg-transparent px-1.5 font-medium hover:border-hair focus:border-hair"
+      className={
+        "h-7 min-w-24 max-w-96 rounded border border-transparent " +
+        "[field-sizing:content] bg-transparent px-1.5 font-medium hover:border-hair focus:border-hair"
+      }
       maxLength={200}
       value={text}
       onChange={(event) => setText(event.target.value)}

@@ -29,8 +29,8 @@ function saveNow(): void {
 }
 
 /**
- * A scene opened for a page to work on, and saved from now on. It is read afresh at each visit: what an earlier visit saw may
- * have been changed elsewhere.
+ * A scene opened for a page to work on, and saved from now on. It is read afresh at each visit: what an earlier visit
+ * saw may have been changed elsewhere.
  */
 export function OpenedScene({ id, children }: { readonly id: string; readonly children: ReactNode }) {
   const [number] = useState(newId);

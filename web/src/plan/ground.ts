@@ -20,7 +20,10 @@ const told = (taken: number, left: number, notes: readonly string[]): readonly s
   ...notes,
 ];
 
-/** Brings the buildings and streets of a GeoJSON file in, read in a worker. @returns what came of it, a sentence each */
+/**
+ * Brings the buildings and streets of a GeoJSON file in, read in a worker.
+ * @returns what came of it, a sentence each
+ */
 export async function bringIn(
   file: File,
   signal: AbortSignal,

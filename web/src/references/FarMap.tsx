@@ -1,6 +1,6 @@
 import { useMemo } from "react";
 import { headPath } from "@zanvo/core/drawing";
-import { around } from "@zanvo/core/geometry";
+import { around, type Vec2 } from "@zanvo/core/geometry";
 import { pointOf } from "@zanvo/core/recover";
 import type { Reference } from "@zanvo/core/scene";
 import { lookOf } from "./tracing";
@@ -28,11 +28,12 @@ export function FarMap({ reference }: { readonly reference: Reference }) {
   const unit = Math.max(box.width / WIDE, box.height / TALL);
   const away = (at: readonly [number, number]) =>
     Math.hypot(Math.max(0, -at[0], at[0] - width), Math.max(0, -at[1], at[1] - height)) / width;
+  const where = (at: Vec2) => (away(at) > 0 ? `${away(at).toFixed(1)} picture widths away` : "in the picture");
   return (
     <figure className="space-y-1">
       <svg
         role="img"
-        aria-label={`Map of the points: ${pins.map(({ name, at }) => `${name} ${away(at) > 0 ? `${away(at).toFixed(1)} picture widths away` : "in the picture"}`).join(", ")}`}
+        aria-label={`Map of the points: ${pins.map(({ name, at }) => `${name} ${where(at)}`).join(", ")}`}
         viewBox={`${box.x} ${box.y} ${box.width} ${box.height}`}
         style={{ width: Math.min(WIDE, box.width / unit), height: box.height / unit }}
       >

@@ -116,7 +116,10 @@ function NewScene({ onPress }: { readonly onPress: () => void }) {
     <button
       type="button"
       onClick={onPress}
-      className="flex h-full w-full flex-col items-center justify-center gap-2 rounded border border-dashed border-ink/50 text-ink hover:bg-black/5"
+      className={
+        "flex h-full w-full flex-col items-center justify-center " +
+        "gap-2 rounded border border-dashed border-ink/50 text-ink hover:bg-black/5"
+      }
     >
       <Plus size={28} aria-hidden />
       <span className="text-base font-medium">Start a new scene</span>

@@ -1,5 +1,5 @@
 import type { Scene, Shot } from "@zanvo/core/scene";
-import { CAUTIONS, degree, setUpOf, slipOf } from "@zanvo/core/slip";
+import { CAUTIONS, setUpOf, slipOf, tickNotes } from "@zanvo/core/slip";
 import { mm, sentence, sizeInMm } from "@zanvo/core/units";
 import { useMeasures, useUnits } from "../units";
 import { DeskDrawing } from "./DeskDrawing";
@@ -32,18 +32,12 @@ function EdgeTicks({ aids }: { readonly aids: SetUp["aids"] }) {
   return aids.map(({ pin, aids: one }) => (
     <section key={pin.id} aria-label={`Edge ticks for ${pin.name}`}>
       <h2 className="font-semibold">Edge ticks for {pin.name}</h2>
-      <p className="text-[12px]">
-        Every {measures(mm(one.spacing.near))} on the {one.side} edge, every {measures(mm(one.spacing.far))} on the
-        opposite one, in {system === "metric" ? "mm" : "inches"} from the top edge. A ruler on equal numbers aims at the
-        point.
-      </p>
       <TickTable aids={one} />
-      {one.centrolinead && (
-        <p className="mt-1 text-[12px]">
-          Centrolinead: pegs on the {one.side} edge, {measures(mm(one.centrolinead.pegs))} above and below the point’s
-          level; legs at {degree(one.centrolinead.angle)} to the ruler.
+      {tickNotes(one, system).map((note, i) => (
+        <p key={i} className="mt-1 text-[12px]">
+          {measures(note)}
         </p>
-      )}
+      ))}
     </section>
   ));
 }
@@ -82,7 +76,8 @@ function CompassSheet({ compass }: { readonly compass: NonNullable<SetUp["compas
 /** The set-up on one sheet of the same size, where pins lie too far off for the desk. */
 function ScaledSetUp({ scaled: { factor, sheet, named } }: { readonly scaled: SetUp["scaled"] }) {
   const measures = useMeasures();
-  const corner = sentence`${mm(sheet.x)} from the left and ${mm(sheet.y)} from the top, ${sizeInMm(sheet.width, sheet.height)}`;
+  const corner = sentence`${mm(sheet.x)} from the left and ${mm(sheet.y)} from the top,
+    ${sizeInMm(sheet.width, sheet.height)}`;
   return (
     <section className="mt-4 break-inside-avoid">
       <h2 className="font-semibold">Scaled set-up, 1 : {factor}</h2>

@@ -21,7 +21,9 @@ export function Choice<T extends string>({ label, value, options, onChange }: Ch
         <ToggleGroup.Item
           key={id}
           value={id}
-          className="h-7 grow whitespace-nowrap px-1.5 hover:bg-wash data-[state=on]:bg-wash data-[state=on]:font-medium"
+          className={
+            "h-7 grow whitespace-nowrap " + "px-1.5 hover:bg-wash data-[state=on]:bg-wash data-[state=on]:font-medium"
+          }
         >
           {name}
         </ToggleGroup.Item>

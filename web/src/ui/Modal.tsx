@@ -18,7 +18,10 @@ export function Modal({ title, open, onClose, children }: ModalProps) {
         <Dialog.Overlay className="fixed inset-0 z-40 bg-black/30" />
         <Dialog.Content
           aria-describedby={undefined}
-          className="fixed left-1/2 top-1/2 z-50 max-h-[80vh] w-[26rem] -translate-x-1/2 -translate-y-1/2 overflow-auto rounded border border-hair bg-slip p-5 text-ink"
+          className={
+            "fixed left-1/2 top-1/2 z-50 max-h-[80vh] w-[26rem] -translate-x-1/2 " +
+            "-translate-y-1/2 overflow-auto rounded border border-hair bg-slip p-5 text-ink"
+          }
         >
           <div className="mb-3 flex items-center justify-between">
             <Dialog.Title className="text-base font-semibold">{title}</Dialog.Title>

@@ -1,21 +1,11 @@
 import type { Vec2 } from "../../geometry";
 import type { Aids, Shot } from "../../scene";
-import { offPageAids, scaledSetUp, type OffPageAids, type Pin } from "../../vanishing";
 import { viewOf } from "../../shot";
+import { isSideways, scaledSetUp, type Edge, type OffPageAids, type Pin } from "../../vanishing";
 import { lettering } from "../lettering";
 import { setStyle, STYLES } from "../style";
+import { LETTER, tickLanes, ticksIn } from "./edgeTicks";
 import { layerKind, type LayerPart } from "./kind";
-
-/** Height of letters on the sheet's margin, mm. */
-const LETTER = 1.9;
-/** Length of a tick, mm. */
-const TICK = 3;
-/**
- * Ticks of each further pin on an edge stand this much farther in, so that numbers do not run into each other; with
- * tilts, more.
- */
-const LANE = 9;
-const LANE_WITH_TILTS = 19;
 
 /** Half the arms of a cross, mm. */
 const ARM = 2;
@@ -25,104 +15,59 @@ const circle = ([x, y]: Vec2, r: number): number[] =>
     const [a, b] = [(i * Math.PI) / 8, ((i + 1) * Math.PI) / 8];
     return [x + r * Math.cos(a), y + r * Math.sin(a), x + r * Math.cos(b), y + r * Math.sin(b)];
   }).flat();
-const box = (x: number, y: number, width: number, height: number): number[] => [
-  x,
-  y,
-  x + width,
-  y,
-  x + width,
-  y,
-  x + width,
-  y + height,
-  x + width,
-  y + height,
-  x,
-  y + height,
-  x,
-  y + height,
-  x,
-  y,
-];
+const box = (x: number, y: number, width: number, height: number): number[] => {
+  const [right, bottom] = [x + width, y + height];
+  return [x, y, right, y, right, y, right, bottom, right, bottom, x, bottom, x, bottom, x, y];
+};
 
-/** How far in the ticks of a pin stand, in mm, on the edge next to it and on the opposite one. */
-interface Lanes {
-  readonly near: number;
-  readonly far: number;
-}
+/** A place on an edge of the sheet. */
+const onEdge = ({ width, height }: Shot["sheet"], edge: Edge, at: number): Vec2 =>
+  isSideways(edge) ? [edge === "left" ? 0 : width, at] : [at, edge === "top" ? 0 : height];
+
+/** The way out of the sheet over an edge. */
+const OUTWARD: Readonly<Record<Edge, Vec2>> = { left: [-1, 0], right: [1, 0], top: [0, -1], bottom: [0, 1] };
+
+/** Words stay so far from the sheet's corners, mm. */
+const CORNER = 4;
 
 /**
- * Ticks of one pin on both edges, the numbers (and tilts) beside them on the edge next to it, the numbers alone
- * opposite.
+ * Where the pin stands on paper that is taped on: an arrow at the edge on its level, with the measure. One that lies
+ * beyond the edge's end, too, stands at that end, and says how far on.
  */
-function ticks(
-  { width }: Shot["sheet"],
-  { side, ticks: all, spacing }: OffPageAids,
-  tilts: boolean,
-  lanes: Lanes,
-): number[] {
-  const inward = side === "left" ? 1 : -1;
-  const edge = side === "left" ? 0 : width;
-  const row = (x: number, way: number, y: number, text: string): number[] => [
-    x,
-    y,
-    x + way * TICK,
-    y,
-    ...lettering(text, [x + way * (TICK + 1), y + LETTER / 2], LETTER, way > 0 ? "start" : "end"),
-  ];
-  // Where ticks stand closer than letters are high, only every second, third or further one is numbered.
-  const every = Math.ceil((LETTER * 1.4) / spacing.near);
-  return all.flatMap(({ number, near, far, tilt }) => {
-    const name = number % every === 0 ? String(number) : "";
-    return [
-      ...(near === null
-        ? []
-        : row(
-            edge + inward * lanes.near,
-            inward,
-            near,
-            name && tilts ? `${name}:${Math.abs(tilt).toFixed(1)}°` : name,
-          )),
-      ...(far === null ? [] : row(width - edge - inward * lanes.far, -inward, far, name)),
-    ];
-  });
-}
-
-/** Where the pin stands on paper that is taped on: an arrow at the edge on its level, with the measure. */
-function strip({ width, height }: Shot["sheet"], { point, offSheet }: Pin): number[] {
+function strip(sheet: Shot["sheet"], { point, offSheet }: Pin): number[] {
   if (!offSheet || !point.at) return [];
-  const [px, py] = point.at;
-  const inside = (value: number, most: number) => Math.min(Math.max(value, 8), most - 8);
-  const [x, y] = [inside(px, width), inside(py, height)];
-  const [ex, ey, dx, dy] = {
-    left: [0, y, -1, 0],
-    right: [width, y, 1, 0],
-    top: [x, 0, 0, -1],
-    bottom: [x, height, 0, 1],
-  }[offSheet.side];
-  const back: Vec2 = [ex - 9 * dx, ey - 9 * dy];
+  const { side, distance } = offSheet;
+  const sideways = isSideways(side);
+  const [level, size] = sideways ? [point.at[1], sheet.height] : [point.at[0], sheet.width];
+  const stands = Math.min(Math.max(level, 0), size);
+  const [ex, ey] = onEdge(sheet, side, stands);
+  const [dx, dy] = OUTWARD[side];
   const [bx, by] = [ex - 2.5 * dx, ey - 2.5 * dy];
+  const back: Vec2 = [ex - 9 * dx, ey - 9 * dy];
   const arrow = [...back, ex, ey, bx - 1.2 * dy, by + 1.2 * dx, ex, ey, bx + 1.2 * dy, by - 1.2 * dx, ex, ey];
-  const align = offSheet.side === "right" ? "end" : "start";
-  return [
-    ...arrow,
-    ...lettering(
-      `${offSheet.distance.toFixed(1)} mm`,
-      dy === 0 ? [back[0], back[1] - 1.2] : [back[0] + 1.5, back[1]],
-      LETTER,
-      align,
-    ),
-  ];
+  const beyond = Math.abs(level - stands);
+  const way = sideways ? (level < 0 ? "up" : "down") : level < 0 ? "left" : "right";
+  const text = `${distance.toFixed(1)} mm${beyond > 0.05 ? `, ${beyond.toFixed(1)} ${way}` : ""}`;
+  const clear = (at: number, most: number) => Math.min(Math.max(at, CORNER), most - CORNER);
+  const at: Vec2 = sideways ? [back[0], clear(ey - 1.2, sheet.height)] : [clear(ex + 1.5, sheet.width), back[1]];
+  const end = side === "right" || (!sideways && ex > sheet.width / 2);
+  return [...arrow, ...lettering(text, end && !sideways ? [at[0] - 3, at[1]] : at, LETTER, end ? "end" : "start")];
 }
 
 /** Pegs of a centrolinead on the edge, and the angle of its legs. */
-function pegs({ width }: Shot["sheet"], { side, level, centrolinead }: OffPageAids): number[] {
+function pegs(sheet: Shot["sheet"], { side, level, centrolinead }: OffPageAids): number[] {
   if (!centrolinead) return [];
   const { pegs: h, angle } = centrolinead;
-  const x = side === "left" ? 0 : width;
-  const text: Vec2 = [side === "left" ? 3 : width - 3, level + h + LETTER / 2];
+  const [dx, dy] = OUTWARD[side];
+  const [x, y] = onEdge(sheet, side, level + h);
+  const text: Vec2 = [x - 3 * dx, y - 3 * dy + (dy < 0 ? LETTER : dy > 0 ? 0 : LETTER / 2)];
+  const align = side === "left" ? "start" : side === "right" ? "end" : "middle";
   return [
-    ...[level - h, level + h].flatMap((y) => [...circle([x, y], 1.2), ...cross([x, y], 2)]),
-    ...lettering(`peg ${angle.toFixed(1)}°`, text, LETTER, side === "left" ? "start" : "end"),
+    ...[level - h, level + h].flatMap((at) => {
+      const place = onEdge(sheet, side, at);
+      return [...circle(place, 1.2), ...cross(place, 2)];
+    }),
+    ...lettering(`peg ${angle.toFixed(1)}°`, text, LETTER, align),
   ];
 }
 
@@ -173,20 +118,15 @@ export const marginAids = layerKind({
   },
 });
 
-function pinAids({ sheet }: Shot, aids: Aids, pins: readonly Pin[]): LayerPart[] {
-  const lane = aids.tilts ? LANE_WITH_TILTS : LANE;
-  const taken = { left: 0, right: 0 };
+function pinAids(shot: Shot, aids: Aids, pins: readonly Pin[]): LayerPart[] {
+  const { sheet } = shot;
+  const lanes = tickLanes(shot, pins, aids.every, aids.tilts);
   return pins.map((pin) => {
-    const off = pin.point.at && offPageAids(sheet, pin.point.at, aids.every);
-    const lanes =
-      off &&
-      (off.side === "left"
-        ? { near: lane * taken.left++, far: lane * taken.right++ }
-        : { near: lane * taken.right++, far: lane * taken.left++ });
+    const lane = lanes.find((one) => one.pin === pin);
     const lines = [
-      ...(off && lanes && (aids.ticks || aids.tilts) ? ticks(sheet, off, aids.tilts, lanes) : []),
+      ...(lane && (aids.ticks || aids.tilts) ? ticksIn(lane, sheet, aids.tilts) : []),
       ...(aids.strips ? strip(sheet, pin) : []),
-      ...(off && aids.pegs ? pegs(sheet, off) : []),
+      ...(lane && aids.pegs ? pegs(sheet, lane.aids) : []),
     ];
     return {
       id: `aids-${pin.id}`,

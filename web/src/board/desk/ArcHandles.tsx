@@ -35,7 +35,12 @@ export function ArcHandles() {
         }}
         onNudge={([dx, dy]) => edit(put([x + dx, y + dy]), `arc ${i}`)}
       >
-        <span className="measure flex size-5 items-center justify-center rounded border border-accent bg-slip text-[11px] text-ink">
+        <span
+          className={
+            "measure flex size-5 items-center justify-center " +
+            "rounded border border-accent bg-slip text-[11px] text-ink"
+          }
+        >
           {i + 1}
         </span>
       </Handle>

@@ -55,7 +55,8 @@ export function FrameHandles() {
           const wanted = Math.round(pick(to) * 2) / 2;
           const caught = alt ? undefined : edges.find((edge) => Math.abs(edge - wanted) < CATCH);
           drag(put(caught ?? wanted));
-          return sentence`${mm(caught ?? wanted)} from the ${across ? "left" : "top"}${caught === undefined ? "" : ", in line"}`;
+          return sentence`${mm(caught ?? wanted)} from the
+            ${across ? "left" : "top"}${caught === undefined ? "" : ", in line"}`;
         }}
         onNudge={(by) => edit(put(now + pick(by)), `panel ${side}`)}
       >

@@ -62,7 +62,8 @@ export function PinHandles({ movable }: { readonly movable: boolean }) {
       <Handle
         key={pin.id}
         at={at}
-        label={sentence`${role === "upright" ? "third" : role} vanishing point${own === main ? "" : ` of ${own.name}`}, ${pinPlace(shot.sheet, pin)}`}
+        label={sentence`${role === "upright" ? "third" : role} vanishing
+          point${own === main ? "" : ` of ${own.name}`}, ${pinPlace(shot.sheet, pin)}`}
         away={pin.offSheet ? sentence`${ARROWS[pin.offSheet.side]} ${mm(pin.offSheet.distance)}` : undefined}
         className={role === "upright" ? "cursor-move" : "cursor-ew-resize"}
         onDrag={([x, y], alt) => {

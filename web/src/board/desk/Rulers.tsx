@@ -110,7 +110,10 @@ export function Rulers() {
         type="button"
         aria-label={label}
         title={label}
-        className="absolute left-0 top-0 z-10 flex items-center justify-center bg-slip text-[9px] text-pencil hover:bg-wash"
+        className={
+          "absolute left-0 top-0 z-10 flex " +
+          "items-center justify-center bg-slip text-[9px] text-pencil hover:bg-wash"
+        }
         style={{ width: RULER, height: RULER }}
         onClick={switchUnits}
       >

@@ -108,7 +108,10 @@ function Laws({ law }: { readonly law: LawId }) {
             value={key}
             aria-label={LENSES[key][0]}
             title={LENSES[key][0]}
-            className="rounded border border-hair p-0.5 hover:bg-wash data-[state=on]:border-accent data-[state=on]:bg-wash"
+            className={
+              "rounded border border-hair " +
+              "p-0.5 hover:bg-wash data-[state=on]:border-accent data-[state=on]:bg-wash"
+            }
           >
             <LensPicture law={key} />
           </ToggleGroup.Item>

@@ -127,7 +127,8 @@ export const building = elementKind<Building>(BuildingSchema, {
       value,
       limits: STOREY_HEIGHT,
       told: sentence`A storey of ${name} is ${metres(value)} high.`,
-      usual: sentence`Flats have ${metresBetween(2.7, 3.2, 1)}, shops ${metresBetween(3.6, 4.5, 1)}, halls ${metres(5, 0)} and more`,
+      usual: sentence`Flats have ${metresBetween(2.7, 3.2, 1)}, shops ${metresBetween(3.6, 4.5, 1)}, halls
+        ${metres(5, 0)} and more`,
     })),
     ...doors.map(({ height: value }) => ({
       value,
