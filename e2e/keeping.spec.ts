@@ -2,6 +2,7 @@ import { readFile } from "node:fs/promises";
 import AxeBuilder from "@axe-core/playwright";
 import { expect, test } from "@playwright/test";
 import { newScene } from "@zanvo/core/scene";
+import { pinsOf } from "@zanvo/core/vanishing";
 import { openNew, saved, slip, type } from "./table";
 
 test("it is saved by itself; undo, redo and reload return to the same place", async ({ page }) => {
@@ -111,6 +112,23 @@ test("every value of the slip is copied by a press", async ({ page }) => {
       .poll(() => page.evaluate(() => navigator.clipboard.readText()))
       .toBe(name.slice(name.indexOf(": ") + 2));
   }
+});
+
+test("what is typed and not yet entered is on the set-up sheet, and saved", async ({ page }) => {
+  const id = await openNew(page);
+  const beyond = page.getByRole("region", { name: "left point" }).getByLabel("Beyond the edge");
+  for (const mm of ["210", "333"]) {
+    await beyond.fill(mm);
+    await page.getByRole("link", { name: "Set-up sheet to print" }).click();
+    await expect(page.getByText(`the pin stands ${mm} mm left of the sheet`)).toBeVisible();
+    await page.getByRole("link", { name: "Board" }).click();
+    await expect(beyond).toHaveValue(mm);
+  }
+  await beyond.fill("150");
+  await page.keyboard.press("Control+s");
+  const { shots, orientations } = await saved(page, id);
+  const pin = pinsOf(orientations, shots[0]).find(({ role }) => role === "left")!;
+  expect(pin.point.at![0]).toBeCloseTo(-150, 6);
 });
 
 test("the set-up sheet has the measures, the steps and the ticks, and is copied as plain text", async ({ page }) => {

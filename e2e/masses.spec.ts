@@ -173,3 +173,74 @@ test("eye level above, between and below a building shows its top, neither, its 
   await type(page, "Eye height", "0.5");
   expect(await creases()).toBe(3);
 });
+
+/** Looks up by 45 degrees: the horizon lies 300 mm under the middle of the sheet, and no ground is in the panel. */
+const lookingUp = (scene: Scene) => {
+  scene.shots[0].gaze = { heading: 0, pitch: 45, roll: 0 };
+};
+
+test("where the panel shows no ground a corner is raised from its top down, and from the desk below the panel", async ({
+  page,
+}) => {
+  const id = await openNew(page, lookingUp);
+  await masses(page);
+  // Straight ahead and level with the gaze: as high over the eye as it is far away.
+  await page.mouse.click(...(await onSheet(page, 210, 148.5)));
+  await expect(page.getByText("Step 1 of 3")).toBeVisible();
+  await expect(page.getByText("Along Main streets")).toBeVisible();
+  for (const metres of ["30", "9", "7"]) {
+    await page.keyboard.type(metres);
+    await page.keyboard.press("Enter");
+  }
+  expect((await saved(page, id)).elements).toMatchObject([
+    {
+      origin: { x: expect.closeTo(0, 6), y: expect.closeTo(30, 6), z: 0 },
+      height: expect.closeTo(31.6, 6),
+      length: 9,
+      width: 7,
+    },
+  ]);
+
+  // Farther away, the desk shows the ground below the sheet; a press there is a foot.
+  for (let i = 0; i < 4; i++) await page.keyboard.press("-");
+  const desk = (await page.getByRole("application").boundingBox())!;
+  const [x, y] = await onSheet(page, 260, 470);
+  const from = (at: number, middle: number) => middle + 0.8 ** 4 * (at - middle);
+  await page.mouse.click(from(x, desk.x + desk.width / 2), from(y, desk.y + desk.height / 2));
+  await expect(page.getByText("Step 1 of 3")).toBeVisible();
+  for (const metres of ["20", "5", "5"]) {
+    await page.keyboard.type(metres);
+    await page.keyboard.press("Enter");
+  }
+  const [, second] = (await saved(page, id)).elements;
+  expect(second).toMatchObject({ height: 20, origin: { z: 0 } });
+  expect(second.origin.x).toBeGreaterThan(0);
+});
+
+test("a press beside a chosen building raises another; it stands along the streets that are chosen", async ({
+  page,
+}) => {
+  const id = await openNew(page, (scene) => {
+    scene.elements.push(house());
+    scene.orientations.push({ id: "ropewalk", name: "Ropewalk", heading: 10 });
+  });
+  await masses(page);
+  await choose(page);
+  await page.mouse.click(...(await onSheet(page, 215, 170)));
+  await expect(page.getByRole("region", { name: "Chosen building" })).toBeVisible();
+  await page.getByRole("button", { name: "Raise a corner" }).click();
+  await expect(page.getByRole("button", { name: /^height of Net loft/ })).toHaveCount(0);
+  await page.getByLabel("Along").selectOption("Ropewalk");
+  // On the near corner itself, where its handles would be: what is caught is named, and the corner is shared.
+  await page.mouse.move(...(await onSheet(page, 210.5, 196)));
+  await expect(page.getByRole("status").filter({ hasText: "corner of Net loft" })).toBeVisible();
+  await dragOnSheet(page, [320, 215], [320, 120]);
+  await expect(page.getByText("Along Ropewalk")).toBeVisible();
+  for (const metres of ["5", "5"]) {
+    await page.keyboard.type(metres);
+    await page.keyboard.press("Enter");
+  }
+  const [first, second] = (await saved(page, id)).elements;
+  expect(first).toMatchObject(house());
+  expect([10, -80]).toContainEqual(Math.round(second.heading));
+});

@@ -101,6 +101,12 @@ test("the set-up sheet is saved as PDF, and everything is read in inches and fee
   await page.getByRole("button", { name: /change to inches and feet/ }).click();
   await expect(slip(page, "Picture distance")).toHaveText('11 13/16"');
   await expect(slip(page, "Eye height")).toHaveText("5' 3\"");
+  // What is typed in feet is kept in feet.
+  await page.getByRole("button", { name: "Eye level" }).click();
+  await type(page, "Eye height", "7 ft");
+  await expect(page.getByLabel("Eye height")).toHaveValue("7'");
+  await expect(slip(page, "Eye height")).toHaveText("7'");
+  await page.getByRole("button", { name: "Points", exact: true }).click();
   await page.getByText("View in numbers").click();
   await type(page, "Picture distance", "12");
   expect((await saved(page, id)).shots[0].lens.distance).toBeCloseTo(304.8, 9);
@@ -111,6 +117,10 @@ test("the set-up sheet is saved as PDF, and everything is read in inches and fee
   await expect(page.getByRole("button", { name: /change to millimetres/ })).toBeVisible();
   await page.getByRole("link", { name: "Set-up sheet to print" }).click();
   await expect(page.getByText('Mark the centre of vision 8 9/32" in from the left')).toBeVisible();
+  const ticks = page.getByLabel("Ticks every");
+  expect(await ticks.locator("option").allTextContents()).toEqual(['1/4"', '1/2"', '1"']);
+  await ticks.selectOption('1"');
+  await expect(page.getByText(/^Every 1" on the left edge/)).toBeVisible();
   const [file] = await Promise.all([
     page.waitForEvent("download"),
     page.getByRole("link", { name: "Save as PDF" }).click(),

@@ -35,6 +35,24 @@ export function measureAlong(view: View, origin: Vec3, direction: Vec3, point: V
   return line && meet(origin, direction, view.eye, unproject(view, dropOnto(line, point)));
 }
 
+/** A gaze nearer than this to straight up or down (sine of the angle) faces no upright plane. */
+const PLUMB = 0.02;
+
+/**
+ * How high over a place a picture point lies, on the upright under it: the line of sight is met with the upright plane
+ * through the place that faces the gaze (in a curved lens, that faces the eye), so that a hand beside the drawn upright
+ * means the height it is at. Metres; null where the line of sight does not come to the plane.
+ */
+export function heightOver(view: View, place: Vec3, point: Vec2): number | null {
+  const to = sub(place, view.eye);
+  const gaze = Math.hypot(view.forward[0], view.forward[1]);
+  const [nx, ny] = view.law.straight && gaze > PLUMB ? view.forward : to;
+  const ray = unproject(view, point);
+  const [far, towards] = [to[0] * nx + to[1] * ny, ray[0] * nx + ray[1] * ny];
+  if (far * towards <= 0) return null;
+  return (ray[2] * far) / towards - to[2];
+}
+
 /** The parameter on the line p + s d nearest to the ray q + t e, or null where they run side by side or away. */
 function meet(p: Vec3, d: Vec3, q: Vec3, e: Vec3): number | null {
   const n = cross(d, e);

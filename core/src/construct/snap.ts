@@ -1,7 +1,7 @@
 import { along, clipToRect, distance2, dot, sub, type Vec2, type Vec3 } from "../geometry";
-import { project, unprojectToGround, type View } from "../shot";
+import { project, unproject, unprojectToGround, type View } from "../shot";
 import { blockAxes, blockCorner, type Block } from "../world";
-import { drawnLine, dropOnto } from "./along";
+import { drawnLine, dropOnto, heightOver } from "./along";
 
 /** A foot on the ground, and what it was drawn to. */
 export interface Foot {
@@ -10,6 +10,37 @@ export interface Foot {
   readonly on: { readonly block: Block; readonly what: "corner" | "street line" } | null;
   /** The picture of the street line, mm, to be shown. */
   readonly guide: readonly [Vec2, Vec2] | null;
+}
+
+/** A near corner that is begun at its top: the foot under it, and how high it is, m. */
+export interface Top {
+  readonly foot: Foot;
+  readonly height: number;
+}
+
+/**
+ * The near corner whose top a picture point above the horizon means: on an upright of a standing block within `reach`
+ * mm, or else so many metres away. Null where the point is not above the eye's level.
+ */
+export function topAt(view: View, blocks: readonly Block[], point: Vec2, reach: number, distance: number): Top | null {
+  const ray = unproject(view, point);
+  const level = Math.hypot(ray[0], ray[1]);
+  if (ray[2] <= 0 || level < 1e-9) return null;
+  let best: { readonly off: number; readonly block: Block; readonly at: Vec3 } | null = null;
+  for (const block of standing(blocks))
+    for (const [u, v] of CORNERS) {
+      const at = blockCorner(block, u, v);
+      const height = heightOver(view, at, point);
+      const seen = height !== null && height > 0 ? project(view, [at[0], at[1], at[2] + height]) : null;
+      const off = seen ? distance2(seen, point) : Infinity;
+      if (off <= reach && off < (best?.off ?? Infinity)) best = { off, block, at };
+    }
+  if (best) {
+    const { at, block } = best as { at: Vec3; block: Block };
+    return { foot: { at, on: { block, what: "corner" }, guide: null }, height: heightOver(view, at, point)! };
+  }
+  const at: Vec3 = [view.eye[0] + (distance * ray[0]) / level, view.eye[1] + (distance * ray[1]) / level, 0];
+  return { foot: { at, on: null, guide: null }, height: view.eye[2] + (distance * ray[2]) / level };
 }
 
 /** Feet of standing blocks: only what stands on the ground draws a foot to it. */

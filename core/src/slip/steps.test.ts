@@ -1,7 +1,7 @@
 import { newScene } from "../scene";
 import { shotWith } from "../../testing";
-import { inMetric, inSystem } from "../units";
-import { setUpOf, slipText, tickNotes, tickTable } from ".";
+import { inMetric, inSystem, metres, mm, readMeasure } from "../units";
+import { setUpOf, slipText, TICK_SPACINGS, tickNotes, tickTable, usualSpacing } from ".";
 
 const scene = newScene("Quay");
 
@@ -55,6 +55,15 @@ describe("the set-up sheet", () => {
     expect(notes.join(" ")).toMatch(
       /inches from the left edge.*from upright.*L and R: .*left and right of the point’s plumb/,
     );
+  });
+
+  it("has ticks that are round in the system that one measures in, and feet as they are", () => {
+    expect(TICK_SPACINGS.imperial.map((spacing) => inSystem(mm(spacing), "imperial"))).toEqual(['1/4"', '1/2"', '1"']);
+    expect(inSystem(metres(readMeasure("7 ft", "m")), "imperial")).toBe("7'");
+    const [{ aids }] = setUpOf(scene, shotWith(), usualSpacing("imperial")).aids;
+    const { rows } = tickTable(aids, "imperial");
+    expect(rows.find(([number]) => number === "2")![1]).toMatch(/^\d+ ?\d*\/?\d*$/);
+    expect(inSystem(tickNotes(aids, "imperial")[0], "imperial")).toMatch(/^Every 1\/2" on the left edge/);
   });
 
   it("is one plain text with every tick", () => {

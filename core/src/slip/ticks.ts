@@ -2,6 +2,14 @@ import { inInches, mm, sentence, type Sentence, type System } from "../units";
 import { isSideways, oppositeOf, type Edge, type EdgeMark, type EdgeTick, type OffPageAids } from "../vanishing";
 import { degree } from "./slip";
 
+/** How far apart ticks may stand, mm: round in millimetres, or quarters, halves and whole inches. */
+export const TICK_SPACINGS: Readonly<Record<System, readonly number[]>> = {
+  metric: [5, 10, 20, 25],
+  imperial: [6.35, 12.7, 25.4],
+};
+/** How far apart ticks stand where nothing is said, mm: a centimetre, or half an inch. */
+export const usualSpacing = (system: System): number => TICK_SPACINGS[system][1];
+
 /** A table of ticks: the heads of its columns, and its rows. */
 export interface TickTable {
   readonly heads: readonly string[];

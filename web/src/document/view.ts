@@ -15,13 +15,15 @@ export interface ViewState {
   readonly tool: Tool;
   /** What stays while a pin is moved. */
   readonly keep: Keep;
+  /** The pair of streets, by id, along which buildings are raised; the main one where it is none that is there. */
+  readonly along: string;
   /** Whose sets are shown: all of them, or those of the chosen building. */
   readonly sets: "all" | "chosen";
 }
 
 export type View = ReturnType<typeof createView>;
 
-const FRESH: ViewState = { shotId: "", stage: "points", tool: "raise", keep: "centre", sets: "all" };
+const FRESH: ViewState = { shotId: "", stage: "points", tool: "raise", keep: "centre", along: "", sets: "all" };
 
 const shotIn = ({ shots }: Scene, id: string): Shot => shots.find((shot) => shot.id === id) ?? shots[0];
 

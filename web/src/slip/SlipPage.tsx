@@ -1,6 +1,6 @@
 import type { Scene, Shot } from "@zanvo/core/scene";
 import { fileName } from "@zanvo/core/scene";
-import { slipText } from "@zanvo/core/slip";
+import { slipText, TICK_SPACINGS, usualSpacing } from "@zanvo/core/slip";
 import { mm } from "@zanvo/core/units";
 import { ClipboardCopy, FileDown, Printer } from "lucide-react";
 import { useState } from "react";
@@ -8,17 +8,22 @@ import { Link, useParams } from "react-router";
 import useSWR from "swr";
 import { openScene, slipPath, type Opened } from "../api";
 import { copyText } from "../document/clipboard";
+import { saving } from "../document/saving";
+import { newId } from "../id";
 import { Header } from "../page/Header";
 import { Button, say, Select } from "../ui";
 import { useMeasures, useUnits } from "../units";
 import { SetUpSheet } from "./SetUpSheet";
 
-const SPACINGS = [5, 10, 20, 25] as const;
-
 /** The set-up sheet of one shot, to print and take to the drawing table. */
 export function SlipPage() {
   const { id = "", shot: shotId } = useParams();
-  const { data, error } = useSWR<Opened, Error>(`/slip/${id}`, () => openScene(id));
+  // As it stands at this moment, with what the board has not saved yet: never as an earlier visit saw it.
+  const [visit] = useState(newId);
+  const { data, error } = useSWR<Opened, Error>(["slip", id, visit], async () => {
+    await saving.leftSaved();
+    return openScene(id);
+  });
   const shot = data?.scene.shots.find((one) => one.id === shotId);
   if (data && shot) return <Sheet id={id} scene={data.scene} shot={shot} />;
   return (
@@ -40,8 +45,10 @@ interface SheetProps {
 }
 
 function Sheet({ id, scene, shot }: SheetProps) {
-  const [spacing, setSpacing] = useState(10);
   const system = useUnits((units) => units.system);
+  const [chosen, setSpacing] = useState(0);
+  const spacings = TICK_SPACINGS[system];
+  const spacing = spacings.includes(chosen) ? chosen : usualSpacing(system);
   const measures = useMeasures();
   const copy = () =>
     void copyText(slipText(scene, shot, spacing, system)).then(
@@ -61,7 +68,7 @@ function Sheet({ id, scene, shot }: SheetProps) {
           labelled
           label="Ticks every"
           value={String(spacing)}
-          options={SPACINGS.map((one) => [String(one), measures(mm(one))])}
+          options={spacings.map((one) => [String(one), measures(mm(one))])}
           onChange={(to) => setSpacing(Number(to))}
         />
         <Button onClick={copy}>

@@ -75,7 +75,8 @@ function Marks() {
 function Handles() {
   const stage = useView((view) => view.stage);
   const chosen = useChosen();
-  const raising = useDesk((desk) => desk.raising);
+  // While a corner is raised, what stands beside it must not take the press.
+  const choosing = useView(({ stage: now, tool }) => now === "masses" && tool === "select");
   const setting = stage === "points" || stage === "grid";
   return (
     <>
@@ -85,7 +86,7 @@ function Handles() {
       {(stage === "eye-level" || stage === "points") && <HorizonHandles />}
       {setting && <SketchHandles />}
       <PinHandles movable={stage === "eye-level" || setting} />
-      {stage === "masses" && chosen && !chosen.locked && !raising && (
+      {choosing && chosen && !chosen.locked && (
         <Suspense fallback={null}>
           <ElementHandles element={chosen} />
         </Suspense>

@@ -1,9 +1,19 @@
 import { useMemo } from "react";
 import { footAt, nearCorner } from "@zanvo/core/construct";
-import { dot, sub, type Vec2 } from "@zanvo/core/geometry";
-import type { Shot } from "@zanvo/core/scene";
+import { degrees, dot, fromStretch, sub, type Vec2, type Vec3 } from "@zanvo/core/geometry";
+import type { Scene, Shot } from "@zanvo/core/scene";
 import { project, viewOf, type View } from "@zanvo/core/shot";
-import { blockCorner, boxOf, moved, stands, type Block, type Element } from "@zanvo/core/world";
+import {
+  blockCorner,
+  boxOf,
+  kindOf,
+  moved,
+  placesOf,
+  stands,
+  standsAt,
+  type Block,
+  type Element,
+} from "@zanvo/core/world";
 import { useChosen } from "../../document";
 
 /** What a foot on the ground may be drawn to: the blocks that stand for what stands there. */
@@ -26,6 +36,27 @@ export function moveElement(view: View, element: Element, others: readonly Eleme
       far: Math.hypot(foot.at[0] - x, foot.at[1] - y),
     }
   );
+}
+
+/** The way of a path where it passes nearest to a place: its heading, degrees. */
+function headingNear(path: readonly Vec2[], at: Vec2): number {
+  const legs = path.slice(1).map((q, i) => ({ p: path[i], q, off: fromStretch(at, path[i], q) }));
+  const { p, q } = legs.reduce((near, leg) => (leg.off < near.off ? leg : near));
+  return degrees(Math.atan2(q[0] - p[0], q[1] - p[1]));
+}
+
+/**
+ * What a building is raised along where its foot catches nothing: the way that it stands on, or else the pair of streets
+ * that is chosen, or the main one.
+ */
+export function streetsAt(
+  { elements, orientations }: Scene,
+  [x, y]: Vec3,
+  chosen: string,
+): { readonly heading: number; readonly name: string } {
+  const way = elements.find((one) => !one.hidden && kindOf(one).way && standsAt(one, [x, y]));
+  if (way && placesOf(way).length > 1) return { heading: headingNear(placesOf(way), [x, y]), name: way.name };
+  return orientations.find(({ id }) => id === chosen) ?? orientations[0] ?? { heading: 0, name: "north" };
 }
 
 /** The block whose near corner stands nearest before the eye of a shot, if any does. */

@@ -6,7 +6,7 @@ import { createSelection } from "../../document/selection";
 import { createView } from "../../document/view";
 import { keptInMemory } from "../../../testing";
 import { createDesk } from "./createDesk";
-import { begin } from "./raise";
+import { alongOf, begin } from "./raise";
 
 /** A desk of its own, with an empty scene on it. */
 function newDesk(memory = keptInMemory()) {
@@ -55,7 +55,7 @@ describe("a desk", () => {
     const { document, selection, useDesk, setRaising, takeMeasure } = newDesk();
     const view = viewOf(newScene("Quay").shots[0]);
     const foot = footAt(view, [], [200, 260], 0)!;
-    setRaising(begin(foot, 35, 0));
+    setRaising(begin(foot, alongOf(foot, { heading: 35, name: "Quay" }, 0)));
     expect(takeMeasure()).not.toBeNull();
     for (const metres of [7, 12, 9]) expect(takeMeasure(metres)).toBeNull();
     const [raised] = document.useDocument.getState().scene.elements;

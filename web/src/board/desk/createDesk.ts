@@ -142,7 +142,7 @@ export function createDesk({ document: { useDocument, edit }, selection, view: {
     takeMeasure: (metres?: number): Told | null => {
       const { raising } = get();
       if (!raising) return null;
-      const measured = metres === undefined ? raising : typed(raising, metres);
+      const measured = metres === undefined ? raising : typed(viewOf(currentShot()), raising, metres);
       const lack = lacking(measured);
       if (lack) return lack;
       const next = advance(measured);

@@ -1,12 +1,14 @@
 import { useEffect, useRef, useState, type PointerEvent, type RefObject } from "react";
-import { footAt } from "@zanvo/core/construct";
-import { contains, type Vec2 } from "@zanvo/core/geometry";
+import { footAt, type Foot } from "@zanvo/core/construct";
+import { contains, corners, middle, type Vec2 } from "@zanvo/core/geometry";
+import type { Shot } from "@zanvo/core/scene";
+import { unprojectToGround, type View } from "@zanvo/core/shot";
 import { metres, mm, sentence } from "@zanvo/core/units";
-import { moveElement, standingOf } from "./blocks";
+import { moveElement, standingOf, streetsAt } from "./blocks";
 import { pan, pinched, wheeled } from "../../canvas/camera";
 import { currentView, deskPoint, look, setRaising, showTag, takeMeasure, useDesk, windowPoint } from "./desk";
 import { solids, solidsNow } from "./useSolids";
-import { begin, onPaper, reach } from "./raise";
+import { alongOf, begin, beginAtTop, onPaper, reach, type Raising } from "./raise";
 import { useDrag, type DragPoint } from "./useDrag";
 import {
   useDocument,
@@ -55,10 +57,7 @@ export function useHand(holder: RefObject<HTMLDivElement | null>) {
     end: (point, moved) => {
       const { what } = doing.current;
       doing.current = { what: "nothing" };
-      if (
-        what === "raise" &&
-        (moved || useDesk.getState().raising?.step !== "height" || useDesk.getState().raising?.measures.height)
-      ) {
+      if (what === "raise" && (moved || !isFresh(useDesk.getState().raising))) {
         const lack = takeMeasure();
         if (lack) showTag({ at: point.window, text: lack, wrong: true });
       }
@@ -126,13 +125,14 @@ function begun({ at, window, alt }: DragPoint, panning: boolean): Doing {
       drawOut({ at, from: at, window, alt });
       return { what: "raise" };
     }
-    if (!contains(shot.frame, at)) return { what: "pan", last: window };
-    const foot = footAt(view, standingOf(scene.elements), at, reachMm(alt));
-    if (!foot) {
+    if (!contains(shot.frame, at) && !reachesOut(shot, view)) return { what: "pan", last: window };
+    const begun = beginAt(at, reachMm(alt));
+    if (!begun) {
       showTag({ at: window, text: "Press on the ground, below the horizon.", wrong: true });
       return { what: "nothing" };
     }
-    setRaising(begin(foot, scene.orientations[0]?.heading ?? 0, shot.gaze.heading));
+    setRaising(begun);
+    drawOut({ at, from: at, window, alt });
     return { what: "raise" };
   }
   const choosing = solidsNow();
@@ -148,6 +148,25 @@ function begun({ at, window, alt }: DragPoint, panning: boolean): Doing {
   return { what: "move", id };
 }
 
+/** Whether a raising waits for its first measure: a mere press only says where it begins. */
+const isFresh = (raising: Raising | null): boolean =>
+  raising?.step === "distance" || (raising?.step === "height" && raising.measures.height === 0);
+
+/** Whether no ground is seen in the panel, so that it is reached on the desk around it, and from the tops down. */
+const reachesOut = ({ frame }: Shot, view: View): boolean =>
+  [...corners(frame), middle(frame)].every((place) => unprojectToGround(view, place) === null);
+
+/** The building that a press begins: from a foot on the ground, or where none is seen in the panel from its top. */
+function beginAt(at: Vec2, reach: number): Raising | null {
+  const { scene } = useDocument.getState();
+  const shot = currentShot();
+  const [view, blocks] = [currentView(), standingOf(scene.elements)];
+  const along = (foot: Foot) => alongOf(foot, streetsAt(scene, foot.at, useView.getState().along), shot.gaze.heading);
+  const foot = footAt(view, blocks, at, reach);
+  if (foot) return begin(foot, along(foot));
+  return reachesOut(shot, view) ? beginAtTop(view, blocks, at, reach, along) : null;
+}
+
 /** Draws the current measure of a building out to the pointer, and shows it. */
 function drawOut({ at, window }: DragPoint): void {
   const { raising } = useDesk.getState();
@@ -155,13 +174,12 @@ function drawOut({ at, window }: DragPoint): void {
   const view = currentView();
   const next = reach(view, raising, at);
   const paper = onPaper(view, next);
-  const name = next.step === "height" ? "up" : next.step;
+  const name = { distance: "away", height: "up", left: "left", right: "right" }[next.step];
+  const drawn = paper === null ? "" : sentence` · ${mm(paper)}`;
+  const high = next.step === "distance" ? sentence`, ${metres(next.measures.height)} high` : "";
   useDesk.setState({
     raising: next,
-    tag: {
-      at: window,
-      text: sentence`${name} ${metres(next.measures[next.step])}${paper === null ? "" : sentence` · ${mm(paper)}`}`,
-    },
+    tag: { at: window, text: sentence`${name} ${metres(next.measures[next.step])}${high}${drawn}` },
   });
 }
 
@@ -192,18 +210,18 @@ function moveChosen(id: string, { at, from, window, alt }: DragPoint): void {
 /** What is shown before a press: where a foot would be drawn to, or how far the next measure has come. */
 function hover(event: PointerEvent): void {
   const { stage, tool } = useView.getState();
-  const { scene } = useDocument.getState();
   if (stage !== "masses" || tool !== "raise") return;
   const { raising } = useDesk.getState();
   const at = deskPoint(event);
   if (raising) drawOut({ at, from: at, window: windowPoint(event), alt: event.altKey });
   else {
-    const foot = contains(currentShot().frame, at)
-      ? footAt(currentView(), standingOf(scene.elements), at, reachMm(event.altKey))
-      : null;
+    const shot = currentShot();
+    const wanted = contains(shot.frame, at) || reachesOut(shot, currentView());
+    const begun = wanted ? beginAt(at, reachMm(event.altKey)) : null;
+    const { on = null } = begun?.foot ?? {};
     useDesk.setState({
-      foot,
-      tag: foot?.on ? { at: windowPoint(event), text: `${foot.on.what} of ${foot.on.block.name}` } : null,
+      foot: begun?.foot ?? null,
+      tag: on ? { at: windowPoint(event), text: `${on.what} of ${on.block.name}` } : null,
     });
   }
 }

@@ -1,9 +1,10 @@
 import { segmentLines, stretchLines, STYLES, type Layer, type Shapes } from "@zanvo/core/drawing";
+import type { Vec2 } from "@zanvo/core/geometry";
 import type { Orientation, Shot } from "@zanvo/core/scene";
-import { viewOf, type View } from "@zanvo/core/shot";
+import { project, viewOf, type View } from "@zanvo/core/shot";
 import { horizon, isLevel, lineIn, pinsOf } from "@zanvo/core/vanishing";
 import { CREASE, HIDDEN, INTERSECTION, OUTLINE } from "@zanvo/core/visibility";
-import type { Element } from "@zanvo/core/world";
+import { circle, type Element } from "@zanvo/core/world";
 import { useMemo } from "react";
 import { wholeDesk } from "../../canvas/camera";
 import { useDesk } from "./desk";
@@ -43,6 +44,13 @@ function horizonOverDesk(view: View, orientations: readonly Orientation[], shot:
   };
 }
 
+/** The ring around a place that is caught, mm. */
+const CAUGHT = 2;
+const ring = ([x, y]: Vec2, r: number) => {
+  const places = circle([x, y], r, 24);
+  return Float64Array.from(places.flatMap((p, i) => [...p, ...places[(i + 1) % places.length]]));
+};
+
 /** A small upright cross. */
 const cross = ({ x, y }: { x: number; y: number }, r: number) =>
   Float64Array.from([x - r, y, x + r, y, x, y - r, x, y + r]);
@@ -63,12 +71,15 @@ export function useMarks(
   const view = useMemo(() => viewOf(shot), [shot]);
   const over = useMemo(() => horizonOverDesk(view, orientations, shot), [view, orientations, shot]);
   return useMemo(() => {
-    const guide = (raising?.foot ?? foot)?.guide;
+    const at = raising?.foot ?? foot;
+    const guide = at?.guide;
+    const caught = at?.on ? project(view, at.at) : null;
     const centre = { ...STYLES.horizon, dash: [] };
     return [
       over,
       ...(chosen && solids ? chosenMarks(view, chosen, solids) : []),
       ...(raising ? [mark("raising", segmentLines(view, edges(raising)), 0.4)] : []),
+      ...(caught ? [mark("caught", { lines: ring(caught, CAUGHT) })] : []),
       ...(guide ? [mark("street-line", { lines: Float64Array.from(guide.flat()) }, 0.25, [4, 2])] : []),
       { id: "centre", label: "Centre of vision", style: centre, lines: cross(shot.lens.centre, 4) },
     ];

@@ -1,6 +1,8 @@
 import { LAYER_KINDS, showOf } from "@zanvo/core/drawing";
 import { NO_AIDS, lineSpacingOf, type Aids, type LineSpacing, type Show } from "@zanvo/core/scene";
+import { usualSpacing } from "@zanvo/core/slip";
 import { Check, Fold, NumberField, Strength } from "../../ui";
+import { useUnits } from "../../units";
 import { MeasuredFields } from "./MeasuredFields";
 import { SetFields } from "./SetFields";
 import { edit, beginGesture, drag, endGesture, useShot, onShot } from "../../document";
@@ -23,7 +25,9 @@ export function GridPanel() {
   const shot = useShot();
   const show = showOf(shot);
   const room = lineSpacingOf(shot);
-  const aids = shot.aids ?? NO_AIDS;
+  const system = useUnits((units) => units.system);
+  const none = { ...NO_AIDS, every: usualSpacing(system) };
+  const aids = shot.aids ?? none;
   const shown = (change: Partial<Show>) => onShot((before) => ({ ...before, show: { ...showOf(before), ...change } }));
   const roomed = (change: Partial<LineSpacing>) =>
     edit(
@@ -32,7 +36,7 @@ export function GridPanel() {
     );
   const aided = (change: Partial<Aids>) =>
     edit(
-      onShot((before) => ({ ...before, aids: { ...NO_AIDS, ...before.aids, ...change } })),
+      onShot((before) => ({ ...before, aids: { ...none, ...before.aids, ...change } })),
       "aids",
     );
   return (

@@ -4,9 +4,9 @@ import { DETAIL_KINDS } from "@zanvo/core/world";
 import { MousePointer2, MoveUp } from "lucide-react";
 import { useEffect, useRef } from "react";
 import { FAINT } from "@zanvo/core/scene";
-import { Button, Check, Fold, NumberField, Strength } from "../../ui";
+import { Button, Check, Fold, NumberField, Select, Strength } from "../../ui";
 import { setRaising, takeMeasure, useDesk } from "../desk/desk";
-import { LEAST, STEPS, type Raising } from "../desk/raise";
+import { LEAST, stepsOf, type Raising, type StepId } from "../desk/raise";
 import { ChosenFields } from "./ChosenFields";
 import {
   useDocument,
@@ -28,7 +28,12 @@ const SWITCHES = [
   ...DETAIL_KINDS.map(({ id, label }) => ({ id: detailSwitch(id), label, strength: 1 })),
 ];
 
-const ASKS = { height: "Up: height", left: "Out along the left set", right: "Out along the right set" } as const;
+const ASKS: Readonly<Record<StepId, string>> = {
+  distance: "Away: distance from the eye",
+  height: "Up: height",
+  left: "Out along the left set",
+  right: "Out along the right set",
+};
 
 /** The measure that is being drawn, to be typed instead: a digit typed anywhere goes here. */
 function RaisingFields({ raising }: { readonly raising: Raising }) {
@@ -45,7 +50,8 @@ function RaisingFields({ raising }: { readonly raising: Raising }) {
   }, []);
   return (
     <div className="space-y-2 rounded border border-accent p-2">
-      <p className="font-medium">Step {STEPS.indexOf(raising.step) + 1} of 3</p>
+      <p className="font-medium">Step {stepsOf(raising).indexOf(raising.step) + 1} of 3</p>
+      <p className="text-pencil">Along {raising.name}</p>
       <NumberField
         key={raising.step}
         inputRef={field}
@@ -70,6 +76,23 @@ function RaisingFields({ raising }: { readonly raising: Raising }) {
   );
 }
 
+/** The pair of streets along which a corner is raised that catches nothing. */
+function AlongField() {
+  const orientations = useDocument((document) => document.scene.orientations);
+  const along = useView((view) => view.along);
+  if (orientations.length < 2) return null;
+  return (
+    <Select
+      labelled
+      label="Along"
+      className="min-w-0 grow"
+      value={orientations.some(({ id }) => id === along) ? along : orientations[0].id}
+      options={orientations.map(({ id, name }) => [id, name])}
+      onChange={(id) => go({ along: id })}
+    />
+  );
+}
+
 /** Raising buildings by their near corner, choosing and changing them. */
 export function MassesPanel() {
   const tool = useView((view) => view.tool);
@@ -90,13 +113,15 @@ export function MassesPanel() {
           Choose
         </Button>
       </div>
+      {tool === "raise" && !raising && <AlongField />}
       {raising ? (
         <RaisingFields raising={raising} />
       ) : (
         <p className="text-pencil">
           {tool === "raise"
             ? `${empty ? "Nothing stands here yet. " : ""}Press on the ground for the foot of the near corner and ` +
-              "draw up; then out to the left and out to the right."
+              "draw up; then out to the left and out to the right. Where the panel shows no ground, press on the " +
+              "desk outside it, or press a top and type how far away it is."
             : "Press a building to choose it; drag it over the ground. Alt: do not catch on street lines."}
         </p>
       )}
