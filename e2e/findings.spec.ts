@@ -29,6 +29,6 @@ test("a horizon above the panel asks for a third point", async ({ page }) => {
     .filter({ hasText: "uprights are drawn parallel" });
   await finding.getByRole("button", { name: "Let the uprights converge" }).click();
   await expect(finding).toHaveCount(0);
-  await expect(slip(page, "Horizon, left edge")).toHaveText("-30 mm from top, 327 mm from bottom");
+  await expect(slip(page, "Horizon, left edge")).toHaveText("30 mm above the sheet");
   await expect(slip(page, "Uprights")).toHaveText(/below the sheet/);
 });

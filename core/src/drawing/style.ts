@@ -60,6 +60,10 @@ export function headPath(head: SetStyle["head"], r: number): string {
 export const STYLES = {
   live: { stroke: "#7d8f98", width: 0.18, dash: [3, 2], opacity: 1 },
   bundle: { stroke: GRAPHITE, width: 0.13, dash: [], opacity: 1 },
+  /** Floors, and what tells ceilings and the two ways of walls from them. */
+  ceiling: { stroke: "#7a5f86", width: 0.13, dash: [], opacity: 1 },
+  leftWall: { stroke: "#86653f", width: 0.13, dash: [], opacity: 1 },
+  rightWall: { stroke: "#3f6a86", width: 0.13, dash: [], opacity: 1 },
   measured: { stroke: "#5b6b57", width: 0.13, dash: [], opacity: 1 },
   heavy: { stroke: "#5b6b57", width: 0.4, dash: [], opacity: 1 },
   numbers: { stroke: "#3f4d3c", width: 0.2, dash: [], opacity: 1 },

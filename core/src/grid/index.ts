@@ -2,4 +2,6 @@ export * from "./bundle";
 export * from "./cone";
 export * from "./curved";
 export * from "./fade";
-export { measuredGrid, planeOf, type MeasuredLines, type MeasuredPlane } from "./measured";
+export * from "./extent";
+export * from "./rooms";
+export { frameOf, measuredGrid, planeOf, type MeasuredLines, type MeasuredPlane } from "./measured";

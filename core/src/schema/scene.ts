@@ -65,6 +65,8 @@ export const ElementSchema = Type.Unsafe<Element>({
   oneOf: KINDS.map(({ schema }) => schema),
 });
 
+const SpanSchema = strict({ from: Metres, to: Metres });
+
 /** A plane measured out in squares of `every` metres, every `heavy`th line heavier. */
 const MeasuredSchema = strict({
   plane: OneOf("level", "left", "right"),
@@ -76,6 +78,8 @@ const MeasuredSchema = strict({
   numbered: Type.Optional(Type.Boolean()),
   /** Fades in steps, and ends this many metres before the eye. */
   fade: Type.Optional(Type.Number({ minimum: 1, maximum: 1e5 })),
+  /** Where it ends: along both sets, in m from the eye, and up from the ground. */
+  extent: Type.Optional(strict({ left: SpanSchema, right: SpanSchema, up: SpanSchema })),
 });
 
 /** Aids for points off the page, drawn on the sheet: mm between edge ticks, and which of them are drawn. */

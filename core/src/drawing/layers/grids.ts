@@ -7,6 +7,9 @@ import { NO_LINES, type Shapes } from "../layer";
 import { setStyle, STYLES } from "../style";
 import { layerKind } from "./kind";
 
+/** Where true squares are laid out, loose bundles stand back behind them: what of their strength is left. */
+const BEHIND_SQUARES = 0.3;
+
 /** The loose bundles of pins, each set in its own hue and dash. */
 export const grids = layerKind({
   id: "bundles",
@@ -15,13 +18,15 @@ export const grids = layerKind({
   style: STYLES.bundle,
   strength: 1,
   construction: true,
-  compute: ({ shot, view, pins }) =>
-    pins.flatMap((pin) => {
+  compute: ({ shot, view, pins }) => {
+    const fade = (shot.measured ?? []).some(({ strength }) => strength > 0) ? BEHIND_SQUARES : 1;
+    return pins.flatMap((pin) => {
       const spread = bundleOf(shot, pin.id);
       if (pin.opposite || spread.off || spread.strength === 0) return [];
-      const style = { stroke: setStyle(pin).stroke, dash: setStyle(pin).dash, opacity: spread.strength };
+      const style = { stroke: setStyle(pin).stroke, dash: setStyle(pin).dash, opacity: fade * spread.strength };
       return { id: `grid-${pin.id}`, label: `Grid: ${pin.name}`, style, ...bundleShapes(shot, view, pin, spread) };
-    }),
+    });
+  },
 });
 
 function bundleShapes(shot: Shot, view: View, pin: Pin, spread: Spread): Shapes {

@@ -1,5 +1,16 @@
-import { contains, type Rect } from "../../geometry";
-import { curvedMeasured, FADES, fadeSteps, measuredGrid, planeOf, type MeasuredLines } from "../../grid";
+import { contains, type Rect, type Vec3 } from "../../geometry";
+import {
+  boundedLines,
+  curvedMeasured,
+  FADES,
+  fadeSteps,
+  measuredGrid,
+  planeOf,
+  type BoundedLine,
+  type MeasuredLines,
+} from "../../grid";
+import { project, type View } from "../../shot";
+import { segmentLines } from "../visibleLines";
 import { lineSpacingOf, type Measured, type Orientation } from "../../scene";
 import { NO_LINES } from "../layer";
 import { lettering, letteringWidth } from "../lettering";
@@ -23,12 +34,76 @@ export const squares = layerKind({
     const [main] = orientations;
     return (shot.measured ?? []).flatMap((plane, i) => {
       if (!main || plane.strength === 0) return [];
+      if (plane.extent) return boundedSquares(context, main, plane, i + 1);
       return (view.law.straight ? straightSquares : curvedSquares)(context, main, plane, i + 1);
     });
   },
 });
 
 const nameOf = ({ every, plane }: Measured): string => `Squares of ${every} m, ${plane}`;
+
+/** The hue that tells floors, ceilings and the two ways of walls apart. */
+function strokeOf({ plane, at }: Measured, eye: number): string {
+  if (plane === "level") return (at > eye ? STYLES.ceiling : STYLES.measured).stroke;
+  return (plane === "left" ? STYLES.leftWall : STYLES.rightWall).stroke;
+}
+
+/** Squares of a plane that ends, with its rim. */
+function boundedSquares({ shot, view }: LayerContext, main: Orientation, plane: Measured, n: number): LayerPart[] {
+  const { lines, rim } = boundedLines(
+    view,
+    main.heading,
+    shot.gaze.heading,
+    plane,
+    plane.extent!,
+    lineSpacingOf(shot).gap,
+  );
+  const isHeavy = ({ number }: BoundedLine) => number % plane.heavy === 0;
+  const name = nameOf(plane);
+  const style = { stroke: strokeOf(plane, shot.eye.z), opacity: plane.strength };
+  const [light, heavy] = [lines.filter((line) => !isHeavy(line)), lines.filter(isHeavy)];
+  return [
+    {
+      id: `measured-${n}`,
+      label: name,
+      style,
+      ...segmentLines(
+        view,
+        light.map(({ ends }) => ends),
+      ),
+    },
+    {
+      id: `heavy-${n}`,
+      label: `${name}, every ${plane.heavy}`,
+      style: { ...STYLES.heavy, ...style },
+      ...segmentLines(view, [...heavy.map(({ ends }) => ends), ...rim]),
+    },
+    ...(plane.numbered
+      ? [
+          {
+            id: `numbers-${n}`,
+            label: `Measures of squares of ${plane.every} m`,
+            style: { ...STYLES.numbers, opacity: 1.6 * plane.strength },
+            lines: endNumbers(heavy, plane, view),
+          },
+        ]
+      : []),
+  ];
+}
+
+/** The measure of each heavy line at that end of it that is seen. */
+function endNumbers(heavy: readonly BoundedLine[], { every }: Measured, view: View): Float64Array {
+  const inside = (place: Vec3) => {
+    const seen = project(view, place);
+    return seen && contains(view.frame, seen) ? seen : null;
+  };
+  return Float64Array.from(
+    heavy.flatMap(({ ends: [a, b], number }) => {
+      const seen = inside(a) ?? inside(b);
+      return seen ? lettering(String(Number((number * every).toFixed(2))), seen, NUMBER) : [];
+    }),
+  );
+}
 
 function curvedSquares({ shot, view }: LayerContext, main: Orientation, plane: Measured, n: number): LayerPart[] {
   const { light, heavy } = curvedMeasured(view, main.heading, shot.gaze.heading, plane, lineSpacingOf(shot).gap);

@@ -1,7 +1,8 @@
 import { Plus, X } from "lucide-react";
-import type { Measured, Shot } from "@zanvo/core/scene";
+import { depthSet, roomPlanes, ROOMS, type RoomId, type RoomSize } from "@zanvo/core/grid";
+import type { Measured, Orientation, Shot } from "@zanvo/core/scene";
 import { Button, Check, IconButton, NumberField, optionsOf, Select, Strength } from "../../ui";
-import { edit, beginGesture, drag, endGesture, onShot } from "../../document";
+import { edit, beginGesture, drag, endGesture, onShot, useDocument } from "../../document";
 
 const PLANES: Readonly<Record<Measured["plane"], string>> = {
   level: "Ground or level",
@@ -100,11 +101,58 @@ function Plane({ plane, index }: { readonly plane: Measured; readonly index: num
   );
 }
 
+/** The room that bounded planes make: what kind it is, and its measures. */
+function roomIn(planes: readonly Measured[], depth: "left" | "right"): { id: RoomId; size: RoomSize } | null {
+  const extent = planes.find((plane) => plane.extent)?.extent;
+  if (!extent) return null;
+  const across = depth === "left" ? extent.right : extent.left;
+  const walls = planes.filter(({ plane }) => plane !== "level").length;
+  const id = walls > 2 ? "room" : planes.filter(({ plane }) => plane === "level").length > 1 ? "corridor" : "street";
+  return { id, size: { width: across.to - across.from, height: extent.up.to, depth: extent[depth].to } };
+}
+
+/** Planes that end at one another: a corridor, a room or a street about the eye, and its measures. */
+function RoomFields({ main, shot }: { readonly main: Orientation; readonly shot: Shot }) {
+  const room = roomIn(shot.measured ?? [], depthSet(main, shot));
+  const lay = (id: RoomId, size?: RoomSize, key?: string) =>
+    edit(
+      onShot((before) => ({ ...before, measured: roomPlanes(main, before, id, size) })),
+      key,
+    );
+  return (
+    <>
+      <div role="group" aria-label="Lay out a whole" className="flex gap-1">
+        {(Object.keys(ROOMS) as RoomId[]).map((id) => (
+          <Button key={id} className="grow" on={room?.id === id} onClick={() => lay(id)}>
+            {ROOMS[id].name}
+          </Button>
+        ))}
+      </div>
+      {room &&
+        (["width", "height", "depth"] as const).map((side) => (
+          <NumberField
+            key={side}
+            label={{ width: "Room across", height: "Room up", depth: "Room away" }[side]}
+            unit="m"
+            digits={2}
+            min={0.5}
+            max={1000}
+            step={0.1}
+            value={room.size[side]}
+            onChange={(to) => lay(room.id, { ...room.size, [side]: to }, "room")}
+          />
+        ))}
+    </>
+  );
+}
+
 /** True squares on the ground, on any level, and on walls. */
 export function MeasuredFields({ shot }: { readonly shot: Shot }) {
+  const [main] = useDocument((document) => document.scene.orientations);
   return (
     <section className="space-y-1.5 border-t border-hair pt-2">
       <h3 className="font-medium">Measured squares</h3>
+      {main && <RoomFields main={main} shot={shot} />}
       {shot.measured?.map((plane, i) => (
         <Plane key={i} plane={plane} index={i} />
       ))}
