@@ -12,7 +12,7 @@ const E2 = 0.00669437999014;
 
 /**
  * Metres for a degree of longitude and of latitude at a latitude: the ellipsoid's two radii of curvature there
- * (Snyder, USGS PP 1395, 1987, ch. 4 (from memory); checked against proj4).
+ * (Snyder, USGS PP 1395, 1987, ch. 4 (from memory); checked against GeographicLib).
  */
 function perDegree(latitude: number): readonly [number, number] {
   const phi = radians(latitude);

@@ -1,6 +1,7 @@
 import type { Vec3 } from "../geometry";
 import { buildCache, type Built, type Element } from "../world";
-import { joined, visibleEdgesInParts, type VisibleEdges } from "./edges";
+import { visibleEdgesInParts } from "./edges";
+import { joined, type VisibleEdges } from "./visibleEdges";
 
 /** What is seen from so many places is kept. */
 const MAX_EYES = 12;

@@ -5,36 +5,16 @@ import { loopBoxes } from "./bearing";
 import { intersectionCurves, type Intersection } from "./intersections";
 import { covers, hiddenInterval, occludersOf, TOUCH, type Occluder } from "./occluder";
 import { hiddenWhole } from "./skyline";
-
-/** What a stretch of an edge is to the eye. */
-export const OUTLINE = 0;
-export const CREASE = 1;
-export const HIDDEN = 2;
-/** Drawn on a surface, where that is seen. */
-export const DETAIL = 3;
-/** Where two things meet or cut each other. */
-export const INTERSECTION = 4;
-export type EdgeClass = typeof OUTLINE | typeof CREASE | typeof HIDDEN | typeof DETAIL | typeof INTERSECTION;
-
-/**
- * Stretches of edges, one after the other: ends (ax ay az bx by bz, in m), the number of the solid (as many as there
- * are for what is drawn on open ground), and the sight.
- */
-export interface VisibleEdges {
-  readonly ends: Float64Array;
-  readonly solid: Uint32Array;
-  readonly edgeClass: Uint8Array;
-  /** Of details, the place of their kind among `DETAIL_KINDS`; of all else, 0. */
-  readonly detail: Uint8Array;
-}
-
-/** No edges at all. */
-export const NOTHING_VISIBLE: VisibleEdges = {
-  ends: new Float64Array(),
-  solid: new Uint32Array(),
-  edgeClass: new Uint8Array(),
-  detail: new Uint8Array(),
-};
+import {
+  CREASE,
+  DETAIL,
+  HIDDEN,
+  INTERSECTION,
+  joined,
+  OUTLINE,
+  type EdgeClass,
+  type VisibleEdges,
+} from "./visibleEdges";
 
 /** Stretches shorter than this are rounding, or what `TOUCH` leaves at a corner, in m. */
 const SLIVER = 3 * TOUCH;
@@ -171,26 +151,6 @@ export function* visibleEdgesInParts(
 /** All that an eye sees, at once: the parts of `seeing` together. */
 export const visibleEdges = (solids: readonly Solid[], eye: Vec3, details: readonly Detail[] = []): VisibleEdges =>
   joined([...visibleEdgesInParts(solids, eye, details)]);
-
-/** Parts of what is seen, one after the other. */
-export function joined(parts: readonly VisibleEdges[]): VisibleEdges {
-  const size = parts.reduce((sum, { edgeClass }) => sum + edgeClass.length, 0);
-  const whole = {
-    ends: new Float64Array(6 * size),
-    solid: new Uint32Array(size),
-    edgeClass: new Uint8Array(size),
-    detail: new Uint8Array(size),
-  };
-  let at = 0;
-  for (const { ends, solid, edgeClass, detail } of parts) {
-    whole.ends.set(ends, 6 * at);
-    whole.solid.set(solid, at);
-    whole.edgeClass.set(edgeClass, at);
-    whole.detail.set(detail, at);
-    at += edgeClass.length;
-  }
-  return whole;
-}
 
 /** Things by what they have in common, in their order. */
 function grouped<T, K>(things: readonly T[], of: (thing: T) => K): Map<K, T[]> {

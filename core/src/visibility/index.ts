@@ -1,2 +1,3 @@
 export * from "./cache";
 export * from "./edges";
+export * from "./visibleEdges";

@@ -1,0 +1,49 @@
+/** What a stretch of an edge is to the eye. */
+export const OUTLINE = 0;
+export const CREASE = 1;
+export const HIDDEN = 2;
+/** Drawn on a surface, where that is seen. */
+export const DETAIL = 3;
+/** Where two things meet or cut each other. */
+export const INTERSECTION = 4;
+export type EdgeClass = typeof OUTLINE | typeof CREASE | typeof HIDDEN | typeof DETAIL | typeof INTERSECTION;
+
+/**
+ * Stretches of edges, one after the other: ends (ax ay az bx by bz, in m), the number of the solid (as many as there
+ * are for what is drawn on open ground), and the sight.
+ */
+export interface VisibleEdges {
+  readonly ends: Float64Array;
+  readonly solid: Uint32Array;
+  readonly edgeClass: Uint8Array;
+  /** Of details, the place of their kind among `DETAIL_KINDS`; of all else, 0. */
+  readonly detail: Uint8Array;
+}
+
+/** No edges at all. */
+export const NOTHING_VISIBLE: VisibleEdges = {
+  ends: new Float64Array(),
+  solid: new Uint32Array(),
+  edgeClass: new Uint8Array(),
+  detail: new Uint8Array(),
+};
+
+/** Parts of what is seen, one after the other. */
+export function joined(parts: readonly VisibleEdges[]): VisibleEdges {
+  const size = parts.reduce((sum, { edgeClass }) => sum + edgeClass.length, 0);
+  const whole = {
+    ends: new Float64Array(6 * size),
+    solid: new Uint32Array(size),
+    edgeClass: new Uint8Array(size),
+    detail: new Uint8Array(size),
+  };
+  let at = 0;
+  for (const { ends, solid, edgeClass, detail } of parts) {
+    whole.ends.set(ends, 6 * at);
+    whole.solid.set(solid, at);
+    whole.edgeClass.set(edgeClass, at);
+    whole.detail.set(detail, at);
+    at += edgeClass.length;
+  }
+  return whole;
+}
