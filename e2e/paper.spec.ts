@@ -104,7 +104,7 @@ test("the set-up sheet is saved as PDF, and everything is read in inches and fee
   // What is typed in feet is kept in feet.
   await page.getByRole("button", { name: "Eye level" }).click();
   await type(page, "Eye height", "7 ft");
-  await expect(page.getByLabel("Eye height")).toHaveValue("7'");
+  await expect(page.getByRole("textbox", { name: "Eye height" })).toHaveValue("7'");
   await expect(slip(page, "Eye height")).toHaveText("7'");
   await page.getByRole("button", { name: "Points", exact: true }).click();
   await page.getByText("View in numbers").click();

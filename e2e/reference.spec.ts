@@ -1,3 +1,4 @@
+import { readFileSync } from "node:fs";
 import { expect, test } from "@playwright/test";
 import sharp from "sharp";
 import AxeBuilder from "@axe-core/playwright";
@@ -212,4 +213,45 @@ test("a photo is dropped on the desk, or pasted", async ({ page }) => {
   );
   await expect(bench(page)).toBeVisible();
   expect((await saved(page, id)).references).toHaveLength(2);
+});
+
+test("a scene is saved with its photos in one file, and stands on the shelf with them again", async ({ page }) => {
+  const { id, edges } = await onBench(page);
+  await traceSet(page, "Left", edges.Left);
+  const before = await saved(page, id);
+  await page.getByRole("link", { name: "Board" }).click();
+  await page.getByRole("button", { name: "Hand-over" }).click();
+  const [file] = await Promise.all([
+    page.waitForEvent("download"),
+    page.getByRole("button", { name: "Save the scene with its photos" }).click(),
+  ]);
+  expect(file.suggestedFilename()).toMatch(/\.zanvo\.zip$/);
+  const [plain] = await Promise.all([
+    page.waitForEvent("download"),
+    page.getByRole("button", { name: "Save it without them" }).click(),
+  ]);
+  expect(JSON.parse(readFileSync(await plain.path(), "utf8"))).toEqual(before);
+
+  // ZIP by its own listing (PKWARE's APPNOTE): the scene, and the picture by its name.
+  const zip = readFileSync(await file.path());
+  expect(zip.includes("scene.zanvo.json") && zip.includes(`pictures/${before.references![0].picture}.webp`)).toBe(true);
+
+  await page.goto("/");
+  const [chooser] = await Promise.all([
+    page.waitForEvent("filechooser"),
+    page.getByRole("button", { name: "Bring in a file" }).click(),
+  ]);
+  await chooser.setFiles({ name: "quay.zanvo.zip", mimeType: "application/zip", buffer: zip });
+  await expect(page.getByText("is on the shelf.")).toBeVisible();
+  const [card] = (await (await page.request.get("/api/scenes")).json()) as { id: string }[];
+  expect(await (await page.request.get(`/api/scenes/${card.id}`)).json()).toEqual(before);
+  const picture = await page.request.get(`/api/scenes/${card.id}/references/${before.references![0].picture}`);
+  expect(picture.status()).toBe(200);
+
+  const [again] = await Promise.all([
+    page.waitForEvent("filechooser"),
+    page.getByRole("button", { name: "Bring in a file" }).click(),
+  ]);
+  await again.setFiles({ name: "other.zip", mimeType: "application/zip", buffer: Buffer.from("PK\u0005\u0006") });
+  await expect(page.getByText(/other\.zip was not brought in/)).toBeVisible();
 });

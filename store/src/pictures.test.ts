@@ -2,7 +2,7 @@ import { execFileSync } from "node:child_process";
 import { existsSync, mkdirSync, readdirSync, readFileSync, symlinkSync, utimesSync, writeFileSync } from "node:fs";
 import { dirname, join } from "node:path";
 import sharp from "sharp";
-import { openPictures } from "./pictures";
+import { isPlainWebp, openPictures } from "./pictures";
 import { freshFile, freshFolder } from "../testing";
 
 const photos = join(__dirname, "../../demo/photos");
@@ -30,6 +30,27 @@ describe("a photo that is taken in", () => {
       expect(exiftool((await pictures.find(picture, false))!, "FocalLengthIn35mmFormat")).toBe("");
     },
   );
+
+  it("is the same picture again when it comes back as it was kept, on another machine too", async () => {
+    const [one, other] = [opened(), opened(freshFile())];
+    const first = await one.add(await grey(90));
+    const kept = readFileSync((await one.find(first.picture, false))!);
+    expect(isPlainWebp(kept)).toBe(true);
+    expect(await other.add(kept)).toMatchObject({ picture: first.picture, width: 60, height: 40 });
+    expect(readFileSync((await other.find(first.picture, false))!)).toEqual(kept);
+    // What holds anything besides the picture is written anew.
+    const noted = await sharp(kept)
+      .withExif({ IFD0: { Copyright: "Kestrel Quay" } })
+      .webp()
+      .toBuffer();
+    for (const bytes of [noted, Buffer.concat([kept, Buffer.from("more")])]) {
+      expect(isPlainWebp(bytes)).toBe(false);
+      const { picture } = await other.add(bytes);
+      const written = readFileSync((await other.find(picture, false))!);
+      expect(written.equals(bytes)).toBe(false);
+      expect(isPlainWebp(written)).toBe(true);
+    }
+  });
 
   it("is turned upright as its orientation says", async () => {
     // Lying on its right side, as a telephone held upright notes it: 6.

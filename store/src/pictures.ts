@@ -26,6 +26,18 @@ async function focalOf(bytes: Buffer): Promise<number | null> {
   return typeof focal === "number" && focal >= 4 && focal <= 3000 ? focal : null;
 }
 
+/**
+ * Whether a file is a plain WebP as this store writes it: one lossy picture and nothing else, so that nothing needs to be
+ * taken out of it. One that was saved with a scene is the same picture again when it comes back (WebP container
+ * specification: RIFF, its size, WEBP, one chunk VP8).
+ */
+export function isPlainWebp(bytes: Buffer): boolean {
+  const text = (from: number) => bytes.subarray(from, from + 4).toString("latin1");
+  if (bytes.length < 20 || text(0) !== "RIFF" || text(8) !== "WEBP" || text(12) !== "VP8 ") return false;
+  const chunk = bytes.readUInt32LE(16);
+  return bytes.readUInt32LE(4) + 8 === bytes.length && 20 + chunk + (chunk % 2) === bytes.length;
+}
+
 /** A plain file's size and time; null for what is not there, or is a folder or a link. */
 async function plain(path: string): Promise<{ readonly size: number; readonly mtimeMs: number } | null> {
   const found = await lstat(path).catch(() => null);
@@ -138,11 +150,13 @@ export function openPictures(file: string, database: string, clock: () => Date =
      * picture
      */
     async add(bytes: Buffer): Promise<Picture> {
-      const image = await openPhoto(bytes);
-      const { data, info } = await image
+      const made = await (
+        await openPhoto(bytes)
+      )
         .webp({ quality: 90, effort: 2 })
         .toBuffer({ resolveWithObject: true })
         .catch(damaged);
+      const { data, info } = isPlainWebp(bytes) ? { ...made, data: bytes } : made;
       const small = await sharp(data)
         .resize(PREVIEW, PREVIEW, { fit: "inside", withoutEnlargement: true })
         .webp({ quality: 80 })

@@ -18,9 +18,3 @@ export function pickFile(accept: string): Promise<File | null> {
     input.click();
   });
 }
-
-/** Asks for a file and hands back its text; null where none was chosen. */
-export async function pickText(accept: string): Promise<{ name: string; text: string } | null> {
-  const file = await pickFile(accept);
-  return file && { name: file.name, text: await file.text() };
-}

@@ -1,9 +1,9 @@
 import type { Card } from "@zanvo/core/answers";
 import { toldBy } from "@zanvo/core/problem";
-import { fileName, newScene } from "@zanvo/core/scene";
+import { newScene } from "@zanvo/core/scene";
 import { useNavigate } from "react-router";
 import { createScene, deleteScene, openScene, restoreScene, saveScene } from "../api";
-import { download, pickText } from "../files";
+import { pickFile } from "../files";
 import { say } from "../ui/say";
 
 /** What can be done with the scenes on the shelf. @param refresh shows the shelf again */
@@ -23,13 +23,13 @@ export function useShelf(refresh: () => unknown) {
     });
   const bringIn = () =>
     work(async () => {
-      const picked = await pickText(".json,application/json");
-      if (!picked) return;
+      const file = await pickFile(".json,.zip,application/json,application/zip");
+      if (!file) return;
       try {
-        const { title } = await createScene(picked.text);
-        say(`“${title}” is on the shelf.`);
+        const { readSceneFile, shelveFile } = await import("../sceneFile");
+        say(`“${await shelveFile(await readSceneFile(file))}” is on the shelf.`);
       } catch (wrong) {
-        say(`${picked.name} was not brought in. ${(wrong as Error).message}`);
+        say(`${file.name} was not brought in. ${(wrong as Error).message}`);
       }
     });
   const rename = (card: Card, title: string) =>
@@ -53,10 +53,9 @@ export function useShelf(refresh: () => unknown) {
   const saveFile = (card: Card) =>
     work(async () => {
       const { scene } = await openScene(card.id);
-      download(
-        new Blob([`${JSON.stringify(scene, null, 2)}\n`], { type: "application/json" }),
-        `${fileName(scene.title)}.zanvo.json`,
-      );
+      const { downloadWhole } = await import("../sceneFile");
+      const missing = await downloadWhole(card.id, scene, new AbortController().signal);
+      if (missing) say(`The file lacks ${missing} of its photos: they are not on this machine.`);
     });
 
   return { begin, bringIn, rename, duplicate, remove, saveFile };

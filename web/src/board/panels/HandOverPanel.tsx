@@ -2,12 +2,13 @@ import { useState, type ReactNode } from "react";
 import type { FormatInfo } from "@zanvo/core/answers";
 import { exportPath, fetchExport } from "../../api";
 import { LAYER_KINDS, strengthOf } from "@zanvo/core/drawing";
-import { fileName, pageOf, type Scene, type Shot } from "@zanvo/core/scene";
+import { fileName, pageOf, type Shot } from "@zanvo/core/scene";
 import { download } from "../../files";
 import { useFormats } from "../../formats";
 import { Button, Check, NumberField, say, useWork, Working } from "../../ui";
 import { saving } from "../../document/saving";
 import { BlankGrids } from "./BlankGrids";
+import { downloadPlain, downloadWhole, picturesOf } from "../../sceneFile";
 import { PrintFields } from "./PrintFields";
 import { useDocument, useShot } from "../../document";
 
@@ -116,18 +117,36 @@ export function HandOverPanel() {
       <Working work={work}>Drawing…</Working>
       <PrintFields />
       <BlankGrids />
-      <Button className="w-full" onClick={() => downloadScene(scene)}>
-        Save the scene as a file
-      </Button>
+      <SaveScene />
     </div>
   );
 }
 
-const downloadScene = (scene: Scene) =>
-  download(
-    new Blob([`${JSON.stringify(scene, null, 2)}\n`], { type: "application/json" }),
-    `${fileName(scene.title)}.zanvo.json`,
+/** The scene itself as a file: with its photos where it has some, or as plain JSON. */
+function SaveScene() {
+  const id = useDocument((document) => document.id);
+  const scene = useDocument((document) => document.scene);
+  const work = useWork("Saving the file");
+  const photos = picturesOf(scene).length;
+  const save = () =>
+    work.run(async (signal) => {
+      const missing = await downloadWhole(id, scene, signal);
+      if (missing) say(`The file lacks ${missing} of its photos: they are not on this machine.`);
+    });
+  return (
+    <div className="space-y-1.5 border-t border-hair pt-2">
+      <Button className="w-full" disabled={work.busy} onClick={() => void save()}>
+        {photos ? "Save the scene with its photos" : "Save the scene as a file"}
+      </Button>
+      {photos > 0 && (
+        <Button className="w-full" onClick={() => downloadPlain(scene)}>
+          Save it without them
+        </Button>
+      )}
+      <Working work={work}>Packing the photos…</Working>
+    </div>
   );
+}
 
 interface SaveAsProps {
   readonly format: FormatInfo;
