@@ -119,7 +119,7 @@ test("what is typed and not yet entered is on the set-up sheet, and saved", asyn
   const beyond = page.getByRole("region", { name: "left point" }).getByLabel("Beyond the edge");
   for (const mm of ["210", "333"]) {
     await beyond.fill(mm);
-    await page.getByRole("link", { name: "Set-up sheet to print" }).click();
+    await page.getByRole("link", { name: "Set-up sheet" }).click();
     await expect(page.getByText(`the pin stands ${mm} mm left of the sheet`)).toBeVisible();
     await page.getByRole("link", { name: "Board" }).click();
     await expect(beyond).toHaveValue(mm);
@@ -136,7 +136,7 @@ test("the set-up sheet has the measures, the steps and the ticks, and is copied 
   await page.getByRole("region", { name: "left point" }).getByLabel("Beyond the edge").fill("210");
   await page.keyboard.press("Enter");
   await saved(page, id);
-  await page.getByRole("link", { name: "Set-up sheet to print" }).click();
+  await page.getByRole("link", { name: "Set-up sheet" }).click();
   await expect(page.getByRole("heading", { name: "Test table: First shot" })).toBeVisible();
   await expect(
     page.getByText("tape 230 mm of paper to the left edge; the pin stands 210 mm left of the sheet"),
@@ -236,7 +236,7 @@ test("shelf, board, set-up sheet and guide meet WCAG AA, by day and under the la
   await expect(page.getByRole("heading", { level: 1 })).toBeVisible();
   expect(await axeViolations()).toEqual([]);
   await page.getByRole("button", { name: "Back" }).click();
-  await page.getByRole("link", { name: "Set-up sheet to print" }).click();
+  await page.getByRole("link", { name: "Set-up sheet" }).click();
   await expect(page.getByRole("link", { name: "Save as PDF" })).toBeVisible();
   expect(await axeViolations()).toEqual([]);
 });

@@ -5,7 +5,7 @@ import { mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { newScene, type Scene } from "@zanvo/core/scene";
-import { openNew, saved, slip, type } from "./table";
+import { arranged, openNew, saved, slip, type } from "./table";
 
 const status = (page: Page) => page.getByRole("status", { name: "Saving" });
 const eyeLevel = (page: Page) => page.getByRole("button", { name: "Eye level" }).click();
@@ -84,6 +84,7 @@ test("work that the server never had is there again after the browser was killed
   await first.kill();
 
   const second = await ownBrowser(folder);
+  await arranged(second.page);
   await second.page.goto(`${baseURL}/scenes/${id}`);
   await expect(slip(second.page, "Eye height")).toHaveText("5.00 m");
   const stored = async () => ((await (await page.request.get(`/api/scenes/${id}`)).json()) as Scene).shots[0].eye.z;

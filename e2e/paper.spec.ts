@@ -115,7 +115,7 @@ test("the set-up sheet is saved as PDF, and everything is read in inches and fee
   await expect(slip(page, "Full-frame lens")).toHaveText("27.7 mm");
   await page.reload();
   await expect(page.getByRole("button", { name: /change to millimetres/ })).toBeVisible();
-  await page.getByRole("link", { name: "Set-up sheet to print" }).click();
+  await page.getByRole("link", { name: "Set-up sheet" }).click();
   await expect(page.getByText('Mark the centre of vision 8 9/32" in from the left')).toBeVisible();
   const ticks = page.getByLabel("Ticks every");
   expect(await ticks.locator("option").allTextContents()).toEqual(['1/4"', '1/2"', '1"']);

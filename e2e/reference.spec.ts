@@ -218,8 +218,10 @@ test("a photo is dropped on the desk, or pasted", async ({ page }) => {
 test("a scene is saved with its photos in one file, and stands on the shelf with them again", async ({ page }) => {
   const { id, edges } = await onBench(page);
   await traceSet(page, "Left", edges.Left);
-  const before = await saved(page, id);
   await page.getByRole("link", { name: "Board" }).click();
+  await page.getByLabel("Title of the scene").fill("Carried quay");
+  await page.getByLabel("Title of the scene").press("Enter");
+  const before = await saved(page, id);
   await page.getByRole("button", { name: "Hand-over" }).click();
   const [file] = await Promise.all([
     page.waitForEvent("download"),
@@ -243,7 +245,8 @@ test("a scene is saved with its photos in one file, and stands on the shelf with
   ]);
   await chooser.setFiles({ name: "quay.zanvo.zip", mimeType: "application/zip", buffer: zip });
   await expect(page.getByText("is on the shelf.")).toBeVisible();
-  const [card] = (await (await page.request.get("/api/scenes")).json()) as { id: string }[];
+  const cards = (await (await page.request.get("/api/scenes")).json()) as { id: string; title: string }[];
+  const card = cards.find((one) => one.title === "Carried quay" && one.id !== id)!;
   expect(await (await page.request.get(`/api/scenes/${card.id}`)).json()).toEqual(before);
   const picture = await page.request.get(`/api/scenes/${card.id}/references/${before.references![0].picture}`);
   expect(picture.status()).toBe(200);

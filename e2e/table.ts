@@ -2,6 +2,14 @@ import { expect, type Locator, type Page } from "@playwright/test";
 import { newScene, type Scene } from "@zanvo/core/scene";
 import type { Block, Element } from "@zanvo/core/world";
 
+/** The slip lies open, and findings are told in full, as a person may have left them; others stay as they are. */
+export async function arranged(page: Page): Promise<void> {
+  await page.addInitScript(() => {
+    if (!localStorage.getItem("zanvo:column"))
+      localStorage.setItem("zanvo:column", JSON.stringify({ width: 244, slip: true, findings: true }));
+  });
+}
+
 /** Puts a scene on the shelf and opens its board. @returns its id */
 export async function openNew(page: Page, change: (scene: Scene) => void = () => undefined): Promise<string> {
   const scene = newScene("Test table");
@@ -9,6 +17,7 @@ export async function openNew(page: Page, change: (scene: Scene) => void = () =>
   const answer = await page.request.post("/api/scenes", { data: scene });
   expect(answer.status()).toBe(201);
   const id = answer.headers()["x-scene-id"];
+  await arranged(page);
   await page.goto(`/scenes/${id}`);
   // A busy machine may take its time over the first page.
   await expect(page.getByRole("application", { name: "Desk" })).toBeVisible({ timeout: 40_000 });

@@ -1,4 +1,5 @@
 import { expect, test } from "@playwright/test";
+import { newScene } from "@zanvo/core/scene";
 import { openNew, dragHandle, onSheet, saved, slip, type } from "./table";
 
 test("a sheet is chosen: A4, A2, the comic board with its live area, custom, either way up", async ({ page }) => {
@@ -221,4 +222,62 @@ test("the sheet has at least 60 % of the window, and the first load stays small"
   expect(sizes.length).toBeGreaterThan(5);
   console.log(`first load: ${sizes.reduce((sum, size) => sum + size, 0)} bytes of script in ${sizes.length} files`);
   expect(sizes.reduce((sum, size) => sum + size, 0)).toBeLessThan(350_000);
+});
+
+test("the column is widened, folded and remembered; slip and findings wait in one line each", async ({ browser }) => {
+  const page = await browser.newPage();
+  const scene = newScene("Column");
+  // So near that corners are drawn out: a finding.
+  scene.shots[0].lens.distance = 120;
+  const answer = await page.request.post("/api/scenes", { data: scene });
+  await page.goto(`/scenes/${answer.headers()["x-scene-id"]}`);
+  const tools = page.getByRole("region", { name: "Points tools" });
+  await expect(tools).toBeVisible();
+  await expect(page.getByRole("region", { name: "Slip" })).toHaveCount(0);
+  // The stage has the greater part of the column.
+  expect((await tools.boundingBox())!.height).toBeGreaterThan(500);
+  const findings = page.getByRole("region", { name: "Findings" });
+  await expect(findings.getByRole("heading")).toHaveText(/Findings [1-9]/);
+  const first = findings.getByRole("listitem").first().getByRole("button");
+  expect((await first.boundingBox())!.height).toBeLessThan(30);
+  await first.first().click();
+  await expect(findings.getByRole("listitem").first().getByRole("button")).not.toHaveCount(1);
+
+  await page.getByRole("button", { name: "Slip", exact: true }).click();
+  await page.getByRole("separator", { name: "Width of the tools" }).press("ArrowLeft");
+  const edge = (await page.getByRole("separator", { name: "Width of the tools" }).boundingBox())!;
+  await page.mouse.move(edge.x + 2, 300);
+  await page.mouse.down();
+  await page.mouse.move(edge.x - 60, 300, { steps: 4 });
+  await page.mouse.up();
+  const width = (await page.getByRole("complementary").boundingBox())!.width;
+  expect(width).toBeGreaterThan(310);
+  await page.reload();
+  await expect(page.getByRole("region", { name: "Slip" })).toBeVisible();
+  expect((await page.getByRole("complementary").boundingBox())!.width).toBeCloseTo(width, 0);
+  await page.getByRole("button", { name: "Fold the tools" }).click();
+  await expect(tools).toHaveCount(0);
+  await page.reload();
+  await page.getByRole("button", { name: "Unfold the tools" }).click();
+  await expect(tools).toBeVisible();
+  await page.close();
+});
+
+test("in a small window, and at 200 % of a usual one, the sheet keeps 60 % of it", async ({ page }) => {
+  await openNew(page);
+  for (const [width, height] of [
+    [1024, 700],
+    [640, 400],
+  ]) {
+    await page.setViewportSize({ width, height });
+    await page.getByRole("button", { name: "Whole sheet" }).click();
+    const [x0, y0] = await onSheet(page, 0, 0);
+    const [x1, y1] = await onSheet(page, 420, 297);
+    expect(((x1 - x0) * (y1 - y0)) / (width * height)).toBeGreaterThan(0.6);
+    await page.getByRole("button", { name: "Unfold the tools" }).click();
+    await expect(page.getByRole("region", { name: "Points tools" })).toBeVisible();
+    await page.getByRole("button", { name: "Fold the tools" }).click();
+  }
+  await page.getByRole("button", { name: "Shots" }).click();
+  await expect(page.getByRole("list", { name: "Shots" })).toBeVisible();
 });

@@ -75,7 +75,7 @@ try {
   await shoot("slopes-and-aids");
   for (let i = 0; i < 6; i++) await page.keyboard.press("Control+z");
   await page.keyboard.press("3");
-  await page.getByRole("link", { name: "Set-up sheet to print" }).click();
+  await page.getByRole("link", { name: "Set-up sheet" }).click();
   await page.getByRole("heading", { name: "Quay street" }).waitFor();
   await shoot("set-up-sheet");
 

@@ -1,4 +1,4 @@
-import { History, Map as MapIcon, Maximize, Minimize } from "lucide-react";
+import { GalleryHorizontal, History, Map as MapIcon, Maximize, Minimize } from "lucide-react";
 import { Suspense, useState } from "react";
 import { Link, useParams } from "react-router";
 import { useDocument, useView } from "../document";
@@ -6,6 +6,7 @@ import { useCarrying } from "../document/carry";
 import { OpenedScene } from "../page/OpenedScene";
 import { Page } from "../page/Page";
 import { Guarded, IconButton, lazily } from "../ui";
+import { Column } from "./Column";
 import { frame } from "./desk/desk";
 import { Desk } from "./desk/Desk";
 import { Findings } from "./Findings";
@@ -15,6 +16,7 @@ import { Slip } from "./Slip";
 import { STAGES, type Stage } from "./stages";
 import { Strip } from "./Strip";
 import { Title } from "./Title";
+import { useLow } from "./useWindow";
 
 const Versions = lazily(async () => (await import("./Versions")).Versions);
 
@@ -53,8 +55,7 @@ function Tools({ onVersions }: { readonly onVersions: () => void }) {
 /** The tools of the stage that is worked in. */
 function StageTools({ stage: { id, name, Panel } }: { readonly stage: Stage }) {
   return (
-    <section aria-label={`${name} tools`} className="min-h-0 grow overflow-y-auto p-3">
-      <h2 className="mb-2 text-sm font-semibold">{name}</h2>
+    <section aria-label={`${name} tools`} className="min-h-0 grow overflow-y-auto p-3 pl-3.5 pt-0">
       <Guarded key={id} what={`The ${name.toLowerCase()} tools`}>
         <Suspense fallback={<p className="text-pencil">Getting the tools…</p>}>
           <Panel />
@@ -68,6 +69,8 @@ function Board() {
   const stageId = useView((view) => view.stage);
   const title = useDocument((document) => document.scene.title);
   const [versions, setVersions] = useState(false);
+  const [strip, setStrip] = useState(false);
+  const low = useLow();
   useKeys();
   useCarrying();
   const stage = STAGES.find((one) => one.id === stageId) ?? STAGES[0];
@@ -78,18 +81,29 @@ function Board() {
       title={<Title key={title} title={title} />}
       guide={stage.guide}
       keys={KEYS}
-      tools={<Tools onVersions={() => setVersions(true)} />}
+      tools={
+        <>
+          {low && (
+            <IconButton label="Shots" onClick={() => setStrip(!strip)}>
+              <GalleryHorizontal size={16} />
+            </IconButton>
+          )}
+          <Tools onVersions={() => setVersions(true)} />
+        </>
+      }
     >
       <Rail />
       <div className="flex min-w-0 grow flex-col">
         <Guarded what="The desk">
           <Desk />
         </Guarded>
-        <Guarded what="The strip of shots">
-          <Strip />
-        </Guarded>
+        {(!low || strip) && (
+          <Guarded what="The strip of shots">
+            <Strip />
+          </Guarded>
+        )}
       </div>
-      <aside className="flex w-[244px] shrink-0 flex-col border-l border-hair">
+      <Column title={stage.name}>
         <StageTools stage={stage} />
         <Guarded what="The slip">
           <Slip />
@@ -97,7 +111,7 @@ function Board() {
         <Guarded what="The findings">
           <Findings />
         </Guarded>
-      </aside>
+      </Column>
       {versions && (
         <Guarded what="The list of versions">
           <Suspense fallback={null}>

@@ -1,8 +1,9 @@
 import { sentence, metres } from "@zanvo/core/units";
-import { useDeferredValue, useMemo } from "react";
+import { useDeferredValue, useMemo, useState } from "react";
 import { findings, type Finding } from "@zanvo/core/checks";
 import { Button, say, useWork, Working } from "../ui";
 import { useMeasures } from "../units";
+import { arrange, useColumn } from "./column";
 import { useDesk } from "./desk/desk";
 import { lookFor, useTangents } from "./useTangents";
 import { useDocument, edit, useShot, onShot } from "../document";
@@ -14,6 +15,8 @@ const point = (at: Finding["at"] | null): void => useDesk.setState({ place: at }
 
 interface FoundProps {
   readonly finding: Finding;
+  /** Whether all findings are told in full. */
+  readonly full: boolean;
   /** Whether a small move is being looked for. */
   readonly busy: boolean;
   /** Frees the shot by a small move of the eye, where that is offered here. */
@@ -22,13 +25,46 @@ interface FoundProps {
   readonly onPart: (pair: readonly [string, string]) => Promise<void>;
 }
 
-/** One finding with what can be done about it; hovered, it shows its place. */
-function Found({ finding: { severity, where, at, message, fix, between }, busy, onFree, onPart }: FoundProps) {
+/** What can be done about a finding. */
+function Fixes({ finding: { fix, between }, busy, onFree, onPart }: FoundProps) {
   const measures = useMeasures();
+  return (
+    <>
+      {onFree && (
+        <Button className="mt-1 w-full" disabled={busy} onClick={() => void onFree()}>
+          Nudge the eye free
+        </Button>
+      )}
+      {between && (
+        <Button className="mt-1 w-full" disabled={busy} onClick={() => void onPart(between)}>
+          Nudge the block
+        </Button>
+      )}
+      {fix && (
+        <Button
+          className="mt-1 h-auto min-h-7 w-full !whitespace-normal py-0.5"
+          onClick={() => {
+            point(null);
+            edit(onShot(() => fix.shot));
+          }}
+        >
+          {measures(fix.label)}
+        </Button>
+      )}
+    </>
+  );
+}
+
+/** One finding in one line; pressed, all of it, with what can be done about it. Hovered, it shows its place. */
+function Found(props: FoundProps) {
+  const { severity, where, at, message } = props.finding;
+  const measures = useMeasures();
+  const [opened, setOpened] = useState(false);
+  const open = props.full || opened;
   const colour = severity === "note" ? "text-pencil" : "text-accent";
   return (
     <li
-      className="flex gap-1.5 py-1"
+      className="flex gap-1.5 py-0.5"
       onPointerEnter={() => point(at)}
       onPointerLeave={() => point(null)}
       onFocus={() => point(at)}
@@ -37,31 +73,16 @@ function Found({ finding: { severity, where, at, message, fix, between }, busy, 
       <span aria-label={severity} role="img" className={`measure w-3 shrink-0 text-center font-semibold ${colour}`}>
         {MARKS[severity]}
       </span>
-      <div className="min-w-0">
-        <p className="leading-snug">
+      <div className="min-w-0 grow">
+        <button
+          type="button"
+          aria-expanded={open}
+          className={`block min-h-6 w-full rounded text-left leading-snug hover:bg-wash ${open ? "" : "truncate"}`}
+          onClick={() => setOpened(!opened)}
+        >
           <span className="font-medium">{where[0].toUpperCase() + where.slice(1)}.</span> {measures(message)}
-        </p>
-        {onFree && (
-          <Button className="mt-1 w-full" disabled={busy} onClick={() => void onFree()}>
-            Nudge the eye free
-          </Button>
-        )}
-        {between && (
-          <Button className="mt-1 w-full" disabled={busy} onClick={() => void onPart(between)}>
-            Nudge the block
-          </Button>
-        )}
-        {fix && (
-          <Button
-            className="mt-1 h-auto min-h-7 w-full !whitespace-normal py-0.5"
-            onClick={() => {
-              point(null);
-              edit(onShot(() => fix.shot));
-            }}
-          >
-            {measures(fix.label)}
-          </Button>
-        )}
+        </button>
+        {open && <Fixes {...props} />}
       </div>
     </li>
   );
@@ -76,6 +97,7 @@ export function Findings() {
   const told = useMemo(() => findings(looked, lookedAt), [looked, lookedAt]);
   const touching = useTangents(scene, shot);
   const found = [...told, ...touching];
+  const all = useColumn((column) => column.findings);
   const work = useWork("The search");
   /** Looks for a small move of the eye that frees the shot of tangents, and makes it. */
   const free = async () => {
@@ -95,16 +117,32 @@ export function Findings() {
     edit(replaceElement(nudged.element));
     say(sentence`${nudged.element.name} is moved by ${metres(nudged.far)}; ${nudged.left} tangents are left.`);
   };
+  const worst = found.some(({ severity }) => severity !== "note");
   return (
-    <section aria-label="Findings" className="max-h-[20%] shrink-0 overflow-y-auto border-t border-hair px-3 py-2">
-      <h2 className="text-[11px] font-semibold uppercase tracking-wide text-pencil">Findings</h2>
+    <section aria-label="Findings" className="flex max-h-[32%] shrink-0 flex-col border-t border-hair px-3 py-1.5">
+      <div className="flex min-h-6 items-center justify-between">
+        <h2 className={`font-medium ${worst ? "text-accent" : ""}`}>
+          Findings <span className="measure">{found.length}</span>
+        </h2>
+        {found.length > 0 && (
+          <button
+            type="button"
+            aria-pressed={all}
+            className="min-h-6 rounded px-1 text-pencil hover:bg-wash"
+            onClick={() => arrange({ findings: !all })}
+          >
+            {all ? "In one line each" : "In full"}
+          </button>
+        )}
+      </div>
       <Working work={work}>Looking for a small move…</Working>
       {found.length === 0 && <p className="text-pencil">Nothing to point out.</p>}
-      <ul>
+      <ul className="min-h-0 overflow-y-auto">
         {found.map((one) => (
           <Found
             key={one.id}
             finding={one}
+            full={all}
             busy={work.busy}
             onFree={one.id === touching[0]?.id ? free : undefined}
             onPart={part}

@@ -22,7 +22,12 @@ export function Header({ back: [to, name], title, guide, keys, children }: Heade
   const [open, setOpen] = useState(false);
   useHotkeys("?", () => setOpen(true), { ...ANYWHERE, useKey: true });
   return (
-    <header className="flex h-10 shrink-0 items-center gap-1 border-b border-hair px-2 print:hidden">
+    <header
+      className={
+        "flex h-10 shrink-0 items-center gap-1 border-b border-hair px-2 print:hidden " +
+        "[@media(max-height:559px)]:h-8"
+      }
+    >
       <Link to={to} className="flex items-center gap-1.5 whitespace-nowrap rounded px-1.5 py-1 hover:bg-wash">
         <img src="/zanvo.svg" alt="" className="size-5" />
         {name}

@@ -100,6 +100,13 @@ function tick([mx, my]: Vec2, [px, py]: Vec2, [nx, ny]: Vec2, depth: number): nu
   return [mx, my, mx + t * ux, my + t * uy];
 }
 
+/** Numbers stay so far from the ends of an edge, mm: those of two edges would run into one another. */
+const CORNER = 4;
+
+/** How far a mark is from the nearer end of its edge. */
+const fromCorner = ({ x, y, width, height }: Rect, { edge, at }: EdgeMark): number =>
+  isSideways(edge) ? Math.min(at - y, y + height - at) : Math.min(at - x, x + width - at);
+
 /** A word at the inner end of a tick, as large as the lane lets it be; nothing where it could not be read. */
 function word(text: string, [mx, my]: Vec2, edge: Edge, depth: number, width: number): number[] {
   const space = width - depth - 2 * GAP;
@@ -125,7 +132,7 @@ export function ticksIn({ point, aids, rect, widths }: TickLane, sheet: Shot["sh
       if (depth === 0) return [];
       const place = placeOn(rect, mark);
       const line = tick(place, point, INWARD[edge], depth);
-      if (number % every !== 0) return line;
+      if (number % every !== 0 || fromCorner(rect, mark) < CORNER) return line;
       const tilted =
         tilts && edge === side ? word(`${number}:${Math.abs(tilt).toFixed(1)}°`, place, edge, depth, widths[edge]) : [];
       return [...line, ...(tilted.length ? tilted : word(String(number), place, edge, depth, widths[edge]))];

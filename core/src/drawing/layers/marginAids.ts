@@ -27,6 +27,8 @@ const onEdge = ({ width, height }: Shot["sheet"], edge: Edge, at: number): Vec2 
 /** The way out of the sheet over an edge. */
 const OUTWARD: Readonly<Record<Edge, Vec2>> = { left: [-1, 0], right: [1, 0], top: [0, -1], bottom: [0, 1] };
 
+/** The measure of an arrow stands so far over it, clear of the number of the tick on its level, mm. */
+const ABOVE = 2.6;
 /** Words stay so far from the sheet's corners, mm. */
 const CORNER = 4;
 
@@ -49,7 +51,7 @@ function strip(sheet: Shot["sheet"], { point, offSheet }: Pin): number[] {
   const way = sideways ? (level < 0 ? "up" : "down") : level < 0 ? "left" : "right";
   const text = `${distance.toFixed(1)} mm${beyond > 0.05 ? `, ${beyond.toFixed(1)} ${way}` : ""}`;
   const clear = (at: number, most: number) => Math.min(Math.max(at, CORNER), most - CORNER);
-  const at: Vec2 = sideways ? [back[0], clear(ey - 1.2, sheet.height)] : [clear(ex + 1.5, sheet.width), back[1]];
+  const at: Vec2 = sideways ? [back[0], clear(ey - ABOVE, sheet.height)] : [clear(ex + 1.5, sheet.width), back[1]];
   const end = side === "right" || (!sideways && ex > sheet.width / 2);
   return [...arrow, ...lettering(text, end && !sideways ? [at[0] - 3, at[1]] : at, LETTER, end ? "end" : "start")];
 }

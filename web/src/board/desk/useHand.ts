@@ -132,7 +132,7 @@ function begun({ at, window, alt }: DragPoint, panning: boolean): Doing {
       return { what: "nothing" };
     }
     setRaising(begun);
-    drawOut({ at, from: at, window, alt });
+    if (begun.top) drawOut({ at, from: at, window, alt });
     return { what: "raise" };
   }
   const choosing = solidsNow();
