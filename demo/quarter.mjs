@@ -318,7 +318,7 @@ export function quarter(a3) {
     eye,
     gaze: { pitch: 0, roll: 0, ...gaze },
     lens: { law: "rectilinear", distance: 270, centre: { x: 210, y: 148.5 }, ...lens },
-    show: { live: 0.6, frame: 1, horizon: 1, bundles: 0, buildings: 1, hidden: 0 },
+    show: { live: 0.6, frame: 1, horizon: 1, bundles: 0.3, buildings: 1, hidden: 0 },
     ...more,
   });
   const eyeAt = (p, q, z) => ({ ...at(p, q), z });

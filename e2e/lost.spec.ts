@@ -86,6 +86,8 @@ test("work that the server never had is there again after the browser was killed
   const second = await ownBrowser(folder);
   await arranged(second.page);
   await second.page.goto(`${baseURL}/scenes/${id}`);
+  // Its window is narrow: the tools lie folded until a stage is gone to.
+  await eyeLevel(second.page);
   await expect(slip(second.page, "Eye height")).toHaveText("5.00 m");
   const stored = async () => ((await (await page.request.get(`/api/scenes/${id}`)).json()) as Scene).shots[0].eye.z;
   await expect.poll(stored).toBe(5);

@@ -244,7 +244,7 @@ test("a scene is saved with its photos in one file, and stands on the shelf with
     page.getByRole("button", { name: "Bring in a file" }).click(),
   ]);
   await chooser.setFiles({ name: "quay.zanvo.zip", mimeType: "application/zip", buffer: zip });
-  await expect(page.getByText("is on the shelf.")).toBeVisible();
+  await expect(page.getByText("“Carried quay” is on the shelf.").first()).toBeVisible();
   const cards = (await (await page.request.get("/api/scenes")).json()) as { id: string; title: string }[];
   const card = cards.find((one) => one.title === "Carried quay" && one.id !== id)!;
   expect(await (await page.request.get(`/api/scenes/${card.id}`)).json()).toEqual(before);

@@ -281,3 +281,28 @@ test("in a small window, and at 200 % of a usual one, the sheet keeps 60 % of it
   await page.getByRole("button", { name: "Shots" }).click();
   await expect(page.getByRole("list", { name: "Shots" })).toBeVisible();
 });
+
+test("the grid stage says that grids are hidden and shows them; every shot has a small drawing", async ({ page }) => {
+  const id = await openNew(page, (scene) => {
+    scene.shots[0].show = { live: 0, frame: 1, horizon: 1, bundles: 0, buildings: 1, hidden: 0 };
+  });
+  await page.getByRole("button", { name: "Grid", exact: true }).click();
+  await expect(page.getByText("The grids of this shot are hidden.")).toBeVisible();
+  await page.getByRole("button", { name: "Show the grids" }).click();
+  await expect(page.getByText("The grids of this shot are hidden.")).toHaveCount(0);
+  expect((await saved(page, id)).shots[0].show?.bundles).toBe(1);
+
+  await page.getByRole("button", { name: "New shot from this one" }).click();
+  const small = page.getByRole("list", { name: "Shots" }).locator("canvas");
+  await expect(small).toHaveCount(2);
+  // Something is drawn on each of them.
+  const inked = () =>
+    small.evaluateAll((all) =>
+      all.map((one) => {
+        const { width, height } = one as HTMLCanvasElement;
+        const data = (one as HTMLCanvasElement).getContext("2d")!.getImageData(0, 0, width, height).data;
+        return new Set(data).size > 4;
+      }),
+    );
+  await expect.poll(inked).toEqual([true, true]);
+});

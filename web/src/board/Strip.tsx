@@ -20,6 +20,7 @@ import type { Shot } from "@zanvo/core/scene";
 import { newId } from "../id";
 import { Button, IconButton } from "../ui";
 import { DeskMap } from "./desk/DeskMap";
+import { Thumb } from "./Thumb";
 import { useDocument, edit, useView, go, currentShot, freeName } from "../document";
 
 /** A copy of a shot put behind it, with a name and a sheet of its own, and chosen. */
@@ -74,7 +75,7 @@ function Frame({
       ref={setNodeRef}
       aria-label={shot.name}
       className={
-        "flex h-9 shrink-0 items-center rounded border " +
+        "flex h-11 shrink-0 items-center rounded border " +
         `${beside ? "border-dashed border-pencil" : "border-hair"} ` +
         `${chosen ? "bg-wash" : ""}`
       }
@@ -114,11 +115,14 @@ function Frame({
         <button
           type="button"
           aria-current={chosen || undefined}
-          className="h-full max-w-48 truncate pr-2"
+          className="flex h-full max-w-60 items-center gap-1.5 pr-2"
           onClick={() => go({ shotId: shot.id })}
           onDoubleClick={() => setRenaming(true)}
         >
-          <span className="measure mr-1 text-pencil">{number}</span> {shot.name}
+          <Thumb shot={shot} />
+          <span className="truncate">
+            <span className="measure mr-1 text-pencil">{number}</span> {shot.name}
+          </span>
         </button>
       )}
       {chosen && !renaming && (

@@ -1,11 +1,12 @@
 import { LAYER_KINDS, showOf } from "@zanvo/core/drawing";
-import { NO_AIDS, lineSpacingOf, type Aids, type LineSpacing, type Show } from "@zanvo/core/scene";
+import { bundleOf, NO_AIDS, lineSpacingOf, type Aids, type LineSpacing, type Shot, type Show } from "@zanvo/core/scene";
+import { pinsOf } from "@zanvo/core/vanishing";
 import { usualSpacing } from "@zanvo/core/slip";
-import { Check, Fold, NumberField, Strength } from "../../ui";
+import { Button, Check, Fold, NumberField, Strength } from "../../ui";
 import { useUnits } from "../../units";
 import { MeasuredFields } from "./MeasuredFields";
 import { SetFields } from "./SetFields";
-import { edit, beginGesture, drag, endGesture, useShot, onShot } from "../../document";
+import { edit, beginGesture, drag, endGesture, useDocument, useShot, onShot } from "../../document";
 
 /** What buildings are drawn with stands beside them. */
 const KINDS = LAYER_KINDS.filter(({ partOf }) => partOf !== "buildings");
@@ -16,6 +17,36 @@ const AIDS = {
   pegs: "Centrolinead pegs",
   scaled: "Scaled set-up",
 } as const satisfies Partial<Record<keyof Aids, string>>;
+
+/** Grids weaker than this are hardly seen. */
+const FADED = 0.15;
+
+/** Says so where a shot shows no grid, or hardly any, and offers to show them. */
+function HiddenGrids({ shot }: { readonly shot: Shot }) {
+  const orientations = useDocument((document) => document.scene.orientations);
+  const strength = showOf(shot).bundles;
+  const all = pinsOf(orientations, shot).map(({ id }) => bundleOf(shot, id));
+  const off = all.every((bundle) => bundle.off || bundle.strength === 0);
+  if (strength >= FADED && !off) return null;
+  const show = () =>
+    edit(
+      onShot((before) => ({
+        ...before,
+        show: { ...showOf(before), bundles: 1 },
+        bundles: off
+          ? before.bundles?.map((one) => ({ ...one, off: undefined, strength: one.strength || 1 }))
+          : before.bundles,
+      })),
+    );
+  return (
+    <div className="space-y-1.5 rounded border border-hair p-2">
+      <p>{strength === 0 || off ? "The grids of this shot are hidden." : "The grids of this shot are faded."}</p>
+      <Button className="w-full" onClick={show}>
+        Show the grids
+      </Button>
+    </div>
+  );
+}
 
 /**
  * Sets and their bundles, measured squares, the room they leave, aids on the margin, and how strongly each kind of
@@ -41,6 +72,7 @@ export function GridPanel() {
     );
   return (
     <div className="space-y-3">
+      <HiddenGrids shot={shot} />
       <SetFields />
       <MeasuredFields shot={shot} />
       <Fold title="Line spacing">

@@ -1,0 +1,56 @@
+import { PICTURE_LAYERS } from "@zanvo/core/drawing";
+import type { Shot } from "@zanvo/core/scene";
+import type { Element } from "@zanvo/core/world";
+import { useEffect, useMemo, useState } from "react";
+import { Canvas, Layers } from "../canvas";
+import { fit } from "../canvas/camera";
+import { useDocument } from "../document";
+import { Paper } from "./desk/Paper";
+import { ORDER } from "./desk/order";
+import { useLayers } from "./desk/useLayers";
+import { useSeen } from "./desk/useSeen";
+
+/** The size of a small drawing, px. */
+const SIZE = { width: 52, height: 38 } as const;
+/** How long the hand must rest before it is drawn anew, ms: the board comes first. */
+const REST = 1200;
+
+interface Drawn {
+  readonly elements: readonly Element[];
+  readonly shot: Shot;
+}
+
+/** What it was a while ago, until it has rested for so long. */
+function useRested(elements: readonly Element[], shot: Shot): Drawn | null {
+  const [rested, setRested] = useState<Drawn | null>(null);
+  useEffect(() => {
+    const timer = setTimeout(() => setRested({ elements, shot }), REST);
+    return () => clearTimeout(timer);
+  }, [elements, shot]);
+  return rested;
+}
+
+function Drawing({ elements, shot }: Drawn) {
+  const orientations = useDocument((document) => document.scene.orientations);
+  const { x, y, z } = shot.eye;
+  const seen = useSeen(elements, x, y, z);
+  const layers = useLayers(orientations, shot, seen, undefined, PICTURE_LAYERS);
+  const camera = useMemo(() => fit(shot.frame, SIZE, 1), [shot.frame]);
+  return (
+    <Canvas {...SIZE} {...camera} className="absolute inset-0">
+      <Paper width={shot.sheet.width} height={shot.sheet.height} />
+      <Layers layers={layers} order={ORDER.drawing} />
+    </Canvas>
+  );
+}
+
+/** A shot as a small drawing, as it was when the hand last rested. */
+export function Thumb({ shot }: { readonly shot: Shot }) {
+  const elements = useDocument((document) => document.scene.elements);
+  const rested = useRested(elements, shot);
+  return (
+    <span className="relative block shrink-0 overflow-hidden rounded-sm border border-hair" style={SIZE} aria-hidden>
+      {rested && <Drawing {...rested} />}
+    </span>
+  );
+}
