@@ -56,7 +56,15 @@ export async function exportScene(call: Call): Promise<undefined> {
   const drawing = draw(await sceneIn(call), shot, call.options.without?.split(",").filter(Boolean));
   const jpegs = await photosFor(call, drawing);
   const { drawing: told, missing } = tellMissing(drawing, jpegs);
-  await writeOut(out, await wanted.write(told, { dpi: Number(dpi), jpegs }));
+  await writeOut(
+    out,
+    await wanted.write(told, {
+      dpi: Number(dpi),
+      jpegs,
+      transparent: call.options.transparent,
+      toPanel: call.options.panel,
+    }),
+  );
   if (missing.length === 0) return undefined;
   const lacking = `The photo under the drawing is missing (${missing.join(", ")}); give it with --photo FILE.`;
   if (call.options.strict) throw new NoAnswer(lacking);

@@ -13,12 +13,14 @@ export const OPTIONS = {
   photo: { type: "string" },
   data: { type: "string" },
   page: { type: "boolean" },
+  transparent: { type: "boolean" },
+  panel: { type: "boolean" },
   blank: { type: "boolean" },
   strict: { type: "boolean" },
   help: { type: "boolean", short: "h" },
 } as const;
 
 /** The options that take no value, but for help. */
-export type Switch = "page" | "blank" | "strict";
+export type Switch = "page" | "transparent" | "panel" | "blank" | "strict";
 /** The options that take a value. */
 export type Valued = Exclude<keyof typeof OPTIONS, Switch | "help">;

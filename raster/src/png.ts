@@ -32,12 +32,30 @@ export const toSvgWith = (drawing: Drawing, jpegs: Jpegs = new Map()): string =>
     new Map([...jpegs].map(([name, bytes]) => [name, `data:image/jpeg;base64,${bytes.toString("base64")}`])),
   );
 
+/** How a drawing is made a picture of dots. */
+export interface PngOptions {
+  /** Dots per inch of paper. */
+  readonly dpi: number;
+  readonly jpegs?: Jpegs;
+  /** Without paper under the lines. */
+  readonly transparent?: boolean;
+  /** Cut to the rectangle around the drawing's panels. */
+  readonly toPanel?: boolean;
+}
+
+/** The px of the panel in a picture of the whole sheet, at least one. */
+function panelIn({ panel, width, height }: Drawing, dpi: number) {
+  const { x, y, width: w, height: h } = panel ?? { x: 0, y: 0, width, height };
+  const px = (mm: number) => Math.round((mm / 25.4) * dpi);
+  const [left, top] = [px(x), px(y)];
+  return { left, top, width: Math.max(1, px(x + w) - left), height: Math.max(1, px(y + h) - top) };
+}
+
 /**
- * A drawing as a PNG on white, its resolution written into the file.
- * @param dpi dots per inch of paper
+ * A drawing as a PNG, on white unless it is to be transparent, its resolution written into the file.
  * @throws BadInput when the picture would be too large, or the resolution is no sensible number
  */
-export async function toPng(drawing: Drawing, dpi: number, jpegs?: Jpegs): Promise<Buffer> {
+export async function toPng(drawing: Drawing, { dpi, jpegs, transparent, toPanel }: PngOptions): Promise<Buffer> {
   const [width, height] = pixels(drawing, dpi);
   const most = mostDpi(drawing);
   if (!(dpi >= MIN_DPI && dpi <= most)) {
@@ -46,10 +64,12 @@ export async function toPng(drawing: Drawing, dpi: number, jpegs?: Jpegs): Promi
       : "is no number";
     throw new BadInput([{ path: "dpi", message: `${size}; this sheet takes ${MIN_DPI} to ${most} dpi.` }]);
   }
-  return sharp(Buffer.from(toSvgWith(drawing, jpegs)), { density: dpi, limitInputPixels: false, unlimited: true })
-    .resize(width, height, { fit: "fill" })
-    .flatten({ background: "#ffffff" })
-    .withMetadata({ density: dpi })
-    .png()
-    .toBuffer();
+  const image = sharp(Buffer.from(toSvgWith(drawing, jpegs)), {
+    density: dpi,
+    limitInputPixels: false,
+    unlimited: true,
+  }).resize(width, height, { fit: "fill" });
+  const onPaper = transparent ? image : image.flatten({ background: "#ffffff" });
+  const cut = toPanel ? onPaper.extract(panelIn(drawing, dpi)) : onPaper;
+  return cut.withMetadata({ density: dpi }).png().toBuffer();
 }

@@ -66,6 +66,8 @@ export interface Drawing {
   readonly width: number;
   readonly height: number;
   readonly layers: readonly Layer[];
+  /** The rectangle around its panels, mm; the whole sheet where nothing is said. */
+  readonly panel?: Rect;
   /** What lies under all layers. */
   readonly photos?: readonly Photo[];
 }

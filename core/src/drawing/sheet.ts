@@ -1,3 +1,4 @@
+import { around, corners } from "../geometry";
 import { BadInput } from "../problem";
 import { pageOf, shotOf, type Scene, type Shot } from "../scene";
 import { viewOf } from "../shot";
@@ -24,6 +25,7 @@ export const draw = (scene: Scene, shot: Shot, visible: VisibleEdges): Drawing =
   width: shot.sheet.width,
   height: shot.sheet.height,
   layers: compose(contextOf(scene, shot, visible)),
+  panel: shot.frame,
   photos: photosOf(scene, shot),
 });
 
@@ -66,5 +68,6 @@ export function drawPage(scene: Scene, shotId?: string, without: readonly string
     title: `${scene.title}: page with ${panels.map(({ name }) => name).join(", ")}`.slice(0, 300),
     layers,
     photos,
+    panel: around(panels.flatMap(({ frame }) => corners(frame))),
   };
 }

@@ -11,6 +11,9 @@ export interface DrawingOptions {
   readonly dpi: number;
   /** Those of the pictures under the drawing that are there, by what they are called. */
   readonly jpegs?: Jpegs;
+  /** For what is made of dots: without paper under the lines, and cut to the panel. */
+  readonly transparent?: boolean;
+  readonly toPanel?: boolean;
 }
 
 /** A format that a drawing can be written as. What writes it is loaded when it is first used. */

@@ -7,5 +7,5 @@ export const png: DrawingFormat = {
   extension: "png",
   of: "drawing",
   dots: true,
-  write: async (drawing, { dpi, jpegs }) => (await import("@zanvo/raster")).toPng(drawing, dpi, jpegs),
+  write: async (drawing, options) => (await import("@zanvo/raster")).toPng(drawing, options),
 };

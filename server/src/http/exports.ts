@@ -35,6 +35,8 @@ export function exportedFiles(store: Store, pictures: Pictures, jobs: Jobs): Rou
         shot,
         format,
         dpi: Number(one(req.query.dpi) ?? 300),
+        transparent: req.query.transparent !== undefined,
+        toPanel: req.query.panel !== undefined,
         page: req.query.page !== undefined,
         without: one(req.query.without)?.split(",").filter(Boolean),
         pictures: Object.fromEntries(

@@ -167,6 +167,22 @@ describe("exports over HTTP", () => {
     expect(await sharp(png.body).metadata()).toMatchObject({ width: 1654, height: 1169, density: 100 });
   });
 
+  it("are PNG without paper under the lines, and cut to the panel, when that is asked for", async () => {
+    const address = (await create()).headers.location;
+    const png = async (query: string) => {
+      const { body } = await request(app).get(`${address}/exports/s1.png?dpi=127&${query}`);
+      const image = sharp(body as Buffer);
+      return { size: await image.metadata(), alpha: (await image.stats()).isOpaque };
+    };
+    // 127 dpi are 5 px to the mm; the panel is 390 x 267 mm.
+    expect(await png("transparent&panel")).toMatchObject({
+      size: { width: 1950, height: 1335, density: 127 },
+      alpha: false,
+    });
+    expect(await png("panel")).toMatchObject({ size: { width: 1950, height: 1335 }, alpha: true });
+    expect(await png("transparent")).toMatchObject({ size: { width: 2100, height: 1485 }, alpha: false });
+  });
+
   it("refuse an unknown shot, format or kind of line, and a picture of 2,000,000 px", async () => {
     const address = (await create()).headers.location;
     const detail = async (path: string) => {

@@ -18,6 +18,8 @@ export interface ExportOrder {
   readonly shot?: string;
   readonly format: string;
   readonly dpi: number;
+  readonly transparent: boolean;
+  readonly toPanel: boolean;
   readonly page: boolean;
   readonly without?: readonly string[];
   /** Where the pictures are that may lie under the drawing, by name; null for what is not on this machine. */
@@ -32,7 +34,7 @@ export interface Exported {
   readonly missing: readonly string[];
 }
 
-async function toFile({ text, shot, format, dpi, page, without, pictures }: ExportOrder): Promise<Exported> {
+async function toFile({ text, shot, format, page, without, pictures, ...dots }: ExportOrder): Promise<Exported> {
   const scene = readScene(text);
   const wanted = formatOf(format, "format");
   if (wanted.of === "masses") {
@@ -46,7 +48,7 @@ async function toFile({ text, shot, format, dpi, page, without, pictures }: Expo
     if (path) jpegs.set(picture, await jpegOf(await readFile(path)));
   }
   const { drawing: told, missing } = tellMissing(drawing, jpegs);
-  return { content: await wanted.write(told, { dpi, jpegs }), name: fileName(drawing.title), missing };
+  return { content: await wanted.write(told, { ...dots, jpegs }), name: fileName(drawing.title), missing };
 }
 
 export const exported = (order: ExportOrder) => answer(() => toFile(order));

@@ -1,4 +1,4 @@
-import { useState, type ReactNode } from "react";
+import type { ReactNode } from "react";
 import type { FormatInfo } from "@zanvo/core/answers";
 import { exportPath, fetchExport } from "../../api";
 import { LAYER_KINDS, strengthOf } from "@zanvo/core/drawing";
@@ -7,6 +7,7 @@ import { download } from "../../files";
 import { useFormats } from "../../formats";
 import { Button, Check, NumberField, say, useWork, Working } from "../../ui";
 import { saving } from "../../document/saving";
+import { chooseHandOver, useHandOver } from "../handOver";
 import { BlankGrids } from "./BlankGrids";
 import { downloadPlain, downloadWhole, picturesOf } from "../../sceneFile";
 import { PrintFields } from "./PrintFields";
@@ -59,9 +60,16 @@ function useExport() {
   return { work, save };
 }
 
-function Resolution({ dpi, onChange }: { readonly dpi: number; readonly onChange: (dpi: number) => void }) {
-  const { sheet } = useShot();
-  const pixels = [sheet.width, sheet.height].map((mm) => Math.round((mm / 25.4) * dpi).toLocaleString("en"));
+interface ResolutionProps {
+  readonly dpi: number;
+  readonly toPanel: boolean;
+  readonly onChange: (dpi: number) => void;
+}
+
+function Resolution({ dpi, toPanel, onChange }: ResolutionProps) {
+  const { sheet, frame } = useShot();
+  const { width, height } = toPanel ? frame : sheet;
+  const pixels = [width, height].map((mm) => Math.round((mm / 25.4) * dpi).toLocaleString("en"));
   return (
     <>
       <NumberField
@@ -86,9 +94,7 @@ function Resolution({ dpi, onChange }: { readonly dpi: number; readonly onChange
 export function HandOverPanel() {
   const scene = useDocument((document) => document.scene);
   const shot = useShot();
-  const [dpi, setDpi] = useState(300);
-  const [without, setWithout] = useState<readonly string[]>([]);
-  const [whole, setWhole] = useState(true);
+  const { dpi, without, whole, transparent, toPanel } = useHandOver();
   const formats = useFormats("drawing");
   const { work, save } = useExport();
   const panels = pageOf(scene, shot).length;
@@ -98,16 +104,30 @@ export function HandOverPanel() {
       ...(without.length ? { without: without.join(",") } : {}),
       ...(page ? { page: "1" } : {}),
       ...(format.dots ? { dpi: String(dpi) } : {}),
+      ...(format.dots && transparent ? { transparent: "1" } : {}),
+      ...(format.dots && toPanel ? { panel: "1" } : {}),
     });
   return (
     <div className="space-y-3">
-      <LayersToSave without={without} setWithout={setWithout} shot={shot}>
-        {panels > 1 && <Check label={`All ${panels} panels of the page`} checked={page} onChange={setWhole} />}
+      <LayersToSave without={without} setWithout={(now) => chooseHandOver({ without: now })} shot={shot}>
+        {panels > 1 && (
+          <Check
+            label={`All ${panels} panels of the page`}
+            checked={page}
+            onChange={(on) => chooseHandOver({ whole: on })}
+          />
+        )}
       </LayersToSave>
       {formats.map((format, i) =>
         format.dots ? (
           <div key={format.id} className="space-y-1.5 border-t border-hair pt-2">
-            <Resolution dpi={dpi} onChange={setDpi} />
+            <Resolution dpi={dpi} toPanel={toPanel} onChange={(now) => chooseHandOver({ dpi: now })} />
+            <Check
+              label="No paper under the lines"
+              checked={transparent}
+              onChange={(on) => chooseHandOver({ transparent: on })}
+            />
+            <Check label="Cut to the panel" checked={toPanel} onChange={(on) => chooseHandOver({ toPanel: on })} />
             <SaveAs format={format} busy={work.busy} onSave={saveAs} />
           </div>
         ) : (

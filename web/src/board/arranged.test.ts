@@ -1,5 +1,6 @@
 import { keptInMemory } from "../../testing";
 import { createColumn, WIDTHS } from "./createColumn";
+import { createHandOver } from "./createHandOver";
 
 describe("the column of tools", () => {
   it("is at the next visit as one arranged it, and never too narrow or too wide", () => {
@@ -23,5 +24,22 @@ describe("the column of tools", () => {
     const fresh = createColumn(keptInMemory()).useColumn.getState();
     for (const text of ["no JSON", "{", "null", '{"width":"wide","slip":1}'])
       expect(createColumn(keptInMemory({ "zanvo:column": text })).useColumn.getState()).toEqual(fresh);
+  });
+});
+
+describe("the choices of handing over", () => {
+  it("are as one left them, and as at first where they cannot be read", () => {
+    const memory = keptInMemory();
+    createHandOver(memory).chooseHandOver({ without: ["frame"], dpi: 600, transparent: true });
+    expect(createHandOver(memory).useHandOver.getState()).toEqual({
+      dpi: 600,
+      without: ["frame"],
+      whole: true,
+      transparent: true,
+      toPanel: false,
+    });
+    const fresh = createHandOver(keptInMemory()).useHandOver.getState();
+    for (const text of ["{", '{"dpi":"fine","without":7,"toPanel":"yes"}'])
+      expect(createHandOver(keptInMemory({ "zanvo:hand-over": text })).useHandOver.getState()).toEqual(fresh);
   });
 });

@@ -1,0 +1,5 @@
+import { remembered } from "../remembered";
+import { createHandOver } from "./createHandOver";
+
+/** The choices of this window. */
+export const { useHandOver, chooseHandOver } = createHandOver(remembered.visits);
