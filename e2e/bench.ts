@@ -79,7 +79,7 @@ export async function photo() {
   };
 }
 
-export const references = (page: Page) => page.getByText("References", { exact: true }).click();
+export const references = (page: Page) => page.getByRole("button", { name: "References", exact: true }).click();
 export const bench = (page: Page): Locator => page.getByRole("application", { name: "Photo" });
 export async function bringIn(page: Page, bytes: Buffer, name = "Corner.jpg"): Promise<void> {
   const [chooser] = await Promise.all([

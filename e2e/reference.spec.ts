@@ -258,3 +258,35 @@ test("a scene is saved with its photos in one file, and stands on the shelf with
   await again.setFiles({ name: "other.zip", mimeType: "application/zip", buffer: Buffer.from("PK\u0005\u0006") });
   await expect(page.getByText(/other\.zip was not brought in/)).toBeVisible();
 });
+
+test("a photo begins a scene from the shelf, chosen or dropped, and what is none is answered for", async ({ page }) => {
+  const { bytes } = await photo();
+  await page.goto("/");
+  const [chooser] = await Promise.all([
+    page.waitForEvent("filechooser"),
+    page.getByRole("button", { name: "From a photo" }).click(),
+  ]);
+  await chooser.setFiles({ name: "From the shelf.jpg", mimeType: "image/jpeg", buffer: bytes });
+  await expect(bench(page)).toBeVisible();
+  await expect(page.getByRole("heading", { name: /From the shelf/ })).toBeVisible();
+  await page.getByRole("link", { name: "Board" }).click();
+  await references(page);
+  await expect(page.getByRole("link", { name: "From the shelf" })).toBeVisible();
+
+  await page.goto("/");
+  const drop = (name: string, type: string, text: string) =>
+    page.evaluate(
+      ([fileName, fileType, content]) => {
+        const data = new DataTransfer();
+        data.items.add(new File([content], fileName, { type: fileType }));
+        document.querySelector("main")!.dispatchEvent(new DragEvent("drop", { dataTransfer: data, bubbles: true }));
+      },
+      [name, type, text],
+    );
+  // A telephone's file without a type, by its own first bytes (ISO base media: ftyp heic).
+  await drop("IMG.heic", "", "\0\0\0\u0018ftypheic\0\0\0\0mif1heic");
+  await expect(page.getByText(/is HEIC, which browsers do not show/)).toBeVisible();
+  await drop("notes.pdf", "application/pdf", "%PDF-1.7");
+  await expect(page.getByText(/is no picture that can be read/)).toBeVisible();
+  await expect(page.getByRole("link", { name: "IMG" })).toHaveCount(0);
+});

@@ -54,7 +54,7 @@ try {
   await page.keyboard.press("4");
   for (const set of ["Main streets, left", "Main streets, right", "Uprights"])
     await page.getByRole("region", { name: set }).getByRole("slider").press("Home");
-  await page.getByRole("button", { name: "Lay out squares" }).click();
+  await page.getByRole("button", { name: "Street", exact: true }).click();
   await shoot("grid");
   for (let i = 0; i < 4; i++) await page.keyboard.press("Control+z");
   await page.keyboard.press("c");
@@ -128,7 +128,7 @@ try {
 
   await board("Quay street, the corner");
   await page.keyboard.press("3");
-  await page.getByText("References", { exact: true }).click();
+  await page.keyboard.press("7");
   await page.getByRole("link", { name: "The corner" }).click();
   await page.getByRole("application", { name: "Photo" }).waitFor();
   await page.waitForTimeout(1500);

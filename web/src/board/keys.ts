@@ -15,7 +15,7 @@ export const KEYS: Keys = [
   ["D", "Whole desk, and back to the sheet"],
   ["+ −", "Nearer, farther"],
   ["Space and drag", "Move the desk"],
-  ["1 to 6", "Go to a stage"],
+  ["1 to 7", "Go to a stage"],
   ["R", "Raise a corner"],
   ["C", "Choose"],
   ["Esc", "Cancel what is being drawn, or choose nothing"],

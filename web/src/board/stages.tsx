@@ -1,4 +1,4 @@
-import { ArrowDownUp, Building2, Grid3x3, type LucideIcon, MapPin, Send, StickyNote } from "lucide-react";
+import { ArrowDownUp, Building2, Grid3x3, Image, type LucideIcon, MapPin, Send, StickyNote } from "lucide-react";
 import type { ComponentType } from "react";
 import { lazily } from "../ui";
 import { PointsPanel } from "./panels/PointsPanel";
@@ -9,6 +9,7 @@ const SheetPanel = lazily(async () => (await import("./panels/SheetPanel")).Shee
 const EyeLevelPanel = lazily(async () => (await import("./panels/EyeLevelPanel")).EyeLevelPanel);
 const GridPanel = lazily(async () => (await import("./panels/GridPanel")).GridPanel);
 const MassesPanel = lazily(async () => (await import("./panels/MassesPanel")).MassesPanel);
+const ReferencesPanel = lazily(async () => (await import("./panels/ReferencesPanel")).ReferencesPanel);
 const HandOverPanel = lazily(async () => (await import("./panels/HandOverPanel")).HandOverPanel);
 
 export interface Stage {
@@ -28,4 +29,5 @@ export const STAGES: readonly Stage[] = [
   { id: "grid", name: "Grid", Icon: Grid3x3, Panel: GridPanel, guide: "squares" },
   { id: "masses", name: "Masses", Icon: Building2, Panel: MassesPanel, guide: "masses" },
   { id: "hand-over", name: "Hand-over", Icon: Send, Panel: HandOverPanel, guide: "off-the-page" },
+  { id: "references", name: "References", Icon: Image, Panel: ReferencesPanel, guide: "two-points" },
 ];

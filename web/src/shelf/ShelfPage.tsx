@@ -1,5 +1,5 @@
 import type { Card } from "@zanvo/core/answers";
-import { BookOpen, FileInput, Lamp, Plus, Search, Trash2 } from "lucide-react";
+import { BookOpen, FileInput, ImagePlus, Lamp, Plus, Search, Trash2 } from "lucide-react";
 import { useState } from "react";
 import { Link } from "react-router";
 import useSWR, { preload } from "swr";
@@ -51,6 +51,10 @@ function ShelfHeader({ wanted, onWanted, sort, onSort, shelf }: ShelfHeaderProps
         <Trash2 size={14} aria-hidden />
         Deleted
       </Link>
+      <Button onClick={shelf.pickPhoto}>
+        <ImagePlus size={14} aria-hidden />
+        From a photo
+      </Button>
       <Button onClick={shelf.bringIn}>
         <FileInput size={14} aria-hidden />
         Bring in a file
@@ -86,7 +90,14 @@ export function ShelfPage() {
     />
   );
   return (
-    <div className="flex h-full flex-col">
+    <div
+      className="flex h-full flex-col"
+      onDragOver={(event) => event.preventDefault()}
+      onDrop={(event) => {
+        event.preventDefault();
+        shelf.drop(event.dataTransfer.files[0]);
+      }}
+    >
       <ShelfHeader wanted={wanted} onWanted={setWanted} sort={sort} onSort={setSort} shelf={shelf} />
       <main className="flex min-h-0 grow flex-col">
         {error && (

@@ -21,16 +21,36 @@ export function useShelf(refresh: () => unknown) {
       const { id } = await createScene(JSON.stringify(newScene("Untitled scene")));
       await navigate(`/scenes/${id}`);
     });
+  /** Puts a scene from a file on the shelf. */
+  const shelve = async (file: File) => {
+    try {
+      const { readSceneFile, shelveFile } = await import("../sceneFile");
+      say(`“${await shelveFile(await readSceneFile(file))}” is on the shelf.`);
+    } catch (wrong) {
+      say(`${file.name} was not brought in. ${(wrong as Error).message}`);
+    }
+  };
   const bringIn = () =>
     work(async () => {
       const file = await pickFile(".json,.zip,application/json,application/zip");
-      if (!file) return;
-      try {
-        const { readSceneFile, shelveFile } = await import("../sceneFile");
-        say(`“${await shelveFile(await readSceneFile(file))}” is on the shelf.`);
-      } catch (wrong) {
-        say(`${file.name} was not brought in. ${(wrong as Error).message}`);
-      }
+      if (file) await shelve(file);
+    });
+  /** Begins a scene from a photo, on the bench where its view is found. */
+  const fromPhoto = async (file: File) => {
+    const { beginFromPhoto } = await import("./fromPhoto");
+    await navigate(await beginFromPhoto(file));
+  };
+  const pickPhoto = () =>
+    work(async () => {
+      const file = await pickFile("image/jpeg,image/png,image/webp");
+      if (file) await fromPhoto(file);
+    });
+  /** A photo that is dropped begins a scene; a scene's own file is put on the shelf. */
+  const drop = (file: File | undefined) =>
+    work(async () => {
+      if (!file) say("Drop a photo here to begin a scene from it, or a scene’s file.");
+      else if (/\.(json|zip)$/i.test(file.name)) await shelve(file);
+      else await fromPhoto(file);
     });
   const rename = (card: Card, title: string) =>
     work(async () => {
@@ -58,5 +78,5 @@ export function useShelf(refresh: () => unknown) {
       if (missing) say(`The file lacks ${missing} of its photos: they are not on this machine.`);
     });
 
-  return { begin, bringIn, rename, duplicate, remove, saveFile };
+  return { begin, bringIn, pickPhoto, drop, rename, duplicate, remove, saveFile };
 }

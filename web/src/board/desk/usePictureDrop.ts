@@ -1,6 +1,8 @@
 import { useEffect, type DragEvent } from "react";
 import { useNavigate } from "react-router";
-import { bringIn, pictureIn } from "../../references/bring";
+import { bringIn } from "../../references/bring";
+import { pictureIn } from "../../references/newReference";
+import { say } from "../../ui";
 
 /** A picture dropped on the desk or pasted becomes a reference, and its bench is opened. */
 export function usePictureDrop(sceneId: string) {
@@ -19,6 +21,7 @@ export function usePictureDrop(sceneId: string) {
     onDragOver: (event: DragEvent) => event.preventDefault(),
     onDrop: (event: DragEvent) => {
       event.preventDefault();
+      if (event.dataTransfer.files.length === 0) say("Drop a photo here: a JPEG, PNG or WebP file.");
       void take(event.dataTransfer.files);
     },
   };

@@ -15,7 +15,6 @@ import { nearestBlock } from "../desk/blocks";
 import { DirectionFields } from "./DirectionFields";
 import { LensFields } from "./LensFields";
 import { LifeFields } from "./LifeFields";
-import { ReferenceFields } from "./ReferenceFields";
 import { SituationFields } from "./SituationFields";
 import { SketchFields } from "./SketchFields";
 import { ViewFields } from "./ViewFields";
@@ -218,7 +217,6 @@ export function PointsPanel() {
       {straight && <SituationFields main={main} />}
       {straight && <SketchFields main={main} shot={shot} />}
       {straight && <LifeFields main={main} shot={shot} />}
-      <ReferenceFields shot={shot} />
       <ViewFields shot={shot} />
     </div>
   );

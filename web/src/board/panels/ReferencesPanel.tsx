@@ -1,14 +1,16 @@
 import { ImagePlus, Trash2 } from "lucide-react";
 import { useState } from "react";
 import { Link, useNavigate } from "react-router";
-import type { Reference, Shot } from "@zanvo/core/scene";
-import { bringIn, PICTURES } from "../../references/bring";
+import type { Reference } from "@zanvo/core/scene";
+import { bringIn } from "../../references/bring";
+import { PICTURES } from "../../references/newReference";
 import { pickFile } from "../../files";
-import { Button, Fold, IconButton, say, Strength } from "../../ui";
-import { useDocument, edit, beginGesture, drag, endGesture, onShot } from "../../document";
+import { Button, IconButton, say, Strength } from "../../ui";
+import { useDocument, edit, beginGesture, drag, endGesture, onShot, useShot } from "../../document";
 
 /** Photos to draw after: brought in, opened on their bench, faded under the drawing. */
-export function ReferenceFields({ shot }: { readonly shot: Shot }) {
+export function ReferencesPanel() {
+  const shot = useShot();
   const sceneId = useDocument((document) => document.id);
   const references = useDocument((document) => document.scene.references) ?? [];
   const [busy, setBusy] = useState(false);
@@ -40,7 +42,7 @@ export function ReferenceFields({ shot }: { readonly shot: Shot }) {
   };
   const { under } = shot;
   return (
-    <Fold title="References">
+    <div className="space-y-2">
       <p className="text-pencil">
         Drop or paste a photo on the desk, or choose a file: trace its edges, and draw into its view.
       </p>
@@ -74,6 +76,6 @@ export function ReferenceFields({ shot }: { readonly shot: Shot }) {
           onRelease={endGesture}
         />
       )}
-    </Fold>
+    </div>
   );
 }

@@ -1,0 +1,22 @@
+import { newScene } from "@zanvo/core/scene";
+import { createScene, deleteScene, openScene, saveScene, takeIn } from "../api";
+import { newReference, photoName } from "../references/newReference";
+
+/**
+ * Puts a new scene on the shelf that begins from a photo. Where the photo cannot be taken, nothing is left there.
+ * @returns the address of the bench where the photo's view is found
+ * @throws Error with what is wrong with the photo
+ */
+export async function beginFromPhoto(file: File): Promise<string> {
+  const name = photoName(file);
+  const { id } = await createScene(JSON.stringify(newScene(name)));
+  const { scene, revision } = await openScene(id);
+  try {
+    const reference = newReference(await takeIn(id, file), name);
+    await saveScene(id, JSON.stringify({ ...scene, references: [reference] }), revision);
+    return `/scenes/${id}/references/${reference.id}`;
+  } catch (error) {
+    await deleteScene(id, revision).catch(() => undefined);
+    throw error;
+  }
+}
