@@ -261,3 +261,31 @@ test("nothing breaks the content policy or throws while one works", async ({ pag
   await expect(page.getByRole("dialog", { name: "Earlier versions" })).toBeVisible();
   expect(wrong).toEqual([]);
 });
+
+test("the place of the eye is typed; keys without Ctrl can be switched off; Space presses a button", async ({
+  page,
+}) => {
+  const id = await openNew(page);
+  await page.getByRole("button", { name: "Eye level" }).click();
+  await type(page, "Eye, east of the origin", "3.5");
+  await type(page, "Eye, north of the origin", "-2");
+  expect((await saved(page, id)).shots[0].eye).toMatchObject({ x: 3.5, y: -2 });
+
+  // A focused button takes the space bar, though the pointer rests over the desk.
+  await page.getByRole("application").hover();
+  await page.getByRole("button", { name: "Grid", exact: true }).focus();
+  await page.keyboard.press("Space");
+  await expect(page.getByRole("region", { name: "Grid tools" })).toBeVisible();
+
+  await page.keyboard.press("2");
+  await expect(page.getByRole("region", { name: "Eye level tools" })).toBeVisible();
+  await page.getByRole("button", { name: "Keys" }).click();
+  await page.getByLabel("Keys without Ctrl do something").uncheck();
+  await page.keyboard.press("Escape");
+  await page.keyboard.press("4");
+  await page.keyboard.press("?");
+  await expect(page.getByRole("region", { name: "Eye level tools" })).toBeVisible();
+  await expect(page.getByRole("dialog", { name: "Keys" })).toHaveCount(0);
+  await page.keyboard.press("Control+z");
+  expect((await saved(page, id)).shots[0].eye).toMatchObject({ x: 3.5, y: 0 });
+});

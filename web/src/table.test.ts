@@ -1,6 +1,7 @@
 import { metres, sentence } from "@zanvo/core/units";
 import { createLamp } from "./createLamp";
 import { keptInMemory } from "../testing";
+import { createSingleKeys } from "./page/createSingleKeys";
 import { createNotes } from "./ui/say";
 import { createUnits } from "./units";
 
@@ -25,6 +26,16 @@ describe("the lamp", () => {
         ).useLamp.getState().on,
       ).toBe(!dark);
     }
+  });
+});
+
+describe("keys by themselves", () => {
+  it("work until one switches them off, and stay so at the next visit", () => {
+    const memory = keptInMemory();
+    const keys = createSingleKeys(memory);
+    expect(keys.useSingleKeys.getState().on).toBe(true);
+    keys.switchSingleKeys(false);
+    expect(createSingleKeys(memory).useSingleKeys.getState().on).toBe(false);
   });
 });
 

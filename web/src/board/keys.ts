@@ -5,6 +5,7 @@ import { moveElement } from "./desk/blocks";
 import { zoom } from "../canvas/camera";
 import { frame, look, setRaising, setSix, toggleFraming, useDesk } from "./desk/desk";
 import { ANYWHERE, type Keys } from "../page/keys";
+import { useSingleKeys } from "../page/singleKeys";
 import { STAGES } from "./stages";
 import { edit, choose, chosenElements, useView, go, currentShot } from "../document";
 import { deleteMany, replaceElement, duplicateElement } from "../document/elements";
@@ -47,20 +48,22 @@ function giveUp(): void {
 
 /** The keys of the board. */
 export function useKeys(): void {
+  const enabled = useSingleKeys(({ on }) => on);
+  const single = { ...ANYWHERE, enabled };
   const once = { ...ANYWHERE, preventDefault: true };
-  useHotkeys("s", () => frame("sheet"), ANYWHERE);
-  useHotkeys("d", toggleFraming, ANYWHERE);
-  useHotkeys("equal, shift+equal, add", () => nearer(1.25), ANYWHERE);
-  useHotkeys("minus, subtract", () => nearer(0.8), ANYWHERE);
+  useHotkeys("s", () => frame("sheet"), single);
+  useHotkeys("d", toggleFraming, single);
+  useHotkeys("equal, shift+equal, add", () => nearer(1.25), single);
+  useHotkeys("minus, subtract", () => nearer(0.8), single);
   useHotkeys(
     STAGES.map((_, i) => String(i + 1)).join(", "),
     (event) => {
       if (!useDesk.getState().raising) go({ stage: STAGES[Number(event.key) - 1]?.id ?? "points" });
     },
-    ANYWHERE,
+    single,
   );
-  useHotkeys("r", () => go({ stage: "masses", tool: "raise" }), ANYWHERE);
-  useHotkeys("c", () => go({ stage: "masses", tool: "select" }), ANYWHERE);
+  useHotkeys("r", () => go({ stage: "masses", tool: "raise" }), single);
+  useHotkeys("c", () => go({ stage: "masses", tool: "select" }), single);
   useHotkeys("escape", giveUp, ANYWHERE);
   useHotkeys(
     "mod+d",

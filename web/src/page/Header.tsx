@@ -3,8 +3,9 @@ import { useState, type ReactNode } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
 import { Link } from "react-router";
 import { switchLamp } from "../lamp";
-import { IconButton, Modal } from "../ui";
+import { Check, IconButton, Modal } from "../ui";
 import { ANYWHERE, type Keys } from "./keys";
+import { switchSingleKeys, useSingleKeys } from "./singleKeys";
 
 export interface HeaderProps {
   /** Where one came from: its address and its name. */
@@ -20,7 +21,8 @@ export interface HeaderProps {
 /** The line over every page: where one is, what can be done, and the guide, the keys and the lamp. */
 export function Header({ back: [to, name], title, guide, keys, children }: HeaderProps) {
   const [open, setOpen] = useState(false);
-  useHotkeys("?", () => setOpen(true), { ...ANYWHERE, useKey: true });
+  const single = useSingleKeys(({ on }) => on);
+  useHotkeys("?", () => setOpen(true), { ...ANYWHERE, useKey: true, enabled: single });
   return (
     <header
       className={
@@ -60,6 +62,9 @@ export function Header({ back: [to, name], title, guide, keys, children }: Heade
             </div>
           ))}
         </dl>
+        <div className="mt-3 border-t border-hair pt-2">
+          <Check label="Keys without Ctrl do something" checked={single} onChange={switchSingleKeys} />
+        </div>
       </Modal>
     </header>
   );

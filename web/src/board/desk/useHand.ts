@@ -247,7 +247,7 @@ function useSpace(holder: RefObject<HTMLDivElement | null>): boolean {
       if (event.key !== " ") return;
       const typing =
         event.target instanceof Element &&
-        event.target.closest("input, select, textarea, [role=slider], [role=dialog]");
+        event.target.closest("input, select, textarea, button, a, summary, [role=slider], [role=dialog]");
       if (event.type === "keydown" && !typing && holder.current?.matches(":hover")) {
         event.preventDefault();
         setHeld(true);

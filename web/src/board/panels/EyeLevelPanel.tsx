@@ -1,71 +1,93 @@
 import { LAWS } from "@zanvo/core/lens";
+import type { Shot } from "@zanvo/core/scene";
 import { viewOf } from "@zanvo/core/shot";
 import { heightAt, horizon, shiftHorizon } from "@zanvo/core/vanishing";
+import { edit, onShot, useShot } from "../../document";
 import { NumberField } from "../../ui";
-import { edit, useShot, onShot } from "../../document";
 
-/** The horizon on the sheet, and the height of the eye in the world. */
-export function EyeLevelPanel() {
-  const shot = useShot();
+/** How high the horizon lies on the sheet. */
+function HorizonFields({ shot }: { readonly shot: Shot }) {
   const line = horizon(viewOf(shot));
-  const { straight } = LAWS[shot.lens.law];
   const y = line && heightAt(line, shot.sheet.width / 2);
+  if (y === null) return <p className="text-pencil">This view has no horizon: it looks straight up or down.</p>;
   const shift = (to: number) =>
     edit(
-      onShot((before) => shiftHorizon(before, to - (y ?? 0))),
+      onShot((before) => shiftHorizon(before, to - y)),
       "horizon",
     );
   return (
-    <div className="space-y-2">
-      {!straight && (
-        <>
-          <p className="text-pencil">The horizon is a curve in this lens; it moves as you look up or down.</p>
-          <NumberField
-            label="Look up"
-            unit="°"
-            value={shot.gaze.pitch}
-            min={-90}
-            max={90}
-            onChange={(pitch) =>
-              edit(
-                onShot((before) => ({ ...before, gaze: { ...before.gaze, pitch } })),
-                "pitch",
-              )
-            }
-          />
-        </>
-      )}
-      {straight &&
-        (y === null ? (
-          <p className="text-pencil">This view has no horizon: it looks straight up or down.</p>
-        ) : (
-          <>
-            <NumberField label="Horizon from the top" unit="mm" value={y} min={-10000} max={10000} onChange={shift} />
-            <NumberField
-              label="From the bottom"
-              unit="mm"
-              value={shot.sheet.height - y}
-              min={-10000}
-              max={10000}
-              onChange={(up) => shift(shot.sheet.height - up)}
-            />
-          </>
-        ))}
+    <>
+      <NumberField label="Horizon from the top" unit="mm" value={y} min={-10000} max={10000} onChange={shift} />
       <NumberField
-        label="Eye height"
-        unit="m"
-        value={shot.eye.z}
-        digits={2}
-        min={-1000}
+        label="From the bottom"
+        unit="mm"
+        value={shot.sheet.height - y}
+        min={-10000}
         max={10000}
-        step={0.1}
-        onChange={(z) =>
+        onChange={(up) => shift(shot.sheet.height - up)}
+      />
+    </>
+  );
+}
+
+/** How far a curved lens looks up: its horizon is a curve. */
+function LookUp({ shot }: { readonly shot: Shot }) {
+  return (
+    <>
+      <p className="text-pencil">The horizon is a curve in this lens; it moves as you look up or down.</p>
+      <NumberField
+        label="Look up"
+        unit="°"
+        value={shot.gaze.pitch}
+        min={-90}
+        max={90}
+        onChange={(pitch) =>
           edit(
-            onShot((before) => ({ ...before, eye: { ...before.eye, z } })),
-            "eye height",
+            onShot((before) => ({ ...before, gaze: { ...before.gaze, pitch } })),
+            "pitch",
           )
         }
       />
+    </>
+  );
+}
+
+const EYE = [
+  ["z", "Eye height", 1000],
+  ["x", "Eye, east of the origin", 1e5],
+  ["y", "Eye, north of the origin", 1e5],
+] as const;
+
+/** Where the eye is in the world. */
+function EyeFields({ shot }: { readonly shot: Shot }) {
+  return EYE.map(([axis, label, far]) => (
+    <NumberField
+      key={axis}
+      label={label}
+      unit="m"
+      value={shot.eye[axis]}
+      digits={2}
+      min={-far}
+      max={axis === "z" ? 10_000 : far}
+      step={0.1}
+      onChange={(to) =>
+        edit(
+          onShot((before) => ({ ...before, eye: { ...before.eye, [axis]: to } })),
+          `eye ${axis}`,
+        )
+      }
+    />
+  ));
+}
+
+/** The horizon on the sheet, and the place of the eye in the world. */
+export function EyeLevelPanel() {
+  const shot = useShot();
+  const { straight } = LAWS[shot.lens.law];
+  return (
+    <div className="space-y-2">
+      {straight ? <HorizonFields shot={shot} /> : <LookUp shot={shot} />}
+      <EyeFields shot={shot} />
       {straight && (
         <p className="pt-1 text-pencil">
           Drag the horizon by its ends on the panel’s sides. High: we look down on things. Low: we lie on the floor.
