@@ -1,15 +1,23 @@
 import { ChevronRight } from "lucide-react";
-import type { ReactNode } from "react";
+import { Suspense, useState, type ReactNode } from "react";
 
-/** A part of a panel that is folded away until it is wanted. */
+/** A part of a panel that is folded away until it is wanted; what is in it is made when it is first opened. */
 export function Fold({ title, children }: { readonly title: string; readonly children: ReactNode }) {
+  const [wanted, setWanted] = useState(false);
   return (
-    <details className="group border-t border-hair pt-1.5">
+    <details
+      className="group border-t border-hair pt-1.5"
+      onToggle={(event) => {
+        if (event.currentTarget.open) setWanted(true);
+      }}
+    >
       <summary className="flex min-h-6 cursor-pointer list-none items-center gap-1 font-medium">
         <ChevronRight size={14} aria-hidden className="transition-transform group-open:rotate-90" />
         {title}
       </summary>
-      <div className="space-y-1.5 pt-1.5">{children}</div>
+      <div className="space-y-1.5 pt-1.5">
+        {wanted && <Suspense fallback={<p className="text-pencil">Getting the tools…</p>}>{children}</Suspense>}
+      </div>
     </details>
   );
 }

@@ -1,7 +1,7 @@
 import { Plus, X } from "lucide-react";
 import type { Orientation, Slope } from "@zanvo/core/scene";
 import { newId } from "../../id";
-import { Button, Choice, Fold, IconButton, NumberField } from "../../ui";
+import { Button, Choice, IconButton, NumberField } from "../../ui";
 import { edit, freeName } from "../../document";
 
 /** Turned by this much a new pair is plain to see, degrees. */
@@ -85,7 +85,7 @@ export function DirectionFields({ orientations }: { readonly orientations: reado
       if (one) Object.assign(one, what);
     }, `direction ${id}`);
   return (
-    <Fold title="Directions and slopes">
+    <>
       {orientations.map(({ id, name, heading, slopes }) => (
         <section key={id} aria-label={name} className="space-y-1 rounded border border-hair p-1.5">
           <div className="flex gap-1">
@@ -130,6 +130,6 @@ export function DirectionFields({ orientations }: { readonly orientations: reado
         <Plus size={14} aria-hidden />
         Add a turned pair
       </Button>
-    </Fold>
+    </>
   );
 }

@@ -16,7 +16,7 @@ import {
 } from "@zanvo/core/shot";
 import { byCompass } from "@zanvo/core/vanishing";
 import { newId } from "../../id";
-import { Button, Check, Fold, NumberField, Select } from "../../ui";
+import { Button, Check, NumberField, Select } from "../../ui";
 import { LensPicture } from "./LensPicture";
 import { ArcFields } from "./ArcFields";
 import { SixFields } from "./SixFields";
@@ -193,7 +193,7 @@ export function LensFields({ main, shot }: { readonly main: Orientation; readonl
   const { straight, shape } = LAWS[law];
   const round = shape === "round";
   return (
-    <Fold title="Lens and curved systems">
+    <>
       <SystemFields main={main} />
       <Laws law={law} />
       {byCompass(viewOf(shot)) && <Compass shot={shot} />}
@@ -204,6 +204,6 @@ export function LensFields({ main, shot }: { readonly main: Orientation; readonl
           <SixFields main={main} shot={shot} />
         </>
       )}
-    </Fold>
+    </>
   );
 }

@@ -2,7 +2,7 @@ import { toldBy } from "@zanvo/core/problem";
 import type { Orientation, Shot, Sightings } from "@zanvo/core/scene";
 import { buildingOfSightings, sightedLevel, viewOfSightings } from "@zanvo/core/vanishing";
 import { newId } from "../../id";
-import { Button, Fold, NumberField, say } from "../../ui";
+import { Button, NumberField, say } from "../../ui";
 import { useDocument, edit, choose, onShot, freeName } from "../../document";
 
 /** What one would read off a street corner at eye level, in the middle of a panel. */
@@ -123,7 +123,7 @@ export function LifeFields({ main, shot }: { readonly main: Orientation; readonl
   const { sightings } = shot;
   if (!sightings)
     return (
-      <Fold title="From life">
+      <>
         <p className="text-pencil">
           Hold a pencil at arm’s length: note where the near corner stands, how its edges tilt, and how its parts
           compare. Do not stand in traffic or on tracks, and do not look into the sun.
@@ -131,11 +131,11 @@ export function LifeFields({ main, shot }: { readonly main: Orientation; readonl
         <Button className="w-full" onClick={() => edit(withSightings(beginning(shot)))}>
           Note what I see
         </Button>
-      </Fold>
+      </>
     );
   const put: NotesProps["put"] = (change, key) => edit(withSightings({ ...sightings, ...change }), `sighting ${key}`);
   return (
-    <Fold title="From life">
+    <>
       <CornerFields sightings={sightings} put={put} />
       <SideFields sightings={sightings} put={put} side="left" />
       <SideFields sightings={sightings} put={put} side="right" />
@@ -149,6 +149,6 @@ export function LifeFields({ main, shot }: { readonly main: Orientation; readonl
       <Button className="w-full" onClick={() => edit(withSightings(undefined))}>
         Put the notes away
       </Button>
-    </Fold>
+    </>
   );
 }

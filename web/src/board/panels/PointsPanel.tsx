@@ -9,16 +9,18 @@ import { type Orientation, type Shot, type Show } from "@zanvo/core/scene";
 import { levelled, pitched, viewOf } from "@zanvo/core/shot";
 import { isLevel, movePin, pinsOf, type Keep, type Pin } from "@zanvo/core/vanishing";
 import { blockCorner, boxOf } from "@zanvo/core/world";
-import { Button, Check, Choice, Modal, NumberField, say } from "../../ui";
+import { Button, Check, Choice, Fold, lazily, Modal, NumberField, say } from "../../ui";
 import { PinHead } from "../desk/PinHead";
 import { nearestBlock } from "../desk/blocks";
-import { DirectionFields } from "./DirectionFields";
-import { LensFields } from "./LensFields";
-import { LifeFields } from "./LifeFields";
-import { SituationFields } from "./SituationFields";
-import { SketchFields } from "./SketchFields";
-import { ViewFields } from "./ViewFields";
 import { useDocument, edit, useSelection, useView, go, useShot, onShot } from "../../document";
+
+// What is folded away is fetched when it is first opened.
+const DirectionFields = lazily(async () => (await import("./DirectionFields")).DirectionFields);
+const LensFields = lazily(async () => (await import("./LensFields")).LensFields);
+const LifeFields = lazily(async () => (await import("./LifeFields")).LifeFields);
+const SituationFields = lazily(async () => (await import("./SituationFields")).SituationFields);
+const SketchFields = lazily(async () => (await import("./SketchFields")).SketchFields);
+const ViewFields = lazily(async () => (await import("./ViewFields")).ViewFields);
 
 /** Comes with its chart package when it is first asked for. */
 const StretchChart = lazy(() => import("../StretchChart"));
@@ -189,7 +191,9 @@ export function PointsPanel() {
       {straight &&
         pinsOf([], shot).map((pin) => <ThirdPin key={pin.id} pin={pin} main={main} shot={shot} keep={keep} />)}
       {!straight && <p className="text-pencil">Drag any pin: the view turns with it, and all others follow.</p>}
-      <LensFields main={main} shot={shot} />
+      <Fold title="Lens and curved systems">
+        <LensFields main={main} shot={shot} />
+      </Fold>
       <div>
         <Check
           label={straight ? "Cone of vision: 30°, 60°, 90°" : "Rings and spokes, every 15°"}
@@ -213,11 +217,25 @@ export function PointsPanel() {
           <StretchChart shot={shot} />
         </Suspense>
       </Modal>
-      <DirectionFields orientations={orientations} />
-      {straight && <SituationFields main={main} />}
-      {straight && <SketchFields main={main} shot={shot} />}
-      {straight && <LifeFields main={main} shot={shot} />}
-      <ViewFields shot={shot} />
+      <Fold title="Directions and slopes">
+        <DirectionFields orientations={orientations} />
+      </Fold>
+      {straight && (
+        <>
+          <Fold title="Start from a situation">
+            <SituationFields main={main} />
+          </Fold>
+          <Fold title="Points from a sketch">
+            <SketchFields main={main} shot={shot} />
+          </Fold>
+          <Fold title="From life">
+            <LifeFields main={main} shot={shot} />
+          </Fold>
+        </>
+      )}
+      <Fold title="View in numbers">
+        <ViewFields shot={shot} />
+      </Fold>
     </div>
   );
 }

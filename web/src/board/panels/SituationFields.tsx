@@ -1,7 +1,7 @@
 import { useState } from "react";
 import type { Orientation } from "@zanvo/core/scene";
 import { byHabit, CONVERGENCE, HABITS, inSituation, SITUATIONS, type Convergence } from "@zanvo/core/shot";
-import { Button, Choice, Fold, Select } from "../../ui";
+import { Button, Choice, Select } from "../../ui";
 import { edit, onShot } from "../../document";
 
 const NAMES: Readonly<Record<Convergence, string>> = { calm: "Calm", normal: "Normal", strong: "Strong" };
@@ -12,7 +12,7 @@ export function SituationFields({ main }: { readonly main: Orientation }) {
   const [convergence, setConvergence] = useState<Convergence>("normal");
   const situation = SITUATIONS.find((one) => one.id === id) ?? SITUATIONS[0];
   return (
-    <Fold title="Start from a situation">
+    <>
       <Select label="Situation" value={id} options={SITUATIONS.map((one) => [one.id, one.name])} onChange={setId} />
       <Choice label="Convergence" value={convergence} options={NAMES} onChange={setConvergence} />
       <Button
@@ -27,6 +27,6 @@ export function SituationFields({ main }: { readonly main: Orientation }) {
           {habit.name}
         </Button>
       ))}
-    </Fold>
+    </>
   );
 }

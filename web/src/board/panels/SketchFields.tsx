@@ -1,7 +1,7 @@
 import { toldBy } from "@zanvo/core/problem";
 import type { Orientation, Shot, Sketch } from "@zanvo/core/scene";
 import { sketchFrom, viewOfSketch } from "@zanvo/core/vanishing";
-import { Button, Fold, NumberField, say } from "../../ui";
+import { Button, NumberField, say } from "../../ui";
 import { edit, onShot } from "../../document";
 
 const NAMES: Readonly<Record<keyof Sketch & ("left" | "right" | "third"), string>> = {
@@ -45,7 +45,7 @@ export function SketchFields({ main, shot }: { readonly main: Orientation; reado
     );
   };
   return (
-    <Fold title="Points from a sketch">
+    <>
       {!sketch && (
         <>
           <p className="text-pencil">
@@ -90,6 +90,6 @@ export function SketchFields({ main, shot }: { readonly main: Orientation; reado
           </Button>
         </>
       )}
-    </Fold>
+    </>
   );
 }

@@ -1,7 +1,7 @@
 import { LAWS } from "@zanvo/core/lens";
 import type { Shot } from "@zanvo/core/scene";
 import { fieldOfView, fullFrame, withFieldOfView, withFullFrame } from "@zanvo/core/shot";
-import { Fold, NumberField } from "../../ui";
+import { NumberField } from "../../ui";
 import { edit, onShot } from "../../document";
 
 /** The view in an artist's numbers, each to be typed. */
@@ -17,7 +17,7 @@ export function ViewFields({ shot }: { readonly shot: Shot }) {
       lens: { ...before.lens, centre: { ...before.lens.centre, [axis]: to } },
     }));
   return (
-    <Fold title="View in numbers">
+    <>
       <NumberField label="Heading" unit="°" value={gaze.heading} min={-360} max={360} onChange={turn("heading")} />
       <NumberField label="Look up" unit="°" value={gaze.pitch} min={-90} max={90} onChange={turn("pitch")} />
       <NumberField label="Roll" unit="°" value={gaze.roll} min={-180} max={180} onChange={turn("roll")} />
@@ -66,6 +66,6 @@ export function ViewFields({ shot }: { readonly shot: Shot }) {
         max={1e5}
         onChange={centre("y")}
       />
-    </Fold>
+    </>
   );
 }
