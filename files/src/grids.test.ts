@@ -63,6 +63,8 @@ describe("formats", () => {
   });
 
   it("are refused by name where there is none such", () => {
-    expect(() => formatOf("toString", "format")).toThrow(`format: must be one of: ${FORMATS.map(({ id }) => id).join(", ")}.`);
+    expect(() => formatOf("toString", "format")).toThrow(
+      `format: must be one of: ${FORMATS.map(({ id }) => id).join(", ")}.`,
+    );
   });
 });

@@ -38,6 +38,25 @@ export function isPlainWebp(bytes: Buffer): boolean {
   return bytes.readUInt32LE(4) + 8 === bytes.length && 20 + chunk + (chunk % 2) === bytes.length;
 }
 
+/**
+ * A picture as it is kept, turned upright and without what else was in the file, and its preview. @throws BadInput for
+ * what is no such picture
+ */
+async function asKept(bytes: Buffer) {
+  const made = await (
+    await openPhoto(bytes)
+  )
+    .webp({ quality: 90, effort: 2 })
+    .toBuffer({ resolveWithObject: true })
+    .catch(damaged);
+  const { data, info } = isPlainWebp(bytes) ? { ...made, data: bytes } : made;
+  const small = await sharp(data)
+    .resize(PREVIEW, PREVIEW, { fit: "inside", withoutEnlargement: true })
+    .webp({ quality: 80 })
+    .toBuffer();
+  return { data, info, small };
+}
+
 /** A plain file's size and time; null for what is not there, or is a folder or a link. */
 async function plain(path: string): Promise<{ readonly size: number; readonly mtimeMs: number } | null> {
   const found = await lstat(path).catch(() => null);
@@ -150,17 +169,7 @@ export function openPictures(file: string, database: string, clock: () => Date =
      * picture
      */
     async add(bytes: Buffer): Promise<Picture> {
-      const made = await (
-        await openPhoto(bytes)
-      )
-        .webp({ quality: 90, effort: 2 })
-        .toBuffer({ resolveWithObject: true })
-        .catch(damaged);
-      const { data, info } = isPlainWebp(bytes) ? { ...made, data: bytes } : made;
-      const small = await sharp(data)
-        .resize(PREVIEW, PREVIEW, { fit: "inside", withoutEnlargement: true })
-        .webp({ quality: 80 })
-        .toBuffer();
+      const { data, info, small } = await asKept(bytes);
       const picture = createHash("sha256").update(data).digest("hex");
       const folder = await ready();
       await write(join(folder, named(picture, false)), data);

@@ -1,7 +1,10 @@
 import { steady, WorkerGone } from "./worker";
 
 /** A worker that does nothing by itself: what it comes to is decided by the test. */
-class FakeWorker extends EventTarget {
+class FakeWorker extends EventTarget implements Worker {
+  readonly onmessage = null;
+  readonly onmessageerror = null;
+  readonly onerror = null;
   static made: FakeWorker[] = [];
   terminated = false;
   constructor() {
@@ -22,7 +25,7 @@ class FakeWorker extends EventTarget {
   }
 }
 
-const make = () => new FakeWorker() as unknown as Worker;
+const make = () => new FakeWorker();
 const never = new Promise<never>(() => undefined);
 beforeEach(() => {
   FakeWorker.made = [];
@@ -63,7 +66,7 @@ describe("a worker that is started anew", () => {
     const dying = () => {
       const worker = new FakeWorker();
       setTimeout(() => worker.fail("It does not load."));
-      return worker as unknown as Worker;
+      return worker;
     };
     let sound = false;
     const worker = steady(() => (sound ? make() : dying()));

@@ -18,6 +18,7 @@ import {
   type Element,
   type Street,
 } from "../world";
+import { inMetric } from "../units";
 import { fromGeoJson, toEarth, toGeoJson, toObj, toWorld } from ".";
 
 const scene = (elements: Element[], more: Partial<Scene> = {}): Scene => ({
@@ -113,7 +114,7 @@ describe("the ground on the Earth", () => {
 
 describe("masses as GeoJSON", () => {
   const polygon = (
-    ring: readonly (readonly number[])[],
+    ring: readonly (readonly unknown[])[],
     properties: object = {},
     holes: readonly (readonly number[])[][] = [],
   ) => ({ type: "Feature", properties, geometry: { type: "Polygon", coordinates: [ring, ...holes] } });
@@ -203,7 +204,7 @@ describe("masses as GeoJSON", () => {
         ],
       },
     };
-    expect(fromGeoJson(collection(hairpin), ground, id).notes).toEqual([
+    expect(fromGeoJson(collection(hairpin), ground, id).notes.map(inMetric)).toEqual([
       "Feature 1 bends too sharply for its width, or crosses itself.",
     ]);
   });
@@ -269,19 +270,19 @@ describe("masses as GeoJSON", () => {
       2,
     );
     expect(elements).toHaveLength(2);
-    expect(notes).toEqual([
+    expect(notes.map(inMetric)).toEqual([
       "Only the first 2 of 3 features were taken.",
       "Feature 2 has heights in its positions; they were left out, since its foot and eaves come from its properties.",
     ]);
     // Where the document holds only the first of them, the number is told beside it.
-    expect(fromGeoJson(collection(polygon(square(4.1, 51.9))), undefined, id, 1, 420_000).notes).toEqual([
+    expect(fromGeoJson(collection(polygon(square(4.1, 51.9))), undefined, id, 1, 420_000).notes.map(inMetric)).toEqual([
       "Only the first 1 of 420,000 features were taken.",
     ]);
     const round = Array.from({ length: 12_002 }, (_, i) => {
       const t = (2 * Math.PI * (i % 12_001)) / 12_001;
       return [4.1 + 0.01 * Math.cos(t), 51.9 + 0.01 * Math.sin(t)];
     });
-    expect(fromGeoJson(collection(polygon(round)), undefined, id).notes).toEqual([
+    expect(fromGeoJson(collection(polygon(round)), undefined, id).notes.map(inMetric)).toEqual([
       "Feature 1 has 12,001 corners; up to 12,000 can be taken.",
     ]);
   });
@@ -312,13 +313,13 @@ describe("masses as GeoJSON", () => {
           [4.1001, "51.9"],
           [4.1, 51.9],
           [4.1, 51.9],
-        ] as never),
+        ]),
       ),
       { longitude: 4.1, latitude: 51.9, north: 0 },
       id,
     );
     expect(elements.map(({ id: own }) => own)).toEqual(["0 0", "5 0"]);
-    expect(notes).toEqual([
+    expect(notes.map(inMetric)).toEqual([
       "Feature 2 is a Point, not a polygon.",
       "Feature 3 has latitude before longitude; RFC 7946 puts longitude first.",
       "Feature 5 has a ring of fewer than four positions.",

@@ -1,7 +1,7 @@
 import { around, type Vec2 } from "../geometry";
 import { BadInput } from "../problem";
 import type { Scene } from "../scene";
-import { inMetric } from "../units";
+import { sentence, type Told } from "../units";
 import { holesOf, KINDS, kindOf, outlineOf, placesOf, tidy, validateElement, type Element } from "../world";
 import { toEarth, toWorld, type Ground } from "./ground";
 
@@ -10,7 +10,7 @@ export interface BroughtIn {
   readonly elements: readonly Element[];
   readonly ground: Ground;
   /** What was left, or taken otherwise than it stands in the file: a sentence each, with the feature's number. */
-  readonly notes: readonly string[];
+  readonly notes: readonly Told[];
 }
 
 /** Farther than this from the origin, a degree no longer stands for the same metres, m. */
@@ -119,7 +119,7 @@ function featuresOf(document: unknown): readonly unknown[] {
 }
 
 /** Takes notes of what was left out, or taken otherwise than it stands in the file. */
-type Note = (feature: number, message: string) => void;
+type Note = (feature: number, message: Told) => void;
 
 /** A feature's own outlines or path, in degrees, as they stand in the file. */
 interface Taken {
@@ -195,7 +195,7 @@ function standing(
   const element = of([]);
   const invalid = validateElement(element);
   if (!invalid) return element;
-  note(at, inMetric(invalid.message));
+  note(at, invalid.message);
   return null;
 }
 
@@ -227,8 +227,8 @@ export function fromGeoJson(
   count?: number,
 ): BroughtIn {
   const all = featuresOf(document);
-  const notes: string[] = [];
-  const note: Note = (feature, message) => notes.push(`Feature ${feature + 1} ${message}`);
+  const notes: Told[] = [];
+  const note: Note = (feature, message) => notes.push(sentence`Feature ${feature + 1} ${message}`);
   const total = Math.max(all.length, count ?? 0);
   if (total > most)
     notes.push(`Only the first ${most.toLocaleString("en")} of ${total.toLocaleString("en")} features were taken.`);

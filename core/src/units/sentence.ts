@@ -1,8 +1,11 @@
 import { inFeet, inInches, type System } from "./system";
 
-/** A length in a sentence, or several that are read together (420 × 297 mm): in mm on paper, in m in the world. */
+/**
+ * A length in a sentence, or several that are read together (420 × 297 mm): in mm on paper, in m in the world; or an
+ * area of the world.
+ */
 export interface Length {
-  readonly unit: "mm" | "m";
+  readonly unit: "mm" | "m" | "m²";
   readonly values: readonly number[];
   /** Each value as it is written in its unit. */
   readonly written: readonly string[];
@@ -21,6 +24,13 @@ export const mm = (value: number, digits = 1): Length => ({
   unit: "mm",
   values: [value],
   written: [String(Number(value.toFixed(digits)))],
+});
+
+/** An area in the world, in m^2, to so many decimals. */
+export const squareMetres = (value: number, digits = 1): Length => ({
+  unit: "m²",
+  values: [value],
+  written: [value.toFixed(digits)],
 });
 
 /** A length in the world, in m, to so many decimals. */
@@ -72,8 +82,12 @@ export const sentence = (words: TemplateStringsArray, ...values: readonly (Told 
 export const listed = (sentences: readonly Told[], between: string): Sentence =>
   sentences.flatMap((one, i) => sentence`${i === 0 ? "" : between}${one}`);
 
+/** A square foot, m^2: an inch is 25.4 mm. */
+const SQUARE_FOOT = 0.3048 ** 2;
+
 function lengthIn({ unit, values, written, between = " to " }: Length, system: System): string {
   if (system === "metric") return `${written.join(between)} ${unit}`;
+  if (unit === "m²") return `${values.map((value) => (value / SQUARE_FOOT).toFixed(0)).join(between)} sq ft`;
   return unit === "mm" ? `${values.map(inInches).join(between)}"` : values.map(inFeet).join(between);
 }
 

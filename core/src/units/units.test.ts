@@ -13,6 +13,7 @@ import {
   shortMetres,
   sizeInMm,
   type Unit,
+  squareMetres,
 } from ".";
 
 describe("a typed measure", () => {
@@ -92,6 +93,12 @@ describe("lengths in inches and feet", () => {
       expect(inMetric(listed([metres(1), sentence`about ${mm(2)}`, "three"], ", "))).toBe("1.00 m, about 2 mm, three");
     },
   );
+
+  it("tells areas in square metres and square feet", () => {
+    // A foot is 0.3048 m, so that 100 m^2 are 100 / 0.09290304 = 1076.4 square feet.
+    expect(inSystem(sentence`${squareMetres(100)} of it`, "metric")).toBe("100.0 m² of it");
+    expect(inSystem(squareMetres(100), "imperial")).toBe("1076 sq ft");
+  });
 
   it("runs over several lines of the source as one line of words, and leaves the lines of its values alone", () => {
     const told = sentence`The pin stands ${mm(12)} left

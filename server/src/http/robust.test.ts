@@ -372,7 +372,7 @@ describe("a server that others can reach", () => {
     expect((await api().get("/api/health").set("Host", "elsewhere.example")).status).toBe(421);
     const linked = await from(`/guide?key=${key}&page=2`);
     expect([linked.status, linked.headers.location]).toEqual([303, "/guide?page=2"]);
-    const [cookie] = linked.headers["set-cookie"] as unknown as string[];
+    const [cookie] = linked.get("Set-Cookie")!;
     expect(cookie).toMatch(/HttpOnly/);
     expect(cookie).toMatch(/SameSite=Strict/);
     expect((await from("/api/scenes").set("Cookie", cookie.split(";")[0])).status).toBe(200);

@@ -1,6 +1,8 @@
 import { X } from "lucide-react";
 import { areaTwice, holesOf, type Building } from "@zanvo/core/world";
+import { squareMetres } from "@zanvo/core/units";
 import { Fold, IconButton } from "../ui";
+import { useMeasures } from "../units";
 
 interface YardFieldsProps {
   readonly building: Building;
@@ -9,6 +11,7 @@ interface YardFieldsProps {
 
 /** The courtyards of a building, each with its size; they are drawn on the plan. */
 export function YardFields({ building, set }: YardFieldsProps) {
+  const measures = useMeasures();
   const { courtyards = [] } = building;
   if (courtyards.length === 0) return null;
   const left = (gone: number) => courtyards.filter((_, i) => i !== gone);
@@ -20,7 +23,7 @@ export function YardFields({ building, set }: YardFieldsProps) {
             <span>
               Courtyard {i + 1}
               <span className="measure ml-2 text-pencil">
-                {yard.length} corners, {(areaTwice(yard) / 2).toFixed(1)} m²
+                {yard.length} corners, {measures(squareMetres(areaTwice(yard) / 2))}
               </span>
             </span>
             <IconButton

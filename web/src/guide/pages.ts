@@ -23,15 +23,8 @@ export interface GuidePage {
   readonly wide?: boolean;
 }
 
-const block = (
-  id: string,
-  x: number,
-  y: number,
-  length: number,
-  width: number,
-  height: number,
-  heading = -55,
-): Block => newBlock({ id, name: id, origin: { x, y, z: 0 }, heading, length, width, height });
+const block = (id: string, x: number, y: number, length: number, width: number, height: number, heading = -55): Block =>
+  newBlock({ id, name: id, origin: { x, y, z: 0 }, heading, length, width, height });
 
 /** The corner by the net loft, its near edge straight ahead, and what stands behind it along both streets. */
 const LOFT: readonly Block[] = [

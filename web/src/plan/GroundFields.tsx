@@ -1,6 +1,7 @@
 import type { FormatInfo } from "@zanvo/core/answers";
 import type { Ground } from "@zanvo/core/exchange";
 import { fileName } from "@zanvo/core/scene";
+import type { Told } from "@zanvo/core/units";
 import { useState } from "react";
 import { exportPath, fetchExport } from "../api";
 import { edit, useDocument, useShot } from "../document";
@@ -8,12 +9,14 @@ import { saving } from "../document/saving";
 import { download, pickFile } from "../files";
 import { useFormats } from "../formats";
 import { Button, Fold, NumberField, say, useWork, Working } from "../ui";
+import { useMeasures } from "../units";
 import { bringIn, MOST_THINGS, spaceLeft } from "./ground";
 
 /** A file of real ground brought in, and what came of it. */
 function BringIn() {
-  const [notes, setNotes] = useState<readonly string[]>([]);
+  const [notes, setNotes] = useState<readonly Told[]>([]);
   const work = useWork("Reading the file");
+  const measures = useMeasures();
   const bring = async () => {
     const file = await pickFile(".geojson,.json,application/geo+json");
     if (!file) return;
@@ -31,7 +34,7 @@ function BringIn() {
       {notes.length > 0 && (
         <ul aria-label="What came of it" className="max-h-40 list-disc space-y-0.5 overflow-y-auto pl-4">
           {notes.map((note, i) => (
-            <li key={i}>{note}</li>
+            <li key={i}>{measures(note)}</li>
           ))}
         </ul>
       )}

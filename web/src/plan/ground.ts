@@ -1,4 +1,5 @@
 import { MAX_FEATURES } from "@zanvo/core/exchange";
+import type { Told } from "@zanvo/core/units";
 import { proxy } from "comlink";
 import { edit, useDocument } from "../document";
 import type { Going } from "../ui";
@@ -14,7 +15,7 @@ const here = () => useDocument.getState().scene;
 export const spaceLeft = (): number => MOST_THINGS - here().elements.length;
 
 /** What came of a file: how many things were taken, how many were too many, and what was left out. */
-const told = (taken: number, left: number, notes: readonly string[]): readonly string[] => [
+const told = (taken: number, left: number, notes: readonly Told[]): readonly Told[] => [
   taken === 1 ? "One thing was brought in." : `${taken.toLocaleString("en")} things were brought in.`,
   ...(left > 0 ? [`${left.toLocaleString("en")} more found no room in this scene.`] : []),
   ...notes,
@@ -24,11 +25,7 @@ const told = (taken: number, left: number, notes: readonly string[]): readonly s
  * Brings the buildings and streets of a GeoJSON file in, read in a worker.
  * @returns what came of it, a sentence each
  */
-export async function bringIn(
-  file: File,
-  signal: AbortSignal,
-  tell: (going: Going) => void,
-): Promise<readonly string[]> {
+export async function bringIn(file: File, signal: AbortSignal, tell: (going: Going) => void): Promise<readonly Told[]> {
   const worker = steady<GroundWorker>(
     () => new Worker(new URL("./ground.worker.ts", import.meta.url), { type: "module" }),
   );
