@@ -162,6 +162,16 @@ test("aids for far points are drawn on the margin as asked", async ({ page }) =>
   expect(await layer(page, id, "aids-main-left")).toEqual([]);
 });
 
+test("a margin too narrow for the ticks of all far points says so", async ({ page }) => {
+  await openNew(page, (scene) => {
+    scene.shots[0].frame = { x: 15, y: 15, width: 403, height: 267 };
+  });
+  await grid(page);
+  await page.locator("summary", { hasText: "Aids on the margin" }).click();
+  await page.getByLabel("Numbered edge ticks").check();
+  await expect(page.getByText(/No room for the ticks of .* on the margin at the right/)).toBeVisible();
+});
+
 test("points of a sketch are laid out, judged, fixed and taken for the view", async ({ page }) => {
   const id = await openNew(page);
   await page.getByText("Points from a sketch").click();

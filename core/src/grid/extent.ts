@@ -1,4 +1,4 @@
-import { add, distance2, dot, scale, type Vec3 } from "../geometry";
+import { add, distance2, scale, type Vec3 } from "../geometry";
 import { project, type View } from "../shot";
 import { DEFAULT_LINE_SPACING } from "../scene";
 import { frameOf, type MeasuredPlane } from "./measured";
@@ -105,15 +105,3 @@ export function boundedLines(
     rim: corners.map((corner, i) => [corner, corners[(i + 1) % 4]] as const),
   };
 }
-
-/** Whether a place lies within an extent about an eye, for the axes of an orientation; to a micrometre. */
-export const isWithinExtent = (
-  { left, right, up }: Extent,
-  eye: Vec3,
-  axes: readonly [Vec3, Vec3],
-  place: Vec3,
-): boolean => {
-  const off: Vec3 = [place[0] - eye[0], place[1] - eye[1], 0];
-  const inside = ({ from, to }: Span, value: number) => value >= from - 1e-6 && value <= to + 1e-6;
-  return inside(left, dot(off, axes[0])) && inside(right, dot(off, axes[1])) && inside(up, place[2]);
-};

@@ -4,4 +4,4 @@ export * from "./curved";
 export * from "./fade";
 export * from "./extent";
 export * from "./rooms";
-export { frameOf, measuredGrid, planeOf, type MeasuredLines, type MeasuredPlane } from "./measured";
+export { measuredGrid, planeOf, type MeasuredLines, type MeasuredPlane } from "./measured";

@@ -1,12 +1,18 @@
 import { shotWith } from "../../testing";
-import { compose } from "../drawing";
-import { contextOf } from "../drawing";
-import { headingDirection, type Vec3 } from "../geometry";
+import { compose, contextOf } from "../drawing";
+import { dot, headingDirection, type Vec3 } from "../geometry";
 import { newScene } from "../scene";
 import { project, viewOf } from "../shot";
 import { handed } from "../vanishing";
 import { NOTHING_VISIBLE } from "../visibility";
-import { boundedLines, isWithinExtent, roomPlanes, ROOMS, type RoomId } from ".";
+import { boundedLines, roomPlanes, ROOMS, type Extent, type RoomId, type Span } from ".";
+
+/** Whether a place lies within an extent about an eye, for the axes of an orientation; to a micrometre. */
+const isWithinExtent = ({ left, right, up }: Extent, eye: Vec3, axes: readonly [Vec3, Vec3], place: Vec3): boolean => {
+  const off: Vec3 = [place[0] - eye[0], place[1] - eye[1], 0];
+  const inside = ({ from, to }: Span, value: number) => value >= from - 1e-6 && value <= to + 1e-6;
+  return inside(left, dot(off, axes[0])) && inside(right, dot(off, axes[1])) && inside(up, place[2]);
+};
 
 /** A one-point view: the gaze runs along the streets. */
 const [main] = newScene("Quay").orientations;

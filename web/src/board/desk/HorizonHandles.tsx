@@ -3,6 +3,7 @@ import { viewOf } from "@zanvo/core/shot";
 import { heightAt, horizon, shiftHorizon } from "@zanvo/core/vanishing";
 import { mm, sentence } from "@zanvo/core/units";
 import { Handle } from "./Handle";
+import { atRest } from "./rest";
 import { edit, drag, useShot, onShot } from "../../document";
 
 /** The two ends of the horizon on the panel's sides: dragged, the eye level moves up or down the sheet. */
@@ -23,9 +24,10 @@ export function HorizonHandles() {
         at={[x, y]}
         label={sentence`horizon, ${side} end, ${mm(y)} from the top`}
         className="cursor-ns-resize"
-        onDrag={(to) => {
-          drag(shifted([x, to[1]]));
-          return sentence`${mm(to[1])} from top, ${mm(sheet.height - to[1])} from bottom`;
+        onDrag={(to, alt) => {
+          const height = atRest(to[1], alt);
+          drag(shifted([x, height]));
+          return sentence`${mm(height)} from top, ${mm(sheet.height - height)} from bottom`;
         }}
         onNudge={([, dy]) => edit(shifted([x, y + dy]), "horizon")}
       >

@@ -10,6 +10,7 @@ import { say } from "../../ui";
 import { inWords } from "../../units";
 import { Handle } from "./Handle";
 import { toWindow } from "../../canvas/camera";
+import { atRest } from "./rest";
 import { useDesk } from "./desk";
 import { useBothDiscs } from "./OtherPanels";
 import { PinHead } from "./PinHead";
@@ -66,7 +67,8 @@ export function PinHandles({ movable }: { readonly movable: boolean }) {
           point${own === main ? "" : ` of ${own.name}`}, ${pinPlace(shot.sheet, pin)}`}
         away={pin.offSheet ? sentence`${ARROWS[pin.offSheet.side]} ${mm(pin.offSheet.distance)}` : undefined}
         className={role === "upright" ? "cursor-move" : "cursor-ew-resize"}
-        onDrag={([x, y], alt) => {
+        onDrag={([wantedX, wantedY], alt) => {
+          const [x, y] = [atRest(wantedX, alt), atRest(wantedY, alt)];
           if (role !== "upright") {
             drag(put([x, y]));
             return sentence`${mm(Math.abs(x - shot.lens.centre.x))} ${role} of C`;

@@ -1,4 +1,4 @@
-import { LAYER_KINDS, showOf } from "@zanvo/core/drawing";
+import { edgesWithoutTicks, LAYER_KINDS, showOf, tickLanes } from "@zanvo/core/drawing";
 import { bundleOf, NO_AIDS, lineSpacingOf, type Aids, type LineSpacing, type Shot, type Show } from "@zanvo/core/scene";
 import { pinsOf } from "@zanvo/core/vanishing";
 import { usualSpacing } from "@zanvo/core/slip";
@@ -17,6 +17,21 @@ const AIDS = {
   pegs: "Centrolinead pegs",
   scaled: "Scaled set-up",
 } as const satisfies Partial<Record<keyof Aids, string>>;
+
+/** Says which margins are too narrow for the ticks of all far points. */
+function NarrowMargins({ shot, aids }: { readonly shot: Shot; readonly aids: Aids }) {
+  const orientations = useDocument((document) => document.scene.orientations);
+  if (!aids.ticks && !aids.tilts) return null;
+  const lanes = tickLanes(shot, pinsOf(orientations, shot), aids.every, aids.tilts);
+  const edges = edgesWithoutTicks(lanes);
+  if (edges.length === 0) return null;
+  return (
+    <p className="text-accent">
+      No room for the ticks of {lanes.length === 1 ? "a point" : `${lanes.length} points`} on the margin at the{" "}
+      {edges.join(", ")}: the set-up sheet has them.
+    </p>
+  );
+}
 
 /** Grids weaker than this are hardly seen. */
 const FADED = 0.15;
@@ -104,6 +119,7 @@ export function GridPanel() {
             onChange={(on) => aided({ [kind]: on })}
           />
         ))}
+        <NarrowMargins shot={shot} aids={aids} />
         <NumberField
           label="A tick every"
           unit="mm"
