@@ -256,7 +256,7 @@ test("a scene is saved with its photos in one file, and stands on the shelf with
     page.getByRole("button", { name: "Bring in a file" }).click(),
   ]);
   await again.setFiles({ name: "other.zip", mimeType: "application/zip", buffer: Buffer.from("PK\u0005\u0006") });
-  await expect(page.getByText(/other\.zip was not brought in/)).toBeVisible();
+  await expect(page.getByText(/other\.zip was not brought in/).first()).toBeVisible();
 });
 
 test("a photo begins a scene from the shelf, chosen or dropped, and what is none is answered for", async ({ page }) => {
@@ -274,6 +274,7 @@ test("a photo begins a scene from the shelf, chosen or dropped, and what is none
   await expect(page.getByRole("link", { name: "From the shelf" })).toBeVisible();
 
   await page.goto("/");
+  await expect(page.getByRole("button", { name: "From a photo" })).toBeVisible();
   const drop = (name: string, type: string, text: string) =>
     page.evaluate(
       ([fileName, fileType, content]) => {
@@ -285,8 +286,8 @@ test("a photo begins a scene from the shelf, chosen or dropped, and what is none
     );
   // A telephone's file without a type, by its own first bytes (ISO base media: ftyp heic).
   await drop("IMG.heic", "", "\0\0\0\u0018ftypheic\0\0\0\0mif1heic");
-  await expect(page.getByText(/is HEIC, which browsers do not show/)).toBeVisible();
+  await expect(page.getByText(/is HEIC, which browsers do not show/).first()).toBeVisible();
   await drop("notes.pdf", "application/pdf", "%PDF-1.7");
-  await expect(page.getByText(/is no picture that can be read/)).toBeVisible();
+  await expect(page.getByText(/is no picture that can be read/).first()).toBeVisible();
   await expect(page.getByRole("link", { name: "IMG" })).toHaveCount(0);
 });

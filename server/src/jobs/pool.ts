@@ -41,6 +41,14 @@ export interface Pool {
   readonly close: () => Promise<void>;
 }
 
+/**
+ * Threads load their script by `import` alone. By `require`, which is tried first where Node lets it load such modules,
+ * a thread that runs out of memory while it loads takes the whole process with it (Node 20: "IsGraphAsync must be used
+ * on an instantiated module").
+ */
+const BY_IMPORT = "--no-experimental-require-module";
+const loading = process.allowedNodeEnvironmentFlags.has("--experimental-require-module") ? [BY_IMPORT] : [];
+
 /** Threads that share a script; one that takes too long or too much is ended, and another takes its place. */
 export function openPool(
   script: string,
@@ -53,6 +61,7 @@ export function openPool(
     maxQueue: queue,
     idleTimeout: 60_000,
     niceIncrement: nice,
+    execArgv: [...process.execArgv, ...loading],
     taskQueue: new FixedQueue(),
     resourceLimits: { maxOldGenerationSizeMb: megabytes },
   });
