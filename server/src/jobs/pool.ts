@@ -61,7 +61,7 @@ export function openPool(
     maxQueue: queue,
     idleTimeout: 60_000,
     niceIncrement: nice,
-    execArgv: [...process.execArgv, ...loading],
+    execArgv: loading,
     taskQueue: new FixedQueue(),
     resourceLimits: { maxOldGenerationSizeMb: megabytes },
   });
