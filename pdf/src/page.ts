@@ -35,3 +35,12 @@ export async function written(doc: Doc, write: () => void | Promise<void>): Prom
   doc.end();
   return done;
 }
+
+/** A straight line; places and width in mm. */
+export const line = (doc: Doc, x1: number, y1: number, x2: number, y2: number, width: number, colour: string): Doc =>
+  doc
+    .lineWidth(width * MM)
+    .strokeColor(colour)
+    .moveTo(x1 * MM, y1 * MM)
+    .lineTo(x2 * MM, y2 * MM)
+    .stroke();

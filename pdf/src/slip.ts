@@ -5,8 +5,8 @@ import { viewOf } from "@zanvo/core/shot";
 import { CAUTIONS, setUpOf, slipOf } from "@zanvo/core/slip";
 import { inSystem, mm, sentence, sizeInMm, type System, type Told } from "@zanvo/core/units";
 import { horizon, lineIn, pinsOf } from "@zanvo/core/vanishing";
-import { BOTTOM, COLUMN, line, PAGE, QUIET, RIGHT } from "./a4";
-import { addPage, MM, newDocument, written, type Doc } from "./page";
+import { BOTTOM, COLUMN, HAIR, PAGE, QUIET, RIGHT } from "./a4";
+import { addPage, line, MM, newDocument, written, type Doc } from "./page";
 import { tickTables } from "./ticks";
 import { heightOf, write } from "./words";
 
@@ -71,7 +71,7 @@ function twoColumns(doc: Doc, system: System, head: () => number) {
       y += height;
     },
     rule: () => {
-      line(doc, left(), y - 0.4, left() + COLUMN, y - 0.4);
+      line(doc, left(), y - 0.4, left() + COLUMN, y - 0.4, 0.15, HAIR);
     },
     /** Begins the right column, unless it has begun. */
     beginRight: () => {

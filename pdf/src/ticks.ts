@@ -1,8 +1,8 @@
 import { tickNotes, tickTable } from "@zanvo/core/slip";
 import { inSystem, type System } from "@zanvo/core/units";
 import type { OffPageAids, Pin } from "@zanvo/core/vanishing";
-import { BOTTOM, line, PAGE, QUIET } from "./a4";
-import { addPage, type Doc } from "./page";
+import { BOTTOM, PAGE, QUIET } from "./a4";
+import { addPage, line, type Doc } from "./page";
 import { heightOf, write } from "./words";
 
 /** Numbered columns of ticks, as many side by side as fit; goes on to further pages. */

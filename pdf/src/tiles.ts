@@ -1,6 +1,6 @@
 import { inkOf, type DeskDrawing } from "@zanvo/core/drawing";
 import { columnName, FOOT, tilesOf, type Tile, type Tiles, type Tiling } from "@zanvo/core/print";
-import { addPage, MM, newDocument, written, type Doc } from "./page";
+import { addPage, line, MM, newDocument, written, type Doc } from "./page";
 import { drawLayer } from "./layers";
 import { write } from "./words";
 
@@ -54,15 +54,6 @@ export async function toTiles(
   });
 }
 
-function rule(doc: Doc, x1: number, y1: number, x2: number, y2: number, width = 0.15, colour = INK): void {
-  doc
-    .lineWidth(width * MM)
-    .strokeColor(colour)
-    .moveTo(x1 * MM, y1 * MM)
-    .lineTo(x2 * MM, y2 * MM)
-    .stroke();
-}
-
 function tilePage(
   doc: Doc,
   { page, columns, rows, all }: Tiles,
@@ -84,8 +75,8 @@ function tilePage(
   const [right, bottom] = [margin + tile.width, margin + tile.height];
   for (const x of [margin + overlap / 2, right - overlap / 2]) {
     for (const y of [margin + overlap / 2, bottom - overlap / 2]) {
-      rule(doc, x - MARK, y, x + MARK, y);
-      rule(doc, x, y - MARK, x, y + MARK);
+      line(doc, x - MARK, y, x + MARK, y, 0.15, INK);
+      line(doc, x, y - MARK, x, y + MARK, 0.15, INK);
       doc
         .lineWidth(0.15 * MM)
         .circle(x * MM, y * MM, 1.8 * MM)
@@ -110,8 +101,8 @@ function tilePage(
 
 /** A bar of 100 mm with a tick every 10: a ruler laid on it says whether the printer kept the size. */
 function checkBar(doc: Doc, x: number, y: number): void {
-  rule(doc, x, y, x + BAR, y, 0.25);
-  for (let i = 0; i <= 10; i++) rule(doc, x + 10 * i, y - (i % 5 === 0 ? 2.5 : 1.5), x + 10 * i, y, 0.25);
+  line(doc, x, y, x + BAR, y, 0.25, INK);
+  for (let i = 0; i <= 10; i++) line(doc, x + 10 * i, y - (i % 5 === 0 ? 2.5 : 1.5), x + 10 * i, y, 0.25, INK);
   write(doc, "100 mm: print at 100 %, then measure", x, y + 0.8, { size: 6.5 });
 }
 

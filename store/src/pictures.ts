@@ -27,8 +27,8 @@ async function focalOf(bytes: Buffer): Promise<number | null> {
 }
 
 /**
- * Whether a file is a plain WebP as this store writes it: one lossy picture and nothing else, so that nothing needs to be
- * taken out of it. One that was saved with a scene is the same picture again when it comes back (WebP container
+ * Whether a file is a plain WebP as this store writes it: one lossy picture and nothing else, so that nothing needs to
+ * be taken out of it. One that was saved with a scene is the same picture again when it comes back (WebP container
  * specification: RIFF, its size, WEBP, one chunk VP8).
  */
 export function isPlainWebp(bytes: Buffer): boolean {

@@ -1,6 +1,6 @@
 import type { Scene } from "@zanvo/core/scene";
 import { fileName } from "@zanvo/core/scene";
-import { createScene, fetchReference, openScene, saveScene, takeIn } from "./api";
+import { createScene, deleteScene, fetchReference, openScene, saveScene, takeIn } from "./api";
 import { download } from "./files";
 
 /** The names of what is in a scene's file with its photos: a ZIP of the scene and of each picture by its own name. */
@@ -83,11 +83,17 @@ export async function readSceneFile(file: Blob): Promise<SceneFile> {
 
 /** Puts a scene from a file on the shelf, with the photos that came with it. @returns its title */
 export async function shelveFile({ text, pictures }: SceneFile): Promise<string> {
-  const { id, title } = await createScene(text);
+  const { id, title, revision: first } = await createScene(text);
   const renamed = new Map<string, string>();
-  for (const [name, bytes] of pictures) {
-    const { picture } = await takeIn(id, new Blob([bytes]));
-    if (picture !== name) renamed.set(name, picture);
+  try {
+    for (const [name, bytes] of pictures) {
+      const { picture } = await takeIn(id, new Blob([bytes]));
+      if (picture !== name) renamed.set(name, picture);
+    }
+  } catch (error) {
+    // All of it is brought in, or nothing.
+    await deleteScene(id, first).catch(() => undefined);
+    throw error;
   }
   if (renamed.size) {
     // A picture that another program has written anew has another name: the scene speaks of that.

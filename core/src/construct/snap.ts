@@ -26,18 +26,18 @@ export function topAt(view: View, blocks: readonly Block[], point: Vec2, reach: 
   const ray = unproject(view, point);
   const level = Math.hypot(ray[0], ray[1]);
   if (ray[2] <= 0 || level < 1e-9) return null;
-  let best: { readonly off: number; readonly block: Block; readonly at: Vec3 } | null = null;
-  for (const block of standing(blocks))
-    for (const [u, v] of CORNERS) {
+  const uprights = standing(blocks).flatMap((block) =>
+    CORNERS.flatMap(([u, v]) => {
       const at = blockCorner(block, u, v);
-      const height = heightOver(view, at, point);
-      const seen = height !== null && height > 0 ? project(view, [at[0], at[1], at[2] + height]) : null;
-      const off = seen ? distance2(seen, point) : Infinity;
-      if (off <= reach && off < (best?.off ?? Infinity)) best = { off, block, at };
-    }
-  if (best) {
-    const { at, block } = best as { at: Vec3; block: Block };
-    return { foot: { at, on: { block, what: "corner" }, guide: null }, height: heightOver(view, at, point)! };
+      const height = heightOver(view, at, point) ?? 0;
+      const seen = height > 0 ? project(view, [at[0], at[1], at[2] + height]) : null;
+      return seen ? [{ block, at, height, off: distance2(seen, point) }] : [];
+    }),
+  );
+  const [caught] = uprights.filter(({ off }) => off <= reach).sort((a, b) => a.off - b.off);
+  if (caught) {
+    const { at, block, height } = caught;
+    return { foot: { at, on: { block, what: "corner" }, guide: null }, height };
   }
   const at: Vec3 = [view.eye[0] + (distance * ray[0]) / level, view.eye[1] + (distance * ray[1]) / level, 0];
   return { foot: { at, on: null, guide: null }, height: view.eye[2] + (distance * ray[2]) / level };

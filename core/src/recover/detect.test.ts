@@ -97,6 +97,13 @@ describe("edges found in a picture", () => {
     const off = found.map((grey, i) => Math.abs(grey - expected.data[i]));
     expect(Math.max(...off)).toBeLessThanOrEqual(1);
     for (const mat of [colours, expected]) mat.delete();
+    expect([
+      ...greyOf({
+        width: 3,
+        height: 1,
+        data: Uint8ClampedArray.from([255, 255, 255, 255, 0, 0, 0, 255, 255, 0, 0, 255]),
+      }).data,
+    ]).toEqual([255, 0, 76]);
   });
 });
 

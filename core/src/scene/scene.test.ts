@@ -6,6 +6,11 @@ describe("papers", () => {
     // By their definition: A0 holds a square metre, its sides are as 1 to the root of 2, and each is half the one
     // before; rounded down to whole mm, after a tolerance of 0.2 mm.
     const side = (power: number) => Math.floor(1000 / 2 ** (power / 4) + 0.2);
+    expect([0, 3, 4].map(isoA)).toEqual([
+      [841, 1189],
+      [297, 420],
+      [210, 297],
+    ]);
     for (let n = 0; n <= 10; n++) expect(isoA(n)).toEqual([side(2 * n + 1), side(2 * n - 1)]);
   });
 

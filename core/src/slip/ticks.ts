@@ -31,6 +31,12 @@ export function tickTable({ side, ticks }: OffPageAids, system: System): TickTab
   return { heads: ["tick", side, oppositeOf(side), "tilt"], rows: ticks.map(row) };
 }
 
+/** What the letters of cells mean, for points beside the sheet, and above or below it. */
+const OTHERS = {
+  sideways: "T and B: on the top and bottom edge, from the left.",
+  upright: "L and R: on the left and right edge, from the top.",
+} as const;
+
 /** Where lengths on an edge are measured from. */
 const from = (side: Edge): string => (isSideways(side) ? "top" : "left");
 
@@ -43,11 +49,7 @@ export function tickNotes(aids: OffPageAids, system: System): readonly Sentence[
       ${system === "metric" ? "mm" : "inches"} from the ${from(side)} edge. A ruler on equal numbers aims at the
       point.`,
     ...(isSideways(side) ? [] : [sentence`Tilts are degrees from upright, to the right at the top positive.`]),
-    ...(others
-      ? [
-          sentence`${isSideways(side) ? "T and B: on the top and bottom edge, from the left." : "L and R: on the left and right edge, from the top."}`,
-        ]
-      : []),
+    ...(others ? [[OTHERS[isSideways(side) ? "sideways" : "upright"]]] : []),
     ...(centrolinead
       ? [
           sentence`Centrolinead: pegs on the ${side} edge, ${mm(centrolinead.pegs)}

@@ -41,7 +41,7 @@ describe("edge ticks", () => {
     );
   });
 
-  it("stand on all four edges, for a point wherever off the sheet: both marks of a number are on a line with it", () => {
+  it("stand on all four edges for a point wherever off the sheet, both marks of a number on a line with it", () => {
     fc.assert(
       fc.property(between(-3000, 3400), between(-3000, 3300), between(2, 40), (x, y, spacing) => {
         const aids = offPageAids(sheet, [x, y], spacing);

@@ -17,7 +17,9 @@ export interface EdgeMark {
 export interface EdgeTick {
   /** Counted from the level of the point: upwards positive; from its plumb line to the right for one above or below. */
   readonly number: number;
-  /** On the sheet's edge next to the point, and on the opposite one, mm; null where the tick would lie off the sheet. */
+  /**
+   * On the sheet's edge next to the point, and on the opposite one, mm; null where the tick would lie off the sheet.
+   */
   readonly near: number | null;
   readonly far: number | null;
   /** Where its line crosses other edges instead. */

@@ -32,7 +32,9 @@ function Edge() {
       aria-valuemax={WIDTHS.most}
       aria-valuenow={width}
       tabIndex={0}
-      className="absolute inset-y-0 left-0 z-10 w-1.5 cursor-col-resize touch-none hover:bg-wash focus-visible:bg-accent"
+      className={
+        "absolute inset-y-0 left-0 z-10 w-1.5 cursor-col-resize touch-none " + "hover:bg-wash focus-visible:bg-accent"
+      }
       onPointerDown={(event) => event.currentTarget.setPointerCapture(event.pointerId)}
       onPointerMove={onPointerMove}
       onKeyDown={onKeyDown}

@@ -1,5 +1,5 @@
 import { newScene } from "@zanvo/core/scene";
-import { createScene, deleteScene, openScene, saveScene, takeIn } from "../api";
+import { createScene, deleteScene, saveScene, takeIn } from "../api";
 import { newReference, photoName } from "../references/newReference";
 
 /**
@@ -9,8 +9,8 @@ import { newReference, photoName } from "../references/newReference";
  */
 export async function beginFromPhoto(file: File): Promise<string> {
   const name = photoName(file);
-  const { id } = await createScene(JSON.stringify(newScene(name)));
-  const { scene, revision } = await openScene(id);
+  const scene = newScene(name);
+  const { id, revision } = await createScene(JSON.stringify(scene));
   try {
     const reference = newReference(await takeIn(id, file), name);
     await saveScene(id, JSON.stringify({ ...scene, references: [reference] }), revision);

@@ -15,9 +15,7 @@ export function Stretch() {
   const [outward, across] = view.law.shape === "round" ? ["outward", "across"] : ["along the axis", "around it"];
   return (
     <span
-      className={
-        "measure pointer-events-none absolute bottom-2 right-2 " + "rounded bg-slip/90 px-1.5 py-0.5 text-[11px]"
-      }
+      className={"measure pointer-events-none absolute bottom-2 right-2 rounded bg-slip/90 px-1.5 py-0.5 text-[11px]"}
     >
       {degree(degrees(Math.acos(Math.min(1, Math.max(-1, seen[2])))))} off the gaze · stretched {radial.toFixed(2)}{" "}
       {outward}, {tangential.toFixed(2)} {across}

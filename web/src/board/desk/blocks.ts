@@ -46,8 +46,8 @@ function headingNear(path: readonly Vec2[], at: Vec2): number {
 }
 
 /**
- * What a building is raised along where its foot catches nothing: the way that it stands on, or else the pair of streets
- * that is chosen, or the main one.
+ * What a building is raised along where its foot catches nothing: the way that it stands on, or else the pair of
+ * streets that is chosen, or the main one.
  */
 export function streetsAt(
   { elements, orientations }: Scene,
