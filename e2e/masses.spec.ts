@@ -15,7 +15,11 @@ const house = (change: object = {}) => ({
   ...change,
 });
 const withHouse = (scene: Scene) => void scene.elements.push(house());
-const masses = (page: Page) => page.getByRole("button", { name: "Masses" }).click();
+/** Goes to the masses, and waits for their tools: what is typed meanwhile has no field yet. */
+async function masses(page: Page): Promise<void> {
+  await page.getByRole("button", { name: "Masses" }).click();
+  await expect(page.getByRole("button", { name: "Raise a corner" })).toBeVisible();
+}
 const choose = (page: Page) => page.getByRole("button", { name: "Choose" }).click();
 
 test("a corner is raised: foot, up, out along the left set, out along the right set", async ({ page }) => {
