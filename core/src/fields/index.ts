@@ -10,6 +10,21 @@ export const Id = Type.String({ minLength: 1, maxLength: 100 });
 /** A number of metres in the world within some limits: `unit` tells it from other numbers. */
 export const metresIn = (limits: NumberOptions) => Type.Number({ ...limits, unit: "m" });
 
+/** A number of millimetres on the desk within some limits. */
+export const millimetresIn = (limits: NumberOptions) => Type.Number({ ...limits, unit: "mm" });
+
+/** A number of degrees within some limits. */
+export const degreesIn = (limits: NumberOptions) => Type.Number({ ...limits, unit: "°" });
+
+/**
+ * A number with narrower limits for whoever types it than for what a file may hold: null where there is none of its
+ * own.
+ */
+export const offered = <T extends TSchema>(from: number | null, to: number | null, of: T): T => ({
+  ...of,
+  offered: [from, to],
+});
+
 /** What a person calls a field. */
 export const named = <T extends TSchema>(title: string, of: T): T => ({ ...of, title });
 
@@ -47,3 +62,5 @@ export const Flags = {
 /** Corners of an area on the plan, m; and the bends of a line on it. */
 export const Footprint = Type.Array(strict(OnPlan), { minItems: 3, maxItems: 12_000 });
 export const Path = Type.Array(strict(OnPlan), { minItems: 2, maxItems: 2000 });
+
+export * from "./measure";

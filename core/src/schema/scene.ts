@@ -2,13 +2,30 @@ import { Type, type Static } from "@sinclair/typebox";
 import { LAWS, type LawId } from "../lens";
 import { FORMAT, MAX_ELEMENTS, VERSION } from "../format";
 import { KINDS, RowSchema, type Element } from "../world";
-import { Heading, Id, Metres, Point2, Point3, Size, strict } from "../fields";
+import {
+  degreesIn,
+  Heading,
+  Id,
+  measureOf,
+  Metres,
+  metresIn,
+  millimetresIn,
+  named,
+  offered,
+  Point2,
+  Size,
+  strict,
+  type Measure,
+} from "../fields";
 
 /** A place on the desk, in mm: pins may lie far off the sheet. */
-const Millimetres = Type.Number({ minimum: -1e7, maximum: 1e7 });
-const Side = Type.Number({ exclusiveMinimum: 0, maximum: 1e5 });
+const Millimetres = millimetresIn({ minimum: -1e7, maximum: 1e7 });
+const Side = millimetresIn({ exclusiveMinimum: 0, maximum: 1e5 });
 const Strength = Type.Number({ minimum: 0, maximum: 1 });
 const RectSchema = strict({ x: Millimetres, y: Millimetres, width: Side, height: Side });
+
+/** A heading as one types it: within a turn either way. */
+const Turn = offered(-360, 360, Heading);
 
 const Name = Type.String({ maxLength: 200 });
 /** One of a few words. */
@@ -22,28 +39,31 @@ const SlopeSchema = strict({
   id: Id,
   name: Name,
   axis: OneOf("along", "across"),
-  rise: Type.Number({ minimum: 0.1, maximum: 89.9 }),
+  rise: named("Rise", offered(0.5, 89, degreesIn({ minimum: 0.1, maximum: 89.9 }))),
 });
 
 const OrientationSchema = strict({
   id: Id,
   name: Name,
-  heading: Heading,
+  heading: named("Heading", Turn),
   slopes: Type.Optional(Type.Array(SlopeSchema, { maxItems: 50 })),
 });
 
 const LensSchema = strict({
   law: Type.Unsafe<LawId>({ type: "string", enum: Object.keys(LAWS) }),
-  distance: Type.Number({ exclusiveMinimum: 0, maximum: 1e7 }),
-  centre: Point2(Millimetres),
+  distance: named("Picture distance", offered(1, 1e6, millimetresIn({ exclusiveMinimum: 0, maximum: 1e7 }))),
+  centre: strict({
+    x: named("Centre, from left", offered(-1e5, 1e5, Millimetres)),
+    y: named("Centre, from top", offered(-1e5, 1e5, Millimetres)),
+  }),
   /** Degrees across at which a disc is cut off, where that is before its lens ends. */
-  within: Type.Optional(Type.Number({ minimum: 1, maximum: 360 })),
+  within: Type.Optional(named("Disc cut at", degreesIn({ minimum: 1, maximum: 360 }))),
 });
 
 /** A loose bundle of one set of parallels: mm between lines at the panel's far side, and strength of the line. */
 const BundleSchema = strict({
   pin: Id,
-  spacing: Type.Number({ minimum: 0.8, maximum: 1000 }),
+  spacing: named("Spacing, far side", millimetresIn({ minimum: 0.8, maximum: 1000 })),
   strength: Strength,
   /** Evenly turned about the point (as by default), or evenly spaced along the panel's edge. */
   even: Type.Optional(OneOf("angle", "edge")),
@@ -53,8 +73,8 @@ const BundleSchema = strict({
 
 /** What keeps grids from clotting, in mm: the least gap between two lines, and the clear space around each point. */
 const LineSpacingSchema = strict({
-  gap: Type.Number({ minimum: 0.3, maximum: 20 }),
-  clear: Type.Number({ minimum: 0, maximum: 200 }),
+  gap: named("Least gap", millimetresIn({ minimum: 0.3, maximum: 20 })),
+  clear: named("Clear around points", millimetresIn({ minimum: 0, maximum: 200 })),
 });
 
 /** Any kind of element, told apart by its `kind`. */
@@ -70,21 +90,21 @@ const SpanSchema = strict({ from: Metres, to: Metres });
 /** A plane measured out in squares of `every` metres, every `heavy`th line heavier. */
 const MeasuredSchema = strict({
   plane: OneOf("level", "left", "right"),
-  at: Metres,
-  every: Type.Number({ minimum: 0.01, maximum: 1e4 }),
-  heavy: Type.Integer({ minimum: 1, maximum: 1000 }),
+  at: named("Height", offered(-1e4, 1e4, Metres)),
+  every: named("A line every", metresIn({ minimum: 0.01, maximum: 1e4 })),
+  heavy: named("Heavier, of lines", Type.Integer({ minimum: 1, maximum: 1000 })),
   strength: Strength,
   /** Heavier lines carry their measure. */
   numbered: Type.Optional(Type.Boolean()),
   /** Fades in steps, and ends this many metres before the eye. */
-  fade: Type.Optional(Type.Number({ minimum: 1, maximum: 1e5 })),
+  fade: Type.Optional(named("Gone at", metresIn({ minimum: 1, maximum: 1e5 }))),
   /** Where it ends: along both sets, in m from the eye, and up from the ground. */
   extent: Type.Optional(strict({ left: SpanSchema, right: SpanSchema, up: SpanSchema })),
 });
 
 /** Aids for points off the page, drawn on the sheet: mm between edge ticks, and which of them are drawn. */
 const AidsSchema = strict({
-  every: Type.Number({ minimum: 1, maximum: 500 }),
+  every: named("A tick every", millimetresIn({ minimum: 1, maximum: 500 })),
   ticks: Type.Boolean(),
   tilts: Type.Boolean(),
   strips: Type.Boolean(),
@@ -99,23 +119,28 @@ const SketchSchema = strict({
   third: Type.Optional(Point2(Millimetres)),
 });
 
-const Tilt = Type.Number({ minimum: 0, maximum: 89.9 });
-const SightedSideSchema = strict({ upper: Tilt, lower: Type.Optional(Tilt) });
+const Tilt = offered(0, 89, degreesIn({ minimum: 0, maximum: 89.9 }));
+const SightedSideSchema = strict({
+  upper: named("Upper, tilt", Tilt),
+  lower: Type.Optional(named("Lower, tilt", Tilt)),
+});
+const Sighted = offered(-1e5, 1e5, Millimetres);
+const Ratio = offered(0.01, 100, Type.Number({ minimum: 0.001, maximum: 1000 }));
 
 /**
  * What was read off a pencil at arm's length: the near corner's upright (mm of the sheet), tilts of the edges that
  * leave it towards the horizon (degrees), height against width, and the left part against the right one.
  */
 const SightingsSchema = strict({
-  x: Millimetres,
-  top: Millimetres,
-  bottom: Millimetres,
+  x: named("Corner, from the left", Sighted),
+  top: named("Its top, from the top", Sighted),
+  bottom: named("Its foot, from the top", Sighted),
   left: SightedSideSchema,
   right: SightedSideSchema,
   parts: Type.Optional(
     strict({
-      heightToWidth: Type.Number({ minimum: 0.001, maximum: 1000 }),
-      leftToRight: Type.Number({ minimum: 0.001, maximum: 1000 }),
+      heightToWidth: named("Height ÷ width", Ratio),
+      leftToRight: named("Left part ÷ right", Ratio),
     }),
   ),
 });
@@ -162,8 +187,8 @@ const WallSchema = strict({
   y1: Px,
   x2: Px,
   y2: Px,
-  length: Type.Optional(Size),
-  height: Type.Optional(Size),
+  length: Type.Optional(named("Length", offered(null, 10_000, Size))),
+  height: Type.Optional(named("Height", offered(null, 10_000, Size))),
   marks: Type.Optional(Type.Array(Type.Number({ minimum: 0, maximum: 1 }), { maxItems: 500 })),
 });
 
@@ -189,7 +214,7 @@ const ReferenceSchema = strict({
         y1: Px,
         x2: Px,
         y2: Px,
-        metres: Type.Optional(Type.Number({ minimum: 0.01, maximum: 10_000 })),
+        metres: Type.Optional(named("Height", metresIn({ minimum: 0.01, maximum: 10_000 }))),
       }),
       { maxItems: 500 },
     ),
@@ -203,9 +228,9 @@ const ReferenceSchema = strict({
   /** The horizon, where it is known: two places on it, px. */
   horizon: Type.Optional(strict({ x1: Px, y1: Px, x2: Px, y2: Px })),
   /** The lens, where it is known: as on full frame, mm. */
-  lens35: Type.Optional(Type.Number({ minimum: 4, maximum: 3000 })),
+  lens35: Type.Optional(named("Lens, as on full frame", millimetresIn({ minimum: 4, maximum: 3000 }))),
   /** A scan of one's own drawing, so many mm wide. */
-  drawing: Type.Optional(strict({ width: Side })),
+  drawing: Type.Optional(strict({ width: named("The scan is wide", offered(10, null, Side)) })),
   /** The camera was level. */
   level: Type.Optional(Type.Boolean()),
   /** The centre of vision, px, where it is known and is not the middle. */
@@ -230,19 +255,28 @@ const ShotSchema = strict({
   /** The shot whose other side this is: it turns with it. */
   backOf: Type.Optional(Id),
   sheet: strict({
-    width: Side,
-    height: Side,
+    width: named("Width", offered(20, 5000, Side)),
+    height: named("Height", offered(20, 5000, Side)),
     /** The name of a standard paper, where it is one. */
     paper: Type.Optional(Type.String({ maxLength: 60 })),
     /** The live area of a comic board. */
     live: Type.Optional(RectSchema),
   }),
-  frame: RectSchema,
-  eye: Point3(Metres),
+  frame: strict({
+    x: named("From the left", offered(0, null, Millimetres)),
+    y: named("From the top", offered(0, null, Millimetres)),
+    width: named("Panel width", offered(5, null, Side)),
+    height: named("Panel height", offered(5, null, Side)),
+  }),
+  eye: strict({
+    x: named("Eye, east of the origin", offered(-1e5, 1e5, Metres)),
+    y: named("Eye, north of the origin", offered(-1e5, 1e5, Metres)),
+    z: named("Eye height", offered(-1000, 10_000, Metres)),
+  }),
   gaze: strict({
-    heading: Heading,
-    pitch: Type.Number({ minimum: -90, maximum: 90 }),
-    roll: Type.Number({ minimum: -360, maximum: 360 }),
+    heading: named("Heading", Turn),
+    pitch: named("Look up", degreesIn({ minimum: -90, maximum: 90 })),
+    roll: named("Roll", offered(-180, 180, degreesIn({ minimum: -360, maximum: 360 }))),
   }),
   lens: LensSchema,
   bundles: Type.Optional(Type.Array(BundleSchema, { maxItems: 200 })),
@@ -266,9 +300,9 @@ export const SceneSchema = strict({
   /** Where the world's origin lies on the Earth, degrees, and the world's heading of true north. */
   ground: Type.Optional(
     strict({
-      longitude: Type.Number({ minimum: -180, maximum: 180 }),
-      latitude: Type.Number({ minimum: -85, maximum: 85 }),
-      north: Heading,
+      longitude: named("Longitude of the origin", degreesIn({ minimum: -180, maximum: 180 })),
+      latitude: named("Latitude of the origin", degreesIn({ minimum: -85, maximum: 85 })),
+      north: named("True north", Turn),
     }),
   ),
   orientations: Type.Array(OrientationSchema, { maxItems: 200 }),
@@ -278,6 +312,13 @@ export const SceneSchema = strict({
   shots: Type.Array(ShotSchema, { minItems: 1, maxItems: 500 }),
   references: Type.Optional(Type.Array(ReferenceSchema, { maxItems: 200 })),
 });
+
+/**
+ * How the schema describes a number of a scene: what it is called, its unit and its limits.
+ * @param path with a star for whichever entry of a list: "shots/*" + "/gaze/pitch"
+ * @throws Error where there is none with a name
+ */
+export const sceneMeasure = (path: string): Measure => measureOf(SceneSchema, path);
 
 export type Scene = Static<typeof SceneSchema>;
 export type Shot = Static<typeof ShotSchema>;

@@ -1,7 +1,7 @@
 import { alongPath, areasOf, overlap, together, without, type Region } from "./areas";
+import { isTangledBetween } from "./bends";
 import type { Cutting } from "./kinds/kind";
 import { lengthOf, ribbon, stretch } from "./path";
-import { crossingOf } from "./polygon";
 import { prism } from "./shapes";
 import type { Solid } from "./solid";
 
@@ -10,15 +10,14 @@ const END = 1 / 4;
 /** Levels of water that differ by less are one, m. */
 const LEVEL = 1e-6;
 
-/** The ribbon of the ground that a cutting takes, as long as it does not cross itself. */
-const ribbonOf = ({ path, half, wall }: Cutting) => ribbon(path, half + wall, -half - wall);
-
 /** Whether a cutting bends so sharply for its width that its sides cross, or crosses itself. */
-export const isTangled = (cutting: Cutting): boolean => crossingOf(ribbonOf(cutting)) !== null;
+export const isTangled = ({ path, half, wall }: Cutting): boolean => isTangledBetween(path, half + wall, -half - wall);
 
 /** The part of the plan that a cutting takes. */
-export const takenBy = (cutting: Cutting): Region =>
-  isTangled(cutting) ? alongPath(cutting.path, cutting.half + cutting.wall) : [ribbonOf(cutting)];
+export function takenBy(cutting: Cutting): Region {
+  const { path, half, wall } = cutting;
+  return isTangled(cutting) ? alongPath(path, half + wall) : [ribbon(path, half + wall, -half - wall)];
+}
 
 /** Cuttings in groups of those that join or cross, in their order. */
 export function meeting<T extends { readonly cutting: Cutting }>(all: readonly T[]): readonly (readonly T[])[] {

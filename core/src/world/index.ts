@@ -21,7 +21,6 @@ export * from "./kinds/skyline";
 export * from "./kinds/square";
 export * from "./kinds/steps";
 export * from "./kinds/street";
-export * from "./measure";
 export * from "./outline";
 export * from "./path";
 export * from "./polygon";

@@ -65,6 +65,16 @@ export function stretch(path: readonly Vec2[], from: number, to: number): Vec2[]
   return [first, ...between, last ?? path[path.length - 1]];
 }
 
+/** A path that reaches so many m farther at both ends. */
+export function lengthened(path: readonly Vec2[], by: number): Vec2[] {
+  const beyond = ([x, y]: Vec2, [px, py]: Vec2): Vec2 => {
+    const long = distance2([x, y], [px, py]);
+    return [x + ((x - px) * by) / long, y + ((y - py) * by) / long];
+  };
+  const last = path.length - 1;
+  return [beyond(path[0], path[1]), ...path.slice(1, last), beyond(path[last], path[last - 1])];
+}
+
 /** How far a place lies from something's path, m. */
 export function offPath(lined: Lined, at: Vec2): number {
   const path = pathOf(lined);

@@ -1,9 +1,10 @@
 import { Type, type Static } from "@sinclair/typebox";
-import { Footprint, Id, Metres, Point2, Size, strict } from "../fields";
+import { Footprint, Id, Metres, named, offered, Point2, Size, strict } from "../fields";
 import { ROOFS, type RoofKind } from "./kinds/building/roofs";
 
 const Roof = Type.Unsafe<RoofKind>({ type: "string", enum: Object.keys(ROOFS) });
 const Seed = Type.Integer({ minimum: 0, maximum: 4294967295 });
+const LotSize = offered(0.5, 1000, Size);
 const Storeys = Type.Integer({ minimum: 1, maximum: 100 });
 
 /**
@@ -16,19 +17,21 @@ export const RowSchema = strict({
   from: Type.Optional(Point2(Metres)),
   to: Type.Optional(Point2(Metres)),
   lot: Type.Optional(Footprint),
-  seed: Seed,
+  seed: named("Seed", Seed),
   /**
    * Fronts are so wide and lots so deep, m; houses have so many storeys of so many m; so many of a hundred gaps are
    * alleys.
    */
-  fronts: strict({ least: Size, most: Size }),
-  depth: Size,
-  storeys: strict({ least: Storeys, most: Storeys }),
+  fronts: strict({ least: named("Fronts from", LotSize), most: named("Fronts to", LotSize) }),
+  depth: named("Depth of the lots", LotSize),
+  storeys: strict({ least: named("Storeys from", Storeys), most: named("Storeys to", Storeys) }),
   storey: Size,
-  alleys: Type.Number({ minimum: 0, maximum: 100 }),
+  alleys: named("Alleys of 100 gaps", Type.Number({ minimum: 0, maximum: 100 })),
   roofs: Type.Array(Roof, { minItems: 1, maxItems: 30 }),
   /** Houses at its ends, or at the corners of a lot, are so many storeys higher, under a roof of their own. */
-  towers: Type.Optional(strict({ storeys: Type.Integer({ minimum: 0, maximum: 50 }), roof: Roof })),
+  towers: Type.Optional(
+    strict({ storeys: named("Storeys more", Type.Integer({ minimum: 0, maximum: 50 })), roof: Roof }),
+  ),
   /** Without windows and doors. */
   blind: Type.Optional(Type.Boolean()),
 });

@@ -7,7 +7,7 @@ import {
   built,
   DEFAULT_STREET,
   buildCache,
-  ribbonOf,
+  outlineOf,
   validateStreet,
   volumeOf,
   type Street,
@@ -42,7 +42,7 @@ describe("a street", () => {
           2 * 2.2 * 0.12 * (first + second),
           6,
         );
-        expect(Math.abs(areaTwice(ribbonOf(one))) / 2).toBeCloseTo((6 + 4.4) * (first + second), 6);
+        expect(Math.abs(areaTwice(outlineOf(one))) / 2).toBeCloseTo((6 + 4.4) * (first + second), 6);
       }),
     );
   });
@@ -95,24 +95,20 @@ describe("a street", () => {
         ]),
       ),
     ).toMatchObject({ field: "path", message: "has no length." });
-    expect(
-      validateStreet(
-        street([
+    const lane = (driveways: Street["driveways"]) =>
+      street(
+        [
           [0, 0],
-          [10, 0],
-          [0, 1],
-        ]),
-      ),
-    ).toMatchObject({ message: expect.stringContaining("bends too sharply") });
-    expect(
-      build([
-        street([
-          [0, 0],
-          [10, 0],
-          [0, 1],
-        ]),
-      ]),
-    ).toEqual([]);
+          [40, 0],
+        ],
+        { driveways },
+      );
+    expect(validateStreet(lane([{ at: 39, width: 3, side: "left" }]))).toMatchObject({
+      field: "driveways/0",
+      message: "lies beyond the street’s ends.",
+    });
+    const twice = [20, 21].map((at) => ({ at, width: 3, side: "left" as const }));
+    expect(validateStreet(lane(twice))).toMatchObject({ message: "lie over one another on the left." });
   });
 
   it("hides what it is drawn with behind what stands before it, and a kerb behind its own pavement", () => {

@@ -1,6 +1,8 @@
-import { boxOf, kindOf, measureOf, moved, requireValid, type Building } from "@zanvo/core/world";
+import { MeasureField } from "../ui";
+import { measureOf } from "@zanvo/core/fields";
+import { boxOf, kindOf, moved, requireValid, type Building } from "@zanvo/core/world";
 import { FootFields, OnRoofFields, OpeningFields } from "./BuildingParts";
-import { MeasureField, Measures, measuresOf } from "./Measures";
+import { Measures, measuresOf } from "./Measures";
 import { Parts } from "./Parts";
 import { RoofFields } from "./RoofFields";
 import type { Change } from "./view";

@@ -1,38 +1,7 @@
-import {
-  kindOf,
-  measureOf,
-  numberAt,
-  requireValid,
-  withNumber,
-  type Element,
-  type Measure,
-  type NumberPath,
-} from "@zanvo/core/world";
-import { NumberField } from "../ui";
+import { measureOf, numberAt, withNumber, type Measure, type NumberPath } from "@zanvo/core/fields";
+import { kindOf, requireValid, type Element } from "@zanvo/core/world";
+import { MeasureField } from "../ui";
 import type { Change } from "./view";
-
-interface MeasureFieldProps {
-  readonly measure: Measure;
-  readonly value: number;
-  readonly onChange: (value: number) => void;
-}
-
-/** Finer steps for what is smaller than a metre. */
-const stepFor = (value: number): number => (Math.abs(value) < 1 ? 0.01 : 0.1);
-
-/** A number as its schema describes it: its name, its unit and its limits. */
-export const MeasureField = ({ measure: { label, unit, min, max, whole }, value, onChange }: MeasureFieldProps) => (
-  <NumberField
-    label={label}
-    unit={unit}
-    digits={whole ? 0 : unit === "m" ? 3 : 1}
-    min={min}
-    max={max}
-    step={unit === "m" ? stepFor(value) : 1}
-    value={value}
-    onChange={(to) => onChange(whole ? Math.round(to) : to)}
-  />
-);
 
 interface MeasuresProps<E extends Element> {
   readonly element: E;

@@ -1,9 +1,8 @@
 import { Plus, X } from "lucide-react";
 import type { ReactNode } from "react";
 import { toldBy } from "@zanvo/core/problem";
-import type { Measure } from "@zanvo/core/world";
-import { Button, IconButton, say } from "../ui";
-import { MeasureField } from "./Measures";
+import type { Measure } from "@zanvo/core/fields";
+import { Button, IconButton, say, MeasureField } from "../ui";
 
 /** The measures that each part has. */
 type Measured<P> = { readonly [K in keyof P]: P[K] extends number | undefined ? K : never }[keyof P] & string;

@@ -1,9 +1,9 @@
 import { wrap } from "@zanvo/core/geometry";
 import { toldBy } from "@zanvo/core/problem";
+import { measureOf } from "@zanvo/core/fields";
 import {
   asBuilding,
   kindOf,
-  measureOf,
   requireValid,
   ROOFS,
   slopeOf,
@@ -14,8 +14,7 @@ import {
 } from "@zanvo/core/world";
 import { edit } from "../document";
 import { newId } from "../id";
-import { Button, Check, say, Select } from "../ui";
-import { MeasureField } from "./Measures";
+import { Button, Check, say, Select, MeasureField } from "../ui";
 import type { Change } from "./view";
 
 /**

@@ -1,9 +1,11 @@
+import { MeasureField } from "../ui";
 import { nearCorner } from "@zanvo/core/construct";
-import { kindOf, measureOf, resizeBlock, type Block } from "@zanvo/core/world";
+import { measureOf } from "@zanvo/core/fields";
+import { kindOf, resizeBlock, type Block } from "@zanvo/core/world";
 import { LEAST } from "../board/desk/raise";
 import { BlockHandles } from "../board/desk/BlockHandles";
 import { RoofFields } from "./RoofFields";
-import { MeasureField, Measures } from "./Measures";
+import { Measures } from "./Measures";
 import { INK, type Change, type ElementView } from "./view";
 import { useShot } from "../document";
 

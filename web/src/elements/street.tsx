@@ -1,5 +1,6 @@
 import { Route } from "lucide-react";
-import { DEFAULT_STREET, kindOf, lengthOf, measureOf, pathOf, requireValid, type Street } from "@zanvo/core/world";
+import { measureOf } from "@zanvo/core/fields";
+import { DEFAULT_STREET, kindOf, lengthOf, pathOf, requireValid, type Street } from "@zanvo/core/world";
 import { Check, Choice } from "../ui";
 import { Measures, measuresOf } from "./Measures";
 import { Parts } from "./Parts";

@@ -2,13 +2,14 @@ import type { FormatInfo } from "@zanvo/core/answers";
 import type { Ground } from "@zanvo/core/exchange";
 import { fileName } from "@zanvo/core/scene";
 import type { Told } from "@zanvo/core/units";
+import { sceneMeasure } from "@zanvo/core/schema";
 import { useState } from "react";
 import { exportPath, fetchExport } from "../api";
 import { edit, useDocument, useShot } from "../document";
 import { saving } from "../document/saving";
 import { download, pickFile } from "../files";
 import { useFormats } from "../formats";
-import { Button, Fold, NumberField, say, useWork, Working } from "../ui";
+import { Button, Fold, MeasureField, say, useWork, Working } from "../ui";
 import { useMeasures } from "../units";
 import { bringIn, MOST_THINGS, spaceLeft } from "./ground";
 
@@ -42,7 +43,8 @@ function BringIn() {
   );
 }
 
-const DEGREES = { unit: "°", digits: 5, step: 0.001 } as const;
+/** Decimals of a degree on the Earth: a metre or so. */
+const DIGITS = 5;
 
 const put = (ground: Ground) =>
   edit((scene) => {
@@ -53,31 +55,15 @@ const put = (ground: Ground) =>
 function Origin({ ground }: { readonly ground: Ground }) {
   return (
     <>
-      <NumberField
-        label="Latitude of the origin"
-        {...DEGREES}
-        min={-85}
-        max={85}
-        value={ground.latitude}
-        onChange={(latitude) => put({ ...ground, latitude })}
-      />
-      <NumberField
-        label="Longitude of the origin"
-        {...DEGREES}
-        min={-180}
-        max={180}
-        value={ground.longitude}
-        onChange={(longitude) => put({ ...ground, longitude })}
-      />
-      <NumberField
-        label="True north"
-        unit="°"
-        digits={1}
-        min={-360}
-        max={360}
-        value={ground.north}
-        onChange={(north) => put({ ...ground, north })}
-      />
+      {(["latitude", "longitude", "north"] as const).map((key) => (
+        <MeasureField
+          key={key}
+          measure={sceneMeasure(`ground/${key}`)}
+          digits={key === "north" ? undefined : DIGITS}
+          value={ground[key]}
+          onChange={(to) => put({ ...ground, [key]: to })}
+        />
+      ))}
     </>
   );
 }

@@ -1,8 +1,10 @@
 import { Dices } from "lucide-react";
+import type { NumberPath } from "@zanvo/core/fields";
+import { sceneMeasure } from "@zanvo/core/schema";
 import { ROOFS, type Building, type RoofKind, type Row } from "@zanvo/core/world";
 import { edit } from "../document";
 import { replaceElement } from "../document/elements";
-import { Button, Check, NumberField, Select } from "../ui";
+import { Button, Check, MeasureField, Select } from "../ui";
 import { changeRow, reroll } from "./rows";
 
 interface RuleProps {
@@ -10,32 +12,31 @@ interface RuleProps {
   readonly set: (change: Partial<Row>) => void;
 }
 
-const SIZE = { unit: "m", digits: 1, min: 0.5, max: 1000, step: 0.5 } as const;
-const COUNT = { unit: "", digits: 0, step: 1 } as const;
-const STOREYS = { ...COUNT, min: 1, max: 100 } as const;
+const ENDS = ["least", "most"] as const;
+const rowMeasure = (path: NumberPath<Row>) => sceneMeasure(`rows/*/${path}`);
 const KINDS = Object.keys(ROOFS) as RoofKind[];
 
 /** From where to where the fronts and the storeys of a row are rolled. */
 function Ranges({ row: { fronts, storeys, depth }, set }: RuleProps) {
-  const front = (change: Partial<Row["fronts"]>) => set({ fronts: { ...fronts, ...change } });
-  const storey = (change: Partial<Row["storeys"]>) => set({ storeys: { ...storeys, ...change } });
   return (
     <>
-      <NumberField label="Fronts from" {...SIZE} value={fronts.least} onChange={(least) => front({ least })} />
-      <NumberField label="Fronts to" {...SIZE} value={fronts.most} onChange={(most) => front({ most })} />
-      <NumberField label="Depth of the lots" {...SIZE} value={depth} onChange={(to) => set({ depth: to })} />
-      <NumberField
-        label="Storeys from"
-        {...STOREYS}
-        value={storeys.least}
-        onChange={(least) => storey({ least: Math.round(least) })}
-      />
-      <NumberField
-        label="Storeys to"
-        {...STOREYS}
-        value={storeys.most}
-        onChange={(most) => storey({ most: Math.round(most) })}
-      />
+      {ENDS.map((end) => (
+        <MeasureField
+          key={end}
+          measure={rowMeasure(`fronts/${end}`)}
+          value={fronts[end]}
+          onChange={(to) => set({ fronts: { ...fronts, [end]: to } })}
+        />
+      ))}
+      <MeasureField measure={rowMeasure("depth")} value={depth} onChange={(to) => set({ depth: to })} />
+      {ENDS.map((end) => (
+        <MeasureField
+          key={end}
+          measure={rowMeasure(`storeys/${end}`)}
+          value={storeys[end]}
+          onChange={(to) => set({ storeys: { ...storeys, [end]: to } })}
+        />
+      ))}
     </>
   );
 }
@@ -51,13 +52,10 @@ function TowerFields({ row: { lot, towers }, set }: RuleProps) {
       />
       {towers && (
         <>
-          <NumberField
-            label="Storeys more"
-            {...COUNT}
-            min={0}
-            max={50}
+          <MeasureField
+            measure={rowMeasure("towers/storeys")}
             value={towers.storeys}
-            onChange={(more) => set({ towers: { ...towers, storeys: Math.round(more) } })}
+            onChange={(more) => set({ towers: { ...towers, storeys: more } })}
           />
           <Select
             labelled
@@ -103,27 +101,12 @@ export function RowFields({ row, house }: { readonly row: Row; readonly house: B
         <Dices size={14} aria-hidden />
         Roll the others again
       </Button>
-      <NumberField
-        label="Seed"
-        {...COUNT}
-        min={0}
-        max={4294967295}
-        value={row.seed}
-        onChange={(to) => set({ seed: Math.round(to) })}
-      />
+      <MeasureField measure={rowMeasure("seed")} value={row.seed} onChange={(seed) => set({ seed })} />
       <Ranges row={row} set={set} />
       <TowerFields row={row} set={set} />
       <Check label="Windows and doors" checked={!row.blind} onChange={(on) => set({ blind: !on || undefined })} />
       <RoofKinds row={row} set={set} />
-      <NumberField
-        label="Alleys of 100 gaps"
-        {...COUNT}
-        min={0}
-        max={100}
-        step={5}
-        value={row.alleys}
-        onChange={(alleys) => set({ alleys })}
-      />
+      <MeasureField measure={rowMeasure("alleys")} value={row.alleys} onChange={(alleys) => set({ alleys })} />
     </section>
   );
 }

@@ -1,6 +1,7 @@
 import type { Misdrawn } from "@zanvo/core/recover";
 import type { Reference } from "@zanvo/core/scene";
-import { Check, Fold, NumberField } from "../ui";
+import { sceneMeasure } from "@zanvo/core/schema";
+import { Check, Fold, MeasureField } from "../ui";
 import { useMeasures } from "../units";
 import { onReference } from "./tracing";
 import { edit } from "../document";
@@ -35,13 +36,9 @@ export function DrawnPanel({
       />
       {drawing ? (
         <>
-          <NumberField
-            label="The scan is wide"
-            unit="mm"
-            digits={1}
+          <MeasureField
+            measure={sceneMeasure("references/*/drawing/width")}
             value={drawing.width}
-            min={10}
-            max={100_000}
             onChange={(width) =>
               edit(
                 onReference(reference.id, (one) => {

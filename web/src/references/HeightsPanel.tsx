@@ -3,7 +3,8 @@ import { useMemo } from "react";
 import { measureHeights, viewOfReference, type Measured } from "@zanvo/core/recover";
 import type { Reference } from "@zanvo/core/scene";
 import { metres, sentence } from "@zanvo/core/units";
-import { Button, IconButton, NumberField } from "../ui";
+import { sceneMeasure } from "@zanvo/core/schema";
+import { Button, IconButton, MeasureField } from "../ui";
 import { useMeasures } from "../units";
 import { HEIGHTS, removeEdge, sayHeight, type Tracing } from "./tracing";
 
@@ -57,13 +58,11 @@ export function HeightsPanel({
         return (
           <div key={i} className={`flex items-start gap-1 rounded ${chosen && tracing.edge === i ? "bg-wash" : ""}`}>
             <div className="min-w-0 grow">
-              <NumberField
+              <MeasureField
+                measure={sceneMeasure("references/*/heights/*/metres")}
                 label={`${metres === undefined ? "Height" : "Known"} ${i + 1}`}
-                unit="m"
                 digits={2}
                 value={value ?? 0}
-                min={0.01}
-                max={10_000}
                 onChange={(next) => sayHeight(reference.id, i, next)}
               />
             </div>

@@ -4,8 +4,9 @@ import { useNavigate } from "react-router";
 import { as35, blocksOf, leftTurn, shotFrom, viewOfReference, type RecoveredView } from "@zanvo/core/recover";
 import type { Orientation, Reference } from "@zanvo/core/scene";
 import { degree } from "@zanvo/core/slip";
+import { sceneMeasure } from "@zanvo/core/schema";
 import { newId } from "../id";
-import { Button, Check, NumberField, say, Working, useWork } from "../ui";
+import { Button, Check, MeasureField, say, Working, useWork } from "../ui";
 import { HORIZON, onReference, type Tracing } from "./tracing";
 import { straightenReference } from "./warp";
 import { useDocument, edit, go, currentShot } from "../document";
@@ -42,14 +43,10 @@ function Assumptions({ reference, tracing, onTracing }: Omit<ViewPanelProps, "sc
         onChange={(on) => put({ lens35: on ? (focal35 ?? 35) : undefined })}
       />
       {lens35 !== undefined && (
-        <NumberField
-          label="Lens, as on full frame"
-          unit="mm"
+        <MeasureField
+          measure={sceneMeasure("references/*/lens35")}
           fixed
-          digits={1}
           value={lens35}
-          min={4}
-          max={3000}
           onChange={(to) => put({ lens35: to })}
         />
       )}

@@ -3,8 +3,9 @@ import type { Reference, Wall } from "@zanvo/core/scene";
 import { fileName } from "@zanvo/core/scene";
 import type { MeasuredWall } from "@zanvo/core/recover";
 import { download } from "../files";
-import { Button, Fold, IconButton, NumberField, Select, useWork, Working } from "../ui";
+import { Button, Fold, IconButton, MeasureField, Select, useWork, Working } from "../ui";
 import { listed, metres } from "@zanvo/core/units";
+import { sceneMeasure } from "@zanvo/core/schema";
 import { useMeasures } from "../units";
 import { useWalls } from "./Traced";
 import { onWall, removeEdge, WALLS, type Tracing } from "./tracing";
@@ -31,17 +32,15 @@ function Side({
   readonly known: number | undefined;
   readonly told: number | null;
 }) {
-  const word = side === "length" ? "Length" : "Height";
+  const measure = sceneMeasure(`references/*/walls/*/${side}`);
   return (
     <div className="flex items-start gap-1">
       <div className="min-w-0 grow">
-        <NumberField
-          label={`${known === undefined ? word : `${word}, known`}`}
-          unit="m"
+        <MeasureField
+          measure={measure}
+          label={known === undefined ? undefined : `${measure.label}, known`}
           digits={2}
           value={known ?? told ?? 0}
-          min={0.01}
-          max={10_000}
           onChange={(value) =>
             onWall(reference.id, at, (wall) => {
               wall[side] = value;

@@ -3,6 +3,7 @@ export * from "./Check";
 export * from "./Choice";
 export * from "./Fold";
 export * from "./Guarded";
+export * from "./MeasureField";
 export * from "./Modal";
 export * from "./NumberField";
 export * from "./Select";

@@ -1,7 +1,8 @@
 import { Plus, X } from "lucide-react";
 import type { Orientation, Slope } from "@zanvo/core/scene";
+import { sceneMeasure } from "@zanvo/core/schema";
 import { newId } from "../../id";
-import { Button, Choice, IconButton, NumberField } from "../../ui";
+import { Button, Choice, IconButton, MeasureField } from "../../ui";
 import { edit, freeName } from "../../document";
 
 /** Turned by this much a new pair is plain to see, degrees. */
@@ -69,7 +70,11 @@ function SlopeRow({ of, slope }: { readonly of: string; readonly slope: Slope })
         options={{ along: "Along", across: "Across" }}
         onChange={(axis) => change({ axis })}
       />
-      <NumberField label="Rise" unit="°" value={slope.rise} min={0.5} max={89} onChange={(rise) => change({ rise })} />
+      <MeasureField
+        measure={sceneMeasure("orientations/*/slopes/*/rise")}
+        value={slope.rise}
+        onChange={(rise) => change({ rise })}
+      />
     </section>
   );
 }
@@ -109,12 +114,9 @@ export function DirectionFields({ orientations }: { readonly orientations: reado
               </IconButton>
             )}
           </div>
-          <NumberField
-            label="Heading"
-            unit="°"
+          <MeasureField
+            measure={sceneMeasure("orientations/*/heading")}
             value={heading}
-            min={-360}
-            max={360}
             onChange={(to) => change(id, { heading: to })}
           />
           {slopes?.map((slope) => (

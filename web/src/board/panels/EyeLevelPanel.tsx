@@ -1,9 +1,10 @@
 import { LAWS } from "@zanvo/core/lens";
 import type { Shot } from "@zanvo/core/scene";
+import { sceneMeasure } from "@zanvo/core/schema";
 import { viewOf } from "@zanvo/core/shot";
 import { heightAt, horizon, shiftHorizon } from "@zanvo/core/vanishing";
 import { edit, onShot, useShot } from "../../document";
-import { NumberField } from "../../ui";
+import { MeasureField, NumberField } from "../../ui";
 
 /** How high the horizon lies on the sheet. */
 function HorizonFields({ shot }: { readonly shot: Shot }) {
@@ -35,12 +36,9 @@ function LookUp({ shot }: { readonly shot: Shot }) {
   return (
     <>
       <p className="text-pencil">The horizon is a curve in this lens; it moves as you look up or down.</p>
-      <NumberField
-        label="Look up"
-        unit="°"
+      <MeasureField
+        measure={sceneMeasure("shots/*/gaze/pitch")}
         value={shot.gaze.pitch}
-        min={-90}
-        max={90}
         onChange={(pitch) =>
           edit(
             onShot((before) => ({ ...before, gaze: { ...before.gaze, pitch } })),
@@ -52,24 +50,13 @@ function LookUp({ shot }: { readonly shot: Shot }) {
   );
 }
 
-const EYE = [
-  ["z", "Eye height", 1000],
-  ["x", "Eye, east of the origin", 1e5],
-  ["y", "Eye, north of the origin", 1e5],
-] as const;
-
 /** Where the eye is in the world. */
 function EyeFields({ shot }: { readonly shot: Shot }) {
-  return EYE.map(([axis, label, far]) => (
-    <NumberField
+  return (["z", "x", "y"] as const).map((axis) => (
+    <MeasureField
       key={axis}
-      label={label}
-      unit="m"
+      measure={sceneMeasure(`shots/*/eye/${axis}`)}
       value={shot.eye[axis]}
-      digits={2}
-      min={-far}
-      max={axis === "z" ? 10_000 : far}
-      step={0.1}
       onChange={(to) =>
         edit(
           onShot((before) => ({ ...before, eye: { ...before.eye, [axis]: to } })),

@@ -2,7 +2,8 @@ import { edgesWithoutTicks, LAYER_KINDS, showOf, tickLanes } from "@zanvo/core/d
 import { bundleOf, NO_AIDS, lineSpacingOf, type Aids, type LineSpacing, type Shot, type Show } from "@zanvo/core/scene";
 import { pinsOf } from "@zanvo/core/vanishing";
 import { usualSpacing } from "@zanvo/core/slip";
-import { Button, Check, Fold, NumberField, Strength } from "../../ui";
+import { sceneMeasure } from "@zanvo/core/schema";
+import { Button, Check, Fold, MeasureField, Strength } from "../../ui";
 import { useUnits } from "../../units";
 import { MeasuredFields } from "./MeasuredFields";
 import { SetFields } from "./SetFields";
@@ -91,21 +92,10 @@ export function GridPanel() {
       <SetFields />
       <MeasuredFields shot={shot} />
       <Fold title="Line spacing">
-        <NumberField
-          label="Least gap"
-          unit="mm"
-          value={room.gap}
-          min={0.3}
-          max={20}
-          step={0.1}
-          onChange={(gap) => roomed({ gap })}
-        />
-        <NumberField
-          label="Clear around points"
-          unit="mm"
+        <MeasureField measure={sceneMeasure("shots/*/room/gap")} value={room.gap} onChange={(gap) => roomed({ gap })} />
+        <MeasureField
+          measure={sceneMeasure("shots/*/room/clear")}
           value={room.clear}
-          min={0}
-          max={200}
           onChange={(clear) => roomed({ clear })}
         />
       </Fold>
@@ -120,12 +110,9 @@ export function GridPanel() {
           />
         ))}
         <NarrowMargins shot={shot} aids={aids} />
-        <NumberField
-          label="A tick every"
-          unit="mm"
+        <MeasureField
+          measure={sceneMeasure("shots/*/aids/every")}
           value={aids.every}
-          min={1}
-          max={500}
           onChange={(every) => aided({ every })}
         />
       </Fold>

@@ -15,8 +15,9 @@ import {
   type CurvedSystem,
 } from "@zanvo/core/shot";
 import { byCompass } from "@zanvo/core/vanishing";
+import { sceneMeasure } from "@zanvo/core/schema";
 import { newId } from "../../id";
-import { Button, Check, NumberField, Select } from "../../ui";
+import { Button, Check, MeasureField, NumberField, Select } from "../../ui";
 import { LensPicture } from "./LensPicture";
 import { ArcFields } from "./ArcFields";
 import { SixFields } from "./SixFields";
@@ -148,12 +149,9 @@ function DiscFields({ shot }: { readonly shot: Shot }) {
     );
   return (
     <>
-      <NumberField
-        label="Disc cut at"
-        unit="°"
+      <MeasureField
+        measure={sceneMeasure("shots/*/lens/within")}
         value={shot.lens.within ?? 360}
-        min={1}
-        max={360}
         onChange={(within) => put(() => ({ within: within === 360 ? undefined : within }), "within")}
       />
       <NumberField

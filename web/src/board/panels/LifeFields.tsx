@@ -1,8 +1,9 @@
 import { toldBy } from "@zanvo/core/problem";
 import type { Orientation, Shot, Sightings } from "@zanvo/core/scene";
+import { sceneMeasure } from "@zanvo/core/schema";
 import { buildingOfSightings, sightedLevel, viewOfSightings } from "@zanvo/core/vanishing";
 import { newId } from "../../id";
-import { Button, NumberField, say } from "../../ui";
+import { Button, MeasureField, say } from "../../ui";
 import { useDocument, edit, choose, onShot, freeName } from "../../document";
 
 /** What one would read off a street corner at eye level, in the middle of a panel. */
@@ -20,7 +21,6 @@ function beginning(shot: Shot): Sightings {
 }
 
 const withSightings = (sightings: Sightings | undefined) => onShot((before) => ({ ...before, sightings }));
-const TILT = { unit: "°", min: 0, max: 89 } as const;
 
 interface NotesProps {
   readonly sightings: Sightings;
@@ -32,20 +32,11 @@ function CornerFields({ sightings, put }: NotesProps) {
   return (
     <>
       <h4>Near corner</h4>
-      {(
-        [
-          ["x", "Corner, from the left"],
-          ["top", "Its top, from the top"],
-          ["bottom", "Its foot, from the top"],
-        ] as const
-      ).map(([key, label]) => (
-        <NumberField
+      {(["x", "top", "bottom"] as const).map((key) => (
+        <MeasureField
           key={key}
-          label={label}
-          unit="mm"
+          measure={sceneMeasure(`shots/*/sightings/${key}`)}
           value={sightings[key]}
-          min={-1e5}
-          max={1e5}
           onChange={(to) => put({ [key]: to }, key)}
         />
       ))}
@@ -56,18 +47,19 @@ function CornerFields({ sightings, put }: NotesProps) {
 /** How the edges to one side tilt. */
 function SideFields({ sightings, put, side }: NotesProps & { readonly side: "left" | "right" }) {
   const { upper, lower } = sightings[side];
+  const measure = (which: "upper" | "lower") => sceneMeasure(`shots/*/sightings/${side}/${which}`);
   const tilt = (which: "upper" | "lower", to: number) =>
     put({ [side]: { ...sightings[side], [which]: to } }, `${side} ${which}`);
   return (
     <section aria-label={`Sightings, ${side}`} className="space-y-1.5">
       <h4>Edges to the {side}</h4>
-      <NumberField label="Upper, tilt" {...TILT} value={upper} onChange={(to) => tilt("upper", to)} />
+      <MeasureField measure={measure("upper")} value={upper} onChange={(to) => tilt("upper", to)} />
       {lower === undefined ? (
         <Button className="w-full" onClick={() => tilt("lower", 6)}>
           Sight the lower edge, too
         </Button>
       ) : (
-        <NumberField label="Lower, tilt" {...TILT} value={lower} onChange={(to) => tilt("lower", to)} />
+        <MeasureField measure={measure("lower")} value={lower} onChange={(to) => tilt("lower", to)} />
       )}
     </section>
   );
@@ -78,21 +70,11 @@ function PartFields({ sightings: { parts = { heightToWidth: 1, leftToRight: 1 } 
   return (
     <>
       <h4>Parts</h4>
-      {(
-        [
-          ["heightToWidth", "Height ÷ width"],
-          ["leftToRight", "Left part ÷ right"],
-        ] as const
-      ).map(([key, label]) => (
-        <NumberField
+      {(["heightToWidth", "leftToRight"] as const).map((key) => (
+        <MeasureField
           key={key}
-          label={label}
-          unit=""
-          digits={2}
+          measure={sceneMeasure(`shots/*/sightings/parts/${key}`)}
           value={parts[key]}
-          min={0.01}
-          max={100}
-          step={0.1}
           onChange={(to) => put({ parts: { ...parts, [key]: to } }, key)}
         />
       ))}

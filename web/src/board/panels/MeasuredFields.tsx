@@ -1,7 +1,8 @@
 import { Plus, X } from "lucide-react";
 import { depthSet, roomPlanes, ROOMS, type RoomId, type RoomSize } from "@zanvo/core/grid";
 import type { Measured, Orientation, Shot } from "@zanvo/core/scene";
-import { Button, Check, IconButton, NumberField, optionsOf, Select, Strength } from "../../ui";
+import { sceneMeasure } from "@zanvo/core/schema";
+import { Button, Check, IconButton, MeasureField, NumberField, optionsOf, Select, Strength } from "../../ui";
 import { edit, beginGesture, drag, endGesture, onShot, useDocument } from "../../document";
 
 const PLANES: Readonly<Record<Measured["plane"], string>> = {
@@ -17,39 +18,20 @@ const FADE = 40;
 const withPlanes = (change: (planes: Measured[]) => Measured[]) =>
   onShot((shot: Shot) => ({ ...shot, measured: change(shot.measured ?? []) }));
 
+const planeMeasure = (key: "at" | "every" | "heavy" | "fade") => sceneMeasure(`shots/*/measured/*/${key}`);
+
 /** What the lines of a plane are: where, how far apart, and which are heavier. */
 function Spacing({ plane, put }: { readonly plane: Measured; readonly put: (change: Partial<Measured>) => void }) {
   return (
     <>
-      <NumberField
-        label={plane.plane === "level" ? "Height" : "Across from the eye"}
-        unit="m"
-        digits={2}
+      <MeasureField
+        measure={planeMeasure("at")}
+        label={plane.plane === "level" ? undefined : "Across from the eye"}
         value={plane.at}
-        min={-1e4}
-        max={1e4}
-        step={0.1}
         onChange={(at) => put({ at })}
       />
-      <NumberField
-        label="A line every"
-        unit="m"
-        digits={2}
-        value={plane.every}
-        min={0.01}
-        max={1e4}
-        step={0.1}
-        onChange={(every) => put({ every })}
-      />
-      <NumberField
-        label="Heavier, of lines"
-        unit=""
-        digits={0}
-        value={plane.heavy}
-        min={1}
-        max={1000}
-        onChange={(heavy) => put({ heavy: Math.round(heavy) })}
-      />
+      <MeasureField measure={planeMeasure("every")} value={plane.every} onChange={(every) => put({ every })} />
+      <MeasureField measure={planeMeasure("heavy")} value={plane.heavy} onChange={(heavy) => put({ heavy })} />
     </>
   );
 }
@@ -88,7 +70,7 @@ function Plane({ plane, index }: { readonly plane: Measured; readonly index: num
         onChange={(on) => edit(changed({ fade: on ? FADE : undefined }))}
       />
       {plane.fade !== undefined && (
-        <NumberField label="Gone at" unit="m" value={plane.fade} min={1} max={1e5} onChange={(fade) => put({ fade })} />
+        <MeasureField measure={planeMeasure("fade")} value={plane.fade} onChange={(fade) => put({ fade })} />
       )}
       <Strength
         label="Strength"

@@ -2,8 +2,9 @@ import { LAWS } from "@zanvo/core/lens";
 import { bundleOf, type Bundle } from "@zanvo/core/scene";
 import { alongside, pinsOf, type Pin } from "@zanvo/core/vanishing";
 import type { Block } from "@zanvo/core/world";
+import { sceneMeasure } from "@zanvo/core/schema";
 import { newId } from "../../id";
-import { Button, Check, Choice, NumberField, Strength } from "../../ui";
+import { Button, Check, Choice, MeasureField, Strength } from "../../ui";
 import { useChosenBox } from "../desk/blocks";
 import { PinHead } from "../desk/PinHead";
 import { useDocument, edit, beginGesture, drag, endGesture, useView, go, useShot, onShot } from "../../document";
@@ -42,12 +43,9 @@ function SetRow({ pin }: { readonly pin: Pin }) {
             onHold={beginGesture}
             onRelease={endGesture}
           />
-          <NumberField
-            label="Spacing, far side"
-            unit="mm"
+          <MeasureField
+            measure={sceneMeasure("shots/*/bundles/*/spacing")}
             value={bundle.spacing}
-            min={0.8}
-            max={1000}
             onChange={(spacing) => edit(bundled({ spacing }), `spacing ${pin.id}`)}
           />
           {straight && pin.point.at && (

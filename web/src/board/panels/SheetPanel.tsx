@@ -13,8 +13,9 @@ import {
   type Sheet,
   type Shot,
 } from "@zanvo/core/scene";
+import { sceneMeasure } from "@zanvo/core/schema";
 import { newId } from "../../id";
-import { Button, NumberField, Select } from "../../ui";
+import { Button, MeasureField, NumberField, Select } from "../../ui";
 import { useDocument, edit, currentShot, useShot, onShot, freeName } from "../../document";
 
 /** The sheet of the current shot exchanged, with all panels that lie on it. */
@@ -95,13 +96,10 @@ function PaperFields({ sheet }: { readonly sheet: Sheet }) {
         </Button>
       </div>
       {(["width", "height"] as const).map((side) => (
-        <NumberField
+        <MeasureField
           key={side}
-          label={side === "width" ? "Width" : "Height"}
-          unit="mm"
+          measure={sceneMeasure(`shots/*/sheet/${side}`)}
           value={sheet[side]}
-          min={20}
-          max={5000}
           onChange={(to) => changeSheet({ width: sheet.width, height: sheet.height, [side]: to })}
         />
       ))}
@@ -124,10 +122,14 @@ function PanelFields({ sheet, frame }: Pick<Shot, "sheet" | "frame">) {
   return (
     <>
       <h3 className="pt-2 font-medium">Panel</h3>
-      <NumberField label="From the left" unit="mm" value={frame.x} min={0} onChange={(x) => put({ x })} />
-      <NumberField label="From the top" unit="mm" value={frame.y} min={0} onChange={(y) => put({ y })} />
-      <NumberField label="Panel width" unit="mm" value={frame.width} min={5} onChange={(width) => put({ width })} />
-      <NumberField label="Panel height" unit="mm" value={frame.height} min={5} onChange={(height) => put({ height })} />
+      {(["x", "y", "width", "height"] as const).map((side) => (
+        <MeasureField
+          key={side}
+          measure={sceneMeasure(`shots/*/frame/${side}`)}
+          value={frame[side]}
+          onChange={(to) => put({ [side]: to })}
+        />
+      ))}
       <Button className="w-full" onClick={() => edit(onShot((shot) => onSheet(shot, shot.sheet, frameOn(shot.sheet))))}>
         {sheet.live ? "Panel on the live area" : "Panel 15 mm inside"}
       </Button>

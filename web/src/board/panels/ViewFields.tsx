@@ -1,7 +1,8 @@
 import { LAWS } from "@zanvo/core/lens";
 import type { Shot } from "@zanvo/core/scene";
+import { sceneMeasure } from "@zanvo/core/schema";
 import { fieldOfView, fullFrame, withFieldOfView, withFullFrame } from "@zanvo/core/shot";
-import { NumberField } from "../../ui";
+import { MeasureField, NumberField } from "../../ui";
 import { edit, onShot } from "../../document";
 
 /** The view in an artist's numbers, each to be typed. */
@@ -9,24 +10,19 @@ export function ViewFields({ shot }: { readonly shot: Shot }) {
   const { gaze, lens } = shot;
   const { straight } = LAWS[lens.law];
   const change = (what: string, how: (before: Shot) => Shot) => edit(onShot(how), what);
-  const turn = (part: "heading" | "pitch" | "roll") => (to: number) =>
-    change(part, (before) => ({ ...before, gaze: { ...before.gaze, [part]: to } }));
-  const centre = (axis: "x" | "y") => (to: number) =>
-    change(`centre ${axis}`, (before) => ({
-      ...before,
-      lens: { ...before.lens, centre: { ...before.lens.centre, [axis]: to } },
-    }));
   return (
     <>
-      <NumberField label="Heading" unit="°" value={gaze.heading} min={-360} max={360} onChange={turn("heading")} />
-      <NumberField label="Look up" unit="°" value={gaze.pitch} min={-90} max={90} onChange={turn("pitch")} />
-      <NumberField label="Roll" unit="°" value={gaze.roll} min={-180} max={180} onChange={turn("roll")} />
-      <NumberField
-        label="Picture distance"
-        unit="mm"
+      {(["heading", "pitch", "roll"] as const).map((part) => (
+        <MeasureField
+          key={part}
+          measure={sceneMeasure(`shots/*/gaze/${part}`)}
+          value={gaze[part]}
+          onChange={(to) => change(part, (before) => ({ ...before, gaze: { ...before.gaze, [part]: to } }))}
+        />
+      ))}
+      <MeasureField
+        measure={sceneMeasure("shots/*/lens/distance")}
         value={lens.distance}
-        min={1}
-        max={1e6}
         onChange={(distance) => change("distance", (before) => ({ ...before, lens: { ...before.lens, distance } }))}
       />
       {straight && (
@@ -50,22 +46,19 @@ export function ViewFields({ shot }: { readonly shot: Shot }) {
           onChange={(focal) => change("lens", (before) => withFullFrame(before, focal))}
         />
       )}
-      <NumberField
-        label="Centre, from left"
-        unit="mm"
-        value={lens.centre.x}
-        min={-1e5}
-        max={1e5}
-        onChange={centre("x")}
-      />
-      <NumberField
-        label="Centre, from top"
-        unit="mm"
-        value={lens.centre.y}
-        min={-1e5}
-        max={1e5}
-        onChange={centre("y")}
-      />
+      {(["x", "y"] as const).map((axis) => (
+        <MeasureField
+          key={axis}
+          measure={sceneMeasure(`shots/*/lens/centre/${axis}`)}
+          value={lens.centre[axis]}
+          onChange={(to) =>
+            change(`centre ${axis}`, (before) => ({
+              ...before,
+              lens: { ...before.lens, centre: { ...before.lens.centre, [axis]: to } },
+            }))
+          }
+        />
+      ))}
     </>
   );
 }

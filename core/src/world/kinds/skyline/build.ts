@@ -1,10 +1,11 @@
 import { seededRandom, type Vec2, type Vec3 } from "../../../geometry";
+import { clearBeside, groundBetween, isTangledBetween } from "../../bends";
 import { beside, lengthOf, pathOf, placeAlong, ribbon } from "../../path";
-import { crossingOf } from "../../polygon";
 import type { ElementError } from "../kind";
 import type { Skyline } from "./schema";
-import { extrude, loft } from "../../shapes";
+import { extrude, prism } from "../../shapes";
 import type { Solid } from "../../solid";
+import type { Area } from "../../triangles";
 
 /** Rows of a far town, and ridges of hills, where nothing is said, m (common practice). */
 export const DEFAULT_SKYLINE: Omit<Skyline, "id" | "kind" | "name" | "path" | "seed"> = {
@@ -29,8 +30,7 @@ const MAX_BLOCKS = 400;
 
 /** Why a skyline cannot stand, and the field; null where it can. */
 export function validateSkyline(skyline: Skyline): ElementError | null {
-  if (pathOf(skyline).length < 2) return { field: "path", message: "has no length." };
-  return crossingOf(skylineRibbon(skyline)) ? { field: "path", message: "bends too sharply for its rows." } : null;
+  return pathOf(skyline).length < 2 ? { field: "path", message: "has no length." } : null;
 }
 
 /** The solids of a skyline: blocks side by side, or the ridge of each row as a thin upright slice of its hills. */
@@ -41,43 +41,45 @@ export function buildSkyline(skyline: Skyline): Solid[] {
   const between = ({ least, most }: Skyline["widths"]) =>
     Math.min(least, most) + (roll(1001) / 1000) * Math.abs(most - least);
   const spanHigh = Math.abs(skyline.heights.most - skyline.heights.least);
+  const path = pathOf(skyline);
+  const tangled = isTangledBetween(path, rows * behind, 0);
   return Array.from({ length: rows }, (_, row) => row).flatMap((row) => {
-    const path = beside(pathOf(skyline), row * behind);
-    const length = lengthOf(path);
-    const parts: { readonly from: number; readonly to: number; readonly high: number }[] = [];
-    for (let s = 0; s < length - 1e-6 && parts.length < MAX_BLOCKS;) {
-      const to = Math.min(length, s + between(skyline.widths));
-      parts.push({ from: s, to, high: between(skyline.heights) + row * HIGHER * (spanHigh || skyline.heights.least) });
-      s = to;
-    }
-    if (of === "blocks")
-      return parts.flatMap(({ from, to, high }) => {
-        const [p, q] = [placeAlong(path, from, 0), placeAlong(path, Math.min(to, length - 1e-9), 0)];
-        if (!p || !q || Math.hypot(q[0] - p[0], q[1] - p[1]) < 0.1) return [];
-        const ring = ribbon([p, q], behind * DEEP, 0);
-        return [
-          loft(
-            id,
-            [
-              { points: ring, z: 0 },
-              { points: ring, z: high },
-            ],
-            null,
-          ),
-        ];
-      });
-    return ridge(id, path, length, parts, behind * DEEP);
+    const lines = tangled ? clearBeside(path, row * behind) : [beside(path, row * behind)];
+    return lines.flatMap((line) => {
+      const length = lengthOf(line);
+      const parts: Part[] = [];
+      for (let s = 0; s < length - 1e-6 && parts.length < MAX_BLOCKS;) {
+        const to = Math.min(length, s + between(skyline.widths));
+        parts.push({
+          from: s,
+          to,
+          high: between(skyline.heights) + row * HIGHER * (spanHigh || skyline.heights.least),
+        });
+        s = to;
+      }
+      return of === "blocks" ? blocks(id, line, parts, behind * DEEP) : ridge(id, line, length, parts, behind * DEEP);
+    });
   });
 }
 
+/** A stretch of a row, from where to where along it, and how high it is, m. */
+interface Part {
+  readonly from: number;
+  readonly to: number;
+  readonly high: number;
+}
+
+/** Blocks side by side along a line. */
+const blocks = (id: string, line: readonly Vec2[], parts: readonly Part[], deep: number): Solid[] =>
+  parts.flatMap(({ from, to, high }) => {
+    const [p, q] = [placeAlong(line, from, 0), placeAlong(line, Math.min(to, lengthOf(line) - 1e-9), 0)];
+    return !p || !q || Math.hypot(q[0] - p[0], q[1] - p[1]) < 0.1
+      ? []
+      : [prism(id, ribbon([p, q], deep, 0), [], [0, high])];
+  });
+
 /** A ridge over each straight part of a path: heights from crest to crest, eased, one after the other. */
-function ridge(
-  id: string,
-  path: readonly Vec2[],
-  length: number,
-  parts: readonly { readonly from: number; readonly to: number; readonly high: number }[],
-  deep: number,
-): Solid[] {
+function ridge(id: string, path: readonly Vec2[], length: number, parts: readonly Part[], deep: number): Solid[] {
   const crests = [
     { s: 0, high: parts[0].high / 2 },
     ...parts.map(({ from, to, high }) => ({ s: (from + to) / 2, high })),
@@ -114,5 +116,5 @@ function ridge(
 }
 
 /** The ground that a skyline takes, all rows of it. */
-export const skylineRibbon = (skyline: Skyline): readonly Vec2[] =>
-  ribbon(pathOf(skyline), skyline.rows * skyline.behind, 0);
+export const skylineGround = (skyline: Skyline): Area =>
+  groundBetween(pathOf(skyline), skyline.rows * skyline.behind, 0);

@@ -1,5 +1,5 @@
 import { elementKind, onPath } from "../kind";
-import { buildSkyline, validateSkyline, skylineRibbon } from "./build";
+import { buildSkyline, validateSkyline, skylineGround } from "./build";
 import { SkylineSchema, type Skyline } from "./schema";
 export * from "./build";
 export type { Skyline } from "./schema";
@@ -10,7 +10,8 @@ export const skyline = elementKind<Skyline>(SkylineSchema, {
   stands: false,
   build: buildSkyline,
   validate: validateSkyline,
-  outline: skylineRibbon,
+  outline: (skyline) => skylineGround(skyline).outer,
+  holes: (skyline) => skylineGround(skyline).holes,
   span: ({ heights }) => [0, Math.max(heights.least, heights.most)],
   ...onPath,
   // It only closes a view.

@@ -1,7 +1,9 @@
 import { kerbFigures } from "../kerb";
 import { elementKind, onPath } from "../kind";
 import { measureIn } from "../tags";
-import { buildStreet, DEFAULT_STREET, ribbonOf, streetDetails, validateStreet } from "./build";
+import { buildStreet, DEFAULT_STREET, validateStreet } from "./build";
+import { streetDetails } from "./marks";
+import { streetGround } from "./pavements";
 import { StreetSchema, type Street } from "./schema";
 export * from "./build";
 export type { Street } from "./schema";
@@ -14,7 +16,8 @@ export const street = elementKind<Street>(StreetSchema, {
   build: buildStreet,
   details: streetDetails,
   validate: validateStreet,
-  outline: ribbonOf,
+  outline: (street) => streetGround(street).outer,
+  holes: (street) => streetGround(street).holes,
   span: ({ kerb }) => [0, kerb],
   ...onPath,
   geoJson: {

@@ -12,7 +12,7 @@ export type NumberPath<T> = {
 /** A number of a thing as its schema describes it. */
 export interface Measure {
   readonly label: string;
-  readonly unit: "m" | "°" | "";
+  readonly unit: "m" | "mm" | "°" | "";
   readonly min: number;
   readonly max: number;
   readonly whole: boolean;
@@ -20,7 +20,7 @@ export interface Measure {
   readonly fallback: number | undefined;
 }
 
-/** The least that is offered of what must be more than something, m: a centimetre. */
+/** The least that is offered of what must be more than something: a centimetre, or a hundredth of its unit. */
 const LEAST = 0.01;
 
 /**
@@ -40,11 +40,14 @@ export function measureOf(schema: TSchema, path: string): Measure {
     );
   if (!found?.title) throw new Error(`There is no measure with a name at ${path}.`);
   const { title, unit = "", minimum, exclusiveMinimum, maximum = Infinity, type, default: fallback } = found;
+  const [from, to] = (found.offered as readonly (number | null)[] | undefined) ?? [];
+  const least =
+    (minimum as number | undefined) ?? (exclusiveMinimum === undefined ? -Infinity : exclusiveMinimum + LEAST);
   return {
     label: title,
     unit: unit as Measure["unit"],
-    min: (minimum as number | undefined) ?? (exclusiveMinimum === undefined ? -Infinity : exclusiveMinimum + LEAST),
-    max: maximum as number,
+    min: from ?? least,
+    max: to ?? (maximum as number),
     whole: type === "integer",
     fallback: fallback as number | undefined,
   };

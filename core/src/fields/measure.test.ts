@@ -1,4 +1,6 @@
-import { DEFAULT_BRIDGE, DEFAULT_STREET, KINDS, measureOf, numberAt, withNumber, type Bridge, type Street } from ".";
+import { sceneMeasure } from "../schema";
+import { DEFAULT_BRIDGE, DEFAULT_STREET, KINDS, type Bridge, type Street } from "../world";
+import { measureOf, numberAt, withNumber } from ".";
 
 const schemaOf = (kind: string) => KINDS.find((one) => one.kind === kind)!.schema;
 const path = [
@@ -16,6 +18,15 @@ describe("a measure", () => {
     // What must be more than nothing is a centimetre at least.
     expect(measureOf(schemaOf("bridge"), "parapet/height").min).toBe(0.01);
     expect(() => measureOf(schemaOf("street"), "height")).toThrow("no measure with a name at height");
+  });
+
+  it("is offered within narrower limits than a file may hold, where its schema says so", () => {
+    expect(sceneMeasure("shots/*/gaze/pitch")).toMatchObject({ label: "Look up", unit: "°", min: -90, max: 90 });
+    expect(sceneMeasure("shots/*/sheet/width")).toMatchObject({ label: "Width", unit: "mm", min: 20, max: 5000 });
+    // Only the one limit is narrower: a panel is as wide as its sheet may be.
+    expect(sceneMeasure("shots/*/frame/width")).toMatchObject({ min: 5, max: 1e5 });
+    expect(sceneMeasure("rows/*/storeys/least")).toMatchObject({ label: "Storeys from", min: 1, max: 100, whole: true });
+    expect(() => sceneMeasure("shots/*/gaze/yaw")).toThrow("no measure with a name at shots/*/gaze/yaw");
   });
 
   it("is read and changed by its path, and nothing else with it", () => {

@@ -1,0 +1,155 @@
+import type { Vec2 } from "../../../geometry";
+import { alongPath, areasOf, areaWithout, together, without, type Region } from "../../areas";
+import { groundBetween, isTangledBetween } from "../../bends";
+import { beside, lengthOf, lengthened, pathOf, ribbon, stretch } from "../../path";
+import { areaTwice, crossingOf, isWithin } from "../../polygon";
+import { prism } from "../../shapes";
+import { asPart, solidOf, type Solid } from "../../solid";
+import type { Area } from "../../triangles";
+import type { Street } from "./schema";
+
+export type Side = "left" | "right";
+export const SIDES = ["right", "left"] as const;
+
+/** The kerb of a driveway keeps so much of its height. */
+const LOWERED = 0.25;
+/** What is cut out of the pavements of a street reaches so far over its ends, so that no sliver is left there, m. */
+const OVER_END = 1e-3;
+/** Areas below this are none, m^2. */
+const NO_AREA = 1e-6;
+
+/** The lines between which a pavement lies: m to the right of the middle line, the kerb first. */
+export const linesOf = ({ carriageway, pavement }: Street, side: Side): readonly [near: number, far: number] => {
+  const sign = side === "right" ? 1 : -1;
+  return [(sign * carriageway) / 2, sign * (carriageway / 2 + pavement)];
+};
+
+/** From where to where driveways lower the kerb of a side, in the order of the path. */
+export const drivewaysOn = ({ driveways = [] }: Street, side: Side): (readonly [number, number])[] =>
+  driveways
+    .filter((one) => one.side === side)
+    .map(({ at, width }) => [at - width / 2, at + width / 2] as const)
+    .sort((a, b) => a[0] - b[0]);
+
+/** What a piece of a pavement is called: which side it is on, and how many driveways lie before it. */
+const pavementPart = (side: Side, before: number): string => `pavement ${side} ${before}`;
+/** What a piece of the pavements of a tangled street is called. */
+const tangledPart = (piece: number): string => `pavement ${piece}`;
+
+/** The pieces of a pavement between its driveways: their rings on the plan by the parts that they are. */
+function slabs(street: Street, side: Side): readonly { readonly part: string; readonly ring: readonly Vec2[] }[] {
+  const path = pathOf(street);
+  const [near, far] = linesOf(street, side);
+  const ways = drivewaysOn(street, side);
+  const ends = [0, ...ways.flat(), lengthOf(path)];
+  return [...ways.keys(), ways.length].map((i) => ({
+    part: pavementPart(side, i),
+    ring: ribbon(ways.length === 0 ? path : stretch(path, ends[2 * i], ends[2 * i + 1]), near, far),
+  }));
+}
+
+/** The quadrilaterals of a driveway, one for each straight part of its pavement: low, low, high, high. */
+function ramps(street: Street, side: Side, [from, to]: readonly [number, number]): readonly (readonly Vec2[])[] {
+  const part = stretch(pathOf(street), from, to);
+  if (part.length < 2) return [];
+  const [low, high] = linesOf(street, side).map((by) => beside(part, by));
+  return part.slice(1).map((_, i) => [low[i], low[i + 1], high[i + 1], high[i]]);
+}
+
+/** A quadrilateral of a driveway, counter-clockwise. */
+const upright = (ring: readonly Vec2[], side: Side) => (side === "right" ? [...ring].reverse() : ring);
+
+/** Half the width of a street with its pavements, m. */
+const halfOf = ({ carriageway, pavement }: Street): number => carriageway / 2 + pavement;
+
+/** Whether a street bends so sharply for its width that its sides cross, or crosses itself. */
+export const isTangled = (street: Street): boolean =>
+  isTangledBetween(pathOf(street), halfOf(street), -halfOf(street)) ||
+  (street.pavement > 0 &&
+    SIDES.some((side) => slabs(street, side).some(({ ring }) => areaTwice(ring) <= 0 || crossingOf(ring) !== null)));
+
+/** The ground that a street takes, its carriageway and pavements, with what it goes around. */
+export const streetGround = (street: Street): Area => groundBetween(pathOf(street), halfOf(street), -halfOf(street));
+
+/** The pavements of a tangled street with their driveways: what is within its width, but not in its carriageway. */
+function pavements(street: Street): Region {
+  const path = pathOf(street);
+  return without(alongPath(path, halfOf(street)), alongPath(lengthened(path, OVER_END), street.carriageway / 2));
+}
+
+const driveways = (street: Street): readonly (readonly Vec2[])[] =>
+  SIDES.flatMap((side) =>
+    drivewaysOn(street, side).flatMap((way) => ramps(street, side, way).map((ring) => upright(ring, side))),
+  );
+
+/** The pavements of a tangled street without their driveways, in pieces. */
+const tangledPavements = (street: Street): readonly Area[] =>
+  areasOf(without(pavements(street), together([driveways(street)])));
+
+/**
+ * Which part of a street's pavements is at a place beside it: a function of the side, how far along the path, and the
+ * place; it gives null where there is none.
+ */
+export function pavementPartAt(street: Street): (side: Side, s: number, at: Vec2) => string | null {
+  if (!isTangled(street))
+    return (side, s) => pavementPart(side, drivewaysOn(street, side).filter(([, to]) => to <= s).length);
+  const areas = tangledPavements(street);
+  return (_side, _s, at) => {
+    const piece = areas.findIndex(
+      ({ outer, holes }) => isWithin(at, outer) && !holes.some((hole) => isWithin(at, hole)),
+    );
+    return piece < 0 ? null : tangledPart(piece);
+  };
+}
+
+/** Whether a driveway lies where a bend leaves no room for it. */
+export function isCramped(street: Street, { at, width, side }: NonNullable<Street["driveways"]>[number]): boolean {
+  const rings = ramps(street, side, [at - width / 2, at + width / 2]).map((ring) => upright(ring, side));
+  if (street.pavement === 0) return false;
+  if (rings.some((ring) => areaTwice(ring) <= NO_AREA || crossingOf(ring))) return true;
+  if (!isTangled(street)) return false;
+  const free = pavements(street);
+  return rings.some((ring) => areaWithout(ring, free).some(({ outer }) => areaTwice(outer) > NO_AREA));
+}
+
+/** A driveway over a pavement rises from the lowered kerb to the pavement's far side. */
+function ramp(id: string, ring: readonly Vec2[], side: Side, kerb: number): Solid {
+  const heights = [LOWERED * kerb, LOWERED * kerb, kerb, kerb];
+  const vertices = [
+    ...ring.map(([x, y]) => [x, y, 0] as const),
+    ...ring.map(([x, y], i) => [x, y, heights[i]] as const),
+  ];
+  const walls = [0, 1, 2, 3].map((k) => [k, (k + 1) % 4, ((k + 1) % 4) + 4, k + 4]);
+  const loops = [[3, 2, 1, 0], [4, 5, 6, 7], ...walls];
+  // To the right of the path the corners run clockwise.
+  return solidOf(id, vertices, side === "right" ? loops.map((loop) => [...loop].reverse()) : loops);
+}
+
+/** The pavements of a street, as low solids, which driveways lower towards the carriageway. */
+export function pavementSolids(street: Street): Solid[] {
+  const { id, kerb } = street;
+  const rampsOn = (side: Side, way: readonly [number, number]) =>
+    ramps(street, side, way).map((ring) => ramp(id, ring, side, kerb));
+  if (isTangled(street))
+    return [
+      ...tangledPavements(street).map(({ outer, holes }, i) =>
+        asPart(
+          prism(
+            id,
+            outer,
+            holes.map((hole) => [...hole].reverse()),
+            [0, kerb],
+          ),
+          tangledPart(i),
+        ),
+      ),
+      ...SIDES.flatMap((side) => drivewaysOn(street, side).flatMap((way) => rampsOn(side, way))),
+    ];
+  return SIDES.flatMap((side) => {
+    const between = drivewaysOn(street, side).map((way) => rampsOn(side, way));
+    return slabs(street, side).flatMap(({ part, ring }, i) => [
+      asPart(prism(id, ring, [], [0, kerb]), part),
+      ...(between[i] ?? []),
+    ]);
+  });
+}
