@@ -25,7 +25,12 @@ describe("a measure", () => {
     expect(sceneMeasure("shots/*/sheet/width")).toMatchObject({ label: "Width", unit: "mm", min: 20, max: 5000 });
     // Only the one limit is narrower: a panel is as wide as its sheet may be.
     expect(sceneMeasure("shots/*/frame/width")).toMatchObject({ min: 5, max: 1e5 });
-    expect(sceneMeasure("rows/*/storeys/least")).toMatchObject({ label: "Storeys from", min: 1, max: 100, whole: true });
+    expect(sceneMeasure("rows/*/storeys/least")).toMatchObject({
+      label: "Storeys from",
+      min: 1,
+      max: 100,
+      whole: true,
+    });
     expect(() => sceneMeasure("shots/*/gaze/yaw")).toThrow("no measure with a name at shots/*/gaze/yaw");
   });
 
