@@ -2,15 +2,24 @@ import { setNonce } from "get-nonce";
 import { StrictMode, Suspense, useState } from "react";
 import { createRoot } from "react-dom/client";
 import { BrowserRouter, Link, matchPath, Route, Routes } from "react-router";
-import { startLamp } from "./lamp";
 import { Guarded } from "./ui/Guarded";
 import { lazily, type Lazy } from "./ui/lazily";
-import { useNotes } from "./ui/say";
 import "./styles.css";
+import { StoresProvider, useStores } from "./stores";
+import { createStores } from "./stores/createStores";
+import { remembered } from "./remembered";
 
 // Styles that a primitive adds at run time carry the nonce of this very page.
 setNonce(document.querySelector<HTMLMetaElement>('meta[name="csp-nonce"]')?.content ?? "");
-startLamp();
+
+const stores = createStores({
+  memory: remembered,
+  prefersDark: () => matchMedia("(prefers-color-scheme: dark)").matches,
+  light: (on) => {
+    document.documentElement.dataset.lamp = on ? "on" : "off";
+  },
+});
+stores.startLamp();
 
 function Lost() {
   return (
@@ -45,6 +54,7 @@ const PAGES: Readonly<Record<string, Lazy<object>>> = {
 const Toasts = lazily(async () => (await import("./ui/Toasts")).Toasts);
 /** What is said, once something is. */
 function Notes() {
+  const { useNotes } = useStores();
   const saying = useNotes(({ notes }) => notes.length > 0);
   const [said, setSaid] = useState(false);
   if (saying && !said) setSaid(true);
@@ -65,25 +75,27 @@ await first?.[1].preload().catch(() => undefined);
 
 createRoot(document.getElementById("root")!).render(
   <StrictMode>
-    <BrowserRouter>
-      <Suspense fallback={null}>
-        <Routes>
-          {Object.entries(PAGES).map(([path, Page]) => (
-            <Route
-              key={path}
-              path={path}
-              element={
-                <Guarded key={path} what="This page">
-                  <Page />
-                </Guarded>
-              }
-            />
-          ))}
-          <Route path="*" element={<Lost />} />
-        </Routes>
-      </Suspense>
-    </BrowserRouter>
-    <Notes />
+    <StoresProvider value={stores}>
+      <BrowserRouter>
+        <Suspense fallback={null}>
+          <Routes>
+            {Object.entries(PAGES).map(([path, Page]) => (
+              <Route
+                key={path}
+                path={path}
+                element={
+                  <Guarded key={path} what="This page">
+                    <Page />
+                  </Guarded>
+                }
+              />
+            ))}
+            <Route path="*" element={<Lost />} />
+          </Routes>
+        </Suspense>
+      </BrowserRouter>
+      <Notes />
+    </StoresProvider>
   </StrictMode>,
 );
 // Fetched once the page stands: what is said when the server is out of reach must not wait for it.

@@ -2,8 +2,8 @@ import { metres, sentence } from "@zanvo/core/units";
 import { createLamp } from "./createLamp";
 import { keptInMemory } from "../testing";
 import { createSingleKeys } from "./page/createSingleKeys";
-import { createNotes } from "./ui/say";
-import { createUnits } from "./units";
+import { createNotes } from "./ui/createNotes";
+import { createUnits } from "./createUnits";
 
 describe("the lamp", () => {
   it("is as the machine prefers until one switches it, and stays so at the next visit", () => {

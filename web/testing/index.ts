@@ -1,3 +1,5 @@
+import type { Stores } from "../src/stores";
+import { createStores } from "../src/stores/createStores";
 import type { Block } from "@zanvo/core/world";
 import fc from "fast-check";
 import type { Memory } from "../src/remembered";
@@ -28,3 +30,11 @@ export const block = (id: string, x = 0, y = 9): Block => ({
 export const anyBlocks: fc.Arbitrary<readonly Block[]> = fc
   .array(fc.tuple(fc.integer({ min: -40, max: 40 }), fc.integer({ min: -40, max: 40 })), { maxLength: 8 })
   .map((places) => places.map(([x, y], i) => block(`b${i}`, x, y)));
+
+/** The stores of a window that nobody has opened before, on a table without light. */
+export const newStores = (): Stores =>
+  createStores({
+    memory: { visits: keptInMemory(), tab: keptInMemory() },
+    prefersDark: () => false,
+    light: () => undefined,
+  });

@@ -1,6 +1,4 @@
 import {
-  ClipperD,
-  ClipType,
   differenceD,
   EndType,
   FillRule,
@@ -32,25 +30,6 @@ export const alongPath = (path: readonly Vec2[], half: number): Region => {
   const wide = inflatePathsD([pathOf(path)], half, JoinType.Miter, EndType.Butt, MITRE, DECIMALS);
   return regionOf(unionD(wide, [], FillRule.NonZero, DECIMALS));
 };
-
-/** The plan nearer to a path than so many m; its arcs are chords, within a thousandth of that. */
-export const nearTo = (path: readonly Vec2[], distance: number): Region =>
-  regionOf(inflatePathsD([pathOf(path)], distance, JoinType.Round, EndType.Round, MITRE, DECIMALS, distance / 1000));
-
-/** The region within a ring that may cross itself, but for what is turned inside out there. */
-export const rightWayRound = (ring: readonly Vec2[]): Region =>
-  regionOf(unionD([pathOf(ring)], [], FillRule.Positive, DECIMALS));
-
-/** The parts of a line that lie outside a region, each from end to end. */
-export function outside(line: readonly Vec2[], region: Region): readonly (readonly Vec2[])[] {
-  const clipper = new ClipperD(DECIMALS);
-  // By their plurals: the singular forms of this package scale twice.
-  clipper.addOpenSubjectPaths([pathOf(line)]);
-  clipper.addClipPaths(pathsOf(region));
-  const parts: PathsD = [];
-  clipper.execute(ClipType.Difference, FillRule.NonZero, [], parts);
-  return regionOf(parts);
-}
 
 /** Several regions as one. */
 export const together = (regions: readonly Region[]): Region =>

@@ -1,16 +1,16 @@
 import fc from "fast-check";
 import { between, whyOpen } from "../../testing";
 import type { Vec2 } from "../geometry";
+import { partsClearOf } from "./bends";
 import {
-  areaTwice,
   build,
   built,
   DEFAULT_RIDGES,
   DEFAULT_SKYLINE,
   DEFAULT_STREET,
-  holesOf,
+  isWithin,
+  isWoundAround,
   offPath,
-  outlineOf,
   standsAt,
   validateElement,
   volumeOf,
@@ -65,14 +65,56 @@ const anyPath = fc
   )
   .filter((path) => path.slice(1).every(([x, y], i) => Math.hypot(x - path[i][0], y - path[i][1]) >= 1));
 
+describe("the parts of a line that are clear of a path", () => {
+  it("are nowhere nearer to it than asked, and what is left out is nowhere farther", () => {
+    fc.assert(
+      fc.property(anyPath, anyPath, between(0.5, 15), (line, path, distance) => {
+        const parts = partsClearOf(line, path, distance);
+        const lined = { path: points(path) };
+        for (const [p, q, share] of samples(parts))
+          expect(offPath(lined, along(p, q, share))).toBeGreaterThan(distance - 1e-6);
+        const kept = parts.reduce((sum, part) => sum + pathLength(part), 0);
+        // Measured against a fine count of what lies outside.
+        const outside = samples([line], 400).filter(([p, q, share]) => offPath(lined, along(p, q, share)) > distance);
+        const counted = outside.reduce((sum, [p, q]) => sum + Math.hypot(q[0] - p[0], q[1] - p[1]) / 400, 0);
+        expect(Math.abs(kept - counted)).toBeLessThan(0.02 * pathLength(line));
+      }),
+      { numRuns: 100, endOnFailure: true },
+    );
+  });
+});
+
+it("a ring is wound around the same places as it holds, where it does not cross itself", () => {
+  const ring: Vec2[] = [
+    [0, 0],
+    [10, 0],
+    [10, 10],
+    [5, 3],
+    [0, 10],
+  ];
+  fc.assert(
+    fc.property(between(-1, 11), between(-1, 11), (x, y) => {
+      expect(isWoundAround([x, y], ring)).toBe(isWithin([x, y], ring));
+      expect(isWoundAround([x, y], [...ring].reverse())).toBe(isWithin([x, y], ring));
+    }),
+  );
+  // A ring that runs around twice holds its middle.
+  const twice: Vec2[] = [0, 1].flatMap((k) => [
+    [0, k],
+    [10, k],
+    [10, 10 - k],
+    [0, 10 - k],
+  ]);
+  expect([isWoundAround([5, 5], twice), isWithin([5, 5], twice)]).toEqual([true, false]);
+});
+
 describe("a street that crosses itself, or bends too sharply for its width", () => {
   it("has its pavements outside the carriageway of all its parts", () => {
     // By hand: both pavements along 120 m, but for where the arms cover one another, 10.4 m square less 6 m square.
     const one = street(CROSSING);
     expect(validateElement(one)).toBeNull();
     expect(volume(build([one]))).toBeCloseTo(0.12 * (4.4 * 120 - (10.4 ** 2 - 6 ** 2)), 5);
-    // It goes around a yard of 20 m less its own half widths, twice.
-    expect(holesOf(one).map((hole) => areaTwice(hole) / 2)).toEqual([expect.closeTo((20 - 10.4) ** 2, 5)]);
+    // It goes around a yard, which it does not take.
     expect([standsAt(one, [10, 10]), standsAt(one, [0, 0]), standsAt(one, [-19, 5])]).toEqual([false, true, true]);
   });
 
@@ -82,7 +124,9 @@ describe("a street that crosses itself, or bends too sharply for its width", () 
     const solids = build([street(HAIRPIN)]);
     expect(volume(solids)).toBeCloseTo(0.12 * (14.4 * 45.2 - 10 * 43), 5);
     expect(solids.map(open)).toEqual(solids.map(() => null));
-    expect(areaTwice(outlineOf(street(HAIRPIN))) / 2).toBeCloseTo(14.4 * 45.2, 5);
+    expect([2, 39].flatMap((x) => [-4, 2, 8].map((y) => standsAt(street(HAIRPIN), [x, y])))).toEqual(
+      Array.from({ length: 6 }, () => true),
+    );
   });
 
   it("is closed on any path, its joints on its own pavements and its sides clear of the carriageway", () => {
@@ -154,6 +198,13 @@ describe("a skyline that bends too sharply for its rows", () => {
     expect(ways.every((way) => way < 16.1 || way > 39.9)).toBe(true);
   });
 });
+
+/** Places on each side of some lines: its ends, and how far along it. */
+const samples = (lines: readonly (readonly Vec2[])[], count = 7) =>
+  lines.flatMap((line) =>
+    line.slice(1).flatMap((q, i) => Array.from({ length: count }, (_, k) => [line[i], q, (k + 0.5) / count] as const)),
+  );
+const along = ([px, py]: Vec2, [qx, qy]: Vec2, share: number): Vec2 => [px + share * (qx - px), py + share * (qy - py)];
 
 function pathLength(path: readonly Vec2[]): number {
   return path.slice(1).reduce((sum, [x, y], i) => sum + Math.hypot(x - path[i][0], y - path[i][1]), 0);

@@ -3,7 +3,7 @@ import { kindOf, type Element } from "./kinds";
 import { blockCorner, isBlock, newBlock, type Block } from "./kinds/block";
 import type { Box } from "./kinds/kind";
 import { changeMetres } from "./metres";
-import { isWithin, longestSide } from "./polygon";
+import { isWithin, isWoundAround, longestSide } from "./polygon";
 
 /** Whether an element is a thing that stands by itself; what lies on the ground, or closes the view, does not. */
 export const stands = (element: Element): boolean => kindOf(element).stands;
@@ -69,7 +69,7 @@ export const holesOf = (element: Element): readonly (readonly Vec2[])[] => kindO
 
 /** Whether an element is at a place of the plan: within its outline, and in no courtyard. */
 export const standsAt = (element: Element, at: Vec2): boolean =>
-  isWithin(at, outlineOf(element)) && !holesOf(element).some((hole) => isWithin(at, hole));
+  isWoundAround(at, outlineOf(element)) && !holesOf(element).some((hole) => isWithin(at, hole));
 
 /** The places that an element can be changed by; of a round building and a flight of steps, none. */
 export const placesOf = (element: Element): readonly Vec2[] => kindOf(element).places(element);

@@ -2,6 +2,7 @@ import { buildCuttings, isTangled, meeting } from "./cuttings";
 import type { Detail } from "./details";
 import { groundAround } from "./ground";
 import { kindOf, type Element } from "./kinds";
+import { buildPaving } from "./paving";
 import type { Solid } from "./solid";
 
 /** What elements are built to: solids, and what is drawn on them and on the ground. */
@@ -39,7 +40,8 @@ function builtUnit(unit: Unit): Built {
   const [element] = unit;
   if (element.hidden) return { solids: [], details: [] };
   const kind = kindOf(element);
-  const solids = kind.build(element);
+  const paving = kind.paving?.(element);
+  const solids = [...(paving ? buildPaving(element.id, paving) : []), ...kind.build(element)];
   return { solids, details: kind.details?.(element, solids) ?? [] };
 }
 

@@ -153,3 +153,15 @@ export function isWithin([px, py]: Vec2, ring: readonly Vec2[]): boolean {
   });
   return inside;
 }
+
+/** Whether a place is within a ring that may cross itself: whether the ring winds around it at all. */
+export function isWoundAround([px, py]: Vec2, ring: readonly Vec2[]): boolean {
+  let turns = 0;
+  ring.forEach((a, i) => {
+    const b = ring[(i + 1) % ring.length];
+    if (a[1] <= py === b[1] <= py) return;
+    const left = orient2d(a[0], a[1], b[0], b[1], px, py) < 0;
+    if (b[1] > a[1] === left) turns += b[1] > a[1] ? 1 : -1;
+  });
+  return turns !== 0;
+}

@@ -1,13 +1,11 @@
 import { GalleryHorizontal, History, Map as MapIcon, Maximize, Minimize } from "lucide-react";
-import { Suspense, useState } from "react";
+import { Suspense, useState, type ReactNode } from "react";
 import { Link, useParams } from "react-router";
-import { useDocument, useView } from "../document";
 import { useCarrying } from "../document/carry";
 import { OpenedScene } from "../page/OpenedScene";
 import { Page } from "../page/Page";
 import { Guarded, IconButton, lazily } from "../ui";
 import { Column } from "./Column";
-import { frame } from "./desk/desk";
 import { Desk } from "./desk/Desk";
 import { Findings } from "./Findings";
 import { KEYS, useKeys } from "./keys";
@@ -17,6 +15,9 @@ import { STAGES, type Stage } from "./stages";
 import { Strip } from "./Strip";
 import { Title } from "./Title";
 import { useLow } from "./useWindow";
+import { createDesk } from "./desk/createDesk";
+import { BoardProvider, useBoard } from "./useBoard";
+import { useStores } from "../stores";
 
 const Versions = lazily(async () => (await import("./Versions")).Versions);
 
@@ -25,13 +26,24 @@ export function BoardPage() {
   const { id = "" } = useParams();
   return (
     <OpenedScene key={id} id={id}>
-      <Board />
+      <WithDesk>
+        <Board />
+      </WithDesk>
     </OpenedScene>
   );
 }
 
+/** Puts a desk under the components in it. */
+function WithDesk({ children }: { readonly children: ReactNode }) {
+  const stores = useStores();
+  const { sceneDocument: document, selection, view, memory } = stores;
+  const [board] = useState(() => ({ ...stores, ...createDesk({ document, selection, view, memory: memory.tab }) }));
+  return <BoardProvider value={board}>{children}</BoardProvider>;
+}
+
 /** What works everywhere on the board. */
 function Tools({ onVersions }: { readonly onVersions: () => void }) {
+  const { useDocument, frame } = useBoard();
   const id = useDocument((document) => document.id);
   return (
     <>
@@ -66,6 +78,7 @@ function StageTools({ stage: { id, name, Panel } }: { readonly stage: Stage }) {
 }
 
 function Board() {
+  const { useView, useDocument } = useStores();
   const stageId = useView((view) => view.stage);
   const title = useDocument((document) => document.scene.title);
   const [versions, setVersions] = useState(false);

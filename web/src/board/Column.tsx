@@ -1,16 +1,16 @@
 import { ChevronsLeft, ChevronsRight } from "lucide-react";
 import { useState, type KeyboardEvent, type PointerEvent, type ReactNode } from "react";
-import { useView } from "../document";
 import { IconButton } from "../ui";
-import { arrange, useColumn, widen } from "./column";
 import { WIDTHS } from "./createColumn";
 import { useNarrow } from "./useWindow";
+import { useStores } from "../stores";
 
 /** How far an arrow key widens the column, px. */
 const STEP = 16;
 
 /** The edge of the column: dragged, or moved by arrow keys, it makes the column wider or narrower. */
 function Edge() {
+  const { useColumn, widen } = useStores();
   const width = useColumn((column) => column.width);
   const onPointerMove = (event: PointerEvent) => {
     if (!event.currentTarget.hasPointerCapture(event.pointerId)) return;
@@ -47,6 +47,7 @@ function Edge() {
  * is folded at first, and lies over the desk when it is opened, so that the sheet keeps its size.
  */
 export function Column({ title, children }: { readonly title: string; readonly children: ReactNode }) {
+  const { useColumn, useView, arrange } = useStores();
   const { width, folded } = useColumn();
   const narrow = useNarrow();
   const stage = useView((view) => view.stage);

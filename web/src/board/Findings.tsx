@@ -1,17 +1,13 @@
 import { sentence, metres } from "@zanvo/core/units";
 import { useDeferredValue, useMemo, useState } from "react";
 import { findings, type Finding } from "@zanvo/core/checks";
-import { Button, say, useWork, Working } from "../ui";
-import { useMeasures } from "../units";
-import { arrange, useColumn } from "./column";
-import { useDesk } from "./desk/desk";
-import { lookFor, useTangents } from "./useTangents";
-import { useDocument, edit, useShot, onShot } from "../document";
+import { Button, useWork, Working } from "../ui";
 import { replaceElement } from "../document/elements";
+import { useBoard, type Board } from "./useBoard";
 
 const MARKS = { error: "!!", warning: "!", note: "·" } as const;
 
-const point = (at: Finding["at"] | null): void => useDesk.setState({ place: at });
+const point = (stores: Board, at: Finding["at"] | null): void => stores.useDesk.setState({ place: at });
 
 interface FoundProps {
   readonly finding: Finding;
@@ -27,6 +23,8 @@ interface FoundProps {
 
 /** What can be done about a finding. */
 function Fixes({ finding: { fix, between }, busy, onFree, onPart }: FoundProps) {
+  const stores = useBoard();
+  const { useMeasures, edit, onShot } = stores;
   const measures = useMeasures();
   return (
     <>
@@ -44,7 +42,7 @@ function Fixes({ finding: { fix, between }, busy, onFree, onPart }: FoundProps) 
         <Button
           className="mt-1 h-auto min-h-7 w-full !whitespace-normal py-0.5"
           onClick={() => {
-            point(null);
+            point(stores, null);
             edit(onShot(() => fix.shot));
           }}
         >
@@ -57,6 +55,8 @@ function Fixes({ finding: { fix, between }, busy, onFree, onPart }: FoundProps) 
 
 /** One finding in one line; pressed, all of it, with what can be done about it. Hovered, it shows its place. */
 function Found(props: FoundProps) {
+  const stores = useBoard();
+  const { useMeasures } = stores;
   const { severity, where, at, message } = props.finding;
   const measures = useMeasures();
   const [opened, setOpened] = useState(false);
@@ -65,10 +65,10 @@ function Found(props: FoundProps) {
   return (
     <li
       className="flex gap-1.5 py-0.5"
-      onPointerEnter={() => point(at)}
-      onPointerLeave={() => point(null)}
-      onFocus={() => point(at)}
-      onBlur={() => point(null)}
+      onPointerEnter={() => point(stores, at)}
+      onPointerLeave={() => point(stores, null)}
+      onFocus={() => point(stores, at)}
+      onBlur={() => point(stores, null)}
     >
       <span aria-label={severity} role="img" className={`measure w-3 shrink-0 text-center font-semibold ${colour}`}>
         {MARKS[severity]}
@@ -90,6 +90,7 @@ function Found(props: FoundProps) {
 
 /** What a second pair of eyes would say of this shot, the most serious first; hovered, each shows its place. */
 export function Findings() {
+  const { useDocument, useShot, useColumn, say, edit, onShot, arrange, useTangents, lookFor } = useBoard();
   const scene = useDocument((document) => document.scene);
   const shot = useShot();
   // While the hand drags, they may come a moment later.

@@ -2,13 +2,12 @@ import { ChevronRight, Printer } from "lucide-react";
 import { Link } from "react-router";
 import { slipOf, type SlipRow, type SlipSection } from "@zanvo/core/slip";
 import { copyText } from "../document/clipboard";
-import { say } from "../ui";
-import { useMeasures } from "../units";
-import { arrange, useColumn } from "./column";
 import { useChosenBox } from "./desk/blocks";
-import { useDocument, useView, useShot, type StageId } from "../document";
+import type { StageId } from "../document";
+import { useStores } from "../stores";
 
 function Row({ row: { label, value: told } }: { readonly row: SlipRow }) {
+  const { useMeasures, say } = useStores();
   const measures = useMeasures();
   const value = measures(told);
   const copy = () => {
@@ -40,6 +39,7 @@ const LEADS: Readonly<Partial<Record<StageId, readonly string[]>>> = {
 
 /** The numbers one would pencil down, each to be copied by a press, in a drawer that stays as one leaves it. */
 export function Slip() {
+  const { useDocument, useShot, useView, useColumn, arrange } = useStores();
   const id = useDocument((document) => document.id);
   const scene = useDocument((document) => document.scene);
   const shot = useShot();

@@ -6,7 +6,7 @@ import { useEffect, useRef } from "react";
 import type { Shot } from "@zanvo/core/scene";
 import { stretchAcross } from "@zanvo/core/shot";
 import { degree } from "@zanvo/core/slip";
-import { useUnits } from "../units";
+import { useStores } from "../stores";
 
 register([LineChart, GridComponent, LegendComponent, TooltipComponent, MarkLineComponent, CanvasRenderer]);
 
@@ -15,6 +15,7 @@ const ROUND = 1.2;
 
 /** How much larger things are drawn from side to side of the panel than in the middle of the picture, as a chart. */
 export default function StretchChart({ shot }: { readonly shot: Shot }) {
+  const { useUnits } = useStores();
   const holder = useRef<HTMLDivElement>(null);
   const system = useUnits((units) => units.system);
   const all = stretchAcross(shot);

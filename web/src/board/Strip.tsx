@@ -21,34 +21,35 @@ import { newId } from "../id";
 import { Button, IconButton } from "../ui";
 import { DeskMap } from "./desk/DeskMap";
 import { Thumb } from "./Thumb";
-import { useDocument, edit, useView, go, currentShot, freeName } from "../document";
+import { freeName } from "../document";
+import { useStores, type Stores } from "../stores";
 
 /** A copy of a shot put behind it, with a name and a sheet of its own, and chosen. */
-function addShot(): void {
-  const { shots } = useDocument.getState().scene;
-  const from = currentShot();
+function addShot(stores: Stores): void {
+  const { shots } = stores.useDocument.getState().scene;
+  const from = stores.currentShot();
   // The copy has a sheet for itself; panels of one page come by splitting one.
   const shot: Shot = { ...from, id: newId(), name: freeName("Shot", shots), page: undefined, backOf: undefined };
-  edit((scene) => void scene.shots.splice(shots.indexOf(from) + 1, 0, shot));
-  go({ shotId: shot.id });
+  stores.edit((scene) => void scene.shots.splice(shots.indexOf(from) + 1, 0, shot));
+  stores.go({ shotId: shot.id });
 }
 
-function removeShot(id: string): void {
-  const { shots } = useDocument.getState().scene;
+function removeShot(stores: Stores, id: string): void {
+  const { shots } = stores.useDocument.getState().scene;
   const at = shots.findIndex((shot) => shot.id === id);
-  edit((scene) => void scene.shots.splice(at, 1));
-  go({ shotId: (shots[at + 1] ?? shots[at - 1]).id });
+  stores.edit((scene) => void scene.shots.splice(at, 1));
+  stores.go({ shotId: (shots[at + 1] ?? shots[at - 1]).id });
 }
 
-const rename = (id: string, name: string): void =>
-  edit((scene) => {
+const rename = (stores: Stores, id: string, name: string): void =>
+  stores.edit((scene) => {
     const shot = scene.shots.find((one) => one.id === id);
     if (shot && name) shot.name = name;
   });
 
-function move({ active, over }: DragEndEvent): void {
+function move(stores: Stores, { active, over }: DragEndEvent): void {
   if (!over || active.id === over.id) return;
-  edit((scene) => {
+  stores.edit((scene) => {
     const at = (id: unknown) => scene.shots.findIndex((shot) => shot.id === id);
     const to = at(over.id);
     const [shot] = scene.shots.splice(at(active.id), 1);
@@ -68,6 +69,8 @@ function Frame({
   readonly chosen: boolean;
   readonly beside: boolean;
 }) {
+  const stores = useStores();
+  const { go } = stores;
   const [renaming, setRenaming] = useState(false);
   const { attributes, listeners, setNodeRef, transform, transition } = useSortable({ id: shot.id });
   return (
@@ -100,7 +103,7 @@ function Frame({
           defaultValue={shot.name}
           onFocus={(event) => event.target.select()}
           onBlur={(event) => {
-            rename(shot.id, event.target.value.trim());
+            rename(stores, shot.id, event.target.value.trim());
             setRenaming(false);
           }}
           onKeyDown={(event) => {
@@ -136,6 +139,8 @@ function Frame({
 
 /** The map of the desk, and every shot of the scene in its order. */
 export function Strip() {
+  const stores = useStores();
+  const { useDocument, useView } = stores;
   const shots = useDocument((document) => document.scene.shots);
   const shotId = useView((view) => view.shotId);
   const sensors = useSensors(
@@ -146,7 +151,7 @@ export function Strip() {
   return (
     <footer className="flex h-[58px] shrink-0 items-center gap-2 border-t border-hair px-2">
       <DeskMap />
-      <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={move}>
+      <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={(event) => move(stores, event)}>
         <SortableContext items={shots.map((shot) => shot.id)} strategy={horizontalListSortingStrategy}>
           <ol aria-label="Shots" className="flex min-w-0 items-center gap-1.5 overflow-x-auto py-1">
             {shots.map((shot, i) => (
@@ -161,12 +166,12 @@ export function Strip() {
           </ol>
         </SortableContext>
       </DndContext>
-      <Button onClick={addShot}>
+      <Button onClick={() => addShot(stores)}>
         <Copy size={14} aria-hidden />
         New shot from this one
       </Button>
       {chosen && shots.length > 1 && (
-        <IconButton label={`Delete ${chosen.name}`} onClick={() => removeShot(chosen.id)}>
+        <IconButton label={`Delete ${chosen.name}`} onClick={() => removeShot(stores, chosen.id)}>
           <Trash2 size={15} />
         </IconButton>
       )}

@@ -4,11 +4,10 @@ import type { Element } from "@zanvo/core/world";
 import { useEffect, useMemo, useState } from "react";
 import { Canvas, Layers } from "../canvas";
 import { fit } from "../canvas/camera";
-import { useDocument } from "../document";
 import { Paper } from "./desk/Paper";
 import { ORDER } from "./desk/order";
 import { useLayers } from "./desk/useLayers";
-import { useSeen } from "./desk/useSeen";
+import { useStores } from "../stores";
 
 /** The size of a small drawing, px. */
 const SIZE = { width: 52, height: 38 } as const;
@@ -31,6 +30,7 @@ function useRested(elements: readonly Element[], shot: Shot): Drawn | null {
 }
 
 function Drawing({ elements, shot }: Drawn) {
+  const { useDocument, useSeen } = useStores();
   const orientations = useDocument((document) => document.scene.orientations);
   const { x, y, z } = shot.eye;
   const seen = useSeen(elements, x, y, z);
@@ -46,6 +46,7 @@ function Drawing({ elements, shot }: Drawn) {
 
 /** A shot as a small drawing, as it was when the hand last rested. */
 export function Thumb({ shot }: { readonly shot: Shot }) {
+  const { useDocument } = useStores();
   const elements = useDocument((document) => document.scene.elements);
   const rested = useRested(elements, shot);
   return (

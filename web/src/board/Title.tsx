@@ -1,8 +1,9 @@
 import { useState } from "react";
-import { edit } from "../document";
+import { useStores } from "../stores";
 
 /** The title, typed in place. */
 export function Title({ title }: { readonly title: string }) {
+  const { edit } = useStores();
   const [text, setText] = useState(title);
   const take = () => {
     const next = text.trim();

@@ -3,11 +3,12 @@ import { format, formatDistanceToNow } from "date-fns";
 import useSWR from "swr";
 import { toldBy } from "@zanvo/core/problem";
 import { listVersions, openVersion } from "../api";
-import { Button, Modal, say } from "../ui";
-import { sceneDocument, useDocument, undo } from "../document";
+import { Button, Modal } from "../ui";
+import { useStores } from "../stores";
 
 /** Earlier versions of the scene, any of which can be brought back. */
 export function Versions({ open, onClose }: { readonly open: boolean; readonly onClose: () => void }) {
+  const { useDocument, sceneDocument, say, undo } = useStores();
   const id = useDocument((document) => document.id);
   const { data, error } = useSWR<Version[], Error>(open ? `/api/scenes/${id}/versions` : null, () => listVersions(id), {
     revalidateOnMount: true,

@@ -3,12 +3,10 @@ import { useHotkeys } from "react-hotkeys-hook";
 import { viewOf } from "@zanvo/core/shot";
 import { moveElement } from "./desk/blocks";
 import { zoom } from "../canvas/camera";
-import { frame, look, setRaising, setSix, toggleFraming, useDesk } from "./desk/desk";
 import { ANYWHERE, type Keys } from "../page/keys";
-import { useSingleKeys } from "../page/singleKeys";
 import { STAGES } from "./stages";
-import { edit, choose, chosenElements, useView, go, currentShot } from "../document";
 import { deleteMany, replaceElement, duplicateElement } from "../document/elements";
+import { useBoard, type Board } from "./useBoard";
 
 /** What the keys do, as told to the person. */
 export const KEYS: Keys = [
@@ -26,35 +24,38 @@ export const KEYS: Keys = [
   ["Ctrl+C, Ctrl+X, Ctrl+V", "Copy or cut what is chosen, and lay it down here or in another scene"],
 ];
 
-const chosen = () => (useView.getState().stage === "masses" ? chosenElements()[0] : undefined);
+const chosen = (stores: Board) =>
+  stores.useView.getState().stage === "masses" ? stores.chosenElements()[0] : undefined;
 
 /** Moves the chosen building over the ground, by mm on paper. */
-function nudge(dx: number, dy: number): void {
-  const element = chosen();
-  const moved = element && moveElement(viewOf(currentShot()), element, [], [dx, dy], 0);
-  if (moved) edit(replaceElement(moved.element), `move ${element.id}`);
+function nudge(stores: Board, dx: number, dy: number): void {
+  const element = chosen(stores);
+  const moved = element && moveElement(viewOf(stores.currentShot()), element, [], [dx, dy], 0);
+  if (moved) stores.edit(replaceElement(moved.element), `move ${element.id}`);
 }
 
-function nearer(factor: number): void {
-  const { camera, size } = useDesk.getState();
-  look(zoom(camera, factor, [size.width / 2, size.height / 2]));
+function nearer(stores: Board, factor: number): void {
+  const { camera, size } = stores.useDesk.getState();
+  stores.look(zoom(camera, factor, [size.width / 2, size.height / 2]));
 }
 
-function giveUp(): void {
-  if (useDesk.getState().raising) setRaising(null);
-  else if (useDesk.getState().six) setSix(null);
-  else choose([]);
+function giveUp(stores: Board): void {
+  if (stores.useDesk.getState().raising) stores.setRaising(null);
+  else if (stores.useDesk.getState().six) stores.setSix(null);
+  else stores.choose([]);
 }
 
 /** The keys of the board. */
 export function useKeys(): void {
+  const stores = useBoard();
+  const { useSingleKeys, frame, toggleFraming, useDesk, go } = stores;
   const enabled = useSingleKeys(({ on }) => on);
   const single = { ...ANYWHERE, enabled };
   const once = { ...ANYWHERE, preventDefault: true };
   useHotkeys("s", () => frame("sheet"), single);
   useHotkeys("d", toggleFraming, single);
-  useHotkeys("equal, shift+equal, add", () => nearer(1.25), single);
-  useHotkeys("minus, subtract", () => nearer(0.8), single);
+  useHotkeys("equal, shift+equal, add", () => nearer(stores, 1.25), single);
+  useHotkeys("minus, subtract", () => nearer(stores, 0.8), single);
   useHotkeys(
     STAGES.map((_, i) => String(i + 1)).join(", "),
     (event) => {
@@ -64,20 +65,20 @@ export function useKeys(): void {
   );
   useHotkeys("r", () => go({ stage: "masses", tool: "raise" }), single);
   useHotkeys("c", () => go({ stage: "masses", tool: "select" }), single);
-  useHotkeys("escape", giveUp, ANYWHERE);
+  useHotkeys("escape", () => giveUp(stores), ANYWHERE);
   useHotkeys(
     "mod+d",
     () => {
-      const block = chosen();
-      if (block) duplicateElement(block);
+      const block = chosen(stores);
+      if (block) duplicateElement(stores, block);
     },
     once,
   );
   useHotkeys(
     "delete, backspace",
     () => {
-      const block = chosen();
-      if (block && !useDesk.getState().raising) deleteMany([block]);
+      const block = chosen(stores);
+      if (block && !useDesk.getState().raising) deleteMany(stores, [block]);
     },
     ANYWHERE,
   );
@@ -85,8 +86,8 @@ export function useKeys(): void {
     ARROWS,
     (event) => {
       const by = arrowBy(event, 0.5);
-      if (by) nudge(...by);
+      if (by) nudge(stores, ...by);
     },
-    { ...ANYWHERE, preventDefault: () => chosen() !== undefined },
+    { ...ANYWHERE, preventDefault: () => chosen(stores) !== undefined },
   );
 }

@@ -1,6 +1,6 @@
 import { ArrowDownUp, Building2, Grid3x3, Image, type LucideIcon, MapPin, Send, StickyNote } from "lucide-react";
 import type { ComponentType } from "react";
-import { lazily } from "../ui";
+import { lazily, type Lazy } from "../ui";
 import { PointsPanel } from "./panels/PointsPanel";
 import { type StageId } from "../document";
 
@@ -17,17 +17,21 @@ export interface Stage {
   readonly name: string;
   readonly Icon: LucideIcon;
   readonly Panel: ComponentType;
+  /** Fetches its tools, where they come later. */
+  readonly preload?: () => Promise<void>;
   /** The page of the pocket guide that tells about it. */
   readonly guide: string;
 }
 
+const later = (Panel: Lazy<object>) => ({ Panel, preload: Panel.preload });
+
 /** The order of work. A stage shows only its own tools, and any can be entered at any time. */
 export const STAGES: readonly Stage[] = [
-  { id: "sheet", name: "Sheet", Icon: StickyNote, Panel: SheetPanel, guide: "panels" },
-  { id: "eye-level", name: "Eye level", Icon: ArrowDownUp, Panel: EyeLevelPanel, guide: "eye-level" },
+  { id: "sheet", name: "Sheet", Icon: StickyNote, ...later(SheetPanel), guide: "panels" },
+  { id: "eye-level", name: "Eye level", Icon: ArrowDownUp, ...later(EyeLevelPanel), guide: "eye-level" },
   { id: "points", name: "Points", Icon: MapPin, Panel: PointsPanel, guide: "two-points" },
-  { id: "grid", name: "Grid", Icon: Grid3x3, Panel: GridPanel, guide: "squares" },
-  { id: "masses", name: "Masses", Icon: Building2, Panel: MassesPanel, guide: "masses" },
-  { id: "hand-over", name: "Hand-over", Icon: Send, Panel: HandOverPanel, guide: "off-the-page" },
-  { id: "references", name: "References", Icon: Image, Panel: ReferencesPanel, guide: "two-points" },
+  { id: "grid", name: "Grid", Icon: Grid3x3, ...later(GridPanel), guide: "squares" },
+  { id: "masses", name: "Masses", Icon: Building2, ...later(MassesPanel), guide: "masses" },
+  { id: "hand-over", name: "Hand-over", Icon: Send, ...later(HandOverPanel), guide: "off-the-page" },
+  { id: "references", name: "References", Icon: Image, ...later(ReferencesPanel), guide: "two-points" },
 ];

@@ -1,7 +1,8 @@
 import { original } from "immer";
 import { blockAxes, boxOf, kindOf, moved, type Element } from "@zanvo/core/world";
 import { newId } from "../id";
-import { choose, edit, type Recipe } from ".";
+import type { Recipe } from ".";
+import type { Stores } from "../stores";
 
 /** A recipe that puts elements in the place of those with their ids. */
 export const replaceMany = (elements: readonly Element[]): Recipe => {
@@ -18,23 +19,26 @@ export const replaceMany = (elements: readonly Element[]): Recipe => {
 export const replaceElement = (element: Element): Recipe => replaceMany([element]);
 
 /** Moves all that is chosen and not locked over the ground, m; nudges that follow each other are one step. */
-export function moveMany(things: readonly Element[], dx: number, dy: number): void {
+export function moveMany(stores: Stores, things: readonly Element[], dx: number, dy: number): void {
   const free = things.filter(({ locked }) => !locked);
   if (free.length)
-    edit(replaceMany(free.map((one) => moved(one, dx, dy))), `move ${free.map(({ id }) => id).join(" ")}`);
+    stores.edit(replaceMany(free.map((one) => moved(one, dx, dy))), `move ${free.map(({ id }) => id).join(" ")}`);
 }
 
 /** Changes what things carry: left out, locked, of a group. */
-export const flagMany = (things: readonly Element[], change: Pick<Element, "hidden" | "locked" | "group">): void =>
-  edit(replaceMany(things.map((one) => ({ ...one, ...change }))));
+export const flagMany = (
+  stores: Stores,
+  things: readonly Element[],
+  change: Pick<Element, "hidden" | "locked" | "group">,
+): void => stores.edit(replaceMany(things.map((one) => ({ ...one, ...change }))));
 
 /** Takes things away; nothing is chosen then. */
-export function deleteMany(things: readonly Element[]): void {
+export function deleteMany(stores: Stores, things: readonly Element[]): void {
   const gone = new Set(things.map(({ id }) => id));
-  edit((scene) => {
+  stores.edit((scene) => {
     scene.elements = scene.elements.filter(({ id }) => !gone.has(id));
   });
-  choose([]);
+  stores.choose([]);
 }
 
 /** Copies of things, to be put down elsewhere: with names for themselves, and of no row. */
@@ -45,21 +49,24 @@ export const fresh = (things: readonly Element[]): Element[] =>
   });
 
 /** Puts things down and chooses them. */
-export function addThings(things: readonly Element[]): void {
-  edit((scene) => void scene.elements.push(...things));
-  choose(things.map(({ id }) => id));
+export function addThings(stores: Stores, things: readonly Element[]): void {
+  stores.edit((scene) => void scene.elements.push(...things));
+  stores.choose(things.map(({ id }) => id));
 }
 
 /** So far a copy of several things is put beside them, m. */
 const BESIDE = 2;
 
-export function duplicateMany(things: readonly Element[]): void {
-  if (things.length === 1) return duplicateElement(things[0]);
-  addThings(fresh(things).map((one) => ({ ...moved(one, BESIDE, -BESIDE), name: `${one.name} (copy)`.slice(0, 200) })));
+export function duplicateMany(stores: Stores, things: readonly Element[]): void {
+  if (things.length === 1) return duplicateElement(stores, things[0]);
+  addThings(
+    stores,
+    fresh(things).map((one) => ({ ...moved(one, BESIDE, -BESIDE), name: `${one.name} (copy)`.slice(0, 200) })),
+  );
 }
 
 /** Puts a copy beside an element, touching it along its length, and chooses it. */
-export function duplicateElement(element: Element): void {
+export function duplicateElement(stores: Stores, element: Element): void {
   const box = boxOf(element);
   const [l] = blockAxes(box);
   const copy: Element = {
@@ -67,6 +74,6 @@ export function duplicateElement(element: Element): void {
     id: newId(),
     name: `${element.name} (copy)`.slice(0, 200),
   };
-  edit((scene) => void scene.elements.push(copy));
-  choose([copy.id]);
+  stores.edit((scene) => void scene.elements.push(copy));
+  stores.choose([copy.id]);
 }

@@ -1,9 +1,10 @@
 import { toldBy } from "@zanvo/core/problem";
 import { centroid, cornersOf, DEFAULT_DOOR, DEFAULT_WINDOWS, type Building } from "@zanvo/core/world";
-import { Check, Fold, say } from "../ui";
+import { Check, Fold } from "../ui";
 import { Measures, measuresOf } from "./Measures";
 import { Parts } from "./Parts";
 import type { Change } from "./view";
+import { useStores } from "../stores";
 
 /** Changes parts of a building. @throws Error with why it cannot stand so */
 interface PartsOf {
@@ -109,6 +110,7 @@ export function OpeningFields({ building, set, change }: PartsOf) {
 
 /** The ground that a building stands on: level, sloping, or stepped. */
 export function FootFields({ building, set, change }: PartsOf) {
+  const { say } = useStores();
   const { slope } = building;
   const put = (to: Building["slope"]) => {
     try {

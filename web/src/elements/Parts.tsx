@@ -2,7 +2,8 @@ import { Plus, X } from "lucide-react";
 import type { ReactNode } from "react";
 import { toldBy } from "@zanvo/core/problem";
 import type { Measure } from "@zanvo/core/fields";
-import { Button, IconButton, say, MeasureField } from "../ui";
+import { Button, IconButton, MeasureField } from "../ui";
+import { useStores } from "../stores";
 
 /** The measures that each part has. */
 type Measured<P> = { readonly [K in keyof P]: P[K] extends number | undefined ? K : never }[keyof P] & string;
@@ -25,6 +26,7 @@ interface PartsProps<P> {
 
 /** Parts of a thing that there may be several of, each with its measures; they are added and taken away. */
 export function Parts<P extends object>({ name, add, parts, fields, measure, fresh, more, onChange }: PartsProps<P>) {
+  const { say } = useStores();
   const spoken = (act: () => void) => {
     try {
       act();

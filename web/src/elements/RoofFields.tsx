@@ -12,19 +12,19 @@ import {
   type Building,
   type RoofKind,
 } from "@zanvo/core/world";
-import { edit } from "../document";
 import { newId } from "../id";
-import { Button, Check, say, Select, MeasureField } from "../ui";
+import { Button, Check, Select, MeasureField } from "../ui";
 import type { Change } from "./view";
+import { useStores, type Stores } from "../stores";
 
 /**
  * Adds the slope of a roof to the directions that run with it, so that it has points of its own; directions are added
  * where none do.
  */
-function addSlope(building: Building): void {
+function addSlope(stores: Stores, building: Building): void {
   const slope = slopeOf(building);
   if (!slope) return;
-  edit((scene) => {
+  stores.edit((scene) => {
     const off = (heading: number) => Math.abs(wrap(slope.heading - heading, -90, 180));
     const own = scene.orientations.find(({ heading }) => Math.min(off(heading), off(heading + 90)) < 0.5);
     const orientation = own ?? {
@@ -39,15 +39,15 @@ function addSlope(building: Building): void {
       { id: newId(), name: `Roof of ${building.name}`.slice(0, 200), axis, rise: Number(slope.rise.toFixed(3)) },
     ];
   });
-  say(`The roof’s slope of ${slope.rise.toFixed(1)}° has points of its own now: see Points.`);
+  stores.say(`The roof’s slope of ${slope.rise.toFixed(1)}° has points of its own now: see Points.`);
 }
 
 /** Does what may be refused, and says why it was. */
-function attempt(work: () => void): void {
+function attempt(stores: Stores, work: () => void): void {
   try {
     work();
   } catch (wrong) {
-    say(toldBy(wrong));
+    stores.say(toldBy(wrong));
   }
 }
 
@@ -58,6 +58,7 @@ const PARAPET = 0.9;
 
 /** What rises over the eaves: the roof, or the parapet of a flat one. */
 function RiseFields({ element, change }: { readonly element: Block | Building; readonly change: Change }) {
+  const stores = useStores();
   const building = asBuilding(element);
   const { kind, rise, turned } = building.roof;
   const rising = measureOf(kindOf(building).schema, "roof/rise");
@@ -72,7 +73,7 @@ function RiseFields({ element, change }: { readonly element: Block | Building; r
         <Check
           label="Parapet"
           checked={rise !== undefined}
-          onChange={(on) => attempt(() => roof(on ? { kind, rise: PARAPET } : { kind }, "parapet"))}
+          onChange={(on) => attempt(stores, () => roof(on ? { kind, rise: PARAPET } : { kind }, "parapet"))}
         />
       )}
       {rise !== undefined && (
@@ -88,6 +89,7 @@ function RiseFields({ element, change }: { readonly element: Block | Building; r
 
 /** The roof of a block or a building; a block that is given one becomes a building. */
 export function RoofFields({ element, change }: { readonly element: Block | Building; readonly change: Change }) {
+  const stores = useStores();
   const building = asBuilding(element);
   const { kind, rise, turned } = building.roof;
   const withRoof = (to: RoofKind): Building => ({
@@ -101,7 +103,7 @@ export function RoofFields({ element, change }: { readonly element: Block | Buil
         label="Roof"
         value={kind}
         options={KINDS.map((one) => [one, ROOFS[one].name, validateBuilding(withRoof(one)) !== null])}
-        onChange={(to) => attempt(() => change(requireValid(withRoof(to)), "roof"))}
+        onChange={(to) => attempt(stores, () => change(requireValid(withRoof(to)), "roof"))}
       />
       <RiseFields element={element} change={change} />
       {ROOFS[kind].needs === "rectangle" && (
@@ -114,7 +116,7 @@ export function RoofFields({ element, change }: { readonly element: Block | Buil
         />
       )}
       {slopeOf(building) && (
-        <Button className="w-full" onClick={() => addSlope(building)}>
+        <Button className="w-full" onClick={() => addSlope(stores, building)}>
           Give its slope points of its own
         </Button>
       )}

@@ -2,7 +2,7 @@ import { X } from "lucide-react";
 import { areaTwice, holesOf, type Building } from "@zanvo/core/world";
 import { squareMetres } from "@zanvo/core/units";
 import { Fold, IconButton } from "../ui";
-import { useMeasures } from "../units";
+import { useStores } from "../stores";
 
 interface YardFieldsProps {
   readonly building: Building;
@@ -11,6 +11,7 @@ interface YardFieldsProps {
 
 /** The courtyards of a building, each with its size; they are drawn on the plan. */
 export function YardFields({ building, set }: YardFieldsProps) {
+  const { useMeasures } = useStores();
   const measures = useMeasures();
   const { courtyards = [] } = building;
   if (courtyards.length === 0) return null;

@@ -7,10 +7,11 @@ import { BlockHandles } from "../board/desk/BlockHandles";
 import { RoofFields } from "./RoofFields";
 import { Measures } from "./Measures";
 import { INK, type Change, type ElementView } from "./view";
-import { useShot } from "../document";
+import { useStores } from "../stores";
 
 /** Dimensions and place of a block. */
 function BlockFields({ element: block, change }: { readonly element: Block; readonly change: Change }) {
+  const { useShot } = useStores();
   const { eye } = useShot();
   const resize = (dimension: "length" | "width" | "height") => (size: number) =>
     change(resizeBlock(block, { [dimension]: size }, ...nearCorner(block, [eye.x, eye.y, eye.z])), dimension);

@@ -1,7 +1,9 @@
 import { validateElement, KINDS, kindOf, type Element } from "@zanvo/core/world";
 import { createElement } from "react";
 import { renderToStaticMarkup } from "react-dom/server";
+import { newStores } from "../../testing";
 import { isPressed, TOOLS } from "../plan/tools";
+import { StoresProvider } from "../stores";
 import { VIEWS, viewOfElement } from ".";
 
 it("every kind of the core has a view, and every view a kind", () => {
@@ -51,7 +53,13 @@ it.each(VIEWS.flatMap(({ kind, tools }) => tools.map((tool) => [tool.id, kind, t
     expect(kindOf(element).build(element).length).toBeGreaterThan(0);
     // Every measure that its fields show has a name in its schema.
     const { Fields } = viewOfElement(element);
-    const fields = renderToStaticMarkup(createElement(Fields, { element, change: () => undefined }));
+    const fields = renderToStaticMarkup(
+      createElement(
+        StoresProvider,
+        { value: newStores() },
+        createElement(Fields, { element, change: () => undefined }),
+      ),
+    );
     expect(fields.match(/<label[^>]*>[A-Z][^<]+<\/label>/g)!.length).toBeGreaterThan(0);
   },
 );

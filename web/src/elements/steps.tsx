@@ -3,12 +3,13 @@ import { degrees } from "@zanvo/core/geometry";
 import { DEFAULT_STEPS, sizeOf, type Steps } from "@zanvo/core/world";
 import { metres, sentence } from "@zanvo/core/units";
 import { Check } from "../ui";
-import { useMeasures } from "../units";
 import { Measures } from "./Measures";
 import { INK, type Change, type ElementView } from "./view";
+import { useStores } from "../stores";
 
 /** Measures of a flight of steps or a ramp, and where it stands. */
 function StepsFields({ element: steps, change }: { readonly element: Steps; readonly change: Change }) {
+  const { useMeasures } = useStores();
   const measures = useMeasures();
   const { length, height } = sizeOf(steps);
   return (

@@ -2,10 +2,9 @@ import { BookOpen, Keyboard, Lamp } from "lucide-react";
 import { useState, type ReactNode } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
 import { Link } from "react-router";
-import { switchLamp } from "../lamp";
 import { Check, IconButton, Modal } from "../ui";
 import { ANYWHERE, type Keys } from "./keys";
-import { switchSingleKeys, useSingleKeys } from "./singleKeys";
+import { useStores } from "../stores";
 
 export interface HeaderProps {
   /** Where one came from: its address and its name. */
@@ -20,6 +19,7 @@ export interface HeaderProps {
 
 /** The line over every page: where one is, what can be done, and the guide, the keys and the lamp. */
 export function Header({ back: [to, name], title, guide, keys, children }: HeaderProps) {
+  const { useSingleKeys, switchLamp, switchSingleKeys } = useStores();
   const [open, setOpen] = useState(false);
   const single = useSingleKeys(({ on }) => on);
   useHotkeys("?", () => setOpen(true), { ...ANYWHERE, useKey: true, enabled: single });

@@ -3,10 +3,9 @@ import { Link } from "react-router";
 import useSWR from "swr";
 import { openScene, Refusal, type Opened } from "../api";
 import { newId } from "../id";
-import { saving } from "../document/saving";
 import type { Found } from "../document/saving/saving";
-import { Button, Guarded, lazily, say } from "../ui";
-import { useDocument } from "../document";
+import { Button, Guarded, lazily } from "../ui";
+import { useStores, type Stores } from "../stores";
 
 const Unreadable = lazily(async () => (await import("./Unreadable")).Unreadable);
 
@@ -16,16 +15,16 @@ interface Visit {
 }
 
 /** Reads a scene afresh, with the work on it that was not saved. */
-async function visit(id: string): Promise<Visit> {
-  await saving.leftSaved();
+async function visit(stores: Stores, id: string): Promise<Visit> {
+  await stores.saving.leftSaved();
   const opened = await openScene(id);
-  return { opened, found: await saving.find(opened) };
+  return { opened, found: await stores.saving.find(opened) };
 }
 
 /** Takes what is being typed, and saves at once. */
-function saveNow(): void {
+function saveNow(stores: Stores): void {
   if (document.activeElement instanceof HTMLInputElement) document.activeElement.blur();
-  void saving.flush();
+  void stores.saving.flush();
 }
 
 /**
@@ -33,18 +32,20 @@ function saveNow(): void {
  * saw may have been changed elsewhere.
  */
 export function OpenedScene({ id, children }: { readonly id: string; readonly children: ReactNode }) {
+  const stores = useStores();
+  const { useDocument, saving, say } = stores;
   const [number] = useState(newId);
   const ready = useDocument((document) => document.id) === id;
-  const { data, error, mutate } = useSWR<Visit, Error>([id, number], () => visit(id), {
+  const { data, error, mutate } = useSWR<Visit, Error>([id, number], () => visit(stores, id), {
     revalidateOnFocus: false,
     revalidateOnReconnect: false,
     revalidateIfStale: false,
   });
   // In the layout phase: a scene that is left is on its way to the server before the next page asks for it.
-  useLayoutEffect(() => (data ? saving.start(data.opened, data.found) : undefined), [data]);
+  useLayoutEffect(() => (data ? saving.start(data.opened, data.found) : undefined), [data, saving]);
   useEffect(() => {
     if (data?.found.mine) say("Work that was not saved is here again.");
-  }, [data]);
+  }, [data, say]);
   useEffect(() => {
     // Before any field takes the key for itself.
     const onKey = (event: KeyboardEvent) => {
@@ -52,11 +53,11 @@ export function OpenedScene({ id, children }: { readonly id: string; readonly ch
         return;
       event.preventDefault();
       event.stopPropagation();
-      saveNow();
+      saveNow(stores);
     };
     addEventListener("keydown", onKey, true);
     return () => removeEventListener("keydown", onKey, true);
-  }, []);
+  }, [stores]);
   if (error instanceof Refusal && error.status === 422)
     return (
       <Suspense fallback={null}>

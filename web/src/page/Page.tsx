@@ -1,14 +1,15 @@
 import { Redo2, Undo2 } from "lucide-react";
 import { useEffect, type ReactNode } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
-import { redo, undo, useDocument } from "../document";
 import { IconButton } from "../ui";
 import { Conflict } from "./Conflict";
 import { Header, type HeaderProps } from "./Header";
 import { ANYWHERE, SHARED_KEYS } from "./keys";
 import { SavingStatus } from "./SavingStatus";
+import { useStores } from "../stores";
 
 function UndoRedo() {
+  const { useDocument, undo, redo } = useStores();
   const canUndo = useDocument((document) => document.past.length > 0);
   const canRedo = useDocument((document) => document.future.length > 0);
   return (
@@ -36,6 +37,7 @@ interface PageProps extends HeaderProps {
  * person can decide about saving, and below them the page itself.
  */
 export function Page({ name, tools, keys, children, ...header }: PageProps) {
+  const { undo, redo } = useStores();
   useHotkeys("mod+z", undo, { ...ANYWHERE, preventDefault: true });
   useHotkeys("mod+shift+z, mod+y", redo, { ...ANYWHERE, preventDefault: true });
   useEffect(() => {

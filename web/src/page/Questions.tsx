@@ -2,11 +2,11 @@ import { format } from "date-fns";
 import type { ReactNode } from "react";
 import { useNavigate } from "react-router";
 import { toldBy } from "@zanvo/core/problem";
-import { saving, useSaving } from "../document/saving";
 import type { Draft } from "../document/saving/drafts";
-import { Button, say } from "../ui";
+import { Button } from "../ui";
+import { useStores, type Stores } from "../stores";
 
-const work = (job: Promise<unknown>) => void job.catch((error: Error) => say(toldBy(error)));
+const work = (stores: Stores, job: Promise<unknown>) => void job.catch((error: Error) => stores.say(toldBy(error)));
 
 /** A question across the page, which is not answered for anybody. */
 function Banner({ text, children }: { readonly text: string; readonly children: ReactNode }) {
@@ -20,6 +20,8 @@ function Banner({ text, children }: { readonly text: string; readonly children: 
 
 /** Work on this scene from another window, which was closed before it was saved. */
 function OtherDraft({ draft }: { readonly draft: Draft }) {
+  const stores = useStores();
+  const { saving, say } = stores;
   const when = format(draft.at, "d MMM, HH:mm");
   const copy = async () => {
     await saving.copyOther(draft, ({ title }) => `${title} (unsaved work of ${when})`);
@@ -27,19 +29,25 @@ function OtherDraft({ draft }: { readonly draft: Draft }) {
   };
   return (
     <Banner text={`There is unsaved work on this scene from another window, of ${when}.`}>
-      <Button onClick={() => work(copy())}>Keep it as a copy</Button>
-      <Button onClick={() => work(saving.discardOther(draft))}>Throw it away</Button>
+      <Button onClick={() => work(stores, copy())}>Keep it as a copy</Button>
+      <Button onClick={() => work(stores, saving.discardOther(draft))}>Throw it away</Button>
     </Banner>
   );
 }
 
 /** The questions themselves. */
 export function Questions() {
+  const stores = useStores();
+  const { useSaving, saving } = stores;
   const state = useSaving((one) => one.state);
   const theirs = useSaving((one) => one.theirs);
   const others = useSaving((one) => one.others);
   const navigate = useNavigate();
-  const keepCopy = () => work(saving.keepCopy().then((id) => navigate(`/scenes/${id}`)));
+  const keepCopy = () =>
+    work(
+      stores,
+      saving.keepCopy().then((id) => navigate(`/scenes/${id}`)),
+    );
   return (
     <>
       {state === "conflict" && theirs && (
@@ -49,7 +57,7 @@ export function Questions() {
             `window${theirs.savedAt && ` at ${format(theirs.savedAt, "HH:mm:ss")}`}. What you have here is not lost.`
           }
         >
-          <Button primary onClick={() => work(saving.takeOver())}>
+          <Button primary onClick={() => work(stores, saving.takeOver())}>
             Take over with mine
           </Button>
           <Button onClick={keepCopy}>Keep mine as a copy</Button>
@@ -61,7 +69,7 @@ export function Questions() {
           <Button primary onClick={keepCopy}>
             Keep mine as a copy
           </Button>
-          <Button onClick={() => work(saving.putBack())}>Put it back on the shelf</Button>
+          <Button onClick={() => work(stores, saving.putBack())}>Put it back on the shelf</Button>
         </Banner>
       )}
       {others.map((draft) => (

@@ -1,4 +1,5 @@
-import { useSaving, type Saving } from "../document/saving";
+import type { Saving } from "../document/saving";
+import { useStores } from "../stores";
 
 const SAYS: Readonly<Record<Saving["state"], string>> = {
   saved: "Saved",
@@ -15,6 +16,7 @@ const QUIET: ReadonlySet<Saving["state"]> = new Set(["saved", "waiting", "saving
 
 /** How the document stands to what the server has. */
 export function SavingStatus() {
+  const { useSaving } = useStores();
   const { state, reason, revision, unkept } = useSaving();
   return (
     <span

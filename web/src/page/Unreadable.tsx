@@ -4,7 +4,8 @@ import { Link, useNavigate } from "react-router";
 import useSWR from "swr";
 import { toldBy } from "@zanvo/core/problem";
 import { deleteScene, listVersions, rawPath, restoreVersion } from "../api";
-import { Button, say } from "../ui";
+import { Button } from "../ui";
+import { useStores } from "../stores";
 
 interface UnreadableProps {
   readonly id: string;
@@ -14,6 +15,7 @@ interface UnreadableProps {
 
 /** A scene whose stored document cannot be read, and what can be done about it. */
 export function Unreadable({ id, reason, onRestored }: UnreadableProps) {
+  const { say } = useStores();
   const navigate = useNavigate();
   const { data: versions, error } = useSWR<Version[], Error>(`/api/scenes/${id}/versions`, () => listVersions(id));
   const work = (job: Promise<unknown>) => void job.catch((wrong: Error) => say(toldBy(wrong)));

@@ -5,24 +5,25 @@ import type { Told } from "@zanvo/core/units";
 import { sceneMeasure } from "@zanvo/core/schema";
 import { useState } from "react";
 import { exportPath, fetchExport } from "../api";
-import { edit, useDocument, useShot } from "../document";
-import { saving } from "../document/saving";
 import { download, pickFile } from "../files";
 import { useFormats } from "../formats";
-import { Button, Fold, MeasureField, say, useWork, Working } from "../ui";
-import { useMeasures } from "../units";
+import { Button, Fold, MeasureField, useWork, Working } from "../ui";
 import { bringIn, MOST_THINGS, spaceLeft } from "./ground";
+import { useStores, type Stores } from "../stores";
 
 /** A file of real ground brought in, and what came of it. */
 function BringIn() {
+  const stores = useStores();
+  const { useMeasures, say } = stores;
   const [notes, setNotes] = useState<readonly Told[]>([]);
   const work = useWork("Reading the file");
   const measures = useMeasures();
   const bring = async () => {
     const file = await pickFile(".geojson,.json,application/geo+json");
     if (!file) return;
-    if (spaceLeft() <= 0) return say(`This scene holds ${MOST_THINGS.toLocaleString("en")} things, as many as it can.`);
-    setNotes((await work.run((signal, tell) => bringIn(file, signal, tell))) ?? []);
+    if (spaceLeft(stores) <= 0)
+      return say(`This scene holds ${MOST_THINGS.toLocaleString("en")} things, as many as it can.`);
+    setNotes((await work.run((signal, tell) => bringIn(stores, file, signal, tell))) ?? []);
   };
   return (
     <>
@@ -46,13 +47,14 @@ function BringIn() {
 /** Decimals of a degree on the Earth: a metre or so. */
 const DIGITS = 5;
 
-const put = (ground: Ground) =>
-  edit((scene) => {
+const put = (stores: Stores, ground: Ground) =>
+  stores.edit((scene) => {
     scene.ground = ground;
   });
 
 /** Where on the Earth the origin is, and which way true north lies. */
 function Origin({ ground }: { readonly ground: Ground }) {
+  const stores = useStores();
   return (
     <>
       {(["latitude", "longitude", "north"] as const).map((key) => (
@@ -61,7 +63,7 @@ function Origin({ ground }: { readonly ground: Ground }) {
           measure={sceneMeasure(`ground/${key}`)}
           digits={key === "north" ? undefined : DIGITS}
           value={ground[key]}
-          onChange={(to) => put({ ...ground, [key]: to })}
+          onChange={(to) => put(stores, { ...ground, [key]: to })}
         />
       ))}
     </>
@@ -70,6 +72,7 @@ function Origin({ ground }: { readonly ground: Ground }) {
 
 /** Masses saved for other programs. */
 function SaveMasses() {
+  const { useDocument, useShot, saving } = useStores();
   const id = useDocument((document) => document.id);
   const title = useDocument((document) => document.scene.title);
   const shot = useShot();
@@ -97,6 +100,8 @@ function SaveMasses() {
 
 /** Masses brought in from real ground, and saved for other programs. */
 export function GroundFields() {
+  const stores = useStores();
+  const { useDocument } = stores;
   const ground = useDocument((document) => document.scene.ground);
   return (
     <Fold title="Real ground and other programs">
@@ -104,7 +109,7 @@ export function GroundFields() {
       {ground ? (
         <Origin ground={ground} />
       ) : (
-        <Button className="w-full" onClick={() => put({ longitude: 0, latitude: 0, north: 0 })}>
+        <Button className="w-full" onClick={() => put(stores, { longitude: 0, latitude: 0, north: 0 })}>
           Say first where the origin is
         </Button>
       )}

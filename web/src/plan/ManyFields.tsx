@@ -3,11 +3,13 @@ import { useState } from "react";
 import { aligned, LINES, spread, type Line } from "@zanvo/core/construct";
 import type { Element } from "@zanvo/core/world";
 import { Button, Check, optionsOf, Select } from "../ui";
-import { edit } from "../document";
 import { replaceMany, flagMany, deleteMany, duplicateMany } from "../document/elements";
+import { useStores } from "../stores";
 
 /** What can be done with several things at once: one group, one line, evenly spread, left out, locked. */
 export function ManyFields({ things }: { readonly things: readonly Element[] }) {
+  const stores = useStores();
+  const { edit } = stores;
   const [name, setName] = useState(things[0].group ?? "");
   const [line, setLine] = useState<Line>("left-sides");
   const grouped = things.some(({ group }) => group !== undefined);
@@ -39,29 +41,29 @@ export function ManyFields({ things }: { readonly things: readonly Element[] }) 
           onChange={(event) => setName(event.target.value)}
           onKeyDown={(event) => event.stopPropagation()}
         />
-        <Button disabled={name.trim() === ""} onClick={() => flagMany(things, { group: name.trim() })}>
+        <Button disabled={name.trim() === ""} onClick={() => flagMany(stores, things, { group: name.trim() })}>
           Group
         </Button>
-        <Button disabled={!grouped} onClick={() => flagMany(things, { group: undefined })}>
+        <Button disabled={!grouped} onClick={() => flagMany(stores, things, { group: undefined })}>
           Ungroup
         </Button>
       </div>
       <Check
         label="Left out of all pictures"
         checked={things.every(({ hidden }) => hidden)}
-        onChange={(hidden) => flagMany(things, { hidden: hidden || undefined })}
+        onChange={(hidden) => flagMany(stores, things, { hidden: hidden || undefined })}
       />
       <Check
         label="Kept from being moved"
         checked={things.every(({ locked }) => locked)}
-        onChange={(locked) => flagMany(things, { locked: locked || undefined })}
+        onChange={(locked) => flagMany(stores, things, { locked: locked || undefined })}
       />
       <div className="flex gap-2 pt-1">
-        <Button className="grow" title="Ctrl+D" onClick={() => duplicateMany(things)}>
+        <Button className="grow" title="Ctrl+D" onClick={() => duplicateMany(stores, things)}>
           <Copy size={14} aria-hidden />
           Duplicate
         </Button>
-        <Button className="grow" title="Delete" onClick={() => deleteMany(things)}>
+        <Button className="grow" title="Delete" onClick={() => deleteMany(stores, things)}>
           <Trash2 size={14} aria-hidden />
           Delete
         </Button>

@@ -2,11 +2,11 @@ import { useEffect, useRef, useState } from "react";
 import { PICTURE_LAYERS } from "@zanvo/core/drawing";
 import { Canvas, Layers } from "../canvas";
 import { useLayers } from "../board/desk/useLayers";
-import { useSeen } from "../board/desk/useSeen";
-import { useDocument, useShot } from "../document";
+import { useStores } from "../stores";
 
 /** The current shot's panel as it is seen now, while the plan is worked on. */
 export function Picture() {
+  const { useDocument, useShot, useSeen } = useStores();
   const holder = useRef<HTMLDivElement>(null);
   const [wide, setWide] = useState(0);
   const elements = useDocument((document) => document.scene.elements);

@@ -1,17 +1,17 @@
 import { pickOnPlan, planBounds } from "@zanvo/core/construct";
 import { useMemo, useRef } from "react";
 import { useCamera } from "../canvas/useCamera";
-import { choose, useDocument, useMany } from "../document";
 import { viewOfElement } from "../elements";
 import { pointAt } from "./doing";
 import { PlanDrawing } from "./PlanDrawing";
 import type { PlanTool } from "./tools";
 import { usePlanHand } from "./usePlanHand";
 import { useSketch } from "./useSketch";
+import { useStores, type Stores } from "../stores";
 
 /** What the plan begins with: all that is near. Skylines lie far away. */
-function wholePlan() {
-  const { elements, shots } = useDocument.getState().scene;
+function wholePlan(stores: Stores) {
+  const { elements, shots } = stores.useDocument.getState().scene;
   const near = elements.filter((one) => !viewOfElement(one).far);
   const eyes = shots.map(({ eye }) => [eye.x, eye.y] as const);
   const { x, y, width, height } = planBounds(near, eyes);
@@ -25,8 +25,10 @@ interface PlanProps {
 
 /** The world from above, north up, to scale: things and eyes are dragged in metres, fresh ones drawn. */
 export function Plan({ tool, onTool }: PlanProps) {
+  const stores = useStores();
+  const { useMany, useDocument, choose } = stores;
   const holder = useRef<HTMLDivElement>(null);
-  const { size, camera, setCamera } = useCamera(holder, wholePlan, 24);
+  const { size, camera, setCamera } = useCamera(holder, () => wholePlan(stores), 24);
   const sketch = useSketch(tool, onTool, camera);
   const { doing, hover, tag, giveUp, handlers } = usePlanHand({ holder, camera, setCamera, tool, onTool, sketch });
   const many = useMany();

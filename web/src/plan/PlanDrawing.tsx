@@ -5,9 +5,8 @@ import { shortMetres } from "@zanvo/core/units";
 import { holesOf, outlineOf, type Element } from "@zanvo/core/world";
 import type { Camera, Size } from "../canvas/camera";
 import { INK, viewOfElement, type PlanLook } from "../elements";
-import { useMeasures } from "../units";
 import { coneOf, handlesOf, onWindow } from "./plan";
-import { useDocument, useShot } from "../document";
+import { useStores } from "../stores";
 
 /** The gaze's arm on the plan, px. */
 const ARM = 64;
@@ -37,13 +36,14 @@ const pathOn = (camera: Camera, places: readonly Vec2[], closed = true): string 
 const MANY = 3000;
 
 const drawn = (camera: Camera, element: Element): string =>
-  `${[outlineOf(element), ...holesOf(element)].map((ring) => pathOn(camera, ring)).join("")}${(
+  `${[outlineOf(element), ...holesOf(element).map((hole) => [...hole].reverse())].map((ring) => pathOn(camera, ring)).join("")}${(
     viewOfElement(element).marks?.(element) ?? []
   )
     .map((mark) => pathOn(camera, mark, false))
     .join("")}`;
 const style = ({ fill, fillOpacity = 0.1 }: PlanLook, on: boolean) => ({
-  fillRule: "evenodd" as const,
+  // Of paths that cross themselves all is filled; holes run the other way round.
+  fillRule: "nonzero" as const,
   fill: on ? ACCENT : fill,
   fillOpacity: on ? 0.22 : fillOpacity,
   stroke: on ? ACCENT : INK,
@@ -97,6 +97,7 @@ const Things = memo(function Things({
 
 /** Eyes of the other shots, by their numbers; the name of the current one stands clear of them. */
 function Eyes({ camera, shots }: { readonly camera: Camera; readonly shots: Scene["shots"] }) {
+  const { useShot } = useStores();
   const shot = useShot();
   const eye: Vec2 = [shot.eye.x, shot.eye.y];
   const [x, y] = onWindow(camera, eye);
@@ -169,6 +170,7 @@ interface PlanDrawingProps {
 
 /** The world from above: things, eyes, what is being drawn, north and a scale. */
 export function PlanDrawing({ camera, size, chosen, sketched, hover, lasso }: PlanDrawingProps) {
+  const { useDocument } = useStores();
   const { elements, shots } = useDocument((document) => document.scene);
   const one = chosen.size === 1 ? elements.find(({ id }) => chosen.has(id)) : undefined;
   return (
@@ -237,6 +239,7 @@ export function PlanDrawing({ camera, size, chosen, sketched, hover, lasso }: Pl
 
 /** A bar of a round number of metres. */
 function ScaleBar({ camera: { scale }, size: { height } }: { readonly camera: Camera; readonly size: Size }) {
+  const { useMeasures } = useStores();
   const power = 10 ** Math.floor(Math.log10(140 / scale));
   const length = [5, 2, 1].map((k) => k * power).find((one) => one * scale <= 140) ?? power;
   const measures = useMeasures();

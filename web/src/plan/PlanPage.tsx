@@ -3,7 +3,6 @@ import { useState } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
 import { useParams } from "react-router";
 import { ChosenFields } from "../board/panels/ChosenFields";
-import { go, useDocument, useMany, useShot } from "../document";
 import { useCarrying } from "../document/carry";
 import { deleteMany, duplicateMany, moveMany } from "../document/elements";
 import { ANYWHERE, type Keys } from "../page/keys";
@@ -22,6 +21,7 @@ import { rowOf } from "./rows";
 import { ScaleFields } from "./ScaleFields";
 import { Things } from "./Things";
 import { CHOOSE, TOOLS, type PlanTool } from "./tools";
+import { useStores } from "../stores";
 
 /** The world from above beside the picture of the current shot. */
 export function PlanPage() {
@@ -46,16 +46,17 @@ const KEYS: Keys = [
 
 /** The keys of the plan: what is done to all that is chosen. */
 function usePlanKeys(many: readonly Element[]): void {
+  const stores = useStores();
   const keys = { ...ANYWHERE, preventDefault: true };
-  useHotkeys("mod+d", () => many.length > 0 && duplicateMany(many), keys);
-  useHotkeys("delete, backspace", () => many.length > 0 && deleteMany(many), ANYWHERE);
+  useHotkeys("mod+d", () => many.length > 0 && duplicateMany(stores, many), keys);
+  useHotkeys("delete, backspace", () => many.length > 0 && deleteMany(stores, many), ANYWHERE);
   useCarrying();
   useHotkeys(
     ARROWS,
     (event) => {
       const by = arrowBy(event, 0.1);
       // North is up.
-      if (by) moveMany(many, by[0], -by[1]);
+      if (by) moveMany(stores, many, by[0], -by[1]);
     },
     keys,
   );
@@ -83,6 +84,7 @@ function PlanTools({ tool, onTool }: { readonly tool: PlanTool; readonly onTool:
 
 /** What is chosen on the plan, in numbers. */
 function ChosenOnPlan() {
+  const { useMany, useDocument } = useStores();
   const many = useMany();
   const rows = useDocument((document) => document.scene.rows);
   const chosen = many.length === 1 ? many[0] : undefined;
@@ -100,6 +102,7 @@ function ChosenOnPlan() {
 }
 
 function World({ id }: { readonly id: string }) {
+  const { useDocument, useShot, useMany, go } = useStores();
   const [tool, setTool] = useState<PlanTool>(CHOOSE);
   const title = `Plan of ${useDocument((document) => document.scene.title)}`;
   const shots = useDocument((document) => document.scene.shots);

@@ -3,10 +3,11 @@ import { headingDirection } from "@zanvo/core/geometry";
 import { boxOf, moved, type Element } from "@zanvo/core/world";
 import { newId } from "../id";
 import { Button, Fold, NumberField } from "../ui";
-import { edit } from "../document";
+import { useStores } from "../stores";
 
 /** The chosen thing set up again and again along a line. */
 export function RepeatFields({ element }: { readonly element: Element }) {
+  const { edit } = useStores();
   const box = boxOf(element);
   const [copies, setCopies] = useState(4);
   const [every, setEvery] = useState(Number((box.length + 2).toFixed(2)));

@@ -2,10 +2,10 @@ import { Dices } from "lucide-react";
 import type { NumberPath } from "@zanvo/core/fields";
 import { sceneMeasure } from "@zanvo/core/schema";
 import { ROOFS, type Building, type RoofKind, type Row } from "@zanvo/core/world";
-import { edit } from "../document";
 import { replaceElement } from "../document/elements";
 import { Button, Check, MeasureField, Select } from "../ui";
 import { changeRow, reroll } from "./rows";
+import { useStores } from "../stores";
 
 interface RuleProps {
   readonly row: Row;
@@ -88,7 +88,9 @@ function RoofKinds({ row: { roofs }, set }: RuleProps) {
 
 /** The rule of the row that the chosen house was laid in. */
 export function RowFields({ row, house }: { readonly row: Row; readonly house: Building }) {
-  const set = (change: Partial<Row>) => changeRow(row.id, change);
+  const stores = useStores();
+  const { edit } = stores;
+  const set = (change: Partial<Row>) => changeRow(stores, row.id, change);
   return (
     <section aria-label="Row" className="space-y-1.5 border-t border-hair pt-2">
       <h2 className="text-sm font-semibold">{row.name}</h2>
@@ -97,7 +99,7 @@ export function RowFields({ row, house }: { readonly row: Row; readonly house: B
         checked={house.kept ?? false}
         onChange={(kept) => edit(replaceElement({ ...house, kept: kept || undefined }))}
       />
-      <Button className="w-full" onClick={() => reroll(row.id)}>
+      <Button className="w-full" onClick={() => reroll(stores, row.id)}>
         <Dices size={14} aria-hidden />
         Roll the others again
       </Button>

@@ -3,8 +3,8 @@ import { memo, useMemo, useState, type MouseEvent } from "react";
 import { byStreet, type Place, type Cluster } from "@zanvo/core/construct";
 import type { Element } from "@zanvo/core/world";
 import { IconButton } from "../ui";
-import { useDocument, useSelection, choose, toggle } from "../document";
 import { flagMany } from "../document/elements";
+import { useStores } from "../stores";
 
 /** What is left of places where only things whose name has a word in it count, or whose street's or row's name has. */
 function holding(places: readonly Place[], word: string): readonly Place[] {
@@ -24,6 +24,8 @@ const MAX_SHOWN = 300;
 
 /** One thing: pressed it is chosen, with Shift or Ctrl besides; left out of all pictures or shown; locked or let be. */
 const Thing = memo(function Thing({ element, on }: { readonly element: Element; readonly on: boolean }) {
+  const stores = useStores();
+  const { toggle, choose } = stores;
   const { id, name, hidden, locked } = element;
   const press = (event: MouseEvent) => (event.shiftKey || event.ctrlKey || event.metaKey ? toggle(id) : choose([id]));
   return (
@@ -41,14 +43,14 @@ const Thing = memo(function Thing({ element, on }: { readonly element: Element; 
       <IconButton
         className="shrink-0"
         label={hidden ? `Show ${name}` : `Hide ${name}`}
-        onClick={() => flagMany([element], { hidden: !hidden || undefined })}
+        onClick={() => flagMany(stores, [element], { hidden: !hidden || undefined })}
       >
         {hidden ? <EyeOff size={13} /> : <Eye size={13} className="opacity-45" />}
       </IconButton>
       <IconButton
         className="shrink-0"
         label={locked ? `Let ${name} be moved` : `Keep ${name} from being moved`}
-        onClick={() => flagMany([element], { locked: !locked || undefined })}
+        onClick={() => flagMany(stores, [element], { locked: !locked || undefined })}
       >
         {locked ? <Lock size={13} /> : <LockOpen size={13} className="opacity-45" />}
       </IconButton>
@@ -94,6 +96,8 @@ function Together({
   readonly open: boolean;
   readonly chosen: ReadonlySet<string>;
 }) {
+  const stores = useStores();
+  const { choose } = stores;
   const [hidden, locked] = [elements.every((one) => one.hidden), elements.every((one) => one.locked)];
   return (
     <details open={open || elements.some(({ id }) => chosen.has(id)) || undefined} className="group/row pl-2">
@@ -117,7 +121,7 @@ function Together({
           label={hidden ? `Show all of ${name}` : `Hide all of ${name}`}
           onClick={(event) => {
             event.preventDefault();
-            flagMany(elements, { hidden: !hidden || undefined });
+            flagMany(stores, elements, { hidden: !hidden || undefined });
           }}
         >
           {hidden ? <EyeOff size={13} /> : <Eye size={13} className="opacity-45" />}
@@ -127,7 +131,7 @@ function Together({
           label={locked ? `Let all of ${name} be moved` : `Keep all of ${name} from being moved`}
           onClick={(event) => {
             event.preventDefault();
-            flagMany(elements, { locked: !locked || undefined });
+            flagMany(stores, elements, { locked: !locked || undefined });
           }}
         >
           {locked ? <Lock size={13} /> : <LockOpen size={13} className="opacity-45" />}
@@ -140,6 +144,7 @@ function Together({
 
 /** Everything that stands in the scene, by street and row, to be found by its name and chosen. */
 export function Things() {
+  const { useDocument, useSelection } = useStores();
   const [word, setWord] = useState("");
   // While something is dragged, the list stays as it was: only places change.
   const elements = useDocument(({ scene, gesture }) => (gesture?.base ?? scene).elements);

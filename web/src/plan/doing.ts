@@ -3,12 +3,12 @@ import { degrees, distance2, wrap, type Vec2 } from "@zanvo/core/geometry";
 import { metres, sentence, type Told } from "@zanvo/core/units";
 import { moved, outlineOf, placed as putAt, validateElement, whyInvalid, type Element } from "@zanvo/core/world";
 import { pan, type Camera } from "../canvas/camera";
-import { beginGesture, choose, chosenElements, currentShot, drag, go, onShot, toggle, useDocument } from "../document";
 import { replaceElement, replaceMany } from "../document/elements";
 import { handlesOf, onPlan, onWindow, REACH } from "./plan";
 import { gazeEnd } from "./PlanDrawing";
 import type { PlanTool } from "./tools";
 import { shapeOf } from "./useSketch";
+import type { Stores } from "../stores";
 
 /** Round measures, m. */
 const ROUND = 0.5;
@@ -39,103 +39,110 @@ interface Followed {
 }
 
 const near = (a: Vec2, b: Vec2): boolean => distance2(a, b) <= REACH;
-const elementsNow = (): readonly Element[] => useDocument.getState().scene.elements;
+const elementsNow = (stores: Stores): readonly Element[] => stores.useDocument.getState().scene.elements;
 
 /** A place as it is drawn to others, or free while Alt is held. */
 export const placedAt = (
+  stores: Stores,
   camera: Camera,
   world: Vec2,
   alt: boolean,
-  others: readonly Element[] = elementsNow(),
+  others: readonly Element[] = elementsNow(stores),
 ): Placed => (alt ? { at: world, on: null } : placeOnPlan(others, world, REACH / camera.scale, ROUND));
 
 /**
  * Chooses what was pressed, with all of its group, and takes it up; with Shift it is added or taken out, and over open
  * ground a rectangle is begun.
  */
-function picked(element: Element | undefined, { at, world }: PlanPoint, shift: boolean): Doing | null {
+function picked(stores: Stores, element: Element | undefined, { at, world }: PlanPoint, shift: boolean): Doing | null {
   if (shift) {
-    if (element) toggle(element.id);
+    if (element) stores.toggle(element.id);
     return element ? null : { what: "lasso", from: at, to: at };
   }
-  const many = chosenElements();
+  const many = stores.chosenElements();
   const chosen = element !== undefined && many.some(({ id }) => id === element.id);
   const grouped = (one: Element) =>
     element?.group !== undefined && one.group === element.group && one.id !== element.id;
-  const all = element ? (chosen ? many : [element, ...elementsNow().filter(grouped)]) : [];
-  if (!chosen) choose(all.map(({ id }) => id));
+  const all = element ? (chosen ? many : [element, ...elementsNow(stores).filter(grouped)]) : [];
+  if (!chosen) stores.choose(all.map(({ id }) => id));
   const free = all.filter(({ locked }) => !locked);
   if (!element || element.locked || free.length === 0) return { what: "pan", last: at };
-  beginGesture();
+  stores.beginGesture();
   return { what: "move", element, all: free, from: world };
 }
 
 /** What a press with the tool that chooses takes up: a handle of what is chosen, an eye or its gaze, or a thing. */
-export function takenUp(camera: Camera, point: PlanPoint, shift: boolean): Doing | null {
+export function takenUp(stores: Stores, camera: Camera, point: PlanPoint, shift: boolean): Doing | null {
   const { at, world } = point;
-  const { elements, shots } = useDocument.getState().scene;
-  const { id: shotId, eye, gaze } = currentShot();
+  const { elements, shots } = stores.useDocument.getState().scene;
+  const { id: shotId, eye, gaze } = stores.currentShot();
   const own: Vec2 = [eye.x, eye.y];
   if (near(at, gazeEnd(camera, own, gaze.heading))) {
-    beginGesture();
+    stores.beginGesture();
     return { what: "gaze" };
   }
   if (near(at, onWindow(camera, own))) {
-    beginGesture();
+    stores.beginGesture();
     return { what: "eye" };
   }
   const other = shots.find(({ id, eye: { x, y } }) => id !== shotId && near(at, onWindow(camera, [x, y])));
   if (other) {
-    go({ shotId: other.id });
+    stores.go({ shotId: other.id });
     return null;
   }
-  const [chosen, ...more] = chosenElements();
+  const [chosen, ...more] = stores.chosenElements();
   const handles = chosen && more.length === 0 && !chosen.locked ? handlesOf(chosen) : [];
   const corner = handles.findIndex((one) => near(at, onWindow(camera, one)));
-  if (corner < 0) return picked(pickOnPlan(elements, world), point, shift);
-  beginGesture();
+  if (corner < 0) return picked(stores, pickOnPlan(elements, world), point, shift);
+  stores.beginGesture();
   return { what: "corner", element: chosen, corner };
 }
 
 function moveAll(
+  stores: Stores,
   { element, all, from }: Doing & { what: "move" },
   camera: Camera,
   { world, alt }: PlanPoint,
 ): Followed {
   const going = new Set(all.map(({ id }) => id));
-  const others = alt ? [] : elementsNow().filter(({ id }) => !going.has(id));
+  const others = alt ? [] : elementsNow(stores).filter(({ id }) => !going.has(id));
   const by = [world[0] - from[0], world[1] - from[1]] as const;
   const found = movedOnPlan(element, others, by, REACH / camera.scale, alt ? 0 : ROUND);
-  drag(replaceMany(all.map((one) => moved(one, ...found.by))));
+  stores.drag(replaceMany(all.map((one) => moved(one, ...found.by))));
   return { told: metres(Math.hypot(...found.by)), on: found.on };
 }
 
-function moveCorner({ element, corner }: Doing & { what: "corner" }, camera: Camera, point: PlanPoint): Followed {
-  const others = elementsNow().filter(({ id }) => id !== element.id);
-  const to = placedAt(camera, point.world, point.alt, others);
+function moveCorner(
+  stores: Stores,
+  { element, corner }: Doing & { what: "corner" },
+  camera: Camera,
+  point: PlanPoint,
+): Followed {
+  const others = elementsNow(stores).filter(({ id }) => id !== element.id);
+  const to = placedAt(stores, camera, point.world, point.alt, others);
   const next = putAt(element, corner, to.at);
   const invalid = validateElement(next);
   if (invalid) return { told: whyInvalid(invalid) };
-  drag(replaceElement(next));
+  stores.drag(replaceElement(next));
   return { told: sentence`${metres(to.at[0])} east, ${metres(to.at[1])} north`, on: to.on };
 }
 
-function moveEye({ world: [x, y], alt }: PlanPoint): Followed {
+function moveEye(stores: Stores, { world: [x, y], alt }: PlanPoint): Followed {
   const to = alt ? ([x, y] as const) : ([Math.round(x * 10) / 10, Math.round(y * 10) / 10] as const);
-  drag(onShot((before) => ({ ...before, eye: { ...before.eye, x: to[0], y: to[1] } })));
+  stores.drag(stores.onShot((before) => ({ ...before, eye: { ...before.eye, x: to[0], y: to[1] } })));
   return { told: sentence`Eye ${metres(to[0], 1)} east, ${metres(to[1], 1)} north` };
 }
 
-function turnGaze({ world: [x, y], alt }: PlanPoint): Followed {
-  const { eye } = currentShot();
+function turnGaze(stores: Stores, { world: [x, y], alt }: PlanPoint): Followed {
+  const { eye } = stores.currentShot();
   const exact = degrees(Math.atan2(x - eye.x, y - eye.y));
   const heading = wrap(alt ? exact : Math.round(exact), -180, 360);
-  drag(onShot((before) => ({ ...before, gaze: { ...before.gaze, heading } })));
+  stores.drag(stores.onShot((before) => ({ ...before, gaze: { ...before.gaze, heading } })));
   return { told: `Gaze ${heading.toFixed(alt ? 1 : 0)}°` };
 }
 
 /** Goes on with what a hand is doing. */
-export function followed(doing: Doing, camera: Camera, point: PlanPoint, tool: PlanTool): Followed {
+export function followed(stores: Stores, doing: Doing, camera: Camera, point: PlanPoint, tool: PlanTool): Followed {
   const { at, world, alt } = point;
   switch (doing.what) {
     case "pan":
@@ -143,15 +150,15 @@ export function followed(doing: Doing, camera: Camera, point: PlanPoint, tool: P
     case "lasso":
       return { doing: { ...doing, to: at } };
     case "move":
-      return moveAll(doing, camera, point);
+      return moveAll(stores, doing, camera, point);
     case "corner":
-      return moveCorner(doing, camera, point);
+      return moveCorner(stores, doing, camera, point);
     case "eye":
-      return moveEye(point);
+      return moveEye(stores, point);
     case "gaze":
-      return turnGaze(point);
+      return turnGaze(stores, point);
     case "shape": {
-      const to = placedAt(camera, world, alt);
+      const to = placedAt(stores, camera, world, alt);
       const far = metres(distance2(doing.from, to.at));
       const told = shapeOf(tool) === "circle" ? sentence`radius ${far}` : far;
       return { doing: { ...doing, to: to.at }, told, on: to.on };
@@ -160,14 +167,16 @@ export function followed(doing: Doing, camera: Camera, point: PlanPoint, tool: P
 }
 
 /** Chooses all things that lie wholly in a rectangle of the window, beside what is chosen. */
-export function gather({ from, to }: Doing & { what: "lasso" }, camera: Camera): void {
+export function gather(stores: Stores, { from, to }: Doing & { what: "lasso" }, camera: Camera): void {
   const within = ([x, y]: Vec2) =>
     x >= Math.min(from[0], to[0]) &&
     x <= Math.max(from[0], to[0]) &&
     y >= Math.min(from[1], to[1]) &&
     y <= Math.max(from[1], to[1]);
-  const found = elementsNow().filter((one) => !one.hidden && outlineOf(one).every((p) => within(onWindow(camera, p))));
-  choose([...new Set([...chosenElements(), ...found].map(({ id }) => id))]);
+  const found = elementsNow(stores).filter(
+    (one) => !one.hidden && outlineOf(one).every((p) => within(onWindow(camera, p))),
+  );
+  stores.choose([...new Set([...stores.chosenElements(), ...found].map(({ id }) => id))]);
 }
 
 /** The place of the world and of the window at which a pointer is. */

@@ -1,18 +1,18 @@
 import { MAX_FEATURES } from "@zanvo/core/exchange";
 import type { Told } from "@zanvo/core/units";
 import { proxy } from "comlink";
-import { edit, useDocument } from "../document";
 import type { Going } from "../ui";
 import { steady } from "../worker";
 import type { GroundWorker } from "./ground.worker";
+import type { Stores } from "../stores";
 
 /** A scene holds no more things than these. */
 export const MOST_THINGS = 20_000;
 
-const here = () => useDocument.getState().scene;
+const here = (stores: Stores) => stores.useDocument.getState().scene;
 
 /** How many more things the scene can hold. */
-export const spaceLeft = (): number => MOST_THINGS - here().elements.length;
+export const spaceLeft = (stores: Stores): number => MOST_THINGS - here(stores).elements.length;
 
 /** What came of a file: how many things were taken, how many were too many, and what was left out. */
 const told = (taken: number, left: number, notes: readonly Told[]): readonly Told[] => [
@@ -25,7 +25,12 @@ const told = (taken: number, left: number, notes: readonly Told[]): readonly Tol
  * Brings the buildings and streets of a GeoJSON file in, read in a worker.
  * @returns what came of it, a sentence each
  */
-export async function bringIn(file: File, signal: AbortSignal, tell: (going: Going) => void): Promise<readonly Told[]> {
+export async function bringIn(
+  stores: Stores,
+  file: File,
+  signal: AbortSignal,
+  tell: (going: Going) => void,
+): Promise<readonly Told[]> {
   const worker = steady<GroundWorker>(
     () => new Worker(new URL("./ground.worker.ts", import.meta.url), { type: "module" }),
   );
@@ -34,15 +39,15 @@ export async function bringIn(file: File, signal: AbortSignal, tell: (going: Goi
       (remote) =>
         remote.bring(
           file,
-          here().ground,
-          Math.min(spaceLeft(), MAX_FEATURES),
+          here(stores).ground,
+          Math.min(spaceLeft(stores), MAX_FEATURES),
           proxy((share: number) => tell({ done: share, of: 1 })),
         ),
       signal,
     );
-    const elements = found.elements.slice(0, spaceLeft());
+    const elements = found.elements.slice(0, spaceLeft(stores));
     if (elements.length)
-      edit((scene) => {
+      stores.edit((scene) => {
         scene.ground = found.ground;
         scene.elements.push(...elements);
       });

@@ -6,7 +6,8 @@ import { validateElement, kindOf, placesOf, type Element, whyInvalid } from "@za
 import type { ElementTool } from "../elements";
 import { newId } from "../id";
 import { toDesk, toWindow, type Camera } from "../canvas/camera";
-import { useDocument, edit, choose, freeName } from "../document";
+import { freeName } from "../document";
+import type { Stores } from "../stores";
 
 /** How near things are drawn to and taken up, window px. */
 export const REACH = 9;
@@ -19,16 +20,16 @@ export function onPlan(camera: Camera, at: Vec2): Vec2 {
 }
 
 /** Lays what is drawn with a tool and chooses it. @returns why it cannot be, or null */
-export function addDrawn(tool: ElementTool, places: readonly Vec2[], heading: number): Told | null {
-  const { elements } = useDocument.getState().scene;
+export function addDrawn(stores: Stores, tool: ElementTool, places: readonly Vec2[], heading: number): Told | null {
+  const { elements } = stores.useDocument.getState().scene;
   const drawn = tool.draw(places, heading);
   if (typeof drawn === "string") return drawn;
   const unnamed: Element = { ...drawn, id: newId(), name: "" };
   const element: Element = { ...unnamed, name: freeName(kindOf(unnamed).word, elements) };
   const invalid = validateElement(element);
   if (invalid) return whyInvalid(invalid);
-  edit((scene) => void scene.elements.push(element));
-  choose([element.id]);
+  stores.edit((scene) => void scene.elements.push(element));
+  stores.choose([element.id]);
   return null;
 }
 

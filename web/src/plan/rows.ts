@@ -14,8 +14,8 @@ import {
 } from "@zanvo/core/world";
 import { newId } from "../id";
 import { newSeed } from "../seed";
-import { say } from "../ui";
-import { useDocument, edit, choose, chosenElements, freeName } from "../document";
+import { freeName } from "../document";
+import type { Stores } from "../stores";
 
 const houseOf =
   (row: string) =>
@@ -39,32 +39,33 @@ function rebuild(row: Row, elements: Scene["elements"]): Scene["elements"] {
 const point = ([x, y]: Vec2) => ({ x, y });
 
 /** Builds up a street side from one place to another, on the right of who walks there. */
-export const addRow = (from: Vec2, to: Vec2): void => fill("Row", { from: point(from), to: point(to) });
+export const addRow = (stores: Stores, from: Vec2, to: Vec2): void =>
+  fill(stores, "Row", { from: point(from), to: point(to) });
 
 /** Builds up a lot around its rim. */
-export const addLot = (corners: readonly Vec2[]): void =>
-  fill("Lot", { lot: corners.map(point), towers: { storeys: 1, roof: "pyramid" } });
+export const addLot = (stores: Stores, corners: readonly Vec2[]): void =>
+  fill(stores, "Lot", { lot: corners.map(point), towers: { storeys: 1, roof: "pyramid" } });
 
 /** Lays a row by rule, and chooses its first house. */
-function fill(word: string, where: Partial<Row>): void {
-  const { scene } = useDocument.getState();
+function fill(stores: Stores, word: string, where: Partial<Row>): void {
+  const { scene } = stores.useDocument.getState();
   const row: Row = { ...DEFAULT_ROW, id: newId(), name: freeName(word, scene.rows ?? []), seed: newSeed(), ...where };
   const invalid = validateRow(row);
-  if (invalid) return say(whyInvalid(invalid));
+  if (invalid) return stores.say(whyInvalid(invalid));
   const elements = rebuild(row, scene.elements);
   const first = elements[scene.elements.length];
   if (!first)
-    return say(sentence`Draw it longer: the narrowest house is ${shortMetres(DEFAULT_ROW.fronts.least)} wide.`);
-  edit((next) => {
+    return stores.say(sentence`Draw it longer: the narrowest house is ${shortMetres(DEFAULT_ROW.fronts.least)} wide.`);
+  stores.edit((next) => {
     next.rows = [...(next.rows ?? []), row];
     next.elements = elements;
   });
-  choose([first.id]);
+  stores.choose([first.id]);
 }
 
 /** Changes a row's rule, and builds it anew. */
-export function changeRow(id: string, change: Partial<Row>): void {
-  edit((scene) => {
+export function changeRow(stores: Stores, id: string, change: Partial<Row>): void {
+  stores.edit((scene) => {
     const at = scene.rows?.findIndex((one) => one.id === id) ?? -1;
     if (!scene.rows || at < 0) return;
     const row = { ...(scene.rows[at] as Row), ...change };
@@ -73,9 +74,9 @@ export function changeRow(id: string, change: Partial<Row>): void {
     scene.rows[at] = row;
     scene.elements = rebuild(row, scene.elements as Scene["elements"]);
   }, `row ${id}`);
-  const { elements } = useDocument.getState().scene;
-  if (chosenElements().length === 0)
-    choose(
+  const { elements } = stores.useDocument.getState().scene;
+  if (stores.chosenElements().length === 0)
+    stores.choose(
       elements
         .filter(houseOf(id))
         .slice(0, 1)
@@ -84,4 +85,4 @@ export function changeRow(id: string, change: Partial<Row>): void {
 }
 
 /** Rolls a row again: other houses by the same rule, around those that are kept. */
-export const reroll = (id: string): void => changeRow(id, { seed: newSeed() });
+export const reroll = (stores: Stores, id: string): void => changeRow(stores, id, { seed: newSeed() });

@@ -4,10 +4,11 @@ import type { Vec2 } from "@zanvo/core/geometry";
 import { VIEWS, type ElementTool, type Gesture } from "../elements";
 import { addLot, addRow } from "./rows";
 import { addYard } from "./yards";
+import type { Stores } from "../stores";
 
 /** A tool that lays several things by a rule. */
 interface RuleTool extends Omit<ElementTool, "draw"> {
-  readonly add: (places: readonly Vec2[]) => void;
+  readonly add: (stores: Stores, places: readonly Vec2[]) => void;
 }
 
 /** What chooses and moves things. */
@@ -39,7 +40,7 @@ const RULES: readonly RuleTool[] = [
     icon: <Rows3 size={14} aria-hidden />,
     hint: "Draw along a street side: houses are laid to the right of your way.",
     gesture: "drawn",
-    add: ([from, to]) => addRow(from, to),
+    add: (stores, [from, to]) => addRow(stores, from, to),
   },
   {
     id: "lot",

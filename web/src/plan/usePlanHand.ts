@@ -3,11 +3,10 @@ import type { Vec2 } from "@zanvo/core/geometry";
 import { sentence, type Told } from "@zanvo/core/units";
 import { useRef, useState, type Dispatch, type PointerEvent, type RefObject, type SetStateAction } from "react";
 import { pinched, type Camera } from "../canvas/camera";
-import { cancelGesture, choose, endGesture } from "../document";
-import { useMeasures } from "../units";
 import { followed, gather, placedAt, pointAt, takenUp, type Doing } from "./doing";
 import { CHOOSE, type PlanTool } from "./tools";
 import type { useSketch } from "./useSketch";
+import { useStores } from "../stores";
 
 interface HandProps {
   readonly holder: RefObject<HTMLDivElement | null>;
@@ -46,6 +45,8 @@ function useFingers(setCamera: HandProps["setCamera"]) {
 
 /** The hand on the plan: what it does between a press and letting go, and what is told of it meanwhile. */
 export function usePlanHand({ holder, camera, setCamera, tool, onTool, sketch }: HandProps) {
+  const stores = useStores();
+  const { useMeasures, cancelGesture, choose, endGesture } = stores;
   const [doing, setDoing] = useState<Doing | null>(null);
   const [hover, setHover] = useState<Placed | null>(null);
   const [tag, setTag] = useState<{ readonly at: Vec2; readonly text: string } | null>(null);
@@ -80,16 +81,16 @@ export function usePlanHand({ holder, camera, setCamera, tool, onTool, sketch }:
     (event.currentTarget as HTMLElement).focus();
     if (event.button === 1) return setDoing({ what: "pan", last: point.at });
     if (event.button !== 0 || sketch.pressed) return;
-    if (tool.gesture === "choose") return setDoing(takenUp(camera, point, event.shiftKey));
-    const from = placedAt(camera, point.world, event.altKey).at;
+    if (tool.gesture === "choose") return setDoing(takenUp(stores, camera, point, event.shiftKey));
+    const from = placedAt(stores, camera, point.world, event.altKey).at;
     setDoing({ what: "shape", from, to: from });
   };
   const onPointerMove = (event: PointerEvent) => {
     if (!camera) return;
     const point = pointAt(camera, holder.current!, event);
     if (fingers.move(event.pointerId, point.at)) return;
-    if (!doing) return setHover(tool.gesture === "choose" ? null : placedAt(camera, point.world, event.altKey));
-    const now = followed(doing, camera, point, tool);
+    if (!doing) return setHover(tool.gesture === "choose" ? null : placedAt(stores, camera, point.world, event.altKey));
+    const now = followed(stores, doing, camera, point, tool);
     if (now.camera) setCamera(now.camera);
     if (now.doing) setDoing(now.doing);
     if (now.told !== undefined) show(point.at, now.told, now.on);
@@ -99,9 +100,9 @@ export function usePlanHand({ holder, camera, setCamera, tool, onTool, sketch }:
     if (fingers.up(event.pointerId)) return;
     if (doing && ["move", "corner", "eye", "gaze"].includes(doing.what)) endGesture();
     if (doing?.what === "shape") sketch.finishShape(doing.from, doing.to);
-    if (doing?.what === "lasso" && camera) gather(doing, camera);
+    if (doing?.what === "lasso" && camera) gather(stores, doing, camera);
     if (!doing && sketch.pressed && camera && event.button === 0)
-      sketch.addPoint(placedAt(camera, pointAt(camera, holder.current!, event).world, event.altKey).at);
+      sketch.addPoint(placedAt(stores, camera, pointAt(camera, holder.current!, event).world, event.altKey).at);
     setDoing(null);
   };
   const onPointerCancel = (event: PointerEvent) => {

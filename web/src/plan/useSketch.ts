@@ -2,17 +2,18 @@ import { shapeOnPlan, type Placed } from "@zanvo/core/construct";
 import { distance2, type Vec2 } from "@zanvo/core/geometry";
 import { useState } from "react";
 import type { Camera } from "../canvas/camera";
-import { useDocument } from "../document";
-import { say } from "../ui";
 import { addDrawn, onWindow, REACH } from "./plan";
 import type { Sketched } from "./PlanDrawing";
 import { CHOOSE, isPressed, type PlanTool } from "./tools";
+import { useStores } from "../stores";
 
 /** The outline that a tool draws in one go, if it does. */
 export const shapeOf = (tool: PlanTool) => (tool.gesture === "choose" ? undefined : tool.shape);
 
 /** What a tool has drawn on the plan so far: corner by corner, or from one place to another in one go. */
 export function useSketch(tool: PlanTool, onTool: (tool: PlanTool) => void, camera: Camera | null) {
+  const stores = useStores();
+  const { useDocument, say } = stores;
   const [points, setPoints] = useState<readonly Vec2[]>([]);
   const heading = useDocument(({ scene }) => scene.orientations[0]?.heading ?? 0);
   const pressed = isPressed(tool);
@@ -24,11 +25,11 @@ export function useSketch(tool: PlanTool, onTool: (tool: PlanTool) => void, came
   const added = (places: readonly Vec2[]): boolean => {
     if (tool.gesture === "choose") return false;
     if ("add" in tool) {
-      tool.add(places);
+      tool.add(stores, places);
       if (pressed) onTool(CHOOSE);
       return true;
     }
-    const lack = addDrawn(tool, places, heading);
+    const lack = addDrawn(stores, tool, places, heading);
     if (lack) say(lack);
     else onTool(CHOOSE);
     return lack === null;

@@ -6,7 +6,7 @@ import type { Reference } from "@zanvo/core/scene";
 import { Button, Fold, IconButton, Working, useWork } from "../ui";
 import { BOWED, onReference, type Tracing } from "./tracing";
 import { undistortReference } from "./warp";
-import { edit } from "../document";
+import { useStores } from "../stores";
 
 const px = (value: number): string => `${value.toFixed(1)} px`;
 
@@ -33,6 +33,8 @@ export function BowPanel({
   readonly tracing: Tracing;
   readonly onTracing: (next: Tracing) => void;
 }) {
+  const stores = useStores();
+  const { edit } = stores;
   const bow = useBow(reference);
   const work = useWork("Undistorting");
   const navigate = useNavigate();
@@ -44,7 +46,7 @@ export function BowPanel({
       }),
     );
   const undistort = async () => {
-    const id = await work.run(async (signal) => undistortReference(sceneId, reference, signal));
+    const id = await work.run(async (signal) => undistortReference(stores, sceneId, reference, signal));
     if (id) void navigate(`/scenes/${sceneId}/references/${id}`);
   };
   return (

@@ -2,9 +2,8 @@ import type { Misdrawn } from "@zanvo/core/recover";
 import type { Reference } from "@zanvo/core/scene";
 import { sceneMeasure } from "@zanvo/core/schema";
 import { Check, Fold, MeasureField } from "../ui";
-import { useMeasures } from "../units";
 import { onReference } from "./tracing";
-import { edit } from "../document";
+import { useStores } from "../stores";
 
 /** How wide a drawing is taken to be before one says so, mm. */
 const WIDE = 297;
@@ -19,6 +18,7 @@ export function DrawnPanel({
   readonly wrong: readonly Misdrawn[];
   readonly onLook: (at: number | null) => void;
 }) {
+  const { useMeasures, edit } = useStores();
   const measures = useMeasures();
   const { drawing } = reference;
   return (

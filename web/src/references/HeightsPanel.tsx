@@ -5,8 +5,8 @@ import type { Reference } from "@zanvo/core/scene";
 import { metres, sentence } from "@zanvo/core/units";
 import { sceneMeasure } from "@zanvo/core/schema";
 import { Button, IconButton, MeasureField } from "../ui";
-import { useMeasures } from "../units";
 import { HEIGHTS, removeEdge, sayHeight, type Tracing } from "./tracing";
+import { useStores } from "../stores";
 
 /** Known heights that contradict each other by more than this (share) are worth a word. */
 const DISAGREEMENT = 0.05;
@@ -32,6 +32,8 @@ export function HeightsPanel({
   readonly tracing: Tracing;
   readonly onTracing: (next: Tracing) => void;
 }) {
+  const stores = useStores();
+  const { useMeasures } = stores;
   const measured = useHeights(reference);
   const measures = useMeasures();
   const heights = reference.heights ?? [];
@@ -63,18 +65,21 @@ export function HeightsPanel({
                 label={`${metres === undefined ? "Height" : "Known"} ${i + 1}`}
                 digits={2}
                 value={value ?? 0}
-                onChange={(next) => sayHeight(reference.id, i, next)}
+                onChange={(next) => sayHeight(stores, reference.id, i, next)}
               />
             </div>
             {metres !== undefined && (
-              <IconButton label={`Measure height ${i + 1} again`} onClick={() => sayHeight(reference.id, i, undefined)}>
+              <IconButton
+                label={`Measure height ${i + 1} again`}
+                onClick={() => sayHeight(stores, reference.id, i, undefined)}
+              >
                 <RotateCcw size={14} />
               </IconButton>
             )}
             <IconButton
               label={`Delete height ${i + 1}`}
               onClick={() => {
-                removeEdge(reference.id, HEIGHTS, i);
+                removeEdge(stores, reference.id, HEIGHTS, i);
                 onTracing({ set: tracing.set, edge: null });
               }}
             >

@@ -6,13 +6,13 @@ import { referencePath } from "../api";
 import { toWindow, type Camera, type Size } from "../canvas/camera";
 import { useCamera } from "../canvas/useCamera";
 import { Button } from "../ui";
-import { useArrival } from "./arrivals";
 import { bringAgain } from "./bring";
 import { useSettler, type Finding } from "./edges";
 import { Loupe } from "./Loupe";
 import { Traced } from "./Traced";
 import { BRUSH, type Tracing } from "./tracing";
 import { BRUSH_WIDE, usePhotoHand } from "./usePhotoHand";
+import { useStores } from "../stores";
 
 interface PhotoProps {
   readonly sceneId: string;
@@ -65,6 +65,7 @@ function Drawn({
 
 /** Says that the picture is not on this machine, and takes it in again. */
 function Missing({ sceneId, reference }: { readonly sceneId: string; readonly reference: Reference }) {
+  const stores = useStores();
   return (
     <div
       role="alert"
@@ -72,13 +73,14 @@ function Missing({ sceneId, reference }: { readonly sceneId: string; readonly re
       onPointerDown={(event) => event.stopPropagation()}
     >
       <p className="mb-2">The picture itself is not on this machine; what was traced in it is.</p>
-      <Button onClick={() => void bringAgain(sceneId, reference)}>Bring it in again</Button>
+      <Button onClick={() => void bringAgain(stores, sceneId, reference)}>Bring it in again</Button>
     </div>
   );
 }
 
 /** The photo with all that is traced in it; edges are drawn on it by hand, and settle on its own where it has them. */
 export function Photo(props: PhotoProps) {
+  const { useArrival } = useStores();
   const { sceneId, reference, tracing, finding, brush, wrong, fade, loupe } = props;
   const { width, height, picture } = reference;
   const holder = useRef<HTMLDivElement>(null);

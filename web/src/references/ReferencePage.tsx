@@ -2,7 +2,6 @@ import { checkDrawn } from "@zanvo/core/recover";
 import type { Reference } from "@zanvo/core/scene";
 import { useMemo, useState } from "react";
 import { Link, useParams } from "react-router";
-import { useDocument } from "../document";
 import type { Keys } from "../page/keys";
 import { OpenedScene } from "../page/OpenedScene";
 import { Page } from "../page/Page";
@@ -18,6 +17,7 @@ import { SetsPanel } from "./SetsPanel";
 import type { Tracing } from "./tracing";
 import { ViewPanel } from "./ViewPanel";
 import { WallsPanel } from "./WallsPanel";
+import { useStores } from "../stores";
 
 /** The bench where a picture's edges are traced, and its view is taken. */
 export function ReferencePage() {
@@ -30,6 +30,7 @@ export function ReferencePage() {
 }
 
 function Found({ id, referenceId }: { readonly id: string; readonly referenceId: string }) {
+  const { useDocument } = useStores();
   const reference = useDocument((document) => document.scene.references?.find((one) => one.id === referenceId));
   if (reference) return <Bench id={id} reference={reference} />;
   return (

@@ -6,7 +6,8 @@ import { edgesOf, ellipseOf, pointOf } from "@zanvo/core/recover";
 import { newId } from "../id";
 import { Button, IconButton, optionsOf, Select } from "../ui";
 import { lookOf, onReference, putAside, removeEdge, type Tracing } from "./tracing";
-import { edit, freeName } from "../document";
+import { freeName } from "../document";
+import { useStores } from "../stores";
 
 const ROLES: Readonly<Record<TracedSet["role"], string>> = {
   left: "to the left point",
@@ -69,6 +70,7 @@ function EdgeRow({
   tracing,
   onTracing,
 }: Omit<SetProps, "at"> & { readonly edge: number; readonly k: number; readonly point: Point }) {
+  const stores = useStores();
   const edge = set.edges[i];
   const stray = k >= 0 && point?.strays.includes(k);
   const chosen = tracing.set === set.id && tracing.edge === i;
@@ -91,14 +93,14 @@ function EdgeRow({
       </button>
       <IconButton
         label={edge.out ? `Take edge ${i + 1} of ${set.name} again` : `Leave edge ${i + 1} of ${set.name} out`}
-        onClick={() => putAside(reference.id, set.id, i, !edge.out)}
+        onClick={() => putAside(stores, reference.id, set.id, i, !edge.out)}
       >
         {edge.out ? <Eye size={14} /> : <EyeOff size={14} />}
       </IconButton>
       <IconButton
         label={`Delete edge ${i + 1} of ${set.name}`}
         onClick={() => {
-          removeEdge(reference.id, set.id, i);
+          removeEdge(stores, reference.id, set.id, i);
           onTracing({ set: set.id, edge: null });
         }}
       >
@@ -110,6 +112,7 @@ function EdgeRow({
 
 /** One set: its edges and their residuals, and where they meet. */
 function SetRow(props: SetProps) {
+  const { edit } = useStores();
   const { reference, set, at, tracing, onTracing } = props;
   const point = useMemo(() => pointOf(reference, set), [reference, set]);
   const used = edgesOf(set);
@@ -174,6 +177,7 @@ export function SetsPanel({
   readonly tracing: Tracing;
   readonly onTracing: (next: Tracing) => void;
 }) {
+  const { edit } = useStores();
   const add = () => {
     const id = newId();
     edit(

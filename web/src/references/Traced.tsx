@@ -12,10 +12,10 @@ import type { Vec2 } from "@zanvo/core/geometry";
 import type { Reference, TracedSet, Wall } from "@zanvo/core/scene";
 import { toDesk, toWindow, type Camera, type Size } from "../canvas/camera";
 import { metres } from "@zanvo/core/units";
-import { useMeasures } from "../units";
 import type { Finding } from "./edges";
 import { useHeights } from "./HeightsPanel";
 import { BOWED, HEIGHTS, HORIZON, lookOf, WALLS, type Drawn, type Tracing } from "./tracing";
+import { useStores } from "../stores";
 
 interface TracedProps {
   readonly reference: Reference;
@@ -225,6 +225,7 @@ function WallShape({ wall, stands, picked, camera }: OneWall) {
 
 /** Heights with a mark at foot and top, and what each is. */
 function HeightLines({ reference, tracing, camera }: Pick<TracedProps, "reference" | "tracing" | "camera">) {
+  const { useMeasures } = useStores();
   const sizes = useHeights(reference)?.heights ?? [];
   const measures = useMeasures();
   return (reference.heights ?? []).map((line, k) => {

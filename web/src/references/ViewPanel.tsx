@@ -6,10 +6,10 @@ import type { Orientation, Reference } from "@zanvo/core/scene";
 import { degree } from "@zanvo/core/slip";
 import { sceneMeasure } from "@zanvo/core/schema";
 import { newId } from "../id";
-import { Button, Check, MeasureField, say, Working, useWork } from "../ui";
+import { Button, Check, MeasureField, Working, useWork } from "../ui";
 import { HORIZON, onReference, type Tracing } from "./tracing";
 import { straightenReference } from "./warp";
-import { useDocument, edit, go, currentShot } from "../document";
+import { useStores, type Stores } from "../stores";
 
 /** Lenses that differ by more than this (ratio) from what the camera noted are worth a word. */
 const DISAGREEMENT = 1.15;
@@ -23,6 +23,7 @@ interface ViewPanelProps {
 
 /** What is known of the picture besides its edges, and what is taken for granted. */
 function Assumptions({ reference, tracing, onTracing }: Omit<ViewPanelProps, "sceneId">) {
+  const { edit } = useStores();
   const { id, width, height, focal35, lens35 } = reference;
   const put = (change: Partial<Reference>) => edit(onReference(id, (one) => void Object.assign(one, change)));
   const assume = (key: "level" | "cropped" | "oblique") => (on: boolean) => put({ [key]: on || undefined });
@@ -86,29 +87,31 @@ function disagrees(reference: Reference, view: RecoveredView): boolean {
 }
 
 /** Makes a shot of the view of a reference, with its walls raised in it, and goes there. */
-function makeShot(reference: Reference, orientations: readonly Orientation[]): void {
-  const base = currentShot();
+function makeShot(stores: Stores, reference: Reference, orientations: readonly Orientation[]): void {
+  const base = stores.currentShot();
   const shot = { ...shotFrom(base, orientations[0], reference), id: newId(), name: reference.name };
   const blocks = reference.walls?.length ? blocksOf(reference, shot, orientations, newId) : [];
-  edit((scene) => {
+  stores.edit((scene) => {
     scene.shots.splice(scene.shots.findIndex(({ id }) => id === base.id) + 1, 0, shot);
     scene.elements.push(...blocks);
   });
-  go({ shotId: shot.id, stage: "masses", tool: "raise" });
+  stores.go({ shotId: shot.id, stage: "masses", tool: "raise" });
 }
 
 /** What is made of the view: a straight photo, and a shot. */
 function Uses({ sceneId, reference, ready }: Omit<ViewPanelProps, "tracing" | "onTracing"> & { ready: boolean }) {
+  const stores = useStores();
+  const { useDocument, say } = stores;
   const orientations = useDocument((document) => document.scene.orientations);
   const navigate = useNavigate();
   const work = useWork("Straightening");
   const straighten = async () => {
-    const id = await work.run(async (signal) => straightenReference(sceneId, reference, signal));
+    const id = await work.run(async (signal) => straightenReference(stores, sceneId, reference, signal));
     if (id) void navigate(`/scenes/${sceneId}/references/${id}`);
   };
   const make = () => {
     try {
-      makeShot(reference, orientations);
+      makeShot(stores, reference, orientations);
       void navigate(`/scenes/${sceneId}`);
     } catch (wrong) {
       say(toldBy(wrong));

@@ -6,10 +6,10 @@ import { download } from "../files";
 import { Button, Fold, IconButton, MeasureField, Select, useWork, Working } from "../ui";
 import { listed, metres } from "@zanvo/core/units";
 import { sceneMeasure } from "@zanvo/core/schema";
-import { useMeasures } from "../units";
 import { useWalls } from "./Traced";
 import { onWall, removeEdge, WALLS, type Tracing } from "./tracing";
 import { flatWall } from "./warp";
+import { useStores } from "../stores";
 
 interface WallsPanelProps {
   readonly sceneId: string;
@@ -32,6 +32,7 @@ function Side({
   readonly known: number | undefined;
   readonly told: number | null;
 }) {
+  const stores = useStores();
   const measure = sceneMeasure(`references/*/walls/*/${side}`);
   return (
     <div className="flex items-start gap-1">
@@ -42,7 +43,7 @@ function Side({
           digits={2}
           value={known ?? told ?? 0}
           onChange={(value) =>
-            onWall(reference.id, at, (wall) => {
+            onWall(stores, reference.id, at, (wall) => {
               wall[side] = value;
             })
           }
@@ -52,7 +53,7 @@ function Side({
         <IconButton
           label={`Measure the ${side} again`}
           onClick={() =>
-            onWall(reference.id, at, (wall) => {
+            onWall(stores, reference.id, at, (wall) => {
               wall[side] = undefined;
             })
           }
@@ -79,6 +80,7 @@ function Measured({
   measured,
   chosen,
 }: WallProps & Pick<WallsPanelProps, "sceneId" | "reference"> & { readonly chosen: boolean }) {
+  const { useMeasures } = useStores();
   const work = useWork("The elevation");
   const measures = useMeasures();
   const save = async () => {
@@ -122,6 +124,7 @@ function WallRow({
   tracing,
   onTracing,
 }: WallsPanelProps & Omit<WallProps, "measured"> & { readonly measured: MeasuredWall | null }) {
+  const stores = useStores();
   const chosen = tracing.set === WALLS && tracing.edge === at;
   return (
     <section
@@ -140,7 +143,7 @@ function WallRow({
         <IconButton
           label={`Delete ${wall.name}`}
           onClick={() => {
-            removeEdge(reference.id, WALLS, at);
+            removeEdge(stores, reference.id, WALLS, at);
             onTracing({ set: WALLS, edge: null });
           }}
         >
@@ -154,7 +157,7 @@ function WallRow({
           .filter(({ role }) => role !== "upright" && role !== "free")
           .map(({ id, name }) => [id, `along ${name}`])}
         onChange={(along) =>
-          onWall(reference.id, at, (one) => {
+          onWall(stores, reference.id, at, (one) => {
             one.along = along;
           })
         }

@@ -5,11 +5,11 @@ import type { Settled } from "@zanvo/core/recover";
 import type { Reference, TracedSet } from "@zanvo/core/scene";
 import { newId } from "../id";
 import { fetchReference } from "../api";
-import { say, useWork, type Work } from "../ui";
+import { useWork, type Work } from "../ui";
 import { steady } from "../worker";
 import type { EdgesWorker, Found } from "./edges.worker";
 import { onReference } from "./tracing";
-import { edit } from "../document";
+import { useStores } from "../stores";
 
 /** A worker that has a reference's picture. */
 function openWorker(sceneId: string, picture: string) {
@@ -88,6 +88,7 @@ const FOUND = 0.5;
 const NOTHING = { found: null, off: new Set<number>() };
 
 export function useFinding(sceneId: string, reference: Reference | undefined): Finding {
+  const { say, edit } = useStores();
   const [state, setState] = useState<Pick<Finding, "found" | "off">>(NOTHING);
   const work = useWork("The search");
   const find = async () => {

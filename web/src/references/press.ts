@@ -3,14 +3,15 @@ import { shareAt } from "@zanvo/core/recover";
 import type { Reference } from "@zanvo/core/scene";
 import type { useWalls } from "./Traced";
 import { away, HEIGHTS, HORIZON, linesOf, onWall, WALLS, type Tracing } from "./tracing";
+import type { Stores } from "../stores";
 
 /** How near a press must be to an edge to choose it, screen px; beside a wall its edges come first. */
 const NEAR = 8;
 const ON_WALL = 5;
 
 /** Marks a place along a wall, or takes the mark away that is there. */
-const mark = (reference: string, at: number, share: number) =>
-  onWall(reference, at, (wall) => {
+const mark = (stores: Stores, reference: string, at: number, share: number) =>
+  onWall(stores, reference, at, (wall) => {
     const marks = wall.marks ?? [];
     const there = marks.findIndex((one) => Math.abs(one - share) < 0.01);
     wall.marks = there >= 0 ? marks.filter((_, i) => i !== there) : [...marks, share].sort((a, b) => a - b);
@@ -21,6 +22,7 @@ const mark = (reference: string, at: number, share: number) =>
  * @returns what is traced now; null where it stays
  */
 export function pressed(
+  stores: Stores,
   reference: Reference,
   walls: ReturnType<typeof useWalls>,
   { set, edge }: Tracing,
@@ -30,7 +32,7 @@ export function pressed(
   const wall = set === WALLS && edge !== null ? walls[edge] : null;
   const share = wall && shareAt(wall, at);
   if (edge !== null && share !== null && share !== undefined) {
-    mark(reference.id, edge, share);
+    mark(stores, reference.id, edge, share);
     return null;
   }
   const all = [...reference.sets.map(({ id }) => id), HEIGHTS, WALLS, HORIZON];

@@ -4,7 +4,8 @@ import { fromStretch, type Vec2 } from "@zanvo/core/geometry";
 import type { HeightLine } from "@zanvo/core/recover";
 import type { Edge, Reference, TracedSet, Wall } from "@zanvo/core/scene";
 import { newId } from "../id";
-import { edit, drag, freeName, type Recipe } from "../document";
+import { freeName, type Recipe } from "../document";
+import type { Stores } from "../stores";
 
 /** Which set is traced into, and which of its edges is chosen. */
 export interface Tracing {
@@ -69,10 +70,10 @@ function levelSet({ sets }: Reference, { x1, x2 }: Drawn): string {
 }
 
 /** Adds what was drawn to what is traced into. @returns which of its lines is chosen then */
-export function addEdge(reference: Reference, set: string, { hand, ...ends }: Edge): number | null {
+export function addEdge(stores: Stores, reference: Reference, set: string, { hand, ...ends }: Edge): number | null {
   let chosen: number | null = null;
   if (set === HORIZON)
-    edit(
+    stores.edit(
       onReference(reference.id, (one) => {
         one.horizon = ends;
         chosen = 0;
@@ -80,37 +81,37 @@ export function addEdge(reference: Reference, set: string, { hand, ...ends }: Ed
     );
   else if (set === WALLS)
     // Walls share corners: the next one may well begin at an end of this one, so that none is chosen.
-    edit(
+    stores.edit(
       onReference(reference.id, (one) => {
         const walls = (one.walls ??= []);
         walls.push({ id: newId(), name: freeName("Wall", walls), along: levelSet(reference, ends), ...ends });
       }),
     );
   else
-    edit(
+    stores.edit(
       onLines<Edge>(reference.id, set, (lines) => {
         chosen = lines.push(set === HEIGHTS ? ends : { ...ends, hand }) - 1;
       }),
     );
   return chosen;
 }
-export const removeEdge = (reference: string, set: string, at: number): void =>
-  edit(
+export const removeEdge = (stores: Stores, reference: string, set: string, at: number): void =>
+  stores.edit(
     set === HORIZON
       ? onReference(reference, (one) => void delete one.horizon)
       : onLines(reference, set, (lines) => void lines.splice(at, 1)),
   );
 /** Says how high a thing is, or that it is to be measured again. */
-export const sayHeight = (reference: string, at: number, metres: number | undefined): void =>
-  edit(
+export const sayHeight = (stores: Stores, reference: string, at: number, metres: number | undefined): void =>
+  stores.edit(
     onLines<HeightLine>(reference, HEIGHTS, (lines) => {
       lines[at].metres = metres;
     }),
   );
-export const onWall = (reference: string, at: number, change: (wall: Draft<Wall>) => void): void =>
-  edit(onLines<Wall>(reference, WALLS, (walls) => change(walls[at])));
-export const putAside = (reference: string, set: string, at: number, out: boolean): void =>
-  edit(
+export const onWall = (stores: Stores, reference: string, at: number, change: (wall: Draft<Wall>) => void): void =>
+  stores.edit(onLines<Wall>(reference, WALLS, (walls) => change(walls[at])));
+export const putAside = (stores: Stores, reference: string, set: string, at: number, out: boolean): void =>
+  stores.edit(
     onLines<Edge>(reference, set, (edges) => {
       if (out) edges[at].out = true;
       else delete edges[at].out;
@@ -118,6 +119,7 @@ export const putAside = (reference: string, set: string, at: number, out: boolea
   );
 /** Moves an edge's ends, as part of a drag or as a nudge of its own. */
 export const moveEdge = (
+  stores: Stores,
   reference: string,
   set: string,
   at: number,
@@ -129,13 +131,13 @@ export const moveEdge = (
     set === HORIZON
       ? onReference(reference, (one) => void Object.assign(one.horizon ?? {}, to))
       : onLines(reference, set, (lines) => void Object.assign(lines[at], to, own));
-  if (nudge) edit(recipe, `edge ${set} ${at}`);
-  else drag(recipe);
+  if (nudge) stores.edit(recipe, `edge ${set} ${at}`);
+  else stores.drag(recipe);
 };
 
 /** Adds an edge that ought to be straight, as it was drawn along. */
-export const addBowed = (reference: string, places: readonly Vec2[]): void =>
-  edit(
+export const addBowed = (stores: Stores, reference: string, places: readonly Vec2[]): void =>
+  stores.edit(
     onReference(reference, (one) => {
       one.bowed = [...(one.bowed ?? []), { points: places.map(([x, y]) => ({ x, y })) }];
     }),

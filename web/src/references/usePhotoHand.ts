@@ -11,7 +11,6 @@ import {
 } from "react";
 import { pan, toDesk, toWindow, type Camera } from "../canvas/camera";
 import { arrowBy } from "../ui/arrows";
-import { beginGesture, cancelGesture, endGesture } from "../document";
 import type { useSettler } from "./edges";
 import { type Finding } from "./edges";
 import { pressed } from "./press";
@@ -28,6 +27,7 @@ import {
   WALLS,
   type Tracing,
 } from "./tracing";
+import { useStores, type Stores } from "../stores";
 
 /** An edge must be as long as this on the screen to be one, px. */
 const LEAST = 8;
@@ -87,13 +87,20 @@ const windowAt = (holder: HTMLElement, event: PointerEvent): Vec2 => {
 };
 
 /** What a press at a place of the window begins; an end of the chosen edge is taken up where it is pressed. */
-function begun(set: string, chosen: Line | undefined, at: Vec2, free: boolean, camera: Camera): PhotoHand {
+function begun(
+  stores: Stores,
+  set: string,
+  chosen: Line | undefined,
+  at: Vec2,
+  free: boolean,
+  camera: Camera,
+): PhotoHand {
   const from = toDesk(camera, at);
   if (set === BRUSH) return { what: "brush" };
   if (set === BOWED) return { what: "follow", places: [from], free };
   const end = chosen ? endAt(chosen, camera, at) : null;
   if (!end) return { what: "trace", from, to: from, free };
-  beginGesture();
+  stores.beginGesture();
   return { what: "end", end };
 }
 
@@ -109,6 +116,7 @@ function carriedOn(hand: PhotoHand, at: Vec2, px: Vec2, free: boolean, scale: nu
 
 /** Adds what is drawn on a photo, on its own edges where it has them; one after the other. */
 function useAdding({ reference, tracing: { set }, onTracing, snap, settler }: PhotoHandProps) {
+  const stores = useStores();
   /** Chooses what was added, unless another set was taken up while it settled. */
   const choose = (edge: number | null) => onTracing((now) => (now.set === set ? { set, edge } : now));
   /** What was drawn last is added before the next, however long each takes to settle. */
@@ -121,22 +129,28 @@ function useAdding({ reference, tracing: { set }, onTracing, snap, settler }: Ph
         const found = snaps && !free ? await settler.settle(from, to, REACH / scale) : null;
         const [[x1, y1], [x2, y2]] = found ? [found.a, found.b] : [from, to];
         const hand = found ? Math.max(SETTLED, found.off) : handAt({ scale });
-        choose(addEdge(reference, set, { x1, y1, x2, y2, hand }));
+        choose(addEdge(stores, reference, set, { x1, y1, x2, y2, hand }));
       });
     },
     bowed: (places: readonly Vec2[], free: boolean, { scale }: Camera) => {
       queue.current = queue.current.then(async () =>
-        addBowed(reference.id, snap && !free ? await settler.follow(places, REACH / scale) : places),
+        addBowed(stores, reference.id, snap && !free ? await settler.follow(places, REACH / scale) : places),
       );
     },
   };
 }
 
 /** Moves or removes the chosen edge by keys. @returns what is traced then; null where it stays */
-function keyed(event: KeyboardEvent, reference: Reference, { set, edge }: Tracing, chosen: Line | undefined) {
+function keyed(
+  stores: Stores,
+  event: KeyboardEvent,
+  reference: Reference,
+  { set, edge }: Tracing,
+  chosen: Line | undefined,
+) {
   if (!chosen || edge === null) return null;
   if (event.key === "Delete" || event.key === "Backspace") {
-    removeEdge(reference.id, set, edge);
+    removeEdge(stores, reference.id, set, edge);
     return { set, edge: null };
   }
   const by = arrowBy(event, 1);
@@ -144,12 +158,14 @@ function keyed(event: KeyboardEvent, reference: Reference, { set, edge }: Tracin
   event.preventDefault();
   const [dx, dy] = by;
   const { x1, y1, x2, y2 } = chosen;
-  moveEdge(reference.id, set, edge, { x1: x1 + dx, y1: y1 + dy, x2: x2 + dx, y2: y2 + dy }, true);
+  moveEdge(stores, reference.id, set, edge, { x1: x1 + dx, y1: y1 + dy, x2: x2 + dx, y2: y2 + dy }, true);
   return null;
 }
 
 /** The hand on a photo: it traces edges, moves their ends, follows bowed ones, brushes found ones, or pans. */
 export function usePhotoHand(props: PhotoHandProps) {
+  const stores = useStores();
+  const { endGesture, cancelGesture } = stores;
   const { holder, camera, setCamera, reference, tracing, onTracing, finding, brush, settler } = props;
   const [hand, setHand] = useState<PhotoHand | null>(null);
   const [settled, setSettled] = useState<{ readonly a: Vec2; readonly b: Vec2 } | null>(null);
@@ -174,7 +190,7 @@ export function usePhotoHand(props: PhotoHandProps) {
     (event.currentTarget as HTMLElement).focus();
     if (event.button === 1 || event.altKey) return setHand({ what: "pan", last: at });
     if (event.button !== 0) return;
-    const next = begun(set, chosen, at, event.shiftKey, camera);
+    const next = begun(stores, set, chosen, at, event.shiftKey, camera);
     if (next.what === "brush") brushAt(toDesk(camera, at));
     setSettled(null);
     setHand(next);
@@ -190,14 +206,14 @@ export function usePhotoHand(props: PhotoHandProps) {
       void settler.settle(hand.from, px, REACH / camera.scale).then(setSettled);
     if (hand?.what === "end" && edge !== null) {
       const to = hand.end === 1 ? { x1: px[0], y1: px[1] } : { x2: px[0], y2: px[1] };
-      moveEdge(reference.id, set, edge, { ...to, hand: handAt(camera) });
+      moveEdge(stores, reference.id, set, edge, { ...to, hand: handAt(camera) });
     }
     if (hand) setHand(carriedOn(hand, at, px, free, camera.scale));
   };
   /** Adds a line that was drawn; one that is too short is a mere press. */
   const finished = ({ from, to, free }: PhotoHand & { what: "trace" }, on: Camera) => {
     if (Math.hypot(to[0] - from[0], to[1] - from[1]) * on.scale < LEAST)
-      return pressed(reference, walls, tracing, from, on.scale);
+      return pressed(stores, reference, walls, tracing, from, on.scale);
     adding.line(from, to, free, on);
     return null;
   };
@@ -215,7 +231,7 @@ export function usePhotoHand(props: PhotoHandProps) {
       setHand(null);
       return onTracing({ set, edge: null });
     }
-    const next = keyed(event, reference, tracing, chosen);
+    const next = keyed(stores, event, reference, tracing, chosen);
     if (next) onTracing(next);
   };
   const onPointerCancel = () => {

@@ -15,7 +15,7 @@ import { newId } from "../id";
 import { fetchReference, takeIn } from "../api";
 import { steady } from "../worker";
 import type { WarpWorker } from "./warp.worker";
-import { edit } from "../document";
+import type { Stores } from "../stores";
 
 /** Works on a reference's picture in a worker of its own, which a signal ends. */
 async function worked<T>(
@@ -35,6 +35,7 @@ async function worked<T>(
 
 /** Lays a picture made of a reference's own among the references. @returns its id */
 async function lay(
+  stores: Stores,
   sceneId: string,
   reference: Reference,
   word: string,
@@ -46,22 +47,32 @@ async function lay(
   const { picture } = await takeIn(sceneId, made, signal);
   const id = newId();
   const next = carry({ id, name: `${reference.name}, ${word}`.slice(0, 200), picture });
-  edit((scene) => {
+  stores.edit((scene) => {
     scene.references = [...(scene.references ?? []), next];
   });
   return id;
 }
 
 /** Makes a reference of a picture with its uprights upright and its horizon level, and all that was traced in it. */
-export function straightenReference(sceneId: string, reference: Reference, signal: AbortSignal): Promise<string> {
+export function straightenReference(
+  stores: Stores,
+  sceneId: string,
+  reference: Reference,
+  signal: AbortSignal,
+): Promise<string> {
   const plan = straightening(reference, viewOfReference(reference));
-  return lay(sceneId, reference, "straight", plan, (called) => straightened(reference, plan, called), signal);
+  return lay(stores, sceneId, reference, "straight", plan, (called) => straightened(reference, plan, called), signal);
 }
 
 /** Makes a reference of a picture as a lens that does not bow would have taken it. @returns its id */
-export function undistortReference(sceneId: string, reference: Reference, signal: AbortSignal): Promise<string> {
+export function undistortReference(
+  stores: Stores,
+  sceneId: string,
+  reference: Reference,
+  signal: AbortSignal,
+): Promise<string> {
   const plan = undistorting(reference, recoverBow(reference));
-  return lay(sceneId, reference, "undistorted", plan, (called) => undistorted(reference, plan, called), signal);
+  return lay(stores, sceneId, reference, "undistorted", plan, (called) => undistorted(reference, plan, called), signal);
 }
 
 /** A wall seen flat, as a PNG with a scale bar where its size is known. */

@@ -4,7 +4,8 @@ import { Link } from "react-router";
 import useSWR from "swr";
 import { toldBy } from "@zanvo/core/problem";
 import { listDeleted, listRemovedPictures, restoreScene } from "../api";
-import { Button, say } from "../ui";
+import { Button } from "../ui";
+import { useStores } from "../stores";
 
 /** How long a deleted scene can be brought back, in days. */
 const KEPT = 30;
@@ -15,6 +16,7 @@ const megabytes = (pictures: readonly RemovedPicture[]): string =>
 
 /** Scenes that were deleted, for as long as they can be brought back. */
 export function DeletedPage() {
+  const { say } = useStores();
   const { data: cards, error, mutate } = useSWR<DeletedCard[], Error>("/api/scenes?deleted", listDeleted);
   const { data: pictures } = useSWR<RemovedPicture[], Error>("/api/pictures/removed", listRemovedPictures);
   const restore = async ({ id, title }: DeletedCard) => {

@@ -4,13 +4,13 @@ import { useState } from "react";
 import { Link } from "react-router";
 import useSWR, { preload } from "swr";
 import { listScenes, picturePath } from "../api";
-import { switchLamp } from "../lamp";
 import { Button, IconButton } from "../ui/Button";
 import { Cards } from "./Cards";
 import { SceneCard } from "./SceneCard";
 import { Select } from "../ui/Select";
 import { SORTS, sorted, type SortId } from "./sort";
 import { useShelf } from "./useShelf";
+import { useStores } from "../stores";
 
 /** What is on the shelf, asked for while the page itself is still being made. */
 let first: Card[] | undefined;
@@ -32,6 +32,7 @@ interface ShelfHeaderProps {
 
 /** Searching, sorting, and where else one can go from the shelf. */
 function ShelfHeader({ wanted, onWanted, sort, onSort, shelf }: ShelfHeaderProps) {
+  const { switchLamp } = useStores();
   return (
     <header className="flex flex-wrap items-center gap-3 border-b border-hair px-6 py-3">
       <img src="/zanvo.svg" alt="" className="size-6" />

@@ -4,10 +4,11 @@ import { newScene } from "@zanvo/core/scene";
 import { useNavigate } from "react-router";
 import { createScene, deleteScene, openScene, restoreScene, saveScene } from "../api";
 import { pickFile } from "../files";
-import { say } from "../ui/say";
+import { useStores } from "../stores";
 
 /** What can be done with the scenes on the shelf. @param refresh shows the shelf again */
 export function useShelf(refresh: () => unknown) {
+  const { say } = useStores();
   const navigate = useNavigate();
 
   /** Does something to the shelf, shows it again, and says what went wrong. */

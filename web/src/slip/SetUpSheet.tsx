@@ -1,14 +1,15 @@
 import type { Scene, Shot } from "@zanvo/core/scene";
 import { CAUTIONS, setUpOf, slipOf, tickNotes } from "@zanvo/core/slip";
 import { mm, sentence, sizeInMm } from "@zanvo/core/units";
-import { useMeasures, useUnits } from "../units";
 import { DeskDrawing } from "./DeskDrawing";
 import { TickTable } from "./TickTable";
+import { useStores } from "../stores";
 
 type SetUp = ReturnType<typeof setUpOf>;
 
 /** All measures of the slip, group by group. */
 function Measures({ scene, shot }: { readonly scene: Scene; readonly shot: Shot }) {
+  const { useMeasures } = useStores();
   const measures = useMeasures();
   return slipOf(scene, shot).map(({ title, rows }) => (
     <section key={title} className="mb-2 break-inside-avoid">
@@ -27,6 +28,7 @@ function Measures({ scene, shot }: { readonly scene: Scene; readonly shot: Shot 
 
 /** Ticks for points off the sheet, and how they are used. */
 function EdgeTicks({ aids }: { readonly aids: SetUp["aids"] }) {
+  const { useMeasures, useUnits } = useStores();
   const measures = useMeasures();
   const system = useUnits((units) => units.system);
   return aids.map(({ pin, aids: one }) => (
@@ -44,6 +46,7 @@ function EdgeTicks({ aids }: { readonly aids: SetUp["aids"] }) {
 
 /** What a curved view is drawn with by compass. */
 function CompassSheet({ compass }: { readonly compass: NonNullable<SetUp["compass"]> }) {
+  const { useMeasures } = useStores();
   const measures = useMeasures();
   const tables = [
     ["Horizons", compass.horizons],
@@ -75,6 +78,7 @@ function CompassSheet({ compass }: { readonly compass: NonNullable<SetUp["compas
 
 /** The set-up on one sheet of the same size, where pins lie too far off for the desk. */
 function ScaledSetUp({ scaled: { factor, sheet, named } }: { readonly scaled: SetUp["scaled"] }) {
+  const { useMeasures } = useStores();
   const measures = useMeasures();
   const corner = sentence`${mm(sheet.x)} from the left and ${mm(sheet.y)} from the top,
     ${sizeInMm(sheet.width, sheet.height)}`;
@@ -102,6 +106,7 @@ interface SetUpSheetProps {
 
 /** Everything that is needed to set a shot up by hand: the desk in small, the steps, all measures, ticks. */
 export function SetUpSheet({ scene, shot, spacing }: SetUpSheetProps) {
+  const { useMeasures } = useStores();
   const measures = useMeasures();
   const { steps, aids, scaled, compass } = setUpOf(scene, shot, spacing);
   return (

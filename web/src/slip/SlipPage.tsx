@@ -8,15 +8,15 @@ import { Link, useParams } from "react-router";
 import useSWR from "swr";
 import { openScene, slipPath, type Opened } from "../api";
 import { copyText } from "../document/clipboard";
-import { saving } from "../document/saving";
 import { newId } from "../id";
 import { Header } from "../page/Header";
-import { Button, say, Select } from "../ui";
-import { useMeasures, useUnits } from "../units";
+import { Button, Select } from "../ui";
 import { SetUpSheet } from "./SetUpSheet";
+import { useStores } from "../stores";
 
 /** The set-up sheet of one shot, to print and take to the drawing table. */
 export function SlipPage() {
+  const { saving } = useStores();
   const { id = "", shot: shotId } = useParams();
   // As it stands at this moment, with what the board has not saved yet: never as an earlier visit saw it.
   const [visit] = useState(newId);
@@ -45,6 +45,7 @@ interface SheetProps {
 }
 
 function Sheet({ id, scene, shot }: SheetProps) {
+  const { useUnits, useMeasures, say } = useStores();
   const system = useUnits((units) => units.system);
   const [chosen, setSpacing] = useState(0);
   const spacings = TICK_SPACINGS[system];

@@ -1,9 +1,10 @@
 import { tickTable } from "@zanvo/core/slip";
 import type { OffPageAids } from "@zanvo/core/vanishing";
-import { useUnits } from "../units";
+import { useStores } from "../stores";
 
 /** Ticks on both edges by their number, with the tilt of each line. */
 export function TickTable({ aids }: { readonly aids: OffPageAids }) {
+  const { useUnits } = useStores();
   const system = useUnits((units) => units.system);
   const { heads, rows } = tickTable(aids, system);
   return (

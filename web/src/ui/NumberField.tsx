@@ -10,7 +10,7 @@ import {
   type KeyboardEvent,
   type Ref,
 } from "react";
-import { inWords, useUnits } from "../units";
+import { useStores } from "../stores";
 
 interface NumberFieldProps {
   readonly label: string;
@@ -66,6 +66,7 @@ function read(text: string, unit: Unit, min: number, max: number): number | stri
 
 /** What is being typed into a field: shown until it is taken over, and what is wrong with it. */
 function useTyping({ value, unit, digits = 1, min = -Infinity, max = Infinity, step = 1, ...props }: NumberFieldProps) {
+  const { useUnits, inWords } = useStores();
   const { fixed = false, onChange, onCancel } = props;
   const imperial = useUnits(({ system }) => system === "imperial") && !fixed;
   const shownAs = shownIn(unit, imperial, digits, step);

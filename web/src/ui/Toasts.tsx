@@ -1,9 +1,10 @@
 import { Toast } from "radix-ui";
 import { Button } from "./Button";
-import { unsay, useNotes } from "./say";
+import { useStores } from "../stores";
 
 /** Where notes appear. */
 export function Toasts() {
+  const { useNotes, unsay } = useStores();
   const notes = useNotes((state) => state.notes);
   return (
     <Toast.Provider duration={8000} swipeDirection="down">

@@ -8,7 +8,6 @@ export * from "./Modal";
 export * from "./NumberField";
 export * from "./Select";
 export * from "./Strength";
-export { say } from "./say";
 export * from "./Working";
 export * from "./lazily";
 export * from "./useWork";

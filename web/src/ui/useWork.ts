@@ -1,6 +1,6 @@
 import { toldBy } from "@zanvo/core/problem";
 import { useEffect, useRef, useState } from "react";
-import { say } from "./say";
+import { useStores } from "../stores";
 
 /** How far a piece of work is: `done` of `of`; of nothing, where that is not known yet. */
 export interface Going {
@@ -16,6 +16,7 @@ export type Work = ReturnType<typeof useWork>;
  * @param what the work as the first words of a sentence, such as "The print"
  */
 export function useWork(what: string) {
+  const { say } = useStores();
   const [going, setGoing] = useState<Going | null>(null);
   const stop = useRef<AbortController | null>(null);
   const left = useRef(false);

@@ -72,6 +72,20 @@ export interface Cutting {
   readonly standing: () => Solid[];
 }
 
+/**
+ * Low ground raised along both sides of a path that bends too sharply for it to be built side by side, or crosses
+ * itself: within the outer lines and not within the inner ones of any part of the path.
+ */
+export interface Paving {
+  readonly path: readonly Vec2[];
+  /** Half of what lies between, and half of all, m. */
+  readonly inner: number;
+  readonly outer: number;
+  readonly height: number;
+  /** What is cut out of it: rings on the plan, counter-clockwise. */
+  readonly openings: readonly (readonly Vec2[])[];
+}
+
 /** All that is known of a kind of element. */
 export interface ElementKind<E extends ElementBase = ElementBase> {
   readonly kind: E["kind"];
@@ -108,6 +122,8 @@ export interface ElementKind<E extends ElementBase = ElementBase> {
   alone?(element: E): E;
   /** How many steps it has: a scene has only so many. */
   steps?(element: E): number;
+  /** What is laid beside its path by areas, where the path bends too sharply; null where nothing is. */
+  paving?(element: E): Paving | null;
   /** The cutting that it is dug into the ground as; null where it cannot be. */
   cutting?(element: E): Cutting | null;
   /** Passages so high, m, let an eye stand within its outline. */

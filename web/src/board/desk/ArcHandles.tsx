@@ -5,10 +5,11 @@ import { fromEdge } from "@zanvo/core/slip";
 import { byCompass, pickedArcs, pinsOf } from "@zanvo/core/vanishing";
 import { mm, sentence } from "@zanvo/core/units";
 import { Handle } from "./Handle";
-import { useDocument, edit, drag, currentShot, useShot, onShot } from "../../document";
+import { useStores } from "../../stores";
 
 /** The places that picked lines pass, to be dragged: each says its compass foot and opening. */
 export function ArcHandles() {
+  const { useDocument, useShot, onShot, drag, currentShot, edit } = useStores();
   const orientations = useDocument((document) => document.scene.orientations);
   const shot = useShot();
   if (showOf(shot).compass === 0 || !byCompass(viewOf(shot))) return null;

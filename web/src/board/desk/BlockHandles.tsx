@@ -6,13 +6,14 @@ import { blockAxes, blockCorner, resizeBlock, type Block } from "@zanvo/core/wor
 import { metres, mm, sentence, shortMetres } from "@zanvo/core/units";
 import { Handle } from "./Handle";
 import { LEAST } from "./raise";
-import { edit, drag, useShot } from "../../document";
 import { replaceElement } from "../../document/elements";
+import { useStores } from "../../stores";
 
 type Dimension = "length" | "width" | "height";
 
 /** Handles on a chosen block: up from the near corner for its height, out along both streets for length and width. */
 export function BlockHandles({ element: block }: { readonly element: Block }) {
+  const { useShot, drag, edit } = useStores();
   const shot = useShot();
   const view = viewOf(shot);
   const [u, v] = nearCorner(block, view.eye);

@@ -1,9 +1,7 @@
 import { Suspense, useMemo, useRef } from "react";
 import { Canvas, Layers } from "../../canvas";
-import { useChosen, useDocument, useShot, useView } from "../../document";
 import { lazily } from "../../ui";
 import { ArcHandles } from "./ArcHandles";
-import { useDesk } from "./desk";
 import { DeskNotes } from "./DeskNotes";
 import { FrameHandles } from "./FrameHandles";
 import { HorizonHandles } from "./HorizonHandles";
@@ -24,7 +22,7 @@ import { useHand } from "./useHand";
 import { useLayers } from "./useLayers";
 import { useMarks } from "./useMarks";
 import { usePictureDrop } from "./usePictureDrop";
-import { useSeen } from "./useSeen";
+import { useBoard } from "../useBoard";
 
 // Fetched when something is first chosen: it knows every kind of element.
 const ElementHandles = lazily(async () => (await import("./ElementHandles")).ElementHandles);
@@ -34,6 +32,7 @@ const AROUND = { x: -5000, y: -5000, width: 12000, height: 12000 };
 
 /** The drawing: the sheet, other panels of its page, the photo under it, and every layer. */
 function Drawing({ under }: { readonly under: ReturnType<typeof useUnderPicture> }) {
+  const { useDocument, useShot, useDesk, useSeen } = useBoard();
   const { elements, orientations } = useDocument((document) => document.scene);
   const shot = useShot();
   const { size, camera } = useDesk();
@@ -57,6 +56,7 @@ function Drawing({ under }: { readonly under: ReturnType<typeof useUnderPicture>
 
 /** What the board adds over the drawing. */
 function Marks() {
+  const { useDocument, useView, useDesk, useShot, useChosen } = useBoard();
   const orientations = useDocument((document) => document.scene.orientations);
   const choosing = useView(({ stage }) => stage === "masses");
   const { size, camera, third } = useDesk();
@@ -73,6 +73,7 @@ function Marks() {
 
 /** What can be taken hold of in a stage. */
 function Handles() {
+  const { useView, useChosen } = useBoard();
   const stage = useView((view) => view.stage);
   const chosen = useChosen();
   // While a corner is raised, what stands beside it must not take the press.
@@ -100,6 +101,7 @@ function Handles() {
 
 /** The desk: the sheet with its drawing, the pins around it, the rulers, and the hand that works on it. */
 export function Desk() {
+  const { useDocument, useView, useShot } = useBoard();
   const id = useDocument((document) => document.id);
   const stage = useView((view) => view.stage);
   const shot = useShot();

@@ -1,8 +1,7 @@
 import { headPath, placedPins, setStyle } from "@zanvo/core/drawing";
 import { pinsOf } from "@zanvo/core/vanishing";
 import { toDesk, wholeDesk } from "../../canvas/camera";
-import { toggleFraming, useDesk } from "./desk";
-import { useDocument, useShot } from "../../document";
+import { useBoard } from "../useBoard";
 
 /** The map is at most this tall, in px. */
 const TALL = 40;
@@ -11,6 +10,7 @@ const TALL = 40;
  * A small map of the desk: where the far pins are, and what of it is in the window. Pressed, the whole desk is shown.
  */
 export function DeskMap() {
+  const { useDocument, useShot, useDesk, toggleFraming } = useBoard();
   const orientations = useDocument((document) => document.scene.orientations);
   const shot = useShot();
   const { camera, size } = useDesk();

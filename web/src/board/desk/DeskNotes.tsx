@@ -1,7 +1,6 @@
 import type { Vec2 } from "@zanvo/core/geometry";
 import { toWindow, type Size } from "../../canvas/camera";
-import { useMeasures } from "../../units";
-import { useDesk } from "./desk";
+import { useBoard } from "../useBoard";
 
 /** A ring around the place a finding speaks of, at the window's edge if it lies outside. */
 function Ring({ at: [x, y], size }: { readonly at: Vec2; readonly size: Size }) {
@@ -26,6 +25,7 @@ function tagPlace([x, y]: Vec2, size: Size) {
 
 /** The words on the desk: the measure where the hand is, the line it is drawn to, and the place of a finding. */
 export function DeskNotes() {
+  const { useDesk, useMeasures } = useBoard();
   const { size, camera, tag, foot, place } = useDesk();
   const measures = useMeasures();
   const line = foot?.on ? foot.guide : null;

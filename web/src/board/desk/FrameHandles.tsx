@@ -3,7 +3,7 @@ import type { Shot } from "@zanvo/core/scene";
 import { mm, sentence } from "@zanvo/core/units";
 import { Handle } from "./Handle";
 import { useOtherPanels } from "./OtherPanels";
-import { edit, drag, useShot, onShot } from "../../document";
+import { useStores } from "../../stores";
 
 const SIDES = ["left", "right", "top", "bottom"] as const;
 type Side = (typeof SIDES)[number];
@@ -28,6 +28,7 @@ function withSide(shot: Shot, side: Side, to: number): Shot {
 
 /** The sides of the panel, each to be dragged; they catch on the sides of the page's other panels. */
 export function FrameHandles() {
+  const { useShot, onShot, drag, edit } = useStores();
   const shot = useShot();
   const others = useOtherPanels();
   const { x, y, width, height } = shot.frame;

@@ -3,11 +3,9 @@ import { useRef, type KeyboardEvent, type ReactNode } from "react";
 import type { Vec2 } from "@zanvo/core/geometry";
 import { toldBy } from "@zanvo/core/problem";
 import { type Told } from "@zanvo/core/units";
-import { useMeasures } from "../../units";
 import { toWindow } from "../../canvas/camera";
-import { showTag, useDesk } from "./desk";
 import { useDrag } from "./useDrag";
-import { beginGesture, endGesture, cancelGesture } from "../../document";
+import { useBoard } from "../useBoard";
 
 /** Arrow keys move a thing by this much on paper, in mm; with Shift by ten times as much. */
 const NUDGE = 0.5;
@@ -33,6 +31,7 @@ interface HandleProps {
 
 /** A handle that is dragged, or nudged by arrow keys. One that lies outside the window waits at its edge. */
 export function Handle({ at, label, children, away, className = "", onDrag, onDone, onNudge }: HandleProps) {
+  const { useMeasures, useDesk, beginGesture, showTag, endGesture, cancelGesture } = useBoard();
   const measures = useMeasures();
   const camera = useDesk((desk) => desk.camera);
   const size = useDesk((desk) => desk.size);

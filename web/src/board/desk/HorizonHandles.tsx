@@ -4,10 +4,11 @@ import { heightAt, horizon, shiftHorizon } from "@zanvo/core/vanishing";
 import { mm, sentence } from "@zanvo/core/units";
 import { Handle } from "./Handle";
 import { atRest } from "./rest";
-import { edit, drag, useShot, onShot } from "../../document";
+import { useStores } from "../../stores";
 
 /** The two ends of the horizon on the panel's sides: dragged, the eye level moves up or down the sheet. */
 export function HorizonHandles() {
+  const { useShot, onShot, drag, edit } = useStores();
   const shot = useShot();
   const line = horizon(viewOf(shot));
   if (!line) return null;

@@ -2,7 +2,7 @@ import { useCallback, useMemo } from "react";
 import { pinsOf } from "@zanvo/core/vanishing";
 import { usePainter } from "../../canvas";
 import { ORDER } from "./order";
-import { useDocument, useShot } from "../../document";
+import { useStores } from "../../stores";
 
 /** As far as the shade reaches, mm. */
 const FAR = 1e5;
@@ -12,6 +12,7 @@ const FAR = 1e5;
  * circle over the stretch between them.
  */
 export function Impossible() {
+  const { useDocument, useShot } = useStores();
   const orientations = useDocument((document) => document.scene.orientations);
   const shot = useShot();
   const [left, right] = useMemo(

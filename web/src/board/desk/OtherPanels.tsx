@@ -6,13 +6,11 @@ import { within } from "@zanvo/core/vanishing";
 import type { Element } from "@zanvo/core/world";
 import { Layers } from "../../canvas";
 import { toWindow } from "../../canvas/camera";
-import { useDesk } from "./desk";
 import { ORDER } from "./order";
 import { PinHead } from "./PinHead";
 import { shownPins } from "./sets";
 import { useLayers } from "./useLayers";
-import { useSeen } from "./useSeen";
-import { useDocument, go, useShot } from "../../document";
+import { useBoard } from "../useBoard";
 
 /** How strongly the panels that are not being worked on are drawn. */
 const RESTING = 0.6;
@@ -20,6 +18,7 @@ const WITH_GRIDS = ["bundles", ...PICTURE_LAYERS];
 
 /** The other panels of the page that lies on the desk. */
 export function useOtherPanels(): readonly Shot[] {
+  const { useDocument, useShot } = useBoard();
   const scene = useDocument((document) => document.scene);
   const shot = useShot();
   return useMemo(() => pageOf(scene, shot).filter(({ id }) => id !== shot.id), [scene, shot]);
@@ -33,6 +32,7 @@ const backToBack = (a: Shot, b: Shot): boolean => a.backOf === b.id || b.backOf 
  * disc.
  */
 export function OtherPanel({ shot, elements }: { readonly shot: Shot; readonly elements: readonly Element[] }) {
+  const { useDocument, useShot, useSeen } = useBoard();
   const orientations = useDocument((document) => document.scene.orientations);
   const other = backToBack(useShot(), shot);
   const seen = useSeen(elements, shot.eye.x, shot.eye.y, shot.eye.z);
@@ -43,6 +43,7 @@ export function OtherPanel({ shot, elements }: { readonly shot: Shot; readonly e
 
 /** A tab at each other panel's corner: pressed, that panel is worked on. */
 export function PanelTabs() {
+  const { useDesk, go } = useBoard();
   const camera = useDesk((desk) => desk.camera);
   return useOtherPanels().map((shot) => {
     const [x, y] = toWindow(camera, [shot.frame.x, shot.frame.y]);
@@ -64,12 +65,14 @@ export function PanelTabs() {
 
 /** Whether the disc behind the current one, or the one before it, lies on the desk. */
 export function useBothDiscs(): boolean {
+  const { useShot } = useBoard();
   const shot = useShot();
   return useOtherPanels().some((other) => backToBack(shot, other));
 }
 
 /** The heads of the pins that stand on the other disc of a world. */
 export function OtherDiscPins() {
+  const { useDesk, useDocument, useShot } = useBoard();
   const camera = useDesk((desk) => desk.camera);
   const orientations = useDocument((document) => document.scene.orientations);
   const shot = useShot();

@@ -6,16 +6,14 @@ import { nearestAcute, turnedTo, viewOf } from "@zanvo/core/shot";
 import { degree, pinPlace } from "@zanvo/core/slip";
 import { movePin, pinsOf, slopeTo, within, type Pin } from "@zanvo/core/vanishing";
 import { mm, sentence } from "@zanvo/core/units";
-import { say } from "../../ui";
-import { inWords } from "../../units";
 import { Handle } from "./Handle";
 import { toWindow } from "../../canvas/camera";
 import { atRest } from "./rest";
-import { useDesk } from "./desk";
 import { useBothDiscs } from "./OtherPanels";
 import { PinHead } from "./PinHead";
 import { useShownPins } from "./sets";
-import { useDocument, edit, drag, useView, currentShot, useShot, onShot, type Recipe } from "../../document";
+import type { Recipe } from "../../document";
+import { useBoard, type Board } from "../useBoard";
 
 const ARROWS = { left: "←", right: "→", top: "↑", bottom: "↓" } as const;
 
@@ -24,6 +22,8 @@ const PLUMB = 4;
 
 /** The pins of the current shot, to be dragged. */
 export function PinHandles({ movable }: { readonly movable: boolean }) {
+  const stores = useBoard();
+  const { useDocument, useView, useShot, useDesk, onShot, drag, edit } = stores;
   const orientations = useDocument((document) => document.scene.orientations);
   const keep = useView((view) => view.keep);
   const shot = useShot();
@@ -82,7 +82,7 @@ export function PinHandles({ movable }: { readonly movable: boolean }) {
         onDone={(givenUp) => {
           const wanted = useDesk.getState().third;
           useDesk.setState({ third: null });
-          if (wanted && !givenUp) offerNearest(own, wanted);
+          if (wanted && !givenUp) offerNearest(stores, own, wanted);
         }}
         onNudge={([dx, dy]) => edit(put([at[0] + dx, at[1] + dy]), `pin ${pin.id}`)}
       >
@@ -94,6 +94,7 @@ export function PinHandles({ movable }: { readonly movable: boolean }) {
 
 /** A point in a curved lens: dragged, the whole view turns with it. */
 function TurningHandle({ pin, at }: { readonly pin: Pin; readonly at: Vec2 }) {
+  const { useShot, onShot, drag, currentShot, edit } = useBoard();
   const shot = useShot();
   // Which of two opposite points comes first may change on the way; the one that was taken up is the one that moves.
   const taken = useRef<Vec3 | null>(null);
@@ -139,6 +140,7 @@ function SlopeHandle({
   readonly own: Orientation;
   readonly slope: Slope;
 }) {
+  const { useShot, drag, edit } = useBoard();
   const shot = useShot();
   const put = (to: Vec2): [Recipe, number] => {
     const rise = slopeTo(own, slope, shot, role, to);
@@ -169,13 +171,13 @@ function SlopeHandle({
 }
 
 /** Where the third point was left in an impossible place, the nearest possible one is offered. */
-function offerNearest(main: Orientation, wanted: Vec2): void {
-  const shot = currentShot();
+function offerNearest(stores: Board, main: Orientation, wanted: Vec2): void {
+  const shot = stores.currentShot();
   const [left, right, third] = pinsOf([main], shot).map((pin) => pin.point.at);
   if (!left || !right || (third && distance2(third, wanted) < 0.5)) return;
   const near = nearestAcute(left, right, wanted);
-  say("No eye sees that triangle at right angles.", {
-    label: inWords(sentence`Take the nearest that works, ${mm(distance2(near, wanted))} away`),
-    run: () => edit(onShot((before) => movePin(main, before, "upright", near, "pins"))),
+  stores.say("No eye sees that triangle at right angles.", {
+    label: stores.inWords(sentence`Take the nearest that works, ${mm(distance2(near, wanted))} away`),
+    run: () => stores.edit(stores.onShot((before) => movePin(main, before, "upright", near, "pins"))),
   });
 }

@@ -1,7 +1,5 @@
 import { useEffect, useRef } from "react";
-import { useLamp } from "../../lamp";
-import { switchUnits, useUnits } from "../../units";
-import { useDesk } from "./desk";
+import { useBoard } from "../useBoard";
 
 /** Width of a ruler, px. */
 export const RULER = 18;
@@ -30,6 +28,7 @@ function division(scale: number, imperial: boolean): Division {
  * A ruler in mm or inches along the top or the left of the desk, zero at the sheet's corner, with the pointer marked.
  */
 function Ruler({ across }: { readonly across: boolean }) {
+  const { useDesk, useLamp, useUnits } = useBoard();
   const canvas = useRef<HTMLCanvasElement>(null);
   const { camera, size, pointer } = useDesk();
   const lamp = useLamp((table) => table.on);
@@ -98,6 +97,7 @@ function Ruler({ across }: { readonly across: boolean }) {
 
 /** Both rulers, and the corner between them: pressed, it changes what is measured in. */
 export function Rulers() {
+  const { useUnits, switchUnits } = useBoard();
   const imperial = useUnits(({ system }) => system === "imperial");
   const label = imperial
     ? "Measures in inches and feet: change to millimetres and metres"

@@ -18,13 +18,13 @@ import {
 } from "@zanvo/core/shot";
 import { toldBy } from "@zanvo/core/problem";
 import { toWindow } from "../../canvas/camera";
-import { deskPoint, placeSix, showTag, useDesk, windowPoint } from "./desk";
-import { useDocument, useShot } from "../../document";
+import { useBoard } from "../useBoard";
 
 const STYLE = { stroke: "#c8401f", width: 0.35, dash: [4, 1.5], opacity: 1 } as const;
 
 /** The points there are so far, in eye axes: the one under the hand counts as placed. */
 function usePoints(): readonly Vec3[] {
+  const { useDesk, useDocument, useShot } = useBoard();
   const six = useDesk((desk) => desk.six);
   const hand = useDesk((desk) => desk.pointer);
   const orientations = useDocument((document) => document.scene.orientations);
@@ -45,6 +45,7 @@ function usePoints(): readonly Vec3[] {
 
 /** The horizon of each point of a six-point set-up that is being made. */
 export function useSixLayers(): readonly Layer[] {
+  const { useShot } = useBoard();
   const points = usePoints();
   const shot = useShot();
   return useMemo(
@@ -66,6 +67,7 @@ export function useSixLayers(): readonly Layer[] {
 
 /** The six points by number, their opposites with a stroke, and the hand that places the first two. */
 export function SixPoints() {
+  const { useDesk, useShot } = useBoard();
   const six = useDesk((desk) => desk.six);
   const camera = useDesk((desk) => desk.camera);
   const points = usePoints();
@@ -109,6 +111,7 @@ const ASKS = {
 
 /** Catches the hand while a point is placed: it may hover, press, or drag and let go; the keys do as well. */
 function Placing({ step }: { readonly step: "first" | "second" }) {
+  const { useShot, useDesk, showTag, placeSix, deskPoint, windowPoint } = useBoard();
   const shot = useShot();
   const [start] = useState<Vec2>(() => middle(shot.frame));
   const tell = (at: Vec2, window: Vec2) => {

@@ -2,12 +2,13 @@ import { fromEdge } from "@zanvo/core/slip";
 import type { Vec2 } from "@zanvo/core/geometry";
 import { sentence } from "@zanvo/core/units";
 import { Handle } from "./Handle";
-import { edit, drag, useShot, onShot } from "../../document";
+import { useStores } from "../../stores";
 
 const KEYS = ["left", "right", "third"] as const;
 
 /** The points of a sketch, to be dragged freely: none of them is a point of the view yet. */
 export function SketchHandles() {
+  const { useShot, onShot, drag, edit } = useStores();
   const shot = useShot();
   return KEYS.map((key) => {
     const at = shot.sketch?.[key];

@@ -1,8 +1,9 @@
 import { Button } from "../../ui";
-import { lookAgain, useTrouble } from "./useSeen";
+import { useStores } from "../../stores";
 
 /** Says that what is drawn is not up to date, for as long as what works it out has to be started anew. */
 export function StaleDrawing() {
+  const { useTrouble, lookAgain } = useStores();
   const { stale, gaveUp } = useTrouble();
   if (!stale) return null;
   return (

@@ -1,11 +1,11 @@
 import { contains, degrees } from "@zanvo/core/geometry";
 import { degree } from "@zanvo/core/slip";
 import { toEye, unproject, viewOf } from "@zanvo/core/shot";
-import { useDesk } from "./desk";
-import { useShot } from "../../document";
+import { useBoard } from "../useBoard";
 
 /** How far the pointer is off the gaze, and how much longer and wider things are drawn there than in the middle. */
 export function Stretch() {
+  const { useShot, useDesk } = useBoard();
   const shot = useShot();
   const pointer = useDesk((desk) => desk.pointer);
   if (!pointer || !contains(shot.frame, pointer)) return null;

@@ -1,12 +1,11 @@
 import { useCallback, useEffect, useState } from "react";
 import type { Reference, Shot } from "@zanvo/core/scene";
 import { referencePath } from "../../api";
-import { useArrival } from "../../references/arrivals";
 import { bringAgain } from "../../references/bring";
 import { usePainter } from "../../canvas";
 import { Button } from "../../ui";
 import { ORDER } from "./order";
-import { useDocument } from "../../document";
+import { useStores } from "../../stores";
 
 interface Under {
   readonly reference: Reference | undefined;
@@ -18,6 +17,7 @@ interface Under {
 
 /** The picture that lies under a shot's drawing. */
 export function useUnderPicture(sceneId: string, { under }: Shot): Under {
+  const { useDocument, useArrival } = useStores();
   const reference = useDocument((document) => document.scene.references?.find(({ id }) => id === under?.reference));
   const picture = reference?.picture;
   const arrival = useArrival(picture);
@@ -69,6 +69,7 @@ export function UnderPicture({
 
 /** Says that the picture under the drawing is not on this machine. */
 export function MissingPicture({ sceneId, reference }: { readonly sceneId: string; readonly reference: Reference }) {
+  const stores = useStores();
   return (
     <div
       role="alert"
@@ -76,7 +77,7 @@ export function MissingPicture({ sceneId, reference }: { readonly sceneId: strin
       onPointerDown={(event) => event.stopPropagation()}
     >
       <span>The photo “{reference.name}” is not on this machine.</span>
-      <Button onClick={() => void bringAgain(sceneId, reference)}>Bring it in again</Button>
+      <Button onClick={() => void bringAgain(stores, sceneId, reference)}>Bring it in again</Button>
     </div>
   );
 }

@@ -14,7 +14,7 @@ import {
   type Block,
   type Element,
 } from "@zanvo/core/world";
-import { useChosen } from "../../document";
+import { useStores } from "../../stores";
 
 /** What a foot on the ground may be drawn to: the blocks that stand for what stands there. */
 export const standingOf = (elements: readonly Element[]): Block[] =>
@@ -69,6 +69,7 @@ export function nearestBlock(elements: readonly Element[], shot: Shot): Block | 
 
 /** The block that stands for the chosen element. */
 export function useChosenBox(): Block | undefined {
+  const { useChosen } = useStores();
   const chosen = useChosen();
   return useMemo(() => chosen && boxOf(chosen), [chosen]);
 }

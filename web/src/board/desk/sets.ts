@@ -3,7 +3,7 @@ import { bundleOf, type Orientation, type Shot } from "@zanvo/core/scene";
 import { alongside, pinsOf, type Pin } from "@zanvo/core/vanishing";
 import type { Block } from "@zanvo/core/world";
 import { useChosenBox } from "./blocks";
-import { useDocument, useView, useShot } from "../../document";
+import { useStores } from "../../stores";
 
 /**
  * The pins that are shown: none that was put aside, and, where it is wished, only those of one building and the
@@ -19,6 +19,7 @@ export function shownPins(orientations: readonly Orientation[], shot: Shot, only
 
 /** The pins that are shown on the desk now. */
 export function useShownPins(): readonly Pin[] {
+  const { useDocument, useView, useShot } = useStores();
   const orientations = useDocument((document) => document.scene.orientations);
   const sets = useView((view) => view.sets);
   const shot = useShot();

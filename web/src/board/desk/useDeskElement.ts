@@ -1,10 +1,11 @@
 import type { Shot } from "@zanvo/core/scene";
 import { useEffect, type RefObject } from "react";
 import type { StageId } from "../../document";
-import { frame, resize, setDeskElement, setRaising, setSix, startLooking, useDesk } from "./desk";
+import { useBoard } from "../useBoard";
 
 /** Keeps the desk fitted to the element that it fills, and lays aside what was begun in another picture. */
 export function useDeskElement(holder: RefObject<HTMLElement | null>, id: string, stage: StageId, shot: Shot): void {
+  const { useDesk, setDeskElement, resize, startLooking, setRaising, setSix, frame } = useBoard();
   const framing = useDesk((desk) => desk.framing);
   useEffect(() => {
     const element = holder.current;
@@ -16,7 +17,7 @@ export function useDeskElement(holder: RefObject<HTMLElement | null>, id: string
       watch.disconnect();
       setDeskElement(null);
     };
-  }, [holder]);
+  }, [holder, resize, setDeskElement]);
   useEffect(() => {
     const leave = startLooking(id);
     addEventListener("pagehide", leave);
@@ -24,18 +25,18 @@ export function useDeskElement(holder: RefObject<HTMLElement | null>, id: string
       removeEventListener("pagehide", leave);
       leave();
     };
-  }, [id]);
+  }, [id, startLooking]);
   // What is being raised or placed belongs to the picture it was begun in.
   useEffect(
     () => () => {
       setRaising(null);
       setSix(null);
     },
-    [stage, shot.id],
+    [stage, shot.id, setRaising, setSix],
   );
   // Another sheet is fitted again, unless somebody has chosen where to look.
   const { width, height } = shot.sheet;
   useEffect(() => {
     if (framing !== "free") frame(framing);
-  }, [width, height, framing]);
+  }, [width, height, framing, frame]);
 }

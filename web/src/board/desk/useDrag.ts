@@ -1,6 +1,6 @@
 import { useRef, type PointerEvent } from "react";
 import type { Vec2 } from "@zanvo/core/geometry";
-import { deskPoint, windowPoint } from "./desk";
+import { useBoard } from "../useBoard";
 
 /** One pointer from press to release. */
 export interface DragPoint {
@@ -26,6 +26,7 @@ const SLOP = 4;
 
 /** Pointer handlers for a thing that is dragged over the desk; Escape gives the drag up. */
 export function useDrag(handlers: DragHandlers) {
+  const { deskPoint, windowPoint } = useBoard();
   const live = useRef<{ id: number; from: Vec2; start: Vec2; moved: boolean; stop: () => void } | null>(null);
   const pointOf = (event: PointerEvent): DragPoint => ({
     at: deskPoint(event),

@@ -6,26 +6,16 @@ import { unprojectToGround, type View } from "@zanvo/core/shot";
 import { metres, mm, sentence } from "@zanvo/core/units";
 import { moveElement, standingOf, streetsAt } from "./blocks";
 import { pan, pinched, wheeled } from "../../canvas/camera";
-import { currentView, deskPoint, look, setRaising, showTag, takeMeasure, useDesk, windowPoint } from "./desk";
 import { solids, solidsNow } from "./useSolids";
 import { alongOf, begin, beginAtTop, onPaper, reach, type Raising } from "./raise";
 import { useDrag, type DragPoint } from "./useDrag";
-import {
-  useDocument,
-  beginGesture,
-  drag,
-  endGesture,
-  cancelGesture,
-  choose,
-  useView,
-  currentShot,
-} from "../../document";
 import { replaceElement } from "../../document/elements";
+import { useBoard, type Board } from "../useBoard";
 
 /** How near to a corner or a street line a foot is drawn to it, in window px. */
 const REACH = 9;
 
-const reachMm = (alt: boolean): number => (alt ? 0 : REACH / useDesk.getState().camera.scale);
+const reachMm = (stores: Board, alt: boolean): number => (alt ? 0 : REACH / stores.useDesk.getState().camera.scale);
 
 type Doing =
   | { readonly what: "pan"; readonly last: Vec2 }
@@ -35,6 +25,8 @@ type Doing =
 
 /** What the hand does on the desk itself: raising, choosing and moving buildings, panning and zooming. */
 export function useHand(holder: RefObject<HTMLDivElement | null>) {
+  const stores = useBoard();
+  const { useView, useDesk } = stores;
   const stage = useView((view) => view.stage);
   const tool = useView((view) => view.tool);
   const space = useSpace(holder);
@@ -44,34 +36,34 @@ export function useHand(holder: RefObject<HTMLDivElement | null>) {
 
   const gesture = useDrag({
     start: (point) => {
-      doing.current = begun(point, space);
+      doing.current = begun(stores, point, space);
     },
     move: (point) => {
       const now = doing.current;
       if (now.what === "pan") {
-        look(pan(useDesk.getState().camera, point.window[0] - now.last[0], point.window[1] - now.last[1]));
+        stores.look(pan(useDesk.getState().camera, point.window[0] - now.last[0], point.window[1] - now.last[1]));
         doing.current = { what: "pan", last: point.window };
-      } else if (now.what === "raise") drawOut(point);
-      else if (now.what === "move") moveChosen(now.id, point);
+      } else if (now.what === "raise") drawOut(stores, point);
+      else if (now.what === "move") moveChosen(stores, now.id, point);
     },
     end: (point, moved) => {
       const { what } = doing.current;
       doing.current = { what: "nothing" };
       if (what === "raise" && (moved || !isFresh(useDesk.getState().raising))) {
-        const lack = takeMeasure();
-        if (lack) showTag({ at: point.window, text: lack, wrong: true });
+        const lack = stores.takeMeasure();
+        if (lack) stores.showTag({ at: point.window, text: lack, wrong: true });
       }
       if (what === "move") {
-        endGesture();
-        showTag(null);
+        stores.endGesture();
+        stores.showTag(null);
         useDesk.setState({ foot: null });
       }
     },
     cancel: () => {
-      if (doing.current.what === "raise") setRaising(null);
-      if (doing.current.what === "move") cancelGesture();
+      if (doing.current.what === "raise") stores.setRaising(null);
+      if (doing.current.what === "move") stores.cancelGesture();
       doing.current = { what: "nothing" };
-      showTag(null);
+      stores.showTag(null);
     },
   });
 
@@ -79,7 +71,7 @@ export function useHand(holder: RefObject<HTMLDivElement | null>) {
     cursor: space ? "grab" : stage === "masses" && tool === "raise" ? "crosshair" : "default",
     onPointerDown: (event: PointerEvent) => {
       if (event.pointerType === "touch") {
-        fingers.current.set(event.pointerId, windowPoint(event));
+        fingers.current.set(event.pointerId, stores.windowPoint(event));
         if (fingers.current.size === 2) return gesture.cancel();
         if (fingers.current.size > 2) return;
       }
@@ -87,17 +79,17 @@ export function useHand(holder: RefObject<HTMLDivElement | null>) {
       gesture.onPointerDown(event);
     },
     onPointerMove: (event: PointerEvent) => {
-      const at = windowPoint(event);
+      const at = stores.windowPoint(event);
       if (fingers.current.has(event.pointerId) && fingers.current.size === 2) {
         const [other] = [...fingers.current].filter(([id]) => id !== event.pointerId).map(([, place]) => place);
         const before = fingers.current.get(event.pointerId)!;
         fingers.current.set(event.pointerId, at);
-        look(pinched(useDesk.getState().camera, before, at, other));
+        stores.look(pinched(useDesk.getState().camera, before, at, other));
         return;
       }
-      useDesk.setState({ pointer: deskPoint(event) });
+      useDesk.setState({ pointer: stores.deskPoint(event) });
       gesture.onPointerMove(event);
-      if (doing.current.what === "nothing" && event.buttons === 0) hover(event);
+      if (doing.current.what === "nothing" && event.buttons === 0) hover(stores, event);
     },
     onPointerUp: (event: PointerEvent) => {
       fingers.current.delete(event.pointerId);
@@ -111,40 +103,42 @@ export function useHand(holder: RefObject<HTMLDivElement | null>) {
   };
 }
 
-const chooseOne = (id: string | null): void => choose(id === null ? [] : [id]);
+const chooseOne = (stores: Board, id: string | null): void => stores.choose(id === null ? [] : [id]);
 
 /** What a press begins: panning, a building or its next measure, or moving one. */
-function begun({ at, window, alt }: DragPoint, panning: boolean): Doing {
-  const { stage, tool } = useView.getState();
-  const { scene } = useDocument.getState();
-  const shot = currentShot();
+function begun(stores: Board, { at, window, alt }: DragPoint, panning: boolean): Doing {
+  const { stage, tool } = stores.useView.getState();
+  const { scene } = stores.useDocument.getState();
+  const shot = stores.currentShot();
   if (panning || stage !== "masses") return { what: "pan", last: window };
-  const view = currentView();
+  const view = stores.currentView();
   if (tool === "raise") {
-    if (useDesk.getState().raising) {
-      drawOut({ at, from: at, window, alt });
+    if (stores.useDesk.getState().raising) {
+      drawOut(stores, { at, from: at, window, alt });
       return { what: "raise" };
     }
     if (!contains(shot.frame, at) && !reachesOut(shot, view)) return { what: "pan", last: window };
-    const begun = beginAt(at, reachMm(alt));
+    const begun = beginAt(stores, at, reachMm(stores, alt));
     if (!begun) {
-      showTag({ at: window, text: "Press on the ground, below the horizon.", wrong: true });
+      stores.showTag({ at: window, text: "Press on the ground, below the horizon.", wrong: true });
       return { what: "nothing" };
     }
-    setRaising(begun);
-    if (begun.top) drawOut({ at, from: at, window, alt });
+    stores.setRaising(begun);
+    if (begun.top) drawOut(stores, { at, from: at, window, alt });
     return { what: "raise" };
   }
   const choosing = solidsNow();
   if (!choosing) {
     // The first press right after coming here: it chooses as soon as it can.
-    void solids().then(({ pick }) => chooseOne(contains(shot.frame, at) ? pick(view, scene.elements, at) : null));
+    void solids().then(({ pick }) =>
+      chooseOne(stores, contains(shot.frame, at) ? pick(view, scene.elements, at) : null),
+    );
     return { what: "nothing" };
   }
   const id = contains(shot.frame, at) ? choosing.pick(view, scene.elements, at) : null;
-  chooseOne(id);
+  chooseOne(stores, id);
   if (!id || scene.elements.find((one) => one.id === id)?.locked) return { what: "pan", last: window };
-  beginGesture();
+  stores.beginGesture();
   return { what: "move", id };
 }
 
@@ -157,49 +151,50 @@ const reachesOut = ({ frame }: Shot, view: View): boolean =>
   [...corners(frame), middle(frame)].every((place) => unprojectToGround(view, place) === null);
 
 /** The building that a press begins: from a foot on the ground, or where none is seen in the panel from its top. */
-function beginAt(at: Vec2, reach: number): Raising | null {
-  const { scene } = useDocument.getState();
-  const shot = currentShot();
-  const [view, blocks] = [currentView(), standingOf(scene.elements)];
-  const along = (foot: Foot) => alongOf(foot, streetsAt(scene, foot.at, useView.getState().along), shot.gaze.heading);
+function beginAt(stores: Board, at: Vec2, reach: number): Raising | null {
+  const { scene } = stores.useDocument.getState();
+  const shot = stores.currentShot();
+  const [view, blocks] = [stores.currentView(), standingOf(scene.elements)];
+  const along = (foot: Foot) =>
+    alongOf(foot, streetsAt(scene, foot.at, stores.useView.getState().along), shot.gaze.heading);
   const foot = footAt(view, blocks, at, reach);
   if (foot) return begin(foot, along(foot));
   return reachesOut(shot, view) ? beginAtTop(view, blocks, at, reach, along) : null;
 }
 
 /** Draws the current measure of a building out to the pointer, and shows it. */
-function drawOut({ at, window }: DragPoint): void {
-  const { raising } = useDesk.getState();
+function drawOut(stores: Board, { at, window }: DragPoint): void {
+  const { raising } = stores.useDesk.getState();
   if (!raising) return;
-  const view = currentView();
+  const view = stores.currentView();
   const next = reach(view, raising, at);
   const paper = onPaper(view, next);
   const name = { distance: "away", height: "up", left: "left", right: "right" }[next.step];
   const drawn = paper === null ? "" : sentence` · ${mm(paper)}`;
   const high = next.step === "distance" ? sentence`, ${metres(next.measures.height)} high` : "";
-  useDesk.setState({
+  stores.useDesk.setState({
     raising: next,
     tag: { at: window, text: sentence`${name} ${metres(next.measures[next.step])}${high}${drawn}` },
   });
 }
 
-function moveChosen(id: string, { at, from, window, alt }: DragPoint): void {
-  const { gesture, scene } = useDocument.getState();
+function moveChosen(stores: Board, id: string, { at, from, window, alt }: DragPoint): void {
+  const { gesture, scene } = stores.useDocument.getState();
   const before = (gesture?.base ?? scene).elements;
   const element = before.find((one) => one.id === id);
   const moved =
     element &&
     moveElement(
-      currentView(),
+      stores.currentView(),
       element,
       before.filter((one) => one.id !== id),
       [at[0] - from[0], at[1] - from[1]],
-      reachMm(alt),
+      reachMm(stores, alt),
     );
-  if (!moved) return showTag({ at: window, text: "There is no ground above the horizon.", wrong: true });
-  drag(replaceElement(moved.element));
-  useDesk.setState({ foot: moved.foot });
-  showTag({
+  if (!moved) return stores.showTag({ at: window, text: "There is no ground above the horizon.", wrong: true });
+  stores.drag(replaceElement(moved.element));
+  stores.useDesk.setState({ foot: moved.foot });
+  stores.showTag({
     at: window,
     text: sentence`${metres(moved.far)} over the ground${
       moved.foot.on ? `, to the ${moved.foot.on.what} of ` + `${moved.foot.on.block.name}` : ""
@@ -208,26 +203,27 @@ function moveChosen(id: string, { at, from, window, alt }: DragPoint): void {
 }
 
 /** What is shown before a press: where a foot would be drawn to, or how far the next measure has come. */
-function hover(event: PointerEvent): void {
-  const { stage, tool } = useView.getState();
+function hover(stores: Board, event: PointerEvent): void {
+  const { stage, tool } = stores.useView.getState();
   if (stage !== "masses" || tool !== "raise") return;
-  const { raising } = useDesk.getState();
-  const at = deskPoint(event);
-  if (raising) drawOut({ at, from: at, window: windowPoint(event), alt: event.altKey });
+  const { raising } = stores.useDesk.getState();
+  const at = stores.deskPoint(event);
+  if (raising) drawOut(stores, { at, from: at, window: stores.windowPoint(event), alt: event.altKey });
   else {
-    const shot = currentShot();
-    const wanted = contains(shot.frame, at) || reachesOut(shot, currentView());
-    const begun = wanted ? beginAt(at, reachMm(event.altKey)) : null;
+    const shot = stores.currentShot();
+    const wanted = contains(shot.frame, at) || reachesOut(shot, stores.currentView());
+    const begun = wanted ? beginAt(stores, at, reachMm(stores, event.altKey)) : null;
     const { on = null } = begun?.foot ?? {};
-    useDesk.setState({
+    stores.useDesk.setState({
       foot: begun?.foot ?? null,
-      tag: on ? { at: windowPoint(event), text: `${on.what} of ${on.block.name}` } : null,
+      tag: on ? { at: stores.windowPoint(event), text: `${on.what} of ${on.block.name}` } : null,
     });
   }
 }
 
 /** What a wheel or a trackpad does over the desk. */
 function useWheel(holder: RefObject<HTMLDivElement | null>): void {
+  const { look, useDesk, windowPoint } = useBoard();
   useEffect(() => {
     const element = holder.current;
     const onWheel = (event: WheelEvent) => {
@@ -236,7 +232,7 @@ function useWheel(holder: RefObject<HTMLDivElement | null>): void {
     };
     element?.addEventListener("wheel", onWheel, { passive: false });
     return () => element?.removeEventListener("wheel", onWheel);
-  }, [holder]);
+  }, [holder, look, useDesk, windowPoint]);
 }
 
 /** Whether the space bar is held over the desk. */

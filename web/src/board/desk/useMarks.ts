@@ -7,9 +7,9 @@ import { CREASE, HIDDEN, INTERSECTION, OUTLINE } from "@zanvo/core/visibility";
 import { circle, type Element } from "@zanvo/core/world";
 import { useMemo } from "react";
 import { wholeDesk } from "../../canvas/camera";
-import { useDesk } from "./desk";
 import { edges } from "./raise";
 import { useSolids } from "./useSolids";
+import { useBoard } from "../useBoard";
 
 const MARK = "#c8401f";
 
@@ -65,6 +65,7 @@ export function useMarks(
   chosen: Element | undefined,
   choosing: boolean,
 ): readonly Layer[] {
+  const { useDesk } = useBoard();
   const raising = useDesk((desk) => desk.raising);
   const foot = useDesk((desk) => desk.foot);
   const solids = useSolids(choosing);

@@ -2,14 +2,16 @@ import { useEffect, type DragEvent } from "react";
 import { useNavigate } from "react-router";
 import { bringIn } from "../../references/bring";
 import { pictureIn } from "../../references/newReference";
-import { say } from "../../ui";
+import { useStores } from "../../stores";
 
 /** A picture dropped on the desk or pasted becomes a reference, and its bench is opened. */
 export function usePictureDrop(sceneId: string) {
+  const stores = useStores();
+  const { say } = stores;
   const navigate = useNavigate();
   const take = async (files: Iterable<File>) => {
     const file = pictureIn(files);
-    const id = file && (await bringIn(sceneId, file));
+    const id = file && (await bringIn(stores, sceneId, file));
     if (id) void navigate(`/scenes/${sceneId}/references/${id}`);
   };
   useEffect(() => {

@@ -3,15 +3,16 @@ import type { PickedArc, Shot } from "@zanvo/core/scene";
 import { viewOf } from "@zanvo/core/shot";
 import { arcTold } from "@zanvo/core/slip";
 import { pickedArcs, pinsOf } from "@zanvo/core/vanishing";
-import { useMeasures } from "../../units";
 import { Button, IconButton, Select } from "../../ui";
-import { useDocument, edit, onShot } from "../../document";
+import { useStores, type Stores } from "../../stores";
 
-const withArcs = (change: (arcs: readonly PickedArc[]) => PickedArc[]) =>
-  onShot((before) => ({ ...before, arcs: change(before.arcs ?? []) }));
+const withArcs = (stores: Stores, change: (arcs: readonly PickedArc[]) => PickedArc[]) =>
+  stores.onShot((before) => ({ ...before, arcs: change(before.arcs ?? []) }));
 
 /** Lines that one wants to draw by compass: the point each runs to, and foot and opening for it. */
 export function ArcFields({ shot }: { readonly shot: Shot }) {
+  const stores = useStores();
+  const { useDocument, useMeasures, edit } = stores;
   const orientations = useDocument((document) => document.scene.orientations);
   const measures = useMeasures();
   const pins = pinsOf(orientations, shot).filter(({ opposite }) => !opposite);
@@ -26,7 +27,7 @@ export function ArcFields({ shot }: { readonly shot: Shot }) {
     // A little off the middle, and off the lines there are already.
     const n = (shot.arcs ?? []).length + 1;
     const [x, y] = [centre[0] + distance * 0.3 * Math.cos(2.4 * n), centre[1] + distance * 0.3 * Math.sin(2.4 * n)];
-    edit(withArcs((arcs) => [...arcs, { pin: arcs.at(-1)?.pin ?? pins[0].id, through: { x, y } }]));
+    edit(withArcs(stores, (arcs) => [...arcs, { pin: arcs.at(-1)?.pin ?? pins[0].id, through: { x, y } }]));
   };
   return (
     <section aria-label="Lines to draw by compass" className="space-y-1.5">
@@ -42,11 +43,13 @@ export function ArcFields({ shot }: { readonly shot: Shot }) {
                 ...pins.map(({ id, name }) => [id, name] as const),
                 ...(pins.some(({ id }) => id === pin) ? [] : [[pin, "a point that is gone"] as const]),
               ]}
-              onChange={(to) => edit(withArcs((arcs) => arcs.map((arc, k) => (k === i ? { ...arc, pin: to } : arc))))}
+              onChange={(to) =>
+                edit(withArcs(stores, (arcs) => arcs.map((arc, k) => (k === i ? { ...arc, pin: to } : arc))))
+              }
             />
             <IconButton
               label={`Leave line ${i + 1} out`}
-              onClick={() => edit(withArcs((arcs) => arcs.filter((_, k) => k !== i)))}
+              onClick={() => edit(withArcs(stores, (arcs) => arcs.filter((_, k) => k !== i)))}
             >
               <X size={14} />
             </IconButton>

@@ -3,10 +3,11 @@ import { fileName } from "@zanvo/core/scene";
 import { blankGrids } from "@zanvo/core/shot";
 import { Button, Fold, NumberField } from "../../ui";
 import { PrintProgress, usePrint } from "./usePrint";
-import { useDocument, useShot } from "../../document";
+import { useStores } from "../../stores";
 
 /** Curved grids without anything in them, on this sheet and in this panel, to be printed and drawn over. */
 export function BlankGrids() {
+  const { useDocument, useShot } = useStores();
   const title = useDocument((document) => document.scene.title);
   const shot = useShot();
   const [dpi, setDpi] = useState(150);

@@ -2,11 +2,13 @@ import { Copy, Trash2 } from "lucide-react";
 import type { Element } from "@zanvo/core/world";
 import { viewOfElement, type Change } from "../../elements";
 import { Button } from "../../ui";
-import { edit } from "../../document";
 import { replaceElement, deleteMany, duplicateElement } from "../../document/elements";
+import { useStores } from "../../stores";
 
 /** Name and measures of the chosen building, whatever its kind. */
 export function ChosenFields({ element }: { readonly element: Element }) {
+  const stores = useStores();
+  const { edit } = stores;
   const { Fields } = viewOfElement(element);
   const change: Change = (next, what) => edit(replaceElement(next), `${what} ${element.id}`);
   return (
@@ -21,11 +23,11 @@ export function ChosenFields({ element }: { readonly element: Element }) {
       />
       <Fields element={element} change={change} />
       <div className="flex gap-2 pt-1">
-        <Button className="grow" title="Ctrl+D" onClick={() => duplicateElement(element)}>
+        <Button className="grow" title="Ctrl+D" onClick={() => duplicateElement(stores, element)}>
           <Copy size={14} aria-hidden />
           Duplicate
         </Button>
-        <Button className="grow" title="Delete" onClick={() => deleteMany([element])}>
+        <Button className="grow" title="Delete" onClick={() => deleteMany(stores, [element])}>
           <Trash2 size={14} aria-hidden />
           Delete
         </Button>

@@ -3,14 +3,15 @@ import type { Orientation, Slope } from "@zanvo/core/scene";
 import { sceneMeasure } from "@zanvo/core/schema";
 import { newId } from "../../id";
 import { Button, Choice, IconButton, MeasureField } from "../../ui";
-import { edit, freeName } from "../../document";
+import { freeName } from "../../document";
+import { useStores, type Stores } from "../../stores";
 
 /** Turned by this much a new pair is plain to see, degrees. */
 const TURN = 30;
 
-function add(orientations: readonly Orientation[]): void {
+function add(stores: Stores, orientations: readonly Orientation[]): void {
   const heading = (orientations.at(-1)?.heading ?? 0) + TURN;
-  edit(
+  stores.edit(
     (scene) =>
       void scene.orientations.push({
         id: `o${newId().slice(0, 8)}`,
@@ -23,7 +24,7 @@ function add(orientations: readonly Orientation[]): void {
 /** A common pitch of a tiled roof, degrees (common practice). */
 const ROOF = 35;
 
-function addSlope(orientation: Orientation): void {
+function addSlope(stores: Stores, orientation: Orientation): void {
   const slopes = orientation.slopes ?? [];
   const slope: Slope = {
     id: `slope${newId().slice(0, 8)}`,
@@ -31,7 +32,7 @@ function addSlope(orientation: Orientation): void {
     axis: "across",
     rise: ROOF,
   };
-  edit((scene) => {
+  stores.edit((scene) => {
     const one = scene.orientations.find(({ id }) => id === orientation.id);
     if (one) one.slopes = [...(one.slopes ?? []), slope];
   });
@@ -39,6 +40,7 @@ function addSlope(orientation: Orientation): void {
 
 /** One slope of an orientation: roofs, ramps and stairs, with a point above and a point below the horizon. */
 function SlopeRow({ of, slope }: { readonly of: string; readonly slope: Slope }) {
+  const { edit } = useStores();
   const change = (what: Partial<Slope> | null) =>
     edit(
       (scene) => {
@@ -84,6 +86,8 @@ function SlopeRow({ of, slope }: { readonly of: string; readonly slope: Slope })
  * horizon.
  */
 export function DirectionFields({ orientations }: { readonly orientations: readonly Orientation[] }) {
+  const stores = useStores();
+  const { edit } = stores;
   const change = (id: string, what: Partial<Orientation>) =>
     edit((scene) => {
       const one = scene.orientations.find((orientation) => orientation.id === id);
@@ -122,13 +126,13 @@ export function DirectionFields({ orientations }: { readonly orientations: reado
           {slopes?.map((slope) => (
             <SlopeRow key={slope.id} of={id} slope={slope} />
           ))}
-          <Button className="w-full" onClick={() => addSlope({ id, name, heading, slopes })}>
+          <Button className="w-full" onClick={() => addSlope(stores, { id, name, heading, slopes })}>
             <Plus size={14} aria-hidden />
             Add a slope
           </Button>
         </section>
       ))}
-      <Button className="w-full" onClick={() => add(orientations)}>
+      <Button className="w-full" onClick={() => add(stores, orientations)}>
         <Plus size={14} aria-hidden />
         Add a turned pair
       </Button>

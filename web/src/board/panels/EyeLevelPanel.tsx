@@ -3,11 +3,12 @@ import type { Shot } from "@zanvo/core/scene";
 import { sceneMeasure } from "@zanvo/core/schema";
 import { viewOf } from "@zanvo/core/shot";
 import { heightAt, horizon, shiftHorizon } from "@zanvo/core/vanishing";
-import { edit, onShot, useShot } from "../../document";
 import { MeasureField, NumberField } from "../../ui";
+import { useStores } from "../../stores";
 
 /** How high the horizon lies on the sheet. */
 function HorizonFields({ shot }: { readonly shot: Shot }) {
+  const { edit, onShot } = useStores();
   const line = horizon(viewOf(shot));
   const y = line && heightAt(line, shot.sheet.width / 2);
   if (y === null) return <p className="text-pencil">This view has no horizon: it looks straight up or down.</p>;
@@ -33,6 +34,7 @@ function HorizonFields({ shot }: { readonly shot: Shot }) {
 
 /** How far a curved lens looks up: its horizon is a curve. */
 function LookUp({ shot }: { readonly shot: Shot }) {
+  const { edit, onShot } = useStores();
   return (
     <>
       <p className="text-pencil">The horizon is a curve in this lens; it moves as you look up or down.</p>
@@ -52,6 +54,7 @@ function LookUp({ shot }: { readonly shot: Shot }) {
 
 /** Where the eye is in the world. */
 function EyeFields({ shot }: { readonly shot: Shot }) {
+  const { edit, onShot } = useStores();
   return (["z", "x", "y"] as const).map((axis) => (
     <MeasureField
       key={axis}
@@ -69,6 +72,7 @@ function EyeFields({ shot }: { readonly shot: Shot }) {
 
 /** The horizon on the sheet, and the place of the eye in the world. */
 export function EyeLevelPanel() {
+  const { useShot } = useStores();
   const shot = useShot();
   const { straight } = LAWS[shot.lens.law];
   return (

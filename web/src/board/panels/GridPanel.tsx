@@ -4,10 +4,9 @@ import { pinsOf } from "@zanvo/core/vanishing";
 import { usualSpacing } from "@zanvo/core/slip";
 import { sceneMeasure } from "@zanvo/core/schema";
 import { Button, Check, Fold, MeasureField, Strength } from "../../ui";
-import { useUnits } from "../../units";
 import { MeasuredFields } from "./MeasuredFields";
 import { SetFields } from "./SetFields";
-import { edit, beginGesture, drag, endGesture, useDocument, useShot, onShot } from "../../document";
+import { useStores } from "../../stores";
 
 /** What buildings are drawn with stands beside them. */
 const KINDS = LAYER_KINDS.filter(({ partOf }) => partOf !== "buildings");
@@ -21,6 +20,7 @@ const AIDS = {
 
 /** Says which margins are too narrow for the ticks of all far points. */
 function NarrowMargins({ shot, aids }: { readonly shot: Shot; readonly aids: Aids }) {
+  const { useDocument } = useStores();
   const orientations = useDocument((document) => document.scene.orientations);
   if (!aids.ticks && !aids.tilts) return null;
   const lanes = tickLanes(shot, pinsOf(orientations, shot), aids.every, aids.tilts);
@@ -39,6 +39,7 @@ const FADED = 0.15;
 
 /** Says so where a shot shows no grid, or hardly any, and offers to show them. */
 function HiddenGrids({ shot }: { readonly shot: Shot }) {
+  const { useDocument, edit, onShot } = useStores();
   const orientations = useDocument((document) => document.scene.orientations);
   const strength = showOf(shot).bundles;
   const all = pinsOf(orientations, shot).map(({ id }) => bundleOf(shot, id));
@@ -69,6 +70,7 @@ function HiddenGrids({ shot }: { readonly shot: Shot }) {
  * line is drawn.
  */
 export function GridPanel() {
+  const { useShot, useUnits, onShot, edit, drag, beginGesture, endGesture } = useStores();
   const shot = useShot();
   const show = showOf(shot);
   const room = lineSpacingOf(shot);

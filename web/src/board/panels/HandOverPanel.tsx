@@ -5,13 +5,11 @@ import { LAYER_KINDS, strengthOf } from "@zanvo/core/drawing";
 import { fileName, pageOf, type Shot } from "@zanvo/core/scene";
 import { download } from "../../files";
 import { useFormats } from "../../formats";
-import { Button, Check, NumberField, say, useWork, Working } from "../../ui";
-import { saving } from "../../document/saving";
-import { chooseHandOver, useHandOver } from "../handOver";
+import { Button, Check, NumberField, useWork, Working } from "../../ui";
 import { BlankGrids } from "./BlankGrids";
 import { downloadPlain, downloadWhole, picturesOf } from "../../sceneFile";
 import { PrintFields } from "./PrintFields";
-import { useDocument, useShot } from "../../document";
+import { useStores } from "../../stores";
 
 interface ChosenLayers {
   /** Kinds of layers that are left out. */
@@ -46,6 +44,7 @@ function LayersToSave({ without, setWithout, shot, children }: ChosenLayers & { 
 
 /** Saves a file that the server draws, of what is saved; it can be stopped. */
 function useExport() {
+  const { useDocument, useShot, saving, say } = useStores();
   const id = useDocument((document) => document.id);
   const title = useDocument((document) => document.scene.title);
   const shot = useShot();
@@ -67,6 +66,7 @@ interface ResolutionProps {
 }
 
 function Resolution({ dpi, toPanel, onChange }: ResolutionProps) {
+  const { useShot } = useStores();
   const { sheet, frame } = useShot();
   const { width, height } = toPanel ? frame : sheet;
   const pixels = [width, height].map((mm) => Math.round((mm / 25.4) * dpi).toLocaleString("en"));
@@ -92,6 +92,7 @@ function Resolution({ dpi, toPanel, onChange }: ResolutionProps) {
  * scene's own file.
  */
 export function HandOverPanel() {
+  const { useDocument, useShot, useHandOver, chooseHandOver } = useStores();
   const scene = useDocument((document) => document.scene);
   const shot = useShot();
   const { dpi, without, whole, transparent, toPanel } = useHandOver();
@@ -144,6 +145,7 @@ export function HandOverPanel() {
 
 /** The scene itself as a file: with its photos where it has some, or as plain JSON. */
 function SaveScene() {
+  const { useDocument, say } = useStores();
   const id = useDocument((document) => document.id);
   const scene = useDocument((document) => document.scene);
   const work = useWork("Saving the file");

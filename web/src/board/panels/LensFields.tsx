@@ -21,7 +21,7 @@ import { Button, Check, MeasureField, NumberField, Select } from "../../ui";
 import { LensPicture } from "./LensPicture";
 import { ArcFields } from "./ArcFields";
 import { SixFields } from "./SixFields";
-import { useDocument, edit, currentShot, onShot } from "../../document";
+import { useStores, type Stores } from "../../stores";
 
 /** Every lens in a plain sentence: what it keeps, and what it bends. */
 const LENSES: Readonly<Record<LawId, readonly [name: string, tells: string]>> = {
@@ -60,20 +60,21 @@ const LENSES: Readonly<Record<LawId, readonly [name: string, tells: string]>> = 
 };
 
 /** Sets a system up in the current panel; of two discs the second takes half of it. */
-function setUp(main: Orientation, system: CurvedSystem): void {
-  if (!system.both) return edit(onShot((before) => inCurvedSystem(before, main, system)));
-  const { shots } = useDocument.getState().scene;
-  const shot = currentShot();
+function setUp(stores: Stores, main: Orientation, system: CurvedSystem): void {
+  if (!system.both) return stores.edit(stores.onShot((before) => inCurvedSystem(before, main, system)));
+  const { shots } = stores.useDocument.getState().scene;
+  const shot = stores.currentShot();
   const pair = twoDiscs(inCurvedSystem(shot, main, system), {
     id: newId(),
     name: `${shot.name}, behind`.slice(0, 200),
     page: shot.page ?? newId(),
   });
-  edit((scene) => void scene.shots.splice(shots.indexOf(shot), 1, ...pair));
+  stores.edit((scene) => void scene.shots.splice(shots.indexOf(shot), 1, ...pair));
 }
 
 /** A curved system to begin with. */
 function SystemFields({ main }: { readonly main: Orientation }) {
+  const stores = useStores();
   const [id, setId] = useState(CURVED_SYSTEMS[0].id);
   const system = CURVED_SYSTEMS.find((one) => one.id === id) ?? CURVED_SYSTEMS[0];
   return (
@@ -84,7 +85,7 @@ function SystemFields({ main }: { readonly main: Orientation }) {
         options={CURVED_SYSTEMS.map((one) => [one.id, one.name])}
         onChange={setId}
       />
-      <Button className="w-full" onClick={() => setUp(main, system)}>
+      <Button className="w-full" onClick={() => setUp(stores, main, system)}>
         Set up this system
       </Button>
     </>
@@ -93,6 +94,7 @@ function SystemFields({ main }: { readonly main: Orientation }) {
 
 /** The law of the lens, each as a small picture. */
 function Laws({ law }: { readonly law: LawId }) {
+  const { edit, onShot } = useStores();
   const [name, tells] = LENSES[law];
   return (
     <>
@@ -127,6 +129,7 @@ function Laws({ law }: { readonly law: LawId }) {
 
 /** Compass arcs over the curves, where the lens makes exact circles. */
 function Compass({ shot }: { readonly shot: Shot }) {
+  const { edit, onShot } = useStores();
   const on = showOf(shot).compass > 0;
   return (
     <>
@@ -142,6 +145,7 @@ function Compass({ shot }: { readonly shot: Shot }) {
 
 /** Where a disc ends: at an angle off the gaze, and on the paper. */
 function DiscFields({ shot }: { readonly shot: Shot }) {
+  const { edit, onShot } = useStores();
   const put = (change: (lens: Shot["lens"], before: Shot) => Partial<Shot["lens"]>, what: string) =>
     edit(
       onShot((before) => ({ ...before, lens: { ...before.lens, ...change(before.lens, before) } })),
@@ -170,6 +174,7 @@ function DiscFields({ shot }: { readonly shot: Shot }) {
 
 /** How much of the world a curved lens puts into the panel. */
 function Covered({ shot, round }: { readonly shot: Shot; readonly round: boolean }) {
+  const { edit, onShot } = useStores();
   return (
     <NumberField
       label={round ? "Across the disc" : "Around"}

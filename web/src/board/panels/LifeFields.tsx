@@ -3,8 +3,9 @@ import type { Orientation, Shot, Sightings } from "@zanvo/core/scene";
 import { sceneMeasure } from "@zanvo/core/schema";
 import { buildingOfSightings, sightedLevel, viewOfSightings } from "@zanvo/core/vanishing";
 import { newId } from "../../id";
-import { Button, MeasureField, say } from "../../ui";
-import { useDocument, edit, choose, onShot, freeName } from "../../document";
+import { Button, MeasureField } from "../../ui";
+import { freeName } from "../../document";
+import { useStores, type Stores } from "../../stores";
 
 /** What one would read off a street corner at eye level, in the middle of a panel. */
 function beginning(shot: Shot): Sightings {
@@ -20,7 +21,8 @@ function beginning(shot: Shot): Sightings {
   };
 }
 
-const withSightings = (sightings: Sightings | undefined) => onShot((before) => ({ ...before, sightings }));
+const withSightings = (stores: Stores, sightings: Sightings | undefined) =>
+  stores.onShot((before) => ({ ...before, sightings }));
 
 interface NotesProps {
   readonly sightings: Sightings;
@@ -83,25 +85,29 @@ function PartFields({ sightings: { parts = { heightToWidth: 1, leftToRight: 1 } 
 }
 
 /** Takes the view of what was noted, and raises its building where that is wanted. */
-function take(main: Orientation, shot: Shot, sightings: Sightings, raise: boolean): void {
+function take(stores: Stores, main: Orientation, shot: Shot, sightings: Sightings, raise: boolean): void {
   try {
     const seen = { ...viewOfSightings(main, shot, sightings), sightings };
-    const named = () => freeName("Building", useDocument.getState().scene.elements);
+    const named = () => freeName("Building", stores.useDocument.getState().scene.elements);
     const block = raise ? { ...buildingOfSightings(main, seen, sightings), id: newId(), name: named() } : null;
-    const recipe = onShot(() => seen);
-    edit((scene) => {
+    const recipe = stores.onShot(() => seen);
+    stores.edit((scene) => {
       recipe(scene);
       if (block) scene.elements.push(block);
     });
-    if (block) choose([block.id]);
-    say(block ? "The view is taken, and the building stands in it." : "The view has the points of what you saw.");
+    if (block) stores.choose([block.id]);
+    stores.say(
+      block ? "The view is taken, and the building stands in it." : "The view has the points of what you saw.",
+    );
   } catch (wrong) {
-    say(toldBy(wrong));
+    stores.say(toldBy(wrong));
   }
 }
 
 /** A view from a pencil held at arm's length: the near corner, tilts of edges, and how its parts compare. */
 export function LifeFields({ main, shot }: { readonly main: Orientation; readonly shot: Shot }) {
+  const stores = useStores();
+  const { edit } = stores;
   const { sightings } = shot;
   if (!sightings)
     return (
@@ -110,25 +116,26 @@ export function LifeFields({ main, shot }: { readonly main: Orientation; readonl
           Hold a pencil at arm’s length: note where the near corner stands, how its edges tilt, and how its parts
           compare. Do not stand in traffic or on tracks, and do not look into the sun.
         </p>
-        <Button className="w-full" onClick={() => edit(withSightings(beginning(shot)))}>
+        <Button className="w-full" onClick={() => edit(withSightings(stores, beginning(shot)))}>
           Note what I see
         </Button>
       </>
     );
-  const put: NotesProps["put"] = (change, key) => edit(withSightings({ ...sightings, ...change }), `sighting ${key}`);
+  const put: NotesProps["put"] = (change, key) =>
+    edit(withSightings(stores, { ...sightings, ...change }), `sighting ${key}`);
   return (
     <>
       <CornerFields sightings={sightings} put={put} />
       <SideFields sightings={sightings} put={put} side="left" />
       <SideFields sightings={sightings} put={put} side="right" />
       <PartFields sightings={sightings} put={put} />
-      <Button primary className="w-full" onClick={() => take(main, shot, sightings, false)}>
+      <Button primary className="w-full" onClick={() => take(stores, main, shot, sightings, false)}>
         Take this view
       </Button>
-      <Button className="w-full" onClick={() => take(main, shot, sightings, true)}>
+      <Button className="w-full" onClick={() => take(stores, main, shot, sightings, true)}>
         Take it, and raise the building
       </Button>
-      <Button className="w-full" onClick={() => edit(withSightings(undefined))}>
+      <Button className="w-full" onClick={() => edit(withSightings(stores, undefined))}>
         Put the notes away
       </Button>
     </>

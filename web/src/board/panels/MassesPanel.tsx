@@ -5,21 +5,9 @@ import { MousePointer2, MoveUp } from "lucide-react";
 import { useEffect, useRef } from "react";
 import { FAINT } from "@zanvo/core/scene";
 import { Button, Check, Fold, NumberField, Select, Strength } from "../../ui";
-import { setRaising, takeMeasure, useDesk } from "../desk/desk";
 import { LEAST, stepsOf, type Raising, type StepId } from "../desk/raise";
 import { ChosenFields } from "./ChosenFields";
-import {
-  useDocument,
-  edit,
-  beginGesture,
-  drag,
-  endGesture,
-  useChosen,
-  useView,
-  go,
-  useShot,
-  onShot,
-} from "../../document";
+import { useBoard } from "../useBoard";
 
 /** What buildings are drawn with, and what is drawn on their surfaces. */
 const SWITCHES = [
@@ -37,6 +25,7 @@ const ASKS: Readonly<Record<StepId, string>> = {
 
 /** The measure that is being drawn, to be typed instead: a digit typed anywhere goes here. */
 function RaisingFields({ raising }: { readonly raising: Raising }) {
+  const { takeMeasure, setRaising } = useBoard();
   const field = useRef<HTMLInputElement>(null);
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
@@ -78,6 +67,7 @@ function RaisingFields({ raising }: { readonly raising: Raising }) {
 
 /** The pair of streets along which a corner is raised that catches nothing. */
 function AlongField() {
+  const { useDocument, useView, go } = useBoard();
   const orientations = useDocument((document) => document.scene.orientations);
   const along = useView((view) => view.along);
   if (orientations.length < 2) return null;
@@ -95,6 +85,8 @@ function AlongField() {
 
 /** Raising buildings by their near corner, choosing and changing them. */
 export function MassesPanel() {
+  const { useView, useDesk, useDocument, useChosen, useShot, go, edit, onShot, drag, beginGesture, endGesture } =
+    useBoard();
   const tool = useView((view) => view.tool);
   const raising = useDesk((desk) => desk.raising);
   const empty = useDocument((document) => document.scene.elements.length === 0);

@@ -3,7 +3,7 @@ import { depthSet, roomPlanes, ROOMS, type RoomId, type RoomSize } from "@zanvo/
 import type { Measured, Orientation, Shot } from "@zanvo/core/scene";
 import { sceneMeasure } from "@zanvo/core/schema";
 import { Button, Check, IconButton, MeasureField, NumberField, optionsOf, Select, Strength } from "../../ui";
-import { edit, beginGesture, drag, endGesture, onShot, useDocument } from "../../document";
+import { useStores, type Stores } from "../../stores";
 
 const PLANES: Readonly<Record<Measured["plane"], string>> = {
   level: "Ground or level",
@@ -15,8 +15,8 @@ const FIRST: Measured = { plane: "level", at: 0, every: 1, heavy: 5, strength: 0
 /** How far a fading grid reaches at first, m. */
 const FADE = 40;
 
-const withPlanes = (change: (planes: Measured[]) => Measured[]) =>
-  onShot((shot: Shot) => ({ ...shot, measured: change(shot.measured ?? []) }));
+const withPlanes = (stores: Stores, change: (planes: Measured[]) => Measured[]) =>
+  stores.onShot((shot: Shot) => ({ ...shot, measured: change(shot.measured ?? []) }));
 
 const planeMeasure = (key: "at" | "every" | "heavy" | "fade") => sceneMeasure(`shots/*/measured/*/${key}`);
 
@@ -38,8 +38,10 @@ function Spacing({ plane, put }: { readonly plane: Measured; readonly put: (chan
 
 /** One plane in squares: where it lies, how wide they are, and which lines are heavier. */
 function Plane({ plane, index }: { readonly plane: Measured; readonly index: number }) {
+  const stores = useStores();
+  const { edit, drag, beginGesture, endGesture } = stores;
   const changed = (change: Partial<Measured>) =>
-    withPlanes((planes) => planes.map((one, i) => (i === index ? { ...one, ...change } : one)));
+    withPlanes(stores, (planes) => planes.map((one, i) => (i === index ? { ...one, ...change } : one)));
   const put = (change: Partial<Measured>) => edit(changed(change), `squares ${index}`);
   return (
     <section aria-label={`Squares ${index + 1}`} className="space-y-1 rounded border border-hair p-1.5">
@@ -53,7 +55,7 @@ function Plane({ plane, index }: { readonly plane: Measured; readonly index: num
         />
         <IconButton
           label={`Remove squares ${index + 1}`}
-          onClick={() => edit(withPlanes((planes) => planes.filter((_, i) => i !== index)))}
+          onClick={() => edit(withPlanes(stores, (planes) => planes.filter((_, i) => i !== index)))}
         >
           <X size={15} />
         </IconButton>
@@ -95,6 +97,7 @@ function roomIn(planes: readonly Measured[], depth: "left" | "right"): { id: Roo
 
 /** Planes that end at one another: a corridor, a room or a street about the eye, and its measures. */
 function RoomFields({ main, shot }: { readonly main: Orientation; readonly shot: Shot }) {
+  const { edit, onShot } = useStores();
   const room = roomIn(shot.measured ?? [], depthSet(main, shot));
   const lay = (id: RoomId, size?: RoomSize, key?: string) =>
     edit(
@@ -130,6 +133,8 @@ function RoomFields({ main, shot }: { readonly main: Orientation; readonly shot:
 
 /** True squares on the ground, on any level, and on walls. */
 export function MeasuredFields({ shot }: { readonly shot: Shot }) {
+  const stores = useStores();
+  const { useDocument, edit } = stores;
   const [main] = useDocument((document) => document.scene.orientations);
   return (
     <section className="space-y-1.5 border-t border-hair pt-2">
@@ -138,7 +143,7 @@ export function MeasuredFields({ shot }: { readonly shot: Shot }) {
       {shot.measured?.map((plane, i) => (
         <Plane key={i} plane={plane} index={i} />
       ))}
-      <Button className="w-full" onClick={() => edit(withPlanes((planes) => [...planes, FIRST]))}>
+      <Button className="w-full" onClick={() => edit(withPlanes(stores, (planes) => [...planes, FIRST]))}>
         <Plus size={14} aria-hidden />
         Lay out squares
       </Button>

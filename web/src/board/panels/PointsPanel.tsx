@@ -9,10 +9,10 @@ import { type Orientation, type Shot, type Show } from "@zanvo/core/scene";
 import { levelled, pitched, viewOf } from "@zanvo/core/shot";
 import { isLevel, movePin, pinsOf, type Keep, type Pin } from "@zanvo/core/vanishing";
 import { blockCorner, boxOf } from "@zanvo/core/world";
-import { Button, Check, Choice, Fold, lazily, Modal, NumberField, say } from "../../ui";
+import { Button, Check, Choice, Fold, lazily, Modal, NumberField } from "../../ui";
 import { PinHead } from "../desk/PinHead";
 import { nearestBlock } from "../desk/blocks";
-import { useDocument, edit, useSelection, useView, go, useShot, onShot } from "../../document";
+import { useStores } from "../../stores";
 
 // What is folded away is fetched when it is first opened.
 const DirectionFields = lazily(async () => (await import("./DirectionFields")).DirectionFields);
@@ -44,6 +44,7 @@ function LevelPin({
   readonly shot: Shot;
   readonly keep: Keep;
 }) {
+  const { edit, onShot } = useStores();
   const { centre } = shot.lens;
   const { at } = pin.point;
   const sign = pin.role === "left" ? -1 : 1;
@@ -98,6 +99,7 @@ function ThirdPin({
   readonly shot: Shot;
   readonly keep: Keep;
 }) {
+  const { useDocument, useSelection, say, edit, onShot } = useStores();
   const elements = useDocument((document) => document.scene.elements);
   const selected = useSelection((chosen) => chosen.selected);
   const { at } = pin.point;
@@ -165,6 +167,7 @@ function ThirdPin({
 
 /** Where the points are, what stays while one moves, and the view behind them. */
 export function PointsPanel() {
+  const { useDocument, useView, useShot, onShot, go, edit } = useStores();
   const orientations = useDocument((document) => document.scene.orientations);
   const keep = useView((view) => view.keep);
   const shot = useShot();

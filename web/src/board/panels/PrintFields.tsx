@@ -4,7 +4,7 @@ import { DEFAULT_TILING, PRINT_PAPERS, tilesOf, type PrintPaper, type Tiling } f
 import { fileName } from "@zanvo/core/scene";
 import { Button, Check, Choice, Fold, NumberField } from "../../ui";
 import { PrintProgress, usePrint } from "./usePrint";
-import { useDocument, useShot } from "../../document";
+import { useStores } from "../../stores";
 
 const PAPERS = Object.fromEntries(Object.keys(PRINT_PAPERS).map((paper) => [paper, paper])) as Record<
   PrintPaper,
@@ -12,6 +12,7 @@ const PAPERS = Object.fromEntries(Object.keys(PRINT_PAPERS).map((paper) => [pape
 >;
 /** The whole desk at true size on the sheets of a printer, so that the pins lie on paper. */
 export function PrintFields() {
+  const { useDocument, useShot } = useStores();
   const scene = useDocument((document) => document.scene);
   const shot = useShot();
   const [tiling, setTiling] = useState<Tiling>(DEFAULT_TILING);

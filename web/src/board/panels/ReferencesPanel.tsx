@@ -5,11 +5,13 @@ import type { Reference } from "@zanvo/core/scene";
 import { bringIn } from "../../references/bring";
 import { PICTURES } from "../../references/newReference";
 import { pickFile } from "../../files";
-import { Button, IconButton, say, Strength } from "../../ui";
-import { useDocument, edit, beginGesture, drag, endGesture, onShot, useShot } from "../../document";
+import { Button, IconButton, Strength } from "../../ui";
+import { useStores } from "../../stores";
 
 /** Photos to draw after: brought in, opened on their bench, faded under the drawing. */
 export function ReferencesPanel() {
+  const stores = useStores();
+  const { useShot, useDocument, edit, say, drag, onShot, beginGesture, endGesture } = stores;
   const shot = useShot();
   const sceneId = useDocument((document) => document.id);
   const references = useDocument((document) => document.scene.references) ?? [];
@@ -19,7 +21,7 @@ export function ReferencesPanel() {
     const file = await pickFile(PICTURES);
     if (!file) return;
     setBusy(true);
-    const id = await bringIn(sceneId, file);
+    const id = await bringIn(stores, sceneId, file);
     setBusy(false);
     if (id) void navigate(`/scenes/${sceneId}/references/${id}`);
   };

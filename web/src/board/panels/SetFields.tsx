@@ -7,12 +7,13 @@ import { newId } from "../../id";
 import { Button, Check, Choice, MeasureField, Strength } from "../../ui";
 import { useChosenBox } from "../desk/blocks";
 import { PinHead } from "../desk/PinHead";
-import { useDocument, edit, beginGesture, drag, endGesture, useView, go, useShot, onShot } from "../../document";
+import { useStores, type Stores } from "../../stores";
 
 const EVEN = { angle: "In angle", edge: "At the edge" } as const;
 
 /** One set's bundle: whether it is shown, how strongly, how far apart its lines are, and what they are even in. */
 function SetRow({ pin }: { readonly pin: Pin }) {
+  const { useShot, onShot, edit, drag, beginGesture, endGesture } = useStores();
   const shot = useShot();
   const { straight } = LAWS[shot.lens.law];
   const bundle = bundleOf(shot, pin.id);
@@ -63,8 +64,8 @@ function SetRow({ pin }: { readonly pin: Pin }) {
 }
 
 /** Directions for a building that is turned like none of those there are. */
-function addFor(block: Block): void {
-  edit(
+function addFor(stores: Stores, block: Block): void {
+  stores.edit(
     (scene) =>
       void scene.orientations.push({
         id: `o${newId().slice(0, 8)}`,
@@ -76,6 +77,8 @@ function addFor(block: Block): void {
 
 /** Every set of parallels, or those of the chosen building. */
 export function SetFields() {
+  const stores = useStores();
+  const { useDocument, useView, useShot, go } = stores;
   const orientations = useDocument((document) => document.scene.orientations);
   const sets = useView((view) => view.sets);
   const shot = useShot();
@@ -98,7 +101,7 @@ export function SetFields() {
       {sets === "chosen" && chosen && own?.length === 0 && (
         <>
           <p className="text-pencil">{chosen.name} is turned like none of the directions.</p>
-          <Button className="w-full" onClick={() => addFor(chosen)}>
+          <Button className="w-full" onClick={() => addFor(stores, chosen)}>
             Add its directions
           </Button>
         </>

@@ -16,25 +16,26 @@ import {
 import { sceneMeasure } from "@zanvo/core/schema";
 import { newId } from "../../id";
 import { Button, MeasureField, NumberField, Select } from "../../ui";
-import { useDocument, edit, currentShot, useShot, onShot, freeName } from "../../document";
+import { freeName } from "../../document";
+import { useStores, type Stores } from "../../stores";
 
 /** The sheet of the current shot exchanged, with all panels that lie on it. */
-const changeSheet = (next: Sheet): void =>
-  edit((scene) => {
-    const page = pageOf(useDocument.getState().scene, currentShot());
+const changeSheet = (stores: Stores, next: Sheet): void =>
+  stores.edit((scene) => {
+    const page = pageOf(stores.useDocument.getState().scene, stores.currentShot());
     const placed = new Map(pageOnSheet(page, next).map((shot) => [shot.id, shot]));
     scene.shots = scene.shots.map((shot) => placed.get(shot.id) ?? shot);
   });
 
 /** The current panel split in two, both on one page. */
-function split(how: "beside" | "below", gutter: number): void {
-  const shot = currentShot();
+function split(stores: Stores, how: "beside" | "below", gutter: number): void {
+  const shot = stores.currentShot();
   const pair = splitPanel(shot, how, gutter, {
     id: newId(),
-    name: freeName("Shot", useDocument.getState().scene.shots),
+    name: freeName("Shot", stores.useDocument.getState().scene.shots),
     page: shot.page ?? newId(),
   });
-  edit(
+  stores.edit(
     (scene) =>
       void scene.shots.splice(
         scene.shots.findIndex(({ id }) => id === shot.id),
@@ -46,6 +47,7 @@ function split(how: "beside" | "below", gutter: number): void {
 
 /** Where the scene is set. */
 function Place() {
+  const { useDocument, edit } = useStores();
   const place = useDocument((document) => document.scene.place ?? "");
   return (
     <label className="flex items-center justify-between gap-2">
@@ -67,15 +69,16 @@ function Place() {
 
 /** The paper: one that can be bought, or any. */
 function PaperFields({ sheet }: { readonly sheet: Sheet }) {
+  const stores = useStores();
   const landscape = sheet.width > sheet.height;
   const paper = PAPERS.find((one) => one.id === sheet.paper);
   const turn = (across: boolean) => {
     if (across !== landscape)
-      changeSheet(paper ? sheetOf(paper, across) : { width: sheet.height, height: sheet.width });
+      changeSheet(stores, paper ? sheetOf(paper, across) : { width: sheet.height, height: sheet.width });
   };
   const take = (id: string) => {
     const chosen = PAPERS.find((one) => one.id === id);
-    changeSheet(chosen ? sheetOf(chosen, landscape) : { width: sheet.width, height: sheet.height });
+    changeSheet(stores, chosen ? sheetOf(chosen, landscape) : { width: sheet.width, height: sheet.height });
   };
   return (
     <>
@@ -100,7 +103,7 @@ function PaperFields({ sheet }: { readonly sheet: Sheet }) {
           key={side}
           measure={sceneMeasure(`shots/*/sheet/${side}`)}
           value={sheet[side]}
-          onChange={(to) => changeSheet({ width: sheet.width, height: sheet.height, [side]: to })}
+          onChange={(to) => changeSheet(stores, { width: sheet.width, height: sheet.height, [side]: to })}
         />
       ))}
     </>
@@ -109,6 +112,7 @@ function PaperFields({ sheet }: { readonly sheet: Sheet }) {
 
 /** The panel on the sheet. */
 function PanelFields({ sheet, frame }: Pick<Shot, "sheet" | "frame">) {
+  const { edit, onShot } = useStores();
   const put = (change: Partial<typeof frame>) => {
     const next = { ...frame, ...change };
     const [over, below] = [next.x + next.width - sheet.width, next.y + next.height - sheet.height];
@@ -139,16 +143,17 @@ function PanelFields({ sheet, frame }: Pick<Shot, "sheet" | "frame">) {
 
 /** The panel split in two. */
 function SplitFields({ frame }: Pick<Shot, "frame">) {
+  const stores = useStores();
   const [gutter, setGutter] = useState(GUTTER);
   return (
     <>
       <h3 className="pt-2 font-medium">Panels on this page</h3>
       <NumberField label="Gutter" unit="mm" value={gutter} min={0} max={50} onChange={setGutter} />
       <div className="flex gap-2">
-        <Button className="grow" disabled={frame.width < gutter + 20} onClick={() => split("beside", gutter)}>
+        <Button className="grow" disabled={frame.width < gutter + 20} onClick={() => split(stores, "beside", gutter)}>
           Split in two ↔
         </Button>
-        <Button className="grow" disabled={frame.height < gutter + 20} onClick={() => split("below", gutter)}>
+        <Button className="grow" disabled={frame.height < gutter + 20} onClick={() => split(stores, "below", gutter)}>
           Split in two ↕
         </Button>
       </div>
@@ -158,6 +163,7 @@ function SplitFields({ frame }: Pick<Shot, "frame">) {
 
 /** Paper and panel frame. The picture in the panel is kept when the paper changes. */
 export function SheetPanel() {
+  const { useShot } = useStores();
   const { sheet, frame } = useShot();
   return (
     <div className="space-y-2">

@@ -2,12 +2,13 @@ import { useState } from "react";
 import type { Orientation } from "@zanvo/core/scene";
 import { byHabit, CONVERGENCE, HABITS, inSituation, SITUATIONS, type Convergence } from "@zanvo/core/shot";
 import { Button, Choice, Select } from "../../ui";
-import { edit, onShot } from "../../document";
+import { useStores } from "../../stores";
 
 const NAMES: Readonly<Record<Convergence, string>> = { calm: "Calm", normal: "Normal", strong: "Strong" };
 
 /** A situation to start from: a real view, to be changed freely. */
 export function SituationFields({ main }: { readonly main: Orientation }) {
+  const { edit, onShot } = useStores();
   const [id, setId] = useState("corner");
   const [convergence, setConvergence] = useState<Convergence>("normal");
   const situation = SITUATIONS.find((one) => one.id === id) ?? SITUATIONS[0];

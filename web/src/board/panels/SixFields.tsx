@@ -3,9 +3,8 @@ import { toldBy } from "@zanvo/core/problem";
 import type { Orientation, Shot } from "@zanvo/core/scene";
 import { mirrored, renamed, sameAxis, SIX, thirdName, type SixName, type SixNames } from "@zanvo/core/shot";
 import { degree } from "@zanvo/core/slip";
-import { Button, say, Select } from "../../ui";
-import { setSix, useDesk } from "../desk/desk";
-import { edit, onShot } from "../../document";
+import { Button, Select } from "../../ui";
+import { useBoard } from "../useBoard";
 
 const CARDINAL = ["north", "east", "south", "west"] as const;
 
@@ -24,6 +23,7 @@ const ASKS = {
 
 /** Six points by three gestures, and what each of them is called. */
 export function SixFields({ main, shot }: { readonly main: Orientation; readonly shot: Shot }) {
+  const { useDesk, setSix, edit, onShot, say } = useBoard();
   const six = useDesk((desk) => desk.six);
   if (!six) {
     return (

@@ -1,8 +1,8 @@
 import { toldBy } from "@zanvo/core/problem";
 import type { Orientation, Shot, Sketch } from "@zanvo/core/scene";
 import { sketchFrom, viewOfSketch } from "@zanvo/core/vanishing";
-import { Button, NumberField, say } from "../../ui";
-import { edit, onShot } from "../../document";
+import { Button, NumberField } from "../../ui";
+import { useStores, type Stores } from "../../stores";
 
 const NAMES: Readonly<Record<keyof Sketch & ("left" | "right" | "third"), string>> = {
   left: "Left point",
@@ -12,16 +12,19 @@ const NAMES: Readonly<Record<keyof Sketch & ("left" | "right" | "third"), string
 /** The limits of a place on the desk, mm. */
 const PLACE = { unit: "mm", min: -1e6, max: 1e6 } as const;
 
-const withSketch = (sketch: Sketch | undefined) => onShot((before) => ({ ...before, sketch }));
+const withSketch = (stores: Stores, sketch: Sketch | undefined) => stores.onShot((before) => ({ ...before, sketch }));
 
 /** Points as a pencil sketch has them: laid on the desk, judged, and taken for the view. */
 export function SketchFields({ main, shot }: { readonly main: Orientation; readonly shot: Shot }) {
+  const stores = useStores();
+  const { edit, onShot, say } = stores;
   const { sketch } = shot;
+  const put = (to: Sketch | undefined, key?: string) => edit(withSketch(stores, to), key);
   const begin = () => {
     const now = sketchFrom(main, shot);
     const { frame } = shot;
     const y = frame.y + frame.height / 2;
-    edit(withSketch(now ?? { left: { x: frame.x - frame.width, y }, right: { x: frame.x + 2 * frame.width, y } }));
+    put(now ?? { left: { x: frame.x - frame.width, y }, right: { x: frame.x + 2 * frame.width, y } });
   };
   const take = () => {
     try {
@@ -35,14 +38,12 @@ export function SketchFields({ main, shot }: { readonly main: Orientation; reado
     if (!sketch) return;
     const { left, right, third: has, ...rest } = sketch;
     const wide = Math.abs(right.x - left.x);
-    edit(
-      withSketch({
-        ...rest,
-        left,
-        right,
-        ...(has ? {} : { third: { x: (left.x + right.x) / 2, y: (left.y + right.y) / 2 + wide } }),
-      }),
-    );
+    put({
+      ...rest,
+      left,
+      right,
+      ...(has ? {} : { third: { x: (left.x + right.x) / 2, y: (left.y + right.y) / 2 + wide } }),
+    });
   };
   return (
     <>
@@ -68,13 +69,13 @@ export function SketchFields({ main, shot }: { readonly main: Orientation; reado
                     label="From the left"
                     {...PLACE}
                     value={sketch[key].x}
-                    onChange={(x) => edit(withSketch({ ...sketch, [key]: { ...sketch[key], x } }), `sketch ${key}`)}
+                    onChange={(x) => put({ ...sketch, [key]: { ...sketch[key], x } }, `sketch ${key}`)}
                   />
                   <NumberField
                     label="From the top"
                     {...PLACE}
                     value={sketch[key].y}
-                    onChange={(y) => edit(withSketch({ ...sketch, [key]: { ...sketch[key], y } }), `sketch ${key}`)}
+                    onChange={(y) => put({ ...sketch, [key]: { ...sketch[key], y } }, `sketch ${key}`)}
                   />
                 </section>
               ),
@@ -85,7 +86,7 @@ export function SketchFields({ main, shot }: { readonly main: Orientation; reado
           <Button primary className="w-full" onClick={take}>
             Take this view
           </Button>
-          <Button className="w-full" onClick={() => edit(withSketch(undefined))}>
+          <Button className="w-full" onClick={() => put(undefined)}>
             Put the sketch’s points away
           </Button>
         </>

@@ -3,10 +3,11 @@ import type { Shot } from "@zanvo/core/scene";
 import { sceneMeasure } from "@zanvo/core/schema";
 import { fieldOfView, fullFrame, withFieldOfView, withFullFrame } from "@zanvo/core/shot";
 import { MeasureField, NumberField } from "../../ui";
-import { edit, onShot } from "../../document";
+import { useStores } from "../../stores";
 
 /** The view in an artist's numbers, each to be typed. */
 export function ViewFields({ shot }: { readonly shot: Shot }) {
+  const { edit, onShot } = useStores();
   const { gaze, lens } = shot;
   const { straight } = LAWS[lens.law];
   const change = (what: string, how: (before: Shot) => Shot) => edit(onShot(how), what);

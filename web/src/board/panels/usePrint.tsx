@@ -2,8 +2,7 @@ import type { PrintStatus } from "@zanvo/core/answers";
 import { fetchPrint, orderPrint, printStatus, stopPrint, type PrintOrder } from "../../api";
 import { download } from "../../files";
 import { useWork, Working, type Going, type Work } from "../../ui";
-import { saving } from "../../document/saving";
-import { useDocument, useView } from "../../document";
+import { useStores } from "../../stores";
 
 /** How often a print is asked how far it is, ms. */
 const ASK = 250;
@@ -27,6 +26,7 @@ async function finished(
 
 /** A print that the server makes: ordered, watched, stopped, and saved as a file of the given name. */
 export function usePrint() {
+  const { useDocument, useView, saving } = useStores();
   const id = useDocument((document) => document.id);
   const shotId = useView((view) => view.shotId);
   const work = useWork("The print");

@@ -1,7 +1,7 @@
 import { remembered } from "../../remembered";
 import type { Step } from "../history";
 import type { ViewState } from "../view";
-import type { Stores } from "./state";
+import type { DocumentStores } from "./state";
 import type { Stretch } from "./drafts";
 
 /** Where a person was in a document, and the steps that led there. */
@@ -46,7 +46,7 @@ function keep(key: string, value: unknown): void {
   remembered.tab.set(key, JSON.stringify(value));
 }
 
-export function placeOf({ document, selection, view }: Stores): Place {
+export function placeOf({ document, selection, view }: DocumentStores): Place {
   const { past, future } = document.useDocument.getState();
   return {
     view: view.useView.getState(),

@@ -3,13 +3,13 @@ import type { Opened } from "../../api";
 import { createAutosave } from "./autosave";
 import type { Drafts } from "./drafts";
 import { createDecisions } from "./settle";
-import type { Context, Found, Saving, Server, Stores, Tabs } from "./state";
+import type { Context, Found, Saving, Server, DocumentStores, Tabs } from "./state";
 import { findUnsaved, startVisit } from "./visit";
 
 export type { Found, Saving } from "./state";
 
 /** Saves the document of a window by itself, and keeps what is not acknowledged in this browser. */
-export function createSaving(stores: Stores, server: Server, drafts: Drafts, tabs: Tabs) {
+export function createSaving(stores: DocumentStores, server: Server, drafts: Drafts, tabs: Tabs) {
   const useSaving = create<Saving>(() => ({
     state: "saved",
     reason: "",

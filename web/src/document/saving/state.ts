@@ -58,7 +58,7 @@ export interface Session {
 }
 
 /** What of this window is saved, or remembered until the next visit. */
-export interface Stores {
+export interface DocumentStores {
   readonly document: SceneDocument;
   readonly selection: Selection;
   readonly view: View;
@@ -66,7 +66,7 @@ export interface Stores {
 
 /** What the parts of saving share. */
 export interface Context {
-  readonly stores: Stores;
+  readonly stores: DocumentStores;
   readonly server: Server;
   readonly drafts: Drafts;
   readonly tabs: Tabs;

@@ -1,11 +1,9 @@
 import { distance2, radians, type Vec2 } from "../../../geometry";
-import { groundBetween } from "../../bends";
 import { lengthOf, pathOf, placeAlong, ribbon, stretch } from "../../path";
 import type { Cutting, ElementError } from "../kind";
 import type { Canal } from "./schema";
 import { loft } from "../../shapes";
 import type { Solid } from "../../solid";
-import type { Area } from "../../triangles";
 
 /** A narrow town canal, m (common practice). */
 export const DEFAULT_CANAL: Omit<Canal, "id" | "kind" | "name" | "path"> = {
@@ -142,8 +140,8 @@ function gateAt(id: string, path: readonly Vec2[], at: number, half: number, bot
   });
 }
 
-/** The ground that a canal takes, its water and its walls, with what it goes around. */
-export const canalGround = (canal: Canal): Area => {
+/** The ground that a canal takes: its water and its walls. */
+export const canalRibbon = (canal: Canal): readonly Vec2[] => {
   const half = canal.width / 2 + canal.quay;
-  return groundBetween(pathOf(canal), half, -half);
+  return ribbon(pathOf(canal), half, -half);
 };

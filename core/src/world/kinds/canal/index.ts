@@ -1,6 +1,6 @@
 import { elementKind, onPath } from "../kind";
 import { measureIn } from "../tags";
-import { buildCanal, canalGround, cuttingOf, DEFAULT_CANAL, validateCanal } from "./build";
+import { buildCanal, canalRibbon, cuttingOf, DEFAULT_CANAL, validateCanal } from "./build";
 import { CanalSchema, type Canal } from "./schema";
 export * from "./build";
 export type { Canal } from "./schema";
@@ -12,8 +12,7 @@ export const canal = elementKind<Canal>(CanalSchema, {
   way: true,
   build: buildCanal,
   validate: validateCanal,
-  outline: (canal) => canalGround(canal).outer,
-  holes: (canal) => canalGround(canal).holes,
+  outline: canalRibbon,
   span: ({ depth, coping }) => [-depth, depth + coping],
   ...onPath,
   geoJson: {

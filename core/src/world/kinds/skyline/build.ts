@@ -1,11 +1,10 @@
 import { seededRandom, type Vec2, type Vec3 } from "../../../geometry";
-import { clearBeside, groundBetween, isTangledBetween } from "../../bends";
+import { clearBeside, isTangledBetween } from "../../bends";
 import { beside, lengthOf, pathOf, placeAlong, ribbon } from "../../path";
 import type { ElementError } from "../kind";
 import type { Skyline } from "./schema";
 import { extrude, prism } from "../../shapes";
 import type { Solid } from "../../solid";
-import type { Area } from "../../triangles";
 
 /** Rows of a far town, and ridges of hills, where nothing is said, m (common practice). */
 export const DEFAULT_SKYLINE: Omit<Skyline, "id" | "kind" | "name" | "path" | "seed"> = {
@@ -116,5 +115,5 @@ function ridge(id: string, path: readonly Vec2[], length: number, parts: readonl
 }
 
 /** The ground that a skyline takes, all rows of it. */
-export const skylineGround = (skyline: Skyline): Area =>
-  groundBetween(pathOf(skyline), skyline.rows * skyline.behind, 0);
+export const skylineRibbon = (skyline: Skyline): readonly Vec2[] =>
+  ribbon(pathOf(skyline), skyline.rows * skyline.behind, 0);

@@ -1,5 +1,5 @@
 import { elementKind, onPath } from "../kind";
-import { buildSkyline, validateSkyline, skylineGround } from "./build";
+import { buildSkyline, validateSkyline, skylineRibbon } from "./build";
 import { SkylineSchema, type Skyline } from "./schema";
 export * from "./build";
 export type { Skyline } from "./schema";
@@ -10,8 +10,7 @@ export const skyline = elementKind<Skyline>(SkylineSchema, {
   stands: false,
   build: buildSkyline,
   validate: validateSkyline,
-  outline: (skyline) => skylineGround(skyline).outer,
-  holes: (skyline) => skylineGround(skyline).holes,
+  outline: skylineRibbon,
   span: ({ heights }) => [0, Math.max(heights.least, heights.most)],
   ...onPath,
   // It only closes a view.

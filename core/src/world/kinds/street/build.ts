@@ -39,5 +39,4 @@ export function validateStreet(street: Street): ElementError | null {
 }
 
 /** The pavements of a street, as low solids; none where it cannot be laid. */
-export const buildStreet = (street: Street): Solid[] =>
-  validateStreet(street) || street.pavement === 0 || street.kerb === 0 ? [] : pavementSolids(street);
+export const buildStreet = (street: Street): Solid[] => (validateStreet(street) ? [] : pavementSolids(street));

@@ -3,7 +3,7 @@ import { elementKind, onPath } from "../kind";
 import { measureIn } from "../tags";
 import { buildStreet, DEFAULT_STREET, validateStreet } from "./build";
 import { streetDetails } from "./marks";
-import { streetGround } from "./pavements";
+import { streetPaving, streetRibbon } from "./pavements";
 import { StreetSchema, type Street } from "./schema";
 export * from "./build";
 export type { Street } from "./schema";
@@ -14,10 +14,10 @@ export const street = elementKind<Street>(StreetSchema, {
   stands: false,
   way: true,
   build: buildStreet,
+  paving: (street) => (validateStreet(street) ? null : streetPaving(street)),
   details: streetDetails,
   validate: validateStreet,
-  outline: (street) => streetGround(street).outer,
-  holes: (street) => streetGround(street).holes,
+  outline: streetRibbon,
   span: ({ kerb }) => [0, kerb],
   ...onPath,
   geoJson: {

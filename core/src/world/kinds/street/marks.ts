@@ -2,9 +2,10 @@ import type { Vec2 } from "../../../geometry";
 import { clearBeside } from "../../bends";
 import type { Detail, DetailKind } from "../../details";
 import { beside, lengthOf, offPath, pathOf, placeAlong } from "../../path";
+import { isWithin } from "../../polygon";
 import { faceNamed, type Solid } from "../../solid";
 import { validateStreet } from "./build";
-import { drivewaysOn, isTangled, linesOf, pavementPartAt, SIDES, type Side } from "./pavements";
+import { drivewaysOn, isTangled, linesOf, SIDES, type Side } from "./pavements";
 import type { Street } from "./schema";
 
 /**
@@ -108,19 +109,28 @@ function jointsAlong(street: Street, side: Side): readonly number[] {
   );
 }
 
+/** The ring of the top of a solid, and those of its holes, on the plan. */
+function topOf(solid: Solid): { readonly face: number; readonly covers: (at: Vec2) => boolean } {
+  const face = faceNamed(solid, "top");
+  const { loop, holes = [] } = solid.faces[face];
+  const onPlan = (ring: readonly number[]) => ring.map((n): Vec2 => [solid.vertices[n][0], solid.vertices[n][1]]);
+  const [outer, ...inner] = [loop, ...holes].map(onPlan);
+  return { face, covers: (at) => isWithin(at, outer) && !inner.some((hole) => isWithin(at, hole)) };
+}
+
 /** The joints between the slabs of the pavements: those that are nowhere nearer to another part of the path. */
 function slabJoints(street: Street, solids: readonly Solid[]): Joint[] {
   const path = pathOf(street);
-  const partAt = pavementPartAt(street);
+  const flat = solids.length === 0;
+  const tops = solids.filter(({ part }) => part !== undefined).map((solid) => ({ solid, ...topOf(solid) }));
   return SIDES.flatMap((side) => {
     const [near, far] = linesOf(street, side);
     return jointsAlong(street, side).flatMap((s) => {
       const [a, middle, b] = [near, (near + far) / 2, far].map((by) => placeAlong(path, s, by));
       if (!a || !middle || !b) return [];
       const clear = [a, b].every((at, i) => offPath(street, at) > Math.abs(i ? far : near) - CLEAR);
-      const part = clear ? partAt(side, s, middle) : null;
-      const solid = solids.find((one) => one.part === part);
-      return part === null ? [] : [{ a, b, on: solid && { solid, face: faceNamed(solid, "top") } }];
+      const on = tops.find(({ covers }) => covers(middle));
+      return clear && (flat || on) ? [{ a, b, on: on && { solid: on.solid, face: on.face } }] : [];
     });
   });
 }

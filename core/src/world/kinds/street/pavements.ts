@@ -1,11 +1,10 @@
 import type { Vec2 } from "../../../geometry";
-import { alongPath, areasOf, areaWithout, together, without, type Region } from "../../areas";
-import { groundBetween, isTangledBetween } from "../../bends";
-import { beside, lengthOf, lengthened, pathOf, ribbon, stretch } from "../../path";
-import { areaTwice, crossingOf, isWithin } from "../../polygon";
+import { isTangledBetween, partsClearOf } from "../../bends";
+import { beside, lengthOf, pathOf, ribbon, stretch } from "../../path";
+import { areaTwice, crossingOf } from "../../polygon";
 import { prism } from "../../shapes";
 import { asPart, solidOf, type Solid } from "../../solid";
-import type { Area } from "../../triangles";
+import type { Paving } from "../kind";
 import type { Street } from "./schema";
 
 export type Side = "left" | "right";
@@ -13,8 +12,8 @@ export const SIDES = ["right", "left"] as const;
 
 /** The kerb of a driveway keeps so much of its height. */
 const LOWERED = 0.25;
-/** What is cut out of the pavements of a street reaches so far over its ends, so that no sliver is left there, m. */
-const OVER_END = 1e-3;
+/** A driveway may lie in a carriageway by so much, m: that of its own street it touches. */
+const TOUCHING = 1e-4;
 /** Areas below this are none, m^2. */
 const NO_AREA = 1e-6;
 
@@ -33,8 +32,6 @@ export const drivewaysOn = ({ driveways = [] }: Street, side: Side): (readonly [
 
 /** What a piece of a pavement is called: which side it is on, and how many driveways lie before it. */
 const pavementPart = (side: Side, before: number): string => `pavement ${side} ${before}`;
-/** What a piece of the pavements of a tangled street is called. */
-const tangledPart = (piece: number): string => `pavement ${piece}`;
 
 /** The pieces of a pavement between its driveways: their rings on the plan by the parts that they are. */
 function slabs(street: Street, side: Side): readonly { readonly part: string; readonly ring: readonly Vec2[] }[] {
@@ -68,48 +65,38 @@ export const isTangled = (street: Street): boolean =>
   (street.pavement > 0 &&
     SIDES.some((side) => slabs(street, side).some(({ ring }) => areaTwice(ring) <= 0 || crossingOf(ring) !== null)));
 
-/** The ground that a street takes, its carriageway and pavements, with what it goes around. */
-export const streetGround = (street: Street): Area => groundBetween(pathOf(street), halfOf(street), -halfOf(street));
+/** The ground that a street takes: its carriageway and pavements. */
+export const streetRibbon = (street: Street): readonly Vec2[] =>
+  ribbon(pathOf(street), halfOf(street), -halfOf(street));
 
-/** The pavements of a tangled street with their driveways: what is within its width, but not in its carriageway. */
-function pavements(street: Street): Region {
-  const path = pathOf(street);
-  return without(alongPath(path, halfOf(street)), alongPath(lengthened(path, OVER_END), street.carriageway / 2));
-}
+const hasPavements = ({ pavement, kerb }: Street): boolean => pavement > 0 && kerb > 0;
 
-const driveways = (street: Street): readonly (readonly Vec2[])[] =>
-  SIDES.flatMap((side) =>
+/** The pavements of a tangled street, where it has any, but for its driveways. */
+export function streetPaving(street: Street): Paving | null {
+  if (!hasPavements(street) || !isTangled(street)) return null;
+  const openings = SIDES.flatMap((side) =>
     drivewaysOn(street, side).flatMap((way) => ramps(street, side, way).map((ring) => upright(ring, side))),
   );
-
-/** The pavements of a tangled street without their driveways, in pieces. */
-const tangledPavements = (street: Street): readonly Area[] =>
-  areasOf(without(pavements(street), together([driveways(street)])));
-
-/**
- * Which part of a street's pavements is at a place beside it: a function of the side, how far along the path, and the
- * place; it gives null where there is none.
- */
-export function pavementPartAt(street: Street): (side: Side, s: number, at: Vec2) => string | null {
-  if (!isTangled(street))
-    return (side, s) => pavementPart(side, drivewaysOn(street, side).filter(([, to]) => to <= s).length);
-  const areas = tangledPavements(street);
-  return (_side, _s, at) => {
-    const piece = areas.findIndex(
-      ({ outer, holes }) => isWithin(at, outer) && !holes.some((hole) => isWithin(at, hole)),
-    );
-    return piece < 0 ? null : tangledPart(piece);
+  return {
+    path: pathOf(street),
+    inner: street.carriageway / 2,
+    outer: halfOf(street),
+    height: street.kerb,
+    openings,
   };
 }
 
-/** Whether a driveway lies where a bend leaves no room for it. */
+/** Whether a driveway lies where a bend leaves no room for it: turned inside out, or in a carriageway. */
 export function isCramped(street: Street, { at, width, side }: NonNullable<Street["driveways"]>[number]): boolean {
-  const rings = ramps(street, side, [at - width / 2, at + width / 2]).map((ring) => upright(ring, side));
   if (street.pavement === 0) return false;
-  if (rings.some((ring) => areaTwice(ring) <= NO_AREA || crossingOf(ring))) return true;
-  if (!isTangled(street)) return false;
-  const free = pavements(street);
-  return rings.some((ring) => areaWithout(ring, free).some(({ outer }) => areaTwice(outer) > NO_AREA));
+  const path = pathOf(street);
+  return ramps(street, side, [at - width / 2, at + width / 2]).some((quadrilateral) => {
+    const ring = upright(quadrilateral, side);
+    if (areaTwice(ring) <= NO_AREA || crossingOf(ring)) return true;
+    const around = [...ring, ring[0]];
+    const [clear] = partsClearOf(around, path, street.carriageway / 2 - TOUCHING);
+    return clear?.length !== around.length;
+  });
 }
 
 /** A driveway over a pavement rises from the lowered kerb to the pavement's far side. */
@@ -125,31 +112,19 @@ function ramp(id: string, ring: readonly Vec2[], side: Side, kerb: number): Soli
   return solidOf(id, vertices, side === "right" ? loops.map((loop) => [...loop].reverse()) : loops);
 }
 
-/** The pavements of a street, as low solids, which driveways lower towards the carriageway. */
+/** The pavements of a street, as low solids, which driveways lower: of a tangled one, the driveways alone. */
 export function pavementSolids(street: Street): Solid[] {
+  if (!hasPavements(street)) return [];
   const { id, kerb } = street;
-  const rampsOn = (side: Side, way: readonly [number, number]) =>
-    ramps(street, side, way).map((ring) => ramp(id, ring, side, kerb));
-  if (isTangled(street))
-    return [
-      ...tangledPavements(street).map(({ outer, holes }, i) =>
-        asPart(
-          prism(
-            id,
-            outer,
-            holes.map((hole) => [...hole].reverse()),
-            [0, kerb],
-          ),
-          tangledPart(i),
-        ),
-      ),
-      ...SIDES.flatMap((side) => drivewaysOn(street, side).flatMap((way) => rampsOn(side, way))),
-    ];
+  const tangled = isTangled(street);
   return SIDES.flatMap((side) => {
-    const between = drivewaysOn(street, side).map((way) => rampsOn(side, way));
+    const lowered = drivewaysOn(street, side).map((way) =>
+      ramps(street, side, way).map((ring) => ramp(id, ring, side, kerb)),
+    );
+    if (tangled) return lowered.flat();
     return slabs(street, side).flatMap(({ part, ring }, i) => [
       asPart(prism(id, ring, [], [0, kerb]), part),
-      ...(between[i] ?? []),
+      ...(lowered[i] ?? []),
     ]);
   });
 }

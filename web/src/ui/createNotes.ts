@@ -1,6 +1,5 @@
 import type { Told } from "@zanvo/core/units";
 import { create } from "zustand";
-import { inWords } from "../units";
 
 /** Something said quietly at the edge of the desk. */
 export interface Note {
@@ -24,6 +23,3 @@ export function createNotes(words: (told: Told) => string) {
     unsay: (id: number): void => useNotes.setState(({ notes }) => ({ notes: notes.filter((note) => note.id !== id) })),
   };
 }
-
-/** What is said in this window. */
-export const { useNotes, say, unsay } = createNotes(inWords);

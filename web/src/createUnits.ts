@@ -1,6 +1,6 @@
 import { inSystem, type System, type Told } from "@zanvo/core/units";
 import { create } from "zustand";
-import { remembered, type Memory } from "./remembered";
+import type { Memory } from "./remembered";
 
 const KEY = "zanvo:units";
 
@@ -25,6 +25,3 @@ export function createUnits(memory: Memory) {
     },
   };
 }
-
-/** What lengths are shown in, in this window. */
-export const { useUnits, switchUnits, inWords, useMeasures } = createUnits(remembered.visits);

@@ -8,6 +8,3 @@ export function createArrivals() {
     useArrival: (picture = ""): number => useArrivals((arrivals) => arrivals[picture] ?? 0),
   };
 }
-
-/** The arrivals of this visit. */
-export const { tellArrival, useArrival } = createArrivals();

@@ -1,0 +1,34 @@
+import { NOTHING_VISIBLE, type VisibleEdges } from "@zanvo/core/visibility";
+import type { Element } from "@zanvo/core/world";
+import { proxy } from "comlink";
+import { useEffect, useId, useState } from "react";
+import { steady } from "../../worker";
+import { createHiddenLines } from "./hiddenLines";
+import type { SeenWorker } from "./seen.worker";
+
+/** Hidden lines in one thread for every panel; it stays for the whole visit. */
+export function createSeen() {
+  const thread = steady<SeenWorker>(
+    () => new Worker(new URL("./seen.worker.ts", import.meta.url), { type: "module" }),
+    { onTrouble: (stale) => lines.tellTrouble(stale), alive: (remote) => remote.alive() },
+  );
+  const lines = createHiddenLines({
+    visibleEdges: (asker, elements, eye, tell) =>
+      thread.call((remote) => remote.visibleEdges(asker, elements, eye, tell && proxy(tell))),
+    giveUp: (asker) => void thread.call((remote) => remote.giveUp(asker)).catch(() => undefined),
+  });
+  return {
+    useTrouble: lines.useTrouble,
+    lookAgain: lines.lookAgain,
+    /** Hidden lines of elements from an eye, worked out beside the page; the last finished ones stay meanwhile. */
+    useSeen: (elements: readonly Element[], x: number, y: number, z: number): VisibleEdges => {
+      const id = useId();
+      const [seen, setSeen] = useState(NOTHING_VISIBLE);
+      const [asker] = useState(() => lines.asker(id, setSeen));
+      const tries = lines.useTrouble((one) => one.tries);
+      useEffect(() => asker.want(elements, [x, y, z]), [asker, elements, x, y, z, tries]);
+      useEffect(() => asker.leave, [asker]);
+      return seen;
+    },
+  };
+}

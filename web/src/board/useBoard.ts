@@ -1,0 +1,18 @@
+import { createContext, useContext } from "react";
+import type { Stores } from "../stores";
+import type { createDesk } from "./desk/createDesk";
+
+/** What the board works with: the stores of its window, and its desk. */
+export type Board = Stores & ReturnType<typeof createDesk>;
+
+const Current = createContext<Board | null>(null);
+
+/** Gives the components in it their board. */
+export const BoardProvider = Current.Provider;
+
+/** The board that a component stands on. */
+export function useBoard(): Board {
+  const board = useContext(Current);
+  if (!board) throw new Error("There is no board around this component.");
+  return board;
+}

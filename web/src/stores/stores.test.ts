@@ -1,0 +1,59 @@
+import { createElement } from "react";
+import { renderToStaticMarkup } from "react-dom/server";
+import { block, newStores } from "../../testing";
+import { addThings, deleteMany } from "../document/elements";
+import { addYard } from "../plan/yards";
+import { StoresProvider, useStores } from ".";
+
+/** What a component in a window reads of its stores. */
+function Title() {
+  const { useDocument } = useStores();
+  return useDocument(({ scene }) => scene.title);
+}
+
+describe("the stores of a window", () => {
+  it("are its own: what is done in one window changes nothing in another", () => {
+    const [one, other] = [newStores(), newStores()];
+    one.sceneDocument.open("s", { ...one.useDocument.getState().scene, title: "Tar lane" });
+    addThings(one, [block("b")]);
+    one.switchUnits();
+    one.say("Hello.");
+    expect(one.chosenElements().map(({ id }) => id)).toEqual(["b"]);
+    expect(other.useDocument.getState()).toMatchObject({ id: "", scene: { elements: [] } });
+    expect([other.chosenElements(), other.useNotes.getState().notes]).toEqual([[], []]);
+    expect([one, other].map(({ useUnits }) => useUnits.getState().system)).toEqual(["imperial", "metric"]);
+  });
+
+  it("tie what is done to what is chosen, saved and undone", () => {
+    const stores = newStores();
+    addThings(stores, [block("b")]);
+    deleteMany(stores, stores.chosenElements());
+    expect([stores.useDocument.getState().scene.elements, stores.chosenElements()]).toEqual([[], []]);
+    stores.undo();
+    expect(stores.useDocument.getState().scene.elements).toHaveLength(1);
+    // A courtyard where no building is says so in this window.
+    addYard(stores, [
+      [40, 40],
+      [45, 45],
+    ]);
+    expect(stores.useNotes.getState().notes).toHaveLength(1);
+  });
+
+  it("are found by the components that stand in them, and missed where there are none", () => {
+    const stores = newStores();
+    stores.sceneDocument.open("s", { ...stores.useDocument.getState().scene, title: "Tar lane" });
+    // A page drawn as text shows stores as they were first made.
+    expect(renderToStaticMarkup(createElement(StoresProvider, { value: stores }, createElement(Title)))).toBe(
+      stores.useDocument.getInitialState().scene.title,
+    );
+    expect(() => renderToStaticMarkup(createElement(Title))).toThrow("There are no stores around this component.");
+  });
+
+  it("have no two things of one name", () => {
+    const stores = newStores();
+    const { sceneDocument, saving, ...rest } = stores;
+    // Each of its parts is spread into one table: whatever the document does is still the document's.
+    expect(Object.entries(sceneDocument).filter(([name, made]) => Reflect.get(rest, name) !== made)).toEqual([]);
+    expect(saving.useSaving).toBe(stores.useSaving);
+  });
+});
