@@ -34,7 +34,7 @@ import {
 import { CREASE, DETAIL, HIDDEN, OUTLINE, visibleEdges, type VisibleEdges } from ".";
 import { intersectionCurves } from "./intersections";
 import { occludersOf } from "./occluder";
-import { hiddenWhole } from "./skyline";
+import { hiddenWhole } from "./occlusionProfile";
 
 /** A block as a mesh of `three`, built from its own numbers. */
 function mesh({ origin, heading, length, width, height }: Block): Mesh {
@@ -433,7 +433,7 @@ describe("which stretches are seen", () => {
     expect([count(OUTLINE), count(CREASE), count(HIDDEN)]).toEqual([6, 3, 3]);
   });
 
-  it("sets aside whole solids behind a skyline only where three's Raycaster sees none of their edges", () => {
+  it("sets aside whole solids behind an occlusion profile only where three's Raycaster sees none of their edges", () => {
     let lost = 0;
     fc.assert(
       fc.property(fc.integer({ min: 1, max: 1e6 }), between(-20, 20), between(1, 30), (seed, x, z) => {

@@ -4,7 +4,7 @@ import { DETAIL_KINDS, encloses, type Detail, type Solid } from "../world";
 import { loopBoxes } from "./bearing";
 import { intersectionCurves, type Intersection } from "./intersections";
 import { covers, hiddenInterval, occludersOf, TOUCH, type Occluder } from "./occluder";
-import { hiddenWhole } from "./skyline";
+import { hiddenWhole } from "./occlusionProfile";
 import {
   CREASE,
   DETAIL,
@@ -69,8 +69,9 @@ class Gathered {
  * Which stretches of the edges of closed solids an eye sees, and of the lines in which they meet, in parts: the solids
  * that stand nearest first. It depends on the eye's place alone, not on gaze, lens or paper. Each convex piece of a
  * face hides, of each edge, what lies beyond its plane and inside the pyramid from the eye through its sides: a product
- * of half-spaces, so an interval of the edge that is exact to rounding. Solids that a skyline before them hides whole
- * are set aside first; an index of what stands in which direction keeps far-apart edges and faces from being compared.
+ * of half-spaces, so an interval of the edge that is exact to rounding. Solids that an occlusion profile before them
+ * hides whole are set aside first; an index of what stands in which direction keeps far-apart edges and faces from being
+ * compared.
  * Touching faces do not hide one another's edges; edges that lie on a face are seen. Joins of a round surface are
  * stretches only where the surface turns away. Details are asked of what stands before their own face, and of nothing
  * else.

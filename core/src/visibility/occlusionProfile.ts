@@ -2,7 +2,7 @@ import { sub, type Vec3 } from "../geometry";
 import type { Solid } from "../world";
 import type { Occluder } from "./occluder";
 
-/** Directions that the skyline is kept for, all round. */
+/** Directions that the occlusion profile is kept for, all round. */
 const BINS = 4096;
 /**
  * Within a bin an edge's slope strays from that at the bin's ends by less than this part of it: an eighth of the
@@ -46,7 +46,7 @@ function covered(loop: readonly Vec3[], from: number, to: number): readonly [num
   return high > low ? [low, high] : null;
 }
 
-/** Adds what a piece covers to the skyline, in every bin that it spans from end to end. */
+/** Adds what a piece covers to the occlusion profile, in every bin that it spans from end to end. */
 function cover(sky: Sky, loop: readonly Vec3[]): void {
   const azimuths = loop.map(([x, y]) => Math.atan2(y, x));
   const [from, to] = [Math.min(...azimuths), Math.max(...azimuths)];
@@ -65,7 +65,7 @@ function cover(sky: Sky, loop: readonly Vec3[]): void {
   }
 }
 
-/** Whether the skyline covers all directions in which some places, and what lies between them, are seen. */
+/** Whether the occlusion profile covers all directions in which some places, and what lies between them, are seen. */
 function coversAll(sky: Sky, vertices: readonly Vec3[], near: number): boolean {
   const azimuths = vertices.map(([x, y]) => Math.atan2(y, x));
   const [from, to] = [Math.min(...azimuths), Math.max(...azimuths)];
@@ -89,9 +89,9 @@ function nearest(vertices: readonly Vec3[]): number {
 const farthest = (vertices: readonly Vec3[]): number => Math.max(...vertices.map(([x, y]) => Math.hypot(x, y)));
 
 /**
- * Which solids are hidden whole by what stands wholly before them. A skyline is kept of the elevations that are covered
- * in each direction, and grows by the faces that lie nearer than the solid that is asked for: it never calls hidden
- * what is seen, and may call seen what is hidden.
+ * Which solids are hidden whole by what stands wholly before them. An occlusion profile is kept of the elevations
+ * that are covered in each direction, and grows by the faces that lie nearer than the solid that is asked for: it never
+ * calls hidden what is seen, and may call seen what is hidden.
  * @param occluders the pieces of faces that stand in the eye's way
  */
 export function hiddenWhole(solids: readonly Solid[], occluders: readonly Occluder[], eye: Vec3): Uint8Array {
