@@ -2,6 +2,7 @@ import { seededRandom, type Vec3 } from "../geometry";
 import { NoAnswer } from "../problem";
 import type { TracedSet } from "../scene";
 import { recoverPoint } from "./point";
+import { rolesOf } from "./hypotheses";
 import { byRole, familyRole } from "./roles";
 import type { Family } from "./view";
 import { crossing, halfLength, linesOf, residual, normOf, type Lines, type Norm, type Segment } from "./segments";
@@ -29,18 +30,6 @@ const LONGEST = 300;
 const FAMILIES = 5;
 const LEAST = 5;
 const LONG = 0.5;
-/** Uprights lean less than this from the picture's own. */
-const LEAN = Math.tan((30 * Math.PI) / 180);
-/** A level family's point may be so far from the line through two others, in half longer sides per unit of distance. */
-const LEVEL = 0.03;
-
-/**
- * Two families may be at right angles where they are, to this cosine, through one of these focal lengths (half longer
- * sides) about the middle.
- */
-const LENSES = [0.6, 0.8, 1, 1.3, 1.7, 2.2, 3, 4.5, 7, 12];
-const SQUARE = 0.12;
-
 const length = (lines: Lines, i: number): number => 2 * halfLength(lines, i);
 
 /**
@@ -70,47 +59,6 @@ function best(lines: Lines, left: readonly number[], roll: (n: number) => number
     if (score > most) [found, most] = [v, score];
   }
   return found;
-}
-
-/**
- * Which way each family runs: uprights, the two that stand at right angles best, others on their horizon, and the
- * rest.
- */
-function roles(points: readonly Vec3[]): TracedSet["role"][] {
-  const out = points.map((): TracedSet["role"] => "free");
-  const upright = points.findIndex(
-    ([x, y, w]) => Math.abs(x) < LEAN * Math.abs(y) && Math.hypot(x, y) > 1.2 * Math.abs(w),
-  );
-  if (upright >= 0) out[upright] = "upright";
-  const rest = points.flatMap((_, i) => (i === upright ? [] : [i]));
-  const square = (p: Vec3, q: Vec3) =>
-    LENSES.some(
-      (f) =>
-        Math.abs(p[0] * q[0] + p[1] * q[1] + f * f * p[2] * q[2]) <
-        SQUARE * Math.hypot(p[0], p[1], f * p[2]) * Math.hypot(q[0], q[1], f * q[2]),
-    );
-  const pair =
-    rest
-      .flatMap((i, n) => rest.slice(n + 1).map((k) => [i, k] as const))
-      .find(([i, k]) => square(points[i], points[k])) ?? (rest.length === 1 ? [rest[0]] : []);
-  const x = (i: number) => (Math.abs(points[i][2]) < 1e-9 ? Infinity : points[i][0] / points[i][2]);
-  [...pair]
-    .sort((i, k) => x(i) - x(k))
-    .forEach((i, n) => {
-      out[i] = n === 0 ? "left" : "right";
-    });
-  if (pair.length === 2) {
-    const [p, q] = [points[pair[0]], points[pair[1]]];
-    const line: Vec3 = [p[1] * q[2] - p[2] * q[1], p[2] * q[0] - p[0] * q[2], p[0] * q[1] - p[1] * q[0]];
-    const size = Math.hypot(line[0], line[1]);
-    for (const i of rest) {
-      if (pair.includes(i)) continue;
-      const v = points[i];
-      if (Math.abs(line[0] * v[0] + line[1] * v[1] + line[2] * v[2]) < LEVEL * size * Math.hypot(v[0], v[1], v[2]))
-        out[i] = "level";
-    }
-  }
-  return out;
 }
 
 /** One family among some edges: those of the point most of their length agrees with. */
@@ -164,7 +112,10 @@ export function groupEdges(
     left = left.filter((i) => !gone.has(i));
   }
   if (found.length === 0) throw new NoAnswer("No edges stand out that run to one point: trace some by hand.");
-  const role = roles(found.map(({ v }) => v));
+  const role = rolesOf(
+    found.map(({ v }) => v),
+    found.map(({ members }) => members.reduce((sum, i) => sum + length(lines, i), 0)),
+  );
   return found.map(({ members }, i) => ({ role: role[i], members }));
 }
 

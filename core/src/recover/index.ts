@@ -1,7 +1,9 @@
 export { ellipseOf, recoverPoint, type RecoveredPoint } from "./point";
 export { applyHomography, straightened, straightening, type Homography, type Straightening } from "./straighten";
 export { normOf, type Norm, type Segment } from "./segments";
-export { recoverView, type Asked, type Family, type RecoveredView } from "./view";
+export { recoverView, type Asked, type Family, type Misfit, type RecoveredView } from "./view";
+export { judged, type Judgement, type Suggestion } from "./suggest";
+export { boundsOf, type Bounds } from "./bounds";
 export { measureHeights, type Measured, type HeightLine } from "./heights";
 export { as35, edgesOf, TRACING_SIGMA, leftTurn, onPaperAt, pointOf, pxOf, viewOfReference } from "./reference";
 export { resample, type Pixels, type Warp } from "./resample";

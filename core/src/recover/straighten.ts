@@ -4,6 +4,7 @@ import { NoAnswer } from "../problem";
 import type { Reference } from "../scene";
 import { carried, type Called } from "./carry";
 import { upOf } from "./heights";
+import { as35 } from "./reference";
 import type { RecoveredView } from "./view";
 
 /** A homography of the picture plane, row by row. */
@@ -16,8 +17,9 @@ export interface Straightening {
   readonly from: Homography;
   readonly width: number;
   readonly height: number;
-  /** The centre of vision in the new picture, px. */
+  /** The centre of vision in the new picture, and the focal length, which stays, px. */
   readonly centre: Vec2;
+  readonly focalLength: number;
 }
 
 /** Steeper than this (degrees) a straightened picture would be nearly all edge. */
@@ -88,21 +90,28 @@ export function straightening(
     [0, 1, -dy],
     [0, 0, 1],
   ]).mmul(plain);
-  return { to: flat(shifted), from: flat(inverse(shifted)), width: w, height: h, centre: [cx - dx, cy - dy] };
+  return {
+    to: flat(shifted),
+    from: flat(inverse(shifted)),
+    width: w,
+    height: h,
+    centre: [cx - dx, cy - dy],
+    focalLength: f,
+  };
 }
 
 /**
  * A reference with all that was traced in it taken over to its straightened picture; what falls behind the camera is
- * left out.
+ * left out. Its camera is level and its lens known: uprights, which are parallel now, can no longer tell it.
  */
 export function straightened(
   reference: Reference,
-  { to, width, height, centre }: Straightening,
+  { to, width, height, centre, focalLength }: Straightening,
   next: Called,
 ): Reference {
-  const { level } = reference;
   return {
     ...carried(reference, (p) => applyHomography(to, p), { width, height, centre }, next),
-    ...(level === undefined ? {} : { level }),
+    level: true,
+    lens35: as35({ width, height }, focalLength),
   };
 }

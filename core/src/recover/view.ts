@@ -33,7 +33,10 @@ export interface Asked {
 /** A camera behind a picture: what it saw, and how sure that is. */
 export interface RecoveredView {
   readonly points: readonly (RecoveredPoint & { readonly name: string })[];
-  /** Px, with its standard deviation; null where the picture cannot tell it. */
+  /**
+   * Px, with its standard deviation; null where the picture cannot tell it. Where the edges miss the view by more than
+   * the hand does, bounds are as much wider (the Birge ratio: R. T. Birge, Phys. Rev. 40, 1932 (from memory)).
+   */
   readonly focalLength: { readonly px: number; readonly sd: number } | null;
   /** Px. */
   readonly centre: Vec2;
@@ -42,10 +45,23 @@ export interface RecoveredView {
   /** Degrees; null where the picture cannot tell. */
   readonly pitch: number | null;
   readonly roll: number | null;
+  /** Standard deviations of look up and roll, degrees; null where they are not told. */
+  readonly sure: { readonly pitch: number; readonly roll: number } | null;
   /** World directions of the families that were fitted, in camera axes right, down, forward, by family. */
   readonly directions: readonly (Vec3 | null)[];
+  /** How well the view explains the edges; null where none is fitted. */
+  readonly misfit: Misfit | null;
   /** What the picture cannot tell, and what would help; null where it told all. */
   readonly lacking: string | null;
+}
+
+/** How well a view explains the edges of its families. */
+export interface Misfit {
+  /** Sum of squares of the residuals, each in its standard deviation, over how many more edges than parameters. */
+  readonly chiSquare: number;
+  readonly freedom: number;
+  /** How far each edge misses the fitted view, in its standard deviation, by family; null for what was not fitted. */
+  readonly residuals: readonly (readonly number[] | null)[];
 }
 
 /** A point farther off than this many half longer sides does not count as one in words. */
@@ -62,6 +78,10 @@ const lackingOne = (levels: number, square: boolean): string =>
 
 /** A focal length to start from where nothing tells one, in half longer sides: 29 mm on full frame. */
 const SOME_F = 1.6;
+/** Focal lengths to start from where the points of two families tell none, as above: 15 to 90 mm on full frame. */
+const SOME_LENSES = [0.8, 1.2, 1.8, 3, 5];
+/** A lens whose logarithm is less sure than this is not told. */
+const UNSURE = 1;
 
 /** What is asked, in the norm's units: half longer sides about the middle of the picture. */
 interface InNorm {
@@ -137,7 +157,7 @@ function spanned(families: readonly Family[], asked: Asked, { points, known, upr
 }
 
 /** The focal length that the surest pair of families tells; null where none does. */
-function toldFocal({ points, given }: InNorm, fixed: readonly number[]): number | null {
+function toldFocal({ points, given }: Pick<InNorm, "points" | "given">, fixed: readonly number[]): number | null {
   let found: number | null = null;
   for (const [k, i] of fixed.entries())
     for (const j of fixed.slice(k + 1)) found ??= focalFrom(points[i].direction, points[j].direction, given);
@@ -212,8 +232,9 @@ function modelOf({ points, given, known }: InNorm, found: Spanned, told: number 
 }
 
 /** The parameters of a view that explain the edges of all its families best. */
-function jointFit(families: readonly Family[], asked: Asked, { norm, points, upright }: InNorm, model: Model): Fit {
-  const kept = model.used.map((i) => families[i].segments.filter((_, k) => !points[i].strays.includes(k)));
+function jointFit(families: readonly Family[], asked: Asked, given: InNorm, model: Model): Fit {
+  const { norm, upright } = given;
+  const kept = fittedEdges(families, given, model);
   const lines = kept.map((segments) => linesOf(segments, norm));
   const count = kept.reduce((sum, { length }) => sum + length, 0);
   const sigma = (asked.sigma ?? 1) / norm.size;
@@ -235,8 +256,85 @@ function jointFit(families: readonly Family[], asked: Asked, { norm, points, upr
   );
 }
 
+/**
+ * The best of the fits that start from the focal length that two points tell; where they tell none, as where edges are
+ * bowed or the picture was cropped, from several.
+ */
+function bestFit(
+  families: readonly Family[],
+  asked: Asked,
+  given: InNorm,
+  found: Spanned,
+): { readonly model: Model; readonly fitted: Fit } {
+  const told = given.known === null ? toldFocal(given, found.fixed) : null;
+  const finite = found.fixed.filter((i) => given.points[i].at !== null);
+  const starts = given.known !== null || told !== null || finite.length < 2 ? [told] : SOME_LENSES;
+  return starts
+    .map((start) => {
+      const model = modelOf(given, found, start);
+      return { model, fitted: jointFit(families, asked, given, model) };
+    })
+    .reduce((best, one) => (one.fitted.cost < best.fitted.cost ? one : best));
+}
+
+/** The edges of the families that a model fits, but for their strays. */
+const fittedEdges = (families: readonly Family[], { points }: InNorm, { used }: Model) =>
+  used.map((i) => families[i].segments.filter((_, k) => !points[i].strays.includes(k)));
+
+/** How far every edge of the families misses the fitted view, strays included; and the sum of squares without them. */
+function misfitOf(families: readonly Family[], asked: Asked, given: InNorm, model: Model, { at }: Fit): Misfit {
+  const { f, c, direction } = model.read(at);
+  const sigma = (asked.sigma ?? 1) / given.norm.size;
+  const residuals = families.map(({ segments }, i) => {
+    if (!model.used.includes(i)) return null;
+    const lines = linesOf(segments, given.norm);
+    const v = unit(project(direction(i), f, c));
+    return segments.map((_, k) => residual(lines, k, v) / sigma);
+  });
+  const counted = residuals.flatMap((own, i) => own?.filter((_, k) => !given.points[i].strays.includes(k)) ?? []);
+  return {
+    chiSquare: counted.reduce((sum, off) => sum + off * off, 0),
+    freedom: Math.max(0, counted.length - model.start.length),
+    residuals,
+  };
+}
+
+/** Standard deviations of look up and roll by the axis that is up, degrees. */
+function surenessOf(model: Model, { at, covariance }: Fit, wider: number): RecoveredView["sure"] {
+  const angles = (moved: readonly number[]) => {
+    const axis = model.read(moved).axes[model.upAxis];
+    const [x, y, z] = axis[1] > 0 ? scale(axis, -1) : axis;
+    return [Math.asin(Math.max(-1, Math.min(1, z))), Math.atan2(-x, -y)] as const;
+  };
+  const step = 1e-5;
+  const slopes = at.map((_, k) => {
+    const [ahead, behind] = [step, -step].map((by) => angles(at.map((value, j) => (j === k ? value + by : value))));
+    return [0, 1].map((which) => (ahead[which] - behind[which]) / (2 * step));
+  });
+  const sd = (which: 0 | 1) =>
+    degrees(
+      Math.sqrt(
+        wider *
+          Math.max(
+            0,
+            slopes.reduce(
+              (sum, p, i) => sum + slopes.reduce((part, q, k) => part + p[which] * q[which] * covariance![i][k], 0),
+              0,
+            ),
+          ),
+      ),
+    );
+  return { pitch: sd(0), roll: sd(1) };
+}
+
 /** What would help where the lens is not told. */
-function lackingLens(points: RecoveredView["points"], fixed: readonly number[]): string {
+function lackingLens({ points, given }: InNorm, fixed: readonly number[]): string {
+  const finite = fixed.filter((i) => points[i].at !== null);
+  if (finite.length >= 2 && toldFocal({ points, given }, fixed) === null)
+    return (
+      "These points cannot be at right angles about this centre: either an edge is in the wrong family, or the " +
+      "picture was cropped. Leave the centre free, or trace uprights too."
+    );
   const near = fixed.filter((i) => {
     const [x, y, w] = points[i].direction;
     return Math.hypot(x, y) < NEAR * Math.abs(w);
@@ -256,6 +354,8 @@ const onlyPoints = ({ points, norm }: InNorm, { centre }: Asked, lacking: string
   horizon: null,
   pitch: null,
   roll: null,
+  sure: null,
+  misfit: null,
   directions: points.map(() => null),
   lacking,
 });
@@ -275,22 +375,14 @@ export function recoverView(families: readonly Family[], asked: Asked): Recovere
     const levels = families.filter(({ role }) => role === "horizontal").length;
     return onlyPoints(given, asked, lackingOne(levels, asked.square ?? true));
   }
-  const told = known === null ? toldFocal(given, found.fixed) : null;
-  const finite = found.fixed.filter((i) => points[i].at !== null);
-  if (known === null && told === null && finite.length >= 2 && !found.free)
-    return onlyPoints(
-      given,
-      asked,
-      "These points cannot be at right angles about this centre: either an edge is in the wrong family, or the " +
-        "picture was cropped. Leave the centre free, or trace uprights too.",
-    );
-  const model = modelOf(given, found, told);
-  const fitted = jointFit(families, asked, given, model);
+  const { model, fitted } = bestFit(families, asked, given, found);
   const { axes, f, c, direction } = model.read(fitted.at);
+  const misfit = misfitOf(families, asked, given, model, fitted);
+  const wider = Math.max(1, misfit.chiSquare / Math.max(1, misfit.freedom));
   const axis = axes[model.upAxis];
   const up = axis[1] > 0 ? scale(axis, -1) : axis;
-  const variance = model.tellsFocal ? fitted.covariance?.[3][3] : undefined;
-  const sure = known !== null || (variance !== undefined && Math.sqrt(variance) < 1);
+  const variance = model.tellsFocal && fitted.covariance ? wider * fitted.covariance[3][3] : undefined;
+  const sure = known !== null || (variance !== undefined && Math.sqrt(variance) < UNSURE);
   const level = sure || (asked.level ?? false);
   return {
     points,
@@ -299,7 +391,9 @@ export function recoverView(families: readonly Family[], asked: Asked): Recovere
     horizon: level ? horizonOf(up, f, c, norm) : null,
     pitch: level ? degrees(Math.asin(Math.max(-1, Math.min(1, up[2])))) : null,
     roll: level ? degrees(Math.atan2(-up[0], -up[1])) : null,
+    sure: level && fitted.covariance ? surenessOf(model, fitted, wider) : null,
+    misfit,
     directions: families.map((_, i) => (model.used.includes(i) ? direction(i) : null)),
-    lacking: sure ? null : lackingLens(points, found.fixed),
+    lacking: sure ? null : lackingLens(given, found.fixed),
   };
 }

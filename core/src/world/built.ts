@@ -72,8 +72,8 @@ export function buildCache(): (elements: readonly Element[]) => Built {
     const dug = parts.flatMap((part) => (part.dug ? [part.as] : [])).join();
     if (dug !== ground.as) ground = { as: dug, solids: groundAround(elements) };
     return {
-      solids: [...parts.flatMap(({ built: { solids } }) => solids), ...ground.solids],
-      details: parts.flatMap(({ built: { details } }) => details),
+      solids: ([] as Solid[]).concat(...parts.map(({ built: { solids } }) => solids), ground.solids),
+      details: ([] as Detail[]).concat(...parts.map(({ built: { details } }) => details)),
     };
   };
 }

@@ -116,14 +116,14 @@ export function solidOf(
       name: names[f],
     };
   });
-  const open = new Map<string, number>();
+  // By the numbers of both ends in one: the face on whose loop an edge has been met so far.
+  const open = new Map<number, number>();
   const edges: Edge[] = [];
-  const around = loops.flatMap((loop, face) => [loop, ...(holes[face] ?? [])].map((ring) => ({ ring, face })));
-  around.forEach(({ ring, face }) => {
+  const meet = (ring: readonly number[], face: number) =>
     ring.forEach((a, i) => {
       const b = ring[(i + 1) % ring.length];
-      const other = open.get(`${b} ${a}`);
-      if (other === undefined) open.set(`${a} ${b}`, face);
+      const other = open.get(b * vertices.length + a);
+      if (other === undefined) open.set(a * vertices.length + b, face);
       else
         edges.push({
           a: b,
@@ -133,6 +133,9 @@ export function solidOf(
           smooth: round[face] !== undefined && round[face] === round[other],
         });
     });
+  loops.forEach((loop, face) => {
+    meet(loop, face);
+    for (const hole of holes[face] ?? []) meet(hole, face);
   });
   const convex = faces.every(({ normal, offset }) => vertices.every((p) => dot(normal, p) - offset <= FLAT));
   return { id, vertices, faces, edges, convex };

@@ -90,11 +90,18 @@ interface Opening {
   readonly high: number;
 }
 
-/** The lines of an opening; a door has none at its foot. */
-function framed({ kind, from, to, low, high }: Opening, { p, u }: Wall, z: number, on: Detail["on"]): Detail[] {
+/** Adds the lines of an opening to others; a door has none at its foot. */
+function frame(
+  { kind, from, to, low, high }: Opening,
+  { p, u }: Wall,
+  z: number,
+  on: Detail["on"],
+  out: Detail[],
+): void {
   const at = (s: number, up: number): Vec3 => [p[0] + s * u[0], p[1] + s * u[1], z + up];
   const [a, b, c, d] = [at(from, low), at(from, high), at(to, high), at(to, low)];
-  return [[a, b], [b, c], [c, d], ...(kind === "window" ? [[d, a]] : [])].map(([m, n]) => ({ kind, a: m, b: n, on }));
+  out.push({ kind, a, b, on }, { kind, a: b, b: c, on }, { kind, a: c, b: d, on });
+  if (kind === "window") out.push({ kind, a: d, b: a, on });
 }
 
 type Over = (at: Vec2) => number;
@@ -117,21 +124,18 @@ function windowsIn(
   const bay = Math.max(windows.every, windows.width + END);
   const bays = Math.floor((wall.long - 2 * END) / bay);
   const floors = Math.max(1, Math.floor(height / storey + 1e-6));
-  return Array.from({ length: floors }, (_, floor) =>
-    Array.from({ length: Math.max(0, bays) }, (_none, n): Opening => {
+  const out: Opening[] = [];
+  for (let floor = 0; floor < floors; floor++)
+    for (let n = 0; n < bays; n++) {
       const middle = wall.long / 2 + (n - (bays - 1) / 2) * bay;
+      const [from, to] = [middle - windows.width / 2, middle + windows.width / 2];
       const low = floor * storey + windows.sill;
       const high = Math.min(low + windows.height, (floor + 1) * storey - END);
-      return { kind: "window", from: middle - windows.width / 2, to: middle + windows.width / 2, low, high };
-    }),
-  )
-    .flat()
-    .filter(
-      ({ from, to, low, high }) =>
-        high - low >= END &&
-        low >= over(along(wall, (from + to) / 2)) + END &&
-        !taken.some((one) => from < one.to + END && to > one.from - END && low < one.top + END),
-    );
+      if (high - low < END || low < over(along(wall, middle)) + END) continue;
+      if (taken.some((one) => from < one.to + END && to > one.from - END && low < one.top + END)) continue;
+      out.push({ kind: "window", from, to, low, high });
+    }
+  return out;
 }
 
 /** Windows and doors of a building, drawn on its walls. */
@@ -145,13 +149,15 @@ export function openingsOf(building: Building, solids: readonly Solid[]): Detail
   const front = entrances[0] && windows?.party ? sideOf(corners, entrances[0].side).u : null;
   const storey = building.height / (building.storeys ?? Math.max(1, Math.round(building.height / STOREY)));
   let left = MAX_WINDOWS;
-  return tiersUp(building).flatMap(({ points, z, height }, tier) => {
+  // Into one list: a town has hundreds of thousands of lines.
+  const out: Detail[] = [];
+  tiersUp(building).forEach(({ points, z, height }, tier) => {
     const solid = solids.find(({ part }) => part === tierPart(tier));
-    if (!solid) return [];
+    if (!solid) return;
     const over: Over = tier === 0 ? ground : () => -Infinity;
-    return wallsOf([points, ...yards], tier === 0 ? passages : []).flatMap((wall) => {
+    for (const wall of wallsOf([points, ...yards], tier === 0 ? passages : [])) {
       const face = faceOf(solid, wall.p, wall.u);
-      if (face < 0) return [];
+      if (face < 0) continue;
       const found = entrances
         .filter(({ side }) => tier === 0 && side === wall.side)
         .flatMap(({ at, width, height: tall }) => doorIn(wall, at, width, tall, height, over));
@@ -162,7 +168,9 @@ export function openingsOf(building: Building, solids: readonly Solid[]): Detail
         left -= fresh.length;
         found.push(...fresh);
       }
-      return found.flatMap((opening) => framed(opening, wall, z, { solid, face }));
-    });
+      const on = { solid, face };
+      for (const opening of found) frame(opening, wall, z, on, out);
+    }
   });
+  return out;
 }

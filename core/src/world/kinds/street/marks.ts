@@ -128,7 +128,9 @@ function slabJoints(street: Street, solids: readonly Solid[]): Joint[] {
     return jointsAlong(street, side).flatMap((s) => {
       const [a, middle, b] = [near, (near + far) / 2, far].map((by) => placeAlong(path, s, by));
       if (!a || !middle || !b) return [];
-      const clear = [a, b].every((at, i) => offPath(street, at) > Math.abs(i ? far : near) - CLEAR);
+      // A straight street is nowhere nearer than its own lines are.
+      const straight = path.length === 2;
+      const clear = straight || [a, b].every((at, i) => offPath(street, at) > Math.abs(i ? far : near) - CLEAR);
       const on = tops.find(({ covers }) => covers(middle));
       return clear && (flat || on) ? [{ a, b, on: on && { solid: on.solid, face: on.face } }] : [];
     });
