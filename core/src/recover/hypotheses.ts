@@ -57,12 +57,19 @@ function pointsOf({ levels: [first, second], upright, f }: Hypothesis, points: r
 /** How far two points of a picture are apart, as the sine of the angle between them. */
 const apart = (p: Vec3, q: Vec3): number => Math.hypot(...cross(unit(p), unit(q)));
 
-/** How much of the families' length some axes explain: of each axis the family whose point is nearest to it counts. */
-const scoreOf = (axes: readonly Vec3[], points: readonly Vec3[], lengths: readonly number[]): number =>
-  axes.reduce(
-    (sum, axis) => sum + Math.max(...points.map((v, i) => lengths[i] * Math.max(0, 1 - (apart(v, axis) / ALONG) ** 2))),
-    0,
-  );
+/**
+ * How much of the families' length some axes explain: each family by the axis nearest to its point, and of each axis
+ * the family that is explained best.
+ */
+function scoreOf(axes: readonly Vec3[], points: readonly Vec3[], lengths: readonly number[]): number {
+  const most = axes.map(() => 0);
+  points.forEach((v, i) => {
+    const off = axes.map((axis) => apart(v, axis));
+    const nearest = off.indexOf(Math.min(...off));
+    most[nearest] = Math.max(most[nearest], lengths[i] * Math.max(0, 1 - (off[nearest] / ALONG) ** 2));
+  });
+  return most.reduce((sum, one) => sum + one, 0);
+}
 
 /**
  * Which way each family of edges runs: of all ways to take two of them for level ones at right angles, or one and the
