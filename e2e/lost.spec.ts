@@ -216,13 +216,13 @@ test("what works out hidden lines is started anew when it dies, and until then t
     height: 3,
   };
   const id = await openNew(page, (scene) => void scene.elements.push(block));
-  await expect.poll(() => page.workers().some((worker) => worker.url().includes("seen.worker"))).toBe(true);
+  await expect.poll(() => page.workers().some((worker) => worker.url().includes("visibility.worker"))).toBe(true);
   const old = page.getByText("The drawing is old");
   await expect(old).toHaveCount(0);
   // It ends without a word, as one that the browser took the memory of.
   await page
     .workers()
-    .find((worker) => worker.url().includes("seen.worker"))!
+    .find((worker) => worker.url().includes("visibility.worker"))!
     .evaluate(() => close());
   await eyeLevel(page);
   await type(page, "Eye height", "3");

@@ -621,7 +621,7 @@ async function browser() {
     const page = await opened(context, id);
     let last;
     for (let i = 0; i < 2; i++) {
-      const next = () => page.workers().findLast((one) => one.url().includes("seen.worker") && one !== last);
+      const next = () => page.workers().findLast((one) => one.url().includes("visibility.worker") && one !== last);
       while (!next()) await pause(100);
       last = next();
       await last.evaluate(() => close()).catch(() => undefined);

@@ -132,11 +132,11 @@ export function curves(): void {
     "at least 5x",
   );
 
-  const seen = visibleEdges(build(street(300).elements), view.eye);
+  const visible = visibleEdges(build(street(300).elements), view.eye);
   const [grid, buildings] = medians(
     [
       () => void compose(contextOf(scene, shot, NOTHING_VISIBLE), { only: ["bundles", "squares"] }),
-      () => void compose(contextOf(scene, shot, seen), { only: ["buildings", "creases", "meetings", "details"] }),
+      () => void compose(contextOf(scene, shot, visible), { only: ["buildings", "creases", "meetings", "details"] }),
     ],
     9,
   );

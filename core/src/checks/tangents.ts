@@ -115,8 +115,8 @@ function outlines(
  * together.
  * Things that stand against each other are left out; so is an edge that ends because the other hides it.
  */
-export function tangentsOf(view: View, solids: readonly Solid[], seen: VisibleEdges): Tangent[] {
-  const { lines, corners } = outlines(view, solids, seen);
+export function tangentsOf(view: View, solids: readonly Solid[], visible: VisibleEdges): Tangent[] {
+  const { lines, corners } = outlines(view, solids, visible);
   if (lines.length < 2) return [];
   const beside = neighbours(solids);
   const index = new Flatbush(lines.length);

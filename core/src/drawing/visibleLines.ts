@@ -6,8 +6,8 @@ import { NO_LINES, type Shapes } from "./layer";
 import type { LayerContext } from "./layers/kind";
 
 /** The stretches of one edgeClass on paper, cut at the panel. */
-export const stretchLines = (view: View, seen: VisibleEdges, edgeClass: EdgeClass): Shapes =>
-  segmentLines(view, stretchesOf(seen, edgeClass));
+export const stretchLines = (view: View, visible: VisibleEdges, edgeClass: EdgeClass): Shapes =>
+  segmentLines(view, stretchesOf(visible, edgeClass));
 
 export type Segment = readonly [Vec3, Vec3];
 
@@ -21,12 +21,12 @@ interface Sorted {
 /** What is seen, sorted by edgeClass once: it is drawn again with every turn of the view. */
 const sorted = new WeakMap<VisibleEdges, Map<EdgeClass, Sorted>>();
 
-function sortedBy(seen: VisibleEdges, wanted: EdgeClass): Sorted {
-  let by = sorted.get(seen);
-  if (!by) sorted.set(seen, (by = new Map()));
+function sortedBy(visible: VisibleEdges, wanted: EdgeClass): Sorted {
+  let by = sorted.get(visible);
+  if (!by) sorted.set(visible, (by = new Map()));
   let found = by.get(wanted);
   if (!found) {
-    const { ends, edgeClass, solid, detail } = seen;
+    const { ends, edgeClass, solid, detail } = visible;
     const own = [...edgeClass.keys()].filter((i) => edgeClass[i] === wanted);
     const at = (o: number): Vec3 => [ends[o], ends[o + 1], ends[o + 2]];
     by.set(
@@ -42,8 +42,8 @@ function sortedBy(seen: VisibleEdges, wanted: EdgeClass): Sorted {
 }
 
 /** The stretches of one edgeClass, in the world, but for those of solids that are left out. */
-function stretchesOf(seen: VisibleEdges, wanted: EdgeClass, out?: Uint8Array): readonly Segment[] {
-  const { segments, solid } = sortedBy(seen, wanted);
+function stretchesOf(visible: VisibleEdges, wanted: EdgeClass, out?: Uint8Array): readonly Segment[] {
+  const { segments, solid } = sortedBy(visible, wanted);
   return out ? segments.filter((_, i) => !out[solid[i]]) : segments;
 }
 
@@ -83,8 +83,8 @@ export function thinned(view: View, details: readonly Segment[], gap: number): S
 const FAR = 5;
 
 /** Which solids are drawn so small that what is within their outline would clot: by number. */
-function small(view: View, seen: VisibleEdges, gap: number): Uint8Array {
-  const { segments, solid } = sortedBy(seen, OUTLINE);
+function small(view: View, visible: VisibleEdges, gap: number): Uint8Array {
+  const { segments, solid } = sortedBy(visible, OUTLINE);
   const count = solid.reduce((most, s) => Math.max(most, s + 1), 0);
   const [x0, y0, x1, y1] = [Infinity, Infinity, -Infinity, -Infinity].map((start) =>
     new Float64Array(count).fill(start),
@@ -128,11 +128,11 @@ const lastSmall = new WeakMap<
   { readonly view: View; readonly gap: number; readonly small: Uint8Array }
 >();
 
-function smallIn(view: View, seen: VisibleEdges, gap: number): Uint8Array {
-  const last = lastSmall.get(seen);
+function smallIn(view: View, visible: VisibleEdges, gap: number): Uint8Array {
+  const last = lastSmall.get(visible);
   if (last && last.view === view && last.gap === gap) return last.small;
-  const found = small(view, seen, gap);
-  lastSmall.set(seen, { view, gap, small: found });
+  const found = small(view, visible, gap);
+  lastSmall.set(visible, { view, gap, small: found });
   return found;
 }
 

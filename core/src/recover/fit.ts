@@ -45,11 +45,11 @@ export function fit(
       );
       const step = solve(new Matrix(damped), Matrix.columnVector(slope), true).to1DArray();
       const next = at.map((value, i) => value - step[i]);
-      const misses2 = next.every(Number.isFinite) ? of(next) : null;
-      const better = misses2 ? square(misses2) : Infinity;
-      if (misses2 && better <= cost) {
+      const trial = next.every(Number.isFinite) ? of(next) : null;
+      const better = trial ? square(trial) : Infinity;
+      if (trial && better <= cost) {
         const small = cost - better <= 1e-9 * cost || Math.max(...step.map(Math.abs)) < 1e-12;
-        [at, now, cost, damping, moved] = [next, misses2, better, damping / 6, true];
+        [at, now, cost, damping, moved] = [next, trial, better, damping / 6, true];
         if (small) round = rounds;
       } else damping *= 6;
     }

@@ -68,9 +68,9 @@ function stopped(meshes: readonly Mesh[], eye: Vector3, point: Vector3, short = 
   return meshes.some((m) => rays.intersectObject(m).length > 0);
 }
 
-const stretchesOf = (seen: VisibleEdges, wanted: (i: number) => boolean): [Vec3, Vec3][] =>
-  [...seen.edgeClass.keys()].filter(wanted).map((i) => {
-    const e = seen.ends.subarray(6 * i, 6 * i + 6);
+const stretchesOf = (visible: VisibleEdges, wanted: (i: number) => boolean): [Vec3, Vec3][] =>
+  [...visible.edgeClass.keys()].filter(wanted).map((i) => {
+    const e = visible.ends.subarray(6 * i, 6 * i + 6);
     return [
       [e[0], e[1], e[2]],
       [e[3], e[4], e[5]],
@@ -85,7 +85,7 @@ const stretchesOf = (seen: VisibleEdges, wanted: (i: number) => boolean): [Vec3,
 function compared({ solids, details }: Built, eye: Vec3): readonly [number, number] {
   const meshes = solids.map(meshOf);
   const from = new Vector3(...eye);
-  const seen = visibleEdges(solids, eye, details);
+  const visible = visibleEdges(solids, eye, details);
   let [checked, doubtful] = [0, 0];
   const agree = (p: Vector3, hidden: boolean) => {
     checked++;
@@ -107,8 +107,8 @@ function compared({ solids, details }: Built, eye: Vec3): readonly [number, numb
       steps.map((step) => stopped(meshes, from, p.clone().addScaledVector(new Vector3(...step), 1e-3), 1e-3)),
     ).toContain(hidden);
   };
-  seen.edgeClass.forEach((edgeClass, i) => {
-    const e = seen.ends.subarray(6 * i, 6 * i + 6);
+  visible.edgeClass.forEach((edgeClass, i) => {
+    const e = visible.ends.subarray(6 * i, 6 * i + 6);
     if (Math.hypot(e[3] - e[0], e[4] - e[1], e[5] - e[2]) < 0.05) return;
     for (const t of [0.21, 0.64])
       agree(
@@ -116,7 +116,7 @@ function compared({ solids, details }: Built, eye: Vec3): readonly [number, numb
         edgeClass === HIDDEN,
       );
   });
-  const drawn = stretchesOf(seen, (i) => seen.edgeClass[i] === DETAIL);
+  const drawn = stretchesOf(visible, (i) => visible.edgeClass[i] === DETAIL);
   for (const { a, b } of details) {
     const p: Vec3 = [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2, (a[2] + b[2]) / 2];
     const long = ([q, r]: readonly [Vec3, Vec3]) => norm(sub(q, p)) + norm(sub(r, p)) - norm(sub(r, q));
@@ -137,9 +137,9 @@ describe("which stretches are seen", () => {
         fc.pre(Math.min(...walls) > 0.2);
         const eye = new Vector3(x, y, z);
         const meshes = blocks.map(mesh);
-        const seen = visibleEdges(build(blocks), [x, y, z]);
-        seen.edgeClass.forEach((edgeClass, i) => {
-          const e = seen.ends.subarray(6 * i, 6 * i + 6);
+        const visible = visibleEdges(build(blocks), [x, y, z]);
+        visible.edgeClass.forEach((edgeClass, i) => {
+          const e = visible.ends.subarray(6 * i, 6 * i + 6);
           const length = Math.hypot(e[3] - e[0], e[4] - e[1], e[5] - e[2]);
           if (length < 0.02) return;
           for (const t of [0.13, 0.5, 0.83]) {
@@ -150,7 +150,7 @@ describe("which stretches are seen", () => {
             if (hit !== (edgeClass === HIDDEN)) {
               // The answers may differ only where a step of 2 mm changes what the other blocks hide, or where the line
               // of sight grazes the block's own silhouette.
-              const others = meshes.filter((_, n) => n !== seen.solid[i]);
+              const others = meshes.filter((_, n) => n !== visible.solid[i]);
               const steps = [
                 [0, 0, 0],
                 [2, 0, 0],
@@ -163,7 +163,7 @@ describe("which stretches are seen", () => {
               const answers = steps.map((step) =>
                 stopped(others, eye, p.clone().addScaledVector(new Vector3(...step), 1e-3)),
               );
-              const own = [meshes[seen.solid[i]]];
+              const own = [meshes[visible.solid[i]]];
               const side = new Vector3(-way.y, way.x, 0).normalize();
               const over = side.clone().cross(way).normalize();
               const grazes = [side, side.clone().negate(), over, over.clone().negate()].map((s) =>
@@ -376,23 +376,23 @@ describe("which stretches are seen", () => {
     fc.assert(
       fc.property(anyBlocks, between(-60, 60), between(-60, 60), between(0, 40), (blocks, x, y, z) => {
         const solids = build(blocks);
-        const seen = visibleEdges(solids, [x, y, z]);
-        const drawn = stretchesOf(seen, () => true).reduce((sum, [a, b]) => sum + Math.hypot(...sub(b, a)), 0);
+        const visible = visibleEdges(solids, [x, y, z]);
+        const drawn = stretchesOf(visible, () => true).reduce((sum, [a, b]) => sum + Math.hypot(...sub(b, a)), 0);
         const lines = [
           ...solids.flatMap((s) => s.edges.map((e) => [s.vertices[e.a], s.vertices[e.b]] as const)),
           ...intersectionCurves(solids).map(({ a, b }) => [a, b] as const),
         ];
         const built = lines.map(([a, b]) => Math.hypot(...sub(b, a))).reduce((a, b) => a + b, 0);
         expect(Math.abs(drawn / built - 1)).toBeLessThan(1e-6);
-        expect(visibleEdges(solids, [x, y, z])).toEqual(seen);
+        expect(visibleEdges(solids, [x, y, z])).toEqual(visible);
       }),
     );
   });
 
   const seenLevels = (eye: number) => {
-    const seen = visibleEdges(build([block("b", 5, 10, 8, 6, 7, 20, 3)]), [0, 0, eye]);
+    const visible = visibleEdges(build([block("b", 5, 10, 8, 6, 7, 20, 3)]), [0, 0, eye]);
     const level = (z: number) =>
-      stretchesOf(seen, (i) => seen.edgeClass[i] !== HIDDEN).filter(([a, b]) => a[2] === z && b[2] === z).length;
+      stretchesOf(visible, (i) => visible.edgeClass[i] !== HIDDEN).filter(([a, b]) => a[2] === z && b[2] === z).length;
     return { top: level(10), bottom: level(3) };
   };
 
@@ -403,33 +403,41 @@ describe("which stretches are seen", () => {
   });
 
   it("sees a room from within, and nothing beyond its walls", () => {
-    const seen = visibleEdges(build([block("room", -4, -4, 8, 8, 3), block("outside", 10, 10, 4, 4, 9)]), [0, 0, 1.6]);
-    seen.edgeClass.forEach((edgeClass, i) => expect(edgeClass === HIDDEN).toBe(seen.solid[i] === 1));
+    const visible = visibleEdges(
+      build([block("room", -4, -4, 8, 8, 3), block("outside", 10, 10, 4, 4, 9)]),
+      [0, 0, 1.6],
+    );
+    visible.edgeClass.forEach((edgeClass, i) => expect(edgeClass === HIDDEN).toBe(visible.solid[i] === 1));
   });
 
   it("keeps the seam of two houses that touch, and hides the wall between them", () => {
     // Both run east by 6 m and south by 8 m, to a front at y = 2.
-    const seen = visibleEdges(build([block("a", 0, 10, 6, 8, 9, 90), block("b", 6, 10, 6, 8, 9, 90)]), [3, -10, 1.6]);
-    const seams = stretchesOf(seen, (i) => seen.edgeClass[i] !== HIDDEN).filter(
+    const visible = visibleEdges(
+      build([block("a", 0, 10, 6, 8, 9, 90), block("b", 6, 10, 6, 8, 9, 90)]),
+      [3, -10, 1.6],
+    );
+    const seams = stretchesOf(visible, (i) => visible.edgeClass[i] !== HIDDEN).filter(
       ([a, b]) => distance2([a[0], a[1]], [6, 2]) < 1e-9 && distance2([b[0], b[1]], [6, 2]) < 1e-9,
     );
     expect(seams.map(([a, b]) => Math.abs(b[2] - a[2]))).toEqual([9, 9]);
-    const depth = stretchesOf(seen, (i) => seen.edgeClass[i] !== HIDDEN).filter(([a, b]) => Math.abs(a[1] - b[1]) > 1);
+    const depth = stretchesOf(visible, (i) => visible.edgeClass[i] !== HIDDEN).filter(
+      ([a, b]) => Math.abs(a[1] - b[1]) > 1,
+    );
     expect(depth).toEqual([]);
   });
 
   it("cuts an edge where a nearer block begins to cover it, to the micrometre", () => {
     // A post-like block at y 5 covers x from -1 to 1; seen from the origin it covers x from -2 to 2 at y 10.
-    const seen = visibleEdges(build([block("near", -1, 5, 1, 2, 20), block("far", -6, 10, 1, 12, 2)]), [0, 0, 1]);
-    const front = stretchesOf(seen, (i) => seen.solid[i] === 1 && seen.edgeClass[i] !== HIDDEN)
+    const visible = visibleEdges(build([block("near", -1, 5, 1, 2, 20), block("far", -6, 10, 1, 12, 2)]), [0, 0, 1]);
+    const front = stretchesOf(visible, (i) => visible.solid[i] === 1 && visible.edgeClass[i] !== HIDDEN)
       .filter(([a, b]) => a[1] === 10 && b[1] === 10 && a[2] === 2 && b[2] === 2)
       .map(([a, b]) => [a[0], b[0]].sort((p, q) => p - q));
     expect(front.flat().sort((p, q) => p - q)).toEqual([-6, expect.closeTo(-2, 6), expect.closeTo(2, 6), 6]);
   });
 
   it("tells outlines from creases", () => {
-    const seen = visibleEdges(build([block("b", 0, 10, 5, 5, 5, 45)]), [0, 0, 9]);
-    const count = (edgeClass: number) => seen.edgeClass.filter((s) => s === edgeClass).length;
+    const visible = visibleEdges(build([block("b", 0, 10, 5, 5, 5, 45)]), [0, 0, 9]);
+    const count = (edgeClass: number) => visible.edgeClass.filter((s) => s === edgeClass).length;
     expect([count(OUTLINE), count(CREASE), count(HIDDEN)]).toEqual([6, 3, 3]);
   });
 
@@ -491,16 +499,16 @@ describe("which stretches are seen", () => {
       )
       .sort();
     expect(all).toEqual(["-0.5 10 0 to -0.5 10 2", "-0.5 10 2 to 0.5 10 2", "0.5 10 0 to 0.5 10 2"]);
-    const seen = visibleEdges(solids, [6, 0, 5]);
+    const visible = visibleEdges(solids, [6, 0, 5]);
     const at = (y: number) =>
-      stretchesOf(seen, (i) => seen.edgeClass[i] !== HIDDEN && seen.solid[i] === 0).filter(
+      stretchesOf(visible, (i) => visible.edgeClass[i] !== HIDDEN && visible.solid[i] === 0).filter(
         ([a, b]) =>
           a[1] === y && b[1] === y && Math.max(a[2], b[2]) <= 2 && Math.abs(a[0]) <= 0.5 && Math.abs(b[0]) <= 0.5,
       );
     // From the right and above: along the top, and up its right side.
     expect(at(10)).toHaveLength(2);
     // The bar's edges end at the wall.
-    for (const [a, b] of stretchesOf(seen, (i) => seen.edgeClass[i] !== HIDDEN && seen.solid[i] === 1))
+    for (const [a, b] of stretchesOf(visible, (i) => visible.edgeClass[i] !== HIDDEN && visible.solid[i] === 1))
       expect(Math.max(a[1], b[1])).toBeLessThan(10 + 1e-5);
     // Houses that touch do not meet in a line of its own.
     expect(intersectionCurves(build([block("a", 0, 10, 6, 8, 9, 90), block("b", 6, 10, 6, 8, 9, 90)]))).toEqual([]);

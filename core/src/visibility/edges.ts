@@ -54,14 +54,14 @@ class Gathered {
   }
 
   handOut(): VisibleEdges {
-    const seen = {
+    const visible = {
       ends: Float64Array.from(this.ends),
       solid: Uint32Array.from(this.solid),
       edgeClass: Uint8Array.from(this.edgeClass),
       detail: Uint8Array.from(this.detail),
     };
     [this.ends, this.solid, this.edgeClass, this.detail, this.looked] = [[], [], [], [], 0];
-    return seen;
+    return visible;
   }
 }
 

@@ -121,10 +121,10 @@ describe("a street", () => {
     );
     const drawn = (elements: Parameters<typeof build>[0]) => {
       const { solids, details } = built(elements);
-      const seen = visibleEdges(solids, [0, 0, 1.6], details);
-      return [...seen.edgeClass.keys()]
-        .filter((i) => seen.edgeClass[i] === 3)
-        .reduce((sum, i) => sum + Math.abs(seen.ends[6 * i + 3] - seen.ends[6 * i]), 0);
+      const visible = visibleEdges(solids, [0, 0, 1.6], details);
+      return [...visible.edgeClass.keys()]
+        .filter((i) => visible.edgeClass[i] === 3)
+        .reduce((sum, i) => sum + Math.abs(visible.ends[6 * i + 3] - visible.ends[6 * i]), 0);
     };
     expect(drawn([quay])).toBeCloseTo(80, 6);
     // A booth from x -1 to 1 at y 4 covers x from -2.4 to 2.4 or so at y 10.

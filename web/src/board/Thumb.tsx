@@ -30,11 +30,11 @@ function useRested(elements: readonly Element[], shot: Shot): Drawn | null {
 }
 
 function Drawing({ elements, shot }: Drawn) {
-  const { useDocument, useSeen } = useStores();
+  const { useDocument, useVisibleEdges } = useStores();
   const orientations = useDocument((document) => document.scene.orientations);
   const { x, y, z } = shot.eye;
-  const seen = useSeen(elements, x, y, z);
-  const layers = useLayers(orientations, shot, seen, undefined, PICTURE_LAYERS);
+  const visible = useVisibleEdges(elements, x, y, z);
+  const layers = useLayers(orientations, shot, visible, undefined, PICTURE_LAYERS);
   const camera = useMemo(() => fit(shot.frame, SIZE, 1), [shot.frame]);
   return (
     <Canvas {...SIZE} {...camera} className="absolute inset-0">

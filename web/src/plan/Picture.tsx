@@ -6,15 +6,15 @@ import { useStores } from "../stores";
 
 /** The current shot's panel as it is seen now, while the plan is worked on. */
 export function Picture() {
-  const { useDocument, useShot, useSeen } = useStores();
+  const { useDocument, useShot, useVisibleEdges } = useStores();
   const holder = useRef<HTMLDivElement>(null);
   const [wide, setWide] = useState(0);
   const elements = useDocument((document) => document.scene.elements);
   const orientations = useDocument((document) => document.scene.orientations);
   const shot = useShot();
   const { frame, eye } = shot;
-  const seen = useSeen(elements, eye.x, eye.y, eye.z);
-  const layers = useLayers(orientations, shot, seen, undefined, PICTURE_LAYERS);
+  const visible = useVisibleEdges(elements, eye.x, eye.y, eye.z);
+  const layers = useLayers(orientations, shot, visible, undefined, PICTURE_LAYERS);
   useEffect(() => {
     const element = holder.current;
     if (!element) return undefined;

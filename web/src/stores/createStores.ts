@@ -1,7 +1,7 @@
 import { createScene, restoreScene, saveScene } from "../api";
 import { createColumn } from "../board/createColumn";
 import { createHandOver } from "../board/createHandOver";
-import { createSeen } from "../board/desk/createSeen";
+import { createVisibility } from "../board/desk/createVisibility";
 import { createTangents } from "../board/createTangents";
 import { createLamp } from "../createLamp";
 import { createDocument } from "../document/history";
@@ -56,7 +56,7 @@ export function createStores({ memory, prefersDark, light }: On) {
     useSaving: saving.useSaving,
     ...units,
     ...createNotes(units.inWords),
-    ...createSeen(),
+    ...createVisibility(),
     ...createTangents(),
     ...createArrivals(),
     ...createColumn(memory.visits),

@@ -32,16 +32,16 @@ const AROUND = { x: -5000, y: -5000, width: 12000, height: 12000 };
 
 /** The drawing: the sheet, other panels of its page, the photo under it, and every layer. */
 function Drawing({ under }: { readonly under: ReturnType<typeof useUnderPicture> }) {
-  const { useDocument, useShot, useDesk, useSeen } = useBoard();
+  const { useDocument, useShot, useDesk, useVisibleEdges } = useBoard();
   const { elements, orientations } = useDocument((document) => document.scene);
   const shot = useShot();
   const { size, camera } = useDesk();
   const { x, y, z } = shot.eye;
-  const seen = useSeen(elements, x, y, z);
+  const visible = useVisibleEdges(elements, x, y, z);
   const others = useOtherPanels();
   const pins = useShownPins();
   const onDesk = useMemo(() => ({ pins, within: AROUND }), [pins]);
-  const layers = useLayers(orientations, shot, seen, onDesk);
+  const layers = useLayers(orientations, shot, visible, onDesk);
   return (
     <Canvas {...size} {...camera} className="absolute inset-0">
       <Paper width={shot.sheet.width} height={shot.sheet.height} />

@@ -4,12 +4,12 @@ import { proxy } from "comlink";
 import { useEffect, useId, useState } from "react";
 import { steady } from "../../worker";
 import { createHiddenLines } from "./hiddenLines";
-import type { SeenWorker } from "./seen.worker";
+import type { VisibilityWorker } from "./visibility.worker";
 
 /** Hidden lines in one thread for every panel; it stays for the whole visit. */
-export function createSeen() {
-  const thread = steady<SeenWorker>(
-    () => new Worker(new URL("./seen.worker.ts", import.meta.url), { type: "module" }),
+export function createVisibility() {
+  const thread = steady<VisibilityWorker>(
+    () => new Worker(new URL("./visibility.worker.ts", import.meta.url), { type: "module" }),
     { onTrouble: (stale) => lines.tellTrouble(stale), alive: (remote) => remote.alive() },
   );
   const lines = createHiddenLines({
@@ -21,14 +21,14 @@ export function createSeen() {
     useTrouble: lines.useTrouble,
     lookAgain: lines.lookAgain,
     /** Hidden lines of elements from an eye, worked out beside the page; the last finished ones stay meanwhile. */
-    useSeen: (elements: readonly Element[], x: number, y: number, z: number): VisibleEdges => {
+    useVisibleEdges: (elements: readonly Element[], x: number, y: number, z: number): VisibleEdges => {
       const id = useId();
-      const [seen, setSeen] = useState(NOTHING_VISIBLE);
+      const [visible, setSeen] = useState(NOTHING_VISIBLE);
       const [asker] = useState(() => lines.asker(id, setSeen));
       const tries = lines.useTrouble((one) => one.tries);
       useEffect(() => asker.want(elements, [x, y, z]), [asker, elements, x, y, z, tries]);
       useEffect(() => asker.leave, [asker]);
-      return seen;
+      return visible;
     },
   };
 }

@@ -43,5 +43,5 @@ const api = {
   },
 };
 
-export type SeenWorker = typeof api;
+export type VisibilityWorker = typeof api;
 expose(api);
