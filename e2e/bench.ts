@@ -113,6 +113,13 @@ export async function onBench(page: Page) {
   await references(page);
   await bringIn(page, bytes);
   await expect(bench(page)).toBeVisible();
+  // What was found by itself is taken back: the edges are to be traced by hand.
+  await expect(page.getByText(/^\d+ edges found, all that go together are in the sets/)).toBeVisible({
+    timeout: 60_000,
+  });
+  await page.getByRole("button", { name: "Undo" }).click();
+  await page.getByRole("button", { name: "Put the found edges away" }).click();
+  await expect(set(page, "Uprights").getByText("0 edges")).toBeVisible();
   return { id, edges };
 }
 

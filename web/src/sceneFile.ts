@@ -7,7 +7,7 @@ import { download } from "./files";
 const SCENE = "scene.zanvo.json";
 const PICTURE = /^pictures\/([0-9a-f]{64})\.webp$/;
 /** What is unpacked of a file, bytes at most: more is no scene of ours. */
-const MOST = 600e6;
+const MAX_BYTES = 600e6;
 
 const textOf = (scene: Scene): string => `${JSON.stringify(scene, null, 2)}\n`;
 
@@ -65,7 +65,7 @@ export async function readSceneFile(file: Blob): Promise<SceneFile> {
     filter: ({ name, originalSize }) => {
       const wanted = name === SCENE || PICTURE.test(name);
       if (wanted) size += originalSize;
-      if (size > MOST) throw new Error("It holds more than a scene and its photos can.");
+      if (size > MAX_BYTES) throw new Error("It holds more than a scene and its photos can.");
       return wanted;
     },
   });

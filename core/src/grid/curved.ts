@@ -43,8 +43,7 @@ export function curvedBundle(
 }
 
 /**
- * Curves of a measured plane, each with its number counted from the origin: `heavy` picks those of every so-manieth
- * line.
+ * Curves of a measured plane, each with its number counted from the origin: `heavy` holds every n-th line.
  */
 export interface MeasuredCurves {
   readonly light: Curves;

@@ -3,7 +3,18 @@ import { join } from "node:path";
 import cv from "@techstark/opencv-js";
 import sharp from "sharp";
 import { distance2, type Vec2 } from "../geometry";
-import { detect, familiesOf, greyOf, groupEdges, recoverView, settle, type Detected, type Grey, type Grouped } from ".";
+import {
+  detect,
+  familiesOf,
+  greyOf,
+  groupEdges,
+  recoverView,
+  settle,
+  settleOnStroke,
+  type Detected,
+  type Grey,
+  type Grouped,
+} from ".";
 import { cvLoaded } from "../../testing/opencv";
 import { gauss } from "../../testing/simulated";
 
@@ -138,6 +149,46 @@ async function byOpenCv({ width, height, data }: Grey): Promise<Detected[]> {
   for (const mat of [source, edges, lines]) mat.delete();
   return found.sort((p, q) => distance2(q.a, q.b) - distance2(p.a, p.b)).slice(0, 4000);
 }
+
+describe("a line on a pencil stroke", () => {
+  /** A stroke of so many px from one place to another, on paper with grain. */
+  const stroke = (from: Vec2, to: Vec2, wide: number) => {
+    const long = distance2(from, to);
+    const [nx, ny] = [(-(to[1] - from[1]) * wide) / (2 * long), ((to[0] - from[0]) * wide) / (2 * long)];
+    return polygon(
+      [
+        [from[0] + nx, from[1] + ny],
+        [from[0] - nx, from[1] - ny],
+        [to[0] - nx, to[1] - ny],
+        [to[0] + nx, to[1] + ny],
+      ],
+      400,
+      300,
+    );
+  };
+
+  it.each([2.5, 8])("of %d px lies in its middle, and not on its flank", (wide) => {
+    const [from, to] = [
+      [60, 80],
+      [330, 190],
+    ] as const;
+    const picture = stroke(from, to, wide);
+    for (const beside of [-6, -3, 0, 3, 6]) {
+      const found = settleOnStroke(picture, [80, 88.15 + beside], [310, 181.85 + beside], 12)!;
+      expect(Math.max(off(found.a, from, to), off(found.b, from, to))).toBeLessThan(0.3);
+      expect(found.width! / wide).toBeCloseTo(1, 0);
+    }
+    // On the strongest flank alone it is half the stroke off.
+    const flank = settle(picture, [80, 88], [310, 182], 12)!;
+    expect(off(flank.a, from, to)).toBeGreaterThan(wide / 2 - 0.6);
+  });
+
+  it("is where it was where there is an edge and no stroke", () => {
+    const edge = settleOnStroke(PICTURE, [80, 45], [310, 70], 8)!;
+    expect(edge.width).toBeNull();
+    expect(off(edge.a, CORNERS[0], CORNERS[1])).toBeLessThan(0.2);
+  });
+});
 
 describe("a photo's own edges", () => {
   it.each(["the-corner", "up-the-tower"])(

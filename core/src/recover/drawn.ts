@@ -66,6 +66,9 @@ interface Look {
   readonly plumb: (at: Vec2) => Vec2;
 }
 
+/** What a drawn line may be off, mm: what a pencil can keep, and where its stroke is wider, as far as that reaches. */
+const toleranceOf = ({ wide = 0 }: Edge, mmPerPx: number): number => Math.max(PENCIL_TOLERANCE, (wide * mmPerPx) / 2);
+
 const name = ({ name: set }: TracedSet, edge: number): string => `edge ${edge + 1} of ${set}`;
 
 /** Edges that miss their point. */
@@ -79,7 +82,7 @@ function offTheirPoint({ reference, mmPerPx, points }: Look): Misdrawn[] {
         const edge = set.edges[k];
         const way = wayAt(point, middleOf(edge));
         const { off, turn } = missOf(edge, way, mmPerPx);
-        if (off <= PENCIL_TOLERANCE) return [];
+        if (off <= toleranceOf(edge, mmPerPx)) return [];
         return [
           {
             kind: "miss",
@@ -105,7 +108,7 @@ function leaning({ reference, mmPerPx, plumb }: Look): Misdrawn[] {
         const edge = set.edges[k];
         const way = plumb(middleOf(edge));
         const { off, turn } = missOf(edge, way, mmPerPx);
-        if (2 * off <= PENCIL_TOLERANCE) return [];
+        if (2 * off <= toleranceOf(edge, mmPerPx)) return [];
         const [dx, dy] =
           edge.y2 < edge.y1 ? [edge.x2 - edge.x1, edge.y2 - edge.y1] : [edge.x1 - edge.x2, edge.y1 - edge.y2];
         const up = way[1] < 0 ? way : ([-way[0], -way[1]] as const);

@@ -3,6 +3,7 @@ export { applyHomography, straightened, straightening, type Homography, type Str
 export { normOf, type Norm, type Segment } from "./segments";
 export { recoverView, type Asked, type Family, type Misfit, type RecoveredView } from "./view";
 export { judged, type Judgement, type Suggestion } from "./suggest";
+export { linesTo } from "./overlay";
 export { boundsOf, type Bounds } from "./bounds";
 export { measureHeights, type Measured, type HeightLine } from "./heights";
 export { as35, edgesOf, TRACING_SIGMA, leftTurn, onPaperAt, pointOf, pxOf, viewOfReference } from "./reference";
@@ -12,6 +13,6 @@ export { checkDrawn, type Misdrawn } from "./drawn";
 export { detect, type Detected } from "./detect";
 export { greyOf, type Grey } from "./grey";
 export { familiesOf, groupEdges, type Grouped } from "./group";
-export { settle, type Settled } from "./settle";
+export { settle, settleOnStroke, type OnStroke, type Settled } from "./settle";
 export { blocksOf, elevation, measureWall, placeOn, shareAt, type MeasuredWall } from "./walls";
 export { shotFrom } from "./shot";

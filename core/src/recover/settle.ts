@@ -130,3 +130,61 @@ export function settle(grey: Grey, a: Vec2, b: Vec2, reach: number): Settled | n
   ];
   return { a: end(a, -1), b: end(b, 1), off, strength };
 }
+
+/** A line laid on the middle of a pencil stroke. */
+export interface OnStroke extends Settled {
+  /** How wide the stroke is, px; null where only one flank of it was found. */
+  readonly width: number | null;
+}
+
+/** The far flank of a stroke changes brightness at least so many times as much as the near one. */
+const FLANK = 0.4;
+/** The far flank is laid anew within so many px of where it shows. */
+const AROUND = 2;
+
+/** How far across a line, px to its right, brightness changes back the most; null where it does not. */
+function farFlank(grey: Grey, { a, b }: Settled, reach: number): number | null {
+  const d: Vec2 = [b[0] - a[0], b[1] - a[1]];
+  const length = Math.hypot(d[0], d[1]);
+  const n: Vec2 = [-d[1] / length, d[0] / length];
+  const wide = Math.max(3, Math.ceil(reach));
+  const { rows } = profiles(grey, a, d, n, wide);
+  if (rows.length === 0) return null;
+  const change = (s: number) => rows.reduce((sum, row) => sum + row[wide + s], 0) / rows.length;
+  const near = change(0);
+  // A stroke is darker than its paper: its other flank lies on the dark side of this one.
+  const side = near > 0 ? -1 : 1;
+  const found = Array.from({ length: wide }, (_, i) => side * (i + 1)).reduce<number | null>(
+    (best, s) =>
+      -change(s) * Math.sign(near) > (best === null ? FLANK * Math.abs(near) : -change(best) * Math.sign(near))
+        ? s
+        : best,
+    null,
+  );
+  return found;
+}
+
+/**
+ * Lays a line on the middle of a pencil stroke: between the strongest flank within reach and the one that ends the
+ * stroke on its dark side.
+ * @returns null where there is no edge near enough; where a flank has no other, the line on it
+ */
+export function settleOnStroke(grey: Grey, a: Vec2, b: Vec2, reach: number): OnStroke | null {
+  const one = settle(grey, a, b, reach);
+  if (!one) return null;
+  const s = farFlank(grey, one, reach);
+  const d: Vec2 = [one.b[0] - one.a[0], one.b[1] - one.a[1]];
+  const length = Math.hypot(d[0], d[1]);
+  const beside = ([x, y]: Vec2, by: number): Vec2 => [x - (by * d[1]) / length, y + (by * d[0]) / length];
+  const other = s === null ? null : settle(grey, beside(one.a, s), beside(one.b, s), AROUND);
+  if (!other) return { ...one, width: null };
+  const between = (p: Vec2, q: Vec2): Vec2 => [(p[0] + q[0]) / 2, (p[1] + q[1]) / 2];
+  const width = Math.abs(((other.a[0] - one.a[0]) * d[1] - (other.a[1] - one.a[1]) * d[0]) / length);
+  return {
+    a: between(one.a, other.a),
+    b: between(one.b, other.b),
+    off: Math.max(one.off, other.off),
+    strength: Math.min(one.strength, other.strength),
+    width,
+  };
+}

@@ -41,6 +41,6 @@ export function shotFrom(base: Shot, { heading }: Pick<Orientation, "heading">, 
       distance: focalLength.px * k,
       centre: { x: frame.x + centre[0] * k, y: frame.y + centre[1] * k },
     },
-    under: { reference: reference.id, strength: 0.6, at: frame },
+    under: { reference: reference.id, strength: base.under?.strength ?? 0.6, at: frame, held: true },
   };
 }

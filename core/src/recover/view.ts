@@ -49,6 +49,8 @@ export interface RecoveredView {
   readonly sure: { readonly pitch: number; readonly roll: number } | null;
   /** World directions of the families that were fitted, in camera axes right, down, forward, by family. */
   readonly directions: readonly (Vec3 | null)[];
+  /** The points of the fitted view, homogeneous, px, by family; null for what was not fitted. */
+  readonly fitted: readonly (Vec3 | null)[];
   /** How well the view explains the edges; null where none is fitted. */
   readonly misfit: Misfit | null;
   /** What the picture cannot tell, and what would help; null where it told all. */
@@ -357,6 +359,7 @@ const onlyPoints = ({ points, norm }: InNorm, { centre }: Asked, lacking: string
   sure: null,
   misfit: null,
   directions: points.map(() => null),
+  fitted: points.map(() => null),
   lacking,
 });
 
@@ -394,6 +397,11 @@ export function recoverView(families: readonly Family[], asked: Asked): Recovere
     sure: level && fitted.covariance ? surenessOf(model, fitted, wider) : null,
     misfit,
     directions: families.map((_, i) => (model.used.includes(i) ? direction(i) : null)),
+    fitted: families.map((_, i) => {
+      if (!model.used.includes(i)) return null;
+      const [x, y, w] = project(direction(i), f, c);
+      return [norm.size * x + norm.x * w, norm.size * y + norm.y * w, w] as const;
+    }),
     lacking: sure ? null : lackingLens(given, found.fixed),
   };
 }

@@ -152,8 +152,8 @@ const Px = Type.Number({ minimum: -1e6, maximum: 1e6 });
 const PxSide = Type.Integer({ minimum: 1, maximum: 100_000 });
 
 /**
- * An edge traced in a picture, px; `hand`: how many of them the hand may be off, as it saw the picture; `out` leaves
- * it aside.
+ * An edge traced in a picture, px; `hand`: how many of them the hand may be off, as it saw the picture; `wide`: how wide
+ * the pencil stroke is that it lies in the middle of; `out` leaves it aside.
  */
 const EdgeSchema = strict({
   x1: Px,
@@ -161,6 +161,7 @@ const EdgeSchema = strict({
   x2: Px,
   y2: Px,
   hand: Type.Optional(Type.Number({ minimum: 0.01, maximum: 1000 })),
+  wide: Type.Optional(Type.Number({ minimum: 0, maximum: 1000 })),
   out: Type.Optional(Type.Boolean()),
 });
 
@@ -241,8 +242,16 @@ const ReferenceSchema = strict({
   oblique: Type.Optional(Type.Boolean()),
 });
 
-/** A picture under a drawing: which one, how strongly, and where it lies on the sheet. */
-const UnderSchema = strict({ reference: Id, strength: Strength, at: RectSchema });
+/**
+ * A picture under a drawing: which one, how strongly, and where it lies on the sheet; `held`: the view stays that of
+ * the picture, whatever is done to it.
+ */
+const UnderSchema = strict({
+  reference: Id,
+  strength: Strength,
+  at: RectSchema,
+  held: Type.Optional(Type.Boolean()),
+});
 
 /** How strongly each kind of layer is drawn; 0 leaves it out. Which kinds there are is checked with the whole scene. */
 const ShowSchema = Type.Record(Type.String({ maxLength: 40 }), Strength);

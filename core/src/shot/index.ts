@@ -11,3 +11,4 @@ export * from "./solveCurved";
 export * from "./stretch";
 export * from "./systems";
 export * from "./view";
+export * from "./held";

@@ -1,5 +1,6 @@
 import { sentence, metres } from "@zanvo/core/units";
 import { useDeferredValue, useMemo, useState } from "react";
+import { keepsView } from "@zanvo/core/shot";
 import { findings, type Finding } from "@zanvo/core/checks";
 import { Button, useWork, Working } from "../ui";
 import { replaceElement } from "../document/elements";
@@ -24,8 +25,8 @@ interface FoundProps {
 /** What can be done about a finding. */
 function Fixes({ finding: { fix, between }, busy, onFree, onPart }: FoundProps) {
   const stores = useBoard();
-  const { useMeasures, edit, onShot } = stores;
-  const measures = useMeasures();
+  const { useMeasures, useShot, edit, onShot } = stores;
+  const [measures, shot] = [useMeasures(), useShot()];
   return (
     <>
       {onFree && (
@@ -38,7 +39,7 @@ function Fixes({ finding: { fix, between }, busy, onFree, onPart }: FoundProps) 
           Nudge the block
         </Button>
       )}
-      {fix && (
+      {fix && keepsView(shot, fix.shot) && (
         <Button
           className="mt-1 h-auto min-h-7 w-full !whitespace-normal py-0.5"
           onClick={() => {

@@ -1,5 +1,5 @@
 import type { Scene, Shot } from "@zanvo/core/scene";
-import { following } from "@zanvo/core/shot";
+import { following, heldAs } from "@zanvo/core/shot";
 import type { Keep } from "@zanvo/core/vanishing";
 import type { Draft } from "immer";
 import { create } from "zustand";
@@ -59,7 +59,8 @@ export function createView({ useDocument }: Pick<SceneDocument, "useDocument">) 
       return (scene) => {
         const { gesture, scene: now } = useDocument.getState();
         const at = scene.shots.findIndex((shot) => shot.id === shotId);
-        const after = change(shotIn(gesture?.base ?? now, shotId));
+        const before = shotIn(gesture?.base ?? now, shotId);
+        const after = heldAs(before, change(before));
         scene.shots[at] = after as Draft<Shot>;
         for (const [other, followed] of following(scene.shots, after)) scene.shots[other] = followed as Draft<Shot>;
       };

@@ -9,6 +9,7 @@ import { Button } from "../ui";
 import { bringAgain } from "./bring";
 import { useSettler, type Finding } from "./edges";
 import { Loupe } from "./Loupe";
+import type { Recovered } from "./useRecovered";
 import { Traced } from "./Traced";
 import { BRUSH, type Tracing } from "./tracing";
 import { BRUSH_WIDE, usePhotoHand } from "./usePhotoHand";
@@ -23,6 +24,8 @@ interface PhotoProps {
   /** Whether the brush takes found edges up, or lays them aside. */
   readonly brush: "use" | "ignore";
   readonly wrong: readonly Misdrawn[];
+  /** The view whose grid lies over the photo, if it is to. */
+  readonly view: Recovered["view"];
   readonly fade: number;
   /** Whether lines settle on the photo's own edges, and the loupe hangs at the pointer always. */
   readonly snap: boolean;
@@ -87,7 +90,7 @@ export function Photo(props: PhotoProps) {
   const [missing, setMissing] = useState(false);
   const arrival = useArrival(picture);
   const { size, camera, setCamera } = useCamera(holder, () => ({ x: 0, y: 0, width, height }), 16);
-  const settler = useSettler(sceneId, picture, arrival);
+  const settler = useSettler(sceneId, picture, arrival, reference.drawing !== undefined);
   const drawn = usePhotoHand({ ...props, holder, camera, setCamera, settler });
   const { hand, pointer } = drawn;
   const brushing = tracing.set === BRUSH;
@@ -124,7 +127,15 @@ export function Photo(props: PhotoProps) {
               imageRendering: camera.scale > 3 ? "pixelated" : "auto",
             }}
           />
-          <Traced reference={reference} tracing={tracing} finding={finding} wrong={wrong} camera={camera} size={size} />
+          <Traced
+            reference={reference}
+            tracing={tracing}
+            finding={finding}
+            wrong={wrong}
+            view={props.view}
+            camera={camera}
+            size={size}
+          />
           <Drawn hand={drawn} brush={brushing ? brush : null} camera={camera} size={size} />
           {missing && <Missing sceneId={sceneId} reference={reference} />}
           {hovers && (

@@ -1,20 +1,23 @@
 import { checkDrawn } from "@zanvo/core/recover";
 import type { Reference } from "@zanvo/core/scene";
-import { useMemo, useState } from "react";
-import { Link, useParams } from "react-router";
+import { ChevronRight } from "lucide-react";
+import { useEffect, useEffectEvent, useMemo, useState, type ReactNode } from "react";
+import { Link, useLocation, useParams } from "react-router";
 import type { Keys } from "../page/keys";
 import { OpenedScene } from "../page/OpenedScene";
 import { Page } from "../page/Page";
 import { Check, Guarded } from "../ui";
+import { Assumptions } from "./Assumptions";
 import { BowPanel } from "./BowPanel";
 import { DrawnPanel } from "./DrawnPanel";
-import { useFinding } from "./edges";
+import { useFinding, type Finding } from "./edges";
 import { FarMap } from "./FarMap";
 import { FindPanel } from "./FindPanel";
 import { HeightsPanel } from "./HeightsPanel";
 import { Photo } from "./Photo";
 import { SetsPanel } from "./SetsPanel";
 import type { Tracing } from "./tracing";
+import { useRecovered } from "./useRecovered";
 import { ViewPanel } from "./ViewPanel";
 import { WallsPanel } from "./WallsPanel";
 import { useStores } from "../stores";
@@ -59,6 +62,8 @@ interface Looking {
   /** Whether lines settle on the photo's own edges. */
   readonly snap: boolean;
   readonly loupe: boolean;
+  /** Whether the grid of the view lies over the photo. */
+  readonly grid: boolean;
 }
 
 function LookingTools({ looking, onChange }: { looking: Looking; onChange: (looking: Looking) => void }) {
@@ -68,6 +73,7 @@ function LookingTools({ looking, onChange }: { looking: Looking; onChange: (look
       <span title="Off while Shift is held">
         <Check label="Settle on edges" checked={looking.snap} onChange={(snap) => put({ snap })} />
       </span>
+      <Check label="Grid" checked={looking.grid} onChange={(grid) => put({ grid })} />
       <Check label="Loupe" checked={looking.loupe} onChange={(loupe) => put({ loupe })} />
       <label className="flex items-center gap-2">
         Photo
@@ -86,12 +92,55 @@ function LookingTools({ looking, onChange }: { looking: Looking; onChange: (look
   );
 }
 
+/**
+ * A photo that was just brought in is searched for its edges at once, and they are taken into its sets.
+ * @returns whether that is still to come
+ */
+function useSearchAtOnce(finding: Finding, { sets }: Reference): boolean {
+  const { state } = useLocation() as { readonly state: { readonly search?: boolean } | null };
+  const wanted = state?.search === true && sets.every(({ edges }) => edges.length === 0);
+  const [searching, setSearching] = useState(wanted);
+  const search = useEffectEvent(() => finding.findAndTake());
+  useEffect(() => {
+    if (searching) void search().then(() => setSearching(false));
+  }, [searching]);
+  return searching;
+}
+
+/**
+ * What one needs only where the view is not right: it opens by itself while there is no view, and where the view does
+ * not explain its edges, and stays open then.
+ */
+function Doubted({ open, children }: { readonly open: boolean; readonly children: ReactNode }) {
+  const [shown, setShown] = useState(open);
+  const [before, setBefore] = useState(open);
+  if (open !== before) {
+    setBefore(open);
+    if (open) setShown(true);
+  }
+  return (
+    <details
+      className="group border-t border-hair pt-1.5"
+      open={shown}
+      onToggle={(event) => setShown(event.currentTarget.open)}
+    >
+      <summary className="flex min-h-6 cursor-pointer list-none items-center gap-1 font-medium">
+        <ChevronRight size={14} aria-hidden className="transition-transform group-open:rotate-90" />
+        Something is off?
+      </summary>
+      {shown && <div className="flex flex-col gap-3 pt-1.5">{children}</div>}
+    </details>
+  );
+}
+
 function Bench({ id, reference }: { readonly id: string; readonly reference: Reference }) {
   const [tracing, setTracing] = useState<Tracing>({ set: reference.sets[0]?.id ?? "", edge: null });
-  const [looking, setLooking] = useState<Looking>({ fade: 1, snap: true, loupe: false });
+  const [looking, setLooking] = useState<Looking>({ fade: 1, snap: true, loupe: false, grid: true });
   const [brush, setBrush] = useState<"use" | "ignore">("ignore");
   const [looked, setLooked] = useState<number | null>(null);
   const finding = useFinding(id, reference);
+  const recovered = useRecovered(reference);
+  const searching = useSearchAtOnce(finding, reference);
   const wrong = useMemo(() => (reference.drawing ? checkDrawn(reference) : []), [reference]);
   const shared = { sceneId: id, reference, tracing, onTracing: setTracing };
   const { name, width, height } = reference;
@@ -116,13 +165,17 @@ function Bench({ id, reference }: { readonly id: string; readonly reference: Ref
           finding={finding}
           brush={brush}
           wrong={looked === null ? wrong : wrong.slice(looked, looked + 1)}
+          view={looking.grid ? recovered.view : null}
         />
       </Guarded>
       <aside className="flex w-[260px] shrink-0 flex-col gap-3 overflow-y-auto border-l border-hair p-3">
         <FindPanel finding={finding} tracing={tracing} onTracing={setTracing} brush={brush} onBrush={setBrush} />
-        <SetsPanel {...shared} />
-        <FarMap reference={reference} />
-        <ViewPanel {...shared} />
+        <ViewPanel sceneId={id} reference={reference} recovered={recovered} />
+        <Doubted open={!searching && (!recovered.view?.focalLength || recovered.judgement?.poor === true)}>
+          <SetsPanel {...shared} recovered={recovered} />
+          <FarMap reference={reference} />
+          <Assumptions {...shared} />
+        </Doubted>
         <HeightsPanel {...shared} />
         <WallsPanel {...shared} />
         <BowPanel {...shared} />

@@ -1,11 +1,13 @@
 import { Eye, EyeOff, Plus, X } from "lucide-react";
 import { useMemo } from "react";
 import { headPath } from "@zanvo/core/drawing";
-import type { Reference, TracedSet } from "@zanvo/core/scene";
+import { frameOn, type Reference, type TracedSet } from "@zanvo/core/scene";
+import { mm, sentence } from "@zanvo/core/units";
 import { edgesOf, ellipseOf, pointOf } from "@zanvo/core/recover";
 import { newId } from "../id";
 import { Button, IconButton, optionsOf, Select } from "../ui";
 import { lookOf, onReference, putAside, removeEdge, type Tracing } from "./tracing";
+import type { Recovered } from "./useRecovered";
 import { freeName } from "../document";
 import { useStores } from "../stores";
 
@@ -36,25 +38,33 @@ interface SetProps {
   readonly at: number;
   readonly tracing: Tracing;
   readonly onTracing: (next: Tracing) => void;
+  readonly recovered: Recovered;
 }
 
 type Point = ReturnType<typeof pointOf>;
 
 /** Where the edges of a set meet, and how sure that is. */
 function PointLine({ reference, point, used }: Pick<SetProps, "reference"> & { point: Point; used: number }) {
+  const { useShot, useMeasures } = useStores();
+  const [{ sheet }, measures] = [useShot(), useMeasures()];
   if (!point)
     return (
       <p className="text-pencil">{used === 0 ? "Trace edges that run this way." : "One more edge, and they meet."}</p>
     );
   const { at, angle, covariance } = point;
   const sure = covariance ? ellipseOf(covariance) : null;
+  // As large as the photo will lie on the sheet.
+  const room = frameOn(sheet);
+  const k = Math.min(room.width / reference.width, room.height / reference.height);
+  const onSheet = (px: number) => measures(sentence`${mm(k * px)}`);
   const far = at && sure && sure.major > Math.hypot(at[0] - reference.width / 2, at[1] - reference.height / 2);
   return (
     <p className="measure text-[11px] text-pencil">
       {far
         ? "as good as parallel in the picture: the point is too far to be told"
         : at
-          ? placed(reference, at) + (sure ? `; sure to ${px(sure.major)} along, ${px(sure.minor)} across (95 %)` : "")
+          ? placed(reference, at) +
+            (sure ? `; sure to ${onSheet(sure.major)} along, ${onSheet(sure.minor)} across on the sheet (95 %)` : "")
           : `parallel in the picture, at ${angle?.toFixed(1)}°: no point`}
     </p>
   );
@@ -69,11 +79,18 @@ function EdgeRow({
   point,
   tracing,
   onTracing,
+  recovered: { view },
 }: Omit<SetProps, "at"> & { readonly edge: number; readonly k: number; readonly point: Point }) {
   const stores = useStores();
   const edge = set.edges[i];
   const stray = k >= 0 && point?.strays.includes(k);
   const chosen = tracing.set === set.id && tracing.edge === i;
+  const place = view?.sets.findIndex(({ id }) => id === set.id) ?? -1;
+  const off = k >= 0 ? view?.misfit?.residuals[place]?.[k] : undefined;
+  const own = k >= 0 && point && edgesOf(set).length > 2 ? `${point.residuals[k].toFixed(1)} px` : null;
+  const ofView = off === undefined ? null : `${Math.abs(off * (edge.hand ?? 1)).toFixed(1)} px`;
+  const turn = own && point ? `${point.turns[k].toFixed(2)}°` : null;
+  const measured = [own, ofView, turn].filter((one) => one !== null).join(" · ");
   return (
     <li className={`flex items-center gap-1 rounded ${chosen ? "bg-wash" : ""}`}>
       <button
@@ -82,13 +99,7 @@ function EdgeRow({
         onClick={() => onTracing({ set: set.id, edge: i })}
       >
         Edge {i + 1}
-        <span className="measure ml-1 text-[11px]">
-          {edge.out
-            ? "left out"
-            : point && edgesOf(set).length > 2
-              ? `${point.residuals[k].toFixed(1)} px, ${point.turns[k].toFixed(2)}°`
-              : ""}
-        </span>
+        <span className="measure ml-1 text-[11px]">{edge.out ? "left out" : measured}</span>
         {stray && <span className="block text-[11px]">probably not parallel to the others</span>}
       </button>
       <IconButton
@@ -156,6 +167,9 @@ function SetRow(props: SetProps) {
         />
       )}
       <PointLine reference={reference} point={point} used={used.length} />
+      {chosen && rows.length > 2 && (
+        <p className="text-[11px] text-pencil">Each edge: off this set’s point · off the view · turned</p>
+      )}
       {(chosen || rows.length > 0) && (
         <ol className="max-h-56 space-y-0.5 overflow-y-auto">
           {rows.map(({ i, k }) => (
@@ -172,10 +186,12 @@ export function SetsPanel({
   reference,
   tracing,
   onTracing,
+  recovered,
 }: {
   readonly reference: Reference;
   readonly tracing: Tracing;
   readonly onTracing: (next: Tracing) => void;
+  readonly recovered: Recovered;
 }) {
   const { edit } = useStores();
   const add = () => {
@@ -193,7 +209,15 @@ export function SetsPanel({
       <h2 className="text-sm font-semibold">Edges by set</h2>
       <p className="text-pencil">Choose a set, then press on one end of an edge and draw to the other.</p>
       {reference.sets.map((set, i) => (
-        <SetRow key={set.id} reference={reference} set={set} at={i} tracing={tracing} onTracing={onTracing} />
+        <SetRow
+          key={set.id}
+          reference={reference}
+          set={set}
+          at={i}
+          tracing={tracing}
+          onTracing={onTracing}
+          recovered={recovered}
+        />
       ))}
       <Button className="w-full" onClick={add}>
         <Plus size={14} aria-hidden />

@@ -1,6 +1,7 @@
 import { useMemo } from "react";
 import {
   ellipseOf,
+  linesTo,
   measureWall,
   placeOn,
   pointOf,
@@ -14,6 +15,7 @@ import { toDesk, toWindow, type Camera, type Size } from "../canvas/camera";
 import { metres } from "@zanvo/core/units";
 import type { Finding } from "./edges";
 import { useHeights } from "./HeightsPanel";
+import type { Recovered } from "./useRecovered";
 import { BOWED, HEIGHTS, HORIZON, lookOf, WALLS, type Drawn, type Tracing } from "./tracing";
 import { useStores } from "../stores";
 
@@ -22,6 +24,8 @@ interface TracedProps {
   readonly tracing: Tracing;
   readonly finding: Finding;
   readonly wrong: readonly Misdrawn[];
+  /** The view whose grid is drawn, if one is. */
+  readonly view: Recovered["view"];
   readonly camera: Camera;
   readonly size: Size;
 }
@@ -278,7 +282,7 @@ function PointEllipse({
 }
 
 /** The horizon that the edges tell, and the one that is drawn. */
-function Horizons({ reference, tracing, camera, size }: Omit<TracedProps, "finding" | "wrong">) {
+function Horizons({ reference, tracing, camera, size }: Omit<TracedProps, "finding" | "wrong" | "view">) {
   const told = useMemo(() => {
     try {
       return viewOfReference(reference).horizon;
@@ -307,17 +311,44 @@ function Horizons({ reference, tracing, camera, size }: Omit<TracedProps, "findi
   );
 }
 
+/** The grid of a view over its photo: lines to the point of each set, with a light edge, so that they are seen. */
+function ViewGrid({
+  view,
+  reference,
+  camera,
+}: {
+  readonly view: NonNullable<Recovered["view"]>;
+  readonly reference: Reference;
+  readonly camera: Camera;
+}) {
+  return view.fitted.map((point, i) => {
+    if (!point) return null;
+    const set = view.sets[i];
+    const { stroke } = lookOf(set, reference.sets.indexOf(set));
+    const path = linesTo(point, reference)
+      .map((line) => pathOf(camera, line))
+      .join("");
+    return (
+      <g key={set.id} fill="none" data-testid={`grid ${set.role}`}>
+        <path d={path} stroke={HALO} strokeWidth={2.6} strokeOpacity={0.55} />
+        <path d={path} stroke={stroke} strokeWidth={1.2} strokeOpacity={0.9} />
+      </g>
+    );
+  });
+}
+
 /**
- * All that is drawn over the photo: found edges, sets and their points, heights, walls, the horizon, and lines as
+ * All that is drawn over the photo: the grid of its view, found edges, sets and their points, heights, walls, the horizon, and lines as
  * they should be.
  */
-export function Traced({ reference, tracing, finding, wrong, camera, size }: TracedProps) {
+export function Traced({ reference, tracing, finding, wrong, view, camera, size }: TracedProps) {
   const { sets, bowed = [] } = reference;
   const points = useMemo(() => sets.map((set) => pointOf(reference, set)), [reference, sets]);
   const walls = useWalls(reference);
   const picked = (what: string, k: number) => tracing.set === what && tracing.edge === k;
   return (
     <svg width={size.width} height={size.height} className="pointer-events-none absolute inset-0">
+      {view?.focalLength && <ViewGrid view={view} reference={reference} camera={camera} />}
       <Horizons reference={reference} tracing={tracing} camera={camera} size={size} />
       <FoundLines finding={finding} camera={camera} />
       {(reference.walls ?? []).map((wall, k) => (

@@ -1,13 +1,22 @@
 import { toldBy } from "@zanvo/core/problem";
 import { Fragment, useMemo } from "react";
 import { useNavigate } from "react-router";
-import { as35, blocksOf, leftTurn, shotFrom, viewOfReference, type RecoveredView } from "@zanvo/core/recover";
+import {
+  as35,
+  blocksOf,
+  boundsOf,
+  leftTurn,
+  shotFrom,
+  viewOfReference,
+  type Judgement,
+  type RecoveredView,
+} from "@zanvo/core/recover";
 import type { Orientation, Reference } from "@zanvo/core/scene";
 import { degree } from "@zanvo/core/slip";
-import { sceneMeasure } from "@zanvo/core/schema";
 import { newId } from "../id";
-import { Button, Check, MeasureField, Working, useWork } from "../ui";
-import { HORIZON, onReference, type Tracing } from "./tracing";
+import { Button, Working, useWork } from "../ui";
+import { onReference } from "./tracing";
+import type { Recovered } from "./useRecovered";
 import { straightenReference } from "./warp";
 import { useStores, type Stores } from "../stores";
 
@@ -17,63 +26,67 @@ const DISAGREEMENT = 1.15;
 interface ViewPanelProps {
   readonly sceneId: string;
   readonly reference: Reference;
-  readonly tracing: Tracing;
-  readonly onTracing: (next: Tracing) => void;
+  readonly recovered: Recovered;
 }
 
-/** What is known of the picture besides its edges, and what is taken for granted. */
-function Assumptions({ reference, tracing, onTracing }: Omit<ViewPanelProps, "sceneId">) {
-  const { edit } = useStores();
-  const { id, width, height, focal35, lens35 } = reference;
-  const put = (change: Partial<Reference>) => edit(onReference(id, (one) => void Object.assign(one, change)));
-  const assume = (key: "level" | "cropped" | "oblique") => (on: boolean) => put({ [key]: on || undefined });
-  const knowHorizon = (on: boolean) => {
-    put({ horizon: on ? { x1: 0, y1: height / 2, x2: width, y2: height / 2 } : undefined });
-    onTracing({ set: on ? HORIZON : (reference.sets[0]?.id ?? ""), edge: on ? 0 : null });
-  };
-  return (
-    <>
-      <Check label="The camera was level" checked={reference.level ?? false} onChange={assume("level")} />
-      <Check label="The photo was cropped" checked={reference.cropped ?? false} onChange={assume("cropped")} />
-      <Check label="Left and right are not square" checked={reference.oblique ?? false} onChange={assume("oblique")} />
-      <Check label="The horizon is known" checked={reference.horizon !== undefined} onChange={knowHorizon} />
-      {tracing.set === HORIZON && <p className="text-pencil">Draw it across the photo, or drag its ends.</p>}
-      <Check
-        label="The lens is known"
-        checked={lens35 !== undefined}
-        onChange={(on) => put({ lens35: on ? (focal35 ?? 35) : undefined })}
-      />
-      {lens35 !== undefined && (
-        <MeasureField
-          measure={sceneMeasure("references/*/lens35")}
-          fixed
-          value={lens35}
-          onChange={(to) => put({ lens35: to })}
-        />
-      )}
-    </>
-  );
+/** A gaze that is off by less than this is level, degrees. */
+const LEVEL = 0.25;
+
+/** The view in one sentence. */
+function sentenceOf(
+  reference: Reference,
+  { focalLength, pitch, roll }: RecoveredView,
+  judgement: Judgement | null,
+): string {
+  const lens = focalLength && `${as35(reference, focalLength.px).toFixed(0)} mm lens`;
+  const looking =
+    pitch === null
+      ? null
+      : Math.abs(pitch) < LEVEL
+        ? "looking straight ahead"
+        : `looking ${pitch > 0 ? "up" : "down"} ${degree(Math.abs(pitch))}`;
+  const tilted = roll === null || Math.abs(roll) < LEVEL ? null : `tilted ${degree(Math.abs(roll))}`;
+  const fits = judgement && (judgement.poor ? "does not fit its edges" : "fits well");
+  return `${[[lens, looking, tilted].filter(Boolean).join(", "), fits].filter(Boolean).join("; ")}.`;
 }
 
-/** What the view is, each with its word. */
+/** The lens that the edges tell where another one is said to be it, in words; null where they tell none. */
+function toldByEdges(reference: Reference): string | null {
+  try {
+    const view = viewOfReference({ ...reference, lens35: undefined });
+    const { lens } = boundsOf(view);
+    if (!view.focalLength || lens === null) return null;
+    const mm = as35(reference, view.focalLength.px);
+    return `${mm.toFixed(1)} mm ± ${(lens * mm).toFixed(1)}`;
+  } catch {
+    return null;
+  }
+}
+
+const within = (value: number, bound: number | null): string =>
+  bound === null ? degree(value) : `${degree(value)} ± ${degree(bound)}`;
+
+/** What the view is, each with its word and how far it may be off (95 %). */
 function factsOf(
   reference: Reference,
-  view: ReturnType<typeof viewOfReference>,
+  view: NonNullable<Recovered["view"]>,
 ): readonly (readonly [word: string, value: string])[] {
   const { focalLength, pitch, roll } = view;
   const left = leftTurn(view);
   const lens = focalLength && as35(reference, focalLength.px);
-  const sure = reference.lens35 === undefined;
+  const bounds = boundsOf(view);
   const facts: readonly (readonly [string, string | null])[] = [
     [
       "Lens",
-      focalLength &&
-        `${lens!.toFixed(1)} mm${sure ? ` ± ${((lens! * focalLength.sd) / focalLength.px).toFixed(1)}` : ""}`,
+      lens === null
+        ? null
+        : `${lens.toFixed(1)} mm${bounds.lens === null ? "" : ` ± ${(lens * bounds.lens).toFixed(1)}`}`,
     ],
+    ["By its edges", reference.lens35 === undefined ? null : toldByEdges(reference)],
     ["Noted", reference.focal35 === undefined ? null : `${reference.focal35} mm`],
     ["Left runs", left === null ? null : `${degree(-left)} left of the gaze`],
-    ["Look up", pitch === null ? null : degree(pitch)],
-    ["Roll", roll === null ? null : degree(roll)],
+    ["Look up", pitch === null ? null : within(pitch, bounds.pitch)],
+    ["Roll", roll === null ? null : within(roll, bounds.roll)],
   ];
   return facts.filter((fact): fact is readonly [string, string] => fact[1] !== null);
 }
@@ -99,7 +112,7 @@ function makeShot(stores: Stores, reference: Reference, orientations: readonly O
 }
 
 /** What is made of the view: a straight photo, and a shot. */
-function Uses({ sceneId, reference, ready }: Omit<ViewPanelProps, "tracing" | "onTracing"> & { ready: boolean }) {
+function Uses({ sceneId, reference, ready }: Omit<ViewPanelProps, "recovered"> & { ready: boolean }) {
   const stores = useStores();
   const { useDocument, say } = stores;
   const orientations = useDocument((document) => document.scene.orientations);
@@ -120,41 +133,61 @@ function Uses({ sceneId, reference, ready }: Omit<ViewPanelProps, "tracing" | "o
   const raised = reference.walls?.length ?? 0;
   return (
     <>
+      <Button primary className="w-full" disabled={!ready || !orientations.length} onClick={make}>
+        {raised
+          ? `Draw in this view, with ${raised === 1 ? "the wall" : `${raised} walls`} raised`
+          : "Draw in this view"}
+      </Button>
       <Working work={work}>Straightening…</Working>
       {!work.busy && (
         <Button className="w-full" disabled={!ready} onClick={() => void straighten()}>
           Straighten the photo
         </Button>
       )}
-      <Button primary className="w-full" disabled={!ready || !orientations.length} onClick={make}>
-        {raised
-          ? `Make a shot, with ${raised === 1 ? "the wall" : `${raised} walls`} raised`
-          : "Make a shot of this view"}
-      </Button>
     </>
   );
 }
 
-/** The view behind the traced edges, what was taken for granted, and the shot that is made of it. */
-export function ViewPanel({ sceneId, ...props }: ViewPanelProps) {
-  const { reference } = props;
-  const found = useMemo(() => {
-    try {
-      return viewOfReference(reference);
-    } catch (error) {
-      return (error as Error).message;
-    }
-  }, [reference]);
-  const view = typeof found === "string" ? null : found;
-  const lacking = typeof found === "string" ? found : found.lacking;
+/** Where the view does not explain its edges: by how much they miss it, and what would mend that. */
+function Doubts({ reference, judgement }: { readonly reference: Reference; readonly judgement: Judgement }) {
+  const { edit } = useStores();
+  const { misfit, suggestions } = judgement;
+  const px = Math.sqrt(misfit.chiSquare / Math.max(1, misfit.freedom));
+  const whole = (value: number) => Math.round(value).toLocaleString("en");
   return (
-    <section aria-label="View" className="space-y-1.5 border-t border-hair pt-2">
+    <div role="status" className="space-y-1 rounded border border-accent p-1.5">
+      <p>
+        No view explains these edges: they miss this one by {px.toFixed(1)} px, chi-square {whole(misfit.chiSquare)}{" "}
+        where {whole(misfit.freedom)} is to be expected.
+        {suggestions.length > 1 && " One of these may be so:"}
+      </p>
+      {suggestions.map(({ what, change, chiSquare }) => (
+        <Button
+          key={what}
+          className="w-full"
+          onClick={() => edit(onReference(reference.id, (one) => void Object.assign(one, change(reference))))}
+        >
+          {what} <span className="measure text-pencil">({whole(chiSquare)} then)</span>
+        </Button>
+      ))}
+    </div>
+  );
+}
+
+/** The view behind the traced edges in one sentence, how sure it is, and what is made of it. */
+export function ViewPanel({ sceneId, reference, recovered: { view, lacking, judgement } }: ViewPanelProps) {
+  const { useMeasures } = useStores();
+  const measures = useMeasures();
+  const facts = useMemo(() => (view ? factsOf(reference, view) : []), [reference, view]);
+  return (
+    <section aria-label="View" className="space-y-1.5">
       <h2 className="text-sm font-semibold">The view</h2>
-      <Assumptions {...props} />
-      {lacking && <p>{lacking}</p>}
-      {view && (
-        <dl className="grid grid-cols-[auto_1fr] gap-x-3">
-          {factsOf(reference, view).map(([word, value]) => (
+      {lacking && <p>{measures(lacking)}</p>}
+      {view?.focalLength && <p>{sentenceOf(reference, view, judgement)}</p>}
+      {judgement?.poor && <Doubts reference={reference} judgement={judgement} />}
+      {facts.length > 0 && (
+        <dl className="grid grid-cols-[auto_1fr] gap-x-3" title="Bounds hold in 95 cases of 100">
+          {facts.map(([word, value]) => (
             <Fragment key={word}>
               <dt className="text-pencil">{word}</dt>
               <dd className="measure">{value}</dd>

@@ -30,12 +30,15 @@ function openWorker(sceneId: string, picture: string) {
 
 /** Lays lines on the photo's own edges, while the bench is open. */
 export interface Settler {
-  readonly settle: (a: Vec2, b: Vec2, reach: number) => Promise<Settled | null>;
+  readonly settle: (a: Vec2, b: Vec2, reach: number) => Promise<(Settled & { readonly width?: number | null }) | null>;
   readonly follow: (places: readonly Vec2[], reach: number) => Promise<readonly Vec2[]>;
 }
 
-/** @param arrival changes when a picture that was missing is there */
-export function useSettler(sceneId: string, picture: string, arrival: number): Settler {
+/**
+ * @param arrival changes when a picture that was missing is there
+ * @param drawn whether the picture is a drawing: lines are laid on the middle of its strokes
+ */
+export function useSettler(sceneId: string, picture: string, arrival: number, drawn: boolean): Settler {
   const open = useRef<ReturnType<typeof openWorker> | null>(null);
   useEffect(() => {
     open.current = openWorker(sceneId, picture);
@@ -44,7 +47,11 @@ export function useSettler(sceneId: string, picture: string, arrival: number): S
   return {
     settle: async (a, b, reach) => {
       try {
-        return (await open.current?.call((remote) => remote.settle(a, b, reach))) ?? null;
+        return (
+          (await open.current?.call((remote) =>
+            drawn ? remote.settleOnStroke(a, b, reach) : remote.settle(a, b, reach),
+          )) ?? null
+        );
       } catch {
         return null;
       }
@@ -65,7 +72,9 @@ export interface Finding {
   readonly found: Found | null;
   /** Places of found edges that are left aside. */
   readonly off: ReadonlySet<number>;
-  readonly find: () => Promise<void>;
+  readonly find: () => Promise<Found | undefined>;
+  /** Finds them, and takes all that go together into the sets at once. */
+  readonly findAndTake: () => Promise<void>;
   readonly forget: () => void;
   /** Takes edges up or lays them aside. */
   readonly put: (edges: Iterable<number>, use: boolean) => void;
@@ -107,6 +116,11 @@ export function useFinding(sceneId: string, reference: Reference | undefined): F
     });
     if (found?.edges.length === 0) say("No straight edges stand out in this photo: trace them by hand.");
     if (found?.edges.length) setState({ found, off: new Set() });
+    return found;
+  };
+  const findAndTake = async () => {
+    const found = await find();
+    if (found?.groups.length) take(found, new Set(), [...found.groups.keys()]);
   };
   const put = (edges: Iterable<number>, use: boolean) =>
     setState((now) => {
@@ -117,8 +131,10 @@ export function useFinding(sceneId: string, reference: Reference | undefined): F
       return { ...now, off };
     });
   const accept = (groups: readonly number[]) => {
-    const { found, off } = state;
-    if (!found || !reference) return;
+    if (state.found) take(state.found, state.off, groups);
+  };
+  const take = (found: Found, off: ReadonlySet<number>, groups: readonly number[]) => {
+    if (!reference) return;
     edit(
       onReference(reference.id, ({ sets }) => {
         for (const at of groups) {
@@ -146,5 +162,5 @@ export function useFinding(sceneId: string, reference: Reference | undefined): F
       },
     }));
   };
-  return { ...state, work, find, forget: () => setState(NOTHING), put, accept };
+  return { ...state, work, find, findAndTake, forget: () => setState(NOTHING), put, accept };
 }

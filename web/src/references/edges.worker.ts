@@ -5,9 +5,11 @@ import {
   greyOf,
   groupEdges,
   settle,
+  settleOnStroke,
   type Detected,
   type Grey,
   type Grouped,
+  type OnStroke,
   type Settled,
 } from "@zanvo/core/recover";
 import { NoAnswer } from "@zanvo/core/problem";
@@ -47,6 +49,10 @@ const api = {
   /** The strongest edge within reach of a line. */
   async settle(a: Vec2, b: Vec2, reach: number): Promise<Settled | null> {
     return opened && settle(await opened, a, b, reach);
+  },
+  /** The middle of the strongest stroke within reach of a line. */
+  async settleOnStroke(a: Vec2, b: Vec2, reach: number): Promise<OnStroke | null> {
+    return opened && settleOnStroke(await opened, a, b, reach);
   },
   /** Places along a bowed edge, each laid on the edge by the piece around it. */
   async follow(places: readonly Vec2[], reach: number): Promise<readonly Vec2[]> {

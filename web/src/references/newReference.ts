@@ -9,6 +9,9 @@ const SETS: Reference["sets"] = [
   { id: "upright", name: "Uprights", role: "upright", edges: [] },
 ];
 
+/** What tells the bench that a picture was just brought in: its edges are looked for at once. */
+export const SEARCH = { search: true } as const;
+
 /** What the file dialog offers. */
 export const PICTURES = "image/jpeg,image/png,image/webp";
 

@@ -129,7 +129,9 @@ function useAdding({ reference, tracing: { set }, onTracing, snap, settler }: Ph
         const found = snaps && !free ? await settler.settle(from, to, REACH / scale) : null;
         const [[x1, y1], [x2, y2]] = found ? [found.a, found.b] : [from, to];
         const hand = found ? Math.max(SETTLED, found.off) : handAt({ scale });
-        choose(addEdge(stores, reference, set, { x1, y1, x2, y2, hand }));
+        choose(
+          addEdge(stores, reference, set, { x1, y1, x2, y2, hand, ...(found?.width ? { wide: found.width } : {}) }),
+        );
       });
     },
     bowed: (places: readonly Vec2[], free: boolean, { scale }: Camera) => {

@@ -2,6 +2,8 @@ import { newScene } from "@zanvo/core/scene";
 import { createScene, deleteScene, saveScene, takeIn } from "../api";
 import { newReference, photoName } from "../references/newReference";
 
+export { SEARCH } from "../references/newReference";
+
 /**
  * Puts a new scene on the shelf that begins from a photo. Where the photo cannot be taken, nothing is left there.
  * @returns the address of the bench where the photo's view is found

@@ -38,8 +38,8 @@ export function useShelf(refresh: () => unknown) {
     });
   /** Begins a scene from a photo, on the bench where its view is found. */
   const fromPhoto = async (file: File) => {
-    const { beginFromPhoto } = await import("./fromPhoto");
-    await navigate(await beginFromPhoto(file));
+    const { beginFromPhoto, SEARCH } = await import("./fromPhoto");
+    await navigate(await beginFromPhoto(file), { state: SEARCH });
   };
   const pickPhoto = () =>
     work(async () => {

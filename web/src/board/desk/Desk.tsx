@@ -1,5 +1,6 @@
 import { Suspense, useMemo, useRef } from "react";
 import { Canvas, Layers } from "../../canvas";
+import { isHeld } from "@zanvo/core/shot";
 import { lazily } from "../../ui";
 import { ArcHandles } from "./ArcHandles";
 import { DeskNotes } from "./DeskNotes";
@@ -73,20 +74,22 @@ function Marks() {
 
 /** What can be taken hold of in a stage. */
 function Handles() {
-  const { useView, useChosen } = useBoard();
+  const { useView, useChosen, useShot } = useBoard();
   const stage = useView((view) => view.stage);
   const chosen = useChosen();
   // While a corner is raised, what stands beside it must not take the press.
   const choosing = useView(({ stage: now, tool }) => now === "masses" && tool === "select");
   const setting = stage === "points" || stage === "grid";
+  // What is held to its photo is not taken hold of.
+  const held = isHeld(useShot());
   return (
     <>
       <PanelTabs />
       <OtherDiscPins />
-      {stage === "sheet" && <FrameHandles />}
-      {(stage === "eye-level" || stage === "points") && <HorizonHandles />}
+      {stage === "sheet" && !held && <FrameHandles />}
+      {(stage === "eye-level" || stage === "points") && !held && <HorizonHandles />}
       {setting && <SketchHandles />}
-      <PinHandles movable={stage === "eye-level" || setting} />
+      <PinHandles movable={!held && (stage === "eye-level" || setting)} />
       {choosing && chosen && !chosen.locked && (
         <Suspense fallback={null}>
           <ElementHandles element={chosen} />

@@ -1,7 +1,7 @@
 import { useEffect, type DragEvent } from "react";
 import { useNavigate } from "react-router";
 import { bringIn } from "../../references/bring";
-import { pictureIn } from "../../references/newReference";
+import { pictureIn, SEARCH } from "../../references/newReference";
 import { useStores } from "../../stores";
 
 /** A picture dropped on the desk or pasted becomes a reference, and its bench is opened. */
@@ -12,7 +12,7 @@ export function usePictureDrop(sceneId: string) {
   const take = async (files: Iterable<File>) => {
     const file = pictureIn(files);
     const id = file && (await bringIn(stores, sceneId, file));
-    if (id) void navigate(`/scenes/${sceneId}/references/${id}`);
+    if (id) void navigate(`/scenes/${sceneId}/references/${id}`, { state: SEARCH });
   };
   useEffect(() => {
     const onPaste = ({ clipboardData }: ClipboardEvent) => void take(clipboardData?.files ?? []);

@@ -3,6 +3,7 @@ import type { Shot } from "@zanvo/core/scene";
 import { sceneMeasure } from "@zanvo/core/schema";
 import { viewOf } from "@zanvo/core/shot";
 import { heightAt, horizon, shiftHorizon } from "@zanvo/core/vanishing";
+import { HeldToPhoto, OfView } from "./Held";
 import { MeasureField, NumberField } from "../../ui";
 import { useStores } from "../../stores";
 
@@ -77,7 +78,8 @@ export function EyeLevelPanel() {
   const { straight } = LAWS[shot.lens.law];
   return (
     <div className="space-y-2">
-      {straight ? <HorizonFields shot={shot} /> : <LookUp shot={shot} />}
+      <HeldToPhoto />
+      <OfView>{straight ? <HorizonFields shot={shot} /> : <LookUp shot={shot} />}</OfView>
       <EyeFields shot={shot} />
       {straight && (
         <p className="pt-1 text-pencil">

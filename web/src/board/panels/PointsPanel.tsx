@@ -9,6 +9,7 @@ import { type Orientation, type Shot, type Show } from "@zanvo/core/scene";
 import { levelled, pitched, viewOf } from "@zanvo/core/shot";
 import { isLevel, movePin, pinsOf, type Keep, type Pin } from "@zanvo/core/vanishing";
 import { blockCorner, boxOf } from "@zanvo/core/world";
+import { HeldToPhoto, OfView } from "./Held";
 import { Button, Check, Choice, Fold, lazily, Modal, NumberField } from "../../ui";
 import { PinHead } from "../desk/PinHead";
 import { nearestBlock } from "../desk/blocks";
@@ -165,6 +166,31 @@ function ThirdPin({
   );
 }
 
+/** Other ways to a view: a situation, a sketch, sightings from life, and numbers. */
+function OtherWays({ main, shot }: { readonly main: Orientation; readonly shot: Shot }) {
+  const { straight } = LAWS[shot.lens.law];
+  return (
+    <>
+      {straight && (
+        <>
+          <Fold title="Start from a situation">
+            <SituationFields main={main} />
+          </Fold>
+          <Fold title="Points from a sketch">
+            <SketchFields main={main} shot={shot} />
+          </Fold>
+          <Fold title="From life">
+            <LifeFields main={main} shot={shot} />
+          </Fold>
+        </>
+      )}
+      <Fold title="View in numbers">
+        <ViewFields shot={shot} />
+      </Fold>
+    </>
+  );
+}
+
 /** Where the points are, what stays while one moves, and the view behind them. */
 export function PointsPanel() {
   const { useDocument, useView, useShot, onShot, go, edit } = useStores();
@@ -179,6 +205,7 @@ export function PointsPanel() {
   if (!main) return <p className="text-pencil">This scene has no directions, and so no points.</p>;
   return (
     <div className="space-y-3">
+      <HeldToPhoto />
       {straight && (
         <section className="space-y-1">
           <h3 className="font-medium">A moving pin keeps</h3>
@@ -187,16 +214,18 @@ export function PointsPanel() {
           </div>
         </section>
       )}
-      {straight &&
-        pinsOf([main], shot)
-          .filter((pin) => isLevel(pin))
-          .map((pin) => <LevelPin key={pin.id} pin={pin} main={main} shot={shot} keep={keep} />)}
-      {straight &&
-        pinsOf([], shot).map((pin) => <ThirdPin key={pin.id} pin={pin} main={main} shot={shot} keep={keep} />)}
-      {!straight && <p className="text-pencil">Drag any pin: the view turns with it, and all others follow.</p>}
-      <Fold title="Lens and curved systems">
-        <LensFields main={main} shot={shot} />
-      </Fold>
+      <OfView>
+        {straight &&
+          pinsOf([main], shot)
+            .filter((pin) => isLevel(pin))
+            .map((pin) => <LevelPin key={pin.id} pin={pin} main={main} shot={shot} keep={keep} />)}
+        {straight &&
+          pinsOf([], shot).map((pin) => <ThirdPin key={pin.id} pin={pin} main={main} shot={shot} keep={keep} />)}
+        {!straight && <p className="text-pencil">Drag any pin: the view turns with it, and all others follow.</p>}
+        <Fold title="Lens and curved systems">
+          <LensFields main={main} shot={shot} />
+        </Fold>
+      </OfView>
       <div>
         <Check
           label={straight ? "Cone of vision: 30°, 60°, 90°" : "Rings and spokes, every 15°"}
@@ -223,22 +252,9 @@ export function PointsPanel() {
       <Fold title="Directions and slopes">
         <DirectionFields orientations={orientations} />
       </Fold>
-      {straight && (
-        <>
-          <Fold title="Start from a situation">
-            <SituationFields main={main} />
-          </Fold>
-          <Fold title="Points from a sketch">
-            <SketchFields main={main} shot={shot} />
-          </Fold>
-          <Fold title="From life">
-            <LifeFields main={main} shot={shot} />
-          </Fold>
-        </>
-      )}
-      <Fold title="View in numbers">
-        <ViewFields shot={shot} />
-      </Fold>
+      <OfView>
+        <OtherWays main={main} shot={shot} />
+      </OfView>
     </div>
   );
 }

@@ -3,8 +3,9 @@ import { useState } from "react";
 import { Link, useNavigate } from "react-router";
 import type { Reference } from "@zanvo/core/scene";
 import { bringIn } from "../../references/bring";
-import { PICTURES } from "../../references/newReference";
+import { PICTURES, SEARCH } from "../../references/newReference";
 import { pickFile } from "../../files";
+import { HeldToPhoto } from "./Held";
 import { Button, IconButton, Strength } from "../../ui";
 import { useStores } from "../../stores";
 
@@ -23,7 +24,7 @@ export function ReferencesPanel() {
     setBusy(true);
     const id = await bringIn(stores, sceneId, file);
     setBusy(false);
-    if (id) void navigate(`/scenes/${sceneId}/references/${id}`);
+    if (id) void navigate(`/scenes/${sceneId}/references/${id}`, { state: SEARCH });
   };
   const remove = (gone: Reference) => {
     const under = new Map(
@@ -67,6 +68,7 @@ export function ReferencesPanel() {
         <ImagePlus size={14} aria-hidden />
         {busy ? "Taking it in…" : "Bring in a photo"}
       </Button>
+      <HeldToPhoto />
       {under && (
         <Strength
           label="Photo under the drawing"

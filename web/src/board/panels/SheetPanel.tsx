@@ -17,6 +17,7 @@ import { sceneMeasure } from "@zanvo/core/schema";
 import { newId } from "../../id";
 import { Button, MeasureField, NumberField, Select } from "../../ui";
 import { freeName } from "../../document";
+import { HeldToPhoto, OfView } from "./Held";
 import { useStores, type Stores } from "../../stores";
 
 /** The sheet of the current shot exchanged, with all panels that lie on it. */
@@ -168,9 +169,12 @@ export function SheetPanel() {
   return (
     <div className="space-y-2">
       <Place />
-      <PaperFields sheet={sheet} />
-      <PanelFields sheet={sheet} frame={frame} />
-      <SplitFields frame={frame} />
+      <HeldToPhoto />
+      <OfView>
+        <PaperFields sheet={sheet} />
+        <PanelFields sheet={sheet} frame={frame} />
+        <SplitFields frame={frame} />
+      </OfView>
     </div>
   );
 }
