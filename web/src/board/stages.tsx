@@ -32,6 +32,6 @@ export const STAGES: readonly Stage[] = [
   { id: "points", name: "Points", Icon: MapPin, Panel: PointsPanel, guide: "two-points" },
   { id: "grid", name: "Grid", Icon: Grid3x3, ...later(GridPanel), guide: "squares" },
   { id: "masses", name: "Masses", Icon: Building2, ...later(MassesPanel), guide: "masses" },
-  { id: "hand-over", name: "Hand-over", Icon: Send, ...later(HandOverPanel), guide: "off-the-page" },
-  { id: "references", name: "References", Icon: Image, ...later(ReferencesPanel), guide: "two-points" },
+  { id: "hand-over", name: "Hand-over", Icon: Send, ...later(HandOverPanel), guide: "hand-over" },
+  { id: "references", name: "References", Icon: Image, ...later(ReferencesPanel), guide: "references" },
 ];

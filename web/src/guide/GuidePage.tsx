@@ -1,9 +1,10 @@
 import { ArrowLeft } from "lucide-react";
-import { useEffect, useId, useMemo, useState } from "react";
+import { Fragment, useEffect, useId, useMemo, useState } from "react";
 import { Link, NavLink, useNavigate, useParams } from "react-router";
 import { Button } from "../ui";
 import { LivePicture } from "./LivePicture";
 import { PAGES, type GuidePage as Page } from "./pages";
+import { WORK, type WordsPage } from "./work";
 
 /** One page: its words, and a picture that follows the slider. */
 function Article({ page }: { readonly page: Page }) {
@@ -43,11 +44,41 @@ function Article({ page }: { readonly page: Page }) {
   );
 }
 
-/** The pocket guide: short pages with live pictures. */
+/** A page in words alone. */
+function Words({ page: { title, text, terms = [] } }: { readonly page: WordsPage }) {
+  return (
+    <article className="mx-auto w-full max-w-3xl px-8 py-6">
+      <h1 className="mb-3 text-xl font-semibold">{title}</h1>
+      {text.map((paragraph) => (
+        <p key={paragraph} className="mt-3 text-[15px] leading-relaxed">
+          {paragraph}
+        </p>
+      ))}
+      {terms.length > 0 && (
+        <dl className="mt-4 grid grid-cols-[12rem_1fr] gap-x-4 gap-y-2 text-[15px] leading-relaxed">
+          {terms.map(([term, meaning]) => (
+            <Fragment key={term}>
+              <dt className="font-medium">{term}</dt>
+              <dd>{meaning}</dd>
+            </Fragment>
+          ))}
+        </dl>
+      )}
+    </article>
+  );
+}
+
+const CHAPTERS = [
+  ["Working", WORK],
+  ["Perspective", PAGES],
+] as const;
+const ALL: readonly (WordsPage | Page)[] = [...WORK, ...PAGES];
+
+/** The pocket guide: how one works with the application, and short pages with live pictures. */
 export function GuidePage() {
   const { page: id } = useParams();
   const navigate = useNavigate();
-  const page = id === undefined ? PAGES[0] : PAGES.find((one) => one.id === id);
+  const page = id === undefined ? ALL[0] : ALL.find((one) => one.id === id);
   useEffect(() => {
     document.title = page ? `${page.title} · Pocket guide · Zanvo` : "Pocket guide · Zanvo";
     return () => {
@@ -64,24 +95,33 @@ export function GuidePage() {
           Back
         </Button>
         <h2 className="mb-1 px-2 text-[11px] font-semibold uppercase tracking-wide text-pencil">Pocket guide</h2>
-        <ul>
-          {PAGES.map((one) => (
-            <li key={one.id}>
-              <NavLink
-                replace
-                to={`/guide/${one.id}`}
-                aria-current={one === page ? "page" : undefined}
-                className={`block rounded px-2 py-1 hover:bg-wash ${one === page ? "bg-wash font-medium" : ""}`}
-              >
-                {one.title}
-              </NavLink>
-            </li>
-          ))}
-        </ul>
+        {CHAPTERS.map(([chapter, pages]) => (
+          <Fragment key={chapter}>
+            <h3 className="mb-0.5 mt-2 px-2 font-semibold">{chapter}</h3>
+            <ul>
+              {pages.map((one) => (
+                <li key={one.id}>
+                  <NavLink
+                    replace
+                    to={`/guide/${one.id}`}
+                    aria-current={one === page ? "page" : undefined}
+                    className={`block rounded px-2 py-1 hover:bg-wash ${one === page ? "bg-wash font-medium" : ""}`}
+                  >
+                    {one.title}
+                  </NavLink>
+                </li>
+              ))}
+            </ul>
+          </Fragment>
+        ))}
       </nav>
       <main className="min-w-0 grow overflow-y-auto">
         {page ? (
-          <Article key={page.id} page={page} />
+          "scene" in page ? (
+            <Article key={page.id} page={page} />
+          ) : (
+            <Words key={page.id} page={page} />
+          )
         ) : (
           <p className="p-8">
             The guide has no such page.{" "}

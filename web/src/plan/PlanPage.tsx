@@ -109,7 +109,7 @@ function World({ id }: { readonly id: string }) {
   const shot = useShot();
   usePlanKeys(useMany());
   return (
-    <Page name={title} title={title} back={[`/scenes/${id}`, "Board"]} guide="masses" keys={KEYS}>
+    <Page name={title} title={title} back={[`/scenes/${id}`, "Board"]} guide="plan" keys={KEYS}>
       <div className="flex min-w-0 grow flex-col">
         <PlanTools tool={tool} onTool={setTool} />
         <Guarded what="The plan">

@@ -10,6 +10,17 @@ const WIDE = 234;
 const TALL = 84;
 const FAR = 40;
 
+/** Points so many picture widths off the middle are drawn true; farther ones nearer, so that they flatten nothing. */
+const TRUE = 1.5;
+
+/** Where a point is drawn: a far one in its own direction, so far as its distance has doublings. */
+function drawnIn([x, y]: Vec2, { width, height }: Pick<Reference, "width" | "height">): Vec2 {
+  const [dx, dy] = [x - width / 2, y - height / 2];
+  const far = Math.hypot(dx, dy) / width;
+  const k = far <= TRUE ? 1 : (TRUE * (1 + Math.log2(far / TRUE) / 2)) / far;
+  return [width / 2 + k * dx, height / 2 + k * dy];
+}
+
 /** The picture small, with the points that its edges go to around it, and how far the farthest is. */
 export function FarMap({ reference }: { readonly reference: Reference }) {
   const { width, height, sets } = reference;
@@ -24,7 +35,8 @@ export function FarMap({ reference }: { readonly reference: Reference }) {
     [reference, sets, width, height],
   );
   if (pins.length === 0) return null;
-  const box = around([[0, 0], [width, height], ...pins.map(({ at }) => at)], width * 0.05);
+  const places = pins.map(({ at }) => drawnIn(at, { width, height }));
+  const box = around([[0, 0], [width, height], ...places], width * 0.05);
   const unit = Math.max(box.width / WIDE, box.height / TALL);
   const away = (at: readonly [number, number]) =>
     Math.hypot(Math.max(0, -at[0], at[0] - width), Math.max(0, -at[1], at[1] - height)) / width;
@@ -38,10 +50,10 @@ export function FarMap({ reference }: { readonly reference: Reference }) {
         style={{ width: Math.min(WIDE, box.width / unit), height: box.height / unit }}
       >
         <rect width={width} height={height} fill="#fbf9f3" stroke="#2b2a27" strokeWidth={unit} />
-        {pins.map(({ id, at: [x, y], look: { stroke, head } }) => (
+        {pins.map(({ id, look: { stroke, head } }, i) => (
           <path
             key={id}
-            transform={`translate(${x} ${y})`}
+            transform={`translate(${places[i][0]} ${places[i][1]})`}
             d={headPath(head, 5 * unit)}
             fill={stroke}
             fillRule="evenodd"

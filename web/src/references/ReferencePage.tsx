@@ -154,7 +154,7 @@ function Bench({ id, reference }: { readonly id: string; readonly reference: Ref
         </h1>
       }
       back={[`/scenes/${id}`, "Board"]}
-      guide="two-points"
+      guide="references"
       keys={KEYS}
       tools={<LookingTools looking={looking} onChange={setLooking} />}
     >

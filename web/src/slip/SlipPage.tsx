@@ -61,7 +61,7 @@ function Sheet({ id, scene, shot }: SheetProps) {
       <Header
         back={[`/scenes/${id}`, "Board"]}
         title={`${scene.title}: ${shot.name}`}
-        guide="off-the-page"
+        guide="hand-over"
         keys={[["Ctrl+P", "Print"]]}
       >
         <span className="grow" />
