@@ -154,7 +154,8 @@ export function NumberField(props: NumberFieldProps) {
         <span
           className={
             "flex h-7 w-[94px] shrink-0 items-center rounded border bg-paper/60 px-1.5 outline-accent " +
-            `focus-within:outline-2 ${error ? "border-accent" : "border-hair"} [[data-lamp=on]_&]:bg-black/20`
+            `focus-within:outline-2 ${error ? "border-accent" : "border-hair"} [[data-lamp=on]_&]:bg-black/20 ` +
+            "has-disabled:border-transparent has-disabled:bg-transparent"
           }
         >
           <input

@@ -5,6 +5,8 @@ import { useBoard } from "../useBoard";
 
 /** The map is at most this tall, in px. */
 const TALL = 40;
+/** Pins farther off than so many of the sheet's longer sides are left out of it. */
+const FAR = 20;
 
 /**
  * A small map of the desk: where the far pins are, and what of it is in the window. Pressed, the whole desk is shown.
@@ -15,9 +17,12 @@ export function DeskMap() {
   const shot = useShot();
   const { camera, size } = useDesk();
   const pins = placedPins(pinsOf(orientations, shot));
+  // What lies very far off would leave nothing of the sheet to be seen.
+  const far = FAR * Math.max(shot.sheet.width, shot.sheet.height);
+  const near = pins.filter(({ at: [px, py] }) => Math.hypot(px, py) < far);
   const { x, y, width, height } = wholeDesk(
     shot.sheet,
-    pins.map(({ at }) => at),
+    near.map(({ at }) => at),
   );
   const unit = Math.max(width / 150, height / TALL);
   const [from, to] = [toDesk(camera, [0, 0]), toDesk(camera, [size.width, size.height])];
@@ -50,7 +55,7 @@ export function DeskMap() {
           stroke="var(--accent)"
           strokeWidth={1.2 * unit}
         />
-        {pins.map(({ pin, at: [px, py] }) => {
+        {near.map(({ pin, at: [px, py] }) => {
           const { stroke, head } = setStyle(pin);
           return (
             <path

@@ -54,7 +54,7 @@ export function HeldToPhoto() {
 export function OfView({ children }: { readonly children: ReactNode }) {
   const { useShot } = useStores();
   return (
-    <fieldset className="contents" disabled={isHeld(useShot())}>
+    <fieldset className="min-w-0 space-y-3" disabled={isHeld(useShot())}>
       {children}
     </fieldset>
   );
