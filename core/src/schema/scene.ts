@@ -113,10 +113,14 @@ const AidsSchema = strict({
 });
 
 /** Vanishing points as a sketch has them, not yet the points of any view. */
+const SketchedPoint = strict({
+  x: named("From the left", offered(-1e6, 1e6, Millimetres)),
+  y: named("From the top", offered(-1e6, 1e6, Millimetres)),
+});
 const SketchSchema = strict({
-  left: Point2(Millimetres),
-  right: Point2(Millimetres),
-  third: Type.Optional(Point2(Millimetres)),
+  left: SketchedPoint,
+  right: SketchedPoint,
+  third: Type.Optional(SketchedPoint),
 });
 
 const Tilt = offered(0, 89, degreesIn({ minimum: 0, maximum: 89.9 }));

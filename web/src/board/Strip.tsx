@@ -122,7 +122,7 @@ function Frame({
           onClick={() => go({ shotId: shot.id })}
           onDoubleClick={() => setRenaming(true)}
         >
-          <Thumb shot={shot} />
+          <Thumb shot={shot} turn={number} />
           <span className="truncate">
             <span className="measure mr-1 text-pencil">{number}</span> {shot.name}
           </span>

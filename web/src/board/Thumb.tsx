@@ -11,21 +11,25 @@ import { useStores } from "../stores";
 
 /** The size of a small drawing, px. */
 const SIZE = { width: 52, height: 38 } as const;
-/** How long the hand must rest before it is drawn anew, ms: the board comes first. */
+/** How long the hand must rest before it is drawn anew, ms: the board comes first; and how long after the one before. */
 const REST = 1200;
+const AFTER = 150;
 
 interface Drawn {
   readonly elements: readonly Element[];
   readonly shot: Shot;
 }
 
-/** What it was a while ago, until it has rested for so long. */
-function useRested(elements: readonly Element[], shot: Shot): Drawn | null {
+/** What it was a while ago, until it has rested for so long; while the hand drags anything, it waits. */
+function useRested(elements: readonly Element[], shot: Shot, rest: number): Drawn | null {
+  const { useDocument } = useStores();
   const [rested, setRested] = useState<Drawn | null>(null);
+  const dragging = useDocument(({ gesture }) => gesture !== null);
   useEffect(() => {
-    const timer = setTimeout(() => setRested({ elements, shot }), REST);
+    if (dragging) return undefined;
+    const timer = setTimeout(() => setRested({ elements, shot }), rest);
     return () => clearTimeout(timer);
-  }, [elements, shot]);
+  }, [elements, shot, rest, dragging]);
   return rested;
 }
 
@@ -44,11 +48,11 @@ function Drawing({ elements, shot }: Drawn) {
   );
 }
 
-/** A shot as a small drawing, as it was when the hand last rested. */
-export function Thumb({ shot }: { readonly shot: Shot }) {
+/** A shot as a small drawing, as it was when the hand last rested. @param turn its place among those that are drawn */
+export function Thumb({ shot, turn }: { readonly shot: Shot; readonly turn: number }) {
   const { useDocument } = useStores();
   const elements = useDocument((document) => document.scene.elements);
-  const rested = useRested(elements, shot);
+  const rested = useRested(elements, shot, REST + turn * AFTER);
   return (
     <span className="relative block shrink-0 overflow-hidden rounded-sm border border-hair" style={SIZE} aria-hidden>
       {rested && <Drawing {...rested} />}

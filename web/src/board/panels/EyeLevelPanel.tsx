@@ -56,7 +56,7 @@ function LookUp({ shot }: { readonly shot: Shot }) {
 /** Where the eye is in the world. */
 function EyeFields({ shot }: { readonly shot: Shot }) {
   const { edit, onShot } = useStores();
-  return (["z", "x", "y"] as const).map((axis) => (
+  const field = (axis: "x" | "y" | "z") => (
     <MeasureField
       key={axis}
       measure={sceneMeasure(`shots/*/eye/${axis}`)}
@@ -68,7 +68,15 @@ function EyeFields({ shot }: { readonly shot: Shot }) {
         )
       }
     />
-  ));
+  );
+  // How high it is belongs to the view; where it stands on the ground does not.
+  return (
+    <>
+      <OfView>{field("z")}</OfView>
+      {field("x")}
+      {field("y")}
+    </>
+  );
 }
 
 /** The horizon on the sheet, and the place of the eye in the world. */

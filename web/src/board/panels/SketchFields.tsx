@@ -1,7 +1,8 @@
 import { toldBy } from "@zanvo/core/problem";
 import type { Orientation, Shot, Sketch } from "@zanvo/core/scene";
 import { sketchFrom, viewOfSketch } from "@zanvo/core/vanishing";
-import { Button, NumberField } from "../../ui";
+import { Button, MeasureField } from "../../ui";
+import { sceneMeasure } from "@zanvo/core/schema";
 import { useStores, type Stores } from "../../stores";
 
 const NAMES: Readonly<Record<keyof Sketch & ("left" | "right" | "third"), string>> = {
@@ -9,8 +10,6 @@ const NAMES: Readonly<Record<keyof Sketch & ("left" | "right" | "third"), string
   right: "Right point",
   third: "Third point",
 };
-/** The limits of a place on the desk, mm. */
-const PLACE = { unit: "mm", min: -1e6, max: 1e6 } as const;
 
 const withSketch = (stores: Stores, sketch: Sketch | undefined) => stores.onShot((before) => ({ ...before, sketch }));
 
@@ -65,18 +64,14 @@ export function SketchFields({ main, shot }: { readonly main: Orientation; reado
               sketch[key] && (
                 <section key={key} aria-label={`${NAMES[key]} of the sketch`} className="space-y-1">
                   <h4>{NAMES[key]}</h4>
-                  <NumberField
-                    label="From the left"
-                    {...PLACE}
-                    value={sketch[key].x}
-                    onChange={(x) => put({ ...sketch, [key]: { ...sketch[key], x } }, `sketch ${key}`)}
-                  />
-                  <NumberField
-                    label="From the top"
-                    {...PLACE}
-                    value={sketch[key].y}
-                    onChange={(y) => put({ ...sketch, [key]: { ...sketch[key], y } }, `sketch ${key}`)}
-                  />
+                  {(["x", "y"] as const).map((axis) => (
+                    <MeasureField
+                      key={axis}
+                      measure={sceneMeasure(`shots/*/sketch/${key}/${axis}`)}
+                      value={sketch[key]![axis]}
+                      onChange={(to) => put({ ...sketch, [key]: { ...sketch[key], [axis]: to } }, `sketch ${key}`)}
+                    />
+                  ))}
                 </section>
               ),
           )}
