@@ -1,5 +1,6 @@
 import { movedOnPlan, pickOnPlan, placeOnPlan, type Placed } from "@zanvo/core/construct";
 import { degrees, distance2, wrap, type Vec2 } from "@zanvo/core/geometry";
+import { isHeld } from "@zanvo/core/shot";
 import { metres, sentence, type Told } from "@zanvo/core/units";
 import { moved, outlineOf, placed as putAt, validateElement, whyInvalid, type Element } from "@zanvo/core/world";
 import { pan, type Camera } from "../canvas/camera";
@@ -134,7 +135,8 @@ function moveEye(stores: Stores, { world: [x, y], alt }: PlanPoint): Followed {
 }
 
 function turnGaze(stores: Stores, { world: [x, y], alt }: PlanPoint): Followed {
-  const { eye } = stores.currentShot();
+  const { eye, under } = stores.currentShot();
+  if (isHeld({ under })) return { told: "The view is held to its photo: release it in Points." };
   const exact = degrees(Math.atan2(x - eye.x, y - eye.y));
   const heading = wrap(alt ? exact : Math.round(exact), -180, 360);
   stores.drag(stores.onShot((before) => ({ ...before, gaze: { ...before.gaze, heading } })));

@@ -2,6 +2,8 @@ import { createElement } from "react";
 import { renderToStaticMarkup } from "react-dom/server";
 import { block, newStores } from "../../testing";
 import { addThings, deleteMany } from "../document/elements";
+import { followed } from "../plan/doing";
+import { CHOOSE } from "../plan/tools";
 import { addYard } from "../plan/yards";
 import { StoresProvider, useStores } from ".";
 
@@ -37,6 +39,22 @@ describe("the stores of a window", () => {
       [45, 45],
     ]);
     expect(stores.useNotes.getState().notes).toHaveLength(1);
+  });
+
+  it("keep a view that is held to its photo, and say so where a hand would turn it", () => {
+    const stores = newStores();
+    stores.enter(stores.useDocument.getState().scene);
+    const turn = () =>
+      followed(stores, { what: "gaze" }, { scale: 1, x: 0, y: 0 }, { at: [0, 0], world: [30, 0], alt: false }, CHOOSE)
+        .told;
+    turn();
+    const turned = stores.currentShot().gaze.heading;
+    expect(turned).not.toBe(newStores().currentShot().gaze.heading);
+    const at = { x: 0, y: 0, width: 300, height: 200 };
+    stores.edit(stores.onShot((shot) => ({ ...shot, under: { reference: "r", strength: 1, at, held: true } })));
+    stores.edit(stores.onShot((shot) => ({ ...shot, name: "Corner", gaze: { ...shot.gaze, pitch: 30 } })));
+    expect(turn()).toBe("The view is held to its photo: release it in Points.");
+    expect(stores.currentShot()).toMatchObject({ name: "Corner", gaze: { heading: turned, pitch: 0 } });
   });
 
   it("are found by the components that stand in them, and missed where there are none", () => {
