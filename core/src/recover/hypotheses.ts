@@ -85,7 +85,7 @@ export function rolesOf(points: readonly Vec3[], lengths: readonly number[]): Tr
     .map((one) => ({ ...one, score: scoreOf(one.axes, points, lengths) }));
   if (tried.length === 0) return alone(points);
   const best = tried.reduce((most, one) => (one.score > most.score * (1 + SAME) ? one : most));
-  return named(points, best.axes);
+  return rolesUnder(points, best.axes);
 }
 
 /** Roles where nothing tells the axes: uprights, and one level family. */
@@ -95,7 +95,7 @@ function alone(points: readonly Vec3[]): TracedSet["role"][] {
 }
 
 /** The roles of families under some axes. */
-function named(points: readonly Vec3[], axes: readonly Vec3[]): TracedSet["role"][] {
+function rolesUnder(points: readonly Vec3[], axes: readonly Vec3[]): TracedSet["role"][] {
   const x = ([px, , w]: Vec3) => (Math.abs(w) < 1e-9 ? Infinity : px / w);
   const [left, right] = [axes[0], axes[1]].sort((p, q) => x(p) - x(q));
   const nearest = (axis: Vec3) =>

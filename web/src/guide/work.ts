@@ -31,7 +31,7 @@ export const WORK: readonly WordsPage[] = [
         "that looks as the camera did, with the photo under it.",
       "Such a shot is held to its photo: its points and its lens do not move. Release it in Points, References or Eye " +
         "level; one press there returns to the photo’s view.",
-      "Where the view does not fit, “Something is off?” opens. It names what would mend it: a photo that was cropped, a lens " +
+      "Where the view does not fit, “Something is off?” opens. It names what would help: a photo that was cropped, a lens " +
         "or a horizon that is another than was said, or a set that runs another way. You can also leave single edges out, or " +
         "trace them yourself: choose a set, press on one end of an edge and draw to the other.",
       "Bounds hold in 95 cases of a hundred. Those of a point are in millimetres of your sheet.",

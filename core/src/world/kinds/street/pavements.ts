@@ -54,7 +54,7 @@ function ramps(street: Street, side: Side, [from, to]: readonly [number, number]
 }
 
 /** A quadrilateral of a driveway, counter-clockwise. */
-const upright = (ring: readonly Vec2[], side: Side) => (side === "right" ? [...ring].reverse() : ring);
+const counterClockwise = (ring: readonly Vec2[], side: Side) => (side === "right" ? [...ring].reverse() : ring);
 
 /** Half the width of a street with its pavements, m. */
 const halfOf = ({ carriageway, pavement }: Street): number => carriageway / 2 + pavement;
@@ -75,7 +75,7 @@ const hasPavements = ({ pavement, kerb }: Street): boolean => pavement > 0 && ke
 export function streetPaving(street: Street): Paving | null {
   if (!hasPavements(street) || !isTangled(street)) return null;
   const openings = SIDES.flatMap((side) =>
-    drivewaysOn(street, side).flatMap((way) => ramps(street, side, way).map((ring) => upright(ring, side))),
+    drivewaysOn(street, side).flatMap((way) => ramps(street, side, way).map((ring) => counterClockwise(ring, side))),
   );
   return {
     path: pathOf(street),
@@ -91,7 +91,7 @@ export function isCramped(street: Street, { at, width, side }: NonNullable<Stree
   if (street.pavement === 0) return false;
   const path = pathOf(street);
   return ramps(street, side, [at - width / 2, at + width / 2]).some((quadrilateral) => {
-    const ring = upright(quadrilateral, side);
+    const ring = counterClockwise(quadrilateral, side);
     if (areaTwice(ring) <= NO_AREA || crossingOf(ring)) return true;
     const around = [...ring, ring[0]];
     const [clear] = partsClearOf(around, path, street.carriageway / 2 - TOUCHING);
