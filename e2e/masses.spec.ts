@@ -22,6 +22,17 @@ async function masses(page: Page): Promise<void> {
 }
 const choose = (page: Page) => page.getByRole("button", { name: "Choose" }).click();
 
+test("the tools of a stage are fetched as soon as its button is pointed at", async ({ page }) => {
+  const fetched: string[] = [];
+  page.on("request", (request) => fetched.push(request.url()));
+  await openNew(page);
+  const of = () => fetched.filter((url) => url.includes("/MassesPanel"));
+  expect(of()).toEqual([]);
+  await page.getByRole("button", { name: "Masses" }).hover();
+  await expect.poll(() => of().length).toBe(1);
+  await expect(page.getByRole("heading", { name: "Points", exact: true })).toBeVisible();
+});
+
 test("a corner is raised: foot, up, out along the left set, out along the right set", async ({ page }) => {
   const id = await openNew(page);
   await masses(page);

@@ -1,6 +1,7 @@
 import { add, dot, scale, type Vec2, type Vec3 } from "../src/geometry";
 import { eyeAxes, type Gaze } from "../src/shot";
 import type { Segment } from "../src/recover";
+import type { Edge } from "../src/scene";
 
 /** Gaussian numbers from a seed, by the method of Box and Muller, over the generator mulberry32 (from memory). */
 export function gauss(seed: number): () => number {
@@ -55,3 +56,7 @@ export function tracedEdges(
   }
   return edges;
 }
+
+/** Traced edges as a reference keeps them. */
+export const asEdges = (segments: readonly Segment[]): Edge[] =>
+  segments.map(({ a, b }) => ({ x1: a[0], y1: a[1], x2: b[0], y2: b[1] }));

@@ -16,7 +16,7 @@ import {
   straightening,
   viewOfReference,
 } from ".";
-import { tracedEdges, type Camera } from "../../testing/simulated";
+import { asEdges, tracedEdges, type Camera } from "../../testing/simulated";
 
 const SIZE = { width: 4000, height: 3000 };
 const camera = (f: number, gaze: Camera["gaze"]): Camera => ({ f, centre: [2000, 1500], gaze });
@@ -40,12 +40,7 @@ function traced(
       id: role,
       name: role,
       role,
-      edges: tracedEdges(of, along[role], 9, 0, () => 0, 50 + k).map(({ a, b }) => ({
-        x1: a[0],
-        y1: a[1],
-        x2: b[0],
-        y2: b[1],
-      })),
+      edges: asEdges(tracedEdges(of, along[role], 9, 0, () => 0, 50 + k)),
     })),
   };
 }

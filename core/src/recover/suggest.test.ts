@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { headingDirection, type Vec3 } from "../geometry";
 import type { Reference } from "../scene";
 import { between } from "../../testing";
-import { gauss, tracedEdges, type Camera } from "../../testing/simulated";
+import { asEdges, gauss, tracedEdges, type Camera } from "../../testing/simulated";
 import { as35, boundsOf, judged, shotFrom, straightened, straightening, viewOfReference } from ".";
 import { newScene } from "../scene";
 
@@ -32,12 +32,7 @@ function traced(of: Camera, seed = 1, roles: readonly Role[] = ["left", "right",
       id: role,
       name: role,
       role,
-      edges: tracedEdges(of, ALONG[role], 14, 1, noise, 30 + k + seed).map(({ a, b }) => ({
-        x1: a[0],
-        y1: a[1],
-        x2: b[0],
-        y2: b[1],
-      })),
+      edges: asEdges(tracedEdges(of, ALONG[role], 14, 1, noise, 30 + k + seed)),
     })),
   };
 }
@@ -98,12 +93,7 @@ describe("a view and the edges it is to explain", () => {
     const right = traced(camera());
     const [left] = right.sets;
     // Edges of a street that is turned by 20 degrees, taken for left ones.
-    const turned = tracedEdges(camera(), headingDirection(-20), 14, 1, gauss(4), 77).map(({ a, b }) => ({
-      x1: a[0],
-      y1: a[1],
-      x2: b[0],
-      y2: b[1],
-    }));
+    const turned = asEdges(tracedEdges(camera(), headingDirection(-20), 14, 1, gauss(4), 77));
     const wrong = { ...right, sets: [{ ...left, edges: turned }, ...right.sets.slice(1)] };
     const { poor, suggestions } = judge(wrong);
     expect(poor).toBe(true);

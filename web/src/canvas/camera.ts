@@ -69,6 +69,13 @@ export function wheeled(
   return pan(camera, -(event.shiftKey ? event.deltaY : event.deltaX), event.shiftKey ? 0 : -event.deltaY);
 }
 
+/** Pins farther off than so many of the sheet's longer sides leave nothing of the sheet to be seen on a small map. */
+const FAR = 20;
+
+/** Whether a pin is near enough to be drawn on a small map of the desk. */
+export const isOnMap = ({ width, height }: Size, [x, y]: Vec2): boolean =>
+  Math.hypot(x, y) < FAR * Math.max(width, height);
+
 /** The part of the desk that holds the sheet and every pin. */
 export function wholeDesk(sheet: Size, pins: readonly Vec2[]): Rect {
   return around([[0, 0], [sheet.width, sheet.height], ...pins], 20);

@@ -3,23 +3,13 @@ import { headPath } from "@zanvo/core/drawing";
 import { around, type Vec2 } from "@zanvo/core/geometry";
 import { pointOf } from "@zanvo/core/recover";
 import type { Reference } from "@zanvo/core/scene";
+import { drawnIn } from "./farPlace";
 import { lookOf } from "./tracing";
 
 /** The map's size, px; points farther than this many pictures away are left to words. */
 const WIDE = 234;
 const TALL = 84;
 const FAR = 40;
-
-/** Points so many picture widths off the middle are drawn true; farther ones nearer, so that they flatten nothing. */
-const TRUE = 1.5;
-
-/** Where a point is drawn: a far one in its own direction, so far as its distance has doublings. */
-function drawnIn([x, y]: Vec2, { width, height }: Pick<Reference, "width" | "height">): Vec2 {
-  const [dx, dy] = [x - width / 2, y - height / 2];
-  const far = Math.hypot(dx, dy) / width;
-  const k = far <= TRUE ? 1 : (TRUE * (1 + Math.log2(far / TRUE) / 2)) / far;
-  return [width / 2 + k * dx, height / 2 + k * dy];
-}
 
 /** The picture small, with the points that its edges go to around it, and how far the farthest is. */
 export function FarMap({ reference }: { readonly reference: Reference }) {

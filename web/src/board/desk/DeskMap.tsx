@@ -1,12 +1,10 @@
 import { headPath, placedPins, setStyle } from "@zanvo/core/drawing";
 import { pinsOf } from "@zanvo/core/vanishing";
-import { toDesk, wholeDesk } from "../../canvas/camera";
+import { isOnMap, toDesk, wholeDesk } from "../../canvas/camera";
 import { useBoard } from "../useBoard";
 
 /** The map is at most this tall, in px. */
 const TALL = 40;
-/** Pins farther off than so many of the sheet's longer sides are left out of it. */
-const FAR = 20;
 
 /**
  * A small map of the desk: where the far pins are, and what of it is in the window. Pressed, the whole desk is shown.
@@ -17,9 +15,7 @@ export function DeskMap() {
   const shot = useShot();
   const { camera, size } = useDesk();
   const pins = placedPins(pinsOf(orientations, shot));
-  // What lies very far off would leave nothing of the sheet to be seen.
-  const far = FAR * Math.max(shot.sheet.width, shot.sheet.height);
-  const near = pins.filter(({ at: [px, py] }) => Math.hypot(px, py) < far);
+  const near = pins.filter(({ at }) => isOnMap(shot.sheet, at));
   const { x, y, width, height } = wholeDesk(
     shot.sheet,
     near.map(({ at }) => at),
