@@ -116,7 +116,25 @@ describe("a view and the edges it is to explain", () => {
 });
 
 describe("bounds of a view", () => {
-  it("hold the truth 95 times of a hundred, and are never nothing", () => {
+  it("come from standard deviations that are right: errors in them are as a normal distribution has them", () => {
+    const runs = 200;
+    const errors = Array.from({ length: runs }, (_, seed) => {
+      const { focalLength, pitch, roll, sure } = viewOfReference(traced(camera(), seed + 1));
+      return [(focalLength!.px - 3600) / focalLength!.sd, (pitch! - 14) / sure!.pitch, (roll! - 2) / sure!.roll];
+    });
+    for (const which of [0, 1, 2]) {
+      const own = errors.map((one) => one[which]);
+      // Of 200, 95 % within 1.96 are 190 with a standard deviation of 3; a mean square of one has one of 0.1.
+      const held = own.filter((error) => Math.abs(error) < 1.96).length;
+      expect(held).toBeGreaterThan(180);
+      expect(held).toBeLessThan(200);
+      const square = own.reduce((sum, error) => sum + error * error, 0) / runs;
+      expect(square).toBeGreaterThan(0.7);
+      expect(square).toBeLessThan(1.3);
+    }
+  });
+
+  it("hold the truth at least 95 times of a hundred, and are never nothing", () => {
     let [lens, pitch, roll] = [0, 0, 0];
     const runs = 200;
     for (let seed = 1; seed <= runs; seed++) {

@@ -53,7 +53,7 @@ describe.each(Object.entries(VARIANTS))("a photo that is %s", (variant, [how, lo
   });
 });
 
-it("a photo that is bowed tells how its camera stood, though its points are at right angles about no centre", async () => {
+it("a bowed photo tells how its camera stood, though its points are at right angles about no centre", async () => {
   const { pitch, roll } = truth("tilted-and-bowed");
   const { view, groups } = await told("tilted-and-bowed", (picture) => picture);
   expect(Math.abs(view.pitch! - pitch)).toBeLessThan(3);

@@ -156,8 +156,8 @@ const Px = Type.Number({ minimum: -1e6, maximum: 1e6 });
 const PxSide = Type.Integer({ minimum: 1, maximum: 100_000 });
 
 /**
- * An edge traced in a picture, px; `hand`: how many of them the hand may be off, as it saw the picture; `wide`: how wide
- * the pencil stroke is that it lies in the middle of; `out` leaves it aside.
+ * An edge traced in a picture, px; `hand`: how many of them the hand may be off, as it saw the picture; `wide`: how
+ * wide the pencil stroke is that it lies in the middle of; `out` leaves it aside.
  */
 const EdgeSchema = strict({
   x1: Px,

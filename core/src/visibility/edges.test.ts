@@ -441,7 +441,7 @@ describe("which stretches are seen", () => {
     expect([count(OUTLINE), count(CREASE), count(HIDDEN)]).toEqual([6, 3, 3]);
   });
 
-  it("sets aside whole solids behind an occlusion profile only where three's Raycaster sees none of their edges", () => {
+  it("sets aside whole solids behind an occlusion profile only where three's Raycaster sees none of them", () => {
     let lost = 0;
     fc.assert(
       fc.property(fc.integer({ min: 1, max: 1e6 }), between(-20, 20), between(1, 30), (seed, x, z) => {

@@ -70,8 +70,8 @@ class Gathered {
  * that stand nearest first. It depends on the eye's place alone, not on gaze, lens or paper. Each convex piece of a
  * face hides, of each edge, what lies beyond its plane and inside the pyramid from the eye through its sides: a product
  * of half-spaces, so an interval of the edge that is exact to rounding. Solids that an occlusion profile before them
- * hides whole are set aside first; an index of what stands in which direction keeps far-apart edges and faces from being
- * compared.
+ * hides whole are set aside first; an index of what stands in which direction keeps far-apart edges and faces from
+ * being compared.
  * Touching faces do not hide one another's edges; edges that lie on a face are seen. Joins of a round surface are
  * stretches only where the surface turns away. Details are asked of what stands before their own face, and of nothing
  * else.

@@ -11,7 +11,7 @@ import { useStores } from "../stores";
 
 /** The size of a small drawing, px. */
 const SIZE = { width: 52, height: 38 } as const;
-/** How long the hand must rest before it is drawn anew, ms: the board comes first; and how long after the one before. */
+/** How long the hand must rest before it is drawn anew, ms: the board comes first; and how long after its neighbour. */
 const REST = 1200;
 const AFTER = 150;
 

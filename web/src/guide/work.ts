@@ -14,8 +14,10 @@ export const WORK: readonly WordsPage[] = [
     title: "First steps",
     text: [
       "Start a new scene on the shelf, or drop a photo there. The stages down the left side are the order of work: " +
-        "sheet, eye level, points, grid, masses, hand-over. Go through them from the top, or enter any of them at any time.",
-      "Choose the paper and lay the panel on it. Drag the horizon by one of its ends: high, and we look down on things. " +
+        "sheet, eye level, points, grid, masses, hand-over. Go through them from the top, or enter any of " +
+        "them at any time.",
+      "Choose the paper and lay the panel on it. Drag the horizon by one of its ends: high, and we look " +
+        "down on things. " +
         "Drag the points, also off the sheet: press D to see the whole desk, S to see the sheet again.",
       "In Masses press on the ground and draw a corner up, then out to the left and out to the right; or type each " +
         "measure as you go. Everything is saved by itself, and Ctrl+Z takes back every step, also after a reload.",
@@ -26,16 +28,22 @@ export const WORK: readonly WordsPage[] = [
     id: "references",
     title: "References",
     text: [
-      "A photo that you bring in is searched for its edges at once. The grid of its view lies over it, and one sentence " +
-        "says what it is: the lens, how far it looks up or down, and whether it fits. Press Draw in this view, and a shot is made " +
+      "A photo that you bring in is searched for its edges at once. The grid of its view lies over it, and " +
+        "one sentence " +
+        "says what it is: the lens, how far it looks up or down, and whether it fits. Press Draw in this " +
+        "view, and a shot is made " +
         "that looks as the camera did, with the photo under it.",
-      "Such a shot is held to its photo: its points and its lens do not move. Release it in Points, References or Eye " +
+      "Such a shot is held to its photo: its points and its lens do not move. Release it in Points, " +
+        "References or Eye " +
         "level; one press there returns to the photo’s view.",
-      "Where the view does not fit, “Something is off?” opens. It names what would help: a photo that was cropped, a lens " +
-        "or a horizon that is another than was said, or a set that runs another way. You can also leave single edges out, or " +
+      "Where the view does not fit, “Something is off?” opens. It names what would help: a photo that was " +
+        "cropped, a lens " +
+        "or a horizon that is another than was said, or a set that runs another way. You can also leave " +
+        "single edges out, or " +
         "trace them yourself: choose a set, press on one end of an edge and draw to the other.",
-      "Bounds hold in 95 cases of a hundred. Those of a point are in millimetres of your sheet.",
-      "One known height gives all other heights and that of the eye. Walls are measured, and shown flat. A scan of your own " +
+      "Bounds hold in at least 95 cases of a hundred. Those of a point are in millimetres of your sheet.",
+      "One known height gives all other heights and that of the eye. Walls are measured, and shown flat. A " +
+        "scan of your own " +
         "drawing is checked: lines settle on the middle of a stroke, and what leans or misses its point is named.",
     ],
   },
@@ -43,10 +51,13 @@ export const WORK: readonly WordsPage[] = [
     id: "plan",
     title: "Plan",
     text: [
-      "The plan shows the world from above, north up. Choose a tool and draw: buildings by their outline, streets, canals " +
-        "and skylines bend by bend, rows of houses along a street’s side, lots around their rim. Press the last place again, " +
+      "The plan shows the world from above, north up. Choose a tool and draw: buildings by their outline, " +
+        "streets, canals " +
+        "and skylines bend by bend, rows of houses along a street’s side, lots around their rim. Press the " +
+        "last place again, " +
         "or Enter, to end a line.",
-      "What is drawn is chosen, and its measures can be typed beside the plan. Shift chooses several; they are lined up, " +
+      "What is drawn is chosen, and its measures can be typed beside the plan. Shift chooses several; they " +
+        "are lined up, " +
         "spread, repeated, grouped, copied and carried to other scenes.",
       "Eyes are dragged as well: the cone shows what each shot sees, and the picture beside the plan follows.",
     ],
@@ -55,10 +66,13 @@ export const WORK: readonly WordsPage[] = [
     id: "hand-over",
     title: "Hand-over",
     text: [
-      "A drawing is saved as SVG or PDF in true millimetres, as PNG with as many dots to the inch as you say, with paper or " +
+      "A drawing is saved as SVG or PDF in true millimetres, as PNG with as many dots to the inch as you " +
+        "say, with paper or " +
         "without, the whole sheet or the panel alone. Leave out whatever layers you like; the choice is remembered.",
-      "The set-up sheet lists pins, measures and steps, with numbered ticks for the margins: a ruler on equal numbers aims at a " +
-        "point that lies off the paper. It can be printed, copied as text, or laid over the paper at true size in tiles.",
+      "The set-up sheet lists pins, measures and steps, with numbered ticks for the margins: a ruler on " +
+        "equal numbers aims at a " +
+        "point that lies off the paper. It can be printed, copied as text, or laid over the paper at true " +
+        "size in tiles.",
       "“Save as a file” keeps a scene with its photos, to be opened on another machine.",
     ],
   },
@@ -66,11 +80,15 @@ export const WORK: readonly WordsPage[] = [
     id: "findings",
     title: "Findings",
     text: [
-      "Findings are what a second pair of eyes would point out: points that stand too close together, corners that are " +
-        "drawn out, an eye inside a wall, doors that are too low, edges that run into one another. Each tells where it is: hover " +
+      "Findings are what a second pair of eyes would point out: points that stand too close together, " +
+        "corners that are " +
+        "drawn out, an eye inside a wall, doors that are too low, edges that run into one another. Each " +
+        "tells where it is: hover " +
         "over it, and its place is marked in the picture.",
-      "Two exclamation marks are an error, one is a warning, a dot is a note. Press a finding to read all of it; where something " +
-        "can be done about it, a button does it, and Ctrl+Z takes it back. All of them may be meant: nothing is changed for you.",
+      "Two exclamation marks are an error, one is a warning, a dot is a note. Press a finding to read all " +
+        "of it; where something " +
+        "can be done about it, a button does it, and Ctrl+Z takes it back. All of them may be meant: nothing " +
+        "is changed for you.",
     ],
   },
   {

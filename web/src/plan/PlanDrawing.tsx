@@ -35,12 +35,16 @@ const pathOn = (camera: Camera, places: readonly Vec2[], closed = true): string 
 /** More things than these are drawn together. */
 const MANY = 3000;
 
+/** The outline of a thing, and its holes the other way round. */
+const ringsOf = (element: Element): readonly (readonly Vec2[])[] => [
+  outlineOf(element),
+  ...holesOf(element).map((hole) => [...hole].reverse()),
+];
+
 const drawn = (camera: Camera, element: Element): string =>
-  `${[outlineOf(element), ...holesOf(element).map((hole) => [...hole].reverse())].map((ring) => pathOn(camera, ring)).join("")}${(
-    viewOfElement(element).marks?.(element) ?? []
-  )
-    .map((mark) => pathOn(camera, mark, false))
-    .join("")}`;
+  `${ringsOf(element)
+    .map((ring) => pathOn(camera, ring))
+    .join("")}${(viewOfElement(element).marks?.(element) ?? []).map((mark) => pathOn(camera, mark, false)).join("")}`;
 const style = ({ fill, fillOpacity = 0.1 }: PlanLook, on: boolean) => ({
   // Of paths that cross themselves all is filled; holes run the other way round.
   fillRule: "nonzero" as const,

@@ -338,8 +338,8 @@ function ViewGrid({
 }
 
 /**
- * All that is drawn over the photo: the grid of its view, found edges, sets and their points, heights, walls, the horizon, and lines as
- * they should be.
+ * All that is drawn over the photo: the grid of its view, found edges, sets and their points, heights, walls, the
+ * horizon, and lines as they should be.
  */
 export function Traced({ reference, tracing, finding, wrong, view, camera, size }: TracedProps) {
   const { sets, bowed = [] } = reference;

@@ -186,7 +186,7 @@ export function ViewPanel({ sceneId, reference, recovered: { view, lacking, judg
       {view?.focalLength && <p>{sentenceOf(reference, view, judgement)}</p>}
       {judgement?.poor && <Doubts reference={reference} judgement={judgement} />}
       {facts.length > 0 && (
-        <dl className="grid grid-cols-[auto_1fr] gap-x-3" title="Bounds hold in 95 cases of 100">
+        <dl className="grid grid-cols-[auto_1fr] gap-x-3" title="Bounds hold in at least 95 cases of 100">
           {facts.map(([word, value]) => (
             <Fragment key={word}>
               <dt className="text-pencil">{word}</dt>
