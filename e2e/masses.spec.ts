@@ -30,7 +30,7 @@ test("the tools of a stage are fetched as soon as its button is pointed at", asy
   expect(of()).toEqual([]);
   await page.getByRole("button", { name: "Masses" }).hover();
   await expect.poll(() => of().length).toBe(1);
-  await expect(page.getByRole("heading", { name: "Points", exact: true })).toBeVisible();
+  await expect(page.getByRole("heading", { name: "Points", level: 2 })).toBeVisible();
 });
 
 test("a corner is raised: foot, up, out along the left set, out along the right set", async ({ page }) => {
