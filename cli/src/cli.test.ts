@@ -437,20 +437,25 @@ describe("zanvo slip and zanvo print", () => {
     const print = await run(["print", demo, "--out", tiles, "--paper", "A3"]);
     expect([print.code, print.err]).toEqual([0, "3 sheets of A3\n"]);
     expect(execFileSync("pdfinfo", [tiles], { encoding: "utf8" })).toMatch(/Pages: +4\n/);
+    expect((await run(["print", demo, "--out", tiles, "--paper", "A3", "--tiles", "A1"])).err).toContain(
+      "1 sheets of A3",
+    );
+    expect(execFileSync("pdfinfo", [tiles], { encoding: "utf8" })).toMatch(/Pages: +2\n/);
   });
 });
 
 describe("a wrong call", () => {
   it.each<[string[], string]>([
-    [["print", demo, "--out", "x", "--paper", "A7"], "paper: must be one of: A4, A3, Letter."],
+    [["print", demo, "--out", "x", "--paper", "A7"], "paper: must be one of: A4, A3, B4, Letter, Legal, Tabloid."],
+    [["print", demo, "--out", "x", "--tiles", "A1,Z9"], 'only: there is no sheet "Z9"'],
     [["slip", demo, "--every", "0"], "--every: must be from 1 to 500 mm."],
     [["pins", "/no/such/file"], "/no/such/file: there is no such file."],
     [["pins", demo, "--shot", "s9"], 'shot: there is no shot "s9"'],
     [["project", demo], "--points: is missing."],
     [["export", demo, "--blank", "--format", "svg", "--out", "x"], "--format: must be zip for blank grids"],
     [
-      ["export", demo, "--blank", "--format", "zip", "--paper", "A0", "--out", "x"],
-      "--paper: must be one of: A4, A3, A2, Comic board 11 x 17 in.",
+      ["export", demo, "--blank", "--format", "zip", "--paper", "A7", "--out", "x"],
+      "--paper: must be one of: A5, A4, A3, A2, A1, A0, B5,",
     ],
     [["export", demo, "--blank", "--format", "zip", "--dpi", "7", "--out", "x"], "dpi: must be >= 36."],
     [["export", demo, "--format", "gif", "--out", "x"], "--format: must be one of: svg, pdf, png, obj, geojson."],

@@ -9,6 +9,7 @@ export const OPTIONS = {
   paper: { type: "string" },
   overlap: { type: "string" },
   margin: { type: "string" },
+  tiles: { type: "string" },
   every: { type: "string" },
   photo: { type: "string" },
   data: { type: "string" },

@@ -8,12 +8,13 @@ const fits = checker(TilingSchema);
 /** `zanvo print`: a shot's desk at true size on many sheets, as a PDF. */
 export async function print(call: Call): Promise<undefined> {
   const out = needed(call, "out");
-  const { shot, paper = DEFAULT_TILING.paper, overlap, margin } = call.options;
+  const { shot, paper = DEFAULT_TILING.paper, overlap, margin, tiles } = call.options;
   const tiling = fits({
     ...DEFAULT_TILING,
     paper,
     overlap: Number(overlap ?? DEFAULT_TILING.overlap),
     margin: Number(margin ?? DEFAULT_TILING.margin),
+    ...(tiles === undefined ? {} : { only: tiles.split(",").filter(Boolean) }),
   });
   const content = await toTiles(printOf(await sceneIn(call), shot, tiling), {
     onPage: (done, of) => (done === of ? call.io.err(`${of} sheets of ${paper}\n`) : undefined),

@@ -10,8 +10,8 @@ export async function slip(call: Call): Promise<undefined> {
   if (!(every >= 1 && every <= 500)) throw new BadInput([{ path: "--every", message: "must be from 1 to 500 mm." }]);
   const scene = await sceneIn(call);
   const shot = shotOf(scene, call.options.shot);
-  const { out } = call.options;
-  if (out === undefined) call.io.out(slipText(scene, shot, every));
-  else await writeOut(out, await slipPdf(scene, shot, every));
+  const { out, page } = call.options;
+  if (out === undefined) call.io.out(slipText(scene, shot, every, "metric", page));
+  else await writeOut(out, await slipPdf(scene, shot, every, "metric", page));
   return undefined;
 }

@@ -1,5 +1,7 @@
+import { PRINT_PAPERS } from "@zanvo/core/print";
 import { DRAWING_FORMATS, FORMATS } from "@zanvo/files";
 
+const papers = Object.keys(PRINT_PAPERS).join("|");
 const ids = FORMATS.map(({ id }) => id).join("|");
 const masses = FORMATS.filter((format) => format.of === "masses");
 const massesLabels = masses.map(({ label }) => label).join(" or ");
@@ -23,9 +25,12 @@ export const HELP = `zanvo: perspective from a shell. FILE may be - for standard
   zanvo export SCENE --blank --format zip --out FILE [--shot ID] [--paper NAME] [--dpi N]
                                                    blank curved grids to trace, on the shot's sheet or a paper,
                                                    each as ${drawingLabels}
-  zanvo slip SCENE [--out FILE.pdf] [--shot ID] [--every MM]    the set-up sheet, as text or PDF; edge ticks every so many mm
-  zanvo print SCENE --out FILE.pdf [--shot ID] [--paper A4|A3|Letter] [--overlap MM] [--margin MM]
-                                                   the desk at true size on many sheets
+  zanvo slip SCENE [--out FILE.pdf] [--shot ID] [--every MM] [--page]
+                                                   the set-up sheet of a shot or of its whole page, as text or PDF;
+                                                   edge ticks every so many mm
+  zanvo print SCENE --out FILE.pdf [--shot ID] [--paper ${papers}] [--overlap MM] [--margin MM]
+                                                   [--tiles NAME,...]
+                                                   the desk at true size on many sheets, or on those of them that are named
   zanvo backup [--data FILE] [--out FILE]          a copy of the shelf's database, also while Zanvo runs
   zanvo restore BACKUP [--data FILE]               puts a backup in its place; what stood there is set aside
 

@@ -12,9 +12,17 @@ export const MM = 72 / 25.4;
  */
 export const MAX_PAGE = 5080;
 
+/** Transparency came with this version of PDF (ISO 32000-1, 11.1 (from memory)); every document may have some. */
+const VERSION = "1.4";
+
 /** A document without pages yet, its typefaces known. */
 export function newDocument(title: string): Doc {
-  const doc = new PDFDocument({ autoFirstPage: false, margin: 0, info: { Title: title, Creator: "Zanvo" } });
+  const doc = new PDFDocument({
+    pdfVersion: VERSION,
+    autoFirstPage: false,
+    margin: 0,
+    info: { Title: title, Creator: "Zanvo" },
+  });
   registerFonts(doc);
   return doc;
 }

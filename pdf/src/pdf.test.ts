@@ -6,7 +6,7 @@ import { readScene } from "@zanvo/core/document";
 import { drawShot, inkOf } from "@zanvo/core/drawing";
 import { distance2, type Vec2 } from "@zanvo/core/geometry";
 import { DEFAULT_TILING, tilesOf } from "@zanvo/core/print";
-import type { Scene } from "@zanvo/core/scene";
+import { splitPanel, type Scene } from "@zanvo/core/scene";
 import { printOf, slipPdf, toPdf, toTiles } from ".";
 
 // What is checked here is read back with poppler (pdfinfo, pdftocairo, pdftotext), which shares no code with the
@@ -119,6 +119,13 @@ describe("a drawing as PDF", () => {
     }
   });
 
+  it("declares the version of PDF that brought transparency", async () => {
+    const faint = drawShot(scene).layers.map((layer) => ({ ...layer, style: { ...layer.style, opacity: 0.4 } }));
+    const bytes = await toPdf({ title: "Faint", width: 420, height: 297, layers: faint });
+    expect(bytes.subarray(0, 8).toString("latin1")).toBe("%PDF-1.4");
+    expect(poppler("pdfinfo", kept("faint.pdf", bytes))).toMatch(/PDF version: +1\.4\n/);
+  });
+
   it("refuses a sheet larger than a page can be", async () => {
     await expect(toPdf({ title: "Wall", width: 6000, height: 300, layers: [] })).rejects.toThrow(
       "larger than a PDF's page",
@@ -216,5 +223,15 @@ describe("the set-up sheet as PDF", () => {
     expect(text).toContain("Łódka přístav ?");
     expect(text).toContain("tape 243 mm of paper to the left");
     expect(text).toMatch(/\n +19 +6\.0 +T 7\.0 +40\.55°/);
+  });
+  it("of a page has its sheet with all panels in front, and then each panel", async () => {
+    const [first, second] = splitPanel(scene.shots[0], "beside", 5, { id: "other", name: "Second panel", page: "p" });
+    const page = { ...scene, shots: [first, second] };
+    const file = kept("page.pdf", await slipPdf(page, second, 10, "metric", true));
+    const text = poppler("pdftotext", "-layout", file, "-");
+    expect(text).toContain("a page of 2 panels");
+    expect(text).toMatch(/Rule the panel Second panel/);
+    expect(poppler("pdftotext", "-f", "1", "-l", "1", file, "-")).not.toContain("Mark the centre of vision");
+    expect(text.match(/Mark the centre of vision/g)).toHaveLength(2);
   });
 });

@@ -1,46 +1,11 @@
-import { headPath, setStyle } from "@zanvo/core/drawing";
-import { around, corners, type Vec2 } from "@zanvo/core/geometry";
-import type { Scene, Shot } from "@zanvo/core/scene";
-import { viewOf } from "@zanvo/core/shot";
-import { CAUTIONS, setUpOf, slipOf } from "@zanvo/core/slip";
+import { pageOf, type Scene, type Shot } from "@zanvo/core/scene";
+import { CAUTIONS, pageSetUpOf, setUpOf, slipOf, type SetUp } from "@zanvo/core/slip";
 import { inSystem, mm, sentence, sizeInMm, type System, type Told } from "@zanvo/core/units";
-import { horizon, lineIn, pinsOf } from "@zanvo/core/vanishing";
 import { BOTTOM, COLUMN, HAIR, PAGE, QUIET, RIGHT } from "./a4";
-import { addPage, line, MM, newDocument, written, type Doc } from "./page";
+import { deskInSmall } from "./deskInSmall";
+import { addPage, line, newDocument, written, type Doc } from "./page";
 import { tickTables } from "./ticks";
 import { heightOf, write } from "./words";
-
-/** The desk in small: sheet, panel, horizon, centre of vision, pins. @returns its height, mm */
-function deskInSmall(doc: Doc, scene: Scene, shot: Shot, left: number, top: number): number {
-  const { sheet, frame, lens } = shot;
-  const pins = pinsOf(scene.orientations, shot).flatMap((pin) => (pin.point.at ? [{ pin, at: pin.point.at }] : []));
-  const box = around([[0, 0], [sheet.width, sheet.height], ...pins.map(({ at }) => at)], 30);
-  const scale = Math.min(COLUMN / box.width, 70 / box.height);
-  const to = ([x, y]: Vec2): Vec2 => [left + (x - box.x) * scale, top + (y - box.y) * scale];
-  const outline = (rect: { x: number; y: number; width: number; height: number }, width: number) => {
-    const all = corners(rect).map(to);
-    all.forEach((a, i) => line(doc, ...a, ...all[(i + 1) % 4], width, "#26251f"));
-  };
-  outline({ x: 0, y: 0, width: sheet.width, height: sheet.height }, 0.35);
-  outline(frame, 0.18);
-  const eye = horizon(viewOf(shot));
-  const ends = eye && lineIn(eye, box);
-  if (ends) line(doc, ...to(ends[0]), ...to(ends[1]), 0.18, "#46616f");
-  const [cx, cy] = to([lens.centre.x, lens.centre.y]);
-  line(doc, cx - 1.6, cy, cx + 1.6, cy, 0.18, "#26251f");
-  line(doc, cx, cy - 1.6, cx, cy + 1.6, 0.18, "#26251f");
-  for (const { pin, at } of pins) {
-    const { stroke, head } = setStyle(pin);
-    const [x, y] = to(at);
-    doc
-      .save()
-      .translate(x * MM, y * MM)
-      .path(headPath(head, 1.3 * MM))
-      .fill(stroke, "even-odd")
-      .restore();
-  }
-  return box.height * scale;
-}
 
 /** Text that runs down two columns of each page. */
 function twoColumns(doc: Doc, system: System, head: () => number) {
@@ -93,7 +58,6 @@ function twoColumns(doc: Doc, system: System, head: () => number) {
 }
 
 type Columns = ReturnType<typeof twoColumns>;
-type SetUp = ReturnType<typeof setUpOf>;
 
 const heading = (columns: Columns, title: string, height: number) => {
   columns.keep(height);
@@ -143,32 +107,60 @@ function compassTables(columns: Columns, compass: NonNullable<SetUp["compass"]>)
   }
 }
 
-/** The scene, its place and the shot, over the page. @returns where the columns begin, mm */
-function title(doc: Doc, scene: Scene, shot: Shot): number {
+/** The scene, its place and what of it is laid out, over the page. @returns where the columns begin, mm */
+function title(doc: Doc, scene: Scene, name: string): number {
   const width = PAGE.width - 2 * PAGE.margin;
   const style = { face: "bold", size: 14, width } as const;
-  const top = write(doc, `${scene.title}: ${shot.name}`, PAGE.margin, PAGE.margin, style);
+  const top = write(doc, `${scene.title}: ${name}`, PAGE.margin, PAGE.margin, style);
   return (scene.place ? write(doc, scene.place, PAGE.margin, top, { size: 9, width: COLUMN }) : top) + 3;
 }
 
+/** The pages of one panel: the desk in small, the steps and all measures, then ticks and tables for points off the sheet. */
+function panelPages(doc: Doc, scene: Scene, shot: Shot, setUp: SetUp, system: System): void {
+  const { steps, aids, scaled, compass } = setUp;
+  const columns = twoColumns(doc, system, () => title(doc, scene, shot.name));
+  columns.drawn((x, y) => deskInSmall(doc, scene, [shot], x, y) + 3);
+  numbered(columns, steps);
+  scaledSetUp(columns, scaled);
+  columns.beginRight();
+  measures(columns, scene, shot);
+  if (compass) compassTables(columns, compass);
+  columns.paragraph(CAUTIONS, 6.5, { colour: QUIET });
+  tickTables(doc, aids, system);
+}
+
+/** The first page of a set-up sheet for all panels of a page, then each panel's own. */
+function pageOfPanels(doc: Doc, scene: Scene, shot: Shot, spacing: number, system: System): void {
+  const { steps, panels } = pageSetUpOf(scene, shot, spacing);
+  const shots = panels.map((panel) => panel.shot);
+  const columns = twoColumns(doc, system, () => title(doc, scene, `a page of ${panels.length} panels`));
+  columns.drawn((x, y) => deskInSmall(doc, scene, shots, x, y) + 3);
+  columns.beginRight();
+  numbered(columns, steps);
+  columns.paragraph(CAUTIONS, 6.5, { colour: QUIET });
+  for (const { shot: panel, setUp } of panels) panelPages(doc, scene, panel, setUp, system);
+}
+
+const numbered = (columns: Columns, steps: readonly Told[]): void =>
+  steps.forEach((step, i) => columns.paragraph(step, 9, { number: `${i + 1}.` }));
+
 /**
- * The set-up sheet of a shot as a PDF on A4: the desk in small, the steps and all measures on the first page, the ticks
- * and tables for points off the sheet on the next.
+ * The set-up sheet of a shot as a PDF on A4.
  * @param spacing mm between edge ticks
  * @param system what its lengths are written in
+ * @param page whether it is of all panels of the shot's page
  */
-export async function slipPdf(scene: Scene, shot: Shot, spacing = 10, system: System = "metric"): Promise<Buffer> {
-  const { steps, aids, scaled, compass } = setUpOf(scene, shot, spacing);
-  const doc = newDocument(`${scene.title}: ${shot.name}, set-up sheet`);
+export async function slipPdf(
+  scene: Scene,
+  shot: Shot,
+  spacing = 10,
+  system: System = "metric",
+  page = false,
+): Promise<Buffer> {
+  const whole = page && pageOf(scene, shot).length > 1;
+  const doc = newDocument(`${scene.title}: ${whole ? "page" : shot.name}, set-up sheet`);
   return written(doc, () => {
-    const columns = twoColumns(doc, system, () => title(doc, scene, shot));
-    columns.drawn((x, y) => deskInSmall(doc, scene, shot, x, y) + 3);
-    steps.forEach((step, i) => columns.paragraph(step, 9, { number: `${i + 1}.` }));
-    scaledSetUp(columns, scaled);
-    columns.beginRight();
-    measures(columns, scene, shot);
-    if (compass) compassTables(columns, compass);
-    columns.paragraph(CAUTIONS, 6.5, { colour: QUIET });
-    tickTables(doc, aids, system);
+    if (whole) pageOfPanels(doc, scene, shot, spacing, system);
+    else panelPages(doc, scene, shot, setUpOf(scene, shot, spacing), system);
   });
 }

@@ -1,5 +1,5 @@
 import { inkOf, type DeskDrawing } from "@zanvo/core/drawing";
-import { columnName, FOOT, tilesOf, type Tile, type Tiles, type Tiling } from "@zanvo/core/print";
+import { columnName, FOOT, printedOf, tilesOf, type Tile, type Tiles, type Tiling } from "@zanvo/core/print";
 import { addPage, line, MM, newDocument, written, type Doc } from "./page";
 import { drawLayer } from "./layers";
 import { write } from "./words";
@@ -40,10 +40,10 @@ export async function toTiles(
   { onPage, signal }: Progress = {},
 ): Promise<Buffer> {
   const tiles = tilesOf(desk.box, desk.layers.map(inkOf), tiling);
-  const printed = tiles.all.filter(({ blank }) => !blank);
+  const printed = printedOf(tiles, tiling);
   const doc = newDocument(`${title}: true-size print`);
   return written(doc, async () => {
-    contents(doc, tiles, printed.length, { title, desk, tiling, pins, cautions });
+    contents(doc, tiles, printed, { title, desk, tiling, pins, cautions });
     for (const [i, tile] of printed.entries()) {
       signal?.throwIfAborted();
       tilePage(doc, tiles, tile, desk, tiling);
@@ -106,15 +106,20 @@ function checkBar(doc: Doc, x: number, y: number): void {
   write(doc, "100 mm: print at 100 %, then measure", x, y + 0.8, { size: 6.5 });
 }
 
-function contents(doc: Doc, tiles: Tiles, count: number, { title, desk, tiling, pins, cautions }: Print): void {
-  const { page, columns, rows, all } = tiles;
+function contents(
+  doc: Doc,
+  tiles: Tiles,
+  printed: readonly Tile[],
+  { title, desk, tiling, pins, cautions }: Print,
+): void {
+  const { page, all } = tiles;
   const { margin, overlap } = tiling;
   addPage(doc, page.width, page.height);
   const width = page.width - 2 * margin;
   let y = write(doc, title, margin, margin, { face: "bold", size: 14, width });
   const size =
-    `${Math.round(desk.box.width)} × ${Math.round(desk.box.height)} mm of desk at true size on ${count} ` +
-    `${count === 1 ? "sheet" : "sheets"} of ${tiling.paper}.`;
+    `${Math.round(desk.box.width)} × ${Math.round(desk.box.height)} mm of desk at true size on ${printed.length} ` +
+    `${printed.length === 1 ? "sheet" : "sheets"} of ${tiling.paper}.`;
   y = write(
     doc,
     `${size} Print at 100 %, without fitting to the page. Cut along the dashed edge on two sides, lay the marks ` +
@@ -129,7 +134,8 @@ function contents(doc: Doc, tiles: Tiles, count: number, { title, desk, tiling, 
   const scale = Math.min(width / w, Math.max(40, room) / h);
   const [dx, dy] = [margin - first.x * scale, y + 4 - first.y * scale];
   for (const layer of desk.layers) drawLayer(doc, layer, { dx, dy, scale, weight: 0.5 });
-  for (const { name, column, row, blank, ...tile } of all) {
+  for (const tile of all) {
+    const { name } = tile;
     doc
       .save()
       .lineWidth(0.1 * MM)
@@ -138,7 +144,7 @@ function contents(doc: Doc, tiles: Tiles, count: number, { title, desk, tiling, 
       .stroke()
       .restore();
     const letters = Math.min(11, tile.height * scale * 0.9, tile.width * scale * 1.1);
-    if (!blank && column < columns && row < rows)
+    if (printed.includes(tile))
       write(doc, name, dx + tile.x * scale + 0.6, dy + tile.y * scale + 0.3, { size: letters, colour: FAINT });
   }
   y += 4 + h * scale + 4;

@@ -2,6 +2,8 @@ import { randomUUID } from "node:crypto";
 import type { MigrationInterface, QueryRunner } from "typeorm";
 import { picturesNamedIn } from "./names";
 
+const ONE_WAY = "A store is not taken back to an older form: restore a backup instead.";
+
 /** The first tables. */
 class Scenes1764000000000 implements MigrationInterface {
   readonly name = "Scenes1764000000000";
@@ -68,12 +70,25 @@ class Versions1764200000000 implements MigrationInterface {
   }
 
   async down(): Promise<void> {
-    await Promise.reject(new Error("A store is not taken back to an older form: restore a backup instead."));
+    await Promise.reject(new Error(ONE_WAY));
+  }
+}
+
+/** Scenes may be kept as templates. */
+class Templates1796000000000 implements MigrationInterface {
+  readonly name = "Templates1796000000000";
+
+  async up(runner: QueryRunner): Promise<void> {
+    await runner.query("ALTER TABLE scene ADD COLUMN template INTEGER NOT NULL DEFAULT 0");
+  }
+
+  async down(): Promise<void> {
+    await Promise.reject(new Error(ONE_WAY));
   }
 }
 
 /** In the order in which they are run; a new one is a class and an entry here. */
-export const MIGRATIONS = [Scenes1764000000000, Versions1764200000000];
+export const MIGRATIONS = [Scenes1764000000000, Versions1764200000000, Templates1796000000000];
 
 /** Their names, as the database lists those that were run. */
 export const MIGRATION_NAMES: readonly string[] = MIGRATIONS.map((Migration) => new Migration().name);

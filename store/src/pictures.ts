@@ -2,12 +2,12 @@ import type { Picture, RemovedPicture } from "@zanvo/core/answers";
 import { createHash, randomUUID } from "node:crypto";
 import { copyFile, link, lstat, mkdir, open, readdir, readFile, rename, rm, utimes, writeFile } from "node:fs/promises";
 import { dirname, join } from "node:path";
-import exifr from "exifr";
 import sharp from "sharp";
 import { damaged, openPhoto } from "@zanvo/raster";
 import { codeOf } from "./errors";
 import { besides } from "./files";
 import { isPictureName } from "./names";
+import { notedLens } from "./notedLens";
 
 /** The longest side of a preview, px. */
 const PREVIEW = 1600;
@@ -17,14 +17,6 @@ const KEPT_REMOVED = 30;
 
 /** The files that are ours: a picture, its preview, or either while it is being written. */
 const OURS = /^([0-9a-f]{64})(\.preview)?\.webp(\.[0-9a-f-]{36}\.part)?$/;
-
-/** What the camera wrote into the file of its lens; it may be missing, or wrong. */
-async function focalOf(bytes: Buffer): Promise<number | null> {
-  const noted = (await exifr.parse(bytes, ["FocalLengthIn35mmFormat"]).catch(() => undefined)) as
-    { FocalLengthIn35mmFormat?: unknown } | undefined;
-  const focal = noted?.FocalLengthIn35mmFormat;
-  return typeof focal === "number" && focal >= 4 && focal <= 3000 ? focal : null;
-}
 
 /**
  * Whether a file is a plain WebP as this store writes it: one lossy picture and nothing else, so that nothing needs to
@@ -175,7 +167,7 @@ export function openPictures(file: string, database: string, clock: () => Date =
       await write(join(folder, named(picture, false)), data);
       await write(join(folder, named(picture, true)), small);
       await syncFolder(folder);
-      return { picture, width: info.width, height: info.height, focal35: await focalOf(bytes) };
+      return { picture, width: info.width, height: info.height, focal35: await notedLens(bytes) };
     },
     /** What lies in the bin, the last removed first. */
     async removed(): Promise<readonly RemovedPicture[]> {

@@ -27,6 +27,7 @@ export interface Stored {
 export interface Checked {
   readonly title: string;
   readonly place: string | null;
+  readonly template: boolean;
   readonly shots: number;
   readonly elements: number;
   readonly format: number;
@@ -163,13 +164,13 @@ async function free({ writer }: Access): Promise<void> {
 const readingFrom = ({ read }: Access) => ({
   /** The shelf, what was worked on last first; plain rows, since there may be thousands. */
   list: (): Promise<Card[]> =>
-    read(
-      (db) =>
-        db.query(
-          `SELECT id, revision, title, place, shots, elements, createdAt, savedAt FROM scene
-           WHERE deletedAt IS NULL ORDER BY savedAt DESC`,
-        ) as Promise<Card[]>,
-    ),
+    read(async (db) => {
+      const rows = (await db.query(
+        `SELECT id, revision, title, place, template, shots, elements, createdAt, savedAt FROM scene
+         WHERE deletedAt IS NULL ORDER BY savedAt DESC`,
+      )) as (Omit<Card, "template"> & { readonly template: number })[];
+      return rows.map((row) => ({ ...row, template: row.template === 1 }));
+    }),
   /** Deleted scenes, the last one deleted first. */
   deleted: (): Promise<DeletedCard[]> =>
     read(

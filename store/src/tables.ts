@@ -6,6 +6,7 @@ export interface SceneRow {
   revision: number;
   title: string;
   place: string | null;
+  template: boolean;
   shots: number;
   elements: number;
   createdAt: string;
@@ -48,6 +49,7 @@ export const SceneTable = new EntitySchema<SceneRow>({
     revision: { type: "integer" },
     title: { type: "text" },
     place: { type: "text", nullable: true },
+    template: { type: "boolean" },
     shots: { type: "integer" },
     elements: { type: "integer" },
     createdAt: { type: "text" },

@@ -17,6 +17,7 @@ export function checkedOf(scene: Scene): Checked {
   return {
     title: scene.title,
     place: scene.place ?? null,
+    template: scene.template ?? false,
     shots: scene.shots.length,
     elements: scene.elements.length,
     format: scene.version,

@@ -142,9 +142,9 @@ export async function fetchExport(path: string, signal: AbortSignal): Promise<Fe
   return { file: await answer.blob(), missing: decodeURIComponent(answer.headers.get("X-Missing-Photos") ?? "") };
 }
 
-/** The address of a shot's set-up sheet as PDF, with an edge tick every so many mm, in the units one reads. */
-export const slipPath = (id: string, shot: string, every: number, units: System): string =>
-  `/api/scenes/${id}/slips/${encodeURIComponent(shot)}.pdf?every=${every}&units=${units}`;
+/** The address of the set-up sheet of a shot, or of its whole page, as PDF, with an edge tick every so many mm, in the units one reads. */
+export const slipPath = (id: string, shot: string, every: number, units: System, page: boolean): string =>
+  `/api/scenes/${id}/slips/${encodeURIComponent(shot)}.pdf?every=${every}&units=${units}${page ? "&page=1" : ""}`;
 
 export const takeIn = async (id: string, file: Blob, signal?: AbortSignal): Promise<Picture> =>
   (

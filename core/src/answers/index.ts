@@ -6,6 +6,8 @@ export interface Card {
   readonly revision: number;
   readonly title: string;
   readonly place: string | null;
+  /** Whether it is kept as a template, which new scenes are begun on. */
+  readonly template: boolean;
   readonly shots: number;
   readonly elements: number;
   readonly createdAt: string;

@@ -136,6 +136,19 @@ it("areas are written to SVG as one path with its holes, under the layer's lines
   expect(svg).not.toContain('d=""');
 });
 
+it("every group of an SVG, a photo's too, is a layer with its name in a vector editor", () => {
+  const photo = { picture: "p", name: "Quay & lock", at: only.frame, clip: only.frame, opacity: 1 };
+  const drawing = { title: "Layers", width: 420, height: 297, layers: compose(context), photos: [photo] };
+  const svg = toSvg(drawing, 1, new Map([["p", "p.webp"]]));
+  const groups = svg.match(/<g [^>]*>/g)!;
+  expect(groups).toHaveLength(1 + drawing.layers.length);
+  expect(svg).toMatch(/^<svg [^>]*xmlns:inkscape="[^"]+"/m);
+  expect(groups.map((group) => / inkscape:groupmode="layer" inkscape:label="([^"]*)"/.exec(group)?.[1])).toEqual([
+    "Quay &amp; lock",
+    ...drawing.layers.map(({ label }) => label.replaceAll("&", "&amp;")),
+  ]);
+});
+
 describe("details", () => {
   const front: Scene = {
     ...scene,

@@ -7,6 +7,11 @@ const ESCAPES: Readonly<Record<string, string>> = { "&": "&amp;", "<": "&lt;", "
 const xml = (text: string): string =>
   text.replace(/[\p{Cc}\p{Cs}\ufffe\uffff]/gu, "").replace(/[&<>"]/g, (c) => ESCAPES[c]);
 
+/** The attributes by which vector editors show a group as a layer; others take them for none of theirs. */
+const EDITOR_LAYERS = "http://www.inkscape.org/namespaces/inkscape";
+
+const editorLayer = (label: string): string => `inkscape:groupmode="layer" inkscape:label="${xml(label)}"`;
+
 /** A length in mm to the thousandth. */
 const mm = (value: number): string => String(Number(value.toFixed(3)));
 
@@ -52,7 +57,7 @@ function group(layer: Layer, weight: number): string {
   const faint = style.opacity < 1 ? ` stroke-opacity="${Number(style.opacity.toFixed(3))}"` : "";
   const strokes = stroked(layer);
   return [
-    `<g id="${xml(id)}" fill="none" stroke="${style.stroke}" ` +
+    `<g id="${xml(id)}" ${editorLayer(label)} fill="none" stroke="${style.stroke}" ` +
       `stroke-width="${mm(style.width * weight)}"${dash}${faint} stroke-linecap="round">`,
     `<title>${xml(label)}</title>`,
     ...filled(layer),
@@ -62,13 +67,15 @@ function group(layer: Layer, weight: number): string {
 }
 
 /** A picture under the drawing, cut at its panel. */
-function photo({ at, clip, opacity }: Photo, href: string, id: string): string {
+function photo({ name, at, clip, opacity }: Photo, href: string, id: string): string {
   return [
+    `<g ${editorLayer(name)}>`,
     `<clipPath id="${id}"><rect x="${mm(clip.x)}" y="${mm(clip.y)}" width="${mm(clip.width)}" ` +
       `height="${mm(clip.height)}"/></clipPath>`,
     `<image x="${mm(at.x)}" y="${mm(at.y)}" width="${mm(at.width)}" height="${mm(at.height)}" ` +
       `preserveAspectRatio="none" opacity="${Number(opacity.toFixed(3))}" clip-path="url(#${id})" ` +
       `href="${xml(href)}"/>`,
+    "</g>",
   ].join("\n");
 }
 
@@ -84,7 +91,7 @@ export function toSvg(
 ): string {
   return [
     '<?xml version="1.0" encoding="UTF-8"?>',
-    `<svg xmlns="http://www.w3.org/2000/svg" width="${mm(width)}mm" height="${mm(height)}mm" viewBox="0 0 ` +
+    `<svg xmlns="http://www.w3.org/2000/svg" xmlns:inkscape="${EDITOR_LAYERS}" width="${mm(width)}mm" height="${mm(height)}mm" viewBox="0 0 ` +
       `${mm(width)} ${mm(height)}">`,
     `<title>${xml(title)}</title>`,
     ...photos.flatMap((one, i) => {

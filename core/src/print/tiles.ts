@@ -3,8 +3,15 @@ import { clipToRect, type Rect } from "../geometry";
 import { BadInput } from "../problem";
 import { strict } from "../schema";
 
-/** Paper that printers take, portrait, in mm (ISO 216; ANSI Letter 8.5 x 11 in). */
-export const PRINT_PAPERS = { A4: [210, 297], A3: [297, 420], Letter: [215.9, 279.4] } as const;
+/** Paper that printers take, portrait, in mm (ISO 216; ANSI Letter 8.5 x 11 in, Legal 8.5 x 14 in, Tabloid 11 x 17 in). */
+export const PRINT_PAPERS = {
+  A4: [210, 297],
+  A3: [297, 420],
+  B4: [250, 353],
+  Letter: [215.9, 279.4],
+  Legal: [215.9, 355.6],
+  Tabloid: [279.4, 431.8],
+} as const;
 export type PrintPaper = keyof typeof PRINT_PAPERS;
 
 /**
@@ -16,6 +23,8 @@ export const TilingSchema = strict({
   landscape: Type.Boolean(),
   overlap: Type.Number({ minimum: 0, maximum: 60 }),
   margin: Type.Number({ minimum: 0, maximum: 40 }),
+  /** The names of the tiles that are wanted; without it, all on which something is drawn. */
+  only: Type.Optional(Type.Array(Type.String({ maxLength: 10 }), { minItems: 1, maxItems: 2000 })),
 });
 export type Tiling = Static<typeof TilingSchema>;
 
@@ -102,6 +111,24 @@ export function tilesOf(
     };
   });
   return { columns, rows, all, page };
+}
+
+/**
+ * The tiles that are printed: those on which anything is drawn, or of them those that are wanted.
+ * @throws BadInput for a name that no drawn tile has
+ */
+export function printedOf({ all }: Pick<Tiles, "all">, { only }: Pick<Tiling, "only">): readonly Tile[] {
+  const drawn = all.filter(({ blank }) => !blank);
+  if (!only) return drawn;
+  const unknown = only.find((name) => drawn.every((tile) => tile.name !== name));
+  if (unknown !== undefined)
+    throw new BadInput([
+      {
+        path: "only",
+        message: `there is no sheet "${unknown}" with anything on it; there is ${drawn.map(({ name }) => name).join(", ")}.`,
+      },
+    ]);
+  return drawn.filter(({ name }) => only.includes(name));
 }
 
 interface Raster {

@@ -1,7 +1,7 @@
 import cv from "@techstark/opencv-js";
 import fc from "fast-check";
 import { distance2, type Vec2 } from "../geometry";
-import { recoverBow, resample, applyHomography, undistorted, undistorting, type Pixels } from ".";
+import { recoverBow, resample, applyHomography, spoilingEdge, undistorted, undistorting, type Pixels } from ".";
 import { bowedAt, undistortedAt, undistortedPlace, type Bow } from "./bow";
 import { cvLoaded } from "../../testing/opencv";
 import { gauss } from "../../testing/simulated";
@@ -102,6 +102,51 @@ describe("a lens that bows", () => {
         ],
       }),
     ).toThrow("do not tell");
+  });
+
+  it("names the edge that spoils the fit, and none where all agree", () => {
+    const bowed = traced(bowOf(-0.12), 1, 5);
+    // A kerb that is curved in the world: 30 px out in its middle.
+    const curved = {
+      points: Array.from({ length: 12 }, (_, i) => ({
+        x: 300 + 200 * i,
+        y: 1700 + 30 * Math.sin((Math.PI * i) / 11),
+      })),
+    };
+    expect(spoilingEdge({ ...SIZE, bowed })).toBeUndefined();
+    for (const at of [0, 2, 5]) expect(spoilingEdge({ ...SIZE, bowed: bowed.toSpliced(at, 0, curved) })).toBe(at);
+    // Of 200 honest sets one in two hundred or so may be named by chance: five edges, one in a thousand each.
+    const named = Array.from({ length: 200 }, (_, seed) =>
+      spoilingEdge({ ...SIZE, bowed: traced(bowOf(-0.12), 1, 1000 + seed) }),
+    ).filter((edge) => edge !== undefined);
+    expect(named.length).toBeLessThanOrEqual(4);
+    // With two edges nobody can tell which one is wrong.
+    expect(spoilingEdge({ ...SIZE, bowed: [bowed[0], curved] })).toBeUndefined();
+  });
+
+  it("is refused where the edges do not justify one", () => {
+    const straight = traced(bowOf(0), 1, 3);
+    expect(() => recoverBow({ ...SIZE, bowed: straight })).toThrow("no more than a hand strays");
+    // A wavy line is no lens's doing.
+    const wavy = LINES.slice(0, 3).map(([a, b]) => ({
+      points: Array.from({ length: 12 }, (_, i) => ({
+        x: a[0] + ((b[0] - a[0]) * i) / 11 + 25 * Math.sin(2.5 * i),
+        y: a[1] + ((b[1] - a[1]) * i) / 11 + 25 * Math.sin(2.5 * i),
+      })),
+    }));
+    expect(() => recoverBow({ ...SIZE, bowed: wavy })).toThrow("No bow of a lens");
+    // Lines near the middle that a barrel of -0.9 would bow so, which folds what lies at the corners.
+    const strong = traced({ ...bowOf(-0.9), size: bowOf(0).size }, 0.2, 2, [
+      [
+        [600, 700],
+        [2400, 700],
+      ],
+      [
+        [600, 1300],
+        [2400, 1300],
+      ],
+    ]);
+    expect(() => recoverBow({ ...SIZE, bowed: strong }, 0.2)).toThrow("fold the photo over");
   });
 
   it("is undone with all that was traced, in a picture that is full to its corners", () => {

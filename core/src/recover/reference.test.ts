@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { distance2, dot, headingDirection, unit, type Vec3 } from "../geometry";
 import { readScene, writeScene } from "../document";
-import { newScene, onSheet, PAPERS, sheetOf, type Reference } from "../scene";
+import { newScene, onSheet, paperOf, sheetOf, type Reference } from "../scene";
 import { eyeAxes, viewOf } from "../shot";
 import { between } from "../../testing";
 import { pinsOf } from "../vanishing";
@@ -16,6 +16,7 @@ import {
   straightening,
   viewOfReference,
 } from ".";
+import { bowedAt } from "./bow";
 import { asEdges, tracedEdges, type Camera } from "../../testing/simulated";
 
 const SIZE = { width: 4000, height: 3000 };
@@ -78,7 +79,7 @@ describe("a shot from a reference", () => {
     const reference = traced(camera(3600, { heading: 4, pitch: 12, roll: 2 }));
     const scene = newScene("Test");
     const shot = shotFrom(scene.shots[0], scene.orientations[0], reference);
-    const a4 = onSheet(shot, sheetOf(PAPERS[0], true));
+    const a4 = onSheet(shot, sheetOf(paperOf("A4"), true));
     // What lay under C still does.
     const px = (of: typeof shot) => [
       (of.lens.centre.x - of.under!.at.x) / of.under!.at.width,
@@ -188,6 +189,32 @@ describe("a shot from a reference", () => {
       expect(() => straightening(steep, viewOfReference(steep))).toThrow("The camera looked 60° up");
     },
   );
+
+  it("takes long true edges of a photo of 39 megapixels for no strays, and a wrong one for one", () => {
+    // 7,216 by 5,412 px; what the lens still bows after correction (0.2 % at the corner, a barrel) is several px there.
+    const [width, height] = [7216, 5412];
+    const of: Camera = { f: 6000, centre: [width / 2, height / 2], gaze: { heading: 4, pitch: 6, roll: 1 } };
+    const lens = { centre: of.centre, size: Math.hypot(width, height) / 2, k1: -0.002, k2: 0 };
+    const edges = [-1.5, -0.7, 0.1, 0.9, 1.7, 2.6].map((up, i) => {
+      // Edges of a front to the right: 5 m to 40 m ahead, at several heights.
+      const { right, up: above, forward } = eyeAxes(of.gaze);
+      const place = (along: number) => {
+        const d = headingDirection(12);
+        const p: Vec3 = [2.2 + d[0] * along, d[1] * along, up];
+        const [a, b, c] = [dot(p, right), dot(p, above), dot(p, forward)];
+        return bowedAt(lens, [of.centre[0] + (of.f * a) / c, of.centre[1] - (of.f * b) / c]);
+      };
+      const [[x1, y1], [x2, y2]] = [place(5 + 0.3 * i), place(40)];
+      // Lines that settled on the photo's own edges: 0.3 px.
+      return { x1, y1, x2, y2, hand: 0.3 };
+    });
+    const set = { id: "s", name: "Front", role: "right" as const, edges };
+    const reference: Reference = { id: "r", name: "Quay", picture: "0".repeat(64), width, height, sets: [set] };
+    expect(pointOf(reference, set)!.strays).toEqual([]);
+    const last = edges[5];
+    const dirty = { ...set, edges: [...edges.slice(0, 5), { ...last, y2: last.y2 + 40 }] };
+    expect(pointOf(reference, dirty)!.strays).toEqual([5]);
+  });
 
   it("takes edges that were put aside for none, and says what it lacks", () => {
     const reference = traced(camera(3600, { heading: 4, pitch: 0, roll: 0 }), ["left", "right"]);

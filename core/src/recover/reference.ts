@@ -10,6 +10,12 @@ import { recoverView, type RecoveredView } from "./view";
 /** The hand's standard deviation at an end of an edge, px of the picture: about 1 (common practice). */
 export const TRACING_SIGMA = 1;
 
+/**
+ * What even a corrected lens bows, as a share of half the picture's longer side: less than one px of a small picture,
+ * more than a steady hand strays on one of 39 megapixels (common practice).
+ */
+const LENS_BOW = 0.0004;
+
 /** The edges of a set that count, as segments, each with its place in the set. */
 export const edgesOf = ({
   edges,
@@ -17,6 +23,13 @@ export const edgesOf = ({
   edges.flatMap(({ x1, y1, x2, y2, hand, out }, at) =>
     out ? [] : [{ at, segment: { a: [x1, y1], b: [x2, y2], looser: hand } as const }],
   );
+
+/** The same as they are fitted: the hand that traced them and the lens that bowed them both make them less sure. */
+const fittedSegments = (reference: Pick<Reference, "width" | "height">, set: TracedSet): readonly Segment[] =>
+  edgesOf(set).map(({ segment }) => ({
+    ...segment,
+    looser: Math.hypot(segment.looser ?? 1, (LENS_BOW * normOf(reference).size) / TRACING_SIGMA),
+  }));
 
 /** The line a x + b y + c = 0 through two places, or none through one. */
 function lineThrough({
@@ -33,11 +46,7 @@ function lineThrough({
 /** Where the edges of one set meet; null while fewer than two of them can. */
 export function pointOf(reference: Reference, set: TracedSet): RecoveredPoint | null {
   try {
-    return recoverPoint(
-      edgesOf(set).map(({ segment }) => segment),
-      normOf(reference),
-      TRACING_SIGMA,
-    );
+    return recoverPoint(fittedSegments(reference, set), normOf(reference), TRACING_SIGMA);
   } catch (error) {
     if (error instanceof NoAnswer) return null;
     throw error;
@@ -57,7 +66,7 @@ export function viewOfReference(reference: Reference): RecoveredView & { readonl
   const families = sets.map((set) => ({
     name: set.name,
     role: familyRole(set.role),
-    segments: edgesOf(set).map(({ segment }) => segment),
+    segments: fittedSegments(reference, set),
   }));
   const view = recoverView(families, {
     width,

@@ -1,5 +1,5 @@
 import { BadInput } from "../problem";
-import { frameOn, PAPERS, sheetOf } from "./papers";
+import { frameOn, paperOf, sheetOf } from "./papers";
 import { FORMAT, VERSION } from "../format";
 import type { Aids, Bundle, LineSpacing, Scene, Sheet, Shot } from "../schema";
 
@@ -18,7 +18,7 @@ export const bundleOf = (shot: Shot, pin: string): Bundle =>
 
 /** An empty desk: an A3 sheet, a standing eye, and one pair of directions a corner's turn off the gaze. */
 export function newScene(title: string): Scene {
-  const sheet = sheetOf(PAPERS[1], true);
+  const sheet = sheetOf(paperOf("A3"), true);
   const frame = frameOn(sheet);
   return {
     format: FORMAT,

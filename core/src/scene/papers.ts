@@ -3,31 +3,51 @@ import type { Sheet } from "../schema";
 
 const INCH = 25.4;
 
-/** The trimmed size of paper A n, upright, in mm: halved n times and rounded down (ISO 216). */
-export function isoA(n: number): readonly [width: number, height: number] {
-  let [short, long] = [841, 1189];
-  for (let i = 0; i < n; i++) [short, long] = [Math.floor(long / 2), short];
-  return [short, long];
+/** Upright, in mm. */
+type Size = readonly [width: number, height: number];
+
+/** A size halved n times, each time rounded down to whole mm. */
+function halved([short, long]: Size, n: number): Size {
+  return n === 0 ? [short, long] : halved([Math.floor(long / 2), short], n - 1);
 }
+
+/** The trimmed size of paper A n (ISO 216). */
+export const isoA = (n: number): Size => halved([841, 1189], n);
+/** The trimmed size of paper B n (ISO 216). */
+export const isoB = (n: number): Size => halved([1000, 1414], n);
+const inches = (width: number, height: number): Size => [width * INCH, height * INCH];
 
 /** A paper upright, with its live area where it has one. */
 interface Paper {
   readonly id: string;
-  readonly size: readonly [width: number, height: number];
-  readonly live?: readonly [width: number, height: number];
+  readonly size: Size;
+  readonly live?: Size;
 }
 
+/** Papers to draw on: ISO 216, ANSI/ASME Y14.1, and boards with a live area in their middle (common practice). */
 export const PAPERS: readonly Paper[] = [
-  { id: "A4", size: isoA(4) },
-  { id: "A3", size: isoA(3) },
-  { id: "A2", size: isoA(2) },
-  // 10 x 15 in of live area in the middle of an 11 x 17 in board: common practice.
-  { id: "Comic board 11 x 17 in", size: [11 * INCH, 17 * INCH], live: [10 * INCH, 15 * INCH] },
+  ...[5, 4, 3, 2, 1, 0].map((n) => ({ id: `A${n}`, size: isoA(n) })),
+  ...[5, 4, 3, 2, 1].map((n) => ({ id: `B${n}`, size: isoB(n) })),
+  { id: "ANSI A, Letter", size: inches(8.5, 11) },
+  { id: "ANSI B, Tabloid", size: inches(11, 17) },
+  { id: "ANSI C", size: inches(17, 22) },
+  { id: "ANSI D", size: inches(22, 34) },
+  { id: "Comic board 11 x 17 in", size: inches(11, 17), live: inches(10, 15) },
+  { id: "Comic board 14 x 17 in", size: inches(14, 17), live: inches(12, 16) },
+  // JIS P 0138's B4, with the inner frame that story pages keep to (from memory).
+  { id: "Comic board B4 (JIS)", size: [257, 364], live: [180, 270] },
 ];
+
+/** A paper by what it is called. @throws Error where there is none of that name */
+export function paperOf(id: string): Paper {
+  const paper = PAPERS.find((one) => one.id === id);
+  if (!paper) throw new Error(`There is no paper "${id}".`);
+  return paper;
+}
 
 /** A sheet of a standard paper, upright or landscape. */
 export function sheetOf(paper: Paper, landscape: boolean): Sheet {
-  const turn = ([w, h]: readonly [number, number]) => (landscape ? [h, w] : [w, h]);
+  const turn = ([w, h]: Size) => (landscape ? [h, w] : [w, h]);
   const [width, height] = turn(paper.size);
   const sheet: Sheet = { width, height, paper: paper.id };
   if (!paper.live) return sheet;

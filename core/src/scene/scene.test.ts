@@ -1,5 +1,5 @@
 import { fieldOfView } from "../shot";
-import { frameOn, isoA, newScene, onSheet, PAPERS, sheetOf } from ".";
+import { frameOn, isoA, isoB, newScene, onSheet, PAPERS, paperOf, sheetOf } from ".";
 
 describe("papers", () => {
   it("are those of ISO 216", () => {
@@ -12,6 +12,28 @@ describe("papers", () => {
       [210, 297],
     ]);
     for (let n = 0; n <= 10; n++) expect(isoA(n)).toEqual([side(2 * n + 1), side(2 * n - 1)]);
+    // B n is the geometric mean of A n and A n - 1 (ISO 216): B0 is 1,000 by 1,414 mm.
+    for (let n = 1; n <= 10; n++) {
+      const [width, height] = isoB(n);
+      expect(Math.abs(width - Math.sqrt(isoA(n)[0] * isoA(n - 1)[0]))).toBeLessThan(1.5);
+      expect(Math.abs(height - Math.sqrt(isoA(n)[1] * isoA(n - 1)[1]))).toBeLessThan(1.5);
+    }
+    expect([isoB(0), isoB(4), isoB(5)]).toEqual([
+      [1000, 1414],
+      [250, 353],
+      [176, 250],
+    ]);
+  });
+
+  it("of the ANSI series are each twice the one before (ASME Y14.1)", () => {
+    const [a, b, c, d] = ["ANSI A, Letter", "ANSI B, Tabloid", "ANSI C", "ANSI D"].map((id) => paperOf(id).size);
+    for (const [small, large] of [
+      [a, b],
+      [b, c],
+      [c, d],
+    ])
+      expect(large).toEqual([expect.closeTo(small[1], 9), expect.closeTo(2 * small[0], 9)]);
+    expect(() => paperOf("Vellum")).toThrow('There is no paper "Vellum".');
   });
 
   it("hold the live area of a comic board in their middle, either way up", () => {
@@ -32,7 +54,7 @@ describe("papers", () => {
 describe("another sheet", () => {
   it("keeps the angle across the panel and the place of the centre", () => {
     const [shot] = newScene("Test").shots;
-    const small = onSheet(shot, sheetOf(PAPERS[0], true));
+    const small = onSheet(shot, sheetOf(paperOf("A4"), true));
     expect(fieldOfView(small)).toBeCloseTo(fieldOfView(shot), 9);
     expect(small.lens.centre.x).toBeCloseTo(small.sheet.width / 2, 9);
     expect(small.frame).toEqual(frameOn(small.sheet));

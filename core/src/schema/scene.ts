@@ -308,6 +308,8 @@ export const SceneSchema = strict({
   format: Type.Literal(FORMAT),
   version: Type.Literal(VERSION),
   title: Name,
+  /** Whether it is kept as a template: a desk that new scenes are begun on. */
+  template: Type.Optional(Type.Boolean()),
   /** Where the scene plays. */
   place: Type.Optional(Name),
   /** Where the world's origin lies on the Earth, degrees, and the world's heading of true north. */

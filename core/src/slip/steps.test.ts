@@ -1,9 +1,34 @@
-import { newScene } from "../scene";
-import { shotWith } from "../../testing";
+import { newScene, splitPanel } from "../scene";
+import { viewOf } from "../shot";
+import { block, shotWith } from "../../testing";
 import { inMetric, inSystem, metres, mm, readMeasure } from "../units";
-import { setUpOf, slipText, TICK_SPACINGS, tickNotes, tickTable, usualSpacing } from ".";
+import { buildingCorners, pageSetUpOf, setUpOf, slipText, TICK_SPACINGS, tickNotes, tickTable, usualSpacing } from ".";
 
 const scene = newScene("Quay");
+
+describe("the set-up sheet of a page", () => {
+  const [first, second] = splitPanel(shotWith(), "beside", 5, { id: "s2", name: "Second", page: "p" });
+  const page = { ...scene, shots: [first, second, { ...shotWith(), id: "s3", name: "Elsewhere" }] };
+
+  it("lays the sheet and rules all its panels once, then goes on panel by panel", () => {
+    const { steps, panels } = pageSetUpOf(page, second, 10);
+    expect(steps.map(inMetric)).toEqual([
+      "Lay the sheet landscape, 420 × 297 mm.",
+      `Rule the panel ${first.name}: 15 mm from the left and 15 mm from the top, 192.5 × 267 mm.`,
+      "Rule the panel Second: 212.5 mm from the left and 15 mm from the top, 192.5 × 267 mm.",
+    ]);
+    expect(panels.map(({ shot }) => shot.id)).toEqual(["s1", "s2"]);
+    panels.forEach(({ shot, setUp }) => expect(setUp.steps).toEqual(setUpOf(page, shot).steps.slice(1)));
+  });
+
+  it("is one text, and for a shot that has its sheet for itself the same as ever", () => {
+    const text = slipText(page, first, 10, "metric", true);
+    expect(text).toContain("a page of 2 panels");
+    expect(text.match(/^STEPS$/gm)).toHaveLength(2);
+    expect(text).not.toContain("Elsewhere");
+    expect(slipText(page, page.shots[2], 10, "metric", true)).toBe(slipText(page, page.shots[2]));
+  });
+});
 
 describe("the set-up sheet", () => {
   it("gives the steps in order, with the paper to tape on", () => {
@@ -20,6 +45,35 @@ describe("the set-up sheet", () => {
       "Uprights: no point. Draw these lines parallel, upright.",
       expect.stringMatching(/^Check:/),
     ]);
+  });
+
+  it("lays out the corners of buildings: their feet as they are projected, and how high they are drawn", () => {
+    // 12 m ahead of the eye and 300 mm before it, 1 m is 25 mm: a foot 1.6 m under the eye lies 40 mm under C, and a
+    // corner 6 m high is drawn 150 mm. One 16 m ahead: 30 mm under C, 112.5 mm high.
+    const loft = { ...block("b", -2, 12, 4, 4, 6), heading: 0, name: "Net loft" };
+    const far = { ...block("far", -2, 900, 4, 4, 3), heading: 0, name: "Far shed" };
+    const behind = { ...block("behind", -2, -30, 4, 4, 6), heading: 0, name: "Behind" };
+    const shot = shotWith({ gaze: { heading: 0 } });
+    const { steps } = setUpOf({ ...scene, elements: [far, behind, loft] }, shot);
+    const told = steps.map(inMetric).filter((step) => /loft|shed|Behind/i.test(step));
+    expect(told).toEqual([
+      "Net loft: near corner 160 mm in from the left, 188.5 mm from the top, 150 mm high; " +
+        "left corner 172.5 mm in from the left, 178.5 mm from the top, 112.5 mm high; " +
+        "right corner 160 mm in from the right, 188.5 mm from the top, 150 mm high.",
+    ]);
+  });
+
+  it("lays out the twelve that are drawn highest, and says how many follow from the points", () => {
+    const houses = Array.from({ length: 15 }, (_, i) => ({
+      ...block(`h${i}`, -12 + 1.5 * i, 20 + i, 2, 2, 5),
+      heading: 0,
+    }));
+    const { buildings, more } = buildingCorners({ elements: houses }, shotWith(), viewOf(shotWith()));
+    expect([buildings.length + more, buildings.length]).toEqual([15, 12]);
+    const heights = buildings.map(({ corners: [{ foot, head }] }) => Math.hypot(foot[0] - head[0], foot[1] - head[1]));
+    expect([...heights].sort((a, b) => b - a)).toEqual(heights);
+    const { steps } = setUpOf({ ...scene, elements: houses }, shotWith());
+    expect(steps.map(inMetric)).toContain("3 more buildings are drawn less high: lay them out by the points.");
   });
 
   it("says so where there is no horizon, and where a set runs level or aslant", () => {

@@ -22,9 +22,9 @@ import {
 import type { Vec2 } from "../geometry";
 import type { Scene, Shot } from "../scene";
 import { viewOf, type View } from "../shot";
-import { inSystem, mm, sentence, sizeInMm, type Sentence, type System, type Told } from "../units";
-import { degree, fromEdge, slipOf } from "./slip";
-import { tickNotes, tickTable } from "./ticks";
+import { mm, sentence, sizeInMm, type Sentence, type Told } from "../units";
+import { cornerSteps } from "./corners";
+import { degree, fromEdge } from "./slip";
 
 /** Paper that is taped on beyond a pin, so that it has something to stand in, mm. */
 const BEYOND = 20;
@@ -179,6 +179,7 @@ export function setUpOf(scene: Scene, shot: Shot, spacing = 10): SetUp {
       sentence`Mark the centre of vision ${fromEdge(sheet, lens.centre.x, lens.centre.y)}. The eye is
         ${mm(lens.distance)} before it.`,
       ...pins.map((pin) => pinStep(shot, pin)),
+      ...cornerSteps(scene, shot, view),
       "Check: both ends of the horizon again from the top edge, and one upright of the panel against a set square.",
     ],
     aids: (view.law.straight ? placed : []).flatMap(({ pin, at }) => {
@@ -190,48 +191,4 @@ export function setUpOf(scene: Scene, shot: Shot, spacing = 10): SetUp {
       named: placed.map(({ pin }, i) => ({ name: pin.name, x: scaled.pins[i][0], y: scaled.pins[i][1] })),
     },
   };
-}
-
-/** The set-up sheet as plain text, in the lengths of a system. */
-export function slipText(scene: Scene, shot: Shot, spacing = 10, system: System = "metric"): string {
-  const { steps, aids, scaled, compass } = setUpOf(scene, shot, spacing);
-  const rows = (title: string, of: readonly CompassRow[]): Told[] =>
-    of.length ? ["", title, ...of.map(({ name, how }) => sentence`${name}: ${how}`)] : [];
-  const lines: readonly Told[] = [
-    `${scene.title}: ${shot.name}`,
-    ...slipOf(scene, shot).flatMap(({ title, rows }) => [
-      "",
-      title.toUpperCase(),
-      ...rows.map(({ label, value }) => sentence`${label}: ${value}`),
-    ]),
-    "",
-    "STEPS",
-    ...steps.map((step, i) => sentence`${i + 1}. ${step}`),
-    ...aids.flatMap(({ pin, aids: one }) => {
-      const { heads, rows } = tickTable(one, system);
-      return [
-        "",
-        sentence`EDGE TICKS FOR ${pin.name.toUpperCase()} (${mm(one.distance)} beyond the ${one.side} edge)`,
-        ...tickNotes(one, system),
-        ...[heads, ...rows].map((cells) => cells.map((cell) => cell.padStart(10)).join("")),
-      ];
-    }),
-    ...(compass
-      ? [
-          ...rows("COMPASS: HORIZONS", compass.horizons),
-          ...rows("COMPASS: LINES YOU PICKED", compass.picked),
-          ...rows("COMPASS: LINES OF FEET", compass.feet),
-          ...rows("COMPASS: LINES", compass.lines),
-        ]
-      : []),
-    "",
-    `SCALED SET-UP, 1 : ${scaled.factor}`,
-    sentence`Sheet: corner ${mm(scaled.sheet.x)} from left, ${mm(scaled.sheet.y)} from top,
-      ${sizeInMm(scaled.sheet.width, scaled.sheet.height)}`,
-    ...scaled.named.map(({ name, x, y }) => sentence`${name}: ${mm(x)} from left, ${mm(y)} from top`),
-    "",
-    CAUTIONS,
-    "",
-  ];
-  return lines.map((line) => inSystem(line, system)).join("\n");
 }

@@ -54,7 +54,7 @@ export function exportedFiles(store: Store, pictures: Pictures, jobs: Jobs): Rou
   return router;
 }
 
-/** `/api/scenes/:id/slips/:shot.pdf`: the set-up sheet of a shot, to be printed. */
+/** `/api/scenes/:id/slips/:shot.pdf`: the set-up sheet of a shot, or with `?page` of all panels of its page. */
 export function slips(store: Store, jobs: Jobs): Router {
   const router = Router({ mergeParams: true });
   router.get("/:file", async (req, res) => {
@@ -66,7 +66,7 @@ export function slips(store: Store, jobs: Jobs): Router {
     if (units !== "metric" && units !== "imperial")
       throw new BadInput([{ path: "units", message: "must be metric or imperial." }]);
     const text = await readable(jobs, await store.read(idOf(req.params)));
-    const content = await jobs.slip({ text, shot, every, units }, { signal: goneSignal(res) });
+    const content = await jobs.slip({ text, shot, every, units, page: req.query.page !== undefined }, { signal: goneSignal(res) });
     res.set("Cache-Control", "no-cache").type("pdf").send(Buffer.from(content));
   });
   router.all("/:file", onlyMethods("GET"));

@@ -10,6 +10,7 @@ import { answer } from "./answer";
 const toStore = (scene: Scene, elements: number, document: Uint8Array): Checked => ({
   title: scene.title,
   place: scene.place ?? null,
+  template: scene.template ?? false,
   shots: scene.shots.length,
   elements,
   format: VERSION,

@@ -53,21 +53,19 @@ async function toFile({ text, shot, format, page, without, pictures, ...dots }: 
 
 export const exported = (order: ExportOrder) => answer(() => toFile(order));
 
-/** The set-up sheet of a shot. */
-export const slip = ({
-  text,
-  shot,
-  every,
-  units,
-}: {
+/** A set-up sheet that is asked for: of a shot, or of all panels of its page. */
+export interface SlipOrder {
   readonly text: string;
   readonly shot: string;
   readonly every: number;
   readonly units: System;
-}) =>
+  readonly page: boolean;
+}
+
+export const slip = ({ text, shot, every, units, page }: SlipOrder) =>
   answer(() => {
     const scene = readScene(text);
-    return slipPdf(scene, shotOf(scene, shot), every, units);
+    return slipPdf(scene, shotOf(scene, shot), every, units, page);
   });
 
 /** The size of a card's picture on the shelf, px: twice what it takes there, for fine screens. */

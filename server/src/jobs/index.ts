@@ -1,6 +1,6 @@
 import { join } from "node:path";
 import type { Checked } from "@zanvo/store";
-import type { Exported, ExportOrder } from "./drawings";
+import type { Exported, ExportOrder, SlipOrder } from "./drawings";
 import { openPool, type Limits } from "./pool";
 
 export type { Exported, ExportOrder } from "./drawings";
@@ -58,10 +58,7 @@ export function openJobs(folder: string, limits: Partial<Limits> = {}) {
     shot: (text: string, id: string): Promise<string> => documents.run("shot", { text, id }),
     exported: (order: ExportOrder, { signal }: Watched = {}): Promise<Exported> =>
       drawings.run("exported", order, { signal }),
-    slip: (
-      order: { text: string; shot: string; every: number; units: string },
-      { signal }: Watched = {},
-    ): Promise<Uint8Array> => drawings.run("slip", order, { signal }),
+    slip: (order: SlipOrder, { signal }: Watched = {}): Promise<Uint8Array> => drawings.run("slip", order, { signal }),
     thumbnail: (text: string): Promise<Uint8Array> => drawings.run("thumbnail", text),
     close: async (): Promise<void> => {
       await Promise.all([saves.close(), documents.close(), drawings.close()]);

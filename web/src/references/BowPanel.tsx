@@ -1,7 +1,7 @@
 import { X } from "lucide-react";
 import { useMemo } from "react";
 import { useNavigate } from "react-router";
-import { recoverBow, type RecoveredBow } from "@zanvo/core/recover";
+import { recoverBow, spoilingEdge, type RecoveredBow } from "@zanvo/core/recover";
 import type { Reference } from "@zanvo/core/scene";
 import { Button, Fold, IconButton, Working, useWork } from "../ui";
 import { BOWED, onReference, type Tracing } from "./tracing";
@@ -36,6 +36,7 @@ export function BowPanel({
   const stores = useStores();
   const { edit } = stores;
   const bow = useBow(reference);
+  const spoiler = useMemo(() => spoilingEdge(reference), [reference]);
   const work = useWork("Undistorting");
   const navigate = useNavigate();
   const { bowed = [] } = reference;
@@ -59,6 +60,7 @@ export function BowPanel({
           <span>
             Bowed edge {at + 1}
             <span className="measure ml-2 text-pencil">{points.length} places</span>
+            {at === spoiler && <span className="ml-2 text-accent">spoils the fit</span>}
           </span>
           <IconButton label={`Delete bowed edge ${at + 1}`} onClick={() => drop(at)}>
             <X size={14} />

@@ -1,5 +1,5 @@
 import { formatDistanceToNow } from "date-fns";
-import { Copy, Download, PencilLine, Trash2 } from "lucide-react";
+import { Copy, Download, FilePlus2, PencilLine, Trash2 } from "lucide-react";
 import { useState } from "react";
 import { Link } from "react-router";
 import type { Card } from "@zanvo/core/answers";
@@ -9,6 +9,8 @@ interface SceneCardProps {
   readonly card: Card;
   /** The address of its small picture. */
   readonly address: string;
+  /** Begins a new scene on a template. */
+  readonly onBegin: () => void;
   readonly onRename: (title: string) => void;
   readonly onDuplicate: () => void;
   readonly onSave: () => void;
@@ -18,7 +20,7 @@ interface SceneCardProps {
 const counted = (n: number, one: string, many: string): string => `${n} ${n === 1 ? one : many}`;
 
 /** One scene on the shelf. */
-export function SceneCard({ card, address, onRename, onDuplicate, onSave, onDelete }: SceneCardProps) {
+export function SceneCard({ card, address, onBegin, onRename, onDuplicate, onSave, onDelete }: SceneCardProps) {
   const [renaming, setRenaming] = useState(false);
   const [picture, setPicture] = useState<"drawing" | "drawn" | "none">("drawing");
   const rename = (title: string) => {
@@ -66,12 +68,22 @@ export function SceneCard({ card, address, onRename, onDuplicate, onSave, onDele
           </Link>
         )}
         <p className="truncate text-pencil">
-          {[card.place, counted(card.shots, "shot", "shots"), counted(card.elements, "thing", "things")]
+          {[
+            card.template && "Template",
+            card.place,
+            counted(card.shots, "shot", "shots"),
+            counted(card.elements, "thing", "things"),
+          ]
             .filter(Boolean)
             .join(" · ")}
         </p>
         <p className="text-pencil">{formatDistanceToNow(card.savedAt, { addSuffix: true })}</p>
         <div className="-ml-1.5 mt-1 flex">
+          {card.template && (
+            <IconButton label={`New scene on ${card.title}`} onClick={onBegin}>
+              <FilePlus2 size={15} />
+            </IconButton>
+          )}
           <IconButton label={`Rename ${card.title}`} onClick={() => setRenaming(true)}>
             <PencilLine size={15} />
           </IconButton>

@@ -84,6 +84,7 @@ export function ShelfPage() {
       key={`${one.id} ${one.revision}`}
       card={one}
       address={picturePath(one)}
+      onBegin={() => shelf.beginOn(one)}
       onRename={(title) => shelf.rename(one, title)}
       onDuplicate={() => shelf.duplicate(one)}
       onSave={() => shelf.saveFile(one)}

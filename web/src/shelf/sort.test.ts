@@ -6,6 +6,7 @@ const card = (title: string, place: string | null, savedAt: string, createdAt = 
   revision: 1,
   title,
   place,
+  template: false,
   shots: 1,
   elements: 0,
   createdAt,

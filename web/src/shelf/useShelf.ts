@@ -1,10 +1,14 @@
 import type { Card } from "@zanvo/core/answers";
 import { toldBy } from "@zanvo/core/problem";
-import { newScene } from "@zanvo/core/scene";
+import { begunScene, deskOf } from "@zanvo/core/beginnings";
+import type { Scene } from "@zanvo/core/scene";
 import { useNavigate } from "react-router";
 import { createScene, deleteScene, openScene, restoreScene, saveScene } from "../api";
+import { rememberView } from "../document/saving/place";
 import { pickFile } from "../files";
 import { useStores } from "../stores";
+
+const UNTITLED = "Untitled scene";
 
 /** What can be done with the scenes on the shelf. @param refresh shows the shelf again */
 export function useShelf(refresh: () => unknown) {
@@ -17,11 +21,14 @@ export function useShelf(refresh: () => unknown) {
       .catch((wrong: Error) => say(toldBy(wrong)))
       .finally(() => void refresh());
   };
-  const begin = () =>
-    work(async () => {
-      const { id } = await createScene(JSON.stringify(newScene("Untitled scene")));
-      await navigate(`/scenes/${id}`);
-    });
+  const openNew = async (scene: Scene) => {
+    const { id } = await createScene(JSON.stringify(scene));
+    rememberView(id, { stage: "sheet" });
+    await navigate(`/scenes/${id}`);
+  };
+  const begin = () => work(() => openNew(begunScene(UNTITLED)));
+  const beginOn = (template: Card) =>
+    work(async () => openNew({ ...begunScene(UNTITLED), ...deskOf((await openScene(template.id)).scene) }));
   /** Puts a scene from a file on the shelf. */
   const shelve = async (file: File) => {
     try {
@@ -79,5 +86,5 @@ export function useShelf(refresh: () => unknown) {
       if (missing) say(`The file lacks ${missing} of its photos: they are not on this machine.`);
     });
 
-  return { begin, bringIn, pickPhoto, drop, rename, duplicate, remove, saveFile };
+  return { begin, beginOn, bringIn, pickPhoto, drop, rename, duplicate, remove, saveFile };
 }

@@ -1,11 +1,9 @@
 import type { Scene, Shot } from "@zanvo/core/scene";
-import { CAUTIONS, setUpOf, slipOf, tickNotes } from "@zanvo/core/slip";
+import { CAUTIONS, pageSetUpOf, setUpOf, slipOf, tickNotes, type SetUp } from "@zanvo/core/slip";
 import { mm, sentence, sizeInMm } from "@zanvo/core/units";
 import { DeskDrawing } from "./DeskDrawing";
 import { TickTable } from "./TickTable";
 import { useStores } from "../stores";
-
-type SetUp = ReturnType<typeof setUpOf>;
 
 /** All measures of the slip, group by group. */
 function Measures({ scene, shot }: { readonly scene: Scene; readonly shot: Shot }) {
@@ -97,32 +95,28 @@ function ScaledSetUp({ scaled: { factor, sheet, named } }: { readonly scaled: Se
   );
 }
 
-interface SetUpSheetProps {
-  readonly scene: Scene;
-  readonly shot: Shot;
-  /** Mm between edge ticks. */
-  readonly spacing: number;
-}
-
-/** Everything that is needed to set a shot up by hand: the desk in small, the steps, all measures, ticks. */
-export function SetUpSheet({ scene, shot, spacing }: SetUpSheetProps) {
+/** Steps in their order. */
+function Steps({ steps }: Pick<SetUp, "steps">) {
   const { useMeasures } = useStores();
   const measures = useMeasures();
-  const { steps, aids, scaled, compass } = setUpOf(scene, shot, spacing);
+  return (
+    <ol className="mt-3 list-decimal space-y-1 pl-5">
+      {steps.map((step, i) => (
+        <li key={i}>{measures(step)}</li>
+      ))}
+    </ol>
+  );
+}
+
+/** One panel: the desk in small, the steps, all measures, ticks. */
+function PanelSetUp({ scene, shot, setUp }: { readonly scene: Scene; readonly shot: Shot; readonly setUp: SetUp }) {
+  const { steps, aids, scaled, compass } = setUp;
   return (
     <>
-      <p className="text-lg font-semibold">
-        {scene.title}: {shot.name}
-      </p>
-      {scene.place && <p>{scene.place}</p>}
       <div className="mt-3 grid grid-cols-[1fr_1fr] gap-6">
         <div>
-          <DeskDrawing scene={scene} shot={shot} />
-          <ol className="mt-3 list-decimal space-y-1 pl-5">
-            {steps.map((step, i) => (
-              <li key={i}>{measures(step)}</li>
-            ))}
-          </ol>
+          <DeskDrawing scene={scene} shots={[shot]} />
+          <Steps steps={steps} />
         </div>
         <div>
           <Measures scene={scene} shot={shot} />
@@ -133,6 +127,49 @@ export function SetUpSheet({ scene, shot, spacing }: SetUpSheetProps) {
       </div>
       {compass && <CompassSheet compass={compass} />}
       {scaled.factor > 1 && <ScaledSetUp scaled={scaled} />}
+    </>
+  );
+}
+
+/** A page: its sheet with all panels, then panel by panel, each beginning on paper of its own. */
+function PageSetUp({ scene, shot, spacing }: SetUpSheetProps) {
+  const { steps, panels } = pageSetUpOf(scene, shot, spacing);
+  return (
+    <>
+      <div className="mt-3 grid grid-cols-[1fr_1fr] gap-6">
+        <DeskDrawing scene={scene} shots={panels.map((panel) => panel.shot)} />
+        <Steps steps={steps} />
+      </div>
+      {panels.map(({ shot: panel, setUp }) => (
+        <section key={panel.id} aria-label={panel.name} className="mt-8 break-before-page">
+          <h2 className="text-base font-semibold">{panel.name}</h2>
+          <PanelSetUp scene={scene} shot={panel} setUp={setUp} />
+        </section>
+      ))}
+    </>
+  );
+}
+
+interface SetUpSheetProps {
+  readonly scene: Scene;
+  readonly shot: Shot;
+  /** Mm between edge ticks. */
+  readonly spacing: number;
+}
+
+/** Everything that is needed to set a shot up by hand, or all panels of its page. */
+export function SetUpSheet({ scene, shot, spacing, page }: SetUpSheetProps & { readonly page: boolean }) {
+  return (
+    <>
+      <p className="text-lg font-semibold">
+        {scene.title}: {page ? "the whole page" : shot.name}
+      </p>
+      {scene.place && <p>{scene.place}</p>}
+      {page ? (
+        <PageSetUp scene={scene} shot={shot} spacing={spacing} />
+      ) : (
+        <PanelSetUp scene={scene} shot={shot} setUp={setUpOf(scene, shot, spacing)} />
+      )}
       <p className="mt-4 text-[10px] text-[#5d5a50]">{CAUTIONS}</p>
     </>
   );

@@ -1,5 +1,5 @@
 import type { Scene, Shot } from "@zanvo/core/scene";
-import { fileName } from "@zanvo/core/scene";
+import { fileName, pageOf } from "@zanvo/core/scene";
 import { slipText, TICK_SPACINGS, usualSpacing } from "@zanvo/core/slip";
 import { mm } from "@zanvo/core/units";
 import { ClipboardCopy, FileDown, Printer } from "lucide-react";
@@ -10,7 +10,7 @@ import { openScene, slipPath, type Opened } from "../api";
 import { copyText } from "../document/clipboard";
 import { newId } from "../id";
 import { Header } from "../page/Header";
-import { Button, Select } from "../ui";
+import { Button, Check, Select } from "../ui";
 import { SetUpSheet } from "./SetUpSheet";
 import { useStores } from "../stores";
 
@@ -51,8 +51,11 @@ function Sheet({ id, scene, shot }: SheetProps) {
   const spacings = TICK_SPACINGS[system];
   const spacing = spacings.includes(chosen) ? chosen : usualSpacing(system);
   const measures = useMeasures();
+  const panels = pageOf(scene, shot).length;
+  const [whole, setWhole] = useState(false);
+  const page = whole && panels > 1;
   const copy = () =>
-    void copyText(slipText(scene, shot, spacing, system)).then(
+    void copyText(slipText(scene, shot, spacing, system, page)).then(
       () => say("The slip is copied as plain text."),
       () => say("The browser does not allow copying here."),
     );
@@ -65,6 +68,7 @@ function Sheet({ id, scene, shot }: SheetProps) {
         keys={[["Ctrl+P", "Print"]]}
       >
         <span className="grow" />
+        {panels > 1 && <Check label={`All ${panels} panels of the page`} checked={whole} onChange={setWhole} />}
         <Select
           labelled
           label="Ticks every"
@@ -78,8 +82,8 @@ function Sheet({ id, scene, shot }: SheetProps) {
         </Button>
         <a
           className="inline-flex h-7 items-center gap-1.5 rounded border border-hair px-2 hover:bg-wash"
-          href={slipPath(id, shot.id, spacing, system)}
-          download={`${fileName(`${scene.title} ${shot.name} set-up sheet`)}.pdf`}
+          href={slipPath(id, shot.id, spacing, system, page)}
+          download={`${fileName(`${scene.title} ${page ? "page" : shot.name} set-up sheet`)}.pdf`}
         >
           <FileDown size={14} aria-hidden />
           Save as PDF
@@ -90,7 +94,7 @@ function Sheet({ id, scene, shot }: SheetProps) {
         </Button>
       </Header>
       <main className="mx-auto my-6 w-[210mm] bg-white p-[12mm] text-[#26251f] print:m-0 print:w-auto print:p-0">
-        <SetUpSheet scene={scene} shot={shot} spacing={spacing} />
+        <SetUpSheet scene={scene} shot={shot} spacing={spacing} page={page} />
       </main>
     </div>
   );

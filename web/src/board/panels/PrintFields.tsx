@@ -1,48 +1,92 @@
 import { useMemo, useState } from "react";
 import { drawDesk } from "@zanvo/core/drawing";
-import { DEFAULT_TILING, PRINT_PAPERS, tilesOf, type PrintPaper, type Tiling } from "@zanvo/core/print";
-import { fileName } from "@zanvo/core/scene";
-import { Button, Check, Choice, Fold, NumberField } from "../../ui";
+import { DEFAULT_TILING, PRINT_PAPERS, tilesOf, type PrintPaper, type Tiles, type Tiling } from "@zanvo/core/print";
+import { fileName, type Scene, type Shot } from "@zanvo/core/scene";
+import { Button, Check, Fold, NumberField, Select } from "../../ui";
 import { PrintProgress, usePrint } from "./usePrint";
 import { useStores } from "../../stores";
 
-const PAPERS = Object.fromEntries(Object.keys(PRINT_PAPERS).map((paper) => [paper, paper])) as Record<
-  PrintPaper,
-  string
->;
+const PAPERS = (Object.keys(PRINT_PAPERS) as PrintPaper[]).map((paper) => [paper, paper] as const);
+
+/**
+ * The desk of a shot in tiles. What is drawn on the sheet lies on tiles that its outline takes anyway, so this needs
+ * no buildings.
+ */
+function tiled(scene: Scene, shot: Shot, tiling: Tiling): Tiles | string {
+  const { width, height } = shot.sheet;
+  try {
+    const { box, layers } = drawDesk(scene, shot, []);
+    const sheet = Float64Array.from([0, 0, width, height, 0, height, width, 0]);
+    return tilesOf(box, [...layers.map(({ lines }) => lines), sheet], tiling);
+  } catch (wrong) {
+    return (wrong as Error).message;
+  }
+}
+
+interface TileMapProps {
+  readonly tiles: Tiles;
+  /** The names of those that are left out. */
+  readonly left: ReadonlySet<string>;
+  readonly onLeft: (left: ReadonlySet<string>) => void;
+}
+
+/** Where each sheet lies on the desk; a press leaves it out or takes it again. */
+function TileMap({ tiles: { all, columns }, left, onLeft }: TileMapProps) {
+  const press = (name: string) => {
+    const next = new Set(left);
+    if (!next.delete(name)) next.add(name);
+    onLeft(next);
+  };
+  return (
+    <div
+      role="group"
+      aria-label="Sheets to print"
+      className="grid gap-0.5 overflow-x-auto"
+      style={{ gridTemplateColumns: `repeat(${columns}, minmax(1.5rem, 1fr))` }}
+    >
+      {all.map(({ name, blank }) =>
+        blank ? (
+          <span key={name} aria-hidden />
+        ) : (
+          <button
+            key={name}
+            type="button"
+            aria-pressed={!left.has(name)}
+            className="measure h-6 rounded-sm border border-hair text-[11px] text-pencil hover:bg-wash
+              aria-pressed:border-ink aria-pressed:bg-wash aria-pressed:text-ink"
+            onClick={() => press(name)}
+          >
+            {name}
+          </button>
+        ),
+      )}
+    </div>
+  );
+}
+
+const NONE: ReadonlySet<string> = new Set();
+
 /** The whole desk at true size on the sheets of a printer, so that the pins lie on paper. */
 export function PrintFields() {
   const { useDocument, useShot } = useStores();
   const scene = useDocument((document) => document.scene);
   const shot = useShot();
   const [tiling, setTiling] = useState<Tiling>(DEFAULT_TILING);
+  const [left, setLeft] = useState(NONE);
   const { work, print } = usePrint();
-
-  // What is drawn on the sheet lies on tiles that its outline takes anyway, so the count needs no buildings.
-  const count = useMemo(() => {
-    try {
-      const { box, layers } = drawDesk(scene, shot, []);
-      const sheet = Float64Array.from([
-        0,
-        0,
-        shot.sheet.width,
-        shot.sheet.height,
-        0,
-        shot.sheet.height,
-        shot.sheet.width,
-        0,
-      ]);
-      return tilesOf(box, [...layers.map(({ lines }) => lines), sheet], tiling).all.filter(({ blank }) => !blank)
-        .length;
-    } catch (wrong) {
-      return (wrong as Error).message;
-    }
-  }, [scene, shot, tiling]);
-
-  const change = (part: Partial<Tiling>) => setTiling({ ...tiling, ...part });
+  const tiles = useMemo(() => tiled(scene, shot, tiling), [scene, shot, tiling]);
+  const drawn = typeof tiles === "string" ? [] : tiles.all.filter(({ blank }) => !blank).map(({ name }) => name);
+  const wanted = drawn.filter((name) => !left.has(name));
+  // Other paper makes other sheets: what was left out of the old ones says nothing of the new.
+  const change = (part: Partial<Tiling>) => {
+    setTiling({ ...tiling, ...part });
+    setLeft(NONE);
+  };
+  const some = wanted.length < drawn.length ? { only: wanted } : {};
   return (
     <Fold title="Print the desk at true size">
-      <Choice
+      <Select
+        labelled
         label="Paper of the printer"
         value={tiling.paper}
         options={PAPERS}
@@ -65,14 +109,24 @@ export function PrintFields() {
         max={40}
         onChange={(margin) => change({ margin })}
       />
-      <p className="text-pencil">
-        {typeof count === "number" ? `${count} ${count === 1 ? "sheet" : "sheets"} and a contents map` : count}
-      </p>
+      {typeof tiles === "string" ? (
+        <p className="text-pencil">{tiles}</p>
+      ) : (
+        <>
+          <TileMap tiles={tiles} left={left} onLeft={setLeft} />
+          <p className="text-pencil">
+            {wanted.length} {wanted.length === 1 ? "sheet" : "sheets"} and a contents map. Press a sheet to leave it
+            out.
+          </p>
+        </>
+      )}
       {!work.busy && (
         <Button
           className="w-full"
-          disabled={typeof count !== "number"}
-          onClick={() => void print({ tiling }, fileName(`${scene.title} ${shot.name} true size`))}
+          disabled={wanted.length === 0}
+          onClick={() =>
+            void print({ tiling: { ...tiling, ...some } }, fileName(`${scene.title} ${shot.name} true size`))
+          }
         >
           Print at true size
         </Button>

@@ -1,10 +1,7 @@
 import { ImagePlus, Trash2 } from "lucide-react";
-import { useState } from "react";
-import { Link, useNavigate } from "react-router";
+import { Link } from "react-router";
 import type { Reference } from "@zanvo/core/scene";
-import { bringIn } from "../../references/bring";
-import { PICTURES, SEARCH } from "../../references/newReference";
-import { pickFile } from "../../files";
+import { useBringPhoto } from "../../references/useBringPhoto";
 import { HeldToPhoto } from "./Held";
 import { Button, IconButton, Strength } from "../../ui";
 import { useStores } from "../../stores";
@@ -16,16 +13,7 @@ export function ReferencesPanel() {
   const shot = useShot();
   const sceneId = useDocument((document) => document.id);
   const references = useDocument((document) => document.scene.references) ?? [];
-  const [busy, setBusy] = useState(false);
-  const navigate = useNavigate();
-  const bring = async () => {
-    const file = await pickFile(PICTURES);
-    if (!file) return;
-    setBusy(true);
-    const id = await bringIn(stores, sceneId, file);
-    setBusy(false);
-    if (id) void navigate(`/scenes/${sceneId}/references/${id}`, { state: SEARCH });
-  };
+  const { busy, bring } = useBringPhoto();
   const remove = (gone: Reference) => {
     const under = new Map(
       useDocument

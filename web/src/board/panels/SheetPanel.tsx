@@ -1,5 +1,6 @@
 import { sentence, mm } from "@zanvo/core/units";
-import { ToldError } from "@zanvo/core/problem";
+import { templateOf } from "@zanvo/core/beginnings";
+import { ToldError, toldBy } from "@zanvo/core/problem";
 import { useState } from "react";
 import {
   frameOn,
@@ -14,9 +15,11 @@ import {
   type Shot,
 } from "@zanvo/core/scene";
 import { sceneMeasure } from "@zanvo/core/schema";
+import { createScene, deleteScene } from "../../api";
 import { newId } from "../../id";
-import { Button, MeasureField, NumberField, Select } from "../../ui";
+import { Button, MeasureField, NumberField, Select, useWork } from "../../ui";
 import { freeName } from "../../document";
+import { BeginFields } from "./BeginFields";
 import { HeldToPhoto, OfView } from "./Held";
 import { useStores, type Stores } from "../../stores";
 
@@ -162,12 +165,34 @@ function SplitFields({ frame }: Pick<Shot, "frame">) {
   );
 }
 
+/** The desk kept for new scenes: a template on the shelf. */
+function KeepAsTemplate() {
+  const { useDocument, currentShot, say } = useStores();
+  const work = useWork("Keeping the template");
+  const keep = () =>
+    work.run(async () => {
+      const { scene } = useDocument.getState();
+      const title = `${scene.title}, desk`.slice(0, 200);
+      const { id, revision } = await createScene(JSON.stringify(templateOf(scene, currentShot(), title)));
+      say(`“${title}” is kept as a template: new scenes offer it, and it stands on the shelf.`, {
+        label: "Undo",
+        run: () => void deleteScene(id, revision).catch((error: unknown) => say(toldBy(error))),
+      });
+    });
+  return (
+    <Button className="w-full" disabled={work.busy} onClick={() => void keep()}>
+      Keep this desk as a template
+    </Button>
+  );
+}
+
 /** Paper and panel frame. The picture in the panel is kept when the paper changes. */
 export function SheetPanel() {
   const { useShot } = useStores();
   const { sheet, frame } = useShot();
   return (
     <div className="space-y-2">
+      <BeginFields />
       <Place />
       <HeldToPhoto />
       <OfView>
@@ -175,6 +200,7 @@ export function SheetPanel() {
         <PanelFields sheet={sheet} frame={frame} />
         <SplitFields frame={frame} />
       </OfView>
+      <KeepAsTemplate />
     </div>
   );
 }

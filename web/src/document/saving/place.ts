@@ -58,6 +58,9 @@ export function placeOf({ document, selection, view }: DocumentStores): Place {
 
 export const recallPlace = (id: string): LeftPlace | null => recall<LeftPlace>(placeKey(id));
 
+/** Has a scene open in a view when it is opened for the first time. */
+export const rememberView = (id: string, view: Partial<ViewState>): void => keep(placeKey(id), { view });
+
 /** What was left unwritten in this tab; it is told once. */
 export function recallTail(id: string): Tail | null {
   const tail = recall<Tail>(tailKey(id));

@@ -58,6 +58,7 @@ function fakeServer() {
     revision: server.revision,
     title: "",
     place: null,
+    template: false,
     shots: 1,
     elements: 0,
     createdAt: "",

@@ -1,0 +1,2 @@
+export * from "./beginnings";
+export * from "./template";

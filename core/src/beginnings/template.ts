@@ -1,0 +1,34 @@
+import { FORMAT, VERSION } from "../format";
+import { pageOf, type Scene, type Shot } from "../scene";
+
+/** What a shot lays out on the desk, without the photo under it, and with the other side only where that goes along. */
+function setUpOnly({ under: _, backOf, ...shot }: Shot, page: readonly Shot[]): Shot {
+  return page.some(({ id }) => id === backOf) ? { ...shot, backOf } : shot;
+}
+
+/**
+ * The desk of a shot as a template: all panels of its page with their views, grids and papers, and the directions they
+ * are laid out for, but nothing that stands in the scene.
+ */
+export function templateOf(scene: Scene, shot: Shot, title: string): Scene {
+  const page = pageOf(scene, shot);
+  return {
+    format: FORMAT,
+    version: VERSION,
+    title,
+    template: true,
+    orientations: scene.orientations,
+    elements: [],
+    shots: page.map((one) => setUpOnly(one, page)),
+  };
+}
+
+/** Whether nothing has been built or traced in a scene yet, so that another desk can be taken for it. */
+export const isFresh = ({ elements, references }: Pick<Scene, "elements" | "references">): boolean =>
+  elements.length === 0 && !references?.length;
+
+/** What a scene takes over from a template; its own title and place stay. */
+export const deskOf = ({ orientations, shots }: Scene): Pick<Scene, "orientations" | "shots"> => ({
+  orientations,
+  shots,
+});
