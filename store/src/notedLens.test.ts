@@ -10,7 +10,12 @@ const exiftool = (...args: string[]) => execFileSync("exiftool", args, { encodin
 /** A photo whose file notes what is said, as exiftool writes it. */
 async function noting(tags: Readonly<Record<string, number>>): Promise<string> {
   const file = join(freshFolder(), "noting.jpg");
-  writeFileSync(file, await sharp({ create: { width: 60, height: 40, channels: 3, background: "#888" } }).jpeg().toBuffer());
+  writeFileSync(
+    file,
+    await sharp({ create: { width: 60, height: 40, channels: 3, background: "#888" } })
+      .jpeg()
+      .toBuffer(),
+  );
   exiftool("-n", "-overwrite_original", ...Object.entries(tags).map(([tag, value]) => `-${tag}=${value}`), file);
   return file;
 }

@@ -66,7 +66,10 @@ export function slips(store: Store, jobs: Jobs): Router {
     if (units !== "metric" && units !== "imperial")
       throw new BadInput([{ path: "units", message: "must be metric or imperial." }]);
     const text = await readable(jobs, await store.read(idOf(req.params)));
-    const content = await jobs.slip({ text, shot, every, units, page: req.query.page !== undefined }, { signal: goneSignal(res) });
+    const content = await jobs.slip(
+      { text, shot, every, units, page: req.query.page !== undefined },
+      { signal: goneSignal(res) },
+    );
     res.set("Cache-Control", "no-cache").type("pdf").send(Buffer.from(content));
   });
   router.all("/:file", onlyMethods("GET"));

@@ -5,22 +5,55 @@ import { Link } from "react-router";
 import type { Card } from "@zanvo/core/answers";
 import { IconButton } from "../ui/Button";
 
-interface SceneCardProps {
-  readonly card: Card;
-  /** The address of its small picture. */
-  readonly address: string;
+/** What can be done with a scene on the shelf. */
+interface CardActions {
   /** Begins a new scene on a template. */
   readonly onBegin: () => void;
-  readonly onRename: (title: string) => void;
   readonly onDuplicate: () => void;
   readonly onSave: () => void;
   readonly onDelete: () => void;
 }
 
+interface SceneCardProps extends CardActions {
+  readonly card: Card;
+  /** The address of its small picture. */
+  readonly address: string;
+  readonly onRename: (title: string) => void;
+}
+
+interface ActionsProps extends CardActions {
+  readonly card: Card;
+  readonly onRename: () => void;
+}
+
+function Actions({ card: { title, template }, onBegin, onRename, onDuplicate, onSave, onDelete }: ActionsProps) {
+  return (
+    <div className="-ml-1.5 mt-1 flex">
+      {template && (
+        <IconButton label={`New scene on ${title}`} onClick={onBegin}>
+          <FilePlus2 size={15} />
+        </IconButton>
+      )}
+      <IconButton label={`Rename ${title}`} onClick={onRename}>
+        <PencilLine size={15} />
+      </IconButton>
+      <IconButton label={`Duplicate ${title}`} onClick={onDuplicate}>
+        <Copy size={15} />
+      </IconButton>
+      <IconButton label={`Save ${title} as a file`} onClick={onSave}>
+        <Download size={15} />
+      </IconButton>
+      <IconButton label={`Delete ${title}`} className="ml-auto" onClick={onDelete}>
+        <Trash2 size={15} />
+      </IconButton>
+    </div>
+  );
+}
+
 const counted = (n: number, one: string, many: string): string => `${n} ${n === 1 ? one : many}`;
 
 /** One scene on the shelf. */
-export function SceneCard({ card, address, onBegin, onRename, onDuplicate, onSave, onDelete }: SceneCardProps) {
+export function SceneCard({ card, address, onRename, ...actions }: SceneCardProps) {
   const [renaming, setRenaming] = useState(false);
   const [picture, setPicture] = useState<"drawing" | "drawn" | "none">("drawing");
   const rename = (title: string) => {
@@ -78,25 +111,7 @@ export function SceneCard({ card, address, onBegin, onRename, onDuplicate, onSav
             .join(" · ")}
         </p>
         <p className="text-pencil">{formatDistanceToNow(card.savedAt, { addSuffix: true })}</p>
-        <div className="-ml-1.5 mt-1 flex">
-          {card.template && (
-            <IconButton label={`New scene on ${card.title}`} onClick={onBegin}>
-              <FilePlus2 size={15} />
-            </IconButton>
-          )}
-          <IconButton label={`Rename ${card.title}`} onClick={() => setRenaming(true)}>
-            <PencilLine size={15} />
-          </IconButton>
-          <IconButton label={`Duplicate ${card.title}`} onClick={onDuplicate}>
-            <Copy size={15} />
-          </IconButton>
-          <IconButton label={`Save ${card.title} as a file`} onClick={onSave}>
-            <Download size={15} />
-          </IconButton>
-          <IconButton label={`Delete ${card.title}`} className="ml-auto" onClick={onDelete}>
-            <Trash2 size={15} />
-          </IconButton>
-        </div>
+        <Actions {...actions} card={card} onRename={() => setRenaming(true)} />
       </div>
     </article>
   );

@@ -36,7 +36,8 @@ function Drawing({ under }: { readonly under: ReturnType<typeof useUnderPicture>
   const { useDocument, useShot, useDesk, useVisibleEdges } = useBoard();
   const { elements, orientations } = useDocument((document) => document.scene);
   const shot = useShot();
-  const { size, camera } = useDesk();
+  const size = useDesk((desk) => desk.size);
+  const camera = useDesk((desk) => desk.camera);
   const { x, y, z } = shot.eye;
   const visible = useVisibleEdges(elements, x, y, z);
   const others = useOtherPanels();
@@ -60,7 +61,9 @@ function Marks() {
   const { useDocument, useView, useDesk, useShot, useChosen } = useBoard();
   const orientations = useDocument((document) => document.scene.orientations);
   const choosing = useView(({ stage }) => stage === "masses");
-  const { size, camera, third } = useDesk();
+  const size = useDesk((desk) => desk.size);
+  const camera = useDesk((desk) => desk.camera);
+  const third = useDesk((desk) => desk.third);
   const marks = useMarks(orientations, useShot(), useChosen(), choosing);
   const six = useSixLayers();
   const layers = useMemo(() => [...marks, ...six], [marks, six]);

@@ -13,7 +13,8 @@ export function DeskMap() {
   const { useDocument, useShot, useDesk, toggleFraming } = useBoard();
   const orientations = useDocument((document) => document.scene.orientations);
   const shot = useShot();
-  const { camera, size } = useDesk();
+  const camera = useDesk((desk) => desk.camera);
+  const size = useDesk((desk) => desk.size);
   const pins = placedPins(pinsOf(orientations, shot));
   const near = pins.filter(({ at }) => isOnMap(shot.sheet, at));
   const { x, y, width, height } = wholeDesk(
