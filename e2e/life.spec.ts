@@ -40,3 +40,39 @@ test(
     await expect(page.getByText(/^The right side: an edge that runs level/).first()).toBeVisible();
   },
 );
+
+test("what is noted from life is drawn on the sheet and changed there, and contradicts itself at once", async ({
+  page,
+}) => {
+  const id = await openNew(page);
+  await page.getByText("From life", { exact: true }).click();
+  await page.getByRole("button", { name: "Note what I see" }).click();
+  const left = page.getByRole("region", { name: "Sightings, left" });
+  await type(page, "Its top, from the top", "58.5");
+  await type(page, "Its foot, from the top", "188.5");
+  await type(page, "Upper, tilt", "20", left);
+  // The hand of the upper left edge ends 55 mm along it; it is turned to point 45 degrees down.
+  const hand = page.getByRole("button", { name: /^tilt of the upper left edge, 20°/ });
+  const box = (await hand.boundingBox())!;
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+  const near = (await page.getByRole("button", { name: /^near corner’s top/ }).boundingBox())!;
+  const [cx, cy] = [near.x + near.width / 2, near.y + near.height / 2];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.mouse.move(x + (cx - 60 - x), y + (cy + 60 - y), { steps: 5 });
+  await expect(page.getByText(/^4[45](\.\d)?°$/).first()).toBeVisible();
+  await page.mouse.up();
+  expect((await saved(page, id)).shots[0].sightings!.left.upper).toBeCloseTo(45, 0);
+  await page.getByRole("button", { name: "Undo" }).click();
+  expect((await saved(page, id)).shots[0].sightings!.left.upper).toBe(20);
+  // A mark of the pencil is moved by its keys: the part to the left is half a millimetre wider.
+  const before = (await saved(page, id)).shots[0].sightings!.parts!;
+  await page.getByRole("button", { name: /^pencil’s left mark/ }).focus();
+  await page.keyboard.press("ArrowLeft");
+  const after = (await saved(page, id)).shots[0].sightings!.parts!;
+  expect(after.leftToRight).toBeGreaterThan(before.leftToRight);
+  expect(130 / after.heightToWidth - 130 / before.heightToWidth).toBeCloseTo(0.5, 6);
+  await type(page, "Height ÷ width", "0.2");
+  const findings = page.getByRole("region", { name: "Findings" });
+  await expect(findings.getByText(/wall is compared as .* it would reach its own point/).first()).toBeVisible();
+});

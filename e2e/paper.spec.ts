@@ -57,6 +57,17 @@ test("a page has several panels, drawn in their places, dragged by their sides a
   expect(whole).toContain('<g id="panel-2-outlines"');
   await page.getByLabel("All 2 panels of the page").uncheck();
   expect(await save()).toContain('<g id="outlines"');
+  // One set-up sheet holds all panels of the page.
+  await page.getByRole("link", { name: "Set-up sheet" }).click();
+  await page.getByLabel("All 2 panels of the page").check();
+  await expect(page.getByText(/^Rule the panel Shot 2: /)).toBeVisible();
+  await expect(page.getByRole("region", { name: "Shot 2" }).getByText(/^Net loft: near corner .* high/)).toBeVisible();
+  const [sheet] = await Promise.all([
+    page.waitForEvent("download"),
+    page.getByRole("link", { name: "Save as PDF" }).click(),
+  ]);
+  expect(readFileSync(await sheet.path(), "latin1").match(/\/Type \/Page\n/g)!.length).toBeGreaterThan(2);
+  await page.getByRole("link", { name: "Board" }).click();
   // A new shot has a sheet for itself.
   await page.getByRole("button", { name: "New shot from this one" }).click();
   expect((await saved(page, id)).shots.map((shot) => shot.page)).toEqual([pageId, pageId, undefined]);
@@ -66,9 +77,17 @@ test("the desk is printed at true size, with progress, and can be stopped", asyn
   const id = await openNew(page);
   await page.getByRole("button", { name: "Hand-over" }).click();
   await page.getByText("Print the desk at true size").click();
-  await expect(page.getByText(/^\d+ sheets and a contents map$/)).toBeVisible();
-  await page.getByRole("radio", { name: "A3" }).click();
-  const count = Number.parseInt((await page.getByText(/sheets and a contents map$/).textContent())!);
+  const told = page.getByText(/^\d+ sheets? and a contents map/);
+  await expect(told).toBeVisible();
+  await page.getByLabel("Paper of the printer").selectOption("A3");
+  const all = Number.parseInt((await told.textContent())!);
+  // One sheet is left out by a press on it.
+  const sheets = page.getByRole("group", { name: "Sheets to print" }).getByRole("button");
+  await expect(sheets).toHaveCount(all);
+  await sheets.first().click();
+  await expect(sheets.first()).toHaveAttribute("aria-pressed", "false");
+  const count = Number.parseInt((await told.textContent())!);
+  expect(count).toBe(all - 1);
   const [file] = await Promise.all([
     page.waitForEvent("download"),
     page.getByRole("button", { name: "Print at true size" }).click(),

@@ -21,6 +21,35 @@ test("the shelf opens with the demo and one button for a new scene", async ({ pa
   await expect(page.getByLabel("Title of the scene")).toHaveValue("Untitled scene");
 });
 
+test("a new scene is begun with a situation; its desk is kept as a template, on which others are begun", async ({
+  page,
+}) => {
+  await page.goto("/");
+  await page.getByRole("button", { name: "Start a new scene" }).click();
+  const begin = page.getByRole("region", { name: "Begin with" });
+  await expect(begin).toBeVisible();
+  // Its points are calm: nothing is found.
+  await expect(page.getByText("Nothing to point out.")).toBeVisible();
+  await begin.getByRole("button", { name: "Corridor" }).click();
+  const title = `Tram depot ${Date.now()}`;
+  await page.getByLabel("Title of the scene").fill(title);
+  await page.getByLabel("Paper").selectOption("B4");
+  await page.getByRole("button", { name: "Keep this desk as a template" }).click();
+  await expect(page.getByText(/is kept as a template/).first()).toBeVisible();
+  await page.goto("/");
+  await page.getByLabel("Find a scene").fill(title);
+  await expect(card(page, `${title}, desk`)).toContainText("Template · 1 shot · 0 things");
+  await page.getByRole("button", { name: `New scene on ${title}, desk` }).click();
+  await expect(page.getByLabel("Paper")).toHaveValue("B4");
+  // Another beginning, and back to the template, each one step that can be undone.
+  await begin.getByRole("button", { name: "Disc, five points" }).click();
+  await page.getByLabel("Paper").selectOption("A2");
+  await begin.getByRole("button", { name: `${title}, desk` }).click();
+  await expect(page.getByLabel("Paper")).toHaveValue("B4");
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(page.getByLabel("Paper")).toHaveValue("A2");
+});
+
 test("scenes are searched and put in order", async ({ page }) => {
   for (const title of ["Zeta sluice", "Alpha sluice", "Mid sluice"]) await put(page, title);
   await page.goto("/");

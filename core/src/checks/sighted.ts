@@ -1,7 +1,26 @@
 import { mm, sentence } from "../units";
 import { NoAnswer } from "../problem";
-import { sightedLevel, sightedPoints, TILT_HAND } from "../vanishing";
+import type { Sightings } from "../scene";
+import { overreaching, partWidths, sightedLevel, sightedPoints, TILT_HAND } from "../vanishing";
 import { tenth, type Check, type Finding } from "./finding";
+
+/** Parts that contradict the tilts: a wall cannot reach its own point. */
+function overreach(s: Sightings, y: number): Finding[] {
+  const over = overreaching(s, y);
+  const wide = partWidths(s);
+  return sightedPoints(s, y)
+    .filter(({ side }) => wide && over.includes(side))
+    .map(({ side, x }) => ({
+      id: `sightings-part-${side}`,
+      severity: "warning",
+      where: `Sightings, ${side} side`,
+      at: [x, y],
+      value: tenth(wide![side]),
+      unit: "mm",
+      message: sentence`The ${side} wall is compared as ${mm(wide![side])} wide, and its edges meet the eye’s level after
+        ${mm(Math.abs(x - s.x))}: it would reach its own point. Compare the parts again, or sight its tilt again.`,
+    }));
+}
 
 /** Sightings that contradict each other: both edges of a wall must meet the eye's level in one point. */
 export const contradicting: Check = ({ shot }) => {
@@ -9,7 +28,7 @@ export const contradicting: Check = ({ shot }) => {
   if (!sightings) return [];
   const y = sightedLevel(shot);
   try {
-    return sightedPoints(sightings, y).flatMap(({ side, each, x, disagreement }): Finding[] => {
+    const tilts = sightedPoints(sightings, y).flatMap(({ side, each, x, disagreement }): Finding[] => {
       if (disagreement <= TILT_HAND) return [];
       const { lower: _, ...upper } = sightings[side];
       return [
@@ -26,6 +45,7 @@ export const contradicting: Check = ({ shot }) => {
         },
       ];
     });
+    return [...tilts, ...overreach(sightings, y)];
   } catch (error) {
     if (error instanceof NoAnswer) return [];
     throw error;

@@ -115,11 +115,11 @@ describe("a lens that bows", () => {
     };
     expect(spoilingEdge({ ...SIZE, bowed })).toBeUndefined();
     for (const at of [0, 2, 5]) expect(spoilingEdge({ ...SIZE, bowed: bowed.toSpliced(at, 0, curved) })).toBe(at);
-    // Of 200 honest sets one in two hundred or so may be named by chance: five edges, one in a thousand each.
-    const named = Array.from({ length: 200 }, (_, seed) =>
+    // An honest edge is named once in a thousand by chance: of 40 sets of five, in 0.2 on the mean.
+    const named = Array.from({ length: 40 }, (_, seed) =>
       spoilingEdge({ ...SIZE, bowed: traced(bowOf(-0.12), 1, 1000 + seed) }),
     ).filter((edge) => edge !== undefined);
-    expect(named.length).toBeLessThanOrEqual(4);
+    expect(named.length).toBeLessThanOrEqual(2);
     // With two edges nobody can tell which one is wrong.
     expect(spoilingEdge({ ...SIZE, bowed: [bowed[0], curved] })).toBeUndefined();
   });

@@ -6,6 +6,7 @@ import { distance2, type Vec2 } from "../geometry";
 import {
   detect,
   familiesOf,
+  follow,
   greyOf,
   groupEdges,
   recoverView,
@@ -95,6 +96,22 @@ describe("edges found in a picture", () => {
       expect(settle(bar, [20, 90], [280, 90], 12)!.a[1]).toBeCloseTo(94, 1);
     },
   );
+
+  it("are followed place by place; where most find the edge, those past its end are left out", () => {
+    const [a, b] = [CORNERS[0], CORNERS[1]];
+    const at = (t: number, beside: number): Vec2 => [a[0] + t * (b[0] - a[0]), a[1] + t * (b[1] - a[1]) + beside];
+    const places = Array.from({ length: 10 }, (_, i) => at(0.05 + 0.1 * i, i % 2 ? 2 : -2));
+    const past: Vec2[] = [
+      [360, 30],
+      [380, 20],
+    ];
+    const found = follow(PICTURE, [...places, ...past], 9);
+    expect(found.length).toBeGreaterThanOrEqual(9);
+    expect(found.length).toBeLessThanOrEqual(11);
+    for (const place of found) expect(off(place, a, b)).toBeLessThan(1);
+    // Nothing near: every place stays.
+    expect(follow(PICTURE, past, 9)).toEqual(past);
+  });
 
   it("come from colours by their brightness, as OpenCV's cvtColor has it, to the nearest step", async () => {
     await cvLoaded();

@@ -11,6 +11,7 @@ export { resample, type Pixels, type Warp } from "./resample";
 export { undistorted, undistorting, type Undistorting } from "./bow";
 export { recoverBow, spoilingEdge, type Bowed, type RecoveredBow } from "./bowFit";
 export { checkDrawn, type Misdrawn } from "./drawn";
+export { follow } from "./follow";
 export { detect, type Detected } from "./detect";
 export { greyOf, type Grey } from "./grey";
 export { familiesOf, groupEdges, type Grouped } from "./group";

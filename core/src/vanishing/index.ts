@@ -7,3 +7,4 @@ export * from "./pins";
 export * from "./point";
 export * from "./sightings";
 export * from "./sketch";
+export * from "./sightingMarks";

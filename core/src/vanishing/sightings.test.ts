@@ -109,6 +109,25 @@ describe("a view from life", () => {
     expect(findings(scene, found.fix!.shot).filter(({ id }) => id.startsWith("sightings"))).toEqual([]);
   });
 
+  it("contradicts itself where a wall would reach its own point, and says so at once", () => {
+    // Edges of 40 degrees from 90 mm over the level meet it after 107.3 mm; 130 mm at 0.5 are 260 mm, half to each side.
+    const sightings: Sightings = {
+      x: 210,
+      top: 58.5,
+      bottom: 188.5,
+      left: { upper: 20 },
+      right: { upper: 40 },
+      parts: { heightToWidth: 0.5, leftToRight: 1 },
+    };
+    const of = (notes: Sightings) =>
+      findings(scene, { ...shotWith(), sightings: notes }).filter(({ id }) => id.startsWith("sightings"));
+    const [found, ...more] = of(sightings);
+    expect(found).toMatchObject({ id: "sightings-part-right", severity: "warning", value: 130, unit: "mm" });
+    expect(inMetric(found.message)).toContain("meet the eye’s level after 107.3 mm");
+    expect(more).toEqual([]);
+    expect(of({ ...sightings, parts: { heightToWidth: 0.65, leftToRight: 1 } })).toEqual([]);
+  });
+
   it("says what cannot be", () => {
     const s: Sightings = { x: 210, top: 58.5, bottom: 188.5, left: { upper: 20 }, right: { upper: 0 } };
     expect(() => viewOfSightings(main, shotWith(), s)).toThrow("The right side: an edge that runs level");

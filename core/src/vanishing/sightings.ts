@@ -61,6 +61,26 @@ export const sightedPoints = (s: Sightings, horizonY: number): readonly [Sighted
   sightedSide("right", s, horizonY),
 ];
 
+/** A wall that reaches so much of the way to its own point cannot be built. */
+const NEARLY_THERE = 0.98;
+
+/** How wide the parts to both sides of the near corner are seen, mm; null where they are not compared. */
+export function partWidths({ top, bottom, parts }: Sightings): Readonly<Record<Side, number>> | null {
+  if (!parts) return null;
+  const width = Math.abs(bottom - top) / parts.heightToWidth;
+  const share = parts.leftToRight / (1 + parts.leftToRight);
+  return { left: width * share, right: width * (1 - share) };
+}
+
+/** The sides whose walls would reach their own points: there, parts and tilts contradict each other. */
+export function overreaching(s: Sightings, horizonY: number): readonly Side[] {
+  const wide = partWidths(s);
+  if (!wide) return [];
+  return sightedPoints(s, horizonY)
+    .filter(({ side, x }) => wide[side] >= NEARLY_THERE * Math.abs(x - s.x))
+    .map(({ side }) => side);
+}
+
 /** The height of the horizon that sightings are taken against: that of the level view. */
 export const sightedLevel = (shot: Shot): number => levelled(shot).lens.centre.y;
 
@@ -88,28 +108,29 @@ export function buildingOfSightings(
   const view = viewOf(shot);
   const y = view.centre[1];
   if (s.bottom <= y) throw new NoAnswer("The near corner’s foot stands above the horizon: it is not on the ground.");
-  if (!s.parts)
+  const wide = partWidths(s);
+  if (!wide)
     throw new NoAnswer(
       "Compare height with width and the left part with the right one first: they tell how wide the walls are.",
     );
-  const { heightToWidth, leftToRight } = s.parts;
-  const width = (s.bottom - s.top) / heightToWidth;
   const hands = handed(heading, shot.gaze.heading);
   const foot = unprojectToGround(view, [s.x, s.bottom]);
   const [left, right] = sightedPoints(s, y);
-  const length = (side: Sighted, part: number): number => {
-    const far = s.x + (side.side === "left" ? -1 : 1) * width * part;
+  const over = overreaching(s, y);
+  const length = (side: Sighted): number => {
+    const far = s.x + (side.side === "left" ? -1 : 1) * wide[side.side];
     // Along the base line, which runs from the foot to the point.
     const t = (far - s.x) / (side.x - s.x);
-    const end = t < 0.98 ? unprojectToGround(view, [far, s.bottom + t * (y - s.bottom)] as Vec2) : null;
+    const end = !over.includes(side.side)
+      ? unprojectToGround(view, [far, s.bottom + t * (y - s.bottom)] as Vec2)
+      : null;
     if (!foot || !end)
       throw new NoAnswer(
         `The ${side.side} wall would reach its own point: the parts and the tilts contradict each other.`,
       );
     return Math.hypot(end[0] - foot[0], end[1] - foot[1]);
   };
-  const share = leftToRight / (1 + leftToRight);
-  const [l, r] = [length(left, share), length(right, 1 - share)];
+  const [l, r] = [length(left), length(right)];
   const [fx, fy] = foot ?? [0, 0];
   return newBlock({
     origin: { x: fx, y: fy, z: 0 },

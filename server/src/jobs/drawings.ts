@@ -73,15 +73,18 @@ const CARD = { width: 528, height: 352 };
 /** Kinds of layers that a small picture is better without. */
 const TOO_FINE = ["hidden", ...LAYER_KINDS.filter(({ construction }) => construction).map(({ id }) => id)];
 
+/** What else leads the eye where nothing stands yet. */
+const OF_EMPTY = ["bundles", "squares", "horizon"];
+
 /** The first page of a scene as a small picture, in heavy lines. */
 export const thumbnail = (text: string) =>
-  answer(() =>
-    sharp(Buffer.from(toSvg(drawPage(readScene(text), undefined, TOO_FINE), 2.5)), {
-      limitInputPixels: false,
-      unlimited: true,
-    })
+  answer(() => {
+    const scene = readScene(text);
+    const without = scene.elements.length ? TOO_FINE : TOO_FINE.filter((id) => !OF_EMPTY.includes(id));
+    const svg = toSvg(drawPage(scene, undefined, without), scene.elements.length ? 2.5 : 1.6);
+    return sharp(Buffer.from(svg), { limitInputPixels: false, unlimited: true })
       .resize({ ...CARD, fit: "inside" })
       .flatten({ background: "#fbf9f3" })
       .webp({ quality: 82 })
-      .toBuffer(),
-  );
+      .toBuffer();
+  });

@@ -2,6 +2,7 @@ import { expose } from "comlink";
 import type { Vec2 } from "@zanvo/core/geometry";
 import {
   detect,
+  follow,
   greyOf,
   groupEdges,
   settle,
@@ -54,18 +55,10 @@ const api = {
   async settleOnStroke(a: Vec2, b: Vec2, reach: number): Promise<OnStroke | null> {
     return opened && settleOnStroke(await opened, a, b, reach);
   },
-  /** Places along a bowed edge, each laid on the edge by the piece around it. */
+  /** Places along a bowed edge, laid on it. */
   async follow(places: readonly Vec2[], reach: number): Promise<readonly Vec2[]> {
     const grey = await opened;
-    if (!grey) return places;
-    return places.map((place, i) => {
-      const [from, to] = [places[Math.max(0, i - 1)], places[Math.min(places.length - 1, i + 1)]];
-      const found = settle(grey, from, to, reach);
-      if (!found) return place;
-      const t =
-        Math.hypot(place[0] - from[0], place[1] - from[1]) / (Math.hypot(to[0] - from[0], to[1] - from[1]) || 1);
-      return [found.a[0] + t * (found.b[0] - found.a[0]), found.a[1] + t * (found.b[1] - found.a[1])];
-    });
+    return grey ? follow(grey, places, reach) : places;
   },
   /** All edges of the picture by set. @param tell told how much is done, 0 to 1 */
   async find(tell: (share: number) => void): Promise<Found> {

@@ -28,6 +28,9 @@ import { useBoard } from "../useBoard";
 // Fetched when something is first chosen: it knows every kind of element.
 const ElementHandles = lazily(async () => (await import("./ElementHandles")).ElementHandles);
 
+// Fetched when something is first noted from life.
+const LifeMarks = lazily(async () => (await import("./LifeMarks")).LifeMarks);
+
 /** What goes on beyond the sheet is drawn this far around it, mm. */
 const AROUND = { x: -5000, y: -5000, width: 12000, height: 12000 };
 
@@ -78,13 +81,14 @@ function Marks() {
 /** What can be taken hold of in a stage. */
 function Handles() {
   const { useView, useChosen, useShot } = useBoard();
+  const shot = useShot();
   const stage = useView((view) => view.stage);
   const chosen = useChosen();
   // While a corner is raised, what stands beside it must not take the press.
   const choosing = useView(({ stage: now, tool }) => now === "masses" && tool === "select");
   const setting = stage === "points" || stage === "grid";
   // What is held to its photo is not taken hold of.
-  const held = isHeld(useShot());
+  const held = isHeld(shot);
   return (
     <>
       <PanelTabs />
@@ -99,6 +103,11 @@ function Handles() {
         </Suspense>
       )}
       {stage === "points" && <ArcHandles />}
+      {stage === "points" && shot.sightings && (
+        <Suspense fallback={null}>
+          <LifeMarks shot={shot} sightings={shot.sightings} />
+        </Suspense>
+      )}
       <SixPoints />
       {(stage === "eye-level" || setting) && <Stretch />}
     </>

@@ -2,19 +2,53 @@ import { ImagePlus } from "lucide-react";
 import useSWR from "swr";
 import type { Card } from "@zanvo/core/answers";
 import { BEGINNINGS, deskOf, isFresh, type Beginning } from "@zanvo/core/beginnings";
+import { headingDirection } from "@zanvo/core/geometry";
+import type { Shot } from "@zanvo/core/scene";
+import { visibleEdges } from "@zanvo/core/visibility";
+import { build, newBlock, type Block } from "@zanvo/core/world";
 import { listScenes, openScene, picturePath } from "../../api";
 import { useBringPhoto } from "../../references/useBringPhoto";
 import { useStores } from "../../stores";
 import { linesOf, PICTURED, SMALL_SHOT, ShotPicture } from "./ShotPicture";
 
-/** What the small picture of a beginning shows: its squares where it has some, else its grids. */
-function picture({ of }: Beginning): ReturnType<typeof linesOf> {
+/** How high the building is that a beginning is pictured with, and how far ahead its nearest corner stands, m. */
+const PICTURED_WITH: Readonly<Record<string, readonly [height: number, ahead: number]>> = {
+  corner: [7, 30],
+  wall: [6, 26],
+  up: [30, 32],
+  down: [14, 34],
+  tilted: [9, 32],
+};
+const SIDE = 10;
+
+/** A building along the main directions with its nearest corner ahead of the eye, or its front where that is faced. */
+function building({ gaze, eye }: Shot, height: number, ahead: number): Block {
+  const [x, y] = headingDirection(gaze.heading);
+  const faced = Math.abs(PICTURED.heading - gaze.heading - 90) < 1e-6 ? SIDE / 2 : 0;
+  return newBlock({
+    id: "pictured",
+    name: "",
+    origin: { x: eye.x + x * ahead - y * faced, y: eye.y + y * ahead + x * faced, z: 0 },
+    heading: PICTURED.heading - 90,
+    length: SIDE,
+    width: SIDE,
+    height,
+  });
+}
+
+/** What the small picture of a beginning shows: a building, the squares it lays out, or the grids of a curved view. */
+function picture({ id, of }: Beginning): ReturnType<typeof linesOf> {
   const shot = of(SMALL_SHOT, PICTURED);
-  const spacing = shot.lens.law === "rectilinear" ? 9 : 12;
-  const bundles = ["main-left", "main-right", "upright"].map((pin) => ({ pin, spacing, strength: 1 }));
+  const standing = PICTURED_WITH[id];
+  if (standing) {
+    const { x, y, z } = shot.eye;
+    const visible = visibleEdges(build([building(shot, ...standing)]), [x, y, z]);
+    return linesOf(shot, ["buildings", "creases", "horizon"], (layer) => layer !== "horizon", visible);
+  }
+  const bundles = ["main-left", "main-right", "upright"].map((pin) => ({ pin, spacing: 12, strength: 1 }));
   const planes = shot.measured?.map((plane) => ({ ...plane, every: plane.every * 2, heavy: 1 }));
-  const only = planes ? ["squares", "horizon"] : ["bundles", "horizon", ...(spacing > 9 ? ["frame"] : [])];
-  return linesOf({ ...shot, bundles, measured: planes }, only, (id) => id === "horizon" || id === "frame");
+  const only = planes ? ["squares", "horizon"] : ["bundles", "horizon", "frame"];
+  return linesOf({ ...shot, bundles, measured: planes }, only, (layer) => layer === "horizon" || layer === "frame");
 }
 
 const pictures = new Map<string, ReturnType<typeof linesOf>>();

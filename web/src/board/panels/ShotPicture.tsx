@@ -23,9 +23,14 @@ interface Line {
   readonly strong: boolean;
 }
 
-/** The lines of a shot's grids. @param only the kinds of layer that are drawn */
-export const linesOf = (shot: Shot, only: readonly string[], strong: (id: string) => boolean): readonly Line[] =>
-  compose(contextOf({ orientations: [PICTURED] }, shot, NOTHING_VISIBLE), { only }).map((layer) => ({
+/** The lines of a shot. @param only the kinds of layer that are drawn @param strong those that lead the eye */
+export const linesOf = (
+  shot: Shot,
+  only: readonly string[],
+  strong: (id: string) => boolean,
+  visible = NOTHING_VISIBLE,
+): readonly Line[] =>
+  compose(contextOf({ orientations: [PICTURED] }, shot, visible), { only }).map((layer) => ({
     path: pathOf(layer),
     strong: strong(layer.id),
   }));
