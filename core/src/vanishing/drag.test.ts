@@ -3,7 +3,7 @@ import { distance2, type Vec2 } from "../geometry";
 import { newScene } from "../scene";
 import { orthocentre } from "../shot";
 import { between, shotWith } from "../../testing";
-import { movePin, pinsOf, type Keep, type Role } from ".";
+import { caughtOnHorizon, movePin, usualKeep, pinsOf, type Keep, type Role } from ".";
 
 const [orientation] = newScene("Test").orientations;
 const place = (shot: ReturnType<typeof shotWith>, role: Role) =>
@@ -52,6 +52,32 @@ describe("moving a level pin", () => {
       );
     },
   );
+
+  it("keeps the centre of two points and the lens of three, where nobody chose", () => {
+    expect([usualKeep(shotWith()), usualKeep(shotWith({ gaze: { pitch: -20 } }))]).toEqual(["centre", "lens"]);
+    // A third point that joins under a level view, whatever its height, leaves the lens as it was.
+    for (const y of [600, 900, 3000]) {
+      const level = shotWith();
+      const joined = movePin(
+        orientation,
+        level,
+        "upright",
+        [210, y],
+        usualKeep({ gaze: { ...level.gaze, pitch: -1 } }),
+      );
+      expect(joined.lens).toEqual(level.lens);
+    }
+  });
+
+  it("catches a level point of a sweep on its straight horizon, and no other", () => {
+    const sweep = { lens: { ...shotWith().lens, law: "cylindrical" as const } };
+    const y = sweep.lens.centre.y;
+    expect(caughtOnHorizon(sweep, { role: "left" }, [40, y + 3])).toEqual([40, y]);
+    expect(caughtOnHorizon(sweep, { role: "left" }, [40, y + 5])).toEqual([40, y + 5]);
+    expect(caughtOnHorizon(sweep, { role: "upright" }, [40, y + 3])).toEqual([40, y + 3]);
+    const disc = { lens: { ...sweep.lens, law: "stereographic" as const } };
+    expect(caughtOnHorizon(disc, { role: "left" }, [40, y + 3])).toEqual([40, y + 3]);
+  });
 
   it("keeping the centre holds it and the other pin", () => {
     const moved = movePin(orientation, flat, "left", [-900, 0], "centre");

@@ -1,9 +1,10 @@
 import { degrees, distance2, dot, unit, type Vec2, type Vec3 } from "../geometry";
+import { LAWS } from "../lens";
 import { NoAnswer } from "../problem";
 import type { Orientation, Shot, Slope } from "../scene";
 import { solvePins, solveWithPlumb, unproject, viewOf, type Solved } from "../shot";
 import { footOn, horizon, lineFrame } from "./horizon";
-import { handed, pinsOf, slopeAxis, type Role } from "./pins";
+import { handed, pinsOf, slopeAxis, type Pin, type Role } from "./pins";
 
 /** The pins that the view itself hangs on; slopes hang on the view. */
 type Carrying = Exclude<Role, "up" | "down">;
@@ -13,6 +14,25 @@ type Carrying = Exclude<Role, "up" | "down">;
  * centre and picture distance follow. `centre`: the centre of vision and one other pin, so view and lens follow.
  */
 export type Keep = "lens" | "pins" | "centre";
+
+/**
+ * What stays where nobody chose: with two points the centre of vision; with a third one the lens, for the centre and
+ * two pins that are almost in line with it would leave it no sensible one.
+ */
+export const usualKeep = ({ gaze }: Pick<Shot, "gaze">): Keep => (gaze.pitch === 0 ? "centre" : "lens");
+
+/** How near to the level of the centre of vision, mm on the desk, a level point of a sweep is drawn to it. */
+const CAUGHT = 4;
+
+/**
+ * Where a level point is put that is dragged to a place: on the level of the centre of vision, where the horizon of a
+ * sweep runs straight, if it comes near.
+ */
+export function caughtOnHorizon({ lens }: Pick<Shot, "lens">, { role }: Pick<Pin, "role">, [x, y]: Vec2): Vec2 {
+  const level = role === "left" || role === "right";
+  const caught = level && LAWS[lens.law].shape !== "round" && Math.abs(y - lens.centre.y) < CAUGHT;
+  return [x, caught ? lens.centre.y : y];
+}
 
 /** The places of an orientation's pins; null where a set is parallel to the picture. */
 function places(orientation: Orientation, shot: Shot): Record<Carrying, Vec2 | null> {

@@ -1,6 +1,6 @@
 export * from "./aids";
 export * from "./compass";
-export { movePin, shiftHorizon, slopeTo, type Keep } from "./drag";
+export { caughtOnHorizon, movePin, shiftHorizon, slopeTo, usualKeep, type Keep } from "./drag";
 export * from "./horizon";
 export * from "./measuring";
 export * from "./pins";

@@ -13,8 +13,8 @@ export interface ViewState {
   readonly shotId: string;
   readonly stage: StageId;
   readonly tool: Tool;
-  /** What stays while a pin is moved. */
-  readonly keep: Keep;
+  /** What stays while a pin is moved; null for what is usual. */
+  readonly keep: Keep | null;
   /** The pair of streets, by id, along which buildings are raised; the main one where it is none that is there. */
   readonly along: string;
   /** Whose sets are shown: all of them, or those of the chosen building. */
@@ -23,7 +23,7 @@ export interface ViewState {
 
 export type View = ReturnType<typeof createView>;
 
-const FRESH: ViewState = { shotId: "", stage: "points", tool: "raise", keep: "centre", along: "", sets: "all" };
+const FRESH: ViewState = { shotId: "", stage: "points", tool: "raise", keep: null, along: "", sets: "all" };
 
 const shotIn = ({ shots }: Scene, id: string): Shot => shots.find((shot) => shot.id === id) ?? shots[0];
 

@@ -4,13 +4,12 @@ import type { Vec2 } from "@zanvo/core/geometry";
 import { toldBy } from "@zanvo/core/problem";
 import { type Told } from "@zanvo/core/units";
 import { toWindow } from "../../canvas/camera";
+import { isAway, standInAt, type StandIn } from "./standIns";
 import { useDrag } from "./useDrag";
 import { useBoard } from "../useBoard";
 
 /** Arrow keys move a thing by this much on paper, in mm; with Shift by ten times as much. */
 const NUDGE = 0.5;
-/** How near to the window's edge the handle of a thing outside it waits, in px. */
-const INSET = 14;
 
 interface HandleProps {
   /** Where it is, desk mm. */
@@ -18,8 +17,10 @@ interface HandleProps {
   /** What it is and where, for those who hear it. */
   readonly label: Told;
   readonly children: ReactNode;
-  /** How far away it is and where to, shown while it lies outside the window. */
+  /** What it is and how far away, shown while it lies outside the window. */
   readonly away?: Told;
+  /** Where it waits then, among others that do. */
+  readonly standIn?: StandIn;
   readonly className?: string;
   /** Brings it to a place; @returns its measure. What is thrown is shown, and the last good state stays. */
   readonly onDrag: (to: Vec2, alt: boolean) => Told;
@@ -30,32 +31,30 @@ interface HandleProps {
 }
 
 /** A handle that is dragged, or nudged by arrow keys. One that lies outside the window waits at its edge. */
-export function Handle({ at, label, children, away, className = "", onDrag, onDone, onNudge }: HandleProps) {
+export function Handle({ at, label, children, away, standIn, className = "", onDrag, onDone, onNudge }: HandleProps) {
   const { useMeasures, useDesk, beginGesture, showTag, endGesture, cancelGesture } = useBoard();
   const measures = useMeasures();
   const camera = useDesk((desk) => desk.camera);
   const size = useDesk((desk) => desk.size);
   const start = useRef<Vec2>(at);
-  const [x, y] = toWindow(camera, at);
-  const [cx, cy] = [
-    Math.min(Math.max(x, INSET), size.width - INSET),
-    Math.min(Math.max(y, INSET), size.height - INSET),
-  ];
-  const outside = Math.hypot(x - cx, y - cy) > 1;
+  const window = toWindow(camera, at);
+  const outside = isAway(window, size);
+  const waiting = standIn ?? standInAt(window, size);
+  const [cx, cy] = waiting.at;
 
   const { cancel: _, ...pointer } = useDrag({
     start: () => {
       start.current = at;
       beginGesture();
     },
-    move: ({ at: now, from, window, alt }) => {
+    move: ({ at: now, from, window: hand, alt }) => {
       try {
         showTag({
-          at: window,
+          at: hand,
           text: onDrag([start.current[0] + now[0] - from[0], start.current[1] + now[1] - from[1]], alt),
         });
       } catch (error) {
-        showTag({ at: window, text: toldBy(error), wrong: true });
+        showTag({ at: hand, text: toldBy(error), wrong: true });
       }
     },
     end: () => {
@@ -97,8 +96,8 @@ export function Handle({ at, label, children, away, className = "", onDrag, onDo
       {outside && away && (
         <span
           className={
-            `measure pointer-events-none absolute ${cy < 40 ? "top-full" : "bottom-full"} w-max rounded ` +
-            `bg-slip/90 px-1 text-[11px] text-ink ${x < cx ? "left-0" : "right-0"}`
+            "measure pointer-events-none absolute top-1/2 w-max -translate-y-1/2 rounded bg-slip/90 px-1 " +
+            `text-[11px] text-ink ${waiting.words === "left" ? "right-full" : "left-full"}`
           }
         >
           {measures(away)}

@@ -4,14 +4,15 @@ import type { Orientation, Slope } from "@zanvo/core/scene";
 import { LAWS } from "@zanvo/core/lens";
 import { nearestAcute, turnedTo, viewOf } from "@zanvo/core/shot";
 import { degree, pinPlace } from "@zanvo/core/slip";
-import { movePin, pinsOf, slopeTo, within, type Pin } from "@zanvo/core/vanishing";
-import { mm, sentence } from "@zanvo/core/units";
+import { caughtOnHorizon, movePin, pinsOf, slopeTo, usualKeep, within, type Pin } from "@zanvo/core/vanishing";
+import { mm, sentence, type Told } from "@zanvo/core/units";
 import { Handle } from "./Handle";
 import { toWindow } from "../../canvas/camera";
 import { atRest } from "./rest";
 import { useBothDiscs } from "./OtherPanels";
 import { PinHead } from "./PinHead";
 import { useShownPins } from "./sets";
+import { isAway, standIns, type StandIn } from "./standIns";
 import type { Recipe } from "../../document";
 import { useBoard, type Board } from "../useBoard";
 
@@ -20,27 +21,44 @@ const ARROWS = { left: "←", right: "→", top: "↑", bottom: "↓" } as const
 /** How near to the panel's middle, in mm on the desk, the third point is drawn plumb under it. */
 const PLUMB = 4;
 
+/** A pin that lies outside the window: its set, and how far off the sheet it stands. */
+const awayTold = ({ name, offSheet }: Pin): Told =>
+  offSheet ? sentence`${name} ${ARROWS[offSheet.side]} ${mm(offSheet.distance)}` : name;
+
+/** Where the pins that lie outside the window wait at its edge. */
+function useStandIns(pins: readonly Pin[]): ReadonlyMap<string, StandIn> {
+  const { useDesk, useMeasures } = useBoard();
+  const camera = useDesk((desk) => desk.camera);
+  const size = useDesk((desk) => desk.size);
+  const measures = useMeasures();
+  const away = pins.flatMap((pin) => {
+    const at = pin.point.at && toWindow(camera, pin.point.at);
+    return at && isAway(at, size) ? [{ id: pin.id, at, text: measures(awayTold(pin)) }] : [];
+  });
+  return standIns(away, size);
+}
+
 /** The pins of the current shot, to be dragged. */
 export function PinHandles({ movable }: { readonly movable: boolean }) {
-  const stores = useBoard();
-  const { useDocument, useView, useShot, useDesk, onShot, drag, edit } = stores;
+  const { useDocument, useShot, useDesk } = useBoard();
   const orientations = useDocument((document) => document.scene.orientations);
-  const keep = useView((view) => view.keep);
   const shot = useShot();
   const camera = useDesk((desk) => desk.camera);
-  const [main] = orientations;
   const both = useBothDiscs();
   const view = useMemo(() => viewOf(shot), [shot]);
-  return useShownPins().map((pin) => {
+  const pins = useShownPins();
+  const standing = useStandIns(pins);
+  return pins.map((pin) => {
     const {
       role,
       point: { at },
     } = pin;
     // Uprights belong to every orientation; where one must stay put beside them, it is the first.
-    const own = orientations.find(({ id }) => id === pin.orientation) ?? main;
+    const own = orientations.find(({ id }) => id === pin.orientation) ?? orientations[0];
     // Of two discs the other one has what lies off this one.
     if (!at || (both && !within(view, pin))) return null;
-    if (movable && !LAWS[shot.lens.law].straight) return <TurningHandle key={pin.id} pin={pin} at={at} />;
+    const shared = { pin, at, standIn: standing.get(pin.id) };
+    if (movable && !LAWS[shot.lens.law].straight) return <TurningHandle key={pin.id} {...shared} />;
     if (!movable || !own) {
       const [x, y] = toWindow(camera, at);
       return (
@@ -53,47 +71,66 @@ export function PinHandles({ movable }: { readonly movable: boolean }) {
         </span>
       );
     }
+    if (role !== "up" && role !== "down") return <PointHandle key={pin.id} {...shared} role={role} own={own} />;
     const slope = own.slopes?.find(({ id }) => id === pin.slope);
-    if (slope && (role === "up" || role === "down"))
-      return <SlopeHandle key={pin.id} pin={pin} at={at} role={role} own={own} slope={slope} />;
-    if (role === "up" || role === "down") return null;
-    const put = (to: Vec2) => onShot((before) => movePin(own, before, role, to, keep));
-    const [plumb] = middle(shot.frame);
-    return (
-      <Handle
-        key={pin.id}
-        at={at}
-        label={sentence`${role === "upright" ? "third" : role} vanishing
-          point${own === main ? "" : ` of ${own.name}`}, ${pinPlace(shot.sheet, pin)}`}
-        away={pin.offSheet ? sentence`${ARROWS[pin.offSheet.side]} ${mm(pin.offSheet.distance)}` : undefined}
-        className={role === "upright" ? "cursor-move" : "cursor-ew-resize"}
-        onDrag={([wantedX, wantedY], alt) => {
-          const [x, y] = [atRest(wantedX, alt), atRest(wantedY, alt)];
-          if (role !== "upright") {
-            drag(put([x, y]));
-            return sentence`${mm(Math.abs(x - shot.lens.centre.x))} ${role} of C`;
-          }
-          const caught = !alt && Math.abs(x - plumb) < PLUMB;
-          const to: Vec2 = [caught ? plumb : x, y];
-          useDesk.setState({ third: keep === "pins" ? to : null });
-          drag(put(to));
-          return sentence`${mm(to[0])} from left, ${mm(y)} from top${caught ? ", plumb under the middle" : ""}`;
-        }}
-        onDone={(givenUp) => {
-          const wanted = useDesk.getState().third;
-          useDesk.setState({ third: null });
-          if (wanted && !givenUp) offerNearest(stores, own, wanted);
-        }}
-        onNudge={([dx, dy]) => edit(put([at[0] + dx, at[1] + dy]), `pin ${pin.id}`)}
-      >
-        <PinHead pin={pin} />
-      </Handle>
-    );
+    return slope ? <SlopeHandle key={pin.id} {...shared} role={role} own={own} slope={slope} /> : null;
   });
 }
 
+interface PointHandleProps extends PinHandleProps {
+  readonly role: "left" | "right" | "upright";
+  readonly own: Orientation;
+}
+
+/** One of the points that a straight view hangs on, dragged while others or the lens stay. */
+function PointHandle({ pin, at, standIn, role, own }: PointHandleProps) {
+  const stores = useBoard();
+  const { useDocument, useView, useShot, useDesk, onShot, drag, edit } = stores;
+  const isMain = useDocument(({ scene }) => scene.orientations[0]?.id === own.id);
+  const shot = useShot();
+  const keep = useView((view) => view.keep) ?? usualKeep(shot);
+  const put = (to: Vec2) => onShot((before) => movePin(own, before, role, to, keep));
+  const [plumb] = middle(shot.frame);
+  return (
+    <Handle
+      at={at}
+      label={sentence`${role === "upright" ? "third" : role} vanishing
+          point${isMain ? "" : ` of ${own.name}`}, ${pinPlace(shot.sheet, pin)}`}
+      away={awayTold(pin)}
+      standIn={standIn}
+      className={role === "upright" ? "cursor-move" : "cursor-ew-resize"}
+      onDrag={([wantedX, wantedY], alt) => {
+        const [x, y] = [atRest(wantedX, alt), atRest(wantedY, alt)];
+        if (role !== "upright") {
+          drag(put([x, y]));
+          return sentence`${mm(Math.abs(x - shot.lens.centre.x))} ${role} of C`;
+        }
+        const caught = !alt && Math.abs(x - plumb) < PLUMB;
+        const to: Vec2 = [caught ? plumb : x, y];
+        useDesk.setState({ third: keep === "pins" ? to : null });
+        drag(put(to));
+        return sentence`${mm(to[0])} from left, ${mm(y)} from top${caught ? ", plumb under the middle" : ""}`;
+      }}
+      onDone={(givenUp) => {
+        const wanted = useDesk.getState().third;
+        useDesk.setState({ third: null });
+        if (wanted && !givenUp) offerNearest(stores, own, wanted);
+      }}
+      onNudge={([dx, dy]) => edit(put([at[0] + dx, at[1] + dy]), `pin ${pin.id}`)}
+    >
+      <PinHead pin={pin} />
+    </Handle>
+  );
+}
+
+interface PinHandleProps {
+  readonly pin: Pin;
+  readonly at: Vec2;
+  readonly standIn?: StandIn;
+}
+
 /** A point in a curved lens: dragged, the whole view turns with it. */
-function TurningHandle({ pin, at }: { readonly pin: Pin; readonly at: Vec2 }) {
+function TurningHandle({ pin, at, standIn }: PinHandleProps) {
   const { useShot, onShot, drag, currentShot, edit } = useBoard();
   const shot = useShot();
   // Which of two opposite points comes first may change on the way; the one that was taken up is the one that moves.
@@ -106,11 +143,12 @@ function TurningHandle({ pin, at }: { readonly pin: Pin; readonly at: Vec2 }) {
     <Handle
       at={at}
       label={sentence`vanishing point ${pin.name}, ${pinPlace(shot.sheet, pin)}`}
-      away={pin.offSheet ? sentence`${ARROWS[pin.offSheet.side]} ${mm(pin.offSheet.distance)}` : undefined}
+      away={awayTold(pin)}
+      standIn={standIn}
       className="cursor-move"
-      onDrag={(to) => {
+      onDrag={(to, alt) => {
         taken.current ??= pin.direction;
-        drag(put(to));
+        drag(put(alt ? to : caughtOnHorizon(shot, pin, to)));
         const { gaze } = currentShot();
         return `heading ${degree(gaze.heading)}, look up ${degree(gaze.pitch)}`;
       }}
@@ -126,20 +164,14 @@ function TurningHandle({ pin, at }: { readonly pin: Pin; readonly at: Vec2 }) {
   );
 }
 
-/** A point of a slope, dragged up and down on the upright through its level one: the slope gets steeper or flatter. */
-function SlopeHandle({
-  pin,
-  at,
-  role,
-  own,
-  slope,
-}: {
-  readonly pin: Pin;
-  readonly at: Vec2;
+interface SlopeHandleProps extends PinHandleProps {
   readonly role: "up" | "down";
   readonly own: Orientation;
   readonly slope: Slope;
-}) {
+}
+
+/** A point of a slope, dragged up and down on the upright through its level one: the slope gets steeper or flatter. */
+function SlopeHandle({ pin, at, standIn, role, own, slope }: SlopeHandleProps) {
   const { useShot, drag, edit } = useBoard();
   const shot = useShot();
   const put = (to: Vec2): [Recipe, number] => {
@@ -156,7 +188,8 @@ function SlopeHandle({
     <Handle
       at={at}
       label={sentence`point of ${pin.name} lines, ${pinPlace(shot.sheet, pin)}`}
-      away={pin.offSheet ? sentence`${ARROWS[pin.offSheet.side]} ${mm(pin.offSheet.distance)}` : undefined}
+      away={awayTold(pin)}
+      standIn={standIn}
       className="cursor-ns-resize"
       onDrag={(to) => {
         const [recipe, rise] = put(to);

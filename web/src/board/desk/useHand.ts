@@ -46,6 +46,7 @@ export function useHand(holder: RefObject<HTMLDivElement | null>) {
       } else if (now.what === "raise") drawOut(stores, point);
       else if (now.what === "move") moveChosen(stores, now.id, point);
     },
+    scrolls: () => doing.current.what === "raise" || doing.current.what === "move",
     end: (point, moved) => {
       const { what } = doing.current;
       doing.current = { what: "nothing" };

@@ -7,7 +7,7 @@ import { holding, nearCorner } from "@zanvo/core/construct";
 import { toldBy } from "@zanvo/core/problem";
 import { type Orientation, type Shot, type Show } from "@zanvo/core/scene";
 import { levelled, pitched, viewOf } from "@zanvo/core/shot";
-import { isLevel, movePin, pinsOf, type Keep, type Pin } from "@zanvo/core/vanishing";
+import { isLevel, movePin, pinsOf, usualKeep, type Keep, type Pin } from "@zanvo/core/vanishing";
 import { blockCorner, boxOf } from "@zanvo/core/world";
 import { HeldToPhoto, OfView } from "./Held";
 import { Button, Check, Choice, Fold, lazily, Modal, NumberField } from "../../ui";
@@ -195,8 +195,8 @@ function OtherWays({ main, shot }: { readonly main: Orientation; readonly shot: 
 export function PointsPanel() {
   const { useDocument, useView, useShot, onShot, go, edit } = useStores();
   const orientations = useDocument((document) => document.scene.orientations);
-  const keep = useView((view) => view.keep);
   const shot = useShot();
+  const keep = useView((view) => view.keep) ?? usualKeep(shot);
   const [chart, setChart] = useState(false);
   const [main] = orientations;
   const show = showOf(shot);
