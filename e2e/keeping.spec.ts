@@ -1,7 +1,6 @@
 import { readFile } from "node:fs/promises";
-import AxeBuilder from "@axe-core/playwright";
-import { expect, test, type Page } from "@playwright/test";
-import { newScene, type Scene } from "@zanvo/core/scene";
+import { expect, test } from "@playwright/test";
+import { newScene } from "@zanvo/core/scene";
 import { pinsOf } from "@zanvo/core/vanishing";
 import { openNew, saved, slip, type } from "./table";
 
@@ -184,67 +183,6 @@ test("the drawing is saved as SVG in true mm and as PNG of a chosen resolution",
   await type(page, "Resolution", "121000");
   await page.getByRole("button", { name: "Save PNG" }).click();
   await expect(page.getByText(/^dpi: would make a picture of 2,000,787 x/)).toBeVisible();
-});
-
-/** What breaks WCAG AA on the page as it stands. */
-async function axeViolations(page: Page): Promise<string[]> {
-  const { violations } = await new AxeBuilder({ page })
-    .withTags(["wcag2a", "wcag2aa", "wcag21aa", "wcag22aa"])
-    .analyze();
-  return violations.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.html).join(" | ")}`);
-}
-/** A scene with one kiosk in it. */
-const withKiosk = (scene: Scene) =>
-  void scene.elements.push({
-    id: "b",
-    kind: "block",
-    name: "Kiosk",
-    origin: { x: 0, y: 10, z: 0 },
-    heading: -55,
-    length: 3,
-    width: 3,
-    height: 3,
-  });
-
-test("shelf and board, stage by stage, meet WCAG AA", async ({ page }) => {
-  await page.goto("/");
-  await expect(page.getByRole("button", { name: "Start a new scene" })).toBeVisible();
-  expect(await axeViolations(page)).toEqual([]);
-  await openNew(page, withKiosk);
-  for (const stage of ["Sheet", "Eye level", "Points", "Grid", "Masses", "Hand-over", "References"]) {
-    await page.getByRole("button", { name: stage, exact: true }).click();
-    await expect(page.getByText("Getting the tools…")).toHaveCount(0);
-    expect(await axeViolations(page)).toEqual([]);
-  }
-});
-
-test("slopes, sketches and curved systems, the lamp, guide and set-up sheet meet WCAG AA", async ({ page }) => {
-  await openNew(page, withKiosk);
-  await page.getByRole("button", { name: "Points", exact: true }).click();
-  for (const fold of ["Directions and slopes", "Points from a sketch"]) await page.getByText(fold).click();
-  await page.getByRole("button", { name: "Add a slope" }).click();
-  await page.getByRole("button", { name: "Lay out the points" }).click();
-  expect(await axeViolations(page)).toEqual([]);
-  await page.getByText("Lens and curved systems").click();
-  await page.getByLabel("Curved system").selectOption("six-disc");
-  await page.getByRole("button", { name: "Set up this system" }).click();
-  await page.getByRole("checkbox", { name: "Compass arcs over the curves" }).check();
-  await page.getByRole("button", { name: "Pick a line to draw by compass" }).click();
-  await page.getByRole("button", { name: "Name, swap or mirror the points" }).click();
-  expect(await axeViolations(page)).toEqual([]);
-  await page.getByRole("button", { name: "Done" }).click();
-  await page.getByRole("button", { name: "Place six points by hand" }).click();
-  expect(await axeViolations(page)).toEqual([]);
-  await page.keyboard.press("Escape");
-  await page.getByRole("button", { name: "Lamp" }).click();
-  expect(await axeViolations(page)).toEqual([]);
-  await page.getByRole("link", { name: "Guide" }).click();
-  await expect(page.getByRole("heading", { level: 1 })).toBeVisible();
-  expect(await axeViolations(page)).toEqual([]);
-  await page.getByRole("button", { name: "Back" }).click();
-  await page.getByRole("link", { name: "Set-up sheet" }).click();
-  await expect(page.getByRole("link", { name: "Save as PDF" })).toBeVisible();
-  expect(await axeViolations(page)).toEqual([]);
 });
 
 test("a scene that is not there, and an address that is not, say so", async ({ page }) => {

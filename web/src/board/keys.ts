@@ -19,6 +19,7 @@ export const KEYS: Keys = [
   ["C", "Choose"],
   ["Esc", "Cancel what is being drawn, or choose nothing"],
   ["Arrows", "Nudge what has the focus, or the chosen building, by 0.5 mm on paper; with Shift by 5 mm"],
+  ["Arrows, Enter on the desk", "With nothing chosen: move a cursor over the desk, and press there"],
   ["Ctrl+D", "Duplicate the chosen building"],
   ["Delete", "Delete the chosen building"],
   ["Ctrl+C, Ctrl+X, Ctrl+V", "Copy or cut what is chosen, and lay it down here or in another scene"],

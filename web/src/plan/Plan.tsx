@@ -1,6 +1,9 @@
 import { pickOnPlan, planBounds } from "@zanvo/core/construct";
 import { useMemo, useRef } from "react";
+import { metres, sentence } from "@zanvo/core/units";
+import { pan, toDesk } from "../canvas/camera";
 import { useCamera } from "../canvas/useCamera";
+import { useKeyCursor } from "../canvas/useKeyCursor";
 import { viewOfElement } from "../elements";
 import { pointAt } from "./doing";
 import { PlanDrawing } from "./PlanDrawing";
@@ -26,11 +29,22 @@ interface PlanProps {
 /** The world from above, north up, to scale: things and eyes are dragged in metres, fresh ones drawn. */
 export function Plan({ tool, onTool }: PlanProps) {
   const stores = useStores();
-  const { useMany, useDocument, choose } = stores;
+  const { useMany, useDocument, useSelection, useMeasures, choose } = stores;
+  const measures = useMeasures();
   const holder = useRef<HTMLDivElement>(null);
   const { size, camera, setCamera } = useCamera(holder, () => wholePlan(stores), 24);
   const sketch = useSketch(tool, onTool, camera);
   const { doing, hover, tag, giveUp, handlers } = usePlanHand({ holder, camera, setCamera, tool, onTool, sketch });
+  const cursor = useKeyCursor({
+    holder,
+    free: () => tool.gesture !== "choose" || useSelection.getState().selected === null,
+    drags: () => tool.gesture !== "choose" && !sketch.pressed,
+    scroll: ([dx, dy]) => setCamera((now) => now && pan(now, dx, dy)),
+    told: (at) => {
+      const [east, south] = camera ? toDesk(camera, at) : [0, 0];
+      return measures(sentence`${metres(east)} east, ${metres(-south)} north`);
+    },
+  });
   const many = useMany();
   const chosen = useMemo(() => new Set(many.map(({ id }) => id)), [many]);
   const ends = doing?.what === "shape" || doing?.what === "lasso" ? ([doing.from, doing.to] as const) : null;
@@ -45,6 +59,11 @@ export function Plan({ tool, onTool }: PlanProps) {
         `${tool.gesture === "choose" ? "" : "cursor-crosshair"}`
       }
       {...handlers}
+      onPointerMove={(event) => {
+        cursor.hide(event);
+        handlers.onPointerMove(event);
+      }}
+      onBlur={() => cursor.hide()}
       onDoubleClick={(event) => {
         if (!camera || tool.gesture !== "choose") return;
         // Of a group, the one that is pressed twice is chosen by itself.
@@ -53,6 +72,8 @@ export function Plan({ tool, onTool }: PlanProps) {
         if (element) choose([element.id]);
       }}
       onKeyDown={(event) => {
+        // What is being drawn is given up before the cursor is put away.
+        if (!(event.key === "Escape" && sketch.begun) && cursor.onKeyDown(event)) return;
         if (event.key === "Escape") giveUp();
         if (event.key === "Enter" && sketch.pressed) sketch.close();
       }}
@@ -67,6 +88,7 @@ export function Plan({ tool, onTool }: PlanProps) {
           lasso={doing?.what === "lasso" ? ends : null}
         />
       )}
+      {cursor.shown}
       {tag && (
         <span
           className="measure pointer-events-none absolute rounded bg-slip px-1.5 py-0.5 shadow-none"

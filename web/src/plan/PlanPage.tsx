@@ -35,6 +35,7 @@ export function PlanPage() {
 
 /** What the keys do, as told to the person. */
 const KEYS: Keys = [
+  ["Arrows, Enter", "With a tool taken up, or nothing chosen: move a cursor over the plan, and press there"],
   ["Arrows", "Move what is chosen by 0.1 m; with Shift by 1 m"],
   ["Ctrl+D", "Duplicate what is chosen"],
   ["Delete", "Delete what is chosen"],

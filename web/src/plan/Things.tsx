@@ -1,5 +1,5 @@
 import { ChevronRight, Eye, EyeOff, Lock, LockOpen } from "lucide-react";
-import { memo, useMemo, useState, type MouseEvent } from "react";
+import { memo, useId, useMemo, useState, type MouseEvent } from "react";
 import { byStreet, type Place, type Cluster } from "@zanvo/core/construct";
 import type { Element } from "@zanvo/core/world";
 import { IconButton } from "../ui";
@@ -98,47 +98,49 @@ function Together({
 }) {
   const stores = useStores();
   const { choose } = stores;
+  const [unfolded, setUnfolded] = useState<boolean | null>(null);
+  const list = useId();
   const [hidden, locked] = [elements.every((one) => one.hidden), elements.every((one) => one.locked)];
+  const shown = unfolded ?? (open || elements.some(({ id }) => chosen.has(id)));
   return (
-    <details open={open || elements.some(({ id }) => chosen.has(id)) || undefined} className="group/row pl-2">
-      <summary className="flex min-h-7 cursor-pointer list-none items-center gap-1">
-        <ChevronRight size={12} aria-hidden className="shrink-0 transition-transform group-open/row:rotate-90" />
-        <span className="min-w-0 grow truncate">{name}</span>
-        <span className="measure shrink-0 text-pencil">{elements.length}</span>
+    <div className="pl-2">
+      <div className="flex items-center">
         <button
           type="button"
-          className="shrink-0 rounded px-1 hover:bg-wash"
+          aria-expanded={shown}
+          aria-controls={list}
+          className="flex min-h-7 min-w-0 grow items-center gap-1 rounded text-left hover:bg-wash"
+          onClick={() => setUnfolded(!shown)}
+        >
+          <ChevronRight size={12} aria-hidden className={`shrink-0 transition-transform ${shown ? "rotate-90" : ""}`} />
+          <span className="min-w-0 grow truncate">{name}</span>
+          <span className="measure shrink-0 text-pencil">{elements.length}</span>
+        </button>
+        <button
+          type="button"
+          className="min-h-7 min-w-7 shrink-0 rounded px-1 hover:bg-wash"
           aria-label={`Choose all of ${name}`}
-          onClick={(event) => {
-            event.preventDefault();
-            choose(elements.map(({ id }) => id));
-          }}
+          onClick={() => choose(elements.map(({ id }) => id))}
         >
           All
         </button>
         <IconButton
           className="shrink-0"
           label={hidden ? `Show all of ${name}` : `Hide all of ${name}`}
-          onClick={(event) => {
-            event.preventDefault();
-            flagMany(stores, elements, { hidden: !hidden || undefined });
-          }}
+          onClick={() => flagMany(stores, elements, { hidden: !hidden || undefined })}
         >
           {hidden ? <EyeOff size={13} /> : <Eye size={13} className="opacity-45" />}
         </IconButton>
         <IconButton
           className="shrink-0"
           label={locked ? `Let all of ${name} be moved` : `Keep all of ${name} from being moved`}
-          onClick={(event) => {
-            event.preventDefault();
-            flagMany(stores, elements, { locked: !locked || undefined });
-          }}
+          onClick={() => flagMany(stores, elements, { locked: !locked || undefined })}
         >
           {locked ? <Lock size={13} /> : <LockOpen size={13} className="opacity-45" />}
         </IconButton>
-      </summary>
-      <Listed elements={elements} chosen={chosen} />
-    </details>
+      </div>
+      <div id={list}>{shown && <Listed elements={elements} chosen={chosen} />}</div>
+    </div>
   );
 }
 

@@ -3,6 +3,7 @@ import type { Vec2 } from "@zanvo/core/geometry";
 import { sentence, type Told } from "@zanvo/core/units";
 import { useRef, useState, type Dispatch, type PointerEvent, type RefObject, type SetStateAction } from "react";
 import { pinched, type Camera } from "../canvas/camera";
+import { capturePointer } from "../canvas/useKeyCursor";
 import { followed, gather, placedAt, pointAt, takenUp, type Doing } from "./doing";
 import { CHOOSE, type PlanTool } from "./tools";
 import type { useSketch } from "./useSketch";
@@ -77,7 +78,7 @@ export function usePlanHand({ holder, camera, setCamera, tool, onTool, sketch }:
       if (count === 2) return drop();
       if (count > 2) return;
     }
-    event.currentTarget.setPointerCapture(event.pointerId);
+    capturePointer(event);
     (event.currentTarget as HTMLElement).focus();
     if (event.button === 1) return setDoing({ what: "pan", last: point.at });
     if (event.button !== 0 || sketch.pressed) return;

@@ -1,10 +1,11 @@
 import type { Vec2 } from "@zanvo/core/geometry";
 import type { Misdrawn } from "@zanvo/core/recover";
 import type { Reference } from "@zanvo/core/scene";
-import { useRef, useState, type Dispatch, type SetStateAction } from "react";
+import { useRef, useState, type Dispatch, type RefObject, type SetStateAction } from "react";
 import { referencePath } from "../api";
-import { toWindow, type Camera, type Size } from "../canvas/camera";
+import { pan, toDesk, toWindow, type Camera, type Size } from "../canvas/camera";
 import { useCamera } from "../canvas/useCamera";
+import { useKeyCursor } from "../canvas/useKeyCursor";
 import { Button } from "../ui";
 import { bringAgain } from "./bring";
 import { useSettler, type Finding } from "./edges";
@@ -81,6 +82,25 @@ function Missing({ sceneId, reference }: { readonly sceneId: string; readonly re
   );
 }
 
+/** The cursor of those who work without a mouse. */
+function usePhotoCursor(
+  holder: RefObject<HTMLElement | null>,
+  { edge }: Tracing,
+  camera: Camera | null,
+  setCamera: ReturnType<typeof useCamera>["setCamera"],
+) {
+  return useKeyCursor({
+    holder,
+    free: () => edge === null,
+    drags: () => true,
+    scroll: ([dx, dy]) => setCamera((now) => now && pan(now, dx, dy)),
+    told: (at) => {
+      const [x, y] = camera ? toDesk(camera, at) : [0, 0];
+      return `${Math.round(x)} px from the left, ${Math.round(y)} px from the top`;
+    },
+  });
+}
+
 /** The photo with all that is traced in it; edges are drawn on it by hand, and settle on its own where it has them. */
 export function Photo(props: PhotoProps) {
   const { useArrival } = useStores();
@@ -93,6 +113,7 @@ export function Photo(props: PhotoProps) {
   const settler = useSettler(sceneId, picture, arrival, reference.drawing !== undefined);
   const drawn = usePhotoHand({ ...props, holder, camera, setCamera, settler });
   const { hand, pointer } = drawn;
+  const cursor = usePhotoCursor(holder, tracing, camera, setCamera);
   const brushing = tracing.set === BRUSH;
   const hovers = pointer && (loupe || (hand && hand.what !== "pan" && hand.what !== "brush"));
   return (
@@ -106,8 +127,17 @@ export function Photo(props: PhotoProps) {
         `${brushing ? "cursor-cell" : "cursor-crosshair"}`
       }
       {...drawn.handlers}
+      onPointerMove={(event) => {
+        cursor.hide(event);
+        drawn.handlers.onPointerMove(event);
+      }}
+      onKeyDown={(event) => {
+        if (!cursor.onKeyDown(event)) drawn.handlers.onKeyDown(event);
+      }}
+      onBlur={() => cursor.hide()}
       onPointerLeave={drawn.leave}
     >
+      {cursor.shown}
       {camera && (
         <>
           <img

@@ -48,6 +48,7 @@ function Found({ id, referenceId }: { readonly id: string; readonly referenceId:
 
 /** What the keys do, as told to the person. */
 const KEYS: Keys = [
+  ["Arrows, Enter", "With no edge chosen: move a cursor over the photo; Enter begins a line, and ends it"],
   ["Arrows", "Move the chosen edge by one pixel; with Shift by ten"],
   ["Delete", "Delete the chosen edge"],
   ["Esc", "Choose no edge"],

@@ -10,6 +10,7 @@ import {
   type SetStateAction,
 } from "react";
 import { pan, toDesk, toWindow, type Camera } from "../canvas/camera";
+import { capturePointer } from "../canvas/useKeyCursor";
 import { arrowBy } from "../ui/arrows";
 import type { useSettler } from "./edges";
 import { type Finding } from "./edges";
@@ -188,7 +189,7 @@ export function usePhotoHand(props: PhotoHandProps) {
   const onPointerDown = (event: PointerEvent) => {
     if (!camera) return;
     const at = windowAt(holder.current!, event);
-    event.currentTarget.setPointerCapture(event.pointerId);
+    capturePointer(event);
     (event.currentTarget as HTMLElement).focus();
     if (event.button === 1 || event.altKey) return setHand({ what: "pan", last: at });
     if (event.button !== 0) return;

@@ -1,6 +1,9 @@
-import { Suspense, useMemo, useRef } from "react";
+import { Suspense, useMemo, useRef, type RefObject } from "react";
 import { Canvas, Layers } from "../../canvas";
+import { pan, toDesk } from "../../canvas/camera";
+import { useKeyCursor } from "../../canvas/useKeyCursor";
 import { isHeld } from "@zanvo/core/shot";
+import { fromEdge } from "@zanvo/core/slip";
 import { lazily } from "../../ui";
 import { ArcHandles } from "./ArcHandles";
 import { DeskNotes } from "./DeskNotes";
@@ -114,6 +117,24 @@ function Handles() {
   );
 }
 
+/** The cursor of those who work without a mouse. */
+function useDeskCursor(holder: RefObject<HTMLDivElement | null>) {
+  const { useDesk, useMeasures, useShot, useSelection, useView, look } = useBoard();
+  const measures = useMeasures();
+  const { sheet } = useShot();
+  return useKeyCursor({
+    holder,
+    // Arrow keys nudge what is chosen among the masses.
+    free: () => {
+      const { stage, tool } = useView.getState();
+      return stage !== "masses" || tool === "raise" || useSelection.getState().selected === null;
+    },
+    drags: () => false,
+    scroll: ([dx, dy]) => look(pan(useDesk.getState().camera, dx, dy)),
+    told: (at) => measures(fromEdge(sheet, ...toDesk(useDesk.getState().camera, at))),
+  });
+}
+
 /** The desk: the sheet with its drawing, the pins around it, the rulers, and the hand that works on it. */
 export function Desk() {
   const { useDocument, useView, useShot } = useBoard();
@@ -121,10 +142,11 @@ export function Desk() {
   const stage = useView((view) => view.stage);
   const shot = useShot();
   const holder = useRef<HTMLDivElement>(null);
-  const { cursor, ...hand } = useHand(holder);
+  const { cursor: look, ...hand } = useHand(holder);
   const dropping = usePictureDrop(id);
   const under = useUnderPicture(id, shot);
   useDeskElement(holder, id, stage, shot);
+  const cursor = useDeskCursor(holder);
   return (
     <div className="relative min-h-0 grow overflow-hidden bg-desk">
       <Rulers />
@@ -132,11 +154,19 @@ export function Desk() {
         ref={holder}
         role="application"
         aria-label="Desk"
-        className="absolute bottom-0 right-0 touch-none overflow-hidden select-none"
-        style={{ left: RULER, top: RULER, cursor }}
+        tabIndex={0}
+        className="absolute bottom-0 right-0 touch-none overflow-hidden select-none focus-visible:outline-offset-[-3px]"
+        style={{ left: RULER, top: RULER, cursor: look }}
         {...hand}
         {...dropping}
+        onPointerMove={(event) => {
+          cursor.hide(event);
+          hand.onPointerMove(event);
+        }}
+        onKeyDown={cursor.onKeyDown}
+        onBlur={() => cursor.hide()}
       >
+        {cursor.shown}
         <Drawing under={under} />
         <Marks />
         <Handles />

@@ -1,5 +1,5 @@
 import { arrowBy } from "../../ui/arrows";
-import { useRef, type KeyboardEvent, type ReactNode } from "react";
+import { useRef, useState, type KeyboardEvent, type ReactNode } from "react";
 import type { Vec2 } from "@zanvo/core/geometry";
 import { toldBy } from "@zanvo/core/problem";
 import { type Told } from "@zanvo/core/units";
@@ -30,6 +30,24 @@ interface HandleProps {
   readonly onNudge: (by: Vec2) => void;
 }
 
+interface WordsProps {
+  /** The side of the handle that they are on. */
+  readonly words: StandIn["words"];
+  readonly children: string;
+}
+
+/** What is told beside a handle that waits at the window's edge. */
+const Words = ({ words, children }: WordsProps) => (
+  <span
+    className={
+      "measure pointer-events-none absolute top-1/2 w-max -translate-y-1/2 rounded bg-slip/90 px-1 " +
+      `text-[11px] text-ink ${words === "left" ? "right-full" : "left-full"}`
+    }
+  >
+    {children}
+  </span>
+);
+
 /** A handle that is dragged, or nudged by arrow keys. One that lies outside the window waits at its edge. */
 export function Handle({ at, label, children, away, standIn, className = "", onDrag, onDone, onNudge }: HandleProps) {
   const { useMeasures, useDesk, beginGesture, showTag, endGesture, cancelGesture } = useBoard();
@@ -37,6 +55,7 @@ export function Handle({ at, label, children, away, standIn, className = "", onD
   const camera = useDesk((desk) => desk.camera);
   const size = useDesk((desk) => desk.size);
   const start = useRef<Vec2>(at);
+  const [nudged, setNudged] = useState(false);
   const window = toWindow(camera, at);
   const outside = isAway(window, size);
   const waiting = standIn ?? standInAt(window, size);
@@ -75,34 +94,36 @@ export function Handle({ at, label, children, away, standIn, className = "", onD
     event.stopPropagation();
     try {
       onNudge(by);
+      setNudged(true);
       showTag(null);
     } catch (error) {
       showTag({ at: [cx, cy], text: toldBy(error), wrong: true });
     }
   };
   return (
-    <button
-      type="button"
-      aria-label={measures(label)}
-      title={measures(label)}
-      data-outside={outside || undefined}
-      className={`absolute flex size-6 touch-none items-center justify-center rounded ${className}`}
-      style={{ left: cx - 12, top: cy - 12 }}
-      onKeyDown={onKeyDown}
-      onBlur={() => showTag(null)}
-      {...pointer}
-    >
-      {children}
-      {outside && away && (
-        <span
-          className={
-            "measure pointer-events-none absolute top-1/2 w-max -translate-y-1/2 rounded bg-slip/90 px-1 " +
-            `text-[11px] text-ink ${waiting.words === "left" ? "right-full" : "left-full"}`
-          }
-        >
-          {measures(away)}
+    <>
+      <button
+        type="button"
+        aria-label={measures(label)}
+        title={measures(label)}
+        data-outside={outside || undefined}
+        className={`absolute flex size-6 touch-none items-center justify-center rounded ${className}`}
+        style={{ left: cx - 12, top: cy - 12 }}
+        onKeyDown={onKeyDown}
+        onBlur={() => {
+          setNudged(false);
+          showTag(null);
+        }}
+        {...pointer}
+      >
+        {children}
+        {outside && away && <Words words={waiting.words}>{measures(away)}</Words>}
+      </button>
+      {nudged && (
+        <span role="status" className="sr-only">
+          {measures(label)}
         </span>
       )}
-    </button>
+    </>
   );
 }

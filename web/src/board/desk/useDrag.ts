@@ -1,6 +1,7 @@
 import { useEffect, useRef, type PointerEvent } from "react";
 import type { Vec2 } from "@zanvo/core/geometry";
 import { pan } from "../../canvas/camera";
+import { capturePointer } from "../../canvas/useKeyCursor";
 import { useBoard, type Board } from "../useBoard";
 import { scrollFor } from "./edgeScroll";
 
@@ -107,7 +108,7 @@ export function useDrag(handlers: DragHandlers) {
       if (event.button !== 0 || live.current) return;
       event.stopPropagation();
       handlers.start(pointOf(event));
-      (event.currentTarget as HTMLElement).setPointerCapture(event.pointerId);
+      capturePointer(event);
       const onKey = (key: KeyboardEvent) => {
         if (key.key !== "Escape") return;
         key.stopImmediatePropagation();

@@ -76,7 +76,8 @@ export function useHand(holder: RefObject<HTMLDivElement | null>) {
         if (fingers.current.size === 2) return gesture.cancel();
         if (fingers.current.size > 2) return;
       }
-      if (document.activeElement instanceof HTMLElement) document.activeElement.blur();
+      // A field that is typed in is left, and takes what was typed.
+      holder.current?.focus({ preventScroll: true });
       gesture.onPointerDown(event);
     },
     onPointerMove: (event: PointerEvent) => {
