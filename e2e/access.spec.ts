@@ -55,7 +55,7 @@ test("slopes, sketches and curved systems, the lamp, guide and set-up sheet meet
   await page.getByRole("button", { name: "Place six points by hand" }).click();
   expect(await axeViolations(page)).toEqual([]);
   await page.keyboard.press("Escape");
-  await page.getByRole("button", { name: "Lamp" }).click();
+  await page.getByRole("button", { name: "Lamp (dark mode)" }).click();
   expect(await axeViolations(page)).toEqual([]);
   await page.getByRole("link", { name: "Guide" }).click();
   await expect(page.getByRole("heading", { level: 1 })).toBeVisible();
@@ -88,7 +88,7 @@ test("the plan with every kind of thing chosen, and its dialogs, meet WCAG AA", 
   await page.keyboard.press("ArrowRight");
   await expect(page.getByTestId("key-cursor")).toBeVisible();
   expect(await axeViolations(page)).toEqual([]);
-  await page.getByRole("button", { name: "Keys" }).click();
+  await page.getByRole("button", { name: "Keyboard shortcuts" }).click();
   await expect(page.getByRole("dialog")).toBeVisible();
   expect(await axeViolations(page)).toEqual([]);
 });
@@ -114,6 +114,12 @@ test("a new scene, notes from life, dialogs and the bench of a photo meet WCAG A
   expect(await axeViolations(page)).toEqual([]);
   await page.keyboard.press("Escape");
   await expect(page.getByRole("button", { name: "Earlier versions" })).toBeFocused();
+  // Nor is it lost while a file is made, and after it came.
+  await page.getByRole("button", { name: "Hand-over" }).press("Enter");
+  const save = page.getByRole("button", { name: "Export SVG in true millimetres" });
+  await save.focus();
+  await Promise.all([page.waitForEvent("download"), page.keyboard.press("Enter")]);
+  await expect(save).toBeFocused();
   const { bytes } = await photo();
   await openReference(page, bytes);
   await expect(page.getByRole("application", { name: "Photo" })).toBeVisible();
@@ -150,7 +156,7 @@ test("focus and what is chosen stand out at least 3 : 1, by day, under the lamp,
       return { outlineColor, outlineStyle, halo: /rgb\([^)]*\)/.exec(boxShadow)?.[0] ?? "" };
     });
   for (const lamp of [false, true]) {
-    if (lamp) await page.getByRole("button", { name: "Lamp" }).click();
+    if (lamp) await page.getByRole("button", { name: "Lamp (dark mode)" }).click();
     await pin.focus();
     await page.keyboard.press("ArrowLeft");
     const { outlineColor, outlineStyle, halo } = await look();

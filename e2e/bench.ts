@@ -84,7 +84,7 @@ export const bench = (page: Page): Locator => page.getByRole("application", { na
 export async function bringIn(page: Page, bytes: Buffer, name = "Corner.jpg"): Promise<void> {
   const [chooser] = await Promise.all([
     page.waitForEvent("filechooser"),
-    page.getByRole("button", { name: "Bring in a photo" }).click(),
+    page.getByRole("button", { name: "Import a photo" }).click(),
   ]);
   await chooser.setFiles({ name, mimeType: "image/jpeg", buffer: bytes });
 }

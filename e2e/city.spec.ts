@@ -20,7 +20,7 @@ test("a square, a canal with a lock, a bridge over it and a skyline are drawn, a
   page,
 }) => {
   const id = await onPlan(page);
-  await press(page, "Square", [
+  await press(page, "Plaza", [
     [-20, 22],
     [-6, 22],
     [-6, 33],
@@ -394,7 +394,7 @@ test("a large file of real ground is read piece by piece, and can be stopped", a
   const bring = async (path: string) => {
     const [chooser] = await Promise.all([
       page.waitForEvent("filechooser"),
-      page.getByRole("button", { name: "Bring in GeoJSON" }).click(),
+      page.getByRole("button", { name: "Import GeoJSON" }).click(),
     ]);
     await chooser.setFiles(path);
   };

@@ -54,14 +54,14 @@ test("a system is chosen by what it shows; every lens keeps the middle, and its 
   expect(await placeOf(page, "Main streets, left")).toEqual([210, 148.5]);
   const heading = (await saved(page, id)).shots[0].gaze.heading;
   for (const name of [
-    "Equidistant disc",
-    "Equal-area disc",
-    "On a ball",
-    "Sweep around",
-    "Sweep up and over",
-    "Unwrapped",
+    "Equidistant fisheye",
+    "Equal-area fisheye",
+    "Orthographic fisheye",
+    "Panorama, around",
+    "Panorama, up and over",
+    "Panorama, whole sphere",
     "Straight",
-    "Stereographic disc",
+    "Stereographic fisheye",
   ]) {
     await lens(page, name);
     expect(await placeOf(page, "Main streets, left")).toEqual([210, 148.5]);
@@ -253,7 +253,7 @@ test("the compass's arcs lie over the exact curves, are judged, picked line by l
   const id = await openNew(page);
   await fold(page);
   await setUp(page, "Six points: a tilted disc");
-  await lens(page, "Equidistant disc");
+  await lens(page, "Equidistant fisheye");
   await page.getByRole("checkbox", { name: "Compass arcs over the curves" }).check();
   const findings = page.getByRole("region", { name: "Findings" });
   await expect(

@@ -167,21 +167,21 @@ test("the drawing is saved as SVG in true mm and as PNG of a chosen resolution",
     return { name: one.suggestedFilename(), content: await readFile(await one.path()) };
   };
   await page.getByLabel("Grids").uncheck();
-  const svg = await file("Save SVG");
+  const svg = await file("Export SVG");
   expect(svg.name).toBe("Test-table-First-shot.svg");
   expect(svg.content.toString()).toContain('width="420mm" height="297mm"');
   expect(svg.content.toString()).toContain('<g id="horizon"');
   expect(svg.content.toString()).not.toContain("grid-");
   await type(page, "Resolution", "127");
   await expect(page.getByText("2,100 × 1,485 px")).toBeVisible();
-  const { content } = await file("Save PNG");
+  const { content } = await file("Export PNG");
   // PNG, third edition (W3C), 11.3.4.3: pHYs holds px per metre; 127 dpi are 5,000.
   const at = content.indexOf("pHYs");
   expect([content.readUInt32BE(at + 4), content.readUInt32BE(at + 8), content[at + 12]]).toEqual([5000, 5000, 1]);
   expect([content.readUInt32BE(16), content.readUInt32BE(20)]).toEqual([2100, 1485]);
 
   await type(page, "Resolution", "121000");
-  await page.getByRole("button", { name: "Save PNG" }).click();
+  await page.getByRole("button", { name: "Export PNG" }).click();
   await expect(page.getByText(/^dpi: would make a picture of 2,000,787 x/)).toBeVisible();
 });
 
@@ -199,7 +199,7 @@ test("nothing breaks the content policy or throws while one works", async ({ pag
   await openNew(page, (scene) => Object.assign(scene, newScene("Policy")));
   for (const key of ["1", "2", "3", "4", "5", "6", "d", "s"]) await page.keyboard.press(key);
   await page.keyboard.press("?");
-  await expect(page.getByRole("dialog", { name: "Keys" })).toBeVisible();
+  await expect(page.getByRole("dialog", { name: "Keyboard shortcuts" })).toBeVisible();
   await page.keyboard.press("Escape");
   await page.getByRole("button", { name: "Earlier versions" }).click();
   await expect(page.getByRole("dialog", { name: "Earlier versions" })).toBeVisible();
@@ -223,13 +223,13 @@ test("the place of the eye is typed; keys without Ctrl can be switched off; Spac
 
   await page.keyboard.press("2");
   await expect(page.getByRole("region", { name: "Eye level tools" })).toBeVisible();
-  await page.getByRole("button", { name: "Keys" }).click();
+  await page.getByRole("button", { name: "Keyboard shortcuts" }).click();
   await page.getByLabel("Keys without Ctrl do something").uncheck();
   await page.keyboard.press("Escape");
   await page.keyboard.press("4");
   await page.keyboard.press("?");
   await expect(page.getByRole("region", { name: "Eye level tools" })).toBeVisible();
-  await expect(page.getByRole("dialog", { name: "Keys" })).toHaveCount(0);
+  await expect(page.getByRole("dialog", { name: "Keyboard shortcuts" })).toHaveCount(0);
   await page.keyboard.press("Control+z");
   expect((await saved(page, id)).shots[0].eye).toMatchObject({ x: 3.5, y: 0 });
 });

@@ -264,7 +264,7 @@ test("a photo that is gone is told of on the board and in what is handed over, a
   await expect(alert).toBeVisible();
   await page.getByRole("button", { name: "Hand-over" }).click();
   const going = page.waitForEvent("download");
-  await page.getByRole("button", { name: "Save SVG" }).click();
+  await page.getByRole("button", { name: "Export SVG" }).click();
   expect(await readFile(await (await going).path(), "utf8")).toContain('<g id="missing"');
   await expect(page.getByText("The file lacks a photo that is not on this machine: Quay.").first()).toBeVisible();
   const choosing = page.waitForEvent("filechooser");

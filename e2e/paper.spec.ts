@@ -48,7 +48,7 @@ test("a page has several panels, drawn in their places, dragged by their sides a
   const save = async () => {
     const [download] = await Promise.all([
       page.waitForEvent("download"),
-      page.getByRole("button", { name: "Save SVG" }).click(),
+      page.getByRole("button", { name: "Export SVG" }).click(),
     ]);
     return readFileSync(await download.path(), "utf8");
   };
@@ -131,7 +131,7 @@ test("the set-up sheet is saved as PDF, and everything is read in inches and fee
   expect((await saved(page, id)).shots[0].lens.distance).toBeCloseTo(304.8, 9);
   await type(page, "Picture distance", "300 mm");
   expect((await saved(page, id)).shots[0].lens.distance).toBe(300);
-  await expect(slip(page, "Full-frame lens")).toHaveText("27.7 mm");
+  await expect(slip(page, "35 mm equivalent")).toHaveText("27.7 mm");
   await page.reload();
   await expect(page.getByRole("button", { name: /change to millimetres/ })).toBeVisible();
   await page.getByRole("link", { name: "Set-up sheet" }).click();

@@ -165,7 +165,7 @@ test("real ground is brought in, with a word on what could not be; masses are sa
   const bring = async (buffer: Buffer) => {
     const [chooser] = await Promise.all([
       page.waitForEvent("filechooser"),
-      page.getByRole("button", { name: "Bring in GeoJSON" }).click(),
+      page.getByRole("button", { name: "Import GeoJSON" }).click(),
     ]);
     await chooser.setFiles({ name: "quay.geojson", mimeType: "application/geo+json", buffer });
   };

@@ -143,7 +143,7 @@ test("a tilted photo is straightened into a reference of its own, with what was 
   await page.getByRole("button", { name: "Straighten the photo" }).click();
   await expect(page.getByRole("heading", { name: "Corner, straight" })).toBeVisible();
   const view = page.getByRole("region", { name: "View" });
-  for (const angle of ["Look up", "Roll"])
+  for (const angle of ["Pitch (look up)", "Roll"])
     await expect(view.locator(`dt:text-is("${angle}") + dd`)).toHaveText(/^-?0(\.[01])?° ± 0\.\d°$/);
   const [old, straight] = (await saved(page, id)).references!;
   expect(straight.picture).not.toBe(old.picture);
@@ -187,7 +187,7 @@ test("what is no photo is refused with a sentence; one that is not on this machi
   await expect(
     page.getByText("picture: is no picture that can be read: JPEG, PNG and WebP are.").first(),
   ).toBeVisible();
-  await expect(page.getByRole("button", { name: "Bring in a photo" })).toBeEnabled();
+  await expect(page.getByRole("button", { name: "Import a photo" })).toBeEnabled();
   await page.getByRole("link", { name: "Corner" }).click();
   await expect(page.getByText("The picture itself is not on this machine")).toBeVisible();
   const again = async (buffer: Buffer) => {
@@ -255,7 +255,7 @@ test("a scene is saved with its photos in one file, and stands on the shelf with
   await page.goto("/");
   const [chooser] = await Promise.all([
     page.waitForEvent("filechooser"),
-    page.getByRole("button", { name: "Bring in a file" }).click(),
+    page.getByRole("button", { name: "Import a file" }).click(),
   ]);
   await chooser.setFiles({ name: "quay.zanvo.zip", mimeType: "application/zip", buffer: zip });
   await expect(page.getByText("“Carried quay” is on the shelf.").first()).toBeVisible();
@@ -267,7 +267,7 @@ test("a scene is saved with its photos in one file, and stands on the shelf with
 
   const [again] = await Promise.all([
     page.waitForEvent("filechooser"),
-    page.getByRole("button", { name: "Bring in a file" }).click(),
+    page.getByRole("button", { name: "Import a file" }).click(),
   ]);
   await again.setFiles({ name: "other.zip", mimeType: "application/zip", buffer: Buffer.from("PK\u0005\u0006") });
   await expect(page.getByText(/other\.zip was not brought in/).first()).toBeVisible();

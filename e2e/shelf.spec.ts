@@ -97,7 +97,7 @@ test("a scene goes out as a file and comes in again", async ({ page }) => {
   const text = await readFile(await file.path(), "utf8");
   const bringIn = async (name: string, content: string) => {
     const choosing = page.waitForEvent("filechooser");
-    await page.getByRole("button", { name: "Bring in a file" }).click();
+    await page.getByRole("button", { name: "Import a file" }).click();
     await (await choosing).setFiles({ name, mimeType: "application/json", buffer: Buffer.from(content) });
   };
   await bringIn("again.zanvo.json", text.replace("Ferry clock tower", "Brought in"));

@@ -134,13 +134,13 @@ test("the view is typed in an artist's numbers, each both ways", async ({ page }
   const id = await openNew(page);
   await page.getByText("View in numbers").click();
   const view = page.getByRole("group").filter({ hasText: "View in numbers" });
-  await type(page, "Full-frame lens", "35mm", view);
+  await type(page, "35 mm equivalent", "35mm", view);
   // A panel of 390 mm and a frame of 36 mm: 35 / 36 * 390 = 379.2 mm.
   await expect(slip(page, "Picture distance")).toHaveText("379.2 mm");
   await type(page, "Across the panel", "90°", view);
   await expect(slip(page, "Picture distance")).toHaveText("195 mm");
-  await expect(slip(page, "Full-frame lens")).toHaveText("18 mm");
-  await type(page, "Look up", "-20", view);
+  await expect(slip(page, "35 mm equivalent")).toHaveText("18 mm");
+  await type(page, "Pitch (look up)", "-20", view);
   await expect(slip(page, "Looking down")).toHaveText("20°");
   await type(page, "Roll", "5", view);
   await type(page, "Heading", "3 m", view);

@@ -222,7 +222,7 @@ test("walls have their true proportions and bays, are saved flat, and are raised
   const svg = async () => {
     const [out] = await Promise.all([
       page.waitForEvent("download"),
-      page.getByRole("button", { name: "Save SVG in true millimetres" }).click(),
+      page.getByRole("button", { name: "Export SVG in true millimetres" }).click(),
     ]);
     return readFileSync(await out.path(), "utf8");
   };
@@ -284,7 +284,7 @@ test("a known horizon and a known lens stand in for a second set", async ({ page
   await expect(page.getByText("One set only")).toBeVisible();
   await page.getByRole("checkbox", { name: "The lens is known" }).check();
   // 380 mm of 500 mm across the corners, on full frame.
-  await type(page, "Lens, as on full frame", "32.88");
+  await type(page, "Lens, 35 mm equivalent", "32.88");
   await page.getByRole("checkbox", { name: "The horizon is known" }).check();
   // Pitched up 8 degrees and rolled by 3, its horizon lies 4 f tan 8 = 213.6 px below the middle (600 px), turned by
   // 3 degrees.
@@ -294,7 +294,7 @@ test("a known horizon and a known lens stand in for a second set", async ({ page
     [200, y + 600 * slope],
     [1500, y - 700 * slope],
   ]);
-  await expect(view(page).locator('dt:text-is("Look up") + dd')).toHaveText(/^(7\.[89]|8(\.[012])?)° ± /);
+  await expect(view(page).locator('dt:text-is("Pitch (look up)") + dd')).toHaveText(/^(7\.[89]|8(\.[012])?)° ± /);
   await expect(view(page).locator('dt:text-is("Roll") + dd')).toHaveText(/^(2\.[89]|3(\.[012])?)° ± /);
   expect((await saved(page, id)).references![0]).toMatchObject({ lens35: 32.88, horizon: {} });
   await page.getByRole("checkbox", { name: "The horizon is known" }).uncheck();

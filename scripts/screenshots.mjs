@@ -156,7 +156,7 @@ try {
   await page.waitForTimeout(600);
   await page.screenshot({ path: join(folder, "placing.png") });
   await page.keyboard.press("Escape");
-  await page.getByRole("radio", { name: "Equidistant disc" }).click();
+  await page.getByRole("radio", { name: "Equidistant fisheye" }).click();
   await page.getByLabel("Compass arcs over the curves").check();
   for (let i = 0; i < 2; i++) await page.getByRole("button", { name: "Pick a line to draw by compass" }).click();
   await page.getByLabel("Line 2 runs to").selectOption({ label: "Uprights" });
@@ -170,7 +170,7 @@ try {
   await page.keyboard.press("1");
   await shoot("sheet");
   await page.keyboard.press("6");
-  await page.getByRole("button", { name: "Lamp" }).click();
+  await page.getByRole("button", { name: "Lamp (dark mode)" }).click();
   await shoot("hand-over-lamp");
 } finally {
   await browser.close();

@@ -51,7 +51,7 @@ export const BEGINNINGS: readonly Beginning[] = [
   { id: "down", name: "Looking down", of: situated("down", "normal") },
   { id: "tilted", name: "Tilted camera", of: situated("tilted") },
   { id: "disc", name: "Disc, five points", of: curved("disc-ahead") },
-  { id: "sweep", name: "Sweep around", of: curved("sweep-around") },
+  { id: "sweep", name: "Panorama, around", of: curved("sweep-around") },
 ];
 
 /** A scene as it lies on the table when it is new: calm points, and nothing to find fault with. */

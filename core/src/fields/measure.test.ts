@@ -21,7 +21,12 @@ describe("a measure", () => {
   });
 
   it("is offered within narrower limits than a file may hold, where its schema says so", () => {
-    expect(sceneMeasure("shots/*/gaze/pitch")).toMatchObject({ label: "Look up", unit: "°", min: -90, max: 90 });
+    expect(sceneMeasure("shots/*/gaze/pitch")).toMatchObject({
+      label: "Pitch (look up)",
+      unit: "°",
+      min: -90,
+      max: 90,
+    });
     expect(sceneMeasure("shots/*/sheet/width")).toMatchObject({ label: "Width", unit: "mm", min: 20, max: 5000 });
     // Only the one limit is narrower: a panel is as wide as its sheet may be.
     expect(sceneMeasure("shots/*/frame/width")).toMatchObject({ min: 5, max: 1e5 });

@@ -39,7 +39,7 @@ const SlopeSchema = strict({
   id: Id,
   name: Name,
   axis: OneOf("along", "across"),
-  rise: named("Rise", offered(0.5, 89, degreesIn({ minimum: 0.1, maximum: 89.9 }))),
+  rise: named("Gradient", offered(0.5, 89, degreesIn({ minimum: 0.1, maximum: 89.9 }))),
 });
 
 const OrientationSchema = strict({
@@ -233,7 +233,7 @@ const ReferenceSchema = strict({
   /** The horizon, where it is known: two places on it, px. */
   horizon: Type.Optional(strict({ x1: Px, y1: Px, x2: Px, y2: Px })),
   /** The lens, where it is known: as on full frame, mm. */
-  lens35: Type.Optional(named("Lens, as on full frame", millimetresIn({ minimum: 4, maximum: 3000 }))),
+  lens35: Type.Optional(named("Lens, 35 mm equivalent", millimetresIn({ minimum: 4, maximum: 3000 }))),
   /** A scan of one's own drawing, so many mm wide. */
   drawing: Type.Optional(strict({ width: named("The scan is wide", offered(10, null, Side)) })),
   /** The camera was level. */
@@ -288,7 +288,7 @@ const ShotSchema = strict({
   }),
   gaze: strict({
     heading: named("Heading", Turn),
-    pitch: named("Look up", degreesIn({ minimum: -90, maximum: 90 })),
+    pitch: named("Pitch (look up)", degreesIn({ minimum: -90, maximum: 90 })),
     roll: named("Roll", offered(-180, 180, degreesIn({ minimum: -360, maximum: 360 }))),
   }),
   lens: LensSchema,

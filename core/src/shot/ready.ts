@@ -61,8 +61,8 @@ const READY: readonly (Omit<CurvedSystem, "id"> & { readonly within?: number })[
     pitch: -24,
     roll: 18,
   },
-  { name: "Four points, a sweep around", law: "cylindrical", covers: 220, turn: 45, pitch: 0, roll: 0 },
-  { name: "Four points, a sweep up and over", law: "cylindrical-lying", covers: 220, turn: 90, pitch: 0, roll: 0 },
+  { name: "Four points, a panorama around", law: "cylindrical", covers: 220, turn: 45, pitch: 0, roll: 0 },
+  { name: "Four points, a panorama up and over", law: "cylindrical-lying", covers: 220, turn: 90, pitch: 0, roll: 0 },
   { name: "Six points, the whole world unwrapped", law: "equirectangular", covers: 360, turn: 45, pitch: 0, roll: 0 },
 ];
 

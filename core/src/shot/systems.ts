@@ -22,7 +22,7 @@ export interface CurvedSystem {
 export const CURVED_SYSTEMS: readonly CurvedSystem[] = [
   {
     id: "sweep-around",
-    name: "Four points: a sweep around",
+    name: "Four points: a panorama",
     law: "cylindrical",
     covers: 220,
     turn: 45,
@@ -31,7 +31,7 @@ export const CURVED_SYSTEMS: readonly CurvedSystem[] = [
   },
   {
     id: "sweep-over",
-    name: "Four points: a sweep up and over",
+    name: "Four points: a panorama up and over",
     law: "cylindrical-lying",
     covers: 220,
     turn: 90,

@@ -129,7 +129,7 @@ export function slipOf(scene: Scene, shot: Shot, block?: Block): SlipSection[] {
         ...(view.law.straight
           ? [
               { id: "field", label: "Field of view", value: `${degree(fieldOfView(shot))} across the panel` },
-              { id: "full-frame", label: "Full-frame lens", value: inMetric(mm(fullFrame(shot))) },
+              { id: "full-frame", label: "35 mm equivalent", value: inMetric(mm(fullFrame(shot))) },
             ]
           : [
               {

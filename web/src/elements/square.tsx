@@ -27,7 +27,7 @@ export const square: ElementView<Square> = {
   tools: [
     {
       id: "square",
-      label: "Square",
+      label: "Plaza",
       icon: <Grid3x3 size={14} aria-hidden />,
       hint: "Press for each corner; press the first again, or Enter, to close.",
       gesture: "area",

@@ -138,7 +138,7 @@ export const PAGES: readonly GuidePage[] = [
       "The triangle must be acute, or no eye sees three right angles there. Near the horizon the third point " +
         "lies far away and uprights are all but parallel.",
     ],
-    slider: { label: "Look up", unit: "°", min: -45, max: 45, step: 1, start: -28 },
+    slider: { label: "Pitch (look up)", unit: "°", min: -45, max: 45, step: 1, start: -28 },
     scene: (pitch) =>
       picture((shot) => ({
         ...shot,
@@ -181,7 +181,7 @@ export const PAGES: readonly GuidePage[] = [
       "So a gable needs two more points on one upright, and a second flight of stairs turned the other way " +
         "shares them. Add slopes under Directions, and drag their pins up and down.",
     ],
-    slider: { label: "Rise", unit: "°", min: 5, max: 55, step: 1, start: 30 },
+    slider: { label: "Gradient", unit: "°", min: 5, max: 55, step: 1, start: 30 },
     scene: (rise) =>
       picture(
         (shot) => ({
@@ -248,7 +248,7 @@ export const PAGES: readonly GuidePage[] = [
   },
   {
     id: "sweeps",
-    title: "Four points: a sweep",
+    title: "Four points: a panorama",
     text: [
       "Unroll a drum around your eye and the whole street comes onto one strip: four points on the horizon, one " +
         "for each way the streets run. Uprights stay upright; level lines sway, and only the horizon is straight.",
@@ -280,7 +280,7 @@ export const PAGES: readonly GuidePage[] = [
         "circle. The equal-area disc keeps how large things look and presses them flat at the rim; on a ball " +
         "the middle is strong and the rim narrow.",
     ],
-    slider: { label: "Look up", unit: "°", min: -90, max: 90, step: 2, start: -34 },
+    slider: { label: "Pitch (look up)", unit: "°", min: -90, max: 90, step: 2, start: -34 },
     scene: (pitch) =>
       picture((shot) =>
         disc({ ...shot, eye: { ...shot.eye, z: pitch < 0 ? 9 : 1.6 }, gaze: { heading: 0, pitch, roll: 0 } }, 180),
@@ -311,7 +311,7 @@ export const PAGES: readonly GuidePage[] = [
         "has its foot, opening and line of feet on the set-up sheet. Vermilion lines are the compass’s, ticks " +
         "lead from the arc to the exact curve.",
     ],
-    slider: { label: "Look up", unit: "°", min: -60, max: 60, step: 2, start: -36 },
+    slider: { label: "Pitch (look up)", unit: "°", min: -60, max: 60, step: 2, start: -36 },
     scene: (pitch) =>
       picture((shot) => ({
         ...disc(

@@ -16,11 +16,17 @@ export const WORK: readonly WordsPage[] = [
       "Start a new scene on the shelf, or drop a photo there. The stages down the left side are the order of work: " +
         "sheet, eye level, points, grid, masses, hand-over. Go through them from the top, or enter any of " +
         "them at any time.",
+      "A new scene opens with small pictures of situations: press one to begin with it, or a template that you have " +
+        "kept: any desk is kept as one by the last button of Sheet.",
       "Choose the paper and lay the panel on it. Drag the horizon by one of its ends: high, and we look " +
         "down on things. " +
         "Drag the points, also off the sheet: press D to see the whole desk, S to see the sheet again.",
       "In Masses press on the ground and draw a corner up, then out to the left and out to the right; or type each " +
         "measure as you go. Everything is saved by itself, and Ctrl+Z takes back every step, also after a reload.",
+      "Before a real street, open From life in Points: note how the edges tilt and how the parts compare, by turning " +
+        "the hands and moving the marks that lie on the sheet.",
+      "Everything can be done without a mouse: with the desk, the plan or a photo in focus, arrow keys move a cursor " +
+        "and Enter presses there.",
       "At last, open the set-up sheet: it tells every measure that you need to lay the same view out on paper.",
     ],
   },
@@ -28,7 +34,7 @@ export const WORK: readonly WordsPage[] = [
     id: "references",
     title: "References",
     text: [
-      "A photo that you bring in is searched for its edges at once. The grid of its view lies over it, and " +
+      "A photo that you import is searched for its edges at once. The grid of its view lies over it, and " +
         "one sentence " +
         "says what it is: the lens, how far it looks up or down, and whether it fits. Press Draw in this " +
         "view, and a shot is made " +
@@ -66,13 +72,14 @@ export const WORK: readonly WordsPage[] = [
     id: "hand-over",
     title: "Hand-over",
     text: [
-      "A drawing is saved as SVG or PDF in true millimetres, as PNG with as many dots to the inch as you " +
+      "A drawing is exported as SVG or PDF in true millimetres, as PNG with as many dots to the inch as you " +
         "say, with paper or " +
         "without, the whole sheet or the panel alone. Leave out whatever layers you like; the choice is remembered.",
       "The set-up sheet lists pins, measures and steps, with numbered ticks for the margins: a ruler on " +
         "equal numbers aims at a " +
         "point that lies off the paper. It can be printed, copied as text, or laid over the paper at true " +
-        "size in tiles.",
+        "size in tiles; tiles that you do not need are left out by a press. Where a page has several panels, one " +
+        "set-up sheet holds them all, and the corners of buildings are among its steps.",
       "“Save as a file” keeps a scene with its photos, to be opened on another machine.",
     ],
   },
@@ -104,12 +111,15 @@ export const WORK: readonly WordsPage[] = [
         "Picture distance",
         "how far the eye is from the paper, in millimetres; short is a wide lens, long a narrow one",
       ],
-      ["Look up", "the pitch of the camera; Roll is its tilt to a side"],
-      ["Full-frame lens", "the focal length that sees as much on 24 × 36 mm film; also 35 mm equivalent"],
+      ["Grid", "the lines of a set as they are drawn on the sheet, as far apart as you say"],
+      ["Pitch, roll", "how far the camera looks up or down, and how far it leans to a side"],
+      ["35 mm equivalent", "the focal length that sees as much on a full frame of 36 × 24 mm"],
+      ["Gradient", "how steep a slope is; its lines have points above and below the horizon"],
       ["Measuring point", "carries true lengths from the edge of the sheet onto a receding line"],
       ["Distance point", "the vanishing point of lines at 45° to the picture; it gives true squares"],
       ["Cone of vision", "what is less than so many degrees off the gaze; beyond 60° across, shapes are stretched"],
-      ["Disc, sweep", "curved pictures: a fisheye of five points, and a panorama of four"],
+      ["Fisheye, disc", "a curved picture of five or six points, round: straight lines are arcs"],
+      ["Panorama", "a curved picture of four points: uprights stay straight, and one looks all around"],
       ["Measured squares", "a grid in true metres on the ground, a wall or any level"],
       ["Mass", "a building, or any solid thing, as it stands before it is given its detail"],
       ["Slip, set-up sheet", "the numbers and steps by which a view is laid out by hand"],

@@ -47,13 +47,13 @@ export function Header({ back: [to, name], title, guide, keys, children }: Heade
       >
         <BookOpen size={16} aria-hidden />
       </Link>
-      <IconButton label="Keys" hint="?" onClick={() => setOpen(true)}>
+      <IconButton label="Keyboard shortcuts" hint="?" onClick={() => setOpen(true)}>
         <Keyboard size={16} />
       </IconButton>
-      <IconButton label="Lamp" onClick={switchLamp}>
+      <IconButton label="Lamp (dark mode)" onClick={switchLamp}>
         <Lamp size={16} />
       </IconButton>
-      <Modal title="Keys" open={open} onClose={() => setOpen(false)}>
+      <Modal title="Keyboard shortcuts" open={open} onClose={() => setOpen(false)}>
         <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1.5">
           {keys.map(([key, does]) => (
             <div key={key} className="contents">

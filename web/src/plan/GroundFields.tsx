@@ -28,7 +28,7 @@ function BringIn() {
   return (
     <>
       <Button className="w-full" disabled={work.busy} onClick={() => void bring()}>
-        Bring in GeoJSON
+        Import GeoJSON
       </Button>
       <Working work={work} label="The file is read">
         Reading the file…

@@ -74,7 +74,7 @@ export function DrawnPanel({
         </>
       ) : (
         <p className="text-pencil">
-          Bring in a scan of a page, trace its edges by set: what misses its point, leans or does not close is listed,
+          Import a scan of a page, trace its edges by set: what misses its point, leans or does not close is listed,
           with the line as it should be over the old one.
         </p>
       )}

@@ -85,7 +85,7 @@ function factsOf(
     ["By its edges", reference.lens35 === undefined ? null : toldByEdges(reference)],
     ["Noted", reference.focal35 === undefined ? null : `${reference.focal35} mm`],
     ["Left runs", left === null ? null : `${degree(-left)} left of the gaze`],
-    ["Look up", pitch === null ? null : within(pitch, bounds.pitch)],
+    ["Pitch (look up)", pitch === null ? null : within(pitch, bounds.pitch)],
     ["Roll", roll === null ? null : within(roll, bounds.roll)],
   ];
   return facts.filter((fact): fact is readonly [string, string] => fact[1] !== null);

@@ -58,13 +58,13 @@ function ShelfHeader({ wanted, onWanted, sort, onSort, shelf }: ShelfHeaderProps
       </Button>
       <Button onClick={shelf.bringIn}>
         <FileInput size={14} aria-hidden />
-        Bring in a file
+        Import a file
       </Button>
       <Link className="inline-flex h-7 items-center gap-1.5 rounded px-2 hover:bg-wash" to="/guide">
         <BookOpen size={14} aria-hidden />
         Pocket guide
       </Link>
-      <IconButton label="Lamp" onClick={switchLamp}>
+      <IconButton label="Lamp (dark mode)" onClick={switchLamp}>
         <Lamp size={16} />
       </IconButton>
     </header>

@@ -7,8 +7,17 @@ interface ButtonProps extends ButtonHTMLAttributes<HTMLButtonElement> {
   readonly on?: boolean;
 }
 
+/**
+ * What a button that cannot be pressed just now is: it keeps the focus, so that who works by keys does not lose it as
+ * soon as work begins.
+ */
+const pressable = ({ disabled, onClick }: Pick<ButtonProps, "disabled" | "onClick">) => ({
+  "aria-disabled": disabled || undefined,
+  onClick: disabled ? undefined : onClick,
+});
+
 /** A button that says what happens. */
-export function Button({ primary, on, className = "", ...rest }: ButtonProps) {
+export function Button({ primary, on, className = "", disabled, onClick, ...rest }: ButtonProps) {
   const look = primary
     ? "bg-accent text-on-accent hover:brightness-95"
     : on
@@ -20,10 +29,11 @@ export function Button({ primary, on, className = "", ...rest }: ButtonProps) {
       aria-pressed={on}
       className={
         "inline-flex h-7 items-center justify-center gap-1.5 whitespace-nowrap rounded px-2 " +
-        "disabled:opacity-40 " +
+        "aria-disabled:cursor-default aria-disabled:opacity-40 " +
         `${primary ? "" : "border border-hair"} ${look} ${className}`
       }
       {...rest}
+      {...pressable({ disabled, onClick })}
     />
   );
 }
@@ -34,6 +44,8 @@ export function IconButton({
   hint,
   className = "",
   children,
+  disabled,
+  onClick,
   ...rest
 }: ButtonHTMLAttributes<HTMLButtonElement> & { readonly label: string; readonly hint?: string }) {
   return (
@@ -42,10 +54,12 @@ export function IconButton({
       aria-label={label}
       title={hint ? `${label} (${hint})` : label}
       className={
-        "inline-flex size-7 items-center justify-center rounded text-ink hover:bg-wash disabled:opacity-35 " +
+        "inline-flex size-7 items-center justify-center rounded text-ink hover:bg-wash " +
+        "aria-disabled:cursor-default aria-disabled:opacity-35 " +
         `${className}`
       }
       {...rest}
+      {...pressable({ disabled, onClick })}
     >
       {children}
     </button>

@@ -128,7 +128,7 @@ export function HandOverPanel() {
               checked={transparent}
               onChange={(on) => chooseHandOver({ transparent: on })}
             />
-            <Check label="Cut to the panel" checked={toPanel} onChange={(on) => chooseHandOver({ toPanel: on })} />
+            <Check label="Crop to the panel" checked={toPanel} onChange={(on) => chooseHandOver({ toPanel: on })} />
             <SaveAs format={format} busy={work.busy} onSave={saveAs} />
           </div>
         ) : (
@@ -180,7 +180,7 @@ interface SaveAsProps {
 function SaveAs({ format, primary, busy, onSave }: SaveAsProps) {
   return (
     <Button primary={primary} className="w-full" disabled={busy} onClick={() => void onSave(format)}>
-      Save {format.label}
+      Export {format.label}
     </Button>
   );
 }

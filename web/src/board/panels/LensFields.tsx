@@ -30,31 +30,31 @@ const LENSES: Readonly<Record<LawId, readonly [name: string, tells: string]>> = 
     "Straight lines stay straight. Things are drawn longer towards the corners; less than half the world fits.",
   ],
   stereographic: [
-    "Stereographic disc",
+    "Stereographic fisheye",
     "Straight lines become exact arcs of circles, and small shapes keep their look: the draughtsman’s disc.",
   ],
   equidistant: [
-    "Equidistant disc",
+    "Equidistant fisheye",
     "Equal angles off the gaze are equal steps on the paper: the school of the compass, up to the whole world.",
   ],
   equisolid: [
-    "Equal-area disc",
+    "Equal-area fisheye",
     "Things as large in the world’s round stay as large on the paper; towards the rim they are pressed flat.",
   ],
   orthographic: [
-    "On a ball",
+    "Orthographic fisheye",
     "The half of the world before you as on a ball seen from afar: strong in the middle, narrow at the rim.",
   ],
   cylindrical: [
-    "Sweep around",
+    "Panorama, around",
     "A drum around the eye, unrolled: uprights stay straight, level lines sway, the horizon runs on all round.",
   ],
   "cylindrical-lying": [
-    "Sweep up and over",
+    "Panorama, up and over",
     "The drum on its side: ahead, overhead, behind and below one over the other.",
   ],
   equirectangular: [
-    "Unwrapped",
+    "Panorama, whole sphere",
     "The whole world on a sheet twice as wide as high: equal steps for every turn and every tilt.",
   ],
 };

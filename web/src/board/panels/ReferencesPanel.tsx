@@ -54,7 +54,7 @@ export function ReferencesPanel() {
       </ul>
       <Button className="w-full" disabled={busy} onClick={() => void bring()}>
         <ImagePlus size={14} aria-hidden />
-        {busy ? "Taking it in…" : "Bring in a photo"}
+        {busy ? "Taking it in…" : "Import a photo"}
       </Button>
       <HeldToPhoto />
       {under && (

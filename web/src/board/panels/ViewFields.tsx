@@ -38,7 +38,7 @@ export function ViewFields({ shot }: { readonly shot: Shot }) {
       )}
       {straight && (
         <NumberField
-          label="Full-frame lens"
+          label="35 mm equivalent"
           fixed
           unit="mm"
           value={fullFrame(shot)}

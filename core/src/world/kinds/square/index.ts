@@ -8,7 +8,7 @@ export type { Square } from "./schema";
 
 export const square = elementKind<Square>(SquareSchema, {
   kind: "square",
-  word: "Square",
+  word: "Plaza",
   stands: false,
   build: buildSquare,
   details: squareDetails,
