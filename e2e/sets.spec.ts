@@ -21,7 +21,7 @@ test(
     // mm.
     await expect(slip(page, "Roofs, rising")).toHaveText("218.4 mm left of the sheet, 217.7 mm above it");
     await expect(slip(page, "Roofs, falling")).toHaveText("218.4 mm left of the sheet, 217.7 mm below it");
-    await type(page, "Rise", "20", page.getByRole("region", { name: "Roofs" }));
+    await type(page, "Gradient", "20", page.getByRole("region", { name: "Roofs" }));
     await expect(slip(page, "Roofs, rising")).toHaveText("218.4 mm left of the sheet, 41.9 mm above it");
     await page.keyboard.press("d");
     await dragHandle(page, page.getByRole("button", { name: /^point of Roofs, rising lines/ }), 40, -60);

@@ -24,11 +24,11 @@ export const edgesOf = ({
     out ? [] : [{ at, segment: { a: [x1, y1], b: [x2, y2], looser: hand } as const }],
   );
 
-/** The same as they are fitted: the hand that traced them and the lens that bowed them both make them less sure. */
+/** The same as they are fitted: as sure as the hand that traced them, or the lens that bowed them, whichever is less. */
 const fittedSegments = (reference: Pick<Reference, "width" | "height">, set: TracedSet): readonly Segment[] =>
   edgesOf(set).map(({ segment }) => ({
     ...segment,
-    looser: Math.hypot(segment.looser ?? 1, (LENS_BOW * normOf(reference).size) / TRACING_SIGMA),
+    looser: Math.max(segment.looser ?? 1, (LENS_BOW * normOf(reference).size) / TRACING_SIGMA),
   }));
 
 /** The line a x + b y + c = 0 through two places, or none through one. */

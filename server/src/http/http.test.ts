@@ -284,7 +284,7 @@ describe("prints over HTTP", () => {
   it("say what is wrong with an order, and why a desk cannot be printed", async () => {
     const address = (await create()).headers.location;
     expect((await order(address, { shot: "s1", tiling: { ...tiling, paper: "A7" } })).body.errors).toEqual([
-      { path: "tiling/paper", message: "must be one of: A4, A3, Letter." },
+      { path: "tiling/paper", message: "must be one of: A4, A3, B4, Letter, Legal, Tabloid." },
     ]);
     expect((await order(address, { shot: "s9", tiling })).body.detail).toContain('there is no shot "s9"');
     // Nearly facing a wall, the other point stands kilometres off.

@@ -67,7 +67,7 @@ function SlopeRow({ of, slope }: { readonly of: string; readonly slope: Slope })
         </IconButton>
       </div>
       <Choice
-        label="Gradient"
+        label="Rises"
         value={slope.axis}
         options={{ along: "Along", across: "Across" }}
         onChange={(axis) => change({ axis })}
