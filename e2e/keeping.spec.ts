@@ -224,7 +224,7 @@ test("the place of the eye is typed; keys without Ctrl can be switched off; Spac
   await page.keyboard.press("2");
   await expect(page.getByRole("region", { name: "Eye level tools" })).toBeVisible();
   await page.getByRole("button", { name: "Keyboard shortcuts" }).click();
-  await page.getByLabel("Keys without Ctrl do something").uncheck();
+  await page.getByLabel("Single-key shortcuts").uncheck();
   await page.keyboard.press("Escape");
   await page.keyboard.press("4");
   await page.keyboard.press("?");

@@ -217,7 +217,7 @@ test("what works out hidden lines is started anew when it dies, and until then t
   };
   const id = await openNew(page, (scene) => void scene.elements.push(block));
   await expect.poll(() => page.workers().some((worker) => worker.url().includes("visibility.worker"))).toBe(true);
-  const old = page.getByText("The drawing is old");
+  const old = page.getByText("Out of date:");
   await expect(old).toHaveCount(0);
   // It ends without a word, as one that the browser took the memory of.
   await page

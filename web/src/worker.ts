@@ -110,7 +110,7 @@ export function steady<T>(make: () => Worker, options: SteadyOptions<T> = {}) {
         onTrouble?.(true);
       }
     }
-    throw new WorkerGone("A part of this page died again and again. Load the page anew; your work is kept.");
+    throw new WorkerGone("Part of this page keeps failing. Reload the page; your work is kept.");
   };
 
   return {

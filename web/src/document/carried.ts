@@ -23,7 +23,7 @@ export function thingsIn(text: string): readonly Element[] {
     value = null;
   }
   const { format, elements } = (value ?? {}) as { readonly format?: unknown; readonly elements?: unknown };
-  if (format !== FORMAT || !Array.isArray(elements)) throw new Error("What was copied last are no things of a scene.");
+  if (format !== FORMAT || !Array.isArray(elements)) throw new Error("What was copied last is not part of a scene.");
   return elements as readonly Element[];
 }
 

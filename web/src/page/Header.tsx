@@ -63,7 +63,7 @@ export function Header({ back: [to, name], title, guide, keys, children }: Heade
           ))}
         </dl>
         <div className="mt-3 border-t border-hair pt-2">
-          <Check label="Keys without Ctrl do something" checked={single} onChange={switchSingleKeys} />
+          <Check label="Single-key shortcuts" checked={single} onChange={switchSingleKeys} />
         </div>
       </Modal>
     </header>

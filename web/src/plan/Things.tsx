@@ -195,7 +195,7 @@ export function Things() {
       </div>
       {found.length === 0 && (
         <p className="text-pencil">
-          {elements.length ? "Nothing here is called so." : "Nothing stands here yet: draw a footprint on the plan."}
+          {elements.length ? "Nothing here has that name." : "Nothing stands here yet: draw a footprint on the plan."}
         </p>
       )}
     </section>

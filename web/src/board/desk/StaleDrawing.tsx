@@ -14,8 +14,8 @@ export function StaleDrawing() {
     >
       <span>
         {gaveUp
-          ? "The drawing is old: its hidden lines cannot be worked out now."
-          : "The drawing is old: its hidden lines are being worked out anew."}
+          ? "Out of date: the hidden lines cannot be worked out now."
+          : "Out of date: the hidden lines are being worked out."}
       </span>
       {gaveUp && <Button onClick={lookAgain}>Try again</Button>}
     </div>

@@ -39,7 +39,7 @@ const LENSES: Readonly<Record<LawId, readonly [name: string, tells: string]>> = 
   ],
   equisolid: [
     "Equal-area fisheye",
-    "Things as large in the world’s round stay as large on the paper; towards the rim they are pressed flat.",
+    "What fills as much of the view fills as much of the paper; towards the rim it is flattened.",
   ],
   orthographic: [
     "Orthographic fisheye",
