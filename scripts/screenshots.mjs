@@ -149,13 +149,6 @@ try {
   await shoot("six-points");
   await page.getByLabel("Disc cut at").fill("360");
   await page.getByLabel("Disc cut at").press("Enter");
-  await page.getByRole("button", { name: "Place six points by hand" }).click();
-  const disc = await page.getByRole("application", { name: "Desk" }).boundingBox();
-  await page.mouse.click(disc.x + 360, disc.y + 260);
-  await page.mouse.move(disc.x + 560, disc.y + 470, { steps: 4 });
-  await page.waitForTimeout(600);
-  await page.screenshot({ path: join(folder, "placing.png") });
-  await page.keyboard.press("Escape");
   await page.getByRole("radio", { name: "Equidistant fisheye" }).click();
   await page.getByLabel("Compass arcs over the curves").check();
   for (let i = 0; i < 2; i++) await page.getByRole("button", { name: "Pick a line to draw by compass" }).click();
@@ -167,11 +160,23 @@ try {
   await shoot("two-discs");
 
   await board("Under the coal gantry");
-  await page.keyboard.press("1");
-  await shoot("sheet");
   await page.keyboard.press("6");
   await page.getByRole("button", { name: "Lamp (dark mode)" }).click();
   await shoot("hand-over-lamp");
+  await page.getByRole("button", { name: "Lamp (dark mode)" }).click();
+
+  await page.goto(`http://127.0.0.1:${PORT}/`);
+  await page.getByRole("button", { name: "Start a new scene" }).click();
+  await page.getByRole("button", { name: "Corridor" }).click();
+  await shoot("new-scene");
+  await page.getByRole("button", { name: "Street corner" }).click();
+  await page.getByRole("button", { name: "Points", exact: true }).click();
+  await page.getByText("From life", { exact: true }).click();
+  await page.getByRole("button", { name: "Note what I see" }).click();
+  await page.getByRole("region", { name: "Sightings, left" }).getByRole("button", { name: "Sight the lower" }).click();
+  await page.getByLabel("Lower, tilt").first().fill("14");
+  await page.getByLabel("Lower, tilt").first().press("Enter");
+  await shoot("from-life");
 } finally {
   await browser.close();
   server.kill("SIGTERM");

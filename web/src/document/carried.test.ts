@@ -16,11 +16,11 @@ describe("things carried from one scene to another", () => {
   it("are not found in other text, whatever it is", () => {
     fc.assert(
       fc.property(fc.oneof(fc.string(), fc.json()), (text) => {
-        expect(() => thingsIn(text)).toThrow("no things of a scene");
+        expect(() => thingsIn(text)).toThrow("is not part of a scene");
       }),
     );
     for (const text of ['{"format":"zanvo-things"}', '{"format":"zanvo-things","elements":{}}', "null"])
-      expect(() => thingsIn(text)).toThrow("no things of a scene");
+      expect(() => thingsIn(text)).toThrow("is not part of a scene");
   });
 
   it("stand beside what stands there already, and keep their places to one another", () => {

@@ -37,7 +37,7 @@ function ShelfHeader({ wanted, onWanted, sort, onSort, shelf }: ShelfHeaderProps
     <header className="flex flex-wrap items-center gap-3 border-b border-hair px-6 py-3">
       <img src="/zanvo.svg" alt="" className="size-6" />
       <h1 className="mr-auto text-base font-semibold">Zanvo</h1>
-      <label className="flex h-7 items-center gap-1.5 rounded border border-hair px-2">
+      <label className="flex h-7 items-center gap-1.5 rounded border border-hair px-2 focus-within:border-ink">
         <Search size={14} aria-hidden />
         <input
           className="w-44 bg-transparent outline-none"
