@@ -84,13 +84,14 @@ interface DrawnProps {
   readonly camera: Camera;
 }
 
-/** The near corner, each sighted edge on to the eye's level, and the pencil with its marks. */
+/** The near corner by a pencil held upright, each sighted edge on to the eye's level, and a pencil laid across. */
 function Drawn({ sightings: s, lines, level, camera }: DrawnProps) {
   const path = useLines(camera);
   const pencil = pencilOf(s);
   const mark = ([x, y]: Vec2) => path([x, y - 3], [x, y + 3]);
   return (
     <svg aria-hidden className="pointer-events-none absolute inset-0 size-full text-ink" fill="none">
+      <path d={path([s.x, s.top], [s.x, s.bottom])} stroke="currentColor" strokeWidth={6} strokeOpacity={0.25} />
       <path d={path([s.x, s.top], [s.x, s.bottom])} stroke="currentColor" strokeWidth={2} />
       {lines.map(({ side, edge, tilt, from, tip, meets, asked }) => (
         <g key={`${edge} ${side}`}>
