@@ -30,7 +30,7 @@ export const HELP = `zanvo: perspective from a shell. FILE may be - for standard
                                                    edge ticks every so many mm
   zanvo print SCENE --out FILE.pdf [--shot ID] [--paper ${papers}] [--overlap MM] [--margin MM]
                                                    [--tiles NAME,...]
-                                                   the desk at true size on many sheets, or on those of them that are named
+                                                   the desk at true size on many sheets, or on those that are named
   zanvo backup [--data FILE] [--out FILE]          a copy of the shelf's database, also while Zanvo runs
   zanvo restore BACKUP [--data FILE]               puts a backup in its place; what stood there is set aside
 

@@ -115,7 +115,7 @@ function title(doc: Doc, scene: Scene, name: string): number {
   return (scene.place ? write(doc, scene.place, PAGE.margin, top, { size: 9, width: COLUMN }) : top) + 3;
 }
 
-/** The pages of one panel: the desk in small, the steps and all measures, then ticks and tables for points off the sheet. */
+/** The pages of one panel: the desk in small, the steps and all measures, then ticks for points off the sheet. */
 function panelPages(doc: Doc, scene: Scene, shot: Shot, setUp: SetUp, system: System): void {
   const { steps, aids, scaled, compass } = setUp;
   const columns = twoColumns(doc, system, () => title(doc, scene, shot.name));

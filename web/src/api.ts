@@ -142,7 +142,10 @@ export async function fetchExport(path: string, signal: AbortSignal): Promise<Fe
   return { file: await answer.blob(), missing: decodeURIComponent(answer.headers.get("X-Missing-Photos") ?? "") };
 }
 
-/** The address of the set-up sheet of a shot, or of its whole page, as PDF, with an edge tick every so many mm, in the units one reads. */
+/**
+ * The address of the set-up sheet of a shot, or of its whole page, as PDF, with an edge tick every so many mm, in the
+ * units one reads.
+ */
 export const slipPath = (id: string, shot: string, every: number, units: System, page: boolean): string =>
   `/api/scenes/${id}/slips/${encodeURIComponent(shot)}.pdf?every=${every}&units=${units}${page ? "&page=1" : ""}`;
 

@@ -91,8 +91,8 @@ export function toSvg(
 ): string {
   return [
     '<?xml version="1.0" encoding="UTF-8"?>',
-    `<svg xmlns="http://www.w3.org/2000/svg" xmlns:inkscape="${EDITOR_LAYERS}" width="${mm(width)}mm" height="${mm(height)}mm" viewBox="0 0 ` +
-      `${mm(width)} ${mm(height)}">`,
+    `<svg xmlns="http://www.w3.org/2000/svg" xmlns:inkscape="${EDITOR_LAYERS}" width="${mm(width)}mm" ` +
+      `height="${mm(height)}mm" viewBox="0 0 ${mm(width)} ${mm(height)}">`,
     `<title>${xml(title)}</title>`,
     ...photos.flatMap((one, i) => {
       const href = hrefs.get(one.picture);

@@ -3,7 +3,9 @@ import { clipToRect, type Rect } from "../geometry";
 import { BadInput } from "../problem";
 import { strict } from "../schema";
 
-/** Paper that printers take, portrait, in mm (ISO 216; ANSI Letter 8.5 x 11 in, Legal 8.5 x 14 in, Tabloid 11 x 17 in). */
+/**
+ * Paper that printers take, portrait, in mm (ISO 216; ANSI Letter 8.5 x 11 in, Legal 8.5 x 14 in, Tabloid 11 x 17 in).
+ */
 export const PRINT_PAPERS = {
   A4: [210, 297],
   A3: [297, 420],
@@ -121,12 +123,10 @@ export function printedOf({ all }: Pick<Tiles, "all">, { only }: Pick<Tiling, "o
   const drawn = all.filter(({ blank }) => !blank);
   if (!only) return drawn;
   const unknown = only.find((name) => drawn.every((tile) => tile.name !== name));
+  const names = drawn.map(({ name }) => name).join(", ");
   if (unknown !== undefined)
     throw new BadInput([
-      {
-        path: "only",
-        message: `there is no sheet "${unknown}" with anything on it; there is ${drawn.map(({ name }) => name).join(", ")}.`,
-      },
+      { path: "only", message: `there is no sheet "${unknown}" with anything on it; there is ${names}.` },
     ]);
   return drawn.filter(({ name }) => only.includes(name));
 }

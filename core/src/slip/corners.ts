@@ -73,6 +73,7 @@ export function cornerSteps(scene: Pick<Scene, "elements">, shot: Shot, view: Vi
     );
     return sentence`${name}: ${joined(told)}.`;
   });
-  const rest = `${more} more ${more === 1 ? "building is" : "buildings are"} drawn less high: lay them out by the points.`;
+  const others = more === 1 ? "building is" : "buildings are";
+  const rest = `${more} more ${others} drawn less high: lay them out by the points.`;
   return more ? [...steps, rest] : steps;
 }

@@ -171,12 +171,13 @@ export function LifeMarks({ shot, sightings: s }: { readonly shot: Shot; readonl
       })}
       {lines.map((line) => {
         const { side, edge, tip, tilt, asked } = line;
+        const shouldBe = asked === null ? "" : `, should be ${degree(asked)}`;
         const turned = (to: Vec2) => tiltedTo(s, side, edge, level, to);
         return (
           <Handle
             key={keyOf(line)}
             {...handled(keyOf(line), tip, turned, (next) => degree(next[side][edge] ?? 0))}
-            label={`tilt of the ${keyOf(line)} edge, ${degree(tilt)}${asked === null ? "" : `, should be ${degree(asked)}`}`}
+            label={`tilt of the ${keyOf(line)} edge, ${degree(tilt)}${shouldBe}`}
           />
         );
       })}
