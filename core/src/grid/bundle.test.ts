@@ -54,12 +54,19 @@ describe("a loose bundle", () => {
         for (const { gap, at } of gapsAt(lines, [x, y], r)) {
           // Where the circle leaves the panel between two lines there is nothing to space.
           const inside = contains(frame, [x + r * Math.cos(at), y + r * Math.sin(at)]);
-          // Where lines would come nearer than the least gap every second one is left out.
-          if (inside) expect(gap).toBeLessThan(Math.max(spacing, 2 * DEFAULT_LINE_SPACING.gap) + 1e-6);
+          // Where lines would come nearer than the least gap every second one is left out. Of steps that are even on
+          // the edge the two gaps beside it differ a little: the one left open is that much wider than twice the least.
+          const thinned = 2 * DEFAULT_LINE_SPACING.gap * (even === "edge" ? 1.01 : 1);
+          if (inside) expect(gap).toBeLessThan(Math.max(spacing, thinned) + 1e-6);
         }
       },
     );
-    fc.assert(law, { examples: [[-3000, -2000, 1, "edge"]] });
+    fc.assert(law, {
+      examples: [
+        [-3000, -2000, 1, "edge"],
+        [-917.558388, -1288.311992, 1.025997751, "edge"],
+      ],
+    });
   });
 
   it("holds the line through the horizon", () => {
