@@ -132,6 +132,40 @@ test("a new scene, notes from life, dialogs and the bench of a photo meet WCAG A
   expect(await axeViolations(page)).toEqual([]);
 });
 
+test("what went wrong or was deleted is told on pages that meet WCAG AA", async ({ page }) => {
+  // Saved elsewhere meanwhile: a question over the page.
+  const id = await openNew(page);
+  const answer = await page.request.get(`/api/scenes/${id}`);
+  const scene = (await answer.json()) as Scene;
+  const headers = { "If-Match": answer.headers().etag };
+  const data = { ...scene, title: "Changed elsewhere" };
+  expect((await page.request.put(`/api/scenes/${id}`, { headers, data })).ok()).toBe(true);
+  await page.getByLabel("Title of the scene").fill("Changed here");
+  await page.getByLabel("Title of the scene").press("Enter");
+  await expect(page.getByText(/saved in another|saved elsewhere/).first()).toBeVisible();
+  expect(await axeViolations(page)).toEqual([]);
+  // A document that cannot be read, an address that is none, and what was deleted.
+  const damaged = await openNew(page);
+  await page.route(`**/api/scenes/${damaged}`, (route) =>
+    route.fulfill({
+      status: 422,
+      contentType: "application/problem+json",
+      body: JSON.stringify({ status: 422, detail: "This document is damaged." }),
+    }),
+  );
+  await page.reload();
+  await expect(page.getByRole("heading", { name: "This scene cannot be opened" })).toBeVisible();
+  expect(await axeViolations(page)).toEqual([]);
+  for (const [address, told] of [
+    ["/nowhere", "There is nothing at this address."],
+    ["/deleted", "Deleted"],
+  ]) {
+    await page.goto(address);
+    await expect(page.getByText(told).first()).toBeVisible();
+    expect(await axeViolations(page)).toEqual([]);
+  }
+});
+
 /** The relative luminance of a colour as the browser writes it (WCAG 2.2, definitions). */
 const luminance = (rgb: string): number => {
   const [r, g, b] = rgb.match(/[\d.]+/g)!.map(Number);
