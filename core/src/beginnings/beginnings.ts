@@ -16,9 +16,6 @@ const named = <T extends { readonly id: string }>(list: readonly T[], id: string
   return one;
 };
 
-/** The height of a standing person's eye, m (common practice). */
-const STANDING = 1.6;
-
 /** A straight view without what an earlier beginning laid out. */
 const plain = ({ measured: _, ...shot }: Shot): Shot => withLaw(shot, "rectilinear");
 
@@ -38,7 +35,7 @@ const within =
 const curved =
   (id: string): Beginning["of"] =>
   (shot, main) =>
-    inCurvedSystem({ ...plain(shot), eye: { ...shot.eye, z: STANDING } }, main, named(CURVED_SYSTEMS, id));
+    inCurvedSystem(situated("corner")(shot, main), main, named(CURVED_SYSTEMS, id));
 
 /** Every beginning; a new scene has the first until another is chosen. */
 export const BEGINNINGS: readonly Beginning[] = [

@@ -1,4 +1,4 @@
-import { distance2, type Vec2 } from "../geometry";
+import { corners, distance2, type Vec2 } from "../geometry";
 import { NoAnswer } from "../problem";
 import type { Reference } from "../scene";
 import { undistortedAt, type Bow } from "./bow";
@@ -131,51 +131,55 @@ const FOLDED = 0.05;
 
 /** Whether a bow folds the picture over itself before its farthest corner. */
 function folds({ bow: { centre, size, k1, k2 } }: BowFit, { width, height }: BowedReference): boolean {
-  const corners = [
-    [0, 0],
-    [width, 0],
-    [width, height],
-    [0, height],
-  ] as const;
-  const farthest = Math.max(...corners.map((corner) => distance2(corner, centre))) / size;
+  const farthest =
+    Math.max(...corners({ x: 0, y: 0, width, height }).map((corner) => distance2(corner, centre))) / size;
   for (let r = 0; r * (1 + r * r * (k1 + r * r * k2)) < farthest; r += 0.01)
     if (1 + r * r * (3 * k1 + 5 * r * r * k2) <= FOLDED) return true;
   return false;
 }
 
-/** @throws NoAnswer for a bow that the edges do not justify: what it is, and what would. */
-function justified(whole: BowFit, asTraced: number, reference: BowedReference, spoiler: number | undefined): void {
+/** Why a bow is not justified by its edges; null where it is. */
+function refusal(whole: BowFit, asTraced: number, reference: BowedReference, spoiler: number | undefined) {
   const named = spoiler === undefined ? "" : ` Edge ${spoiler + 1} spoils the fit: is it straight in the world?`;
   if (!(whole.sd < (whole.parameters > 1 ? 4 : 1) * SURE))
-    throw new NoAnswer(
+    return (
       "These edges do not tell how the lens bows: trace long ones near the photo's border. Through its middle " +
-        "even a bowed lens leaves straight what is straight.",
+      "even a bowed lens leaves straight what is straight."
     );
   if (spread(whole) > LOOSE ** 2 && whole.cost > asTraced / 4)
-    throw new NoAnswer(`No bow of a lens makes these edges straight.${named || " Is each straight in the world?"}`);
+    return `No bow of a lens makes these edges straight.${named || " Is each straight in the world?"}`;
   if ((asTraced - whole.cost) / spread(whole) < surely(whole.parameters))
-    throw new NoAnswer(
-      `These edges bow no more than a hand strays that traces them: there is nothing to undistort.${named}`,
-    );
+    return `These edges bow no more than a hand strays that traces them: there is nothing to undistort.${named}`;
   if (folds(whole, reference))
-    throw new NoAnswer(
-      `So strong a bow would fold the photo over at its corners. Trace edges nearer to the border.${named}`,
-    );
+    return `So strong a bow would fold the photo over at its corners. Trace edges nearer to the border.${named}`;
+  return null;
 }
 
-/** All that edges tell: how they fit, and the one that spoils it, by its place in the reference's list. */
-interface BowTold {
-  readonly edges: readonly Traced[];
-  readonly whole: BowFit;
-  readonly asTraced: number;
+/** What bowed edges come to: the bow, or why there is none, and the edge that spoils the fit of the others. */
+export interface BowFindings {
+  readonly bow: RecoveredBow | null;
+  /** A sentence with what would help. */
+  readonly refusal: string | null;
+  /** Its place in the reference's list; nothing where the edges agree. */
   readonly spoiler?: number;
 }
 
-function toldBy({ width, height, centre, bowed = [] }: BowedReference, hand: number): BowTold | null {
+/**
+ * The bow of a lens from edges that ought to be straight: k1, and from four edges on k2, for which their places come
+ * nearest to straight lines (plumb line method: Brown, 1971 (from memory)). There is none from edges of fewer than three
+ * places, from ones that tell nothing, as through the centre, and from ones that do not justify any.
+ * @param hand standard deviation of the hand at a place, px
+ */
+export function examineBow(reference: BowedReference, hand = 1): BowFindings {
+  const { width, height, centre, bowed = [] } = reference;
   const edges = bowed
     .map(({ points }, index) => ({ index, points: points.map(({ x, y }): Vec2 => [x, y]) }))
     .filter(({ points }) => points.length >= 3);
-  if (edges.length === 0) return null;
+  if (edges.length === 0)
+    return {
+      bow: null,
+      refusal: "Draw along an edge that is straight in the world and bowed in the photo, from one end to the other.",
+    };
   const plain: Plain = {
     centre: centre ? [centre.x, centre.y] : [width / 2, height / 2],
     size: Math.hypot(width, height) / 2,
@@ -185,35 +189,21 @@ function toldBy({ width, height, centre, bowed = [] }: BowedReference, hand: num
   const asTraced = edges
     .flatMap(({ points }) => residuals(straight, points))
     .reduce((sum, off) => sum + (off / hand) ** 2, 0);
-  return { edges, whole, asTraced, spoiler: spoilerOf(plain, edges, whole, hand) };
-}
-
-/**
- * The bowed edge that spoils the fit of all, by its place in the reference's list; nothing where they agree.
- * @param hand standard deviation of the hand at a place, px
- */
-export const spoilingEdge = (reference: BowedReference, hand = 1): number | undefined =>
-  toldBy(reference, hand)?.spoiler;
-
-/**
- * The bow of a lens from edges that ought to be straight: k1, and from four edges on k2, for which their places come
- * nearest to straight lines (plumb line method: Brown, 1971 (from memory)).
- * @param hand standard deviation of the hand at a place, px
- * @throws NoAnswer for edges of fewer than three places, ones that tell nothing, as through the centre, and ones that
- *   justify no bow; the sentence names the edge that spoils the fit where one does
- */
-export function recoverBow(reference: BowedReference, hand = 1): RecoveredBow {
-  const told = toldBy(reference, hand);
-  if (!told)
-    throw new NoAnswer(
-      "Draw along an edge that is straight in the world and bowed in the photo, from one end to the other.",
-    );
-  const { edges, whole, asTraced, spoiler } = told;
-  justified(whole, asTraced, reference, spoiler);
-  return {
+  const spoiler = spoilerOf(plain, edges, whole, hand);
+  const refused = refusal(whole, asTraced, reference, spoiler);
+  if (refused !== null) return { bow: null, refusal: refused, spoiler };
+  const bow = {
     ...whole.bow,
     sd: whole.sd * Math.sqrt(spread(whole)),
     before: worst(edges),
     after: worst(edges, (p) => undistortedAt(whole.bow, p)),
   };
+  return { bow, refusal: null, spoiler };
+}
+
+/** The bow of a lens from edges that ought to be straight. @throws NoAnswer where they justify none, with the reason */
+export function recoverBow(reference: BowedReference, hand = 1): RecoveredBow {
+  const { bow, refusal: reason } = examineBow(reference, hand);
+  if (!bow) throw new NoAnswer(reason ?? "There is no bow.");
+  return bow;
 }

@@ -9,7 +9,7 @@ export { measureHeights, type Measured, type HeightLine } from "./heights";
 export { as35, edgesOf, TRACING_SIGMA, leftTurn, onPaperAt, pointOf, pxOf, viewOfReference } from "./reference";
 export { resample, type Pixels, type Warp } from "./resample";
 export { undistorted, undistorting, type Undistorting } from "./bow";
-export { recoverBow, spoilingEdge, type Bowed, type RecoveredBow } from "./bowFit";
+export { examineBow, recoverBow, type Bowed, type RecoveredBow } from "./bowFit";
 export { checkDrawn, type Misdrawn } from "./drawn";
 export { follow } from "./follow";
 export { detect, type Detected } from "./detect";

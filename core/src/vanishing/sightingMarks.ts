@@ -1,7 +1,6 @@
 import { degrees, radians, type Vec2 } from "../geometry";
 import type { Sightings } from "../scene";
-import { partWidths, sightedPoints } from "./sightings";
-import { NoAnswer } from "../problem";
+import { partWidths, sightedSides } from "./sightings";
 
 export type SightedSide = "left" | "right";
 export type SightedEdge = "upper" | "lower";
@@ -40,14 +39,9 @@ const startOf = (s: Sightings, edge: SightedEdge): Vec2 => [s.x, edge === "upper
 
 /** What the lower edges of a side should tilt by, where they contradict the upper one by more than so much, degrees. */
 function askedBy(s: Sightings, side: SightedSide, horizonY: number, tolerance: number): number | null {
-  try {
-    const told = sightedPoints(s, horizonY).find((one) => one.side === side);
-    if (!told || told.disagreement <= tolerance) return null;
-    return degrees(Math.atan2(Math.abs(s.bottom - horizonY), Math.abs(told.each[0] - s.x)));
-  } catch (error) {
-    if (error instanceof NoAnswer) return null;
-    throw error;
-  }
+  const told = sightedSides(s, horizonY).find((one) => one.side === side);
+  if (!told || told.disagreement <= tolerance) return null;
+  return degrees(Math.atan2(Math.abs(s.bottom - horizonY), Math.abs(told.each[0] - s.x)));
 }
 
 /** A place so far along an edge that starts at the near corner and tilts towards the eye's level. */

@@ -6,7 +6,7 @@ import { newScene, type Sightings, type Shot } from "../scene";
 import { project, viewOf } from "../shot";
 import { between, shotWith } from "../../testing";
 import { blockCorner, type Block } from "../world";
-import { buildingOfSightings, pinsOf, viewOfSightings } from ".";
+import { buildingOfSightings, pinsOf, sightLines, TILT_HAND, viewOfSightings } from ".";
 
 const main = { id: "main", name: "Main streets", heading: 35 };
 const scene = newScene("Test");
@@ -107,6 +107,19 @@ describe("a view from life", () => {
     expect(found).toMatchObject({ severity: "warning", value: 2.8, unit: "°" });
     expect(inMetric(found.message)).toContain("59.1 mm apart");
     expect(findings(scene, found.fix!.shot).filter(({ id }) => id.startsWith("sightings"))).toEqual([]);
+  });
+
+  it("contradicts itself on one side, whatever the other lacks", () => {
+    const sightings: Sightings = {
+      x: 210,
+      top: 58.5,
+      bottom: 188.5,
+      left: { upper: 20, lower: 12 },
+      right: { upper: 0 },
+    };
+    const found = findings(scene, { ...shotWith(), sightings });
+    expect(found.find(({ id }) => id === "sightings-left")).toMatchObject({ value: 2.8, unit: "°" });
+    expect(sightLines(sightings, 148.5, TILT_HAND).find(({ edge }) => edge === "lower")!.asked).toBeCloseTo(9.2, 1);
   });
 
   it("contradicts itself where a wall would reach its own point, and says so at once", () => {

@@ -61,6 +61,17 @@ export const sightedPoints = (s: Sightings, horizonY: number): readonly [Sighted
   sightedSide("right", s, horizonY),
 ];
 
+/** The sides that have a point: each is told by itself, whatever is wrong with the other. */
+export const sightedSides = (s: Sightings, horizonY: number): readonly Sighted[] =>
+  (["left", "right"] as const).flatMap((side) => {
+    try {
+      return [sightedSide(side, s, horizonY)];
+    } catch (error) {
+      if (error instanceof NoAnswer) return [];
+      throw error;
+    }
+  });
+
 /** A wall that reaches so much of the way to its own point cannot be built. */
 const NEARLY_THERE = 0.98;
 
@@ -76,7 +87,7 @@ export function partWidths({ top, bottom, parts }: Sightings): Readonly<Record<S
 export function overreaching(s: Sightings, horizonY: number): readonly Side[] {
   const wide = partWidths(s);
   if (!wide) return [];
-  return sightedPoints(s, horizonY)
+  return sightedSides(s, horizonY)
     .filter(({ side, x }) => wide[side] >= NEARLY_THERE * Math.abs(x - s.x))
     .map(({ side }) => side);
 }

@@ -24,6 +24,8 @@ interface KeyCursorProps {
   readonly free: () => boolean;
   /** Whether what is done here is drawn from a press to letting go, so that Enter does one after the other. */
   readonly drags: () => boolean;
+  /** Whether something is being drawn, which Escape gives up before it puts the cursor away. */
+  readonly busy: () => boolean;
   /** Moves what lies under the cursor, px, where it would leave the window. */
   readonly scroll: (by: Vec2) => void;
   /** What is told of a place, px. */
@@ -57,10 +59,10 @@ function send(element: HTMLElement, type: string, [x, y]: Vec2, down: boolean, s
 
 /**
  * A cursor for those who work without a mouse: arrow keys move it over a drawing that has the focus, and Enter presses
- * there. Enter where it has pressed already is left to the drawing, which ends what is drawn; so is Escape, until
- * nothing is held any more.
+ * there. Enter where it has pressed already is left to the drawing, which ends what is drawn; so is Escape while
+ * anything is being drawn.
  */
-export function useKeyCursor({ holder, free, drags, scroll, told }: KeyCursorProps) {
+export function useKeyCursor({ holder, free, drags, busy, scroll, told }: KeyCursorProps) {
   const [cursor, setCursor] = useState<KeyCursor | null>(null);
 
   const move = (element: HTMLElement, by: Vec2) => {
@@ -83,13 +85,12 @@ export function useKeyCursor({ holder, free, drags, scroll, told }: KeyCursorPro
     if (!element || event.target !== element || event.ctrlKey || event.metaKey) return false;
     const by = cursor || free() ? arrowBy(event, event.altKey ? 1 : STEP, TIMES) : null;
     const presses = event.key === "Enter" && cursor && (cursor.moved || cursor.down);
-    const leaves = event.key === "Escape" && cursor;
+    const leaves = event.key === "Escape" && cursor && !busy();
     if (by) move(element, by);
     else if (presses) press(element, cursor, event.shiftKey);
-    else if (leaves) {
-      if (cursor.down) send(element, "pointercancel", cursor.at, false);
-      setCursor(null);
-    }
+    else if (leaves) setCursor(null);
+    // What is held is let go by those who give it up.
+    else if (event.key === "Escape" && cursor?.down) setCursor({ ...cursor, down: false });
     if (!by && !presses && !leaves) return false;
     event.preventDefault();
     event.stopPropagation();

@@ -39,6 +39,7 @@ export function Plan({ tool, onTool }: PlanProps) {
     holder,
     free: () => tool.gesture !== "choose" || useSelection.getState().selected === null,
     drags: () => tool.gesture !== "choose" && !sketch.pressed,
+    busy: () => sketch.begun || doing !== null,
     scroll: ([dx, dy]) => setCamera((now) => now && pan(now, dx, dy)),
     told: (at) => {
       const [east, south] = camera ? toDesk(camera, at) : [0, 0];
@@ -72,8 +73,7 @@ export function Plan({ tool, onTool }: PlanProps) {
         if (element) choose([element.id]);
       }}
       onKeyDown={(event) => {
-        // What is being drawn is given up before the cursor is put away.
-        if (!(event.key === "Escape" && sketch.begun) && cursor.onKeyDown(event)) return;
+        if (cursor.onKeyDown(event)) return;
         if (event.key === "Escape") giveUp();
         if (event.key === "Enter" && sketch.pressed) sketch.close();
       }}

@@ -1,7 +1,7 @@
 import { X } from "lucide-react";
 import { useMemo } from "react";
 import { useNavigate } from "react-router";
-import { recoverBow, spoilingEdge, type RecoveredBow } from "@zanvo/core/recover";
+import { examineBow } from "@zanvo/core/recover";
 import type { Reference } from "@zanvo/core/scene";
 import { Button, Fold, IconButton, Working, useWork } from "../ui";
 import { BOWED, onReference, type Tracing } from "./tracing";
@@ -9,17 +9,6 @@ import { undistortReference } from "./warp";
 import { useStores } from "../stores";
 
 const px = (value: number): string => `${value.toFixed(1)} px`;
-
-/** What bowed edges tell of the lens; a sentence while they tell nothing. */
-function useBow(reference: Reference): RecoveredBow | string {
-  return useMemo(() => {
-    try {
-      return recoverBow(reference);
-    } catch (error) {
-      return (error as Error).message;
-    }
-  }, [reference]);
-}
 
 /** A lens that bows what is straight: drawn along, told, undone. */
 export function BowPanel({
@@ -35,8 +24,7 @@ export function BowPanel({
 }) {
   const stores = useStores();
   const { edit } = stores;
-  const bow = useBow(reference);
-  const spoiler = useMemo(() => spoilingEdge(reference), [reference]);
+  const { bow, refusal, spoiler } = useMemo(() => examineBow(reference), [reference]);
   const work = useWork("Undistorting");
   const navigate = useNavigate();
   const { bowed = [] } = reference;
@@ -67,8 +55,8 @@ export function BowPanel({
           </IconButton>
         </div>
       ))}
-      {typeof bow === "string" ? (
-        <p className="text-pencil">{bow}</p>
+      {!bow ? (
+        <p className="text-pencil">{refusal}</p>
       ) : (
         <>
           <p>

@@ -86,6 +86,7 @@ function Missing({ sceneId, reference }: { readonly sceneId: string; readonly re
 function usePhotoCursor(
   holder: RefObject<HTMLElement | null>,
   { edge }: Tracing,
+  drawing: boolean,
   camera: Camera | null,
   setCamera: ReturnType<typeof useCamera>["setCamera"],
 ) {
@@ -93,6 +94,7 @@ function usePhotoCursor(
     holder,
     free: () => edge === null,
     drags: () => true,
+    busy: () => drawing,
     scroll: ([dx, dy]) => setCamera((now) => now && pan(now, dx, dy)),
     told: (at) => {
       const [x, y] = camera ? toDesk(camera, at) : [0, 0];
@@ -113,7 +115,7 @@ export function Photo(props: PhotoProps) {
   const settler = useSettler(sceneId, picture, arrival, reference.drawing !== undefined);
   const drawn = usePhotoHand({ ...props, holder, camera, setCamera, settler });
   const { hand, pointer } = drawn;
-  const cursor = usePhotoCursor(holder, tracing, camera, setCamera);
+  const cursor = usePhotoCursor(holder, tracing, hand !== null, camera, setCamera);
   const brushing = tracing.set === BRUSH;
   const hovers = pointer && (loupe || (hand && hand.what !== "pan" && hand.what !== "brush"));
   return (

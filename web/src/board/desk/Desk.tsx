@@ -130,6 +130,7 @@ function useDeskCursor(holder: RefObject<HTMLDivElement | null>) {
       return stage !== "masses" || tool === "raise" || useSelection.getState().selected === null;
     },
     drags: () => false,
+    busy: () => useDesk.getState().raising !== null,
     scroll: ([dx, dy]) => look(pan(useDesk.getState().camera, dx, dy)),
     told: (at) => measures(fromEdge(sheet, ...toDesk(useDesk.getState().camera, at))),
   });

@@ -1,5 +1,4 @@
 import type { Vec2 } from "@zanvo/core/geometry";
-import { NoAnswer } from "@zanvo/core/problem";
 import type { Shot, Sightings } from "@zanvo/core/scene";
 import { degree } from "@zanvo/core/slip";
 import { mm, sentence, type Told } from "@zanvo/core/units";
@@ -63,16 +62,6 @@ function useLines(camera: Camera) {
 
 const keyOf = ({ side, edge }: SightLine): string => `${edge} ${side}`;
 
-/** The sides whose parts contradict their tilts; none while a side has no point yet. */
-function overreachingNow(s: Sightings, level: number): readonly SightedSide[] {
-  try {
-    return overreaching(s, level);
-  } catch (error) {
-    if (error instanceof NoAnswer) return [];
-    throw error;
-  }
-}
-
 /** What the pencil says of the parts. */
 const ratios = ({ parts }: Sightings): string =>
   parts ? `height ÷ width ${parts.heightToWidth.toFixed(2)}, left ÷ right ${parts.leftToRight.toFixed(2)}` : "";
@@ -135,7 +124,7 @@ export function LifeMarks({ shot, sightings: s }: { readonly shot: Shot; readonl
   const pencil = pencilOf(s);
   const wrong = [
     ...lines.filter(({ asked }) => asked !== null).map(keyOf),
-    ...overreachingNow(s, level).map((side) => `pencil ${side}`),
+    ...overreaching(s, level).map((side) => `pencil ${side}`),
   ];
   const put = (next: Sightings) => onShot((before) => ({ ...before, sightings: next }));
   /** What a handle does: sightings for a place, and what is told of them meanwhile. */
