@@ -3,7 +3,7 @@ import { expect, test, type Page } from "@playwright/test";
 import type { Scene } from "@zanvo/core/scene";
 import { openReference, photo } from "./bench";
 import { plan } from "./plan";
-import { openNew } from "./table";
+import { openNew, withKiosk } from "./table";
 
 /** What breaks WCAG AA on the page as it stands, or in a part of it. */
 async function axeViolations(page: Page, part = "html"): Promise<string[]> {
@@ -13,19 +13,6 @@ async function axeViolations(page: Page, part = "html"): Promise<string[]> {
     .analyze();
   return violations.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.html).join(" | ")}`);
 }
-/** A scene with one kiosk in it. */
-const withKiosk = (scene: Scene) =>
-  void scene.elements.push({
-    id: "b",
-    kind: "block",
-    name: "Kiosk",
-    origin: { x: 0, y: 10, z: 0 },
-    heading: -55,
-    length: 3,
-    width: 3,
-    height: 3,
-  });
-
 test("shelf and board, stage by stage, meet WCAG AA", async ({ page }) => {
   await page.goto("/");
   await expect(page.getByRole("button", { name: "Start a new scene" })).toBeVisible();

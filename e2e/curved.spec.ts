@@ -1,7 +1,7 @@
 import { expect, test, type Page } from "@playwright/test";
 import { readFileSync } from "node:fs";
 import { CURVED_SYSTEMS } from "@zanvo/core/shot";
-import { dragHandle, dragOnSheet, openNew, onSheet, saved, slip, type } from "./table";
+import { dragHandle, dragOnSheet, openNew, onSheet, saved, slip, type, withKiosk } from "./table";
 
 const fold = (page: Page) => page.getByText("Lens and curved systems").click();
 const setUp = async (page: Page, system: string) => {
@@ -27,20 +27,7 @@ async function placeOf(page: Page, name: string): Promise<[number, number]> {
 test("a system is chosen by what it shows; every lens keeps the middle, and its curves leave as Beziers", async ({
   page,
 }) => {
-  const id = await openNew(
-    page,
-    (scene) =>
-      void scene.elements.push({
-        id: "b",
-        kind: "block",
-        name: "Kiosk",
-        origin: { x: 0, y: 10, z: 0 },
-        heading: -55,
-        length: 3,
-        width: 3,
-        height: 3,
-      }),
-  );
+  const id = await openNew(page, withKiosk);
   await fold(page);
   for (const { name, law, pitch, both } of CURVED_SYSTEMS) {
     if (both) continue;
@@ -305,4 +292,18 @@ test("blank grids to trace come as one ZIP, and can be stopped", async ({ page }
   await page.getByRole("button", { name: "Save blank grids" }).click();
   await page.getByRole("button", { name: "Stop" }).click();
   await expect(page.getByText("The print was stopped.").first()).toBeVisible();
+});
+
+test("a point of a panorama is caught on its straight horizon", async ({ page }) => {
+  const id = await openNew(page);
+  await fold(page);
+  await setUp(page, "Four points: a panorama");
+  const [x, y] = await placeOf(page, "Main streets, right");
+  const gaze = async () => (await saved(page, id)).shots[0].gaze;
+  // 3 mm off the horizon it stays level; 20 mm off, the view looks up or down.
+  await dragOnSheet(page, [x, y], [x - 20, y + 3]);
+  const level = await gaze();
+  expect([level.pitch, level.heading === 0]).toEqual([expect.closeTo(0, 9), false]);
+  await dragOnSheet(page, [x - 20, y], [x - 20, y + 20]);
+  expect(Math.abs((await gaze()).pitch)).toBeGreaterThan(1);
 });

@@ -28,6 +28,9 @@ test("a new scene is begun with a situation; its desk is kept as a template, on 
   await page.getByRole("button", { name: "Start a new scene" }).click();
   const begin = page.getByRole("region", { name: "Begin with" });
   await expect(begin).toBeVisible();
+  // Every situation has its small drawing.
+  const drawings = begin.locator("button svg").filter({ has: page.locator("path[d^='M']") });
+  await expect(drawings).toHaveCount(11);
   // Its points are calm: nothing is found.
   await expect(page.getByText("Nothing to point out.")).toBeVisible();
   await begin.getByRole("button", { name: "Corridor" }).click();

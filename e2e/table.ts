@@ -2,6 +2,20 @@ import { expect, type Locator, type Page } from "@playwright/test";
 import { newScene, type Scene } from "@zanvo/core/scene";
 import type { Block, Element } from "@zanvo/core/world";
 
+/** A building to be looked at, 10 m ahead of a new scene's eye. */
+export const KIOSK: Block = {
+  id: "b",
+  kind: "block",
+  name: "Kiosk",
+  origin: { x: 0, y: 10, z: 0 },
+  heading: -55,
+  length: 3,
+  width: 3,
+  height: 3,
+};
+/** Puts it into a scene; a copy, since what a journey changes of it is no other journey's. */
+export const withKiosk = (scene: Scene): void => void scene.elements.push(structuredClone(KIOSK));
+
 /** The slip lies open, and findings are told in full, as a person may have left them; others stay as they are. */
 export async function arranged(page: Page): Promise<void> {
   await page.addInitScript(() => {

@@ -150,3 +150,22 @@ test("the view is typed in an artist's numbers, each both ways", async ({ page }
   await type(page, "Eye height", "5' 7\"");
   await expect(slip(page, "Eye height")).toHaveText("1.70 m");
 });
+
+test("where there is a third point a moving pin keeps the lens, unless one chose what stays", async ({ page }) => {
+  const id = await openNew(page);
+  await expect(page.getByRole("radio", { name: "Centre", exact: true })).toBeChecked();
+  await page.getByText("View in numbers").click();
+  await type(page, "Pitch (look up)", "-20");
+  await expect(page.getByRole("radio", { name: "Lens", exact: true })).toBeChecked();
+  const { lens } = (await saved(page, id)).shots[0];
+  const left = page.getByRole("button", { name: /^left vanishing point, / });
+  await left.focus();
+  await page.keyboard.press("Shift+ArrowRight");
+  const after = (await saved(page, id)).shots[0];
+  expect(after.lens).toEqual(lens);
+  expect(after.gaze.heading).not.toBe(0);
+  await page.getByRole("radio", { name: "Centre", exact: true }).click();
+  await left.focus();
+  await page.keyboard.press("Shift+ArrowRight");
+  expect((await saved(page, id)).shots[0].lens.distance).not.toBe(lens.distance);
+});

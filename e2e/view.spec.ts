@@ -310,3 +310,41 @@ test("the grid stage says that grids are hidden and shows them; every shot has a
     );
   await expect.poll(horizons).toEqual([true, true]);
 });
+
+test("pins outside the window wait at its edge, named and apart; one that is dragged there scrolls the desk", async ({
+  page,
+}) => {
+  await openNew(page, (scene) => {
+    scene.orientations.push(
+      { id: "canal", name: "Canal", heading: 60 },
+      { id: "rope", name: "Rope walk", heading: 70 },
+    );
+  });
+  const away = (name: string) => page.getByRole("button", { name: new RegExp(`^right vanishing point of ${name}`) });
+  // 210 + 300 tan 60 = 729.6 mm and 210 + 300 tan 70 = 1034.2 mm from the left, on one horizon.
+  await expect(away("Canal")).toContainText("Canal, right → 309.6 mm");
+  await expect(away("Rope walk")).toContainText("Rope walk, right → 614.2 mm");
+  const boxes = await Promise.all(
+    ["Canal", "Rope walk"].map(async (name) => {
+      const [handle, words] = [away(name), away(name).locator("span")];
+      const [a, b] = [(await handle.boundingBox())!, (await words.boundingBox())!];
+      return { top: Math.min(a.y, b.y), bottom: Math.max(a.y + a.height, b.y + b.height) };
+    }),
+  );
+  const [upper, lower] = boxes.sort((a, b) => a.top - b.top);
+  expect(upper.bottom).toBeLessThanOrEqual(lower.top + 1);
+
+  // Led to the middle and back to the edge, the pin goes on while the hand rests there: the desk comes to it.
+  const far = async () =>
+    Number.parseFloat(/→ ([\d.]+) mm/.exec((await away("Canal").textContent()) ?? "")?.[1] ?? "0");
+  const box = (await away("Canal").boundingBox())!;
+  const [x, y] = [box.x + 12, box.y + 12];
+  const desk = (await page.getByRole("application", { name: "Desk" }).boundingBox())!;
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.mouse.move(x - 200, y, { steps: 4 });
+  await page.mouse.move(desk.x + desk.width - 4, y, { steps: 4 });
+  const begun = await far();
+  await expect.poll(far).toBeGreaterThan(begun + 100);
+  await page.mouse.up();
+});

@@ -5,7 +5,7 @@ import { join } from "node:path";
 import { Readable } from "node:stream";
 import fc from "fast-check";
 import sharp from "sharp";
-import { newScene } from "@zanvo/core/scene";
+import { newScene, splitPanel } from "@zanvo/core/scene";
 import { openStore } from "@zanvo/store";
 import { main } from "./main";
 
@@ -434,6 +434,11 @@ describe("zanvo slip and zanvo print", () => {
     expect(text).toContain("Every 20 mm on the left edge, every 57.8 mm on the opposite one");
     expect((await run(["slip", demo, "--out", slip])).code).toBe(0);
     expect(execFileSync("pdfinfo", [slip], { encoding: "utf8" })).toContain("A4");
+    const scene = JSON.parse(readFileSync(demo, "utf8"));
+    const [first, second] = splitPanel(scene.shots[0], "beside", 5, { id: "other", name: "Second panel", page: "p" });
+    const page = fileOf("page.json", { ...scene, shots: [first, second] });
+    expect((await run(["slip", page, "--page", "--out", slip])).code).toBe(0);
+    expect(execFileSync("pdftotext", [slip, "-"], { encoding: "utf8" })).toContain("Rule the panel Second panel");
     const print = await run(["print", demo, "--out", tiles, "--paper", "A3"]);
     expect([print.code, print.err]).toEqual([0, "3 sheets of A3\n"]);
     expect(execFileSync("pdfinfo", [tiles], { encoding: "utf8" })).toMatch(/Pages: +4\n/);

@@ -43,6 +43,22 @@ describe("the store", () => {
     },
   );
 
+  it("lists what is kept as a template as one, through its changes", async () => {
+    const store = await openStore(freshFile());
+    const { id } = await store.create(titled("Desk", { template: true }));
+    await store.create(titled("Quay"));
+    const templates = async () => (await store.list()).map(({ title, template }) => [title, template]);
+    expect(new Map((await templates()) as [string, boolean][])).toEqual(
+      new Map([
+        ["Desk", true],
+        ["Quay", false],
+      ]),
+    );
+    await store.replace(id, titled("Desk"), 1);
+    expect((await store.list()).some(({ template }) => template)).toBe(false);
+    await store.close();
+  });
+
   it("forgets a deleted scene after a month, not before, and not at the start", async () => {
     const path = freshFile();
     const day = (n: number) => () => new Date(Date.UTC(2026, 0, 1 + n));
