@@ -374,7 +374,9 @@ async function requests() {
   const before = (await (await fetch(`${server.url}/api/scenes/${id}`)).json()).title;
   const one = async () => {
     const words = Array.from({ length: below(5) }, () => (random() < 0.3 ? id : pick(WORDS)));
-    const path = `/${(random() < 0.8 ? ["api", "scenes", ...words] : words).join("/")}${random() < 0.3 ? `?${pick(WORDS)}=${pick(WORDS)}` : ""}`;
+    const steps = random() < 0.8 ? ["api", "scenes", ...words] : words;
+    const query = random() < 0.3 ? `?${pick(WORDS)}=${pick(WORDS)}` : "";
+    const path = `/${steps.join("/")}${query}`;
     const method = pick(["GET", "GET", "POST", "PUT", "DELETE", "PATCH", "HEAD", "OPTIONS"]);
     // A scene that is asked for by its own name is not to be changed by what fits by chance.
     if (method === "DELETE" && /^\/api\/scenes\/[^/?]+\/?(\?|$)/.test(path)) return;

@@ -17,11 +17,13 @@ export const HELP = `zanvo: perspective from a shell. FILE may be - for standard
   zanvo recover LINES                              vanishing points and view behind edges traced in a picture
   zanvo detect PHOTO                               edges found in a photo, their families, and the view behind them
   zanvo check SCENE [--shot ID]                    findings, the most serious first
-  zanvo export SCENE --format ${ids} --out FILE [--shot ID] [--dpi N] [--without KIND,...] [--page] [--photo FILE] [--strict]
-                                                   [--transparent] [--panel]
-                                                   a shot (or all masses, as ${massesLabels}), or with --page all panels of its page,
-                                                   and with --photo the picture that lies under it; --strict: exit 1 where one is missing;
-                                                   a PNG without paper under its lines, or cut to the panel
+  zanvo export SCENE --format ${ids} --out FILE [--shot ID] [--dpi N] [--without KIND,...]
+                                                   [--page] [--photo FILE] [--strict] [--transparent] [--panel]
+                                                   a shot, or with --page all panels of its page (or all
+                                                   masses, as ${massesLabels});
+                                                   with --photo the picture that lies under it;
+                                                   --strict: exit 1 where one is missing;
+                                                   a PNG without paper under its lines, or cropped to the panel
   zanvo export SCENE --blank --format zip --out FILE [--shot ID] [--paper NAME] [--dpi N]
                                                    blank curved grids to trace, on the shot's sheet or a paper,
                                                    each as ${drawingLabels}

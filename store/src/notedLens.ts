@@ -23,7 +23,7 @@ type Noted = Partial<Record<(typeof TAGS)[number], unknown>>;
 const positive = (value: unknown): number | null =>
   typeof value === "number" && Number.isFinite(value) && value > 0 ? value : null;
 
-/** The sensor's diagonal, mm, from how many of the photo's px lie on a unit of it (Exif 2.32, tags 0xA20E to 0xA210). */
+/** The sensor's diagonal, mm, from how many px of the photo lie on a unit of it (Exif 2.32, tags 0xA20E to 0xA210). */
 function sensorDiagonal(noted: Noted): number | null {
   // Inches are what is meant where no unit is noted.
   const unit = UNITS[positive(noted.FocalPlaneResolutionUnit) ?? 2];

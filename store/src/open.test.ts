@@ -78,12 +78,14 @@ describe("opening a store", () => {
       mkdirSync(dirname(file), { recursive: true });
       const old = new Database(file);
       // The tables as the first migration made them.
-      old.exec(`CREATE TABLE migrations (id INTEGER PRIMARY KEY AUTOINCREMENT NOT NULL, timestamp bigint NOT NULL, name varchar NOT NULL);
+      old.exec(`CREATE TABLE migrations (id INTEGER PRIMARY KEY AUTOINCREMENT NOT NULL, timestamp bigint NOT NULL,
+        name varchar NOT NULL);
       INSERT INTO migrations (timestamp, name) VALUES (1764000000000, 'Scenes1764000000000');
-      CREATE TABLE scene (id TEXT PRIMARY KEY, revision INTEGER NOT NULL, title TEXT NOT NULL, place TEXT, shots INTEGER NOT NULL,
-        elements INTEGER NOT NULL, document TEXT NOT NULL, createdAt TEXT NOT NULL, savedAt TEXT NOT NULL, deletedAt TEXT);
-      CREATE TABLE version (sceneId TEXT NOT NULL REFERENCES scene(id) ON DELETE CASCADE, revision INTEGER NOT NULL, title TEXT NOT NULL,
-        document TEXT NOT NULL, savedAt TEXT NOT NULL, PRIMARY KEY (sceneId, revision))`);
+      CREATE TABLE scene (id TEXT PRIMARY KEY, revision INTEGER NOT NULL, title TEXT NOT NULL, place TEXT,
+        shots INTEGER NOT NULL, elements INTEGER NOT NULL, document TEXT NOT NULL, createdAt TEXT NOT NULL,
+        savedAt TEXT NOT NULL, deletedAt TEXT);
+      CREATE TABLE version (sceneId TEXT NOT NULL REFERENCES scene(id) ON DELETE CASCADE, revision INTEGER NOT NULL,
+        title TEXT NOT NULL, document TEXT NOT NULL, savedAt TEXT NOT NULL, PRIMARY KEY (sceneId, revision))`);
       const picture = "c".repeat(64);
       const text = JSON.stringify({ ...newScene("Tram"), "x-picture": picture });
       const put = old.prepare("INSERT INTO scene VALUES (?, ?, ?, NULL, 1, 0, ?, '2026-01-01', '2026-01-02', NULL)");

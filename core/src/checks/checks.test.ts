@@ -139,7 +139,7 @@ describe("findings", () => {
         ...quiet,
         lens: { law: "equidistant", distance: 120, centre: { x: 210, y: 148.5 }, within },
       });
-      // Equidistant: along the radius 1, across it theta / sin theta, with theta = hypot(195, 133.5) / 120 at the corner.
+      // Equidistant: along the radius 1, across it theta / sin theta; at the corner, theta = hypot(195, 133.5) / 120.
       const theta = Math.hypot(w, h) / 120;
       expect(of(disc(), "round-stretched")).toMatchObject({
         value: Number((theta / Math.sin(theta)).toFixed(1)),

@@ -36,8 +36,9 @@ function tooWide(s: Sightings, { side, x }: Side, y: number): Finding[] {
       at: [x, y],
       value: tenth(wide),
       unit: "mm",
-      message: sentence`The ${side} wall is compared as ${mm(wide)} wide, and its edges meet the eye’s level after
-        ${mm(Math.abs(x - s.x))}: it would reach its own point. Compare the parts again, or sight its tilt again.`,
+      message: sentence`The ${side} wall is compared as ${mm(wide)} wide, and its edges meet the eye’s level
+        after ${mm(Math.abs(x - s.x))}: it would reach its own point. Compare the parts again,
+        or sight its tilt again.`,
     },
   ];
 }

@@ -16,11 +16,10 @@ export function validationErrorOf(error: ErrorObject): ValidationError {
       return { path: at, message: `must be one of: ${(error.params.allowedValues as string[]).join(", ")}.` };
     case "const":
       return { path: at, message: `must be ${JSON.stringify(error.params.allowedValue)}.` };
-    case "type":
-      return {
-        path: at,
-        message: `must be ${error.params.type === "number" ? "a finite number" : `of type ${String(error.params.type)}`}.`,
-      };
+    case "type": {
+      const wanted = error.params.type === "number" ? "a finite number" : `of type ${String(error.params.type)}`;
+      return { path: at, message: `must be ${wanted}.` };
+    }
     default:
       return { path: at, message: `${error.message ?? "is wrong"}.` };
   }

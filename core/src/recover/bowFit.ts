@@ -166,8 +166,8 @@ export interface BowFindings {
 
 /**
  * The bow of a lens from edges that ought to be straight: k1, and from four edges on k2, for which their places come
- * nearest to straight lines (plumb line method: Brown, 1971 (from memory)). There is none from edges of fewer than three
- * places, from ones that tell nothing, as through the centre, and from ones that do not justify any.
+ * nearest to straight lines (plumb line method: Brown, 1971 (from memory)). There is none from edges of fewer than
+ * three places, from ones that tell nothing, as through the centre, and from ones that do not justify any.
  * @param hand standard deviation of the hand at a place, px
  */
 export function examineBow(reference: BowedReference, hand = 1): BowFindings {

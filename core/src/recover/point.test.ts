@@ -57,8 +57,8 @@ describe("a vanishing point from edges", () => {
       "as it says",
     () => {
       // Monte Carlo: 1,500 tracings of the same 14 edges by a hand of 1 px. The bound is the inverse of the information
-      // at the truth: with edge i seen from the point at rho1, rho2, its residual moves by (rho1 - rho2) / sqrt(rho1^2 +
-      // rho2^2) of the point's step across the edge, times 1 / sigma.
+      // at the truth: with edge i seen from the point at rho1, rho2, its residual moves by
+      // (rho1 - rho2) / sqrt(rho1^2 + rho2^2) of the point's step across the edge, times 1 / sigma.
       const truth: Vec2 = [6200, 900];
       const sigma = 1;
       const exact = edges({ at: truth }, 14, 0, () => 0, 5);

@@ -24,7 +24,7 @@ export const edgesOf = ({
     out ? [] : [{ at, segment: { a: [x1, y1], b: [x2, y2], looser: hand } as const }],
   );
 
-/** The same as they are fitted: as sure as the hand that traced them, or the lens that bowed them, whichever is less. */
+/** The same as they are fitted: as sure as the less sure of the hand that traced them and the lens that bowed them. */
 const fittedSegments = (reference: Pick<Reference, "width" | "height">, set: TracedSet): readonly Segment[] =>
   edgesOf(set).map(({ segment }) => ({
     ...segment,

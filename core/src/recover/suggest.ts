@@ -48,7 +48,7 @@ function changes(reference: Reference): Omit<Suggestion, "chiSquare">[] {
     [!oblique, "Left and right are not square", { oblique: true }],
   ];
   const without = (set: TracedSet): Omit<Suggestion, "chiSquare"> => ({
-    what: `${set.name} runs another way`,
+    what: `The set ${set.name} runs another way`,
     change: (before) => ({
       ...before,
       sets: before.sets.map((one) => (one.id === set.id ? { ...one, role: "free" } : one)),

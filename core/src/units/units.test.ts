@@ -81,7 +81,8 @@ describe("lengths in inches and feet", () => {
   it(
     "is written in a sentence with its lengths in the system that one reads; words that look like " + "lengths stay",
     () => {
-      const told = sentence`${sizeInMm(420, 297)}; the pin of ${"Pier 3 m"} stands ${mm(1222.4)} left of the sheet, ${30}° off, ${metres(1.6)} up, for ${"3 months"}.`;
+      const told = sentence`${sizeInMm(420, 297)}; the pin of ${"Pier 3 m"} stands ${mm(1222.4)} left of the sheet,
+        ${30}° off, ${metres(1.6)} up, for ${"3 months"}.`;
       expect(inSystem(told, "imperial")).toBe(
         '16 17/32 × 11 11/16"; the pin of Pier 3 m stands 48 1/8" left of the sheet, 30° off, 5\' 3" up, for 3 months.',
       );

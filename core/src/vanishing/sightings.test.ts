@@ -123,7 +123,7 @@ describe("a view from life", () => {
   });
 
   it("contradicts itself where a wall would reach its own point, and says so at once", () => {
-    // Edges of 40 degrees from 90 mm over the level meet it after 107.3 mm; 130 mm at 0.5 are 260 mm, half to each side.
+    // Edges of 40 degrees from 90 mm over the level meet it after 107.3 mm; 130 mm at 0.5 are 260 mm, half a side.
     const sightings: Sightings = {
       x: 210,
       top: 58.5,

@@ -86,7 +86,7 @@ describe.each(KINDS.map((kind) => [kind.kind, kind] as const))("the kind %s", (n
     }
   });
 
-  it("is built to closed solids, each face of which has a name of its own or none, and to details of known kinds", () => {
+  it("is built to closed solids whose faces have names of their own or none, and to details of known kinds", () => {
     const solids = build([element]);
     expect(solids.length).toBeGreaterThan(0);
     for (const solid of solids) {

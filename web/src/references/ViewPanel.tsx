@@ -164,10 +164,10 @@ function Doubts({ reference, judgement }: { readonly reference: Reference; reado
       {suggestions.map(({ what, change, chiSquare }) => (
         <Button
           key={what}
-          className="w-full"
+          className="h-auto min-h-7 w-full !whitespace-normal py-0.5"
           onClick={() => edit(onReference(reference.id, (one) => void Object.assign(one, change(reference))))}
         >
-          {what} <span className="measure text-pencil">({whole(chiSquare)} then)</span>
+          {what} <span className="measure text-pencil">(chi-square {whole(chiSquare)} then)</span>
         </Button>
       ))}
     </div>

@@ -4,7 +4,7 @@ import type { Scene, Shot } from "@zanvo/core/scene";
 import { viewOf } from "@zanvo/core/shot";
 import { horizon, lineIn, pinsOf } from "@zanvo/core/vanishing";
 
-/** The panel of a shot, its horizon as far as it is drawn, and its centre of vision. @param u the width of a line, mm */
+/** The panel of a shot, its horizon within a rectangle, and its centre of vision. @param u the width of a line, mm */
 function Panel({ shot, within, u }: { readonly shot: Shot; readonly within: Rect; readonly u: number }) {
   const line = horizon(viewOf(shot));
   const ends = line && lineIn(line, within);

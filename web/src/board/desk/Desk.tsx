@@ -156,7 +156,7 @@ export function Desk() {
         role="application"
         aria-label="Desk"
         tabIndex={0}
-        className="absolute bottom-0 right-0 touch-none overflow-hidden select-none focus-visible:outline-offset-[-3px]"
+        className="absolute bottom-0 right-0 touch-none overflow-hidden select-none"
         style={{ left: RULER, top: RULER, cursor: look }}
         {...hand}
         {...dropping}

@@ -12,5 +12,5 @@ function speed(at: number, length: number): number {
   return FASTEST * Math.max(-1, Math.min(1, into / STRIP));
 }
 
-/** How far the desk is scrolled in one frame, px, for a dragging hand at a place of its window; nothing in its middle. */
+/** How far the desk is scrolled in one frame, px, for a dragging hand at a place of its window. */
 export const scrollFor = ([x, y]: Vec2, { width, height }: Size): Vec2 => [speed(x, width), speed(y, height)];

@@ -131,7 +131,7 @@ describe("raising a corner where no ground is seen", () => {
     expect(beginAtTop(up, [], project(up, [0, 20, 1])!, 3, along)).toBeNull();
   });
 
-  it("follows the upright under the pointer where uprights lean: aside of it, the height that the pointer is at", () => {
+  it("follows the upright under the pointer where uprights lean: beside it, the height that the pointer is at", () => {
     for (const pitch of [-35, 20, 45])
       for (const x of [-12, 3, 15]) {
         const leaning = viewOf({ ...shot, gaze: { heading: 0, pitch, roll: 0 } });

@@ -2,7 +2,8 @@ import fc from "fast-check";
 import { isAway, standIns, type Away } from "./standIns";
 
 const size = { width: 900, height: 600 };
-const named = (id: string, at: readonly [number, number]): Away => ({ id, at, text: "Main streets, left ← 721.5 mm" });
+const WORDS = "Main streets, left ← 721.5 mm";
+const named = (id: string, at: readonly [number, number]): Away => ({ id, at, text: WORDS });
 
 describe("what stands in for pins outside the window", () => {
   it("waits at the edge nearest to each, with its words on the side where there is room", () => {
