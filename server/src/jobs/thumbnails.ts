@@ -1,3 +1,4 @@
+import PQueue from "p-queue";
 import { BadInput, NoAnswer } from "@zanvo/core/problem";
 import { Damaged, textOf, type Store, type Stored } from "@zanvo/store";
 import type { Jobs } from ".";
@@ -13,11 +14,16 @@ const NONE = Buffer.alloc(0);
 
 export type Thumbnails = ReturnType<typeof openThumbnails>;
 
-/** Small pictures of scenes, drawn one after the other once a scene rests, and stored. */
-export function openThumbnails(store: Store, jobs: Pick<Jobs, "thumbnail">) {
+/**
+ * Small pictures of scenes, drawn one at a time and stored: when somebody asks for one, the latest asked for first, as
+ * it is the one in sight; and of every scene once it rests.
+ * @param rest how long a scene rests before, ms
+ */
+export function openThumbnails(store: Store, jobs: Pick<Jobs, "thumbnail">, rest = REST) {
   const resting = new Map<string, ReturnType<typeof setTimeout>>();
   const going = new Map<string, Promise<void>>();
-  let last: Promise<unknown> = Promise.resolve();
+  const queue = new PQueue({ concurrency: 1 });
+  let asked = 0;
 
   const drawn = async (stored: Stored): Promise<Buffer> => {
     try {
@@ -32,23 +38,25 @@ export function openThumbnails(store: Store, jobs: Pick<Jobs, "thumbnail">) {
     const stored = await store.read(id);
     await store.putThumbnail(id, stored.card.revision, await drawn(stored));
   };
-  /** Draws a scene's picture now, after those that are being drawn. */
-  const now = (id: string): Promise<void> => {
+  /** Draws the picture of a scene in its turn. @param priority the higher, the sooner */
+  const inTurn = (id: string, priority: number): Promise<void> => {
     clearTimeout(resting.get(id));
     resting.delete(id);
     const before = going.get(id);
-    if (before) return before;
-    const run = last.then(() => draw(id)).finally(() => going.delete(id));
-    going.set(id, run);
-    last = run.catch(() => undefined);
-    return run;
+    if (before) {
+      if (!queue.runningTasks.some((task) => task.id === id)) queue.setPriority(id, priority);
+      return before;
+    }
+    const drawing = queue.add(() => draw(id), { id, priority }).finally(() => going.delete(id));
+    going.set(id, drawing);
+    return drawing;
   };
 
   return {
     /** A scene was saved: its picture is drawn once it rests. */
     soon(id: string): void {
       clearTimeout(resting.get(id));
-      const timer = setTimeout(() => void now(id).catch(() => undefined), REST);
+      const timer = setTimeout(() => void inTurn(id, 0).catch(() => undefined), rest);
       timer.unref();
       resting.set(id, timer);
     },
@@ -57,7 +65,7 @@ export function openThumbnails(store: Store, jobs: Pick<Jobs, "thumbnail">) {
       const { revision } = await store.card(id);
       const kept = await store.thumbnail(id);
       if (kept && kept.revision >= revision) return kept;
-      await now(id);
+      await inTurn(id, ++asked);
       return (await store.thumbnail(id)) ?? { revision, image: NONE };
     },
   };

@@ -1,6 +1,6 @@
 import { formatDistanceToNow } from "date-fns";
 import { Copy, Download, FilePlus2, PencilLine, Trash2 } from "lucide-react";
-import { useState } from "react";
+import { useCallback, useState } from "react";
 import { Link } from "react-router";
 import type { Card } from "@zanvo/core/answers";
 import { IconButton } from "../ui/Button";
@@ -56,6 +56,14 @@ const counted = (n: number, one: string, many: string): string => `${n} ${n === 
 export function SceneCard({ card, address, onRename, ...actions }: SceneCardProps) {
   const [renaming, setRenaming] = useState(false);
   const [picture, setPicture] = useState<"drawing" | "drawn" | "none">("drawing");
+  // A picture that is asked for and scrolled away before it came is not waited for, so that the next ones come sooner.
+  const load = useCallback(
+    (img: HTMLImageElement) => {
+      img.src = address;
+      return () => img.removeAttribute("src");
+    },
+    [address],
+  );
   const rename = (title: string) => {
     setRenaming(false);
     if (title.trim() && title !== card.title) onRename(title.trim().slice(0, 200));
@@ -72,7 +80,7 @@ export function SceneCard({ card, address, onRename, ...actions }: SceneCardProp
           <span className="text-pencil">{picture === "drawing" ? "Drawing…" : "No small picture"}</span>
         )}
         <img
-          src={address}
+          ref={load}
           alt=""
           decoding="async"
           hidden={picture !== "drawn"}
