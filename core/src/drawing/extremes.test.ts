@@ -134,7 +134,7 @@ describe("extremes", () => {
           ),
         ).not.toMatch(/NaN|Infinity|undefined|\[object/);
       }),
-      { numRuns: 40 },
+      { numRuns: 20 },
     );
   });
 
@@ -154,7 +154,7 @@ describe("extremes", () => {
         const made = madeOf({ ...scene, elements }, { ...shot, lens: { ...shot.lens, law } });
         expect(made).not.toMatch(/NaN|Infinity|undefined|\[object/);
       }),
-      { numRuns: 20, endOnFailure: true },
+      { numRuns: 8, endOnFailure: true },
     );
   });
 

@@ -22,18 +22,25 @@ import { gauss } from "../../testing/simulated";
 /** A dark polygon on light ground, drawn with the share of each px that it covers (8 x 8 places a px), with grain. */
 function polygon(corners: readonly Vec2[], width: number, height: number, grain = 4): Grey {
   const noise = gauss(5);
-  const inside = (x: number, y: number) =>
-    corners.every(([ax, ay], i) => {
-      const [bx, by] = corners[(i + 1) % corners.length];
-      return (bx - ax) * (y - ay) - (by - ay) * (x - ax) >= 0;
-    });
-  const data = new Uint8Array(width * height).map((_, p) => {
+  /** How far a place lies within the side that is nearest to leaving it out, px. */
+  const within = (x: number, y: number) =>
+    Math.min(
+      ...corners.map(([ax, ay], i) => {
+        const [bx, by] = corners[(i + 1) % corners.length];
+        return ((bx - ax) * (y - ay) - (by - ay) * (x - ax)) / Math.hypot(bx - ax, by - ay);
+      }),
+    );
+  const coverage = (x: number, y: number) => {
+    const middle = within(x + 0.5, y + 0.5);
+    if (Math.abs(middle) > Math.SQRT1_2) return middle > 0 ? 64 : 0;
     let covered = 0;
     for (let j = 0; j < 8; j++)
-      for (let i = 0; i < 8; i++)
-        covered += inside((p % width) + (i + 0.5) / 8, Math.floor(p / width) + (j + 0.5) / 8) ? 1 : 0;
-    return 190 - (120 * covered) / 64 + grain * noise();
-  });
+      for (let i = 0; i < 8; i++) covered += within(x + (i + 0.5) / 8, y + (j + 0.5) / 8) >= 0 ? 1 : 0;
+    return covered;
+  };
+  const data = new Uint8Array(width * height).map(
+    (_, p) => 190 - (120 * coverage(p % width, Math.floor(p / width))) / 64 + grain * noise(),
+  );
   return { width, height, data };
 }
 
