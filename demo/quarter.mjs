@@ -188,24 +188,32 @@ const STREETS = [
     "tram-street",
     "Tram street",
     [
-      [-49, 0],
+      [-53, 0],
       [150, 0],
     ],
-    { carriageway: 8, pavement: 3, rails: true, bed: "plates", dashes: undefined },
+    {
+      carriageway: 8,
+      pavement: 3,
+      rails: true,
+      bed: "plates",
+      dashes: undefined,
+      junctions: { crossings: true, stopLines: "right" },
+    },
   ),
   street(
     "lamp-street",
     "Lamp street",
     [
-      [-49, 62],
+      [-53, 62],
       [150, 62],
     ],
     {
-      crossings: [52, 108],
       driveways: [
-        { at: 80, width: 3.4, side: "right" },
-        { at: 132, width: 3.4, side: "left" },
+        { at: 84, width: 3.4, side: "right" },
+        { at: 136, width: 3.4, side: "left" },
       ],
+      junctions: { crossings: true },
+      ends: { last: "turning head" },
     },
   ),
   street(
@@ -216,7 +224,25 @@ const STREETS = [
       [60, -62],
       [150, -50],
     ],
-    { pavement: 1.6 },
+    { pavement: 1.6, ends: { first: "pavement" } },
+  ),
+  street(
+    "bell-lane",
+    "Bell lane",
+    [
+      [0, -62],
+      [0, 124],
+    ],
+    { carriageway: 5, ends: { last: "gate" } },
+  ),
+  street(
+    "net-lane",
+    "Net lane",
+    [
+      [60, -62],
+      [60, 124],
+    ],
+    { carriageway: 5, junctions: { radius: 4 }, ends: { last: "turning head" } },
   ),
 ];
 /** The canal with its lock and bridges, the square, and what closes the views. */

@@ -1,9 +1,10 @@
 import fc from "fast-check";
+import { radians } from "../geometry";
 import { newScene, type Scene, type Shot } from "../scene";
 import { withFieldOfView } from "../shot";
 import { anyShot, block, shotWith } from "../../testing";
 import { inMetric } from "../units";
-import type { Building, Steps } from "../world";
+import { DEFAULT_STREET, type Building, type Steps, type Street } from "../world";
 import { findings } from ".";
 
 const scene = newScene("Test");
@@ -175,5 +176,21 @@ describe("findings", () => {
         }
       }),
     );
+  });
+
+  it("tell of streets that meet too narrowly for kerbs to turn, and of none that meet wider", () => {
+    const street = (id: string, heading: number): Street => ({
+      id,
+      kind: "street",
+      name: id,
+      ...DEFAULT_STREET,
+      path: [-60, 60].map((s) => ({ x: s * Math.sin(radians(heading)), y: 40 + s * Math.cos(radians(heading)) })),
+    });
+    const told = (heading: number) =>
+      findings({ ...scene, elements: [street("Rope walk", 0), street("Tar lane", heading)] }, quiet).filter(({ id }) =>
+        id.startsWith("junction"),
+      );
+    expect(told(21)).toEqual([]);
+    expect(told(14)).toMatchObject([{ where: "Rope walk, Tar lane", value: 14, unit: "°", severity: "note" }]);
   });
 });

@@ -7,6 +7,7 @@ import { crowding } from "./crowding";
 import { lyingDepth } from "./depth";
 import type { Check, Finding } from "./finding";
 import { insideThing } from "./inside";
+import { narrowJunctions } from "./junctions";
 import { outOfReach } from "./reach";
 import { stretchedRound } from "./round";
 import { contradicting } from "./sighted";
@@ -35,6 +36,7 @@ const CHECKS: readonly Check[] = [
   stretchedRound,
   compassOff,
   offScale,
+  narrowJunctions,
 ];
 
 const ORDER = { error: 0, warning: 1, note: 2 } as const;

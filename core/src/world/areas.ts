@@ -1,4 +1,6 @@
 import {
+  ClipperD,
+  ClipType,
   differenceD,
   EndType,
   FillRule,
@@ -38,6 +40,20 @@ export const together = (regions: readonly Region[]): Region =>
 /** A region without another. */
 export const without = (region: Region, cut: Region): Region =>
   regionOf(differenceD(pathsOf(region), pathsOf(cut), FillRule.NonZero, DECIMALS));
+
+/** What two regions share. */
+export const shared = (a: Region, b: Region): Region =>
+  regionOf(intersectD(pathsOf(a), pathsOf(b), FillRule.NonZero, DECIMALS));
+
+/** The parts of lines that lie outside a region, or within it. */
+export function partsOf(lines: readonly (readonly Vec2[])[], region: Region, side: "outside" | "within"): Vec2[][] {
+  const clipper = new ClipperD(DECIMALS);
+  clipper.addOpenSubjectPaths(lines.map(pathOf));
+  clipper.addClipPaths(pathsOf(region));
+  const out: PathsD = [];
+  clipper.execute(side === "within" ? ClipType.Intersection : ClipType.Difference, FillRule.NonZero, [], out);
+  return out.map((path) => path.map(({ x, y }): Vec2 => [x, y]));
+}
 
 /** Whether two regions share more than their rims. */
 export const overlap = (a: Region, b: Region): boolean =>

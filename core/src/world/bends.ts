@@ -60,6 +60,17 @@ function nearStretch(p: Vec2, u: Vec2, a: Vec2, b: Vec2, distance: number): Inte
   return parts.length ? [[Math.min(...parts.map(([from]) => from)), Math.max(...parts.map(([, to]) => to))]] : [];
 }
 
+/** Stretches of a path in their order, those that overlap as one. */
+export function joinedStretches(stretches: readonly Interval[]): Interval[] {
+  const out: [number, number][] = [];
+  for (const [from, to] of [...stretches].sort((a, b) => a[0] - b[0])) {
+    const last = out.at(-1);
+    if (last && from <= last[1]) last[1] = Math.max(last[1], to);
+    else out.push([from, to]);
+  }
+  return out;
+}
+
 /** What of 0 to 1 lies in none of some intervals. */
 function outsideOf(intervals: readonly Interval[]): Interval[] {
   const out: Interval[] = [];

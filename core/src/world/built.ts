@@ -1,8 +1,12 @@
-import { buildCuttings, isTangled, meeting } from "./cuttings";
+import { overlap, together, type Region } from "./areas";
+import { buildCuttings, isTangled, takenBy } from "./cuttings";
 import type { Detail } from "./details";
 import { groundAround } from "./ground";
-import { kindOf, type Element } from "./kinds";
-import { buildPaving } from "./paving";
+import { groupsOf } from "./groups";
+import { meets, touches } from "./junctions";
+import { kindOf, validateElement, type Element } from "./kinds";
+import type { Cutting, Roadway } from "./kinds/kind";
+import { joinRoadways, meetingOf, needsJoining } from "./roadways";
 import type { Solid } from "./solid";
 
 /** What elements are built to: solids, and what is drawn on them and on the ground. */
@@ -11,43 +15,95 @@ export interface Built {
   readonly details: readonly Detail[];
 }
 
-/** Some elements that are built as one: a single one, or cuttings that join or cross. */
-type Unit = readonly Element[];
+/** Some elements that are built as one: a single one, cuttings that join or cross, or roadways that do. */
+interface Unit {
+  readonly elements: readonly Element[];
+  /** What roadways among them end at. */
+  readonly inTheWay: readonly Element[];
+}
 
 const cuttingOf = (element: Element) => (element.hidden ? null : (kindOf(element).cutting?.(element) ?? null));
+const roadwayOf = (element: Element) => (element.hidden ? null : (kindOf(element).roadway?.(element) ?? null));
+
+/** The elements of which something can be told, and that. */
+const those = <T>(elements: readonly Element[], tell: (element: Element) => T | null) =>
+  elements.flatMap((element) => {
+    const told = tell(element);
+    return told ? [{ element, told }] : [];
+  });
+
+/** The part of the plan at which roadways end, of an element that they do not run through. */
+function wayTaken(element: Element): Region {
+  const kind = kindOf(element);
+  const cutting = cuttingOf(element);
+  return cutting ? takenBy(cutting) : [kind.outline(element)];
+}
+
+const endsRoadways = (element: Element): boolean =>
+  !element.hidden && validateElement(element) === null && (kindOf(element).endsRoadways?.(element) ?? false);
 
 /** Elements in the units that they are built as; a unit stands where its first element does. */
 function unitsOf(elements: readonly Element[]): readonly Unit[] {
-  const dug = elements.flatMap((element) => {
-    const cutting = cuttingOf(element);
-    return cutting ? [{ element, cutting }] : [];
-  });
-  const joined = meeting(dug).filter((group) => group.length > 1);
-  const unit = new Map(joined.flatMap((group) => group.map(({ element }) => [element, group] as const)));
+  const dug = those(elements, cuttingOf).map((one) => ({ ...one, taken: takenBy(one.told) }));
+  const roads = those(elements, roadwayOf).map((one) => ({ ...one, meeting: meetingOf(one.told) }));
+  const groups = [
+    ...groupsOf(dug, (i, k) => overlap(dug[i].taken, dug[k].taken)),
+    ...groupsOf(roads, (i, k) => meets(roads[i].meeting, roads[k].meeting)),
+  ].filter((group) => group.length > 1);
+  const group = new Map(
+    groups.flatMap((one) => one.map(({ element }) => [element, one.map((each) => each.element)] as const)),
+  );
+  const inTheWay = elements
+    .filter(endsRoadways)
+    .map((element) => ({ element, outline: kindOf(element).outline(element) }));
   return elements.flatMap((element) => {
-    const group = unit.get(element);
-    return !group ? [[element]] : group[0].element === element ? [group.map((one) => one.element)] : [];
+    const unit = group.get(element) ?? [element];
+    if (unit[0] !== element) return [];
+    const ways = unit.flatMap((one) => roadwayOf(one) ?? []).map(meetingOf);
+    return [
+      {
+        elements: unit,
+        inTheWay: inTheWay.filter(({ outline }) => ways.some((way) => touches(way, outline))).map((one) => one.element),
+      },
+    ];
   });
 }
 
+function builtCuttings(elements: readonly Element[], cuttings: readonly Cutting[]): Built {
+  const solids = [...buildCuttings(elements[0].id, cuttings), ...cuttings.flatMap(({ standing }) => standing())];
+  return { solids, details: [] };
+}
+
+function builtRoadways({ elements, inTheWay }: Unit, roadways: readonly Roadway[]): Built {
+  const { solids, kerbs, mouths } = joinRoadways(elements[0].id, roadways, together(inTheWay.map(wayTaken)));
+  const kerbDetails = kerbs.flatMap((line) =>
+    line.slice(1).map(([x, y], i): Detail => ({ kind: "kerb", a: [...line[i], 0], b: [x, y, 0] })),
+  );
+  return {
+    solids,
+    details: [
+      ...kerbDetails,
+      ...elements.flatMap((element, i) => kindOf(element).details?.(element, solids, mouths[i]) ?? []),
+    ],
+  };
+}
+
 function builtUnit(unit: Unit): Built {
-  const cuttings = unit.flatMap((element) => cuttingOf(element) ?? []);
-  if (cuttings.length > 1 || cuttings.some(isTangled))
-    return {
-      solids: [...buildCuttings(unit[0].id, cuttings), ...cuttings.flatMap(({ standing }) => standing())],
-      details: [],
-    };
-  const [element] = unit;
+  const { elements, inTheWay } = unit;
+  const cuttings = elements.flatMap((element) => cuttingOf(element) ?? []);
+  if (cuttings.length > 1 || cuttings.some(isTangled)) return builtCuttings(elements, cuttings);
+  const roadways = elements.flatMap((element) => roadwayOf(element) ?? []);
+  if (roadways.length > 1 || inTheWay.length > 0 || roadways.some(needsJoining)) return builtRoadways(unit, roadways);
+  const [element] = elements;
   if (element.hidden) return { solids: [], details: [] };
   const kind = kindOf(element);
-  const paving = kind.paving?.(element);
-  const solids = [...(paving ? buildPaving(element.id, paving) : []), ...kind.build(element)];
+  const solids = kind.build(element);
   return { solids, details: kind.details?.(element, solids) ?? [] };
 }
 
 /** The solids of elements, each by itself, in their order; of those that are hidden, none. */
 export const build = (elements: readonly Element[]): Solid[] =>
-  elements.flatMap((element) => builtUnit([element]).solids);
+  elements.flatMap((element) => builtUnit({ elements: [element], inTheWay: [] }).solids);
 
 /** A world as the eye looks at it: elements as they are built, on the ground that is around what is dug. */
 export const built = (elements: readonly Element[]): Built => buildCache()(elements);
@@ -63,10 +119,11 @@ export function buildCache(): (elements: readonly Element[]) => Built {
     const next: typeof kept = new Map();
     const parts = unitsOf(elements).map((unit) => {
       const as = JSON.stringify(unit);
-      const before = kept.get(unit[0].id);
+      const [{ id }] = unit.elements;
+      const before = kept.get(id);
       const one = before?.as === as ? before : { as, built: builtUnit(unit) };
-      next.set(unit[0].id, one);
-      return { ...one, dug: kindOf(unit[0]).cutting !== undefined };
+      next.set(id, one);
+      return { ...one, dug: kindOf(unit.elements[0]).cutting !== undefined };
     });
     kept = next;
     const dug = parts.flatMap((part) => (part.dug ? [part.as] : [])).join();

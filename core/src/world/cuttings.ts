@@ -1,4 +1,4 @@
-import { alongPath, areasOf, overlap, together, without, type Region } from "./areas";
+import { alongPath, areasOf, together, without, type Region } from "./areas";
 import { isTangledBetween } from "./bends";
 import type { Cutting } from "./kinds/kind";
 import { lengthOf, ribbon, stretch } from "./path";
@@ -17,22 +17,6 @@ export const isTangled = ({ path, half, wall }: Cutting): boolean => isTangledBe
 export function takenBy(cutting: Cutting): Region {
   const { path, half, wall } = cutting;
   return isTangled(cutting) ? alongPath(path, half + wall) : [ribbon(path, half + wall, -half - wall)];
-}
-
-/** Cuttings in groups of those that join or cross, in their order. */
-export function meeting<T extends { readonly cutting: Cutting }>(all: readonly T[]): readonly (readonly T[])[] {
-  const regions = all.map(({ cutting }) => takenBy(cutting));
-  const group = all.map((_, i) => i);
-  all.forEach((_, i) => {
-    for (let k = 0; k < i; k++) {
-      if (group[k] === group[i] || !overlap(regions[k], regions[i])) continue;
-      const [to, from] = [Math.min(group[k], group[i]), Math.max(group[k], group[i])];
-      group.forEach((one, at) => {
-        if (one === from) group[at] = to;
-      });
-    }
-  });
-  return [...new Set(group)].map((first) => all.filter((_, i) => group[i] === first));
 }
 
 /** The water of some cuttings by how deep it lies under the ground, the highest first. */

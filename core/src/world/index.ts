@@ -1,5 +1,6 @@
 export * from "./box";
 export * from "./built";
+export { sharpJunctions, type SharpJunction } from "./sharp";
 export * from "./details";
 export {
   KINDS,
@@ -12,6 +13,7 @@ export {
   type ElementError,
   type ElementKind,
   type Figure,
+  type RoadwayEnd,
 } from "./kinds";
 export * from "./kinds/block";
 export * from "./kinds/bridge";

@@ -80,3 +80,46 @@ export function offPath(lined: Lined, at: Vec2): number {
   const path = pathOf(lined);
   return path.slice(1).reduce((least, q, i) => Math.min(least, fromStretch(at, path[i], q)), Infinity);
 }
+
+/** The place of a line that is nearest to another place. */
+export interface Foot {
+  readonly foot: Vec2;
+  /** How far it is from there, and how far along the line it lies, m. */
+  readonly off: number;
+  readonly along: number;
+  /** The corner of the line that it lies behind. */
+  readonly after: number;
+}
+
+/** The place of a line that is nearest to another place. */
+export function footOn(at: Vec2, line: readonly Vec2[]): Foot {
+  let best: Foot = { foot: line[0], off: Infinity, along: 0, after: 0 };
+  let passed = 0;
+  line.slice(1).forEach((q, i) => {
+    const p = line[i];
+    const long = distance2(p, q);
+    const [ux, uy] = [q[0] - p[0], q[1] - p[1]];
+    const t = Math.max(0, Math.min(1, ((at[0] - p[0]) * ux + (at[1] - p[1]) * uy) / (long * long || 1)));
+    const foot: Vec2 = [p[0] + t * ux, p[1] + t * uy];
+    const off = distance2(at, foot);
+    if (off < best.off) best = { foot, off, along: passed + t * long, after: i };
+    passed += long;
+  });
+  return best;
+}
+
+/** Where the line through p and q crosses the one through a and b: as shares of both stretches; null if parallel. */
+export function crossingAt(
+  [px, py]: Vec2,
+  [qx, qy]: Vec2,
+  [ax, ay]: Vec2,
+  [bx, by]: Vec2,
+): readonly [onFirst: number, onSecond: number] | null {
+  const [ux, uy, vx, vy] = [qx - px, qy - py, bx - ax, by - ay];
+  const det = ux * vy - uy * vx;
+  if (Math.abs(det) < 1e-12 * Math.hypot(ux, uy) * Math.hypot(vx, vy)) return null;
+  return [((ax - px) * vy - (ay - py) * vx) / det, ((ax - px) * uy - (ay - py) * ux) / det];
+}
+
+/** The place at a share of a stretch. */
+export const between = ([px, py]: Vec2, [qx, qy]: Vec2, t: number): Vec2 => [px + t * (qx - px), py + t * (qy - py)];

@@ -165,3 +165,20 @@ export function isWoundAround([px, py]: Vec2, ring: readonly Vec2[]): boolean {
   });
   return turns !== 0;
 }
+
+/** The box around places of the plan: its least and greatest coordinates. */
+export type PlanBox = readonly [x0: number, y0: number, x1: number, y1: number];
+
+export function boxOnPlan(places: readonly Vec2[], by = 0): PlanBox {
+  let [x0, y0, x1, y1] = [Infinity, Infinity, -Infinity, -Infinity];
+  for (const [x, y] of places) {
+    [x0, y0] = [Math.min(x0, x), Math.min(y0, y)];
+    [x1, y1] = [Math.max(x1, x), Math.max(y1, y)];
+  }
+  return [x0 - by, y0 - by, x1 + by, y1 + by];
+}
+
+export const isInBox = ([x, y]: Vec2, [x0, y0, x1, y1]: PlanBox): boolean => x >= x0 && x <= x1 && y >= y0 && y <= y1;
+
+export const boxesMeet = (a: PlanBox, b: PlanBox): boolean =>
+  a[0] <= b[2] && b[0] <= a[2] && a[1] <= b[3] && b[1] <= a[3];

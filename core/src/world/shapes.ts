@@ -55,12 +55,14 @@ export function loft(
  * A closed upright solid on an area of the plan that may have holes.
  * @param holes corners of each hole, counter-clockwise from above
  * @param from its foot and its top, m
+ * @param curvesOf the curves that the walls of a ring are of, by numbers from one on; where nothing is said, none is
  */
 export function prism(
   id: string,
   outer: readonly Vec2[],
   holes: readonly (readonly Vec2[])[],
   [from, to]: readonly [number, number],
+  curvesOf?: (ring: readonly Vec2[], first: number) => readonly number[],
 ): Solid {
   const rings = [outer, ...holes];
   const places = rings.flat();
@@ -77,12 +79,14 @@ export function prism(
     }),
   );
   const names = numbers.flatMap((ring, r) => ring.map((_, i) => (r === 0 ? `wall ${i}` : `yard ${r - 1} wall ${i}`)));
+  const curves: number[] = [];
+  if (curvesOf) for (const ring of rings) curves.push(...curvesOf(ring, Math.max(-1, ...curves) + 1));
   const [sides, ...inner] = numbers;
   return solidOf(
     id,
     vertices,
     [[...sides].reverse(), sides.map((n) => n + up), ...walls],
-    [],
+    [undefined, undefined, ...curves],
     ["bottom", "top", ...names],
     [inner, inner.map((ring) => ring.map((n) => n + up).reverse())],
   );

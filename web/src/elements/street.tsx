@@ -1,10 +1,61 @@
 import { Route } from "lucide-react";
 import { measureOf } from "@zanvo/core/fields";
-import { DEFAULT_STREET, kindOf, lengthOf, pathOf, requireValid, type Street } from "@zanvo/core/world";
-import { Check, Choice } from "../ui";
+import {
+  DEFAULT_STREET,
+  kindOf,
+  lengthOf,
+  pathOf,
+  requireValid,
+  type RoadwayEnd,
+  type Street,
+} from "@zanvo/core/world";
+import { Check, Choice, Fold, optionsOf, Select } from "../ui";
 import { Measures, measuresOf } from "./Measures";
 import { Parts } from "./Parts";
 import { GROUND, points, type Change, type ElementView } from "./view";
+
+const STOP_LINES = optionsOf({ none: "None", right: "Driving on the right", left: "Driving on the left" });
+
+const ENDS = optionsOf<RoadwayEnd | "open">({
+  open: "Open",
+  pavement: "Pavement",
+  "turning head": "Turning head",
+  gate: "Gate",
+  steps: "Steps up",
+});
+
+/** What a street has where it meets others, and how its ends are closed where it meets none. */
+function JunctionFields({ street, change }: { readonly street: Street; readonly change: Change }) {
+  const { junctions = {}, ends = {} } = street;
+  const set = (part: Partial<Street>, what: string) => change(requireValid({ ...street, ...part }), what);
+  return (
+    <Fold title="Junctions and ends">
+      <Measures element={street} of={["junctions/radius"]} change={change} />
+      <Check
+        label="Crossings at junctions"
+        checked={junctions.crossings ?? false}
+        onChange={(on) => set({ junctions: { ...junctions, crossings: on || undefined } }, "crossings at junctions")}
+      />
+      <Select
+        label="Stop lines"
+        labelled
+        value={junctions.stopLines ?? "none"}
+        options={STOP_LINES}
+        onChange={(to) => set({ junctions: { ...junctions, stopLines: to === "none" ? undefined : to } }, "stop lines")}
+      />
+      {(["first", "last"] as const).map((end) => (
+        <Select
+          key={end}
+          label={end === "first" ? "First end" : "Last end"}
+          labelled
+          value={ends[end] ?? "open"}
+          options={ENDS}
+          onChange={(to) => set({ ends: { ...ends, [end]: to === "open" ? undefined : to } }, `${end} end`)}
+        />
+      ))}
+    </Fold>
+  );
+}
 
 /** Measures of a street: its carriageway, pavements and kerb, and what is drawn on them. */
 function StreetFields({ element: street, change }: { readonly element: Street; readonly change: Change }) {
@@ -65,6 +116,7 @@ function StreetFields({ element: street, change }: { readonly element: Street; r
         )}
         onChange={(to, what) => set({ driveways: [...to] }, what)}
       />
+      <JunctionFields street={street} change={change} />
     </>
   );
 }

@@ -9,7 +9,7 @@ import { skyline } from "./skyline";
 import { square } from "./square";
 import { steps } from "./steps";
 import { street } from "./street";
-export type { Box, ElementError, ElementKind, Figure } from "./kind";
+export type { Box, ElementError, ElementKind, Figure, RoadwayEnd } from "./kind";
 
 /** Every kind of element. */
 export const KINDS = [block, building, street, steps, canal, bridge, square, skyline] as const;

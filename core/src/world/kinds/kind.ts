@@ -72,18 +72,39 @@ export interface Cutting {
   readonly standing: () => Solid[];
 }
 
-/**
- * Low ground raised along both sides of a path that bends too sharply for it to be built side by side, or crosses
- * itself: within the outer lines and not within the inner ones of any part of the path.
- */
-export interface Paving {
+/** How an end of a roadway that meets no other is closed; open where nothing is said. */
+export const ROADWAY_ENDS = ["pavement", "turning head", "gate", "steps"] as const;
+export type RoadwayEnd = (typeof ROADWAY_ENDS)[number];
+
+/** A carriageway along a path, between pavements, which joins those that it meets. */
+export interface Roadway {
   readonly path: readonly Vec2[];
-  /** Half of what lies between, and half of all, m. */
-  readonly inner: number;
-  readonly outer: number;
-  readonly height: number;
-  /** What is cut out of it: rings on the plan, counter-clockwise. */
+  /** Half the width of the carriageway, and the width of each pavement, m. */
+  readonly half: number;
+  readonly pavement: number;
+  /** The height of the pavements, m. */
+  readonly kerb: number;
+  /** The radius of kerbs where it meets others, where it is said, m. */
+  readonly radius?: number;
+  readonly ends: readonly [first?: RoadwayEnd, last?: RoadwayEnd];
+  /** Whether it bends so sharply for its width that its sides cross, or crosses itself. */
+  readonly tangled: boolean;
+  /** What is cut out of its pavements: rings on the plan, counter-clockwise. */
   readonly openings: readonly (readonly Vec2[])[];
+  /** What stands in those, and at its ends, of which each meets another way or none. */
+  readonly standing: (met: readonly [first: boolean, last: boolean]) => Solid[];
+}
+
+/** What stands less high over the ground than this stands in the way of a roadway, m. */
+export const IN_THE_WAY = 2;
+
+/** A stretch of a path, from where to where along it, m. */
+export type Along = readonly [from: number, to: number];
+
+/** Where the carriageway of a way opens to what it meets, on each side of who walks it. */
+export interface Mouths {
+  readonly left: readonly Along[];
+  readonly right: readonly Along[];
 }
 
 /** All that is known of a kind of element. */
@@ -96,8 +117,8 @@ export interface ElementKind<E extends ElementBase = ElementBase> {
   readonly stands: boolean;
   /** Its solids; none where it cannot stand. */
   build(element: E): Solid[];
-  /** What is drawn on its solids, and on the ground. */
-  details?(element: E, solids: readonly Solid[]): Detail[];
+  /** What is drawn on its solids, and on the ground. @param mouths of a way that is joined with what it meets */
+  details?(element: E, solids: readonly Solid[], mouths?: Mouths): Detail[];
   validate?(element: E): ElementError | null;
   /** The ground that it takes: corners on the plan, counter-clockwise. */
   outline(element: E): readonly Vec2[];
@@ -122,8 +143,10 @@ export interface ElementKind<E extends ElementBase = ElementBase> {
   alone?(element: E): E;
   /** How many steps it has: a scene has only so many. */
   steps?(element: E): number;
-  /** What is laid beside its path by areas, where the path bends too sharply; null where nothing is. */
-  paving?(element: E): Paving | null;
+  /** The roadway that it is; null where it cannot be one. */
+  roadway?(element: E): Roadway | null;
+  /** Whether roadways end where they meet its outline. */
+  endsRoadways?(element: E): boolean;
   /** The cutting that it is dug into the ground as; null where it cannot be. */
   cutting?(element: E): Cutting | null;
   /** Passages so high, m, let an eye stand within its outline. */

@@ -1,4 +1,4 @@
-import { elementKind, onPath } from "../kind";
+import { elementKind, IN_THE_WAY, onPath } from "../kind";
 import { pathOf, ribbon } from "../../path";
 import { validateBridge, buildBridge } from "./build";
 import { BridgeSchema, type Bridge } from "./schema";
@@ -11,6 +11,8 @@ export const bridge = elementKind<Bridge>(BridgeSchema, {
   stands: false,
   build: buildBridge,
   validate: validateBridge,
+  // One that streets run under leaves them as they are.
+  endsRoadways: ({ level }) => level < IN_THE_WAY,
   outline: (element) => ribbon(pathOf(element), element.width / 2, -element.width / 2),
   span: ({ level, thickness, parapet }) => [level - thickness, thickness + (parapet?.height ?? 0)],
   ...onPath,

@@ -12,6 +12,7 @@ export const canal = elementKind<Canal>(CanalSchema, {
   way: true,
   build: buildCanal,
   validate: validateCanal,
+  endsRoadways: () => true,
   outline: canalRibbon,
   span: ({ depth, coping }) => [-depth, depth + coping],
   ...onPath,

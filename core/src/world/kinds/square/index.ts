@@ -13,6 +13,7 @@ export const square = elementKind<Square>(SquareSchema, {
   build: buildSquare,
   details: squareDetails,
   validate: validateSquare,
+  endsRoadways: () => true,
   outline: cornersOf,
   span: ({ kerb }) => [0, kerb],
   ...onFootprint,

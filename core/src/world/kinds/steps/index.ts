@@ -1,6 +1,6 @@
 import { metres, metresBetween, sentence } from "../../../units";
 import { boxOutline, heightTags } from "../block";
-import { elementKind, type Box } from "../kind";
+import { elementKind, IN_THE_WAY, type Box } from "../kind";
 import { buildSteps, cornerOf, sizeOf } from "./build";
 import { StepsSchema, type Steps } from "./schema";
 export * from "./build";
@@ -19,6 +19,7 @@ export const steps = elementKind<Steps>(StepsSchema, {
   word: "Steps",
   stands: true,
   build: buildSteps,
+  endsRoadways: ({ foot }) => foot.z < IN_THE_WAY,
   outline: (element) => boxOutline(boxOf(element)),
   span: (element) => [element.foot.z, sizeOf(element).height],
   box: boxOf,

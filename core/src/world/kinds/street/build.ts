@@ -1,7 +1,8 @@
 import { lengthOf, pathOf } from "../../path";
 import type { Solid } from "../../solid";
-import type { ElementError } from "../kind";
-import { drivewaysOn, isCramped, pavementSolids } from "./pavements";
+import type { ElementError, Roadway } from "../kind";
+import { endSolids, type Met } from "./ends";
+import { drivewayOpenings, drivewaysOn, drivewaySolids, isCramped, isTangled, pavementSolids } from "./pavements";
 import type { Street } from "./schema";
 
 /**
@@ -38,5 +39,25 @@ export function validateStreet(street: Street): ElementError | null {
   return null;
 }
 
-/** The pavements of a street, as low solids; none where it cannot be laid. */
-export const buildStreet = (street: Street): Solid[] => (validateStreet(street) ? [] : pavementSolids(street));
+/** What stands on a street beside its pavements. @param met whether its ends meet other ways */
+const standingOn = (street: Street, met?: Met): Solid[] => [...drivewaySolids(street), ...endSolids(street, met)];
+
+/** A street that meets no other, as low solids; none where it cannot be laid. */
+export const buildStreet = (street: Street): Solid[] =>
+  validateStreet(street) ? [] : [...pavementSolids(street), ...standingOn(street)];
+
+/** A street as it joins what it meets; null where it cannot be laid. */
+export const roadwayOf = (street: Street): Roadway | null =>
+  validateStreet(street)
+    ? null
+    : {
+        path: pathOf(street),
+        half: street.carriageway / 2,
+        pavement: street.pavement,
+        kerb: street.kerb,
+        radius: street.junctions?.radius,
+        ends: [street.ends?.first, street.ends?.last],
+        tangled: isTangled(street),
+        openings: drivewayOpenings(street),
+        standing: (met) => standingOn(street, met),
+      };

@@ -1,12 +1,12 @@
 import { kerbFigures } from "../kerb";
 import { elementKind, onPath } from "../kind";
 import { measureIn } from "../tags";
-import { buildStreet, DEFAULT_STREET, validateStreet } from "./build";
+import { buildStreet, DEFAULT_STREET, roadwayOf, validateStreet } from "./build";
 import { streetDetails } from "./marks";
-import { streetPaving, streetRibbon } from "./pavements";
+import { streetRibbon } from "./pavements";
 import { StreetSchema, type Street } from "./schema";
 export * from "./build";
-export type { Street } from "./schema";
+export { TRAFFIC, type Street } from "./schema";
 
 export const street = elementKind<Street>(StreetSchema, {
   kind: "street",
@@ -14,7 +14,7 @@ export const street = elementKind<Street>(StreetSchema, {
   stands: false,
   way: true,
   build: buildStreet,
-  paving: (street) => (validateStreet(street) ? null : streetPaving(street)),
+  roadway: roadwayOf,
   details: streetDetails,
   validate: validateStreet,
   outline: streetRibbon,

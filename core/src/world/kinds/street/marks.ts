@@ -1,8 +1,9 @@
 import type { Vec2 } from "../../../geometry";
-import { clearBeside } from "../../bends";
+import { clearBeside, joinedStretches } from "../../bends";
 import type { Detail, DetailKind } from "../../details";
 import { beside, lengthOf, offPath, pathOf, placeAlong } from "../../path";
-import { isWithin } from "../../polygon";
+import { boxOnPlan, isInBox, isWithin } from "../../polygon";
+import type { Along, Mouths } from "../kind";
 import { faceNamed, type Solid } from "../../solid";
 import { validateStreet } from "./build";
 import { drivewaysOn, isTangled, linesOf, SIDES, type Side } from "./pavements";
@@ -18,78 +19,146 @@ const PLATE = { across: 2.4, every: 2.5 } as const;
 /** A crossing's stripes are half a metre wide with gaps as wide, and reach over so much of the street's length. */
 const STRIPE = 0.5;
 const REACH = 3;
+/** Markings keep so far from one another and from a junction; a line to stop at is so wide, m (common practice). */
+const BEFORE = 0.5;
+const STOP = 0.4;
 /** No street has more slab joints, sleepers or dashes than this. */
 const MAX_MARKS = 4000;
 /** A joint's ends may lie nearer to another part of the path by so much, m. */
 const CLEAR = 1e-6;
 
+/** A street as its marks are laid. */
+interface Ground {
+  readonly street: Street;
+  readonly path: readonly Vec2[];
+  readonly length: number;
+  /** Where it opens to what it meets; null where it stands by itself. */
+  readonly mouths: Mouths | null;
+}
+
+type Mark = (kind: DetailKind, a: Vec2 | null, b: Vec2 | null, z?: number, on?: Detail["on"]) => void;
+
+/** A line beside the middle of a street, m to its right. */
+function line({ street, path }: Ground, add: Mark, kind: DetailKind, by: number): void {
+  for (const part of isTangled(street) ? clearBeside(path, by) : [beside(path, by)])
+    part.slice(1).forEach((p, i) => add(kind, part[i], p));
+}
+
+/** A rectangle on a street, so many m along it and aside. */
+function rectangle({ path }: Ground, add: Mark, kind: DetailKind, [from, to]: Along, [left, right]: Along): void {
+  const corners = [
+    [from, left],
+    [to, left],
+    [to, right],
+    [from, right],
+  ].map(([s, aside]) => placeAlong(path, s, aside));
+  corners.forEach((p, i) => add(kind, p, corners[(i + 1) % 4]));
+}
+
+const overlaps = ([a, b]: Along, [c, d]: Along): boolean => b > c && a < d;
+
+/** Where the carriageway opens on either side, as stretches that do not overlap. */
+const openings = ({ mouths }: Ground): readonly Along[] =>
+  mouths ? joinedStretches([...mouths.left, ...mouths.right]) : [];
+
+/** The sides of a street by itself where no raised kerb shows them. */
+function addKerbs(ground: Ground, add: Mark): void {
+  const { carriageway, pavement, kerb } = ground.street;
+  if (ground.mouths || (pavement > 0 && kerb > 0)) return;
+  for (const by of pavement > 0 ? [carriageway / 2, carriageway / 2 + pavement] : [carriageway / 2])
+    for (const side of [1, -1]) line(ground, add, "kerb", side * by);
+}
+
+/** The rails of a tramway, and what they lie on. */
+function addRails(ground: Ground, add: Mark): void {
+  const { street, path, length } = ground;
+  if (!street.rails) return;
+  for (const by of [GAUGE / 2, -GAUGE / 2]) line(ground, add, "rail", by);
+  if (!street.bed) return;
+  const { every } = street.bed === "plates" ? PLATE : SLEEPER;
+  for (let i = 0; i < Math.min(MAX_MARKS, Math.floor(length / every)); i++) {
+    const s = (i + 0.5) * every;
+    const half = SLEEPER.across / 2;
+    if (street.bed === "sleepers")
+      rectangle(ground, add, "bed", [s - SLEEPER.along / 2, s + SLEEPER.along / 2], [-half, half]);
+    else add("bed", placeAlong(path, s, -PLATE.across / 2), placeAlong(path, s, PLATE.across / 2));
+  }
+  if (street.bed === "plates") for (const by of [PLATE.across / 2, -PLATE.across / 2]) line(ground, add, "bed", by);
+}
+
+/** Dashes between lanes, which stop at crossings, at what the street meets, and where rails lie. */
+function addDashes(ground: Ground, add: Mark, stops: readonly Along[]): void {
+  const { street, path, length } = ground;
+  const { dashes, lanes = 2, carriageway, rails } = street;
+  if (!dashes) return;
+  for (let lane = 1; lane < lanes; lane++) {
+    const aside = carriageway * (lane / lanes - 0.5);
+    if (rails && Math.abs(aside) < SLEEPER.across / 2) continue;
+    for (let s = 0, n = 0; s < length && n < MAX_MARKS; s += dashes.line + dashes.gap, n++) {
+      const end = Math.min(length, s + dashes.line);
+      if (!stops.some((stop) => overlaps([s, end], stop)))
+        add("dash", placeAlong(path, s, aside), placeAlong(path, end, aside));
+    }
+  }
+}
+
+/** A crossing: stripes along the street, from kerb to kerb. */
+function addCrossing(ground: Ground, add: Mark, at: number): void {
+  const half = ground.street.carriageway / 2;
+  for (let t = -half + STRIPE / 2; t + STRIPE <= half; t += 2 * STRIPE)
+    rectangle(ground, add, "crossing", [at - REACH / 2, at + REACH / 2], [t, t + STRIPE]);
+}
+
+/** Where one comes to a junction: how far along the street, and which way one drives then. */
+interface Approach {
+  readonly at: number;
+  readonly way: 1 | -1;
+}
+
+/** Where one comes to junctions along a street: not where it begins or ends with one. */
+const approaches = (ground: Ground): Approach[] =>
+  openings(ground).flatMap(([from, to]): Approach[] => [
+    ...(from > BEFORE + REACH ? [{ at: from, way: 1 } as const] : []),
+    ...(to < ground.length - BEFORE - REACH ? [{ at: to, way: -1 } as const] : []),
+  ]);
+
+/** A line to stop at, over the half of the carriageway on which one comes. */
+function addStopLine(ground: Ground, add: Mark, { at, way }: Approach): void {
+  const { carriageway, junctions = {}, lanes = 2 } = ground.street;
+  const half = carriageway / 2;
+  const right = way * (junctions.stopLines === "left" ? -1 : 1);
+  const across: Along = lanes === 1 ? [-half, half] : right > 0 ? [0, half] : [-half, 0];
+  const before = at - way * (BEFORE + (junctions.crossings ? REACH + BEFORE : 0));
+  rectangle(ground, add, "crossing", [before - STOP / 2, before + STOP / 2], across);
+}
+
 /**
  * What is drawn on a street: its sides where it has no kerb, slab joints, dashes between lanes, rails and their bed,
- * and crossings.
+ * crossings, and lines to stop at.
  */
-export function streetDetails(street: Street, solids: readonly Solid[]): Detail[] {
+export function streetDetails(street: Street, solids: readonly Solid[], mouths: Mouths | null = null): Detail[] {
   if (validateStreet(street)) return [];
-  const { carriageway, pavement, kerb, slabs, dashes, lanes = 2, rails, bed, crossings = [] } = street;
   const path = pathOf(street);
-  const length = lengthOf(path);
-  const tangled = isTangled(street);
+  const ground: Ground = { street, path, length: lengthOf(path), mouths };
   const out: Detail[] = [];
-  const addDetail = (kind: DetailKind, a: Vec2 | null, b: Vec2 | null, z = 0, on?: Detail["on"]) => {
+  const add: Mark = (kind, a, b, z = 0, on) => {
     if (a && b) out.push({ kind, a: [...a, z], b: [...b, z], on });
   };
-  const line = (kind: DetailKind, by: number) => {
-    for (const part of tangled ? clearBeside(path, by) : [beside(path, by)])
-      part.slice(1).forEach((p, i) => addDetail(kind, part[i], p));
-  };
-  const box = (kind: DetailKind, from: number, to: number, half: number, aside = 0) => {
-    const [a, b, c, d] = [
-      placeAlong(path, from, aside - half),
-      placeAlong(path, to, aside - half),
-      placeAlong(path, to, aside + half),
-      placeAlong(path, from, aside + half),
-    ];
-    for (const [p, q] of [
-      [a, b],
-      [b, c],
-      [c, d],
-      [d, a],
-    ] as const)
-      addDetail(kind, p, q);
-  };
-  if (pavement === 0 || kerb === 0)
-    for (const by of [
-      carriageway / 2,
-      -carriageway / 2,
-      ...(pavement > 0 ? [carriageway / 2 + pavement, -carriageway / 2 - pavement] : []),
-    ])
-      line("kerb", by);
-  if (slabs && pavement > 0) for (const { a, b, on } of slabJoints(street, solids)) addDetail("joint", a, b, kerb, on);
-  const crossed = (from: number, to: number) =>
-    crossings.some((at) => to > at - REACH / 2 - 0.5 && from < at + REACH / 2 + 0.5);
-  if (rails) {
-    for (const by of [GAUGE / 2, -GAUGE / 2]) line("rail", by);
-    const { every } = bed === "plates" ? PLATE : SLEEPER;
-    for (let i = 0; bed && i < Math.min(MAX_MARKS, Math.floor(length / every)); i++) {
-      const s = (i + 0.5) * every;
-      if (bed === "sleepers") box("bed", s - SLEEPER.along / 2, s + SLEEPER.along / 2, SLEEPER.across / 2);
-      else addDetail("bed", placeAlong(path, s, -PLATE.across / 2), placeAlong(path, s, PLATE.across / 2));
-    }
-    if (bed === "plates") for (const by of [PLATE.across / 2, -PLATE.across / 2]) line("bed", by);
-  }
-  if (dashes)
-    for (let lane = 1; lane < lanes; lane++) {
-      const aside = carriageway * (lane / lanes - 0.5);
-      // Where the rails lie, nothing else is drawn.
-      if (rails && Math.abs(aside) < SLEEPER.across / 2) continue;
-      for (let s = 0, n = 0; s < length && n < MAX_MARKS; s += dashes.line + dashes.gap, n++) {
-        const end = Math.min(length, s + dashes.line);
-        if (!crossed(s, end)) addDetail("dash", placeAlong(path, s, aside), placeAlong(path, end, aside));
-      }
-    }
-  for (const at of crossings) {
-    for (let t = -carriageway / 2 + STRIPE / 2; t + STRIPE <= carriageway / 2; t += 2 * STRIPE)
-      box("crossing", at - REACH / 2, at + REACH / 2, STRIPE / 2, t + STRIPE / 2);
-  }
+  const { slabs, pavement, kerb, crossings = [], junctions = {} } = street;
+  const coming = approaches(ground);
+  const crossed = [
+    ...crossings,
+    ...(junctions.crossings ? coming.map(({ at, way }) => at - way * (BEFORE + REACH / 2)) : []),
+  ];
+  addKerbs(ground, add);
+  if (slabs && pavement > 0) for (const { a, b, on } of slabJoints(ground, solids)) add("joint", a, b, kerb, on);
+  addRails(ground, add);
+  addDashes(ground, add, [
+    ...openings(ground),
+    ...crossed.map((at): Along => [at - REACH / 2 - BEFORE, at + REACH / 2 + BEFORE]),
+  ]);
+  for (const at of crossed) addCrossing(ground, add, at);
+  if (junctions.stopLines) for (const one of coming) addStopLine(ground, add, one);
   return out;
 }
 
@@ -109,30 +178,50 @@ function jointsAlong(street: Street, side: Side): readonly number[] {
   );
 }
 
-/** The ring of the top of a solid, and those of its holes, on the plan. */
-function topOf(solid: Solid): { readonly face: number; readonly covers: (at: Vec2) => boolean } {
+interface Top {
+  readonly on: { readonly solid: Solid; readonly face: number };
+  readonly covers: (at: Vec2) => boolean;
+}
+
+/** The tops of solids, each known once however many streets share them. */
+const tops = new WeakMap<Solid, Top>();
+
+/** The top of a solid, and whether it covers a place of the plan. */
+function topOf(solid: Solid): Top {
+  const known = tops.get(solid);
+  if (known) return known;
   const face = faceNamed(solid, "top");
   const { loop, holes = [] } = solid.faces[face];
   const onPlan = (ring: readonly number[]) => ring.map((n): Vec2 => [solid.vertices[n][0], solid.vertices[n][1]]);
   const [outer, ...inner] = [loop, ...holes].map(onPlan);
-  return { face, covers: (at) => isWithin(at, outer) && !inner.some((hole) => isWithin(at, hole)) };
+  const box = boxOnPlan(outer);
+  const covers = (at: Vec2) => isInBox(at, box) && isWithin(at, outer) && !inner.some((hole) => isWithin(at, hole));
+  const top = { on: { solid, face }, covers };
+  tops.set(solid, top);
+  return top;
 }
 
-/** The joints between the slabs of the pavements: those that are nowhere nearer to another part of the path. */
-function slabJoints(street: Street, solids: readonly Solid[]): Joint[] {
-  const path = pathOf(street);
+/**
+ * The joints between the slabs of the pavements: those that are nowhere nearer to another part of the path, and not
+ * where the carriageway opens to what the street meets.
+ */
+function slabJoints({ street, path, mouths }: Ground, solids: readonly Solid[]): Joint[] {
   const flat = solids.length === 0;
-  const tops = solids.filter(({ part }) => part !== undefined).map((solid) => ({ solid, ...topOf(solid) }));
+  const pieces = solids.filter(({ part }) => part !== undefined).map(topOf);
   return SIDES.flatMap((side) => {
     const [near, far] = linesOf(street, side);
+    // Within the pavement's own rims, where rounding does not count.
+    const [within, upTo] = [near + CLEAR * Math.sign(near), far - CLEAR * Math.sign(far)];
     return jointsAlong(street, side).flatMap((s) => {
-      const [a, middle, b] = [near, (near + far) / 2, far].map((by) => placeAlong(path, s, by));
-      if (!a || !middle || !b) return [];
+      if (mouths?.[side].some(([from, to]) => s > from && s < to)) return [];
+      const [a, b] = [near, far].map((by) => placeAlong(path, s, by));
+      const inner = [within, (near + far) / 2, upTo].map((by) => placeAlong(path, s, by));
+      if (!a || !b) return [];
       // A straight street is nowhere nearer than its own lines are.
       const straight = path.length === 2;
       const clear = straight || [a, b].every((at, i) => offPath(street, at) > Math.abs(i ? far : near) - CLEAR);
-      const on = tops.find(({ covers }) => covers(middle));
-      return clear && (flat || on) ? [{ a, b, on: on && { solid: on.solid, face: on.face } }] : [];
+      const on = pieces.find(({ covers }) => (mouths ? inner : inner.slice(1, 2)).every((at) => at && covers(at)));
+      return clear && (flat || on) ? [{ a, b, on: on?.on }] : [];
     });
   });
 }

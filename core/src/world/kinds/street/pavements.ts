@@ -4,7 +4,6 @@ import { beside, lengthOf, pathOf, ribbon, stretch } from "../../path";
 import { areaTwice, crossingOf } from "../../polygon";
 import { prism } from "../../shapes";
 import { asPart, solidOf, type Solid } from "../../solid";
-import type { Paving } from "../kind";
 import type { Street } from "./schema";
 
 export type Side = "left" | "right";
@@ -71,21 +70,6 @@ export const streetRibbon = (street: Street): readonly Vec2[] =>
 
 const hasPavements = ({ pavement, kerb }: Street): boolean => pavement > 0 && kerb > 0;
 
-/** The pavements of a tangled street, where it has any, but for its driveways. */
-export function streetPaving(street: Street): Paving | null {
-  if (!hasPavements(street) || !isTangled(street)) return null;
-  const openings = SIDES.flatMap((side) =>
-    drivewaysOn(street, side).flatMap((way) => ramps(street, side, way).map((ring) => counterClockwise(ring, side))),
-  );
-  return {
-    path: pathOf(street),
-    inner: street.carriageway / 2,
-    outer: halfOf(street),
-    height: street.kerb,
-    openings,
-  };
-}
-
 /** Whether a driveway lies where a bend leaves no room for it: turned inside out, or in a carriageway. */
 export function isCramped(street: Street, { at, width, side }: NonNullable<Street["driveways"]>[number]): boolean {
   if (street.pavement === 0) return false;
@@ -112,19 +96,30 @@ function ramp(id: string, ring: readonly Vec2[], side: Side, kerb: number): Soli
   return solidOf(id, vertices, side === "right" ? loops.map((loop) => [...loop].reverse()) : loops);
 }
 
-/** The pavements of a street, as low solids, which driveways lower: of a tangled one, the driveways alone. */
-export function pavementSolids(street: Street): Solid[] {
-  if (!hasPavements(street)) return [];
-  const { id, kerb } = street;
-  const tangled = isTangled(street);
-  return SIDES.flatMap((side) => {
-    const lowered = drivewaysOn(street, side).map((way) =>
-      ramps(street, side, way).map((ring) => ramp(id, ring, side, kerb)),
-    );
-    if (tangled) return lowered.flat();
-    return slabs(street, side).flatMap(({ part, ring }, i) => [
-      asPart(prism(id, ring, [], [0, kerb]), part),
-      ...(lowered[i] ?? []),
-    ]);
-  });
-}
+/** The driveways of a street, as low solids. */
+export const drivewaySolids = (street: Street): Solid[] =>
+  !hasPavements(street)
+    ? []
+    : SIDES.flatMap((side) =>
+        drivewaysOn(street, side).flatMap((way) =>
+          ramps(street, side, way).map((ring) => ramp(street.id, ring, side, street.kerb)),
+        ),
+      );
+
+/** What driveways cut out of the pavements: rings on the plan, counter-clockwise. */
+export const drivewayOpenings = (street: Street): readonly (readonly Vec2[])[] =>
+  !hasPavements(street)
+    ? []
+    : SIDES.flatMap((side) =>
+        drivewaysOn(street, side).flatMap((way) =>
+          ramps(street, side, way).map((ring) => counterClockwise(ring, side)),
+        ),
+      );
+
+/** The pavements of a street that meets no other and does not bend too sharply, as low solids between driveways. */
+export const pavementSolids = (street: Street): Solid[] =>
+  !hasPavements(street)
+    ? []
+    : SIDES.flatMap((side) =>
+        slabs(street, side).map(({ part, ring }) => asPart(prism(street.id, ring, [], [0, street.kerb]), part)),
+      );

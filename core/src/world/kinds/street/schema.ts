@@ -1,5 +1,11 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { Along, Flags, Id, metresIn, named, Path, Size, strict } from "../../../fields";
+import { ROADWAY_ENDS, type RoadwayEnd } from "../kind";
+
+/** On which side of the carriageway one drives. */
+export const TRAFFIC = ["right", "left"] as const;
+export type Traffic = (typeof TRAFFIC)[number];
+const End = Type.Unsafe<RoadwayEnd>({ type: "string", enum: [...ROADWAY_ENDS] });
 
 /** A street along a path: a carriageway between two raised pavements, and what is drawn on them. */
 export const StreetSchema = strict({
@@ -38,6 +44,16 @@ export const StreetSchema = strict({
   ),
   /** Where people cross, m along the path: stripes, which stop the dashes. */
   crossings: Type.Optional(Type.Array(named("Along the street", Along), { maxItems: 200 })),
+  /** What it has where it meets others: the radius of the kerbs, m, crossings, and lines to stop at. */
+  junctions: Type.Optional(
+    strict({
+      radius: Type.Optional(named("Kerb radius at junctions", metresIn({ minimum: 1, maximum: 50, default: 3 }))),
+      crossings: Type.Optional(Type.Boolean()),
+      stopLines: Type.Optional(Type.Unsafe<Traffic>({ type: "string", enum: [...TRAFFIC] })),
+    }),
+  ),
+  /** How its ends are closed where they meet nothing: open where nothing is said. */
+  ends: Type.Optional(strict({ first: Type.Optional(End), last: Type.Optional(End) })),
   ...Flags,
 });
 
