@@ -224,7 +224,17 @@ const STREETS = [
       [60, -62],
       [150, -50],
     ],
-    { pavement: 1.6, ends: { first: "pavement" } },
+    { pavement: 1.6 },
+  ),
+  street(
+    "quay-walk",
+    "Quay walk",
+    [
+      [-51, -62],
+      [-51, 98],
+      [-72, 165],
+    ],
+    { carriageway: 4, pavement: 1.5, bend: 80, dashes: undefined, lanes: 1, ends: { last: "gate" } },
   ),
   street(
     "bell-lane",
@@ -254,9 +264,10 @@ const PLACES = [
     "Ferry canal",
     [
       [-62, -150],
-      [-62, 160],
+      [-62, 100],
+      [-84, 170],
     ],
-    { ...DEFAULT_CANAL, width: 12, locks: [{ at: 66, length: 24, fall: 1.2 }] },
+    { ...DEFAULT_CANAL, bend: 90, width: 12, locks: [{ at: 66, length: 24, fall: 1.2 }] },
   ),
   along(
     "tram-bridge",

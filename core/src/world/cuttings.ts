@@ -2,6 +2,7 @@ import { alongPath, areasOf, together, without, type Region } from "./areas";
 import { isTangledBetween } from "./bends";
 import type { Cutting } from "./kinds/kind";
 import { lengthOf, ribbon, stretch } from "./path";
+import { curvesOf } from "./curves";
 import { prism } from "./shapes";
 import type { Solid } from "./solid";
 
@@ -57,6 +58,7 @@ export function buildCuttings(id: string, cuttings: readonly Cutting[]): Solid[]
         outer,
         holes.map((hole) => [...hole].reverse()),
         [bottom, to],
+        curvesOf,
       ),
     );
   return [...solids(walls, top), ...levels.flatMap(({ depth, region }) => solids(region, -depth))];

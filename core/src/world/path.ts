@@ -1,15 +1,24 @@
 import { distance2, fromStretch, type Vec2 } from "../geometry";
+import { bentPath, smoothPath } from "./curves";
 
 /** A mitre never reaches farther than this many times the offset. */
 const SHARP = 4;
 
 interface Lined {
   readonly path: readonly { readonly x: number; readonly y: number }[];
+  /** The radius around which it turns at its corners, m. */
+  readonly bend?: number;
+  /** Whether it runs through its places in one curve instead. */
+  readonly smooth?: boolean;
 }
 
-/** A path's corners, none on the one before it. */
-export const pathOf = ({ path }: Lined): readonly Vec2[] =>
-  path.map(({ x, y }): Vec2 => [x, y]).filter((p, i, all) => i === 0 || distance2(p, all[i - 1]) > 1e-3);
+/** The middle line of what lies along a path, none of its places on the one before it. */
+export function pathOf({ path, bend = 0, smooth }: Lined): readonly Vec2[] {
+  const corners = path
+    .map(({ x, y }): Vec2 => [x, y])
+    .filter((p, i, all) => i === 0 || distance2(p, all[i - 1]) > 1e-3);
+  return smooth ? smoothPath(corners) : bentPath(corners, bend);
+}
 
 /** How long a path is, m. */
 export const lengthOf = (path: readonly Vec2[]): number =>

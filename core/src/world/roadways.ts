@@ -1,11 +1,12 @@
 import { distance2, radians, type Vec2 } from "../geometry";
 import { alongPath, areasOf, partsOf, shared, together, without, type Region } from "./areas";
 import { clearBeside, joinedStretches } from "./bends";
+import { CURVED, curvesOf, turnAt } from "./curves";
 import { joinedAt, type Joined, type Junction } from "./junctions";
 import type { Along, Mouths, Roadway } from "./kinds/kind";
 import { footOn, lengthened } from "./path";
 import { circle } from "./polygon";
-import { CURVED, roundCorners, turnAt, type Rounding } from "./roundCorners";
+import { roundCorners, type Rounding } from "./roundCorners";
 import { prism } from "./shapes";
 import { asPart, type Solid } from "./solid";
 
@@ -126,22 +127,6 @@ function radiusAt(corners: readonly KerbCorner[]): (at: Vec2) => number {
   const key = ([x, y]: Vec2) => `${Math.round(x * 1e5)} ${Math.round(y * 1e5)}`;
   const radii = new Map(corners.map(({ at, radius }) => [key(at), radius]));
   return (at) => radii.get(key(at)) ?? 0;
-}
-
-/** The curve that each wall of a ring is of, by numbers from one on: walls of one follow one another smoothly. */
-function curvesOf(ring: readonly Vec2[], first: number): number[] {
-  const n = ring.length;
-  const bends = ring.map((at, i) => Math.abs(turnAt(ring[(i + n - 1) % n], at, ring[(i + 1) % n])) < CURVED);
-  // Numbers begin at a corner, so that no curve runs over the end of the ring.
-  const corner = Math.max(0, bends.indexOf(false));
-  let curve = first;
-  const out: number[] = [];
-  for (let j = 0; j < n; j++) {
-    const i = (corner + j) % n;
-    if (j > 0 && !bends[i]) curve++;
-    out[i] = curve;
-  }
-  return out;
 }
 
 /** Roadways as they are built where they meet. */

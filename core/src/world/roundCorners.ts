@@ -1,10 +1,7 @@
-import { distance2, degrees, radians, type Vec2 } from "../geometry";
+import { distance2, radians, type Vec2 } from "../geometry";
+import { arcBetween, CURVED, turnAt } from "./curves";
 import { beside, between, crossingAt, footOn } from "./path";
 
-/** An arc is drawn in stretches that leave it by no more than this, m. */
-const SAGITTA = 0.004;
-/** Turns by less are those of a curve, degrees. */
-export const CURVED = 15;
 /** Where a radius does not fit, it is made so much less, down to the least that is worth an arc, m. */
 const LESS = 0.8;
 const LEAST = 0.2;
@@ -21,12 +18,6 @@ interface Corner {
 export interface Rounding {
   readonly corner: Vec2;
   readonly tangents: readonly [Vec2, Vec2];
-}
-
-/** By how much a line turns at a place, degrees; to the left is positive. */
-export function turnAt([ax, ay]: Vec2, [bx, by]: Vec2, [cx, cy]: Vec2): number {
-  const [ux, uy, vx, vy] = [bx - ax, by - ay, cx - bx, cy - by];
-  return degrees(Math.atan2(ux * vy - uy * vx, ux * vx + uy * vy));
 }
 
 /** The sides from a corner on, in one direction, as far as they run smoothly: no longer than so many m. */
@@ -56,20 +47,6 @@ function firstCrossing(one: readonly Vec2[], other: readonly Vec2[]): Vec2 | nul
   return null;
 }
 
-/** Places on the shorter arc around a centre from one place to another, both included. */
-function arc([cx, cy]: Vec2, radius: number, from: Vec2, to: Vec2): Vec2[] {
-  const start = Math.atan2(from[1] - cy, from[0] - cx);
-  const sweep = Math.atan2(to[1] - cy, to[0] - cx) - start;
-  const turn = Math.atan2(Math.sin(sweep), Math.cos(sweep));
-  const number = Math.max(1, Math.ceil(Math.abs(turn) / (2 * Math.acos(Math.max(0.5, 1 - SAGITTA / radius)))));
-  return Array.from({ length: number + 1 }, (_, i): Vec2 => {
-    if (i === 0) return from;
-    if (i === number) return to;
-    const angle = start + (turn * i) / number;
-    return [cx + radius * Math.cos(angle), cy + radius * Math.sin(angle)];
-  });
-}
-
 interface Rounded {
   readonly arc: readonly Vec2[];
   /** How many corners of each side fall to the arc. */
@@ -90,7 +67,7 @@ function arcAt(ring: readonly Corner[], i: number, radius: number): Rounded | nu
     if (!centre) continue;
     const [a, b] = [footOn(centre, back), footOn(centre, on)];
     if (Math.abs(a.off - r) > OFF || Math.abs(b.off - r) > OFF) continue;
-    return { arc: arc(centre, r, a.foot, b.foot), back: a.after, on: b.after };
+    return { arc: arcBetween(centre, r, a.foot, b.foot), back: a.after, on: b.after };
   }
   return null;
 }

@@ -1,5 +1,6 @@
 import { Waves } from "lucide-react";
 import { requireValid, DEFAULT_CANAL, DEFAULT_LOCK, pathOf, placeAlong, type Canal } from "@zanvo/core/world";
+import { CurveFields } from "./CurveFields";
 import { Measures, measuresOf } from "./Measures";
 import { Parts } from "./Parts";
 import { points, type Change, type ElementView } from "./view";
@@ -11,6 +12,7 @@ function CanalFields({ element: canal, change }: { readonly element: Canal; read
   return (
     <>
       <Measures element={canal} of={["width", "quay", "depth", "coping"]} change={change} />
+      <CurveFields element={canal} change={change} />
       <Parts
         name="Lock"
         add="A lock"

@@ -10,6 +10,7 @@ import {
   type Street,
 } from "@zanvo/core/world";
 import { Check, Choice, Fold, optionsOf, Select } from "../ui";
+import { CurveFields } from "./CurveFields";
 import { Measures, measuresOf } from "./Measures";
 import { Parts } from "./Parts";
 import { GROUND, points, type Change, type ElementView } from "./view";
@@ -65,6 +66,7 @@ function StreetFields({ element: street, change }: { readonly element: Street; r
   return (
     <>
       <Measures element={street} of={["carriageway", "pavement", "kerb"]} change={change} />
+      <CurveFields element={street} change={change} />
       <Check
         label="Slab joints"
         checked={slabs !== undefined}

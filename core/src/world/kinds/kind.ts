@@ -1,4 +1,5 @@
-import type { TObject } from "@sinclair/typebox";
+import { Type, type TObject } from "@sinclair/typebox";
+import { metresIn, named } from "../../fields";
 import type { Vec2 } from "../../geometry";
 import type { Told } from "../../units";
 import type { Detail } from "../details";
@@ -168,6 +169,12 @@ export interface Point {
 const places = (points: readonly Point[]): readonly Vec2[] => points.map(({ x, y }) => [x, y] as const);
 const put = (points: readonly Point[], place: number, [x, y]: Vec2): Point[] =>
   points.map((one, i) => (i === place ? { x, y } : one));
+
+/** How the path of an element is curved: around a radius at its corners, or smoothly through all its places. */
+export const Curved = {
+  bend: Type.Optional(named("Radius of its bends", metresIn({ minimum: 0, maximum: 10_000, default: 0 }))),
+  smooth: Type.Optional(Type.Boolean()),
+};
 
 /** How elements on a path are drawn. */
 export const onPath = {

@@ -2,7 +2,8 @@ import { distance2, radians, type Vec2 } from "../../../geometry";
 import { lengthOf, pathOf, placeAlong, ribbon, stretch } from "../../path";
 import type { Cutting, ElementError } from "../kind";
 import type { Canal } from "./schema";
-import { loft } from "../../shapes";
+import { curvesOf } from "../../curves";
+import { loft, prism } from "../../shapes";
 import type { Solid } from "../../solid";
 
 /** A narrow town canal, m (common practice). */
@@ -80,15 +81,7 @@ export function buildCanal(canal: Canal): Solid[] {
   if (!cutting) return [];
   const { path, half, reaches, bottom, standing } = cutting;
   const { id, quay, coping } = canal;
-  const raised = (ring: readonly Vec2[], from: number, to: number) =>
-    loft(
-      id,
-      [
-        { points: ring, z: from },
-        { points: ring, z: to },
-      ],
-      null,
-    );
+  const raised = (ring: readonly Vec2[], from: number, to: number) => prism(id, ring, [], [from, to], curvesOf);
   const walls = [
     [half, half + quay],
     [-half, -half - quay],

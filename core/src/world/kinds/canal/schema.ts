@@ -1,5 +1,6 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { Along, Flags, Id, named, Path, Raised, Size, strict } from "../../../fields";
+import { Curved } from "../kind";
 
 /** Water between two quay walls, along a path, with locks that let boats down. */
 export const CanalSchema = strict({
@@ -7,6 +8,7 @@ export const CanalSchema = strict({
   kind: Type.Literal("canal"),
   name: Type.String({ maxLength: 200 }),
   path: Path,
+  ...Curved,
   /** Of the water, and of the quay walls beside it, m. */
   width: named("Width of the water", Size),
   quay: named("Quay walls", Size),

@@ -1,7 +1,7 @@
 import type { Vec2 } from "../../../geometry";
 import { clearBeside, joinedStretches } from "../../bends";
 import type { Detail, DetailKind } from "../../details";
-import { beside, lengthOf, offPath, pathOf, placeAlong } from "../../path";
+import { beside, footOn, lengthOf, pathOf, placeAlong } from "../../path";
 import { boxOnPlan, isInBox, isWithin } from "../../polygon";
 import type { Along, Mouths } from "../kind";
 import { faceNamed, type Solid } from "../../solid";
@@ -219,7 +219,7 @@ function slabJoints({ street, path, mouths }: Ground, solids: readonly Solid[]):
       if (!a || !b) return [];
       // A straight street is nowhere nearer than its own lines are.
       const straight = path.length === 2;
-      const clear = straight || [a, b].every((at, i) => offPath(street, at) > Math.abs(i ? far : near) - CLEAR);
+      const clear = straight || [a, b].every((at, i) => footOn(at, path).off > Math.abs(i ? far : near) - CLEAR);
       const on = pieces.find(({ covers }) => (mouths ? inner : inner.slice(1, 2)).every((at) => at && covers(at)));
       return clear && (flat || on) ? [{ a, b, on: on?.on }] : [];
     });

@@ -1,5 +1,6 @@
 import type { Vec2 } from "../../../geometry";
 import { isTangledBetween, partsClearOf } from "../../bends";
+import { curvesOf } from "../../curves";
 import { beside, lengthOf, pathOf, ribbon, stretch } from "../../path";
 import { areaTwice, crossingOf } from "../../polygon";
 import { prism } from "../../shapes";
@@ -121,5 +122,7 @@ export const pavementSolids = (street: Street): Solid[] =>
   !hasPavements(street)
     ? []
     : SIDES.flatMap((side) =>
-        slabs(street, side).map(({ part, ring }) => asPart(prism(street.id, ring, [], [0, street.kerb]), part)),
+        slabs(street, side).map(({ part, ring }) =>
+          asPart(prism(street.id, ring, [], [0, street.kerb], curvesOf), part),
+        ),
       );

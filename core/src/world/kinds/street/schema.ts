@@ -1,6 +1,6 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { Along, Flags, Id, metresIn, named, Path, Size, strict } from "../../../fields";
-import { ROADWAY_ENDS, type RoadwayEnd } from "../kind";
+import { Curved, ROADWAY_ENDS, type RoadwayEnd } from "../kind";
 
 /** On which side of the carriageway one drives. */
 export const TRAFFIC = ["right", "left"] as const;
@@ -14,6 +14,7 @@ export const StreetSchema = strict({
   name: Type.String({ maxLength: 200 }),
   /** Corners of its middle line, m. */
   path: Path,
+  ...Curved,
   /** Width of the carriageway, and of each pavement, m. */
   carriageway: named("Carriageway", Size),
   pavement: named("Pavements", metresIn({ minimum: 0, maximum: 1000 })),
