@@ -13,7 +13,7 @@ import { Check, Choice, Fold, optionsOf, Select } from "../ui";
 import { CurveFields } from "./CurveFields";
 import { Measures, measuresOf } from "./Measures";
 import { Parts } from "./Parts";
-import { GROUND, points, type Change, type ElementView } from "./view";
+import { GROUND, OPAQUE_GROUND, points, type Change, type ElementView } from "./view";
 
 const STOP_LINES = optionsOf({ none: "None", right: "Driving on the right", left: "Driving on the left" });
 
@@ -125,7 +125,7 @@ function StreetFields({ element: street, change }: { readonly element: Street; r
 
 export const street: ElementView<Street> = {
   kind: "street",
-  look: { fill: GROUND, order: 2 },
+  look: { fill: GROUND, order: 2, joined: OPAQUE_GROUND },
   tools: [
     {
       id: "street",

@@ -41,6 +41,8 @@ export interface PlanLook {
   readonly fillOpacity?: number;
   /** What is low lies under what is high. */
   readonly order: number;
+  /** What all of its kind are filled with over their outlines, so that they run into one another. */
+  readonly joined?: string;
 }
 
 /** All that the screen knows of a kind of element. */
@@ -60,6 +62,8 @@ export interface ElementView<E extends Element = Element> {
 
 export const INK = "#26251f";
 export const GROUND = "#8a8577";
+/** Ground as it is drawn over other ground: its colour at a tenth on the plan's. */
+export const OPAQUE_GROUND = "#e8e6dd";
 
 /** Places of the plan as an element's document has them. */
 export const points = (places: readonly Vec2[]): { x: number; y: number }[] => places.map(([x, y]) => ({ x, y }));

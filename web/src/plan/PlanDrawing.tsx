@@ -45,13 +45,27 @@ const drawn = (camera: Camera, element: Element): string =>
   `${ringsOf(element)
     .map((ring) => pathOn(camera, ring))
     .join("")}${(viewOfElement(element).marks?.(element) ?? []).map((mark) => pathOn(camera, mark, false)).join("")}`;
-const style = ({ fill, fillOpacity = 0.1 }: PlanLook, on: boolean) => ({
+const style = ({ fill, fillOpacity = 0.1, joined }: PlanLook, on: boolean) => ({
   // Of paths that cross themselves all is filled; holes run the other way round.
   fillRule: "nonzero" as const,
   fill: on ? ACCENT : fill,
   fillOpacity: on ? 0.22 : fillOpacity,
   stroke: on ? ACCENT : INK,
-  strokeWidth: on ? 2 : 1.1,
+  // Half of the outline of what is joined lies under the filling.
+  strokeWidth: on ? 2 : joined ? 2.2 : 1.1,
+});
+
+/** The ground of things that run into one another, over their outlines. */
+const Joined = memo(function Joined({
+  camera,
+  elements,
+  fill,
+}: {
+  readonly camera: Camera;
+  readonly elements: readonly Element[];
+  readonly fill: string;
+}) {
+  return <path d={elements.map((element) => drawn(camera, element)).join("")} fill={fill} fillRule="nonzero" />;
 });
 
 /** One thing by its outline: drawn afresh only where it, or the camera, has changed. */
@@ -80,9 +94,23 @@ const Things = memo(function Things({
   const low = (element: Element) => viewOfElement(element).look.order;
   const shown = [...elements].filter(({ hidden }) => !hidden).sort((a, b) => low(a) - low(b));
   if (shown.length <= MANY)
-    return shown.map((element) => (
-      <Thing key={element.id} camera={camera} element={element} on={chosen.has(element.id)} />
-    ));
+    return shown.flatMap((element, i) => {
+      const { joined } = viewOfElement(element).look;
+      const alike = ({ kind }: Element) => kind === element.kind;
+      return [
+        <Thing key={element.id} camera={camera} element={element} on={chosen.has(element.id)} />,
+        ...(joined !== undefined && i === shown.findLastIndex(alike)
+          ? [
+              <Joined
+                key={element.kind}
+                camera={camera}
+                elements={shown.filter((one) => alike(one) && !chosen.has(one.id))}
+                fill={joined}
+              />,
+            ]
+          : []),
+      ];
+    });
   // Of very many, those of a kind are one path.
   const kinds = [...new Set(shown.map(({ kind }) => kind))];
   return kinds.flatMap((kind) =>
