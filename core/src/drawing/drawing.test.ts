@@ -88,12 +88,21 @@ describe("details", () => {
         slabs: 1,
       };
       const view = viewOf(shotWith({ gaze: { heading: 0 } }));
-      const all = built([street]).details.map(({ a, b }) => [a, b] as const);
+      const all = built([street]).details.map(({ a, b, item }) => ({
+        segments: [[a, b] as const],
+        rank: item!.index === 0 ? 31 : Math.log2(item!.index & -item!.index),
+        index: item!.index,
+      }));
       const kept = thinned(view, all, 0.8);
       expect(all.length).toBe(2 * 156);
       expect(kept.length).toBeLessThan(150);
       expect(kept.slice(0, 10)).toEqual(all.slice(0, 10));
-      const drawnAt = kept.map(([a, b]) => [project(view, a)!, project(view, b)!] as const);
+      // An even share: where the least step between those that are kept is 2, 4 or more, all are multiples of it.
+      for (let i = 20; i + 2 < kept.length / 2; i++) {
+        const step = 2 ** Math.floor(Math.log2(kept[i + 1].index - kept[i].index));
+        expect(kept[i].index % step).toBe(0);
+      }
+      const drawnAt = kept.map(({ segments: [[a, b]] }) => [project(view, a)!, project(view, b)!] as const);
       drawnAt.forEach(([a, b], i) =>
         drawnAt
           .slice(i + 1)

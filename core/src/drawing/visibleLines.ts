@@ -15,7 +15,8 @@ export type Segment = readonly [Vec3, Vec3];
 interface Sorted {
   readonly segments: readonly Segment[];
   readonly solid: readonly number[];
-  readonly detail: readonly number[];
+  /** The places of these stretches among all. */
+  readonly own: readonly number[];
 }
 
 /** What is seen, sorted by edgeClass once: it is drawn again with every turn of the view. */
@@ -26,7 +27,7 @@ function sortedBy(visible: VisibleEdges, wanted: EdgeClass): Sorted {
   if (!by) sorted.set(visible, (by = new Map()));
   let found = by.get(wanted);
   if (!found) {
-    const { ends, edgeClass, solid, detail } = visible;
+    const { ends, edgeClass, solid } = visible;
     const own = [...edgeClass.keys()].filter((i) => edgeClass[i] === wanted);
     const at = (o: number): Vec3 => [ends[o], ends[o + 1], ends[o + 2]];
     by.set(
@@ -34,7 +35,7 @@ function sortedBy(visible: VisibleEdges, wanted: EdgeClass): Sorted {
       (found = {
         segments: own.map((i): Segment => [at(6 * i), at(6 * i + 3)]),
         solid: own.map((i) => solid[i]),
-        detail: own.map((i) => detail[i]),
+        own,
       }),
     );
   }
@@ -47,57 +48,95 @@ function stretchesOf(visible: VisibleEdges, wanted: EdgeClass, out?: Uint8Array)
   return out ? segments.filter((_, i) => !out[solid[i]]) : segments;
 }
 
-/**
- * Details, thinned: none that is drawn nearer than a gap, mm, at both its ends and its middle, to one kept before it.
- * Far away, where they would clot into a black ball, fewer are left, and none that is shorter than the gap.
- */
-export function thinned(view: View, details: readonly Segment[], gap: number): Segment[] {
-  const kept = new Map<number, (readonly [Vec2, Vec2])[]>();
-  const cellAt = (i: number, k: number) => i * 4_194_304 + k;
-  return details.filter(([a, b]) => {
-    const [p, q] = [project(view, a), project(view, b)];
-    // What is seen in part only is near, or at the panel's edge.
-    if (!p || !q) return true;
-    const [x, y, long] = [(p[0] + q[0]) / 2, (p[1] + q[1]) / 2, Math.hypot(q[0] - p[0], q[1] - p[1])];
-    if (long < gap) return false;
-    const [i, k] = [Math.floor(x / gap), Math.floor(y / gap)];
+/** Something whole that is drawn on a surface: its lines as far as they are seen, and its rank in a row of its like. */
+export interface DrawnItem {
+  readonly segments: readonly Segment[];
+  readonly rank: number;
+}
+
+type Drawn = readonly [Vec2, Vec2];
+
+/** Lines that are kept, to be found by where their middles lie. */
+class Kept {
+  private readonly cells = new Map<number, Drawn[]>();
+
+  constructor(private readonly gap: number) {}
+
+  private cellAt([p, q]: Drawn): readonly [number, number] {
+    return [Math.floor((p[0] + q[0]) / 2 / this.gap), Math.floor((p[1] + q[1]) / 2 / this.gap)];
+  }
+
+  add(line: Drawn): void {
+    const [i, k] = this.cellAt(line);
+    const key = i * 4_194_304 + k;
+    this.cells.set(key, [...(this.cells.get(key) ?? []), line]);
+  }
+
+  /** Whether a line is drawn nearer than the gap, at both its ends and its middle, to one that is kept. */
+  crowds(line: Drawn): boolean {
+    const [i, k] = this.cellAt(line);
     for (let n = i - 1; n <= i + 1; n++)
-      for (let m = k - 1; m <= k + 1; m++) {
-        if (
-          kept
-            .get(cellAt(n, m))
-            ?.some(
-              ([u, v]) =>
-                Math.min(Math.max(distance2(p, u), distance2(q, v)), Math.max(distance2(p, v), distance2(q, u))) < gap,
-            )
-        )
-          return false;
-      }
-    const cell = cellAt(i, k);
-    kept.set(cell, [...(kept.get(cell) ?? []), [p, q]]);
+      for (let m = k - 1; m <= k + 1; m++)
+        if (this.cells.get(n * 4_194_304 + m)?.some((other) => apart(line, other) < this.gap)) return true;
+    return false;
+  }
+}
+
+/** How far the ends of two lines are from one another, whichever way each runs, mm. */
+const apart = ([p, q]: Drawn, [u, v]: Drawn): number =>
+  Math.min(Math.max(distance2(p, u), distance2(q, v)), Math.max(distance2(p, v), distance2(q, u)));
+
+/**
+ * What is drawn on surfaces, thinned: each thing with all of its lines or with none. None has a line nearer than a gap,
+ * mm, to one of another that is kept, or to another of its own. Of a row, the first, then every half of what is left
+ * between has its turn, so that an even share is kept: every second, fourth ... Far away, where they would clot, fewer
+ * are left, and none that is smaller than the gap.
+ */
+export function thinned<T extends DrawnItem>(view: View, items: readonly T[], gap: number): T[] {
+  const kept = new Kept(gap);
+  const fits = ({ segments }: DrawnItem): boolean => {
+    const lines: Drawn[] = [];
+    let longest = 0;
+    for (const [a, b] of segments) {
+      const [p, q] = [project(view, a), project(view, b)];
+      // What is seen in part only is near, or at the panel's edge.
+      if (!p || !q) return true;
+      const long = distance2(p, q);
+      longest = Math.max(longest, long);
+      if (long >= gap) lines.push([p, q]);
+    }
+    const own = new Kept(gap);
+    const crowded = lines.some((line) => {
+      if (kept.crowds(line) || own.crowds(line)) return true;
+      own.add(line);
+      return false;
+    });
+    if (longest < gap || crowded) return false;
+    for (const line of lines) kept.add(line);
     return true;
-  });
+  };
+  const turns = [...items.keys()].sort((i, k) => items[k].rank - items[i].rank || i - k);
+  const drawn = new Set(turns.filter((i) => fits(items[i])));
+  return items.filter((_, i) => drawn.has(i));
 }
 
 /** Drawn smaller than so many gaps, a thing is left with its outline only. */
 const FAR = 5;
 
 /** Which solids are drawn so small that what is within their outline would clot: by number. */
-function small(view: View, visible: VisibleEdges, gap: number): Uint8Array {
-  const { segments, solid } = sortedBy(visible, OUTLINE);
-  const count = solid.reduce((most, s) => Math.max(most, s + 1), 0);
-  const [x0, y0, x1, y1] = [Infinity, Infinity, -Infinity, -Infinity].map((start) =>
-    new Float64Array(count).fill(start),
-  );
-  segments.forEach((ends, i) => {
-    const s = solid[i];
-    for (const end of ends) {
-      // What is partly behind the eye has no size that could be compared: it stays NaN.
-      const [x, y] = project(view, end) ?? [NaN, NaN];
-      [x0[s], y0[s], x1[s], y1[s]] = [Math.min(x0[s], x), Math.min(y0[s], y), Math.max(x1[s], x), Math.max(y1[s], y)];
-    }
-  });
-  return Uint8Array.from(x0, (_, s) => (Math.max(x1[s] - x0[s], y1[s] - y0[s]) < FAR * gap && x1[s] >= x0[s] ? 1 : 0));
+function small(view: View, { boxes }: VisibleEdges, gap: number): Uint8Array {
+  const isSmall = (s: number): boolean => {
+    const [x0, x1, y0, y1, z0, z1] = boxes.subarray(6 * s, 6 * s + 6);
+    const corners = [x0, x1].flatMap((x) => [y0, y1].flatMap((y) => [z0, z1].map((z) => project(view, [x, y, z]))));
+    // What is partly behind the eye is near.
+    if (corners.some((corner) => corner === null)) return false;
+    const spread = (k: 0 | 1) => {
+      const along = corners.map((corner) => corner![k]);
+      return Math.max(...along) - Math.min(...along);
+    };
+    return spread(0) < FAR * gap && spread(1) < FAR * gap;
+  };
+  return Uint8Array.from({ length: boxes.length / 6 }, (_, s) => (isSmall(s) ? 1 : 0));
 }
 
 /** World segments on paper, cut at the panel: straight in a straight lens, curved in any other. */
@@ -150,7 +189,7 @@ export interface DetailStretch {
 }
 
 /**
- * What is drawn on surfaces, in its order, none nearer to another than the shot's least gap.
+ * What is drawn on surfaces, thing by thing, none nearer to another than the shot's least gap.
  * @param shown whether a kind of detail is drawn at all
  */
 export function detailStretches(
@@ -159,8 +198,16 @@ export function detailStretches(
 ): readonly DetailStretch[] {
   const { gap } = lineSpacingOf(shot);
   const far = smallIn(view, visible, gap);
-  const { segments, solid, detail } = sortedBy(visible, DETAIL);
-  const kinds = new Map(segments.map((segment, i) => [segment, detail[i]]));
-  const wanted = segments.filter((_, i) => !far[solid[i]] && shown(detail[i]));
-  return thinned(view, wanted, gap).map((segment) => ({ segment, kind: kinds.get(segment)! }));
+  const { segments, solid, own } = sortedBy(visible, DETAIL);
+  const things = new Map<number, { segments: Segment[]; rank: number; kind: number }>();
+  segments.forEach((segment, i) => {
+    const [kind, item, rank] = [visible.detail[own[i]], visible.item[own[i]], visible.rank[own[i]]];
+    if (far[solid[i]] || !shown(kind)) return;
+    const thing = things.get(item);
+    if (thing) thing.segments.push(segment);
+    else things.set(item, { segments: [segment], rank, kind });
+  });
+  return thinned(view, [...things.values()], gap).flatMap(({ segments: lines, kind }) =>
+    lines.map((segment) => ({ segment, kind })),
+  );
 }

@@ -34,22 +34,56 @@ function eyeSideOf(solid: Solid, eye: Vec3): EyeSide {
 /** Edges are looked at so many at a time before what is known is handed out. */
 const BATCH = 2000;
 
+/** What is no detail. */
+const OF_NO_ITEM = { kind: 0, item: 0, rank: 0 };
+/** The first of a row is drawn before all others of it. */
+const FIRST = 31;
+
+/** How often the place in a row can be halved: of the first, as often as that of any. */
+const rankOf = (index: number): number => (index === 0 ? FIRST : FIRST - Math.clz32(index & -index));
+
+/** The boxes around solids, six numbers each. */
+function boxesOf(solids: readonly Solid[]): Float64Array {
+  const boxes = new Float64Array(6 * solids.length);
+  solids.forEach(({ vertices }, s) => {
+    for (const axis of [0, 1, 2]) {
+      const along = vertices.map((p) => p[axis]);
+      boxes[6 * s + 2 * axis] = along.reduce((least, x) => Math.min(least, x), Infinity);
+      boxes[6 * s + 2 * axis + 1] = along.reduce((most, x) => Math.max(most, x), -Infinity);
+    }
+  });
+  return boxes;
+}
+
 /** Stretches that are gathered, until they are handed out. */
 class Gathered {
   private ends: number[] = [];
   private solid: number[] = [];
   private edgeClass: number[] = [];
   private detail: number[] = [];
+  private item: number[] = [];
+  private rank: number[] = [];
   /** Edges and details looked at since the last time. */
   looked = 0;
 
-  push(s: number, a: Vec3, b: Vec3, stretches: readonly Interval[], as: EdgeClass, detail = 0): void {
+  constructor(private readonly boxes: Float64Array) {}
+
+  push(
+    s: number,
+    a: Vec3,
+    b: Vec3,
+    stretches: readonly Interval[],
+    as: EdgeClass,
+    { kind, item, rank } = OF_NO_ITEM,
+  ): void {
     for (const [t0, t1] of stretches) {
       for (const t of [t0, t1])
         for (const axis of [0, 1, 2]) this.ends.push(t === 1 ? b[axis] : a[axis] + t * (b[axis] - a[axis]));
       this.solid.push(s);
       this.edgeClass.push(as);
-      this.detail.push(detail);
+      this.detail.push(kind);
+      this.item.push(item);
+      this.rank.push(rank);
     }
   }
 
@@ -59,8 +93,12 @@ class Gathered {
       solid: Uint32Array.from(this.solid),
       edgeClass: Uint8Array.from(this.edgeClass),
       detail: Uint8Array.from(this.detail),
+      item: Uint32Array.from(this.item),
+      rank: Uint8Array.from(this.rank),
+      boxes: this.boxes,
     };
-    [this.ends, this.solid, this.edgeClass, this.detail, this.looked] = [[], [], [], [], 0];
+    [this.ends, this.solid, this.edgeClass, this.looked] = [[], [], [], 0];
+    [this.detail, this.item, this.rank] = [[], [], []];
     return visible;
   }
 }
@@ -91,7 +129,13 @@ export function* visibleEdgesInParts(
   // What is hidden whole hides nothing that is not hidden already. The nearest first: what hides most is asked first.
   const occluders = wanted.filter(({ solid }) => !lost[solid]).sort((a, b) => a.near - b.near);
   const near = indexOf(solids, occluders, eye);
-  const out = new Gathered();
+  const out = new Gathered(boxesOf(solids));
+  const items = new Map<object, number>();
+  const numberOf = (item: object): number => {
+    let number = items.get(item);
+    if (number === undefined) items.set(item, (number = items.size + 1));
+    return number;
+  };
   const addStretch = (s: number, a: Vec3, b: Vec3, passed: (occluder: Occluder) => boolean, as: EdgeClass) => {
     const least = SLIVER / norm(sub(b, a));
     const hidden = union(hiddenBy(near([a, b]), passed, a, b)).filter(([t0, t1]) => t1 - t0 > least);
@@ -118,10 +162,11 @@ export function* visibleEdgesInParts(
     if (!seen || (lost[p.solid] && lost[q.solid])) out.push(p.solid, a, b, [[0, 1]], HIDDEN);
     else addStretch(p.solid, a, b, ofBoth, INTERSECTION);
   };
-  const detailOf = (s: number, { a, b, kind }: Detail, before: Iterable<Occluder>) => {
+  const detailOf = (s: number, detail: Detail, before: Iterable<Occluder>) => {
+    const { a, b, item } = detail;
     const seen = gaps(union(hiddenBy(before, () => false, a, b)), SLIVER / norm(sub(b, a)));
-    const number = DETAIL_KINDS.findIndex(({ id }) => id === kind);
-    out.push(s, a, b, seen, DETAIL, number);
+    const kind = DETAIL_KINDS.findIndex(({ id }) => id === detail.kind);
+    out.push(s, a, b, seen, DETAIL, { kind, item: numberOf(item ?? detail), rank: item ? rankOf(item.index) : 0 });
   };
 
   const meeting = grouped(intersectionCurves(solids), ({ of: [{ solid }] }) => solid);

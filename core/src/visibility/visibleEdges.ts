@@ -18,6 +18,12 @@ export interface VisibleEdges {
   readonly edgeClass: Uint8Array;
   /** Of details, the place of their kind among `DETAIL_KINDS`; of all else, 0. */
   readonly detail: Uint8Array;
+  /** Of details, the number of what they are a line of; of all else, 0. */
+  readonly item: Uint32Array;
+  /** Of details, how often the place in a row of what they are a line of can be halved. */
+  readonly rank: Uint8Array;
+  /** The boxes around all solids: least and greatest x, y and z of each, m. */
+  readonly boxes: Float64Array;
 }
 
 /** No edges at all. */
@@ -26,6 +32,9 @@ export const NOTHING_VISIBLE: VisibleEdges = {
   solid: new Uint32Array(),
   edgeClass: new Uint8Array(),
   detail: new Uint8Array(),
+  item: new Uint32Array(),
+  rank: new Uint8Array(),
+  boxes: new Float64Array(),
 };
 
 /** Parts of what is seen, one after the other. */
@@ -36,13 +45,18 @@ export function joined(parts: readonly VisibleEdges[]): VisibleEdges {
     solid: new Uint32Array(size),
     edgeClass: new Uint8Array(size),
     detail: new Uint8Array(size),
+    item: new Uint32Array(size),
+    rank: new Uint8Array(size),
+    boxes: parts.at(-1)?.boxes ?? NOTHING_VISIBLE.boxes,
   };
   let at = 0;
-  for (const { ends, solid, edgeClass, detail } of parts) {
+  for (const { ends, solid, edgeClass, detail, item, rank } of parts) {
     whole.ends.set(ends, 6 * at);
     whole.solid.set(solid, at);
     whole.edgeClass.set(edgeClass, at);
     whole.detail.set(detail, at);
+    whole.item.set(item, at);
+    whole.rank.set(rank, at);
     at += edgeClass.length;
   }
   return whole;

@@ -18,10 +18,18 @@ export const DETAIL_KINDS = [
 
 export type DetailKind = (typeof DETAIL_KINDS)[number]["id"];
 
+/** Something whole that several details draw, such as a window: it is drawn with all of them, or not at all. */
+export interface DetailItem {
+  /** Its place in a row of its like, of which an even share is drawn where there is no room for all. */
+  readonly index: number;
+}
+
 /** Something drawn on a surface: a straight stretch, m, and the face that it lies on; on the open ground, none. */
 export interface Detail {
   readonly kind: DetailKind;
   readonly a: Vec3;
   readonly b: Vec3;
+  /** What it is a line of; where nothing is said, it is something by itself. */
+  readonly item?: DetailItem;
   readonly on?: { readonly solid: Solid; readonly face: number };
 }

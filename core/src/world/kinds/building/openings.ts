@@ -88,11 +88,13 @@ interface Opening {
   readonly to: number;
   readonly low: number;
   readonly high: number;
+  /** Its place in the row of its storey. */
+  readonly index: number;
 }
 
 /** Adds the lines of an opening to others; a door has none at its foot. */
 function frame(
-  { kind, from, to, low, high }: Opening,
+  { kind, from, to, low, high, index }: Opening,
   { p, u }: Wall,
   z: number,
   on: Detail["on"],
@@ -100,8 +102,9 @@ function frame(
 ): void {
   const at = (s: number, up: number): Vec3 => [p[0] + s * u[0], p[1] + s * u[1], z + up];
   const [a, b, c, d] = [at(from, low), at(from, high), at(to, high), at(to, low)];
-  out.push({ kind, a, b, on }, { kind, a: b, b: c, on }, { kind, a: c, b: d, on });
-  if (kind === "window") out.push({ kind, a: d, b: a, on });
+  const item = { index };
+  const sides = [[a, b], [b, c], [c, d], ...(kind === "window" ? [[d, a]] : [])];
+  for (const [start, end] of sides) out.push({ kind, a: start, b: end, on, item });
 }
 
 type Over = (at: Vec2) => number;
@@ -112,7 +115,7 @@ function doorIn(wall: Wall, middle: number, width: number, tall: number, height:
   const from = Math.max(END / 4, Math.min(wall.long - width - END / 4, middle - width / 2));
   const foot = Math.max(over(along(wall, from)), over(along(wall, from + width)));
   if (from < 0 || foot + tall > height) return [];
-  return [{ kind: "door", from, to: from + width, low: foot, high: foot + tall }];
+  return [{ kind: "door", from, to: from + width, low: foot, high: foot + tall, index: 0 }];
 }
 
 /** Windows in every storey of a wall, clear of what is taken of it and of the ground. */
@@ -133,7 +136,7 @@ function windowsIn(
       const high = Math.min(low + windows.height, (floor + 1) * storey - END);
       if (high - low < END || low < over(along(wall, middle)) + END) continue;
       if (taken.some((one) => from < one.to + END && to > one.from - END && low < one.top + END)) continue;
-      out.push({ kind: "window", from, to, low, high });
+      out.push({ kind: "window", from, to, low, high, index: n });
     }
   return out;
 }

@@ -44,8 +44,9 @@ export function squareDetails(square: Square, solids: readonly Solid[]): Detail[
   const points = cornersOf(square);
   const [solid] = solids;
   const on = solid && { solid, face: faceNamed(solid, "top") };
-  const detail = (kind: DetailKind, [ax, ay]: Vec2, [bx, by]: Vec2): Detail => ({
+  const detail = (kind: DetailKind, [ax, ay]: Vec2, [bx, by]: Vec2, index?: number): Detail => ({
     kind,
+    item: index === undefined ? undefined : { index },
     a: [ax, ay, kerb],
     b: [bx, by, kerb],
     on,
@@ -60,16 +61,23 @@ export function squareDetails(square: Square, solids: readonly Solid[]): Detail[
       [c, -s],
     ]
       .flatMap(([ux, uy]) => hatched(points, [ux, uy], slabs))
-      .map(([a, b]) => detail("joint", a, b)),
+      .map(({ a, b, index }) => detail("joint", a, b, index)),
   ];
 }
 
+/** A line of a hatching, and its place in it. */
+interface Hatch {
+  readonly a: Vec2;
+  readonly b: Vec2;
+  readonly index: number;
+}
+
 /** Lines along a direction of length 1, one every so many m, where they lie within a polygon. */
-function hatched(points: readonly Vec2[], [ux, uy]: Vec2, every: number): (readonly [Vec2, Vec2])[] {
+function hatched(points: readonly Vec2[], [ux, uy]: Vec2, every: number): Hatch[] {
   const turned = points.map(([x, y]): Vec2 => [x * ux + y * uy, y * ux - x * uy]);
   const [low, high] = [Math.min(...turned.map(([, t]) => t)), Math.max(...turned.map(([, t]) => t))];
   const back = (s: number, t: number): Vec2 => [s * ux - t * uy, s * uy + t * ux];
-  const out: (readonly [Vec2, Vec2])[] = [];
+  const out: Hatch[] = [];
   for (let k = Math.ceil((low + 1e-6) / every), n = 0; k * every < high - 1e-6 && n < MAX_JOINTS; k++, n++) {
     const t = k * every;
     const crossings = turned
@@ -79,7 +87,8 @@ function hatched(points: readonly Vec2[], [ux, uy]: Vec2, every: number): (reado
       })
       .sort((a, b) => a - b);
     for (let i = 0; i + 1 < crossings.length; i += 2)
-      if (crossings[i + 1] - crossings[i] > 1e-3) out.push([back(crossings[i], t), back(crossings[i + 1], t)]);
+      if (crossings[i + 1] - crossings[i] > 1e-3)
+        out.push({ a: back(crossings[i], t), b: back(crossings[i + 1], t), index: Math.abs(k) });
   }
   return out;
 }

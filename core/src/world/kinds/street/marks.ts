@@ -1,6 +1,6 @@
 import type { Vec2 } from "../../../geometry";
 import { clearBeside, joinedStretches } from "../../bends";
-import type { Detail, DetailKind } from "../../details";
+import type { Detail, DetailItem, DetailKind } from "../../details";
 import { beside, footOn, lengthOf, pathOf, placeAlong } from "../../path";
 import { boxOnPlan, isInBox, isWithin } from "../../polygon";
 import type { Along, Mouths } from "../kind";
@@ -36,7 +36,7 @@ interface Ground {
   readonly mouths: Mouths | null;
 }
 
-type Mark = (kind: DetailKind, a: Vec2 | null, b: Vec2 | null, z?: number, on?: Detail["on"]) => void;
+type Mark = (kind: DetailKind, a: Vec2 | null, b: Vec2 | null, item?: DetailItem) => void;
 
 /** A line beside the middle of a street, m to its right. */
 function line({ street, path }: Ground, add: Mark, kind: DetailKind, by: number): void {
@@ -44,15 +44,23 @@ function line({ street, path }: Ground, add: Mark, kind: DetailKind, by: number)
     part.slice(1).forEach((p, i) => add(kind, part[i], p));
 }
 
-/** A rectangle on a street, so many m along it and aside. */
-function rectangle({ path }: Ground, add: Mark, kind: DetailKind, [from, to]: Along, [left, right]: Along): void {
+/** A rectangle on a street, so many m along it and aside. @param index its place in a row of its like */
+function rectangle(
+  { path }: Ground,
+  add: Mark,
+  kind: DetailKind,
+  [from, to]: Along,
+  [left, right]: Along,
+  index = 0,
+): void {
+  const item = { index };
   const corners = [
     [from, left],
     [to, left],
     [to, right],
     [from, right],
   ].map(([s, aside]) => placeAlong(path, s, aside));
-  corners.forEach((p, i) => add(kind, p, corners[(i + 1) % 4]));
+  corners.forEach((p, i) => add(kind, p, corners[(i + 1) % 4], item));
 }
 
 const overlaps = ([a, b]: Along, [c, d]: Along): boolean => b > c && a < d;
@@ -80,8 +88,8 @@ function addRails(ground: Ground, add: Mark): void {
     const s = (i + 0.5) * every;
     const half = SLEEPER.across / 2;
     if (street.bed === "sleepers")
-      rectangle(ground, add, "bed", [s - SLEEPER.along / 2, s + SLEEPER.along / 2], [-half, half]);
-    else add("bed", placeAlong(path, s, -PLATE.across / 2), placeAlong(path, s, PLATE.across / 2));
+      rectangle(ground, add, "bed", [s - SLEEPER.along / 2, s + SLEEPER.along / 2], [-half, half], i);
+    else add("bed", placeAlong(path, s, -PLATE.across / 2), placeAlong(path, s, PLATE.across / 2), { index: i });
   }
   if (street.bed === "plates") for (const by of [PLATE.across / 2, -PLATE.across / 2]) line(ground, add, "bed", by);
 }
@@ -97,7 +105,7 @@ function addDashes(ground: Ground, add: Mark, stops: readonly Along[]): void {
     for (let s = 0, n = 0; s < length && n < MAX_MARKS; s += dashes.line + dashes.gap, n++) {
       const end = Math.min(length, s + dashes.line);
       if (!stops.some((stop) => overlaps([s, end], stop)))
-        add("dash", placeAlong(path, s, aside), placeAlong(path, end, aside));
+        add("dash", placeAlong(path, s, aside), placeAlong(path, end, aside), { index: n });
     }
   }
 }
@@ -105,8 +113,8 @@ function addDashes(ground: Ground, add: Mark, stops: readonly Along[]): void {
 /** A crossing: stripes along the street, from kerb to kerb. */
 function addCrossing(ground: Ground, add: Mark, at: number): void {
   const half = ground.street.carriageway / 2;
-  for (let t = -half + STRIPE / 2; t + STRIPE <= half; t += 2 * STRIPE)
-    rectangle(ground, add, "crossing", [at - REACH / 2, at + REACH / 2], [t, t + STRIPE]);
+  for (let t = -half + STRIPE / 2, n = 0; t + STRIPE <= half; t += 2 * STRIPE, n++)
+    rectangle(ground, add, "crossing", [at - REACH / 2, at + REACH / 2], [t, t + STRIPE], n);
 }
 
 /** Where one comes to a junction: how far along the street, and which way one drives then. */
@@ -141,8 +149,8 @@ export function streetDetails(street: Street, solids: readonly Solid[], mouths: 
   const path = pathOf(street);
   const ground: Ground = { street, path, length: lengthOf(path), mouths };
   const out: Detail[] = [];
-  const add: Mark = (kind, a, b, z = 0, on) => {
-    if (a && b) out.push({ kind, a: [...a, z], b: [...b, z], on });
+  const add: Mark = (kind, a, b, item) => {
+    if (a && b) out.push({ kind, a: [...a, 0], b: [...b, 0], item });
   };
   const { slabs, pavement, kerb, crossings = [], junctions = {} } = street;
   const coming = approaches(ground);
@@ -151,7 +159,9 @@ export function streetDetails(street: Street, solids: readonly Solid[], mouths: 
     ...(junctions.crossings ? coming.map(({ at, way }) => at - way * (BEFORE + REACH / 2)) : []),
   ];
   addKerbs(ground, add);
-  if (slabs && pavement > 0) for (const { a, b, on } of slabJoints(ground, solids)) add("joint", a, b, kerb, on);
+  if (slabs && pavement > 0)
+    for (const { a, b, on, index } of slabJoints(ground, solids))
+      out.push({ kind: "joint", a: [...a, kerb], b: [...b, kerb], on, item: { index } });
   addRails(ground, add);
   addDashes(ground, add, [
     ...openings(ground),
@@ -166,6 +176,8 @@ interface Joint {
   readonly a: Vec2;
   readonly b: Vec2;
   readonly on: Detail["on"];
+  /** Its place in the row of its side. */
+  readonly index: number;
 }
 
 /** Where slab joints of a side’s pavement lie, m along the path: where it is lowered for driveways there are none. */
@@ -206,6 +218,7 @@ function topOf(solid: Solid): Top {
  * where the carriageway opens to what the street meets.
  */
 function slabJoints({ street, path, mouths }: Ground, solids: readonly Solid[]): Joint[] {
+  const { slabs = 1 } = street;
   const flat = solids.length === 0;
   const pieces = solids.filter(({ part }) => part !== undefined).map(topOf);
   return SIDES.flatMap((side) => {
@@ -221,7 +234,7 @@ function slabJoints({ street, path, mouths }: Ground, solids: readonly Solid[]):
       const straight = path.length === 2;
       const clear = straight || [a, b].every((at, i) => footOn(at, path).off > Math.abs(i ? far : near) - CLEAR);
       const on = pieces.find(({ covers }) => (mouths ? inner : inner.slice(1, 2)).every((at) => at && covers(at)));
-      return clear && (flat || on) ? [{ a, b, on: on?.on }] : [];
+      return clear && (flat || on) ? [{ a, b, on: on?.on, index: Math.round(s / slabs) }] : [];
     });
   });
 }
