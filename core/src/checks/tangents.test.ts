@@ -53,6 +53,10 @@ describe("tangents", () => {
     expect(nudged.left).toBe(0);
     expect(nudged.far).toBeLessThan(0.51);
     expect(tangents(scene, nudged.shot)).toEqual([]);
+    // It stays as high as it was, unless it may rise: then half the way is enough.
+    expect(nudged.shot.eye.z).toBe(shot.eye.z);
+    const risen = nudgedEye(scene, shot, true)!;
+    expect(risen.far).toBeLessThanOrEqual(nudged.far);
     expect(nudgedEye(sceneOf(near), shot)).toBeNull();
   });
 

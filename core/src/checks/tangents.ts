@@ -177,16 +177,22 @@ const NUDGES = [0.1, 0.25, 0.5].flatMap((far) =>
   ].map(([a, b, c]) => [far * a, far * b, far * c] as const),
 );
 
-/** The shot with its eye moved as little as frees it of most tangents; null where no small move does. */
+/**
+ * The shot with its eye moved as little as frees it of most tangents; null where no small move does. The horizon stays
+ * where it is, unless the eye may rise and sink.
+ * @param rising whether it may
+ */
 export function nudgedEye(
   scene: Scene,
   shot: Shot,
+  rising = false,
 ): { readonly shot: Shot; readonly left: number; readonly far: number } | null {
   const { solids } = built(scene.elements);
   const view = viewOf(shot);
   const now = tangentsFrom(solids, shot).length;
   let best: { shot: Shot; left: number; far: number } | null = null;
   for (const [aside, ahead, up] of NUDGES) {
+    if (up !== 0 && !rising) continue;
     const { x, y, z } = shot.eye;
     const flat = Math.hypot(view.right[0], view.right[1]) || 1;
     const [rx, ry] = [view.right[0] / flat, view.right[1] / flat];

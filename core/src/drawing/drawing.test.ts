@@ -5,7 +5,7 @@ import { newScene, type Scene, type Shot, type Show } from "../scene";
 import { project, rimRadius, viewOf } from "../shot";
 import { anyShot, anyBlocks, block, shotWith } from "../../testing";
 import { blockAxes, build, built, DEFAULT_STREET, type Building, type Street } from "../world";
-import { visibleEdges } from "../visibility";
+import { HIDDEN, OUTLINE, visibleEdges } from "../visibility";
 import { compassArc, horizonPlanes, pickedArcs, pinsOf, vanishingPoint } from "../vanishing";
 import { compassFeet, draw, drawDesk, segmentLines, showOf, thinned, toSvg } from ".";
 
@@ -151,6 +151,19 @@ describe("far things", () => {
       expect(layersOf(1000)).toEqual(["outlines"]);
     },
   );
+
+  it("are told by the size of the whole thing: a near one of which hardly any outline is seen keeps its creases", () => {
+    const scene = sceneOf(shotWith({ eye: { x: 9, z: 14 }, gaze: { heading: 0, pitch: -10 } }), [
+      block("gate", 0, 25, 6, 6, 6, 30),
+    ]);
+    const visible = visibleEdges(built(scene.elements).solids, viewOf(scene.shots[0]).eye);
+    // As if something stood before all of its outline.
+    const hidden = { ...visible, edgeClass: visible.edgeClass.map((as) => (as === OUTLINE ? HIDDEN : as)) };
+    const creases = (seen: typeof visible) =>
+      draw(scene, scene.shots[0], seen).layers.find(({ id }) => id === "creases")?.lines.length;
+    expect(creases(visible)).toBeGreaterThan(0);
+    expect(creases(hidden)).toBe(creases(visible));
+  });
 });
 
 describe("the SVG writer", () => {

@@ -17,7 +17,7 @@ interface FoundProps {
   /** Whether a small move is being looked for. */
   readonly busy: boolean;
   /** Frees the shot by a small move of the eye, where that is offered here. */
-  readonly onFree?: () => Promise<void>;
+  readonly onFree?: (rising: boolean) => Promise<void>;
   /** Moves one of two things apart. */
   readonly onPart: (pair: readonly [string, string]) => Promise<void>;
 }
@@ -30,9 +30,14 @@ function Fixes({ finding: { fix, between }, busy, onFree, onPart }: FoundProps) 
   return (
     <>
       {onFree && (
-        <Button className="mt-1 w-full" disabled={busy} onClick={() => void onFree()}>
-          Nudge the eye free
-        </Button>
+        <div className="mt-1 flex gap-1">
+          <Button className="grow" disabled={busy} onClick={() => void onFree(false)}>
+            Nudge the eye free
+          </Button>
+          <Button disabled={busy} title="The horizon moves with it" onClick={() => void onFree(true)}>
+            Up or down too
+          </Button>
+        </div>
       )}
       {between && (
         <Button className="mt-1 w-full" disabled={busy} onClick={() => void onPart(between)}>
@@ -102,11 +107,15 @@ export function Findings() {
   const all = useColumn((column) => column.findings);
   const work = useWork("The search");
   /** Looks for a small move of the eye that frees the shot of tangents, and makes it. */
-  const free = async () => {
-    const nudged = await work.run((signal) => lookFor((thread) => thread.nudgedEye(scene, shot), signal));
+  const free = async (rising: boolean) => {
+    const nudged = await work.run((signal) => lookFor((thread) => thread.nudgedEye(scene, shot, rising), signal));
     if (nudged === undefined) return;
     if (!nudged)
-      return say("No move of the eye by half a metre or less leaves fewer tangents. Move one of the buildings.");
+      return say(
+        rising
+          ? "No move of the eye by half a metre or less leaves fewer tangents. Move one of the buildings."
+          : "No level move of half a metre or less leaves fewer tangents. Let the eye rise or sink, or move a building.",
+      );
     edit(onShot((before) => ({ ...before, eye: nudged.shot.eye })));
     say(sentence`The eye is moved by ${metres(nudged.far)}; ${nudged.left} tangents are left.`);
   };
