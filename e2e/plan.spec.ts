@@ -1,7 +1,7 @@
 import { readFileSync } from "node:fs";
 import AxeBuilder from "@axe-core/playwright";
 import { expect, test } from "@playwright/test";
-import type { Block, Building, Element } from "@zanvo/core/world";
+import { DEFAULT_STREET, type Block, type Building, type Element, type Street } from "@zanvo/core/world";
 import { corners, drag, loft, onPlan, placer, plan } from "./plan";
 import { openNew, saved, type } from "./table";
 
@@ -347,4 +347,46 @@ test("tangents are found once the hand rests, and a small move of the eye frees 
   const [{ eye }] = (await saved(page, id)).shots;
   expect(Math.hypot(eye.x, eye.y, eye.z - 1.6)).toBeLessThan(0.8);
   expect(eye).not.toEqual({ x: 0, y: 0, z: 1.6 });
+});
+
+test("streets that cross are joined; kerbs, crossings, ends and bends are set in the panel", async ({ page }) => {
+  const street = (id: string, name: string, path: readonly (readonly [number, number])[]): Street => ({
+    ...DEFAULT_STREET,
+    id,
+    kind: "street",
+    name,
+    path: path.map(([x, y]) => ({ x, y })),
+  });
+  const id = await onPlan(page, (scene) => {
+    scene.elements.push(
+      street("a", "Rope walk", [
+        [-20, 12],
+        [24, 12],
+      ]),
+      street("b", "Tar lane", [
+        [0, -8],
+        [0, 30],
+        [10, 40],
+      ]),
+    );
+  });
+  await page.getByRole("button", { name: "Tar lane", exact: true }).click();
+  const chosen = page.getByRole("region", { name: "Chosen building" });
+  await type(page, "Radius of its bends", "8", chosen);
+  await chosen.getByText("Junctions and ends").click();
+  await type(page, "Kerb radius at junctions", "6", chosen);
+  await chosen.getByRole("checkbox", { name: "Crossings at junctions" }).check();
+  await chosen.getByLabel("Stop lines").selectOption("left");
+  await chosen.getByLabel("First end").selectOption("gate");
+  const lane = async () => (await saved<Element>(page, id)).elements.find(({ name }) => name === "Tar lane");
+  expect(await lane()).toMatchObject({
+    bend: 8,
+    junctions: { radius: 6, crossings: true, stopLines: "left" },
+    ends: { first: "gate" },
+  });
+  await page.getByRole("button", { name: "Undo" }).click();
+  expect(await lane()).toMatchObject({ ends: {} });
+  await chosen.getByRole("checkbox", { name: "Smooth through all its points" }).check();
+  await expect(chosen.getByLabel("Radius of its bends")).toHaveCount(0);
+  expect(await lane()).toMatchObject({ smooth: true });
 });

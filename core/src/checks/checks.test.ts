@@ -111,8 +111,8 @@ describe("findings", () => {
     expect(of(high, "missing-third")).toMatchObject({ severity: "warning", value: 45, unit: "mm" });
     expect(of(of(high, "missing-third")!.fix!.shot, "missing-third")).toBeUndefined();
     expect(of({ ...high, lens: { ...high.lens, distance: 100 } }, "missing-third")!.fix).toBeUndefined();
-    // What is drawn decides: a box whose top is 3 m under the eye, its back 24 m off, begins 600 * 3 / 24 = 75 mm below the
-    // horizon; one beside the panel does not count.
+    // What is drawn decides: a box whose top is 3 m under the eye, its back 24 m off, begins 600 * 3 / 24 = 75 mm below
+    // the horizon; one beside the panel does not count.
     const down: Shot = { ...high, eye: { ...high.eye, z: 8 } };
     const told = (x: number) =>
       findings(

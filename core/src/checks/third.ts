@@ -29,8 +29,8 @@ function drawnUprights({ scene, shot: { frame }, view }: Looked): Range | null {
 }
 
 /**
- * A third point is missing: uprights drawn parallel though the horizon lies above or below everything that is drawn in the panel; where nothing stands yet,
- * above or below the panel.
+ * A third point is missing: uprights drawn parallel though the horizon lies above or below everything that is drawn in
+ * the panel; where nothing stands yet, above or below the panel.
  */
 export const missingThird: Check = (looked): Finding[] => {
   const { scene, shot, view } = looked;
@@ -59,8 +59,8 @@ export const missingThird: Check = (looked): Finding[] => {
       at: [x, level],
       value: tenth(off),
       unit: "mm",
-      message: sentence`The horizon lies ${mm(off)} ${level < frame.y ? "above" : "below"} what is drawn, yet uprights are
-        parallel: we look ${level < frame.y ? "down on" : "up at"} things that do not lean.`,
+      message: sentence`The horizon lies ${mm(off)} ${level < frame.y ? "above" : "below"} what is drawn, yet
+        uprights are parallel: we look ${level < frame.y ? "down on" : "up at"} things that do not lean.`,
       fix: fixed(),
     },
   ];
