@@ -385,7 +385,7 @@ test("streets that cross are joined; kerbs, crossings, ends and bends are set in
     ends: { first: "gate" },
   });
   await page.getByRole("button", { name: "Undo" }).click();
-  expect(await lane()).toMatchObject({ ends: {} });
+  expect(await lane()).not.toHaveProperty("ends");
   await chosen.getByRole("checkbox", { name: "Smooth through all its points" }).check();
   await expect(chosen.getByLabel("Radius of its bends")).toHaveCount(0);
   expect(await lane()).toMatchObject({ smooth: true });
