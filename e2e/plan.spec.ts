@@ -390,3 +390,39 @@ test("streets that cross are joined; kerbs, crossings, ends and bends are set in
   await expect(chosen.getByLabel("Radius of its bends")).toHaveCount(0);
   expect(await lane()).toMatchObject({ smooth: true });
 });
+
+test("of several buildings the measures are typed for all; what is locked is not deleted", async ({ page }) => {
+  const house = (id: string, name: string, x: number): Building => ({
+    id,
+    kind: "building",
+    name,
+    footprint: [
+      { x, y: 12 },
+      { x: x + 6, y: 12 },
+      { x: x + 6, y: 20 },
+      { x, y: 20 },
+    ],
+    base: 0,
+    height: 6,
+    roof: { kind: "flat" },
+  });
+  const id = await onPlan(page, (scene) => {
+    scene.elements.push(house("a", "Sail loft", -20), { ...house("b", "Rope shed", -8), locked: true });
+  });
+  const houses = async () => (await saved<Building>(page, id)).elements.filter(({ kind }) => kind === "building");
+  await page.getByRole("button", { name: "Sail loft", exact: true }).click();
+  await page.getByRole("button", { name: "Rope shed", exact: true }).click({ modifiers: ["Shift"] });
+  const chosen = page.getByRole("region", { name: "Chosen things" });
+  await chosen.getByText("Measures of all 2").click();
+  await type(page, "Height to the eaves", "9", chosen);
+  await chosen.getByLabel("Roof", { exact: true }).selectOption("gable");
+  expect(await houses()).toMatchObject([
+    { name: "Sail loft", height: 9, roof: { kind: "gable" }, footprint: house("a", "", -20).footprint },
+    { name: "Rope shed", height: 9, roof: { kind: "gable" }, footprint: house("b", "", -8).footprint },
+  ]);
+  await page.getByRole("button", { name: "Undo" }).click();
+  expect((await houses()).map(({ roof }) => roof.kind)).toEqual(["flat", "flat"]);
+  await chosen.getByRole("button", { name: "Delete" }).click();
+  await expect(page.getByText("Rope shed is locked, so it stays.").first()).toBeVisible();
+  expect((await houses()).map(({ name }) => name)).toEqual(["Rope shed"]);
+});

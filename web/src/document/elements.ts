@@ -1,5 +1,6 @@
 import { original } from "immer";
 import { blockAxes, boxOf, kindOf, moved, type Element } from "@zanvo/core/world";
+import { sentence } from "@zanvo/core/units";
 import { newId } from "../id";
 import type { Recipe } from ".";
 import type { Stores } from "../stores";
@@ -32,13 +33,17 @@ export const flagMany = (
   change: Pick<Element, "hidden" | "locked" | "group">,
 ): void => stores.edit(replaceMany(things.map((one) => ({ ...one, ...change }))));
 
-/** Takes things away; nothing is chosen then. */
+/** Takes things away; what is locked stays, and is chosen then. */
 export function deleteMany(stores: Stores, things: readonly Element[]): void {
-  const gone = new Set(things.map(({ id }) => id));
-  stores.edit((scene) => {
-    scene.elements = scene.elements.filter(({ id }) => !gone.has(id));
-  });
-  stores.choose([]);
+  const kept = things.filter(({ locked }) => locked);
+  const gone = new Set(things.filter(({ locked }) => !locked).map(({ id }) => id));
+  if (gone.size)
+    stores.edit((scene) => {
+      scene.elements = scene.elements.filter(({ id }) => !gone.has(id));
+    });
+  if (kept.length === 1) stores.say(sentence`${kept[0].name} is locked, so it stays.`);
+  if (kept.length > 1) stores.say(sentence`${kept.length} things are locked, so they stay.`);
+  stores.choose(kept.map(({ id }) => id));
 }
 
 /** Copies of things, to be put down elsewhere: with names for themselves, and of no row. */

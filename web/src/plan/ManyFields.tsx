@@ -2,9 +2,30 @@ import { Copy, Trash2 } from "lucide-react";
 import { useState } from "react";
 import { aligned, LINES, spread, type Line } from "@zanvo/core/construct";
 import type { Element } from "@zanvo/core/world";
-import { Button, Check, optionsOf, Select } from "../ui";
+import { sentence } from "@zanvo/core/units";
+import { Button, Check, Fold, optionsOf, Select } from "../ui";
+import { alike } from "../document/alike";
 import { replaceMany, flagMany, deleteMany, duplicateMany } from "../document/elements";
+import { viewOfElement, type Change } from "../elements";
 import { useStores } from "../stores";
+
+/** The measures of several things of one kind: what is typed of the first holds for all. */
+function AlikeFields({ things }: { readonly things: readonly Element[] }) {
+  const { edit, say } = useStores();
+  const [first] = things;
+  const { Fields } = viewOfElement(first);
+  const change: Change = (next, what) => {
+    const { changed, kept, placed } = alike(things, next);
+    if (placed) say("Places are typed for one thing at a time.");
+    if (changed.length) edit(replaceMany(changed), `${what} ${things.map(({ id }) => id).join(" ")}`);
+    if (kept.length) say(sentence`${kept[0].name} stays as it is. ${kept[0].why}`);
+  };
+  return (
+    <Fold title={`Measures of all ${things.length}`}>
+      <Fields element={first} change={change} />
+    </Fold>
+  );
+}
 
 /** What can be done with several things at once: one group, one line, evenly spread, left out, locked. */
 export function ManyFields({ things }: { readonly things: readonly Element[] }) {
@@ -17,6 +38,7 @@ export function ManyFields({ things }: { readonly things: readonly Element[] }) 
   return (
     <section aria-label="Chosen things" className="space-y-1.5 border-t border-hair pt-2">
       <h2 className="text-sm font-semibold">{things.length} things</h2>
+      {things.every(({ kind }) => kind === things[0].kind) && <AlikeFields things={things} />}
       <p className="truncate text-pencil">In line with {things[0].name}, which was chosen first.</p>
       <div className="flex gap-1">
         <Select

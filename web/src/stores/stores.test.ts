@@ -41,6 +41,19 @@ describe("the stores of a window", () => {
     expect(stores.useNotes.getState().notes).toHaveLength(1);
   });
 
+  it("keep what is locked from being deleted, say so, and leave it chosen", () => {
+    const stores = newStores();
+    addThings(stores, [block("b"), { ...block("lock"), locked: true }]);
+    deleteMany(stores, stores.chosenElements());
+    expect(stores.useDocument.getState().scene.elements.map(({ id }) => id)).toEqual(["lock"]);
+    expect(stores.chosenElements().map(({ id }) => id)).toEqual(["lock"]);
+    expect(stores.useNotes.getState().notes).toHaveLength(1);
+    // Nothing is done that could be undone.
+    deleteMany(stores, stores.chosenElements());
+    stores.undo();
+    expect(stores.useDocument.getState().scene.elements).toHaveLength(2);
+  });
+
   it("keep a view that is held to its photo, and say so where a hand would turn it", () => {
     const stores = newStores();
     stores.enter(stores.useDocument.getState().scene);
