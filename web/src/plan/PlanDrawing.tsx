@@ -93,23 +93,19 @@ const Things = memo(function Things({
 }) {
   const low = (element: Element) => viewOfElement(element).look.order;
   const shown = [...elements].filter(({ hidden }) => !hidden).sort((a, b) => low(a) - low(b));
+  const thing = (element: Element) => (
+    <Thing key={element.id} camera={camera} element={element} on={chosen.has(element.id)} />
+  );
   if (shown.length <= MANY)
     return shown.flatMap((element, i) => {
       const { joined } = viewOfElement(element).look;
+      if (joined === undefined) return [thing(element)];
       const alike = ({ kind }: Element) => kind === element.kind;
-      return [
-        <Thing key={element.id} camera={camera} element={element} on={chosen.has(element.id)} />,
-        ...(joined !== undefined && i === shown.findLastIndex(alike)
-          ? [
-              <Joined
-                key={element.kind}
-                camera={camera}
-                elements={shown.filter((one) => alike(one) && !chosen.has(one.id))}
-                fill={joined}
-              />,
-            ]
-          : []),
-      ];
+      const outline = chosen.has(element.id) ? [] : [thing(element)];
+      if (i < shown.findLastIndex(alike)) return outline;
+      // What is chosen lies over the ground that the others share.
+      const [on, off] = [true, false].map((is) => shown.filter((one) => alike(one) && chosen.has(one.id) === is));
+      return [...outline, <Joined key={element.kind} camera={camera} elements={off} fill={joined} />, ...on.map(thing)];
     });
   // Of very many, those of a kind are one path.
   const kinds = [...new Set(shown.map(({ kind }) => kind))];
