@@ -4,7 +4,7 @@ import { join } from "node:path";
 import { debianPackages } from "./debian.mjs";
 import { install } from "./install.mjs";
 
-install();
+await install();
 debianPackages();
 const { build, bundle, root } = await import("./build.mjs");
 await build();

@@ -10,7 +10,7 @@ import { pathToFileURL } from "node:url";
 import { debianPackages } from "./debian.mjs";
 import { install } from "./install.mjs";
 
-install();
+await install();
 debianPackages();
 const { build, root } = await import("./build.mjs");
 await build();

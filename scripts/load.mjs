@@ -6,7 +6,7 @@ import { join } from "node:path";
 import { debianPackages } from "./debian.mjs";
 import { install } from "./install.mjs";
 
-install();
+await install();
 debianPackages();
 const { build } = await import("./build.mjs");
 await build();

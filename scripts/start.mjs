@@ -3,7 +3,7 @@ import { spawn } from "node:child_process";
 import { join } from "node:path";
 import { install } from "./install.mjs";
 
-install();
+await install();
 const { build, root } = await import("./build.mjs");
 await build();
 const server = spawn(process.execPath, [join(root, "server/dist/main.js")], { stdio: "inherit" });

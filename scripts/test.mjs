@@ -6,7 +6,7 @@ import { join } from "node:path";
 import { debianPackages } from "./debian.mjs";
 import { install } from "./install.mjs";
 
-install();
+const compiled = install();
 debianPackages();
 const { build, root } = await import("./build.mjs");
 const results = join(root, "test-results");
@@ -59,6 +59,7 @@ const [types, lint] = await Promise.all([
 verdict(types);
 verdict(lint);
 
+await compiled;
 const jest = run("unit tests", [bin("jest/bin/jest.js"), "--json", "--outputFile", join(results, "jest.json")]);
 const units = read("jest.json");
 if (units) count(units.numPassedTests, units.numFailedTests + units.numRuntimeErrorTestSuites);

@@ -8,7 +8,7 @@ const program = join(fileURLToPath(new URL("..", import.meta.url)), "cli/dist/za
 // Whether a source is newer is looked at by npm start, npm test and npm run build only: it would take longer than
 // most calls.
 if (!existsSync(program)) {
-  (await import("./install.mjs")).install();
+  await (await import("./install.mjs")).install();
   await (await import("./build.mjs")).build({ web: false });
 }
 process.chdir(process.env.INIT_CWD ?? process.cwd());
