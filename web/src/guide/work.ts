@@ -62,9 +62,11 @@ export const WORK: readonly WordsPage[] = [
         "and skylines bend by bend, rows of houses along a street’s side, lots around their rim. Press the " +
         "last place again, " +
         "or Enter, to end a line.",
-      "What is drawn is chosen, and its measures can be typed beside the plan. Shift chooses several; they " +
-        "are lined up, " +
-        "spread, repeated, grouped, copied and carried to other scenes.",
+      "Streets that meet or cross are joined by themselves: draw the end of one near another, and their kerbs turn " +
+        "around a radius. Crossings, stop lines and how an end is closed stand under Junctions and ends. A street or " +
+        "a canal bends around a radius, or runs smoothly through all its points.",
+      "What is drawn is chosen, and its measures can be typed beside the plan. Shift chooses several: they are lined " +
+        "up, spread, repeated, grouped, copied and carried to other scenes, and those of one kind share what is typed.",
       "Eyes are dragged as well: the cone shows what each shot sees, and the picture beside the plan follows.",
     ],
   },
