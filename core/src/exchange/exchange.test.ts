@@ -8,6 +8,7 @@ import { between, block } from "../../testing";
 import {
   areaTwice,
   build,
+  built,
   cornersOf,
   DEFAULT_CANAL,
   DEFAULT_SKYLINE,
@@ -208,6 +209,72 @@ describe("masses as GeoJSON", () => {
     const bent = fromGeoJson(collection(hairpin), ground, id);
     expect(bent.notes).toEqual([]);
     expect(bent.elements.map(({ kind }) => kind)).toEqual(["street"]);
+  });
+
+  it("give streets the width that is usual for their class, unless the file tells it or their lanes; joined", () => {
+    const line = (properties: object, coordinates: readonly (readonly [number, number])[]) => ({
+      type: "Feature",
+      properties,
+      geometry: { type: "LineString", coordinates },
+    });
+    const east = (lat: number) =>
+      [
+        [4.1, lat],
+        [4.101, lat],
+      ] as const;
+    const { elements, notes } = fromGeoJson(
+      collection(
+        line({ highway: "primary" }, east(51.9)),
+        line({ highway: "residential" }, east(51.901)),
+        line({ highway: "residential", width: "4.2 m" }, east(51.902)),
+        line({ highway: "tertiary", lanes: "4" }, east(51.903)),
+        line({ highway: "footway" }, east(51.904)),
+        line({ highway: "primary_link" }, east(51.905)),
+        line({ highway: "a lane of its own" }, east(51.906)),
+        line({ waterway: "river" }, east(51.907)),
+        line({ highway: "residential" }, [
+          [4.1005, 51.8995],
+          [4.1005, 51.9015],
+        ]),
+      ),
+      undefined,
+      id,
+    );
+    expect(notes).toEqual([]);
+    const streets = elements.filter((one): one is Street => one.kind === "street");
+    expect(streets.map(({ carriageway, pavement, lanes = 2 }) => [carriageway, pavement, lanes])).toEqual([
+      [9.75, 3, 3],
+      [5.5, 2.2, 2],
+      [4.2, 2.2, 2],
+      [12, 2.2, 4],
+      [2, 0, 1],
+      [4.5, 3, 1],
+      [6, 2.2, 2],
+      [5.5, 2.2, 2],
+    ]);
+    expect(elements.find(({ kind }) => kind === "canal")).toMatchObject({ width: 25 });
+    // The last one crosses two: their pavements are parted, and those beside it run on from one to the other.
+    const pavements = built(streets).solids.filter(({ part }) => part?.startsWith("paving"));
+    expect(pavements).toHaveLength(6);
+  });
+
+  it("leave out areas that are ground and not built, and say what they are", () => {
+    const area = (properties: Record<string, unknown>) => polygon(square(4.1, 51.9), properties);
+    const { elements, notes } = fromGeoJson(
+      collection(
+        area({ leisure: "park" }),
+        area({ natural: "water" }),
+        area({ building: "yes", landuse: "retail" }),
+        area({}),
+      ),
+      undefined,
+      id,
+    );
+    expect(notes.map(inMetric)).toEqual([
+      "Feature 1 is leisure=park, which is no building; it was left out.",
+      "Feature 2 is natural=water, which is no building; it was left out.",
+    ]);
+    expect(elements).toHaveLength(2);
   });
 
   it("bring canals and squares back as what they are; skylines, which only close a view, stay", () => {

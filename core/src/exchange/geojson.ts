@@ -105,6 +105,16 @@ function kindRead(shape: "line" | "area", properties: Properties) {
   );
 }
 
+/** Keys of OpenStreetMap whose areas are ground or water, and not built, unless they say so. */
+const GROUND_KEYS = ["landuse", "leisure", "natural", "water"] as const;
+const BUILT_KEYS = ["building", "building:part", "height", "building:levels", "man_made", "place"];
+
+/** What an area is that is not built; null for one that is, or may be. */
+const groundIn = (properties: Properties): string | null => {
+  const key = GROUND_KEYS.find((one) => typeof properties[one] === "string");
+  return key && !BUILT_KEYS.some((one) => one in properties) ? `${key}=${String(properties[key])}` : null;
+};
+
 /** The features of a document. @throws BadInput for what is no GeoJSON, or in another coordinate system */
 function featuresOf(document: unknown): readonly unknown[] {
   if (!isRecord(document)) throw new BadInput([{ path: "", message: "is no GeoJSON: it holds no object." }]);
@@ -143,6 +153,11 @@ function taken(feature: unknown, at: number, note: Note): Taken | null {
       : "is no feature.";
   if (typeof found === "string") {
     note(at, found);
+    return null;
+  }
+  const ground = isLine || !isRecord(properties) ? null : groundIn(properties);
+  if (ground) {
+    note(at, sentence`is ${ground}, which is no building; it was left out.`);
     return null;
   }
   return {

@@ -5,6 +5,15 @@ import { CanalSchema, type Canal } from "./schema";
 export * from "./build";
 export type { Canal } from "./schema";
 
+/** How wide waters are by what OpenStreetMap's key "waterway" calls them, m (common practice). */
+const WATERWAYS: Readonly<Record<string, number>> = {
+  canal: DEFAULT_CANAL.width,
+  river: 25,
+  stream: 3,
+  drain: 2,
+  ditch: 1.5,
+};
+
 export const canal = elementKind<Canal>(CanalSchema, {
   kind: "canal",
   word: "Canal",
@@ -20,10 +29,10 @@ export const canal = elementKind<Canal>(CanalSchema, {
     write: ({ width }) => ({ shape: "line", properties: { waterway: "canal", width } }),
     read: {
       shape: "line",
-      is: ({ waterway }) => waterway === "canal",
+      is: ({ waterway }) => typeof waterway === "string" && waterway in WATERWAYS,
       take: ({ places, properties }) => {
-        const width = measureIn(properties.width);
-        return { path: [...places], ...DEFAULT_CANAL, ...(width === null ? {} : { width }) };
+        const { waterway, width } = properties;
+        return { path: [...places], ...DEFAULT_CANAL, width: measureIn(width) ?? WATERWAYS[String(waterway)] };
       },
     },
   },

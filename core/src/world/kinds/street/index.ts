@@ -1,7 +1,7 @@
 import { kerbFigures } from "../kerb";
 import { elementKind, onPath } from "../kind";
-import { measureIn } from "../tags";
 import { buildStreet, DEFAULT_STREET, roadwayOf, validateStreet } from "./build";
+import { measuresIn } from "./classes";
 import { streetDetails } from "./marks";
 import { streetRibbon } from "./pavements";
 import { StreetSchema, type Street } from "./schema";
@@ -27,10 +27,7 @@ export const street = elementKind<Street>(StreetSchema, {
     }),
     read: {
       shape: "line",
-      take: ({ places, properties }) => {
-        const width = measureIn(properties.width);
-        return { path: [...places], ...DEFAULT_STREET, ...(width === null ? {} : { carriageway: width }) };
-      },
+      take: ({ places, properties }) => ({ path: [...places], ...DEFAULT_STREET, ...measuresIn(properties) }),
     },
   },
   figures: ({ name, kerb }) => kerbFigures(name, kerb),
