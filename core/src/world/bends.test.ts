@@ -152,7 +152,20 @@ describe("a street that crosses itself, or bends too sharply for its width", () 
           expect(off).toBeLessThan(5.2 * 2);
         }
       }),
-      { numRuns: 60, endOnFailure: true },
+      {
+        numRuns: 60,
+        endOnFailure: true,
+        examples: [
+          [
+            [
+              [-20, 15],
+              [15, 0],
+              [25, 20],
+            ],
+            true,
+          ],
+        ],
+      },
     );
   });
 

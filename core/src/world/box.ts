@@ -4,6 +4,7 @@ import { blockCorner, isBlock, newBlock, type Block } from "./kinds/block";
 import type { Box } from "./kinds/kind";
 import { changeMetres } from "./metres";
 import { isWithin, isWoundAround, longestSide } from "./polygon";
+import { remembered } from "./remembered";
 
 /** Whether an element is a thing that stands by itself; what lies on the ground, or closes the view, does not. */
 export const stands = (element: Element): boolean => kindOf(element).stands;
@@ -27,17 +28,6 @@ function boxAround(corners: readonly Vec2[], [base, height]: readonly [number, n
     length: Math.max(1e-3, l1 - l0),
     width: Math.max(1e-3, w1 - w0),
     height: Math.max(1e-3, height),
-  };
-}
-
-/** What follows from an element, worked out once for one that can no longer change. */
-function remembered<T>(work: (element: Element) => T): (element: Element) => T {
-  const known = new WeakMap<Element, T>();
-  return (element) => {
-    if (!Object.isFrozen(element)) return work(element);
-    let value = known.get(element);
-    if (value === undefined) known.set(element, (value = work(element)));
-    return value;
   };
 }
 

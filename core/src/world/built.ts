@@ -7,6 +7,7 @@ import { meets, touches } from "./junctions";
 import { kindOf, validateElement, type Element } from "./kinds";
 import type { Cutting, Roadway } from "./kinds/kind";
 import { joinRoadways, meetingOf, needsJoining } from "./roadways";
+import { remembered } from "./remembered";
 import type { Solid } from "./solid";
 
 /** What elements are built to: solids, and what is drawn on them and on the ground. */
@@ -23,7 +24,9 @@ interface Unit {
 }
 
 const cuttingOf = (element: Element) => (element.hidden ? null : (kindOf(element).cutting?.(element) ?? null));
-const roadwayOf = (element: Element) => (element.hidden ? null : (kindOf(element).roadway?.(element) ?? null));
+const roadwayOf = remembered((element: Element) =>
+  element.hidden ? null : (kindOf(element).roadway?.(element) ?? null),
+);
 
 /** The elements of which something can be told, and that. */
 const those = <T>(elements: readonly Element[], tell: (element: Element) => T | null) =>

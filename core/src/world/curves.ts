@@ -1,7 +1,8 @@
 import { degrees, distance2, radians, type Vec2 } from "../geometry";
 
-/** A curve is drawn in stretches that leave it by no more than this, m. */
+/** An arc of a kerb is drawn in stretches that leave it by no more than this, m; a curve of a whole path by this. */
 const SAGITTA = 0.004;
+const OF_PATH = 0.01;
 /** Nearer than this is the same place, m. */
 const SAME = 1e-6;
 /** Of a leg between two bends, each may take so much. */
@@ -18,11 +19,11 @@ export function turnAt([ax, ay]: Vec2, [bx, by]: Vec2, [cx, cy]: Vec2): number {
 }
 
 /** Places on the shorter arc around a centre from one place to another, both included. */
-export function arcBetween([cx, cy]: Vec2, radius: number, from: Vec2, to: Vec2): Vec2[] {
+export function arcBetween([cx, cy]: Vec2, radius: number, from: Vec2, to: Vec2, sagitta = SAGITTA): Vec2[] {
   const start = Math.atan2(from[1] - cy, from[0] - cx);
   const sweep = Math.atan2(to[1] - cy, to[0] - cx) - start;
   const turn = Math.atan2(Math.sin(sweep), Math.cos(sweep));
-  const number = Math.max(1, Math.ceil(Math.abs(turn) / (2 * Math.acos(Math.max(0.5, 1 - SAGITTA / radius)))));
+  const number = Math.max(1, Math.ceil(Math.abs(turn) / (2 * Math.acos(Math.max(0.5, 1 - sagitta / radius)))));
   return Array.from({ length: number + 1 }, (_, i): Vec2 => {
     if (i === 0) return from;
     if (i === number) return to;
@@ -51,7 +52,7 @@ export function bentPath(path: readonly Vec2[], radius: number): readonly Vec2[]
     const r = tangent / half;
     // The centre lies on the line that halves the corner.
     const middle: Vec2 = [(from[0] + to[0]) / 2, (from[1] + to[1]) / 2];
-    return arcBetween(towards(at, middle, Math.hypot(r, tangent)), r, from, to);
+    return arcBetween(towards(at, middle, Math.hypot(r, tangent)), r, from, to, OF_PATH);
   });
   // Where two bends share a leg, one begins where the other ends.
   return bent.filter((at, i) => i === 0 || distance2(at, bent[i - 1]) > SAME);
@@ -103,7 +104,7 @@ function halved(
   const place = at(middle);
   const chord: Vec2 = [(start[0] + end[0]) / 2, (start[1] + end[1]) / 2];
   // The first halves are made whatever they are: an S passes through the middle of its chord.
-  if (depth === 0 || (depth < DEPTH - 1 && distance2(place, chord) < SAGITTA)) return [];
+  if (depth === 0 || (depth < DEPTH - 1 && distance2(place, chord) < OF_PATH)) return [];
   return [
     ...halved(at, from, start, middle, place, depth - 1),
     place,

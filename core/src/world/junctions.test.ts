@@ -227,7 +227,7 @@ describe("junctions of any number of arms, 20 degrees apart or more", () => {
             }
         for (const { a, b } of details) expect([...a, ...b].every(Number.isFinite)).toBe(true);
       }),
-      { numRuns: 60 },
+      { numRuns: 30 },
     );
   });
 
@@ -242,6 +242,37 @@ describe("junctions of any number of arms, 20 degrees apart or more", () => {
         expect(junctions).toHaveLength(1);
         expect(junctions[0].angle).toBeCloseTo(Math.min(angle, 180 - angle), 6);
       }),
+    );
+  });
+
+  it("are closed in any network of streets, however they bend, differ and end", () => {
+    const place = fc.tuple(between(-50, 50), between(-50, 50));
+    const end = fc.constantFrom(undefined, "pavement", "turning head", "gate", "steps") as fc.Arbitrary<
+      NonNullable<Street["ends"]>["first"]
+    >;
+    const network = fc.array(
+      fc.record({
+        path: fc.array(place, { minLength: 2, maxLength: 4 }),
+        carriageway: fc.constantFrom(3, 5.5, 8),
+        pavement: fc.constantFrom(0, 1.5, 2.2),
+        kerb: fc.constantFrom(0, 0.12, 0.15),
+        bend: fc.constantFrom(0, 6, 25),
+        smooth: fc.boolean(),
+        first: end,
+        last: end,
+      }),
+      { minLength: 2, maxLength: 5 },
+    );
+    fc.assert(
+      fc.property(network, (ways) => {
+        const streets = ways.map(({ path, first, last, ...more }, i) =>
+          street(`s${i}`, path, { ...more, ends: { first, last } }),
+        );
+        const { solids, details } = built(streets);
+        expect(solids.map(open)).toEqual(solids.map(() => null));
+        for (const { a, b } of details) expect([...a, ...b].every(Number.isFinite)).toBe(true);
+      }),
+      { numRuns: 25, endOnFailure: true },
     );
   });
 });

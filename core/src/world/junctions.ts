@@ -109,16 +109,26 @@ function leastAngle(arms: readonly Vec2[]): number {
 const endsAt = (at: Vec2, path: Path): boolean =>
   distance2(at, path[0]) < SAME || distance2(at, path[path.length - 1]) < SAME;
 
+type Stretch = readonly [Vec2, Vec2];
+
+/** The pairs of stretches of two paths that lie no farther apart than so many m, by their boxes. */
+function* nearPairs(one: Path, other: Path, by: number): Generator<readonly [Stretch, Stretch, number, number]> {
+  const boxed = stretches(other).map((stretch) => ({ stretch, box: boxOnPlan(stretch) }));
+  for (const [i, stretch] of stretches(one).entries()) {
+    const box = boxOnPlan(stretch, by);
+    for (const [k, near] of boxed.entries()) if (boxesMeet(box, near.box)) yield [stretch, near.stretch, i, k];
+  }
+}
+
 /** Where two paths meet or cross; a path and itself, where stretches cross that do not follow one another. */
 function places(one: Path, other: Path): Vec2[] {
   const self = one === other;
-  const crossings = stretches(one).flatMap(([p, q], i) =>
-    stretches(other).flatMap(([a, b], k) => {
-      if (self && k < i + 2) return [];
-      const t = shareAt(p, q, a, b);
-      return t !== null && t >= -1e-9 && t <= 1 + 1e-9 ? [between(p, q, t)] : [];
-    }),
-  );
+  const crossings: Vec2[] = [];
+  for (const [[p, q], [a, b], i, k] of nearPairs(one, other, SAME)) {
+    if (self && k < i + 2) continue;
+    const t = shareAt(p, q, a, b);
+    if (t !== null && t >= -1e-9 && t <= 1 + 1e-9) crossings.push(between(p, q, t));
+  }
   const ends = self
     ? []
     : [
@@ -139,14 +149,13 @@ const areApart = (one: Meeting, other: Meeting): boolean => !boxesMeet(boxOf(one
 export function meets(one: Meeting, other: Meeting): boolean {
   if (areApart(one, other)) return false;
   const reach = one.outer + other.outer;
-  return stretches(one.path).some(([p, q]) =>
-    stretches(other.path).some(([a, b]) => {
-      const t = shareAt(p, q, a, b);
-      if (t !== null && t >= 0 && t <= 1) return true;
-      const gap = Math.min(fromStretch(p, a, b), fromStretch(q, a, b), fromStretch(a, p, q), fromStretch(b, p, q));
-      return gap < reach;
-    }),
-  );
+  for (const [[p, q], [a, b]] of nearPairs(one.path, other.path, reach)) {
+    const t = shareAt(p, q, a, b);
+    if (t !== null && t >= 0 && t <= 1) return true;
+    const gap = Math.min(fromStretch(p, a, b), fromStretch(q, a, b), fromStretch(a, p, q), fromStretch(b, p, q));
+    if (gap < reach) return true;
+  }
+  return false;
 }
 
 /** Whether a way runs into an area of the plan, or past it within its own width. */

@@ -4,7 +4,7 @@ import { clearBeside, joinedStretches } from "./bends";
 import { CURVED, curvesOf, turnAt } from "./curves";
 import { joinedAt, type Joined, type Junction } from "./junctions";
 import type { Along, Mouths, Roadway } from "./kinds/kind";
-import { footOn, lengthened } from "./path";
+import { beside, footOn, lengthened } from "./path";
 import { circle } from "./polygon";
 import { roundCorners, type Rounding } from "./roundCorners";
 import { prism } from "./shapes";
@@ -140,9 +140,7 @@ export interface JoinedRoadways {
 
 /** Pavements by their heights, the highest first: where bands of several heights meet, the higher one goes on. */
 function byHeight(laid: readonly Laid[], all: Region): readonly { readonly height: number; readonly region: Region }[] {
-  const heights = [...new Set(laid.filter(({ one }) => isRaised(one)).map(({ one }) => one.kerb))].sort(
-    (a, b) => b - a,
-  );
+  const heights = [...new Set(laid.map(({ one }) => one.kerb))].sort((a, b) => b - a);
   let rest = all;
   return heights.map((height, i) => {
     if (i === heights.length - 1) return { height, region: rest };
@@ -158,7 +156,8 @@ function byHeight(laid: readonly Laid[], all: Region): readonly { readonly heigh
  * the arcs of the corners there reach.
  */
 function openAlong({ one, path }: Laid, side: 1 | -1, others: Region, roundings: readonly Rounding[]): Along[] {
-  const kerb = clearBeside(path, side * (one.half + BESIDE));
+  const by = side * (one.half + BESIDE);
+  const kerb = one.tangled ? clearBeside(path, by) : [beside(path, by)];
   const along = (at: Vec2) => footOn(at, one.path).along;
   return joinedStretches(
     partsOf(kerb, others, "within").map((part): Along => {

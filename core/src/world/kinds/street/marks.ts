@@ -1,5 +1,6 @@
 import type { Vec2 } from "../../../geometry";
 import { clearBeside, joinedStretches } from "../../bends";
+import { CURVED, turnAt } from "../../curves";
 import type { Detail, DetailItem, DetailKind } from "../../details";
 import { beside, footOn, lengthOf, pathOf, placeAlong } from "../../path";
 import { boxOnPlan, isInBox, isWithin } from "../../polygon";
@@ -32,6 +33,7 @@ interface Ground {
   readonly street: Street;
   readonly path: readonly Vec2[];
   readonly length: number;
+  readonly tangled: boolean;
   /** Where it opens to what it meets; null where it stands by itself. */
   readonly mouths: Mouths | null;
 }
@@ -39,8 +41,8 @@ interface Ground {
 type Mark = (kind: DetailKind, a: Vec2 | null, b: Vec2 | null, item?: DetailItem) => void;
 
 /** A line beside the middle of a street, m to its right. */
-function line({ street, path }: Ground, add: Mark, kind: DetailKind, by: number): void {
-  for (const part of isTangled(street) ? clearBeside(path, by) : [beside(path, by)])
+function line({ tangled, path }: Ground, add: Mark, kind: DetailKind, by: number): void {
+  for (const part of tangled ? clearBeside(path, by) : [beside(path, by)])
     part.slice(1).forEach((p, i) => add(kind, part[i], p));
 }
 
@@ -147,7 +149,7 @@ function addStopLine(ground: Ground, add: Mark, { at, way }: Approach): void {
 export function streetDetails(street: Street, solids: readonly Solid[], mouths: Mouths | null = null): Detail[] {
   if (validateStreet(street)) return [];
   const path = pathOf(street);
-  const ground: Ground = { street, path, length: lengthOf(path), mouths };
+  const ground: Ground = { street, path, length: lengthOf(path), tangled: isTangled(street), mouths };
   const out: Detail[] = [];
   const add: Mark = (kind, a, b, item) => {
     if (a && b) out.push({ kind, a: [...a, 0], b: [...b, 0], item });
@@ -213,13 +215,17 @@ function topOf(solid: Solid): Top {
   return top;
 }
 
+const isCorner = (before: Vec2, at: Vec2, after: Vec2): boolean => Math.abs(turnAt(before, at, after)) >= CURVED;
+
 /**
  * The joints between the slabs of the pavements: those that are nowhere nearer to another part of the path, and not
  * where the carriageway opens to what the street meets.
  */
-function slabJoints({ street, path, mouths }: Ground, solids: readonly Solid[]): Joint[] {
+function slabJoints({ street, path, tangled, mouths }: Ground, solids: readonly Solid[]): Joint[] {
   const { slabs = 1 } = street;
   const flat = solids.length === 0;
+  // Where a path has no corner and is not tangled, nothing of it is nearer than its own lines are.
+  const free = !tangled && !path.some((at, i) => i > 0 && path[i + 1] && isCorner(path[i - 1], at, path[i + 1]));
   const pieces = solids.filter(({ part }) => part !== undefined).map(topOf);
   return SIDES.flatMap((side) => {
     const [near, far] = linesOf(street, side);
@@ -230,9 +236,7 @@ function slabJoints({ street, path, mouths }: Ground, solids: readonly Solid[]):
       const [a, b] = [near, far].map((by) => placeAlong(path, s, by));
       const inner = [within, (near + far) / 2, upTo].map((by) => placeAlong(path, s, by));
       if (!a || !b) return [];
-      // A straight street is nowhere nearer than its own lines are.
-      const straight = path.length === 2;
-      const clear = straight || [a, b].every((at, i) => footOn(at, path).off > Math.abs(i ? far : near) - CLEAR);
+      const clear = free || [a, b].every((at, i) => footOn(at, path).off > Math.abs(i ? far : near) - CLEAR);
       const on = pieces.find(({ covers }) => (mouths ? inner : inner.slice(1, 2)).every((at) => at && covers(at)));
       return clear && (flat || on) ? [{ a, b, on: on?.on, index: Math.round(s / slabs) }] : [];
     });
