@@ -247,6 +247,9 @@ test("several things are chosen, brought in line, spread, grouped, moved togethe
   await plan(page).press("ArrowUp");
   expect((await origins())[0]).toEqual([-24, 8]);
   await many.getByRole("button", { name: "Delete" }).click();
+  await expect(page.getByText("3 things are locked, so they stay.").first()).toBeVisible();
+  await many.getByRole("checkbox", { name: "Kept from being moved" }).uncheck();
+  await many.getByRole("button", { name: "Delete" }).click();
   expect(await all(page, id)).toHaveLength(1);
 });
 

@@ -60,7 +60,7 @@ export const missingThird: Check = (looked): Finding[] => {
       value: tenth(off),
       unit: "mm",
       message: sentence`The horizon lies ${mm(off)} ${level < frame.y ? "above" : "below"} what is drawn, yet
-        uprights are parallel: we look ${level < frame.y ? "down on" : "up at"} things that do not lean.`,
+        uprights are drawn parallel: we look ${level < frame.y ? "down on" : "up at"} things that do not lean.`,
       fix: fixed(),
     },
   ];

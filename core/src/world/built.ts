@@ -3,10 +3,10 @@ import { buildCuttings, isTangled, takenBy } from "./cuttings";
 import type { Detail } from "./details";
 import { groundAround } from "./ground";
 import { groupsOf } from "./groups";
-import { meets, touches } from "./junctions";
+import { meetingOf, meets, touches } from "./junctions";
 import { kindOf, validateElement, type Element } from "./kinds";
 import type { Cutting, Roadway } from "./kinds/kind";
-import { joinRoadways, meetingOf, needsJoining } from "./roadways";
+import { joinRoadways, needsJoining } from "./roadways";
 import { remembered } from "./remembered";
 import type { Solid } from "./solid";
 

@@ -1,4 +1,5 @@
 import { degrees, distance2, fromStretch, type Vec2 } from "../geometry";
+import type { Roadway } from "./kinds/kind";
 import { between, crossingAt, footOn, lengthOf } from "./path";
 import { boxOnPlan, boxesMeet, isWithin } from "./polygon";
 
@@ -14,6 +15,14 @@ export interface Meeting {
   readonly path: readonly Vec2[];
   readonly outer: number;
 }
+
+/** Arms that lie nearer to one another have no kerb around a radius between them, degrees. */
+export const LEAST_ANGLE = 20;
+
+export const outerOf = ({ half, pavement }: Roadway): number => half + pavement;
+
+/** A roadway as others meet it. */
+export const meetingOf = (one: Roadway): Meeting => ({ path: one.path, outer: outerOf(one) });
 
 /** A place where two ways meet or cross, or one crosses itself. */
 export interface Junction {

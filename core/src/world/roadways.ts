@@ -2,7 +2,7 @@ import { distance2, radians, type Vec2 } from "../geometry";
 import { alongPath, areasOf, partsOf, shared, together, without, type Region } from "./areas";
 import { clearBeside, joinedStretches } from "./bends";
 import { CURVED, curvesOf, turnAt } from "./curves";
-import { joinedAt, type Joined, type Junction } from "./junctions";
+import { joinedAt, LEAST_ANGLE, meetingOf, outerOf, type Joined, type Junction } from "./junctions";
 import type { Along, Mouths, Roadway } from "./kinds/kind";
 import { beside, footOn, lengthened } from "./path";
 import { circle } from "./polygon";
@@ -12,8 +12,6 @@ import { asPart, type Solid } from "./solid";
 
 /** The radius of kerbs at junctions where nothing is said, and what is usual, m (common practice). */
 export const KERB_RADIUS = 3;
-/** Arms that lie nearer to one another have no kerb around a radius between them, degrees. */
-export const LEAST_ANGLE = 20;
 /** A turning head reaches so far beyond the carriageway on either side, and has at least such a radius, m. */
 const HEAD = { beyond: 2.5, least: 6 } as const;
 /** What is cut out reaches so far over the ends of the path, so that no sliver is left there, m. */
@@ -26,12 +24,8 @@ const NEAR_CORNER = 0.05;
 /** Circles of the ground have so many corners. */
 const ROUND = 64;
 
-const outerOf = ({ half, pavement }: Roadway): number => half + pavement;
 const isRaised = ({ pavement, kerb }: Roadway): boolean => pavement > 0 && kerb > 0;
 const headRadius = ({ half }: Roadway): number => Math.max(HEAD.least, half + HEAD.beyond);
-
-/** A roadway as others meet it. */
-export const meetingOf = (one: Roadway) => ({ path: one.path, outer: outerOf(one) });
 
 /** Whether a roadway is built by areas even where it meets no other. */
 export const needsJoining = (one: Roadway): boolean =>

@@ -1,7 +1,6 @@
 import type { Vec2 } from "../geometry";
-import { joinedAt } from "./junctions";
+import { joinedAt, LEAST_ANGLE, meetingOf } from "./junctions";
 import { kindOf, type Element } from "./kinds";
-import { LEAST_ANGLE, meetingOf } from "./roadways";
 
 /** Two ways that meet so narrowly that their kerbs cannot turn around a radius between them. */
 export interface SharpJunction {
