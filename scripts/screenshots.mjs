@@ -142,6 +142,8 @@ try {
   await page.getByLabel("Shot in the picture").selectOption({ label: "Down from the crane" });
   await page.getByRole("searchbox", { name: "Find a thing" }).fill("clock");
   await page.getByRole("button", { name: "Clock tower", exact: true }).click();
+  // The picture of the whole quarter is worked out anew from there.
+  await page.waitForTimeout(6000);
   await shoot("plan");
   await board("The quarter from a kite balloon");
   await page.keyboard.press("3");
