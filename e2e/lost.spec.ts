@@ -5,7 +5,7 @@ import { mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { newScene, type Scene } from "@zanvo/core/scene";
-import { arranged, openNew, saved, slip, type } from "./table";
+import { arranged, openNew, saved, slip, type, withKiosk } from "./table";
 
 const status = (page: Page) => page.getByRole("status", { name: "Saving" });
 const eyeLevel = (page: Page) => page.getByRole("button", { name: "Eye level" }).click();
@@ -205,17 +205,7 @@ test("a page that cannot be fetched says so", async ({ page }) => {
 test("what works out hidden lines is started anew when it dies, and until then the drawing is called old", async ({
   page,
 }) => {
-  const block = {
-    id: "b",
-    kind: "block" as const,
-    name: "Kiosk",
-    origin: { x: 0, y: 10, z: 0 },
-    heading: -55,
-    length: 3,
-    width: 3,
-    height: 3,
-  };
-  const id = await openNew(page, (scene) => void scene.elements.push(block));
+  const id = await openNew(page, withKiosk);
   await expect.poll(() => page.workers().some((worker) => worker.url().includes("visibility.worker"))).toBe(true);
   const old = page.getByText("Out of date:");
   await expect(old).toHaveCount(0);

@@ -152,7 +152,7 @@ describe("far things", () => {
     },
   );
 
-  it("are told by the size of the whole thing: a near one of which hardly any outline is seen keeps its creases", () => {
+  it("are told by the size of the whole thing: a near one keeps its creases where its outline is hidden", () => {
     const scene = sceneOf(shotWith({ eye: { x: 9, z: 14 }, gaze: { heading: 0, pitch: -10 } }), [
       block("gate", 0, 25, 6, 6, 6, 30),
     ]);

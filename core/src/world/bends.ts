@@ -1,4 +1,4 @@
-import { distance2, type Vec2 } from "../geometry";
+import { distance2, type Interval, type Vec2 } from "../geometry";
 import { beside, ribbon } from "./path";
 import { crossingOf } from "./polygon";
 
@@ -24,7 +24,6 @@ const followsAll = (path: readonly Vec2[], by: number): boolean => {
 export const isTangledBetween = (path: readonly Vec2[], from: number, to: number): boolean =>
   path.length > 1 && (!followsAll(path, from) || !followsAll(path, to) || crossingOf(ribbon(path, from, to)) !== null);
 
-type Interval = readonly [from: number, to: number];
 const ALWAYS: Interval = [-Infinity, Infinity];
 
 /** Where c + t k is more than nothing; null where it never is. */
@@ -58,17 +57,6 @@ function nearStretch(p: Vec2, u: Vec2, a: Vec2, b: Vec2, distance: number): Inte
     (one) => (one ? [one] : []),
   );
   return parts.length ? [[Math.min(...parts.map(([from]) => from)), Math.max(...parts.map(([, to]) => to))]] : [];
-}
-
-/** Stretches of a path in their order, those that overlap as one. */
-export function joinedStretches(stretches: readonly Interval[]): Interval[] {
-  const out: [number, number][] = [];
-  for (const [from, to] of [...stretches].sort((a, b) => a[0] - b[0])) {
-    const last = out.at(-1);
-    if (last && from <= last[1]) last[1] = Math.max(last[1], to);
-    else out.push([from, to]);
-  }
-  return out;
 }
 
 /** What of 0 to 1 lies in none of some intervals. */

@@ -38,7 +38,7 @@ const towards = ([ax, ay]: Vec2, [bx, by]: Vec2, far: number): Vec2 => {
   return [ax + k * (bx - ax), ay + k * (by - ay)];
 };
 
-/** A path that turns around a radius at its corners, m; where a leg is too short for it, around the largest that fits. */
+/** A path that turns around a radius at its corners, m; where a leg is too short, around the largest that fits. */
 export function bentPath(path: readonly Vec2[], radius: number): readonly Vec2[] {
   if (radius <= 0) return path;
   const bent = path.flatMap((at, i): readonly Vec2[] => {

@@ -1,6 +1,6 @@
 import { degrees, distance2, fromStretch, type Vec2 } from "../geometry";
 import type { Roadway } from "./kinds/kind";
-import { between, crossingAt, footOn, lengthOf } from "./path";
+import { atShare, crossingAt, footOn, lengthOf } from "./path";
 import { boxOnPlan, boxesMeet, isWithin } from "./polygon";
 
 /** An end that stops short of another way, or passes beyond its middle, by so much more than that is wide, m. */
@@ -67,7 +67,7 @@ function trimmed(path: Path, other: Path, reach: number): Path | null {
     });
     const t = Math.max(-1, ...places.filter((one) => passed + one * long <= reach));
     if (t >= 0) {
-      const rest = [between(p, q, t), ...path.slice(i + 1)];
+      const rest = [atShare(p, q, t), ...path.slice(i + 1)];
       return distance2(rest[0], rest[1]) > SAME ? rest : rest.slice(1);
     }
     passed += long;
@@ -76,7 +76,7 @@ function trimmed(path: Path, other: Path, reach: number): Path | null {
   return null;
 }
 
-/** A path whose first place is on the middle line of another that it nearly reaches; or null where it is far from it. */
+/** A path with its first place on the middle line of another that it nearly reaches; null where it is far from it. */
 function ledTo(path: Path, { path: other, outer }: Meeting): Path | null {
   const reach = outer + SHORT_OF;
   const cut = trimmed(path, other, Math.min(reach, lengthOf(path) / 2));
@@ -88,7 +88,7 @@ function ledTo(path: Path, { path: other, outer }: Meeting): Path | null {
     const t = shareAt(next, end, a, b);
     return t !== null && t > 1 && (t - 1) * distance2(next, end) <= LED * reach ? [t] : [];
   });
-  const on = ahead.length ? between(next, end, Math.min(...ahead)) : footOn(end, other).foot;
+  const on = ahead.length ? atShare(next, end, Math.min(...ahead)) : footOn(end, other).foot;
   const corner = [other[0], other[other.length - 1]].find((one) => distance2(one, on) < outer);
   const to = corner ?? on;
   // Straight on where it can be, so that the last stretch has no bend.
@@ -136,7 +136,7 @@ function places(one: Path, other: Path): Vec2[] {
   for (const [[p, q], [a, b], i, k] of nearPairs(one, other, SAME)) {
     if (self && k < i + 2) continue;
     const t = shareAt(p, q, a, b);
-    if (t !== null && t >= -1e-9 && t <= 1 + 1e-9) crossings.push(between(p, q, t));
+    if (t !== null && t >= -1e-9 && t <= 1 + 1e-9) crossings.push(atShare(p, q, t));
   }
   const ends = self
     ? []

@@ -131,4 +131,4 @@ export function crossingAt(
 }
 
 /** The place at a share of a stretch. */
-export const between = ([px, py]: Vec2, [qx, qy]: Vec2, t: number): Vec2 => [px + t * (qx - px), py + t * (qy - py)];
+export const atShare = ([px, py]: Vec2, [qx, qy]: Vec2, t: number): Vec2 => [px + t * (qx - px), py + t * (qy - py)];

@@ -1,9 +1,9 @@
-import { distance2, radians, type Vec2 } from "../geometry";
+import { distance2, radians, union, type Interval, type Vec2 } from "../geometry";
 import { alongPath, areasOf, partsOf, shared, together, without, type Region } from "./areas";
-import { clearBeside, joinedStretches } from "./bends";
+import { clearBeside } from "./bends";
 import { CURVED, curvesOf, turnAt } from "./curves";
 import { joinedAt, LEAST_ANGLE, meetingOf, outerOf, type Joined, type Junction } from "./junctions";
-import type { Along, Mouths, Roadway } from "./kinds/kind";
+import type { Mouths, Roadway } from "./kinds/kind";
 import { beside, footOn, lengthened } from "./path";
 import { circle } from "./polygon";
 import { roundCorners, type Rounding } from "./roundCorners";
@@ -82,7 +82,7 @@ const isInward = (ring: readonly Vec2[], i: number): boolean =>
   turnAt(ring[(i + ring.length - 1) % ring.length], ring[i], ring[(i + 1) % ring.length]) < -CURVED;
 
 /** The inward corners of a region at which the sides of two roadways cross, or one runs into its turning head. */
-function cornersOf(
+function kerbCornersOf(
   region: Region,
   laid: readonly Laid[],
   junctions: readonly Junction[],
@@ -149,12 +149,12 @@ function byHeight(laid: readonly Laid[], all: Region): readonly { readonly heigh
  * Where the kerb of a roadway opens, as stretches of its own path, m: where it lies in what others take, and as far as
  * the arcs of the corners there reach.
  */
-function openAlong({ one, path }: Laid, side: 1 | -1, others: Region, roundings: readonly Rounding[]): Along[] {
+function openAlong({ one, path }: Laid, side: 1 | -1, others: Region, roundings: readonly Rounding[]): Interval[] {
   const by = side * (one.half + BESIDE);
   const kerb = one.tangled ? clearBeside(path, by) : [beside(path, by)];
   const along = (at: Vec2) => footOn(at, one.path).along;
-  return joinedStretches(
-    partsOf(kerb, others, "within").map((part): Along => {
+  return union(
+    partsOf(kerb, others, "within").map((part): Interval => {
       const ends = [part[0], part[part.length - 1]];
       const arcs = roundings.filter(({ corner }) => ends.some((end) => distance2(end, corner) < NEAR_CORNER));
       const reached = arcs.flatMap(({ tangents }) =>
@@ -192,13 +192,13 @@ export function joinRoadways(id: string, roadways: readonly Roadway[], taken: Re
 
   const own = laid.map(carriagewayOf);
   const carriageway = together([...own, cornersAt(junctions, half)]);
-  const kerbCorners = cornersOf(carriageway, laid, junctions, half, kerbRadius);
+  const kerbCorners = kerbCornersOf(carriageway, laid, junctions, half, kerbRadius);
   /** The ground of roadways with their pavements, and the corners of its back. */
   const groundsOf = (of: readonly Laid[]) => {
     const among = new Set(of.map((one) => laid.indexOf(one)));
     const theirs = junctions.filter(({ of: ways }) => ways.every((i) => among.has(i)));
     const region = together([...of.map(groundOf), cornersAt(theirs, outer)]);
-    return { region, corners: cornersOf(region, laid, theirs, outer, backRadius) };
+    return { region, corners: kerbCornersOf(region, laid, theirs, outer, backRadius) };
   };
   const raised = laid.filter(({ one }) => isRaised(one));
   const walked = groundsOf(raised);

@@ -1,6 +1,6 @@
 import { distance2, radians, type Vec2 } from "../geometry";
 import { arcBetween, CURVED, turnAt } from "./curves";
-import { beside, between, crossingAt, footOn } from "./path";
+import { beside, atShare, crossingAt, footOn } from "./path";
 
 /** Where a radius does not fit, it is made so much less, down to the least that is worth an arc, m. */
 const LESS = 0.8;
@@ -42,7 +42,7 @@ function firstCrossing(one: readonly Vec2[], other: readonly Vec2[]): Vec2 | nul
       const [t, s] = crossingAt(one[i], q, other[k], b) ?? [-1, -1];
       return t >= 0 && t <= 1 && s >= 0 && s <= 1 ? [t] : [];
     });
-    if (shares.length) return between(one[i], q, Math.min(...shares));
+    if (shares.length) return atShare(one[i], q, Math.min(...shares));
   }
   return null;
 }

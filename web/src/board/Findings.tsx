@@ -114,7 +114,7 @@ export function Findings() {
       return say(
         rising
           ? "No move of the eye by half a metre or less leaves fewer tangents. Move one of the buildings."
-          : "No level move of half a metre or less leaves fewer tangents. Let the eye rise or sink, or move a building.",
+          : "No level move of half a metre or less leaves fewer tangents. Let the eye rise or move a building.",
       );
     edit(onShot((before) => ({ ...before, eye: nudged.shot.eye })));
     say(sentence`The eye is moved by ${metres(nudged.far)}; ${nudged.left} tangents are left.`);

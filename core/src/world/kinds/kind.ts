@@ -1,6 +1,6 @@
 import { Type, type TObject } from "@sinclair/typebox";
 import { metresIn, named } from "../../fields";
-import type { Vec2 } from "../../geometry";
+import type { Interval, Vec2 } from "../../geometry";
 import type { Told } from "../../units";
 import type { Detail } from "../details";
 import type { Solid } from "../solid";
@@ -99,13 +99,10 @@ export interface Roadway {
 /** What stands less high over the ground than this stands in the way of a roadway, m. */
 export const IN_THE_WAY = 2;
 
-/** A stretch of a path, from where to where along it, m. */
-export type Along = readonly [from: number, to: number];
-
-/** Where the carriageway of a way opens to what it meets, on each side of who walks it. */
+/** Where the carriageway of a way opens to what it meets, on each side of who walks it: m along its path. */
 export interface Mouths {
-  readonly left: readonly Along[];
-  readonly right: readonly Along[];
+  readonly left: readonly Interval[];
+  readonly right: readonly Interval[];
 }
 
 /** All that is known of a kind of element. */

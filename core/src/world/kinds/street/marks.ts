@@ -1,10 +1,10 @@
-import type { Vec2 } from "../../../geometry";
-import { clearBeside, joinedStretches } from "../../bends";
+import { union, type Interval, type Vec2 } from "../../../geometry";
+import { clearBeside } from "../../bends";
 import { CURVED, turnAt } from "../../curves";
 import type { Detail, DetailItem, DetailKind } from "../../details";
 import { beside, footOn, lengthOf, pathOf, placeAlong } from "../../path";
 import { boxOnPlan, isInBox, isWithin } from "../../polygon";
-import type { Along, Mouths } from "../kind";
+import type { Mouths } from "../kind";
 import { faceNamed, type Solid } from "../../solid";
 import { validateStreet } from "./build";
 import { drivewaysOn, isTangled, linesOf, SIDES, type Side } from "./pavements";
@@ -51,8 +51,8 @@ function rectangle(
   { path }: Ground,
   add: Mark,
   kind: DetailKind,
-  [from, to]: Along,
-  [left, right]: Along,
+  [from, to]: Interval,
+  [left, right]: Interval,
   index = 0,
 ): void {
   const item = { index };
@@ -65,11 +65,10 @@ function rectangle(
   corners.forEach((p, i) => add(kind, p, corners[(i + 1) % 4], item));
 }
 
-const overlaps = ([a, b]: Along, [c, d]: Along): boolean => b > c && a < d;
+const overlaps = ([a, b]: Interval, [c, d]: Interval): boolean => b > c && a < d;
 
 /** Where the carriageway opens on either side, as stretches that do not overlap. */
-const openings = ({ mouths }: Ground): readonly Along[] =>
-  mouths ? joinedStretches([...mouths.left, ...mouths.right]) : [];
+const openings = ({ mouths }: Ground): readonly Interval[] => (mouths ? union([...mouths.left, ...mouths.right]) : []);
 
 /** The sides of a street by itself where no raised kerb shows them. */
 function addKerbs(ground: Ground, add: Mark): void {
@@ -97,7 +96,7 @@ function addRails(ground: Ground, add: Mark): void {
 }
 
 /** Dashes between lanes, which stop at crossings, at what the street meets, and where rails lie. */
-function addDashes(ground: Ground, add: Mark, stops: readonly Along[]): void {
+function addDashes(ground: Ground, add: Mark, stops: readonly Interval[]): void {
   const { street, path, length } = ground;
   const { dashes, lanes = 2, carriageway, rails } = street;
   if (!dashes) return;
@@ -137,7 +136,7 @@ function addStopLine(ground: Ground, add: Mark, { at, way }: Approach): void {
   const { carriageway, junctions = {}, lanes = 2 } = ground.street;
   const half = carriageway / 2;
   const right = way * (junctions.stopLines === "left" ? -1 : 1);
-  const across: Along = lanes === 1 ? [-half, half] : right > 0 ? [0, half] : [-half, 0];
+  const across: Interval = lanes === 1 ? [-half, half] : right > 0 ? [0, half] : [-half, 0];
   const before = at - way * (BEFORE + (junctions.crossings ? REACH + BEFORE : 0));
   rectangle(ground, add, "crossing", [before - STOP / 2, before + STOP / 2], across);
 }
@@ -167,7 +166,7 @@ export function streetDetails(street: Street, solids: readonly Solid[], mouths: 
   addRails(ground, add);
   addDashes(ground, add, [
     ...openings(ground),
-    ...crossed.map((at): Along => [at - REACH / 2 - BEFORE, at + REACH / 2 + BEFORE]),
+    ...crossed.map((at): Interval => [at - REACH / 2 - BEFORE, at + REACH / 2 + BEFORE]),
   ]);
   for (const at of crossed) addCrossing(ground, add, at);
   if (junctions.stopLines) for (const one of coming) addStopLine(ground, add, one);
