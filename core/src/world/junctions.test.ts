@@ -4,6 +4,7 @@ import type { Vec2 } from "../geometry";
 import { joinedAt } from "./junctions";
 import {
   built,
+  DEFAULT_BRIDGE,
   DEFAULT_CANAL,
   DEFAULT_SQUARE,
   DEFAULT_STREET,
@@ -119,6 +120,52 @@ describe("streets that meet", () => {
       ])
         expect(b[0] <= from || a[0] >= to).toBe(true);
     }
+  });
+
+  it("end at a bridge and at steps on the ground, and run on under what stands high over it", () => {
+    const bridge = (level: number): Element => ({
+      id: "b",
+      kind: "bridge",
+      name: "Tram bridge",
+      ...DEFAULT_BRIDGE,
+      width: 12,
+      level,
+      path: points([
+        [0, 0],
+        [20, 0],
+      ]),
+    });
+    const steps = (z: number): Element => ({
+      id: "t",
+      kind: "steps",
+      name: "Ferry steps",
+      foot: { x: -30, y: 0, z },
+      heading: 90,
+      width: 12,
+      count: 10,
+      riser: 0.16,
+      tread: 0.3,
+    });
+    const along = (...others: Element[]) =>
+      built([ALONG, ...others])
+        .solids.filter(({ id }) => id === "along")
+        .reduce((sum, solid) => sum + volumeOf(solid), 0) / DEFAULT_STREET.kerb;
+    expect(along(bridge(0.4))).toBeCloseTo(2 * 2.2 * (100 - 20), 3);
+    expect(along(steps(0))).toBeCloseTo(2 * 2.2 * (100 - 3), 3);
+    expect(along(bridge(6), steps(4))).toBeCloseTo(2 * 2.2 * 100, 3);
+  });
+
+  it("keep their own kerbs where those differ: the higher pavement goes on", () => {
+    const { solids } = built([ALONG, across(-50, 50, { kerb: 0.15 })]);
+    const at = (height: number) =>
+      solids
+        .filter(({ vertices }) => Math.max(...vertices.map(([, , z]) => z)) === height)
+        .reduce((sum, solid) => sum + volumeOf(solid), 0) / height;
+    // The corners belong to the higher one, but for what turns behind them beside the lower one.
+    const arm = 2 * 2.2 * 2 * (50 - 5.2);
+    expect(at(0.15) + at(0.12)).toBeCloseTo(2 * arm + 4 * 2.2 ** 2 - 4 * (corner(3) - corner(0.8)), 0);
+    expect(at(0.15)).toBeGreaterThan(arm);
+    expect(at(0.12)).toBeLessThan(arm + 1);
   });
 
   it("are closed by a pavement, a turning head, a gate or steps, where they meet no other", () => {

@@ -205,8 +205,10 @@ export function joinRoadways(id: string, roadways: readonly Roadway[], taken: Re
   const openings = raised.map(({ one }) => one.openings);
   const pavement = without(walked.region, together([carriageway, taken, ...openings]));
   const radius = radiusAt([...kerbCorners, ...walked.corners]);
-  const solids = byHeight(raised, pavement).flatMap(({ height, region }) =>
-    areasOf(region.map((ring) => roundCorners(ring, radius).ring)).map(({ outer: ring, holes }) =>
+  // Rounded before it is parted by heights: an arc may run from one band into another.
+  const turned = pavement.map((ring) => roundCorners(ring, radius).ring);
+  const solids = byHeight(raised, turned).flatMap(({ height, region }) =>
+    areasOf(region).map(({ outer: ring, holes }) =>
       prism(
         id,
         ring,
