@@ -347,6 +347,13 @@ test("tangents are found once the hand rests, and a small move of the eye frees 
   const [{ eye }] = (await saved(page, id)).shots;
   expect(Math.hypot(eye.x, eye.y, eye.z - 1.6)).toBeLessThan(0.8);
   expect(eye).not.toEqual({ x: 0, y: 0, z: 1.6 });
+  // The horizon stays; where the eye may rise and sink as well, the search finds a way at least as short.
+  expect(eye.z).toBe(1.6);
+  await page.getByRole("button", { name: "Undo" }).click();
+  await findings.getByRole("button", { name: "Let it rise or sink, too" }).click();
+  await expect(findings.getByText(/run together/)).toHaveCount(0);
+  const [{ eye: risen }] = (await saved(page, id)).shots;
+  expect(Math.hypot(risen.x, risen.y, risen.z - 1.6)).toBeLessThanOrEqual(Math.hypot(eye.x, eye.y) + 1e-9);
 });
 
 test("streets that cross are joined; kerbs, crossings, ends and bends are set in the panel", async ({ page }) => {

@@ -30,14 +30,19 @@ function Fixes({ finding: { fix, between }, busy, onFree, onPart }: FoundProps) 
   return (
     <>
       {onFree && (
-        <div className="mt-1 flex gap-1">
-          <Button className="grow" disabled={busy} onClick={() => void onFree(false)}>
+        <>
+          <Button className="mt-1 w-full" disabled={busy} onClick={() => void onFree(false)}>
             Nudge the eye free
           </Button>
-          <Button disabled={busy} title="The horizon moves with it" onClick={() => void onFree(true)}>
-            Up or down too
+          <Button
+            className="mt-1 w-full"
+            disabled={busy}
+            title="The horizon moves with it"
+            onClick={() => void onFree(true)}
+          >
+            Let it rise or sink, too
           </Button>
-        </div>
+        </>
       )}
       {between && (
         <Button className="mt-1 w-full" disabled={busy} onClick={() => void onPart(between)}>
