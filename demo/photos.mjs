@@ -7,6 +7,7 @@ import { fileURLToPath } from "node:url";
 import { chromium } from "@playwright/test";
 import { build } from "esbuild";
 import sharp from "sharp";
+import { chromiumPath } from "../scripts/chromium.mjs";
 
 const here = dirname(fileURLToPath(import.meta.url));
 const SIZE = { width: 2400, height: 1600 };
@@ -184,7 +185,7 @@ const {
 });
 const { elements } = JSON.parse(readFileSync(join(here, "1-quay-street.zanvo.json"), "utf8"));
 const browser = await chromium.launch({
-  executablePath: "/usr/bin/chromium",
+  executablePath: chromiumPath(),
   args: ["--no-sandbox", "--use-angle=swiftshader", "--enable-unsafe-swiftshader"],
 });
 const page = await browser.newPage();

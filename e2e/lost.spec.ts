@@ -4,6 +4,7 @@ import { chromium, expect, test, type Page } from "@playwright/test";
 import { mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
+import { chromiumPath } from "../scripts/chromium.mjs";
 import { newScene, type Scene } from "@zanvo/core/scene";
 import { arranged, openNew, saved, slip, type, withKiosk } from "./table";
 
@@ -37,9 +38,9 @@ const drafted = (page: Page, text: string) =>
 /** A browser of its own, as a person's: it keeps what pages store in a folder, and can be killed. */
 async function ownBrowser(folder: string) {
   const child = spawn(
-    "/usr/bin/chromium",
+    chromiumPath(),
     [
-      "--headless=new",
+      "--headless",
       "--no-sandbox",
       "--disable-gpu",
       "--no-first-run",

@@ -377,7 +377,11 @@ test("streets that cross are joined; kerbs, crossings, ends and bends are set in
       ]),
     );
   });
+  // On the plan both share one ground over their outlines, but for the one that is chosen.
+  const shared = async () => (await page.getByTestId("ground of street").getAttribute("d"))!.match(/M/g)?.length;
+  expect(await shared()).toBe(2);
   await page.getByRole("button", { name: "Tar lane", exact: true }).click();
+  await expect.poll(shared).toBe(1);
   const chosen = page.getByRole("region", { name: "Chosen building" });
   await type(page, "Radius of its bends", "8", chosen);
   await chosen.getByText("Junctions and ends").click();

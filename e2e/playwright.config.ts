@@ -2,6 +2,7 @@ import { mkdtempSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { defineConfig } from "@playwright/test";
+import { chromiumPath } from "../scripts/chromium.mjs";
 
 const PORT = 4399;
 
@@ -12,8 +13,8 @@ export default defineConfig({
   workers: 3,
   fullyParallel: true,
   // Generous, for a slow machine: no journey waits for a time, all wait for what is to be seen.
-  timeout: 150_000,
-  expect: { timeout: 15_000 },
+  timeout: 400_000,
+  expect: { timeout: 40_000 },
   retries: 0,
   forbidOnly: true,
   reporter: [["list"], ["json", { outputFile: "../test-results/e2e.json" }]],
@@ -22,7 +23,7 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     permissions: ["clipboard-read", "clipboard-write"],
     launchOptions: {
-      executablePath: "/usr/bin/chromium",
+      executablePath: chromiumPath(),
       args: [
         "--no-sandbox",
         "--disable-gpu",

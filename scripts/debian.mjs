@@ -2,9 +2,10 @@
 // root on Debian they are installed.
 import { spawnSync } from "node:child_process";
 import { existsSync } from "node:fs";
+import { SHELL } from "./chromium.mjs";
 
 const NEEDED = {
-  chromium: "/usr/bin/chromium",
+  "chromium-headless-shell": SHELL,
   "librsvg2-bin": "/usr/bin/rsvg-convert",
   "poppler-utils": "/usr/bin/pdftocairo",
   "libimage-exiftool-perl": "/usr/bin/exiftool",

@@ -9,6 +9,7 @@ import { Readable } from "node:stream";
 import { pathToFileURL } from "node:url";
 import { debianPackages } from "./debian.mjs";
 import { install } from "./install.mjs";
+import { chromiumPath } from "./chromium.mjs";
 
 await install();
 debianPackages();
@@ -515,7 +516,7 @@ async function browser() {
   const { chromium } = await import("@playwright/test");
   const server = await startServer();
   const chrome = await chromium.launch({
-    executablePath: "/usr/bin/chromium",
+    executablePath: chromiumPath(),
     args: ["--no-sandbox", "--disable-gpu"],
   });
   let [attempted, survived] = [0, 0];

@@ -5,6 +5,7 @@ import { gzipSync } from "node:zlib";
 import { join } from "node:path";
 import { debianPackages } from "./debian.mjs";
 import { install } from "./install.mjs";
+import { chromiumPath } from "./chromium.mjs";
 
 await install();
 debianPackages();
@@ -63,7 +64,7 @@ async function shelf() {
         ),
     );
   }
-  const browser = await chromium.launch({ executablePath: "/usr/bin/chromium", args: ["--no-sandbox"] });
+  const browser = await chromium.launch({ executablePath: chromiumPath(), args: ["--no-sandbox"] });
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   await page.goto(small.url);
   await page.getByRole("article").first().waitFor();

@@ -5,6 +5,7 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { debianPackages } from "./debian.mjs";
 import { install } from "./install.mjs";
+import { chromiumPath } from "./chromium.mjs";
 
 await install();
 debianPackages();
@@ -20,7 +21,7 @@ const server = spawn(process.execPath, [join(root, "server/dist/main.js")], {
   stdio: ["ignore", "pipe", "inherit"],
 });
 await new Promise((resolve) => server.stdout.once("data", resolve));
-const browser = await chromium.launch({ executablePath: "/usr/bin/chromium", args: ["--no-sandbox"] });
+const browser = await chromium.launch({ executablePath: chromiumPath(), args: ["--no-sandbox"] });
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
 const shoot = async (name) => {
   await page.mouse.move(700, 4);

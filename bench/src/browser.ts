@@ -6,6 +6,7 @@ import { gzipSync } from "node:zlib";
 import { chromium, type Page } from "@playwright/test";
 import { newScene, type Scene } from "@zanvo/core/scene";
 import { pinsOf } from "@zanvo/core/vanishing";
+import { chromiumPath } from "../../scripts/chromium.mjs";
 import { row } from "./timing";
 
 declare global {
@@ -60,7 +61,7 @@ async function onBoard(scene: Scene, use: (page: Page, scripts: readonly Buffer[
   });
   await new Promise((resolve) => server.stdout.once("data", resolve));
   const browser = await chromium.launch({
-    executablePath: "/usr/bin/chromium",
+    executablePath: chromiumPath(),
     args: ["--no-sandbox", "--disable-background-networking"],
   });
   try {

@@ -143,10 +143,10 @@ describe("compass arcs in the equidistant lens", () => {
           const [x, y] = [view.centre[0] - (side * rim * n[1]) / h, view.centre[1] - (side * rim * n[0]) / h];
           expect(Math.hypot(x - arc.foot![0], y - arc.foot![1])).toBeCloseTo(arc.radius, 4);
         }
-        for (const [x, y] of exactPlaces(view, normal, 1111))
-          expect(Math.abs(Math.hypot(x - arc.foot![0], y - arc.foot![1]) - arc.radius)).toBeLessThan(
-            arc.departure * 1.02 + 1e-6,
-          );
+        const off = exactPlaces(view, normal, 1111).map(([x, y]) =>
+          Math.abs(Math.hypot(x - arc.foot![0], y - arc.foot![1]) - arc.radius),
+        );
+        expect(Math.max(...off)).toBeLessThan(arc.departure * 1.02 + 1e-6);
       }),
     );
   });

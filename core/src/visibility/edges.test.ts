@@ -260,7 +260,7 @@ describe("which stretches are seen", () => {
           doubtful += unsure;
         },
       ),
-      { numRuns: 120, seed: 21, endOnFailure: true },
+      { numRuns: 80, seed: 21, endOnFailure: true },
     );
     expect(checked).toBeGreaterThan(5000);
     expect(doubtful / checked).toBeLessThan(0.001);

@@ -60,12 +60,21 @@ const Joined = memo(function Joined({
   camera,
   elements,
   fill,
+  name,
 }: {
   readonly camera: Camera;
   readonly elements: readonly Element[];
   readonly fill: string;
+  readonly name: string;
 }) {
-  return <path d={elements.map((element) => drawn(camera, element)).join("")} fill={fill} fillRule="nonzero" />;
+  return (
+    <path
+      data-testid={name}
+      d={elements.map((element) => drawn(camera, element)).join("")}
+      fill={fill}
+      fillRule="nonzero"
+    />
+  );
 });
 
 /** One thing by its outline: drawn afresh only where it, or the camera, has changed. */
@@ -105,7 +114,11 @@ const Things = memo(function Things({
       if (i < shown.findLastIndex(alike)) return outline;
       // What is chosen lies over the ground that the others share.
       const [on, off] = [true, false].map((is) => shown.filter((one) => alike(one) && chosen.has(one.id) === is));
-      return [...outline, <Joined key={element.kind} camera={camera} elements={off} fill={joined} />, ...on.map(thing)];
+      return [
+        ...outline,
+        <Joined key={element.kind} camera={camera} elements={off} fill={joined} name={`ground of ${element.kind}`} />,
+        ...on.map(thing),
+      ];
     });
   // Of very many, those of a kind are one path.
   const kinds = [...new Set(shown.map(({ kind }) => kind))];

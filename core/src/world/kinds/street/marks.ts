@@ -155,10 +155,12 @@ export function streetDetails(street: Street, solids: readonly Solid[], mouths: 
   };
   const { slabs, pavement, kerb, crossings = [], junctions = {} } = street;
   const coming = approaches(ground);
-  const crossed = [
-    ...crossings,
-    ...(junctions.crossings ? coming.map(({ at, way }) => at - way * (BEFORE + REACH / 2)) : []),
-  ];
+  const crossed = [...crossings];
+  // Where two junctions leave no room for two crossings between them, there is one.
+  for (const { at, way } of junctions.crossings ? coming : []) {
+    const middle = at - way * (BEFORE + REACH / 2);
+    if (crossed.every((one) => Math.abs(one - middle) >= REACH + BEFORE)) crossed.push(middle);
+  }
   addKerbs(ground, add);
   if (slabs && pavement > 0)
     for (const { a, b, on, index } of slabJoints(ground, solids))

@@ -1,0 +1,2 @@
+/** The path of Chromium's program. */
+export declare function chromiumPath(): string;
