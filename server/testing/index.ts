@@ -1,6 +1,7 @@
 import { mkdirSync, mkdtempSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
+import { brotliCompressSync } from "node:zlib";
 import { newScene, type Scene } from "@zanvo/core/scene";
 import { openPictures, openStore } from "@zanvo/store";
 import { pino } from "pino";
@@ -36,6 +37,8 @@ export async function startTestServer(
   );
   writeFileSync(join(web, "built"), "");
   writeFileSync(join(web, "assets/app.js"), "let answer = 42;\n".repeat(1000));
+  writeFileSync(join(web, "assets/built.js"), "const built = true;");
+  writeFileSync(join(web, "assets/built.js.br"), brotliCompressSync("const built = true;"));
   const store = await openStore(join(folder, "db/zanvo.sqlite"));
   const pictures = openPictures(store.file, store.database);
   const { limits, printLimits, ...options } = more;

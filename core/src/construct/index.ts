@@ -5,3 +5,5 @@ export * from "./pick";
 export * from "./snap";
 export * from "./places";
 export * from "./plan";
+export * from "./planSnap";
+export * from "./beside";

@@ -1,35 +1,12 @@
 import { areaTwice, outlineOf, type Building } from "../world";
 import { block } from "../../testing";
-import { movedOnPlan, pickOnPlan, placeOnPlan, planBounds, shapeOnPlan } from ".";
+import { pickOnPlan, planBounds, shapeOnPlan } from ".";
 
 // A block at heading 0 runs its length north and its width east.
 const house = block("house", 10, 20, 8, 6, 5);
 const corners = outlineOf(house);
 
 describe("the plan", () => {
-  it("draws a place to a corner, then a street line, then a round measure", () => {
-    expect(placeOnPlan([house], [16.3, 20.2], 0.5, 0.5)).toEqual({
-      at: [16, 20],
-      on: { name: "house", what: "corner" },
-    });
-    expect(placeOnPlan([house], [31.23, 19.8], 0.5, 0.5)).toEqual({
-      at: [31.23, expect.closeTo(20, 9)],
-      on: { name: "house", what: "street line" },
-    });
-    expect(placeOnPlan([house], [31.23, 33.9], 0.5, 0.5)).toEqual({ at: [31, 34], on: null });
-  });
-
-  it("moves a thing so that one of its corners meets another's, or by round measures", () => {
-    const other = block("other", 30, 20, 4, 4, 3);
-    const { element, on } = movedOnPlan(other, [house], [-13.8, 0.2], 0.5, 0.5);
-    expect(on).toEqual({ name: "house", what: "corner" });
-    expect(outlineOf(element)[0]).toEqual([expect.closeTo(16, 9), expect.closeTo(20, 9)]);
-    expect(outlineOf(movedOnPlan(other, [], [3.2, -0.9], 0.5, 0.5).element)[0]).toEqual([
-      expect.closeTo(33, 9),
-      expect.closeTo(19, 9),
-    ]);
-  });
-
   it("draws rectangles, Ls and Us along a heading, either way round, and circles about their middle", () => {
     const area = (points: readonly (readonly [number, number])[] | null) => Math.abs(areaTwice(points!)) / 2;
     for (const to of [

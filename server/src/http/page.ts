@@ -1,6 +1,7 @@
 import { existsSync, readFileSync } from "node:fs";
 import { join } from "node:path";
-import { Router, static as files } from "express";
+import { Router } from "express";
+import files from "express-static-gzip";
 import { onlyMethods, Refused } from "./problem";
 
 /** Files that lie beside the page and are asked for by name; nothing else in its folder is served. */
@@ -45,7 +46,13 @@ export function page(folder: string): Router {
   );
   router.use(
     "/assets",
-    files(join(folder, "assets"), { immutable: true, maxAge: "1y", fallthrough: false, index: false, redirect: false }),
+    // As they were compressed when they were built, where the browser takes that.
+    files(join(folder, "assets"), {
+      enableBrotli: true,
+      orderPreference: ["br", "gz"],
+      index: false,
+      serveStatic: { immutable: true, maxAge: "1y", fallthrough: false, redirect: false },
+    }),
   );
   router.get(BESIDE, (req, res, next) => {
     res.sendFile(

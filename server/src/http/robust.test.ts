@@ -207,6 +207,15 @@ describe("a sturdy server", () => {
     listening.close();
   });
 
+  it("sends scripts as they were compressed when they were built", async () => {
+    const answer = await api().get("/assets/built.js").set("Accept-Encoding", "gzip, br");
+    expect(answer.headers["content-encoding"]).toBe("br");
+    expect(answer.headers["cache-control"]).toContain("immutable");
+    expect(answer.headers["content-type"]).toContain("javascript");
+    const plain = await api().get("/assets/built.js").set("Accept-Encoding", "identity");
+    expect([plain.headers["content-encoding"], plain.text]).toEqual([undefined, "const built = true;"]);
+  });
+
   it("packs what it sends, documents as they are stored", async () => {
     const address = await create({ ...titled("Long"), elements: Array.from({ length: 200 }, (_, i) => block(i)) });
     for (const path of [address, "/assets/app.js"]) {

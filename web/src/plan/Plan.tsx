@@ -33,7 +33,7 @@ export function Plan({ tool, onTool }: PlanProps) {
   const measures = useMeasures();
   const holder = useRef<HTMLDivElement>(null);
   const { size, camera, setCamera } = useCamera(holder, () => wholePlan(stores), 24);
-  const sketch = useSketch(tool, onTool, camera);
+  const sketch = useSketch(tool, camera);
   const { doing, hover, tag, giveUp, handlers } = usePlanHand({ holder, camera, setCamera, tool, onTool, sketch });
   const cursor = useKeyCursor({
     holder,

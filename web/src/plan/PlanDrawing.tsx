@@ -197,6 +197,8 @@ export interface Sketched {
   readonly places: readonly Vec2[];
   readonly closed: boolean;
   readonly filled: boolean;
+  /** The outlines of what would be laid by rule. */
+  readonly laid?: readonly (readonly Vec2[])[];
 }
 
 interface PlanDrawingProps {
@@ -228,6 +230,16 @@ export function PlanDrawing({ camera, size, chosen, sketched, hover, lasso }: Pl
       <Eyes camera={camera} shots={shots} />
       {sketched && sketched.places.length > 0 && (
         <>
+          {sketched.laid && (
+            <path
+              data-testid="what would be laid"
+              d={sketched.laid.map((outline) => pathOn(camera, outline)).join("")}
+              fill={ACCENT}
+              fillOpacity={0.12}
+              stroke={ACCENT}
+              strokeWidth={1}
+            />
+          )}
           <path
             d={pathOn(camera, sketched.places, sketched.closed)}
             fill={sketched.filled ? ACCENT : "none"}

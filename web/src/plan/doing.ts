@@ -1,4 +1,4 @@
-import { movedOnPlan, pickOnPlan, placeOnPlan, type Placed } from "@zanvo/core/construct";
+import { heldTo, movedOnPlan, pickOnPlan, placeOnPlan, type Placed } from "@zanvo/core/construct";
 import { degrees, distance2, wrap, type Vec2 } from "@zanvo/core/geometry";
 import { isHeld } from "@zanvo/core/shot";
 import { metres, sentence, type Told } from "@zanvo/core/units";
@@ -24,11 +24,15 @@ export type Doing =
   | { readonly what: "lasso"; readonly from: Vec2; readonly to: Vec2 }
   | { readonly what: "shape"; readonly from: Vec2; readonly to: Vec2 };
 
-/** Where a hand is: window px, and the place of the world, m; Alt keeps it from catching on anything. */
+/**
+ * Where a hand is: window px, and the place of the world, m. Alt keeps it from catching on anything; Shift holds it to
+ * the line that it caught last.
+ */
 export interface PlanPoint {
   readonly at: Vec2;
   readonly world: Vec2;
   readonly alt: boolean;
+  readonly shift: boolean;
 }
 
 /** What a hand does now, and what is told of it. */
@@ -36,20 +40,24 @@ interface Followed {
   readonly doing?: Doing;
   readonly camera?: Camera;
   readonly told?: Told;
-  readonly on?: Placed["on"];
+  /** Where what it does was drawn to: a place, or by how much a thing is moved. */
+  readonly placed?: Placed;
 }
 
 const near = (a: Vec2, b: Vec2): boolean => distance2(a, b) <= REACH;
 const elementsNow = (stores: Stores): readonly Element[] => stores.useDocument.getState().scene.elements;
 
-/** A place as it is drawn to others, or free while Alt is held. */
-export const placedAt = (
+/** A place as it is drawn to others; held to the line that it was drawn to last, or free, while keys say so. */
+export function placedAt(
   stores: Stores,
   camera: Camera,
-  world: Vec2,
-  alt: boolean,
+  { world, alt, shift }: PlanPoint,
+  last: Placed | null,
   others: readonly Element[] = elementsNow(stores),
-): Placed => (alt ? { at: world, on: null } : placeOnPlan(others, world, REACH / camera.scale, ROUND));
+): Placed {
+  if (alt) return { at: world, on: null };
+  return shift && last?.on?.line ? heldTo(last, world) : placeOnPlan(others, world, REACH / camera.scale, ROUND);
+}
 
 /**
  * Chooses what was pressed, with all of its group, and takes it up; with Shift it is added or taken out, and over open
@@ -103,14 +111,17 @@ function moveAll(
   stores: Stores,
   { element, all, from }: Doing & { what: "move" },
   camera: Camera,
-  { world, alt }: PlanPoint,
+  { world, alt, shift }: PlanPoint,
+  last: Placed | null,
 ): Followed {
   const going = new Set(all.map(({ id }) => id));
   const others = alt ? [] : elementsNow(stores).filter(({ id }) => !going.has(id));
   const by = [world[0] - from[0], world[1] - from[1]] as const;
-  const found = movedOnPlan(element, others, by, REACH / camera.scale, alt ? 0 : ROUND);
-  stores.drag(replaceMany(all.map((one) => moved(one, ...found.by))));
-  return { told: metres(Math.hypot(...found.by)), on: found.on };
+  const held = shift && !alt && last?.on?.line !== undefined;
+  const snapped = movedOnPlan(element, others, by, REACH / camera.scale, alt ? 0 : ROUND);
+  const placed = held ? heldTo(last, by) : { at: snapped.by, on: snapped.on };
+  stores.drag(replaceMany(all.map((one) => moved(one, ...placed.at))));
+  return { told: metres(Math.hypot(...placed.at)), placed };
 }
 
 function moveCorner(
@@ -118,14 +129,15 @@ function moveCorner(
   { element, corner }: Doing & { what: "corner" },
   camera: Camera,
   point: PlanPoint,
+  last: Placed | null,
 ): Followed {
   const others = elementsNow(stores).filter(({ id }) => id !== element.id);
-  const to = placedAt(stores, camera, point.world, point.alt, others);
+  const to = placedAt(stores, camera, point, last, others);
   const next = putAt(element, corner, to.at);
   const invalid = validateElement(next);
   if (invalid) return { told: whyInvalid(invalid) };
   stores.drag(replaceElement(next));
-  return { told: sentence`${metres(to.at[0])} east, ${metres(to.at[1])} north`, on: to.on };
+  return { told: sentence`${metres(to.at[0])} east, ${metres(to.at[1])} north`, placed: to };
 }
 
 function moveEye(stores: Stores, { world: [x, y], alt }: PlanPoint): Followed {
@@ -143,27 +155,34 @@ function turnGaze(stores: Stores, { world: [x, y], alt }: PlanPoint): Followed {
   return { told: `Gaze ${heading.toFixed(alt ? 1 : 0)}°` };
 }
 
-/** Goes on with what a hand is doing. */
-export function followed(stores: Stores, doing: Doing, camera: Camera, point: PlanPoint, tool: PlanTool): Followed {
-  const { at, world, alt } = point;
+/** Goes on with what a hand is doing. @param last where what it does was drawn to before */
+export function followed(
+  stores: Stores,
+  doing: Doing,
+  camera: Camera,
+  point: PlanPoint,
+  tool: PlanTool,
+  last: Placed | null,
+): Followed {
+  const { at } = point;
   switch (doing.what) {
     case "pan":
       return { camera: pan(camera, at[0] - doing.last[0], at[1] - doing.last[1]), doing: { what: "pan", last: at } };
     case "lasso":
       return { doing: { ...doing, to: at } };
     case "move":
-      return moveAll(stores, doing, camera, point);
+      return moveAll(stores, doing, camera, point, last);
     case "corner":
-      return moveCorner(stores, doing, camera, point);
+      return moveCorner(stores, doing, camera, point, last);
     case "eye":
       return moveEye(stores, point);
     case "gaze":
       return turnGaze(stores, point);
     case "shape": {
-      const to = placedAt(stores, camera, world, alt);
+      const to = placedAt(stores, camera, point, last);
       const far = metres(distance2(doing.from, to.at));
       const told = shapeOf(tool) === "circle" ? sentence`radius ${far}` : far;
-      return { doing: { ...doing, to: to.at }, told, on: to.on };
+      return { doing: { ...doing, to: to.at }, told, placed: to };
     }
   }
 }
@@ -185,7 +204,7 @@ export function gather(stores: Stores, { from, to }: Doing & { what: "lasso" }, 
 export function pointAt(camera: Camera, holder: HTMLElement, event: PointerPlace): PlanPoint {
   const box = holder.getBoundingClientRect();
   const at: Vec2 = [event.clientX - box.left, event.clientY - box.top];
-  return { at, world: onPlan(camera, at), alt: event.altKey };
+  return { at, world: onPlan(camera, at), alt: event.altKey, shift: event.shiftKey };
 }
 
 /** As much of a pointer's event as tells where it is. */
@@ -193,4 +212,5 @@ export interface PointerPlace {
   readonly clientX: number;
   readonly clientY: number;
   readonly altKey: boolean;
+  readonly shiftKey: boolean;
 }

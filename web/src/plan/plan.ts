@@ -7,6 +7,7 @@ import type { ElementTool } from "../elements";
 import { newId } from "../id";
 import { toDesk, toWindow, type Camera } from "../canvas/camera";
 import { freeName } from "../document";
+import { sayWhatIsUnder } from "./under";
 import type { Stores } from "../stores";
 
 /** How near things are drawn to and taken up, window px. */
@@ -30,6 +31,7 @@ export function addDrawn(stores: Stores, tool: ElementTool, places: readonly Vec
   if (invalid) return whyInvalid(invalid);
   stores.edit((scene) => void scene.elements.push(element));
   stores.choose([element.id]);
+  sayWhatIsUnder(stores, [element], elements);
   return null;
 }
 

@@ -1,3 +1,4 @@
+import { rowEnds } from "@zanvo/core/construct";
 import { sentence, shortMetres } from "@zanvo/core/units";
 import { ToldError } from "@zanvo/core/problem";
 import type { Vec2 } from "@zanvo/core/geometry";
@@ -15,6 +16,7 @@ import {
 import { newId } from "../id";
 import { newSeed } from "../seed";
 import { freeName } from "../document";
+import { sayWhatIsUnder } from "./under";
 import type { Stores } from "../stores";
 
 const houseOf =
@@ -38,18 +40,27 @@ function rebuild(row: Row, elements: Scene["elements"]): Scene["elements"] {
 
 const point = ([x, y]: Vec2) => ({ x, y });
 
-/** Builds up a street side from one place to another, on the right of who walks there. */
-export const addRow = (stores: Stores, from: Vec2, to: Vec2): void =>
-  fill(stores, "Row", { from: point(from), to: point(to) });
+/** What is built up by rule: a street side from one place to another, away from its street, or a lot around its rim. */
+export type Ruled = "row" | "lot";
 
-/** Builds up a lot around its rim. */
-export const addLot = (stores: Stores, corners: readonly Vec2[]): void =>
-  fill(stores, "Lot", { lot: corners.map(point), towers: { storeys: 1, roof: "pyramid" } });
+/** A row by the rule that is usual, not yet laid. @param places the ends of a street side, or the corners of a lot */
+export function newRow(stores: Stores, ruled: Ruled, places: readonly Vec2[], seed: number): Row {
+  const { scene } = stores.useDocument.getState();
+  const base = { ...DEFAULT_ROW, id: newId(), seed };
+  const name = (word: string) => freeName(word, scene.rows ?? []);
+  if (ruled === "lot")
+    return { ...base, name: name("Lot"), lot: places.map(point), towers: { storeys: 1, roof: "pyramid" } };
+  const [from, to] = rowEnds(scene.elements, places[0], places[1]);
+  return { ...base, name: name("Row"), from: point(from), to: point(to) };
+}
+
+/** The houses that a row would be laid as: none where it cannot be. */
+export const housesOf = (row: Row): readonly Building[] =>
+  validateRow(row) ? [] : fillRow(row, [], (at) => `${row.id} ${at}`);
 
 /** Lays a row by rule, and chooses its first house. */
-function fill(stores: Stores, word: string, where: Partial<Row>): void {
+export function addRow(stores: Stores, row: Row): void {
   const { scene } = stores.useDocument.getState();
-  const row: Row = { ...DEFAULT_ROW, id: newId(), name: freeName(word, scene.rows ?? []), seed: newSeed(), ...where };
   const invalid = validateRow(row);
   if (invalid) return stores.say(whyInvalid(invalid));
   const elements = rebuild(row, scene.elements);
@@ -61,6 +72,7 @@ function fill(stores: Stores, word: string, where: Partial<Row>): void {
     next.elements = elements;
   });
   stores.choose([first.id]);
+  sayWhatIsUnder(stores, elements.slice(scene.elements.length), scene.elements);
 }
 
 /** Changes a row's rule, and builds it anew. */

@@ -1,14 +1,17 @@
 import { Frame, LandPlot, MousePointer2, Rows3 } from "lucide-react";
 import type { ReactNode } from "react";
 import type { Vec2 } from "@zanvo/core/geometry";
+import { outlineOf } from "@zanvo/core/world";
 import { VIEWS, type ElementTool, type Gesture } from "../elements";
-import { addLot, addRow } from "./rows";
+import { addRow, housesOf, newRow, type Ruled } from "./rows";
 import { addYard } from "./yards";
 import type { Stores } from "../stores";
 
 /** A tool that lays several things by a rule. */
 interface RuleTool extends Omit<ElementTool, "draw"> {
-  readonly add: (stores: Stores, places: readonly Vec2[]) => void;
+  readonly add: (stores: Stores, places: readonly Vec2[], seed: number) => void;
+  /** The outlines of what it would lay. */
+  readonly preview?: (stores: Stores, places: readonly Vec2[], seed: number) => readonly (readonly Vec2[])[];
 }
 
 /** What chooses and moves things. */
@@ -33,14 +36,20 @@ export const CHOOSE: ChooseTool = {
   gesture: "choose",
 };
 
+/** Lays houses by the rule of a row, and shows them before. */
+const ruled = (what: Ruled): Pick<RuleTool, "add" | "preview"> => ({
+  add: (stores, places, seed) => addRow(stores, newRow(stores, what, places, seed)),
+  preview: (stores, places, seed) => housesOf(newRow(stores, what, places, seed)).map(outlineOf),
+});
+
 const RULES: readonly RuleTool[] = [
   {
     id: "row",
     label: "Row of houses",
     icon: <Rows3 size={14} aria-hidden />,
-    hint: "Draw along a street side: houses are laid to the right of your way.",
+    hint: "Draw along a street side: houses are laid away from the street, or where there is none to your right.",
     gesture: "drawn",
-    add: (stores, [from, to]) => addRow(stores, from, to),
+    ...ruled("row"),
   },
   {
     id: "lot",
@@ -48,7 +57,7 @@ const RULES: readonly RuleTool[] = [
     icon: <LandPlot size={14} aria-hidden />,
     hint: "Press for each corner of a lot; closed, it is built up around its rim.",
     gesture: "area",
-    add: addLot,
+    ...ruled("lot"),
   },
   {
     id: "courtyard",

@@ -4,7 +4,7 @@ import { sentence, type Told } from "@zanvo/core/units";
 import { useRef, useState, type Dispatch, type PointerEvent, type RefObject, type SetStateAction } from "react";
 import { pinched, type Camera } from "../canvas/camera";
 import { capturePointer } from "../canvas/useKeyCursor";
-import { followed, gather, placedAt, pointAt, takenUp, type Doing } from "./doing";
+import { followed, gather, placedAt, pointAt, takenUp, type Doing, type PlanPoint } from "./doing";
 import { CHOOSE, type PlanTool } from "./tools";
 import type { useSketch } from "./useSketch";
 import { useStores } from "../stores";
@@ -56,6 +56,16 @@ export function usePlanHand({ holder, camera, setCamera, tool, onTool, sketch }:
 
   const show = (at: Vec2, told: Told, on: Placed["on"] | undefined) =>
     setTag({ at, text: measures(sentence`${told}${on ? `, to the ${on.what} of ${on.name}` : ""}`) });
+  /** Where what the hand does was drawn to last. */
+  const last = useRef<Placed | null>(null);
+  /** Shows where a press would go, and what it would be drawn to. */
+  const showNext = (point: PlanPoint) => {
+    const next = camera && placedAt(stores, camera, point, last.current);
+    last.current = next;
+    setHover(next);
+    if (next?.on) setTag({ at: point.at, text: `The ${next.on.what} of ${next.on.name}` });
+    else setTag(null);
+  };
   /** Gives up what the hand is doing. */
   const drop = () => {
     cancelGesture();
@@ -82,19 +92,21 @@ export function usePlanHand({ holder, camera, setCamera, tool, onTool, sketch }:
     (event.currentTarget as HTMLElement).focus();
     if (event.button === 1) return setDoing({ what: "pan", last: point.at });
     if (event.button !== 0 || sketch.pressed) return;
+    if (tool.gesture === "choose") last.current = null;
     if (tool.gesture === "choose") return setDoing(takenUp(stores, camera, point, event.shiftKey));
-    const from = placedAt(stores, camera, point.world, event.altKey).at;
+    const from = placedAt(stores, camera, point, last.current).at;
     setDoing({ what: "shape", from, to: from });
   };
   const onPointerMove = (event: PointerEvent) => {
     if (!camera) return;
     const point = pointAt(camera, holder.current!, event);
     if (fingers.move(event.pointerId, point.at)) return;
-    if (!doing) return setHover(tool.gesture === "choose" ? null : placedAt(stores, camera, point.world, event.altKey));
-    const now = followed(stores, doing, camera, point, tool);
+    if (!doing) return tool.gesture === "choose" ? setHover(null) : showNext(point);
+    const now = followed(stores, doing, camera, point, tool, last.current);
     if (now.camera) setCamera(now.camera);
     if (now.doing) setDoing(now.doing);
-    if (now.told !== undefined) show(point.at, now.told, now.on);
+    last.current = now.placed ?? null;
+    if (now.told !== undefined) show(point.at, now.told, now.placed?.on);
   };
   const onPointerUp = (event: PointerEvent) => {
     setTag(null);
@@ -103,18 +115,22 @@ export function usePlanHand({ holder, camera, setCamera, tool, onTool, sketch }:
     if (doing?.what === "shape") sketch.finishShape(doing.from, doing.to);
     if (doing?.what === "lasso" && camera) gather(stores, doing, camera);
     if (!doing && sketch.pressed && camera && event.button === 0)
-      sketch.addPoint(placedAt(stores, camera, pointAt(camera, holder.current!, event).world, event.altKey).at);
+      sketch.addPoint(placedAt(stores, camera, pointAt(camera, holder.current!, event), last.current).at);
     setDoing(null);
   };
   const onPointerCancel = (event: PointerEvent) => {
     fingers.up(event.pointerId);
     drop();
   };
+  const leave = () => {
+    setHover(null);
+    if (!doing) setTag(null);
+  };
   return {
     doing,
     hover,
     tag,
     giveUp,
-    handlers: { onPointerDown, onPointerMove, onPointerUp, onPointerCancel, onPointerLeave: () => setHover(null) },
+    handlers: { onPointerDown, onPointerMove, onPointerUp, onPointerCancel, onPointerLeave: leave },
   };
 }

@@ -57,9 +57,8 @@ describe("the stores of a window", () => {
   it("keep a view that is held to its photo, and say so where a hand would turn it", () => {
     const stores = newStores();
     stores.enter(stores.useDocument.getState().scene);
-    const turn = () =>
-      followed(stores, { what: "gaze" }, { scale: 1, x: 0, y: 0 }, { at: [0, 0], world: [30, 0], alt: false }, CHOOSE)
-        .told;
+    const hand = { at: [0, 0], world: [30, 0], alt: false, shift: false } as const;
+    const turn = () => followed(stores, { what: "gaze" }, { scale: 1, x: 0, y: 0 }, hand, CHOOSE, null).told;
     turn();
     const turned = stores.currentShot().gaze.heading;
     expect(turned).not.toBe(newStores().currentShot().gaze.heading);
