@@ -240,7 +240,7 @@ describe("which stretches are seen", () => {
               base: 0,
               height,
               footprint: plan.map(onPlan),
-              roof: shape === "yard" ? { kind: "flat" } : { kind, rise: Math.min(rise, w / 3) },
+              roof: { kind, rise: Math.min(rise, w / 3), ...(back && /hip|gable/.test(kind) ? { overhang: 0.4 } : {}) },
               round: shape === "drum" || undefined,
               setbacks: back ? [{ inset: 0.5, height: 2 }] : undefined,
               courtyards: shape === "yard" ? [yard.map(onPlan)] : undefined,

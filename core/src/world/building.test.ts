@@ -228,7 +228,7 @@ describe("a building", () => {
         ],
       }),
     ).toMatchObject({ field: "setbacks/1/inset" });
-    expect(why(ELL, { roof: { kind: "gable" } })).toMatchObject({
+    expect(why(ELL, { roof: { kind: "shed" } })).toMatchObject({
       field: "roof/kind",
       message: expect.stringContaining("four square corners"),
     });
@@ -237,7 +237,7 @@ describe("a building", () => {
       message: expect.stringContaining("all bend outwards"),
     });
     expect(why(rectangle(8, 0.5), { roof: { kind: "flat", rise: 1 } })).toMatchObject({ field: "roof/rise" });
-    expect(buildBuilding(building(ELL, { roof: { kind: "gable" } }))).toEqual([]);
+    expect(buildBuilding(building(ELL, { roof: { kind: "shed" } }))).toEqual([]);
     // Ten thousand corners are looked through in no time, and stand.
     const wavy = Array.from({ length: 10_000 }, (_, i): Vec2 => {
       const t = (2 * Math.PI * i) / 10_000;

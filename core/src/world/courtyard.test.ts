@@ -105,7 +105,7 @@ describe("a building around courtyards", () => {
     expect(holesOf(moved(one, 100, -5))[0]).toContainEqual([109, 1]);
   });
 
-  it("says why a yard cannot be: over the wall, in another one, under a gable, with itself crossed", () => {
+  it("says why a yard cannot be: over the wall, in another one, under a pyramid, with itself crossed", () => {
     const why = (change: Partial<Building>) => inMetric(whyInvalid(validateElement(flats(change))!));
     const clear = "The courtyards must lie wholly inside the walls, clear of them and of each other.";
     expect(why({ courtyards: [xy(rectangle(20, 6, 12, 8))] })).toBe(clear);
@@ -113,7 +113,7 @@ describe("a building around courtyards", () => {
     expect(why({ courtyards: [xy(rectangle(9, 6, 8, 8)), xy(rectangle(14, 6, 8, 8))] })).toBe(clear);
     expect(why({ courtyards: [xy(rectangle(9, 6, 8, 8)), xy(rectangle(11, 8, 2, 2))] })).toBe(clear);
     expect(why({ setbacks: [{ inset: 7, height: 3 }] })).toBe(clear);
-    expect(why({ roof: { kind: "gable" } })).toContain("must be flat and without a parapet");
+    expect(why({ roof: { kind: "pyramid" } })).toContain("must be hip, gable, or flat and without a parapet");
     const [a, b, c, d] = rectangle(9, 6, 12, 8);
     expect(why({ courtyards: [xy([a, c, b, d])] })).toContain("whose sides do not cross");
     expect(why({ slope: { heading: 0, grade: 5, steps: 3 } })).toContain("do not go with a courtyard");

@@ -7,6 +7,8 @@ export interface Ring {
   readonly z: number;
 }
 
+export const ring = (points: readonly Vec2[], z: number): Ring => ({ points, z });
+
 /**
  * A closed solid between rings of as many corners each, from the lowest up, closed by a last flat ring or an apex.
  * @param apex the point that the last ring runs to, if it does

@@ -4,16 +4,18 @@ import { measureOf } from "@zanvo/core/fields";
 import {
   asBuilding,
   kindOf,
+  mayTurnRidge,
   requireValid,
   ROOFS,
   slopeOf,
   validateBuilding,
+  whyInvalid,
   type Block,
   type Building,
   type RoofKind,
 } from "@zanvo/core/world";
 import { newId } from "../id";
-import { Button, Check, Select, MeasureField } from "../ui";
+import { Button, Check, Fold, Select, MeasureField } from "../ui";
 import type { Change } from "./view";
 import { useStores, type Stores } from "../stores";
 
@@ -55,17 +57,23 @@ const KINDS = Object.keys(ROOFS) as RoofKind[];
 /** The rise that a roof is given at first, and the height of a parapet (common practice), m. */
 const RISE = 2.5;
 const PARAPET = 0.9;
+/** How far eaves reach out at first (common practice), m. */
+const OVERHANG = 0.4;
 
 /** What rises over the eaves: the roof, or the parapet of a flat one. */
 function RiseFields({ element, change }: { readonly element: Block | Building; readonly change: Change }) {
   const stores = useStores();
   const building = asBuilding(element);
-  const { kind, rise, turned } = building.roof;
+  const { kind, rise } = building.roof;
   const rising = measureOf(kindOf(building).schema, "roof/rise");
   const roof = (to: Building["roof"], what: string) => change(requireValid({ ...building, roof: to }), what);
   if (kind !== "flat")
     return (
-      <MeasureField measure={rising} value={rise ?? RISE} onChange={(to) => roof({ kind, rise: to, turned }, "rise")} />
+      <MeasureField
+        measure={rising}
+        value={rise ?? RISE}
+        onChange={(to) => roof({ ...building.roof, rise: to }, "rise")}
+      />
     );
   return (
     <>
@@ -82,6 +90,46 @@ function RiseFields({ element, change }: { readonly element: Block | Building; r
           value={rise}
           onChange={(to) => roof({ kind, rise: to }, "rise")}
         />
+      )}
+    </>
+  );
+}
+
+/** The roofs that cannot stand on a building, each with the reason. */
+function MisfitRoofs({ building, withRoof }: { building: Building; withRoof: (to: RoofKind) => Building }) {
+  const { useMeasures } = useStores();
+  const measures = useMeasures();
+  const misfits = KINDS.flatMap((one) => {
+    const invalid = one === building.roof.kind ? null : validateBuilding(withRoof(one));
+    return invalid ? [{ one, why: measures(whyInvalid(invalid)) }] : [];
+  });
+  if (misfits.length === 0) return null;
+  return (
+    <Fold title={`${misfits.length} roofs do not fit here`}>
+      <ul className="list-disc pl-4 text-pencil">
+        {misfits.map(({ one, why }) => (
+          <li key={one}>{why}</li>
+        ))}
+      </ul>
+    </Fold>
+  );
+}
+
+/** How far the eaves of a hip or gable roof reach out, if they do. */
+function OverhangFields({ building, change }: { readonly building: Building; readonly change: Change }) {
+  const stores = useStores();
+  const { overhang } = building.roof;
+  const set = (to: number | undefined) =>
+    change(requireValid({ ...building, roof: { ...building.roof, overhang: to } }), "overhang");
+  return (
+    <>
+      <Check
+        label="Overhanging eaves"
+        checked={overhang !== undefined}
+        onChange={(on) => attempt(stores, () => set(on ? OVERHANG : undefined))}
+      />
+      {overhang !== undefined && (
+        <MeasureField measure={measureOf(kindOf(building).schema, "roof/overhang")} value={overhang} onChange={set} />
       )}
     </>
   );
@@ -105,15 +153,19 @@ export function RoofFields({ element, change }: { readonly element: Block | Buil
         options={KINDS.map((one) => [one, ROOFS[one].name, validateBuilding(withRoof(one)) !== null])}
         onChange={(to) => attempt(stores, () => change(requireValid(withRoof(to)), "roof"))}
       />
+      <MisfitRoofs building={building} withRoof={withRoof} />
       <RiseFields element={element} change={change} />
-      {ROOFS[kind].needs === "rectangle" && (
+      {mayTurnRidge(building) && (
         <Check
           label="Ridge across"
           checked={turned ?? false}
           onChange={(on) =>
-            change(requireValid({ ...building, roof: { kind, rise, turned: on || undefined } }), "turned")
+            change(requireValid({ ...building, roof: { ...building.roof, turned: on || undefined } }), "turned")
           }
         />
+      )}
+      {(kind === "hip" || kind === "gable") && !building.courtyards?.length && (
+        <OverhangFields building={building} change={change} />
       )}
       {slopeOf(building) && (
         <Button className="w-full" onClick={() => addSlope(stores, building)}>

@@ -1,5 +1,5 @@
 import { Type, type Static } from "@sinclair/typebox";
-import { Flags, Footprint, Heading, Id, Metres, named, Raised, Size, strict } from "../../../fields";
+import { Flags, Footprint, Heading, Id, Metres, named, offered, Raised, Size, strict } from "../../../fields";
 import { ROOFS, type RoofKind } from "./roofs";
 
 /** Where a part of a building stands on the plan, m. */
@@ -25,11 +25,15 @@ export const BuildingSchema = strict({
   storeys: Type.Optional(named("Storeys", Type.Integer({ minimum: 1, maximum: 300 }))),
   /** Upper parts, each so far inside the one below and so high, m. */
   setbacks: Type.Optional(Type.Array(strict({ inset: named("Set back by", Size), height: Height }), { maxItems: 12 })),
-  /** `rise` is what the roof adds to the height, or the parapet of a flat one; `turned` runs its ridge across. */
+  /**
+   * `rise` is what the roof adds to the height, or the parapet of a flat one; `turned` runs the ridge of one over a
+   * rectangle across; the eaves of a hip or gable roof reach out by `overhang`.
+   */
   roof: strict({
     kind: Roof,
     rise: Type.Optional(named("Rise of the roof", Size)),
     turned: Type.Optional(Type.Boolean()),
+    overhang: Type.Optional(named("Eaves reach out by", offered(0.05, 3, Size))),
   }),
   /** Stacks through the roof: their middle on the plan, their side, and how far they rise over the eaves, m. */
   chimneys: Type.Optional(Type.Array(strict({ ...At, side: named("Side", Size), rise: Rise }), { maxItems: 40 })),
