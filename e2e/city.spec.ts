@@ -70,7 +70,8 @@ test("a square, a canal with a lock, a bridge over it and a skyline are drawn, a
   const after = await last(page, id);
   expect(after).toMatchObject({ kind: "skyline", of: "ridges" });
   expect((after as { seed: number }).seed).not.toBe((before as { seed: number }).seed);
-  // A bend of the canal is dragged like a corner, and undone.
+  // A bend of the canal is dragged like a corner, once the tool is put down.
+  await page.keyboard.press("Escape");
   await page.mouse.click(...at(22, 4));
   await drag(page, at(26, 4), at(28, 6));
   expect((await all(page, id)).find(({ kind }) => kind === "canal")).toMatchObject({

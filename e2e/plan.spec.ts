@@ -1,7 +1,7 @@
 import { readFileSync } from "node:fs";
 import AxeBuilder from "@axe-core/playwright";
 import { expect, test } from "@playwright/test";
-import { DEFAULT_STREET, type Block, type Building, type Element, type Street } from "@zanvo/core/world";
+import type { Block, Building, Element } from "@zanvo/core/world";
 import { corners, drag, loft, onPlan, placer, plan } from "./plan";
 import { openNew, saved, type } from "./table";
 
@@ -12,6 +12,10 @@ test("a footprint is drawn on the plan, given a roof, moved to another's corner,
   const at = await placer(page);
   await page.getByRole("button", { name: "Rectangle" }).click();
   await drag(page, at(-14, 12), at(-4, 18));
+  // The tool stays taken up until it is put down.
+  await expect(page.getByRole("button", { name: "Rectangle" })).toHaveAttribute("aria-pressed", "true");
+  await plan(page).press("Escape");
+  await expect(page.getByRole("button", { name: "Choose", exact: true })).toHaveAttribute("aria-pressed", "true");
   const buildings = async () =>
     (await saved<Building | Block>(page, id)).elements.filter((one): one is Building => one.kind === "building");
   const [drawn] = await buildings();
@@ -73,9 +77,15 @@ test("Ls, Us, drums and polygons are drawn; one that crosses itself is refused a
   ] as const) {
     await page.getByRole("button", { name: tool, exact: true }).click();
     await drag(page, at(from[0], from[1]), at(to[0], to[1]));
-    // A roof that does not fit is not offered.
-    if (tool === "L")
-      await expect(page.getByLabel("Roof", { exact: true }).locator("option[value=hip]")).toBeDisabled();
+    if (tool !== "L") continue;
+    // A roof that does not fit is not offered, and the reason is told.
+    const roof = page.getByLabel("Roof", { exact: true });
+    await expect(roof.locator("option[value=shed]")).toBeDisabled();
+    await page.getByText("roofs do not fit here").click();
+    await expect(page.getByText("a shed roof needs a footprint with four square corners")).toBeVisible();
+    await roof.selectOption("gable");
+    await page.getByRole("checkbox", { name: "Overhanging eaves" }).check();
+    await type(page, "Eaves reach out by", "0.6");
   }
   await page.getByRole("button", { name: "Polygon" }).click();
   for (const place of [
@@ -89,13 +99,13 @@ test("Ls, Us, drums and polygons are drawn; one that crosses itself is refused a
   const made = (await saved<Building | Block>(page, id)).elements.filter(
     (one): one is Building => one.kind === "building",
   );
+  expect(made[0].roof).toMatchObject({ kind: "gable", overhang: 0.6 });
   expect(made.map(({ footprint, round }) => [footprint.length, round ?? false])).toEqual([
     [6, false],
     [8, false],
     [32, true],
     [4, false],
   ]);
-  await page.getByRole("button", { name: "Polygon" }).click();
   for (const place of [
     [-2, 32],
     [4, 40],
@@ -301,7 +311,7 @@ test("a courtyard is drawn inside a building, its corners dragged, a passage led
   await chosen.getByRole("button", { name: "A passage through it" }).click();
   expect((await saved<Building>(page, id)).elements[0].passages).toHaveLength(1);
   await chosen.getByLabel("Roof", { exact: true }).selectOption("flat");
-  await expect(chosen.getByLabel("Roof", { exact: true }).getByRole("option", { name: "Gable" })).toBeDisabled();
+  await expect(chosen.getByLabel("Roof", { exact: true }).getByRole("option", { name: "Pyramid" })).toBeDisabled();
   await chosen.getByText("Courtyards", { exact: true }).click();
   await expect(chosen.getByText("4 corners, 18.0 m²")).toBeVisible();
   await chosen.getByRole("button", { name: "Delete courtyard 1" }).click();
@@ -354,52 +364,6 @@ test("tangents are found once the hand rests, and a small move of the eye frees 
   await expect(findings.getByText(/run together/)).toHaveCount(0);
   const [{ eye: risen }] = (await saved(page, id)).shots;
   expect(Math.hypot(risen.x, risen.y, risen.z - 1.6)).toBeLessThanOrEqual(Math.hypot(eye.x, eye.y) + 1e-9);
-});
-
-test("streets that cross are joined; kerbs, crossings, ends and bends are set in the panel", async ({ page }) => {
-  const street = (id: string, name: string, path: readonly (readonly [number, number])[]): Street => ({
-    ...DEFAULT_STREET,
-    id,
-    kind: "street",
-    name,
-    path: path.map(([x, y]) => ({ x, y })),
-  });
-  const id = await onPlan(page, (scene) => {
-    scene.elements.push(
-      street("a", "Rope walk", [
-        [-20, 12],
-        [24, 12],
-      ]),
-      street("b", "Tar lane", [
-        [0, -8],
-        [0, 30],
-        [10, 40],
-      ]),
-    );
-  });
-  // On the plan both share one ground over their outlines, but for the one that is chosen.
-  const shared = async () => (await page.getByTestId("ground of street").getAttribute("d"))!.match(/M/g)?.length;
-  expect(await shared()).toBe(2);
-  await page.getByRole("button", { name: "Tar lane", exact: true }).click();
-  await expect.poll(shared).toBe(1);
-  const chosen = page.getByRole("region", { name: "Chosen building" });
-  await type(page, "Radius of its bends", "8", chosen);
-  await chosen.getByText("Junctions and ends").click();
-  await type(page, "Kerb radius at junctions", "6", chosen);
-  await chosen.getByRole("checkbox", { name: "Crossings at junctions" }).check();
-  await chosen.getByLabel("Stop lines").selectOption("left");
-  await chosen.getByLabel("First end").selectOption("gate");
-  const lane = async () => (await saved<Element>(page, id)).elements.find(({ name }) => name === "Tar lane");
-  expect(await lane()).toMatchObject({
-    bend: 8,
-    junctions: { radius: 6, crossings: true, stopLines: "left" },
-    ends: { first: "gate" },
-  });
-  await page.getByRole("button", { name: "Undo" }).click();
-  expect(await lane()).not.toHaveProperty("ends");
-  await chosen.getByRole("checkbox", { name: "Smooth through all its points" }).check();
-  await expect(chosen.getByLabel("Radius of its bends")).toHaveCount(0);
-  expect(await lane()).toMatchObject({ smooth: true });
 });
 
 test("of several buildings the measures are typed for all; what is locked is not deleted", async ({ page }) => {

@@ -41,16 +41,23 @@ const KEYS: Keys = [
   ["Delete", "Delete what is chosen"],
   ["Ctrl+C, Ctrl+X, Ctrl+V", "Copy or cut what is chosen, and lay it down here or in another scene"],
   ["Enter", "End the line that is drawn"],
-  ["Esc", "Cancel what is being drawn, or choose nothing"],
+  ["Esc", "Cancel what is being drawn, put the tool down, or choose nothing"],
   ["Alt", "Snap to nothing"],
+  ["Shift", "While drawing or dragging: stay on the line that was caught"],
 ];
 
-/** The keys of the plan: what is done to all that is chosen. */
-function usePlanKeys(many: readonly Element[]): void {
+/** The keys of the plan: what is done to all that is chosen; Escape puts the tool down wherever one types or presses. */
+function usePlanKeys(many: readonly Element[], onTool: (tool: PlanTool) => void): void {
   const stores = useStores();
   const keys = { ...ANYWHERE, preventDefault: true };
   useHotkeys("mod+d", () => many.length > 0 && duplicateMany(stores, many), keys);
   useHotkeys("delete, backspace", () => many.length > 0 && deleteMany(stores, many), ANYWHERE);
+  useHotkeys(
+    "escape",
+    // On the plan it first gives up what is being drawn.
+    () => !document.activeElement?.closest('[role="application"], [role="dialog"]') && onTool(CHOOSE),
+    ANYWHERE,
+  );
   useCarrying();
   useHotkeys(
     ARROWS,
@@ -78,7 +85,9 @@ function PlanTools({ tool, onTool }: { readonly tool: PlanTool; readonly onTool:
           </Button>
         ))}
       </div>
-      <p className="shrink-0 truncate px-3 py-1 text-pencil">{tool.hint} Alt: snap to nothing.</p>
+      <p className="shrink-0 truncate px-3 py-1 text-pencil">
+        {tool.hint} Alt: snap to nothing; Shift: stay on the line.
+      </p>
     </>
   );
 }
@@ -108,7 +117,7 @@ function World({ id }: { readonly id: string }) {
   const title = `Plan of ${useDocument((document) => document.scene.title)}`;
   const shots = useDocument((document) => document.scene.shots);
   const shot = useShot();
-  usePlanKeys(useMany());
+  usePlanKeys(useMany(), setTool);
   return (
     <Page name={title} title={title} back={[`/scenes/${id}`, "Board"]} guide="plan" keys={KEYS}>
       <div className="flex min-w-0 grow flex-col">
