@@ -138,3 +138,65 @@ test("a place is drawn to what is near, told by a tag, and held to its line with
     [-10, 30],
   ]);
 });
+
+test("what is chosen is measured, typed, turned and given corners on the plan; a tape, a grid and buttons to zoom", async ({
+  page,
+}) => {
+  const id = await onPlan(page);
+  const at = await placer(page);
+  await page.getByRole("button", { name: "Rectangle" }).click();
+  await drag(page, at(-14, 12), at(-4, 18));
+  await plan(page).press("Escape");
+  const drawn = async () =>
+    (await saved<Element>(page, id)).elements.find((one): one is Building => one.kind === "building")!;
+  const chosen = page.getByRole("region", { name: "Chosen on the plan" });
+  await expect(chosen.getByText("60.0 m², 32 m around")).toBeVisible();
+  await type(page, "Length", "12", chosen);
+  await type(page, "Width", "5", chosen);
+  await expect(chosen.getByText("60.0 m², 34 m around")).toBeVisible();
+  // Its measures stand beside its sides.
+  await expect(plan(page).getByText("12 m", { exact: true })).toHaveCount(2);
+  await type(page, "Heading of its longest side", "30", chosen);
+  const [a, b] = (await drawn()).footprint;
+  expect(Math.abs(Math.atan2(b.x - a.x, b.y - a.y) * (180 / Math.PI)) % 90).toBeCloseTo(30, 3);
+  // Turned by its handle to the east.
+  const handle = (await page.getByTestId("turning handle").locator("circle").boundingBox())!;
+  const grip = [handle.x + handle.width / 2, handle.y + handle.height / 2] as const;
+  const xs = (await drawn()).footprint.map(({ x }) => x);
+  const ys = (await drawn()).footprint.map(({ y }) => y);
+  const middle = [(Math.min(...xs) + Math.max(...xs)) / 2, (Math.min(...ys) + Math.max(...ys)) / 2] as const;
+  await drag(page, grip, at(middle[0] + 9, middle[1]));
+  await expect(chosen.getByLabel("Heading of its longest side")).toHaveValue("90");
+  // One corner more, put where it is typed, and taken away again; never fewer than three.
+  await chosen.getByText("4 corners", { exact: true }).click();
+  await chosen.getByRole("button", { name: "One behind corner 1" }).click();
+  await type(page, "North of the origin", "3", chosen.getByRole("region", { name: "Corner 2", exact: true }));
+  expect((await drawn()).footprint[1].y).toBe(3);
+  expect((await drawn()).footprint).toHaveLength(5);
+  for (const left of [4, 3]) {
+    await chosen.getByRole("button", { name: "Delete corner 2" }).click();
+    expect((await drawn()).footprint).toHaveLength(left);
+  }
+  await chosen.getByRole("button", { name: "Delete corner 2" }).click();
+  await expect(page.getByText("It needs three corners.").first()).toBeVisible();
+  await page.getByRole("button", { name: "Tape" }).click();
+  await drag(page, at(-20, 30), at(-17, 26));
+  await expect(page.getByText("5 m along the heading 143.1°: 3 m east, 4 m south.").first()).toBeVisible();
+  await expect(plan(page).getByText("5 m", { exact: true }).last()).toBeVisible();
+  await page.getByRole("button", { name: "Grid" }).click();
+  await expect(plan(page).getByText(/lines of the grid \d+ m apart/)).toBeVisible();
+  const outline = page.getByTestId("Net loft");
+  const before = (await outline.getAttribute("d"))!;
+  await page.getByRole("button", { name: "Larger" }).click();
+  await expect(outline).not.toHaveAttribute("d", before);
+  await page.getByRole("button", { name: "Fit all" }).click();
+  await page.getByRole("button", { name: "Fit what is chosen" }).click();
+  // The eye, its look and its lens are typed here, too; and a new shot is taken from them.
+  await page.getByText("Eye, look and lens").click();
+  await type(page, "Eye height", "2.4");
+  await type(page, "35 mm equivalent", "28");
+  await page.getByRole("button", { name: "New shot from this one" }).click();
+  const { shots } = await saved(page, id);
+  expect(shots.map(({ eye }) => eye.z)).toEqual([2.4, 2.4]);
+  expect(shots[0].lens.distance).toBe(shots[1].lens.distance);
+});

@@ -55,9 +55,9 @@ export function shapeOnPlan(shape: PlanShape, from: Vec2, to: Vec2, heading: num
   return plans[shape].map(([s, t]) => at(s, t));
 }
 
-/** How far and how wide a plan must be to hold everything, m. */
-export const planBounds = (elements: readonly Element[], eyes: readonly Vec2[]): Rect =>
-  around([...elements.flatMap((element) => outlineOf(element)), ...eyes, [0, 0], [10, 10]], 5);
+/** How far and how wide a plan must be to hold some elements and places, and so much around them, m. */
+export const planBounds = (elements: readonly Element[], places: readonly Vec2[], free = 5): Rect =>
+  around([...elements.flatMap((element) => outlineOf(element)), ...places], free);
 
 /** The smallest element at a place of the plan: what stands within another's outline can be taken up, too. */
 export function pickOnPlan(elements: readonly Element[], at: Vec2): Element | undefined {

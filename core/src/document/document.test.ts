@@ -120,7 +120,7 @@ describe("reading a scene document", () => {
     expect(
       new Ajv({
         discriminator: true,
-        keywords: ["unit", "offered"],
+        keywords: ["unit", "offered", "turns"],
         strictTypes: false,
         strictRequired: false,
       }).validateSchema(SceneSchema),

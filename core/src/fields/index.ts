@@ -40,8 +40,8 @@ export const Raised = metresIn({ minimum: 0, maximum: 100 });
 /** A place on a path, in metres from its beginning. */
 export const Along = metresIn({ minimum: 0, maximum: 1e6 });
 
-/** Degrees clockwise from north; any number of turns. */
-export const Heading = Type.Number({ minimum: -36000, maximum: 36000, unit: "°" });
+/** Degrees clockwise from north; any number of turns: `turns` tells it from other angles. */
+export const Heading = Type.Number({ minimum: -36000, maximum: 36000, unit: "°", turns: true });
 
 export const Point2 = <T extends TSchema>(of: T) => strict({ x: of, y: of });
 const OnPlan = { x: named("East of the origin", Metres), y: named("North of the origin", Metres) };

@@ -1,10 +1,18 @@
-import { degrees, type Vec2, type Vec3 } from "../geometry";
+import { Heading, named, Size, strict } from "../fields";
+import { degrees, headingDirection, radians, wrap, type Vec2, type Vec3 } from "../geometry";
 import { kindOf, type Element } from "./kinds";
 import { blockCorner, isBlock, newBlock, type Block } from "./kinds/block";
 import type { Box } from "./kinds/kind";
 import { changeMetres } from "./metres";
 import { isWithin, isWoundAround, longestSide } from "./polygon";
 import { remembered } from "./remembered";
+
+/** How long and wide the box around an element is, and the heading of its longest side, as they are typed. */
+export const BoxSchema = strict({
+  length: named("Length", Size),
+  width: named("Width", Size),
+  heading: named("Heading of its longest side", Heading),
+});
 
 /** Whether an element is a thing that stands by itself; what lies on the ground, or closes the view, does not. */
 export const stands = (element: Element): boolean => kindOf(element).stands;
@@ -70,7 +78,7 @@ export const placed = <T extends Element>(element: T, place: number, at: Vec2): 
 
 /** An element moved over the ground, m. */
 export const moved = <T extends Element>(element: T, dx: number, dy: number): T =>
-  changeMetres(kindOf(element).schema, element, { place: ([x, y]) => [x + dx, y + dy], size: (metres) => metres });
+  changeMetres(kindOf(element).schema, element, { place: ([x, y]) => [x + dx, y + dy] });
 
 /** An element so many times as large in all its measures, about a place of the plan. */
 export const scaled = <T extends Element>(element: T, times: number, [ax, ay]: Vec2): T =>
@@ -78,3 +86,40 @@ export const scaled = <T extends Element>(element: T, times: number, [ax, ay]: V
     place: ([x, y]) => [ax + times * (x - ax), ay + times * (y - ay)],
     size: (metres) => times * metres,
   });
+
+/** An element turned clockwise about a place of the plan, degrees. */
+export function turned<T extends Element>(element: T, by: number, [ax, ay]: Vec2): T {
+  const [c, s] = [Math.cos(radians(by)), Math.sin(radians(by))];
+  return changeMetres(kindOf(element).schema, element, {
+    place: ([x, y]) => [ax + c * (x - ax) + s * (y - ay), ay - s * (x - ax) + c * (y - ay)],
+    heading: (heading) => wrap(heading + by, -180, 360),
+  });
+}
+
+/**
+ * An element with its places farther apart or nearer to each other, about one that stays: so many times along a heading
+ * and across it. Its heights and sizes stay.
+ */
+export function stretched<T extends Element>(
+  element: T,
+  heading: number,
+  [along, across]: readonly [number, number],
+  [ax, ay]: Vec2,
+): T {
+  const [ux, uy] = headingDirection(heading);
+  return changeMetres(kindOf(element).schema, element, {
+    place: ([x, y]) => {
+      const l = along * ((x - ax) * ux + (y - ay) * uy);
+      const w = across * ((x - ax) * uy - (y - ay) * ux);
+      return [ax + l * ux + w * uy, ay + l * uy - w * ux];
+    },
+  });
+}
+
+/** An element with one place more, halfway behind one of its own; one that is not changed so by its kind, as it is. */
+export const withPlace = <T extends Element>(element: T, behind: number): T =>
+  (kindOf(element).withPlace?.(element, behind) as T | undefined) ?? element;
+
+/** An element without one of its places; null where it needs all that it has. */
+export const withoutPlace = <T extends Element>(element: T, place: number): T | null =>
+  (kindOf(element).withoutPlace?.(element, place) as T | null | undefined) ?? null;

@@ -25,6 +25,9 @@ import {
   outlineOf,
   placed,
   placesOf,
+  turned,
+  withoutPlace,
+  withPlace,
   volumeOf,
   type Element,
 } from ".";
@@ -120,6 +123,36 @@ describe.each(KINDS.map((kind) => [kind.kind, kind] as const))("the kind %s", (n
         },
       ),
     );
+  });
+
+  it("takes its outline with it when it is turned, and back", () => {
+    fc.assert(
+      fc.property(fc.double({ min: -360, max: 360, noNaN: true }), (by) => {
+        const about = [3, -2] as const;
+        const there = turned(element, by, about);
+        const [c, s] = [Math.cos((by * Math.PI) / 180), Math.sin((by * Math.PI) / 180)];
+        outlineOf(there).forEach(([x, y], i) => {
+          const [px, py] = outlineOf(element)[i];
+          const [dx, dy] = [px - about[0], py - about[1]];
+          expect(Math.hypot(x - about[0] - c * dx - s * dy, y - about[1] + s * dx - c * dy)).toBeLessThan(1e-6);
+        });
+        expect(volumeOf(build([there])[0])).toBeCloseTo(volumeOf(build([element])[0]), 5);
+      }),
+      { numRuns: 30 },
+    );
+  });
+
+  it("has one place more or less, but never fewer than it needs", () => {
+    const count = placesOf(element).length;
+    const more = withPlace(element, 0);
+    if (more === element) return expect(withoutPlace(element, 0)).toBeNull();
+    expect(placesOf(more)).toHaveLength(count + 1);
+    const [[ax, ay], [x, y], [bx, by]] = placesOf(more);
+    expect([x, y]).toEqual([expect.closeTo((ax + bx) / 2, 9), expect.closeTo((ay + by) / 2, 9)]);
+    expect(withoutPlace(more, 1)).toEqual(element);
+    let least: Element | null = element;
+    for (let i = 0; i < count && least; i++) least = withoutPlace(least, 0);
+    expect(least).toBeNull();
   });
 
   it("has every measure as many times as large when it is scaled, about a place that stays, and back", () => {

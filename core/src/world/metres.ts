@@ -4,22 +4,25 @@ import type { Vec2 } from "../geometry";
 interface Schema {
   readonly [key: string]: unknown;
   readonly unit?: string;
+  readonly turns?: boolean;
   readonly properties?: Readonly<Record<string, Schema>>;
   readonly items?: Schema;
 }
 
-/** What becomes of the metres of a thing: of its places on the plan, and of its heights and sizes. */
+/** What becomes of the metres of a thing: of its places on the plan, of its heights and sizes, and of its headings. */
 interface Change {
   readonly place: (at: Vec2) => Vec2;
-  readonly size: (metres: number) => number;
+  readonly size?: (metres: number) => number;
+  readonly heading?: (degrees: number) => number;
 }
 
 const isPlace = ({ properties }: Schema): boolean => properties?.x?.unit === "m" && properties.y?.unit === "m";
 
-/** A thing with all of its metres changed, as its schema tells them from other numbers; the rest of it stays. */
+/** A thing with its metres and headings changed, as its schema tells them from other numbers; the rest of it stays. */
 export function changeMetres<T>(schema: Schema, thing: T, change: Change): T {
   const changed = (of: Schema, value: unknown): unknown => {
-    if (of.unit === "m" && typeof value === "number") return change.size(value);
+    if (of.unit === "m" && typeof value === "number") return change.size?.(value) ?? value;
+    if (of.turns && typeof value === "number") return change.heading?.(value) ?? value;
     if (of.items && Array.isArray(value)) return value.map((one) => changed(of.items!, one));
     const { properties } = of;
     if (!properties || typeof value !== "object" || value === null) return value;

@@ -1,25 +1,13 @@
 import { Copy, Trash2 } from "lucide-react";
 import { Suspense } from "react";
-import type { Shot } from "@zanvo/core/scene";
-import { newId } from "../id";
 import { Button, IconButton, lazily } from "../ui";
 import { DeskMap } from "./desk/DeskMap";
 import { ShotFrame, type PlacedShot } from "./ShotFrame";
-import { freeName } from "../document";
+import { addShot } from "../document/shots";
 import { useStores, type Stores } from "../stores";
 
 // Fetched where there are shots to be put in order.
 const SortableShots = lazily(async () => (await import("./SortableShots")).SortableShots);
-
-/** A copy of a shot put behind it, with a name and a sheet of its own, and chosen. */
-function addShot(stores: Stores): void {
-  const { shots } = stores.useDocument.getState().scene;
-  const from = stores.currentShot();
-  // The copy has a sheet for itself; panels of one page come by splitting one.
-  const shot: Shot = { ...from, id: newId(), name: freeName("Shot", shots), page: undefined, backOf: undefined };
-  stores.edit((scene) => void scene.shots.splice(shots.indexOf(from) + 1, 0, shot));
-  stores.go({ shotId: shot.id });
-}
 
 function removeShot(stores: Stores, id: string): void {
   const { shots } = stores.useDocument.getState().scene;

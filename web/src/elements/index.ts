@@ -9,6 +9,7 @@ import { steps } from "./steps";
 import { street } from "./street";
 import type { ElementView } from "./view";
 export {
+  ACCENT,
   INK,
   type Change,
   type DrawnShape,

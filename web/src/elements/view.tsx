@@ -61,6 +61,8 @@ export interface ElementView<E extends Element = Element> {
 }
 
 export const INK = "#26251f";
+/** What is chosen or being drawn. */
+export const ACCENT = "#c8401f";
 export const GROUND = "#8a8577";
 /** Ground as it is drawn over other ground: its colour at a tenth on the plan's. */
 export const OPAQUE_GROUND = "#e8e6dd";

@@ -1,7 +1,8 @@
 import { pickOnPlan, planBounds } from "@zanvo/core/construct";
 import { useMemo, useRef } from "react";
+import type { Rect } from "@zanvo/core/geometry";
 import { metres, sentence } from "@zanvo/core/units";
-import { pan, toDesk } from "../canvas/camera";
+import { fit, pan, toDesk, zoom } from "../canvas/camera";
 import { useCamera } from "../canvas/useCamera";
 import { useKeyCursor } from "../canvas/useKeyCursor";
 import { viewOfElement } from "../elements";
@@ -11,28 +12,36 @@ import type { PlanTool } from "./tools";
 import { usePlanHand } from "./usePlanHand";
 import { useSketch } from "./useSketch";
 import { useStores, type Stores } from "../stores";
+import { Zooming } from "./Zooming";
+
+/** What stays free around what is fitted into the window, px. */
+const FREE = 24;
 
 /** What the plan begins with: all that is near. Skylines lie far away. */
 function wholePlan(stores: Stores) {
   const { elements, shots } = stores.useDocument.getState().scene;
   const near = elements.filter((one) => !viewOfElement(one).far);
   const eyes = shots.map(({ eye }) => [eye.x, eye.y] as const);
-  const { x, y, width, height } = planBounds(near, eyes);
-  return { x, y: -y - height, width, height };
+  return northUp(planBounds([...near], [...eyes, [0, 0], [10, 10]]));
 }
+
+/** A rectangle of the world as it lies in the window's directions. */
+const northUp = ({ x, y, width, height }: Rect): Rect => ({ x, y: -y - height, width, height });
 
 interface PlanProps {
   readonly tool: PlanTool;
   readonly onTool: (tool: PlanTool) => void;
+  /** Whether a grid of round metres is shown. */
+  readonly grid: boolean;
 }
 
 /** The world from above, north up, to scale: things and eyes are dragged in metres, fresh ones drawn. */
-export function Plan({ tool, onTool }: PlanProps) {
+export function Plan({ tool, onTool, grid }: PlanProps) {
   const stores = useStores();
   const { useMany, useDocument, useSelection, useMeasures, choose } = stores;
   const measures = useMeasures();
   const holder = useRef<HTMLDivElement>(null);
-  const { size, camera, setCamera } = useCamera(holder, () => wholePlan(stores), 24);
+  const { size, camera, setCamera } = useCamera(holder, () => wholePlan(stores), FREE);
   const sketch = useSketch(tool, camera);
   const { doing, hover, tag, giveUp, handlers } = usePlanHand({ holder, camera, setCamera, tool, onTool, sketch });
   const cursor = useKeyCursor({
@@ -85,10 +94,16 @@ export function Plan({ tool, onTool }: PlanProps) {
           chosen={chosen}
           sketched={sketch.sketched(doing?.what === "shape" ? ends : null, hover)}
           hover={hover}
+          grid={grid}
           lasso={doing?.what === "lasso" ? ends : null}
         />
       )}
       {cursor.shown}
+      <Zooming
+        zoomed={(factor) => setCamera((now) => now && zoom(now, factor, [size.width / 2, size.height / 2]))}
+        fitted={() => setCamera(fit(wholePlan(stores), size, FREE))}
+        fittedToChosen={many.length ? () => setCamera(fit(northUp(planBounds(many, [], 2)), size, FREE)) : undefined}
+      />
       {tag && (
         <span
           className="measure pointer-events-none absolute rounded bg-slip px-1.5 py-0.5 shadow-none"

@@ -1,11 +1,11 @@
 import { memo, useMemo } from "react";
 import type { Vec2 } from "@zanvo/core/geometry";
 import type { Scene } from "@zanvo/core/scene";
-import { shortMetres } from "@zanvo/core/units";
 import { holesOf, outlineOf, type Element } from "@zanvo/core/world";
 import type { Camera, Size } from "../canvas/camera";
-import { INK, viewOfElement, type PlanLook } from "../elements";
-import { coneOf, handlesOf, onWindow } from "./plan";
+import { ACCENT, INK, viewOfElement, type PlanLook } from "../elements";
+import { ChosenMarks, Dimensions, Grid, ScaleBar } from "./PlanMarks";
+import { coneOf, handlesOf, onWindow, pathOn } from "./plan";
 import { useStores } from "../stores";
 
 /** The gaze's arm on the plan, px. */
@@ -13,7 +13,6 @@ const ARM = 64;
 /** The sides of other shots' cones begin and end so far from their eyes, px. */
 const NEAR = 8;
 const OTHER = 30;
-const ACCENT = "#c8401f";
 const EYE = "#2f6f8f";
 
 /** The end of the gaze's arm, window px. */
@@ -22,15 +21,6 @@ export function gazeEnd(camera: Camera, eye: Vec2, heading: number): Vec2 {
   const h = (heading * Math.PI) / 180;
   return [x + ARM * Math.sin(h), y - ARM * Math.cos(h)];
 }
-
-const pathOn = (camera: Camera, places: readonly Vec2[], closed = true): string =>
-  `M${places
-    .map((p) =>
-      onWindow(camera, p)
-        .map((v) => v.toFixed(1))
-        .join(" "),
-    )
-    .join("L")}${closed ? "Z" : ""}`;
 
 /** More things than these are drawn together. */
 const MANY = 3000;
@@ -207,17 +197,19 @@ interface PlanDrawingProps {
   readonly chosen: ReadonlySet<string>;
   readonly sketched: Sketched | null;
   readonly hover: { readonly at: Vec2; readonly on: unknown } | null;
+  readonly grid: boolean;
   /** A rectangle of the window that things are chosen in. */
   readonly lasso: readonly [Vec2, Vec2] | null;
 }
 
 /** The world from above: things, eyes, what is being drawn, north and a scale. */
-export function PlanDrawing({ camera, size, chosen, sketched, hover, lasso }: PlanDrawingProps) {
+export function PlanDrawing({ camera, size, chosen, sketched, hover, grid, lasso }: PlanDrawingProps) {
   const { useDocument } = useStores();
   const { elements, shots } = useDocument((document) => document.scene);
   const one = chosen.size === 1 ? elements.find(({ id }) => chosen.has(id)) : undefined;
   return (
     <svg width={size.width} height={size.height} className="pointer-events-none absolute inset-0">
+      {grid && <Grid camera={camera} size={size} />}
       <Things camera={camera} elements={elements} chosen={chosen} />
       {one &&
         !one.locked &&
@@ -227,6 +219,7 @@ export function PlanDrawing({ camera, size, chosen, sketched, hover, lasso }: Pl
             <rect key={i} x={x - 4} y={y - 4} width={8} height={8} fill="#fbf9f3" stroke={ACCENT} strokeWidth={1.5} />
           );
         })}
+      {one && <ChosenMarks camera={camera} element={one} />}
       <Eyes camera={camera} shots={shots} />
       {sketched && sketched.places.length > 0 && (
         <>
@@ -247,6 +240,7 @@ export function PlanDrawing({ camera, size, chosen, sketched, hover, lasso }: Pl
             stroke={ACCENT}
             strokeWidth={1.5}
           />
+          <Dimensions camera={camera} places={sketched.places} closed={sketched.closed} />
           {!sketched.closed && (
             <circle
               cx={onWindow(camera, sketched.places[0])[0]}
@@ -285,23 +279,7 @@ export function PlanDrawing({ camera, size, chosen, sketched, hover, lasso }: Pl
           N
         </text>
       </g>
-      <ScaleBar camera={camera} size={size} />
+      <ScaleBar camera={camera} size={size} grid={grid} />
     </svg>
-  );
-}
-
-/** A bar of a round number of metres. */
-function ScaleBar({ camera: { scale }, size: { height } }: { readonly camera: Camera; readonly size: Size }) {
-  const { useMeasures } = useStores();
-  const power = 10 ** Math.floor(Math.log10(140 / scale));
-  const length = [5, 2, 1].map((k) => k * power).find((one) => one * scale <= 140) ?? power;
-  const measures = useMeasures();
-  return (
-    <g transform={`translate(16 ${height - 18})`}>
-      <path d={`M0 -6V0H${length * scale}V-6`} fill="none" stroke={INK} strokeWidth={1.5} />
-      <text x={length * scale + 6} y={0} className="measure" fontSize={11}>
-        {measures(shortMetres(Number(length.toPrecision(3)), 3))}
-      </text>
-    </g>
   );
 }

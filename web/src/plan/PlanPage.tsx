@@ -1,4 +1,5 @@
 import type { Element } from "@zanvo/core/world";
+import { Grid2x2 } from "lucide-react";
 import { useState } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
 import { useParams } from "react-router";
@@ -14,7 +15,9 @@ import { CarryFields } from "./CarryFields";
 import { GroundFields } from "./GroundFields";
 import { ManyFields } from "./ManyFields";
 import { Picture } from "./Picture";
+import { PlaceFields } from "./PlaceFields";
 import { Plan } from "./Plan";
+import { ShotFields } from "./ShotFields";
 import { RepeatFields } from "./RepeatFields";
 import { RowFields } from "./RowFields";
 import { rowOf } from "./rows";
@@ -70,7 +73,14 @@ function usePlanKeys(many: readonly Element[], onTool: (tool: PlanTool) => void)
   );
 }
 
-function PlanTools({ tool, onTool }: { readonly tool: PlanTool; readonly onTool: (tool: PlanTool) => void }) {
+interface PlanToolsProps {
+  readonly tool: PlanTool;
+  readonly onTool: (tool: PlanTool) => void;
+  readonly grid: boolean;
+  readonly onGrid: (on: boolean) => void;
+}
+
+function PlanTools({ tool, onTool, grid, onGrid }: PlanToolsProps) {
   return (
     <>
       <div
@@ -84,9 +94,13 @@ function PlanTools({ tool, onTool }: { readonly tool: PlanTool; readonly onTool:
             {one.label}
           </Button>
         ))}
+        <Button on={grid} onClick={() => onGrid(!grid)}>
+          <Grid2x2 size={14} aria-hidden />
+          Grid
+        </Button>
       </div>
       <p className="shrink-0 truncate px-3 py-1 text-pencil">
-        {tool.hint} Alt: snap to nothing; Shift: stay on the line.
+        {tool.hint} Alt: snap to nothing{tool.gesture === "choose" ? "." : "; Shift: stay on the line."}
       </p>
     </>
   );
@@ -104,6 +118,7 @@ function ChosenOnPlan() {
     <>
       {many.length > 1 && <ManyFields key={all} things={many} />}
       {chosen && <ChosenFields key={chosen.id} element={chosen} />}
+      {chosen && <PlaceFields key={`place ${chosen.id}`} element={chosen} />}
       {chosen && <RepeatFields key={`repeat ${chosen.id}`} element={chosen} />}
       {many.length > 0 && <ScaleFields key={`scale ${all}`} things={many} />}
       {rolled && <RowFields {...rolled} />}
@@ -114,6 +129,7 @@ function ChosenOnPlan() {
 function World({ id }: { readonly id: string }) {
   const { useDocument, useShot, useMany, go } = useStores();
   const [tool, setTool] = useState<PlanTool>(CHOOSE);
+  const [grid, setGrid] = useState(false);
   const title = `Plan of ${useDocument((document) => document.scene.title)}`;
   const shots = useDocument((document) => document.scene.shots);
   const shot = useShot();
@@ -121,9 +137,9 @@ function World({ id }: { readonly id: string }) {
   return (
     <Page name={title} title={title} back={[`/scenes/${id}`, "Board"]} guide="plan" keys={KEYS}>
       <div className="flex min-w-0 grow flex-col">
-        <PlanTools tool={tool} onTool={setTool} />
+        <PlanTools tool={tool} onTool={setTool} grid={grid} onGrid={setGrid} />
         <Guarded what="The plan">
-          <Plan tool={tool} onTool={setTool} />
+          <Plan tool={tool} onTool={setTool} grid={grid} />
         </Guarded>
       </div>
       <aside className="flex w-[400px] shrink-0 flex-col gap-3 overflow-y-auto border-l border-hair p-3 *:shrink-0">
@@ -136,6 +152,7 @@ function World({ id }: { readonly id: string }) {
         <Guarded what="The picture">
           <Picture />
         </Guarded>
+        <ShotFields />
         <Guarded what="The list of things">
           <Things />
         </Guarded>

@@ -2,10 +2,19 @@ import { heldTo, movedOnPlan, pickOnPlan, placeOnPlan, type Placed } from "@zanv
 import { degrees, distance2, wrap, type Vec2 } from "@zanvo/core/geometry";
 import { isHeld } from "@zanvo/core/shot";
 import { metres, sentence, type Told } from "@zanvo/core/units";
-import { moved, outlineOf, placed as putAt, validateElement, whyInvalid, type Element } from "@zanvo/core/world";
+import {
+  boxOf,
+  moved,
+  outlineOf,
+  placed as putAt,
+  turned,
+  validateElement,
+  whyInvalid,
+  type Element,
+} from "@zanvo/core/world";
 import { pan, type Camera } from "../canvas/camera";
 import { replaceElement, replaceMany } from "../document/elements";
-import { handlesOf, onPlan, onWindow, REACH } from "./plan";
+import { handlesOf, onPlan, onWindow, REACH, turnHandle } from "./plan";
 import { gazeEnd } from "./PlanDrawing";
 import type { PlanTool } from "./tools";
 import { shapeOf } from "./useSketch";
@@ -19,6 +28,7 @@ export type Doing =
   | { readonly what: "pan"; readonly last: Vec2 }
   | { readonly what: "move"; readonly element: Element; readonly all: readonly Element[]; readonly from: Vec2 }
   | { readonly what: "corner"; readonly element: Element; readonly corner: number }
+  | { readonly what: "turn"; readonly element: Element; readonly about: Vec2 }
   | { readonly what: "eye" }
   | { readonly what: "gaze" }
   | { readonly what: "lasso"; readonly from: Vec2; readonly to: Vec2 }
@@ -102,6 +112,11 @@ export function takenUp(stores: Stores, camera: Camera, point: PlanPoint, shift:
   const [chosen, ...more] = stores.chosenElements();
   const handles = chosen && more.length === 0 && !chosen.locked ? handlesOf(chosen) : [];
   const corner = handles.findIndex((one) => near(at, onWindow(camera, one)));
+  const turning = chosen && more.length === 0 && !chosen.locked ? turnHandle(camera, chosen) : null;
+  if (corner < 0 && turning && near(at, turning.at)) {
+    stores.beginGesture();
+    return { what: "turn", element: chosen, about: turning.about };
+  }
   if (corner < 0) return picked(stores, pickOnPlan(elements, world), point, shift);
   stores.beginGesture();
   return { what: "corner", element: chosen, corner };
@@ -140,6 +155,21 @@ function moveCorner(
   return { told: sentence`${metres(to.at[0])} east, ${metres(to.at[1])} north`, placed: to };
 }
 
+/** Turns a thing so that its longest side has the heading of the hand from its middle, in whole degrees. */
+function turnThing(
+  stores: Stores,
+  { element, about }: Doing & { what: "turn" },
+  { world: [x, y], alt }: PlanPoint,
+): Followed {
+  const exact = wrap(degrees(Math.atan2(x - about[0], y - about[1])), -180, 360);
+  const heading = alt ? exact : Math.round(exact);
+  const next = turned(element, heading - boxOf(element).heading, about);
+  const invalid = validateElement(next);
+  if (invalid) return { told: whyInvalid(invalid) };
+  stores.drag(replaceElement(next));
+  return { told: `Heading ${heading.toFixed(alt ? 1 : 0)}°` };
+}
+
 function moveEye(stores: Stores, { world: [x, y], alt }: PlanPoint): Followed {
   const to = alt ? ([x, y] as const) : ([Math.round(x * 10) / 10, Math.round(y * 10) / 10] as const);
   stores.drag(stores.onShot((before) => ({ ...before, eye: { ...before.eye, x: to[0], y: to[1] } })));
@@ -174,6 +204,8 @@ export function followed(
       return moveAll(stores, doing, camera, point, last);
     case "corner":
       return moveCorner(stores, doing, camera, point, last);
+    case "turn":
+      return turnThing(stores, doing, point);
     case "eye":
       return moveEye(stores, point);
     case "gaze":

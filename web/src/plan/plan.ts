@@ -1,8 +1,8 @@
 import { type Told } from "@zanvo/core/units";
-import type { Vec2 } from "@zanvo/core/geometry";
+import { headingDirection, type Vec2 } from "@zanvo/core/geometry";
 import type { Shot } from "@zanvo/core/scene";
 import { unproject, viewOf } from "@zanvo/core/shot";
-import { validateElement, kindOf, placesOf, type Element, whyInvalid } from "@zanvo/core/world";
+import { boxOf, kindOf, middleOf, placesOf, validateElement, whyInvalid, type Element } from "@zanvo/core/world";
 import type { ElementTool } from "../elements";
 import { newId } from "../id";
 import { toDesk, toWindow, type Camera } from "../canvas/camera";
@@ -19,6 +19,16 @@ export function onPlan(camera: Camera, at: Vec2): Vec2 {
   const [x, y] = toDesk(camera, at);
   return [x, -y];
 }
+
+/** A line or an area of the plan as an SVG path, window px. */
+export const pathOn = (camera: Camera, places: readonly Vec2[], closed = true): string =>
+  `M${places
+    .map((p) =>
+      onWindow(camera, p)
+        .map((v) => v.toFixed(1))
+        .join(" "),
+    )
+    .join("L")}${closed ? "Z" : ""}`;
 
 /** Lays what is drawn with a tool and chooses it. @returns why it cannot be, or null */
 export function addDrawn(stores: Stores, tool: ElementTool, places: readonly Vec2[], heading: number): Told | null {
@@ -42,6 +52,19 @@ const MAX_HANDLES = 60;
 export function handlesOf(element: Element): readonly Vec2[] {
   const places = placesOf(element);
   return places.length <= MAX_HANDLES ? places : [];
+}
+
+/** The handle that turns a thing stands so far from the end of its box, window px. */
+const TURNED = 42;
+
+/** The middle that a thing is turned about, m, and where it is taken hold of to be turned, window px. */
+export function turnHandle(camera: Camera, element: Element): { readonly about: Vec2; readonly at: Vec2 } {
+  const { heading, length } = boxOf(element);
+  const [x, y] = middleOf(element);
+  const [ux, uy] = headingDirection(heading);
+  const [mx, my] = onWindow(camera, [x, y]);
+  const far = (length / 2) * camera.scale + TURNED;
+  return { about: [x, y], at: [mx + far * ux, my - far * uy] };
 }
 
 /** The directions on the plan of a panel's left and right sides, at its middle height; null where they look nowhere. */

@@ -1,6 +1,7 @@
-import { Frame, LandPlot, MousePointer2, Rows3 } from "lucide-react";
+import { Frame, LandPlot, MousePointer2, Rows3, Ruler } from "lucide-react";
 import type { ReactNode } from "react";
-import type { Vec2 } from "@zanvo/core/geometry";
+import { degrees, wrap, type Vec2 } from "@zanvo/core/geometry";
+import { sentence, shortMetres } from "@zanvo/core/units";
 import { outlineOf } from "@zanvo/core/world";
 import { VIEWS, type ElementTool, type Gesture } from "../elements";
 import { addRow, housesOf, newRow, type Ruled } from "./rows";
@@ -11,6 +12,8 @@ import type { Stores } from "../stores";
 interface RuleTool extends Omit<ElementTool, "draw"> {
   readonly add: (stores: Stores, places: readonly Vec2[], seed: number) => void;
   /** The outlines of what it would lay. */
+  /** What it drew last stays to be seen while it is taken up. */
+  readonly keeps?: boolean;
   readonly preview?: (stores: Stores, places: readonly Vec2[], seed: number) => readonly (readonly Vec2[])[];
 }
 
@@ -42,6 +45,24 @@ const ruled = (what: Ruled): Pick<RuleTool, "add" | "preview"> => ({
   preview: (stores, places, seed) => housesOf(newRow(stores, what, places, seed)).map(outlineOf),
 });
 
+/** Measures from one place of the plan to another. */
+const TAPE: RuleTool = {
+  id: "tape",
+  label: "Tape",
+  icon: <Ruler size={14} aria-hidden />,
+  hint: "Draw from one place to another to measure how far it is, and which way.",
+  gesture: "drawn",
+  keeps: true,
+  add: (stores, [[ax, ay], [bx, by]]) => {
+    const heading = wrap(degrees(Math.atan2(bx - ax, by - ay)));
+    const far = sentence`${shortMetres(Math.hypot(bx - ax, by - ay), 2)} along the heading ${heading.toFixed(1)}°`;
+    const [east, north] = [bx - ax, by - ay];
+    const across = sentence`${shortMetres(Math.abs(east), 2)} ${east < 0 ? "west" : "east"}`;
+    const along = sentence`${shortMetres(Math.abs(north), 2)} ${north < 0 ? "south" : "north"}`;
+    stores.say(sentence`${far}: ${across}, ${along}.`);
+  },
+};
+
 const RULES: readonly RuleTool[] = [
   {
     id: "row",
@@ -72,7 +93,13 @@ const RULES: readonly RuleTool[] = [
 
 const [first, ...rest] = VIEWS.filter(({ tools }) => tools.length > 0);
 /** The tools of the plan, in their order: rows stand beside the masses, which come first, and which they lay. */
-export const TOOLS: readonly PlanTool[] = [CHOOSE, ...first.tools, ...RULES, ...rest.flatMap(({ tools }) => tools)];
+export const TOOLS: readonly PlanTool[] = [
+  CHOOSE,
+  TAPE,
+  ...first.tools,
+  ...RULES,
+  ...rest.flatMap(({ tools }) => tools),
+];
 
 /** Whether a tool is pressed place by place, and not drawn in one go. */
 export const isPressed = ({ gesture }: { readonly gesture: Gesture | "choose" }): boolean =>

@@ -44,18 +44,25 @@ function useFingers(setCamera: HandProps["setCamera"]) {
   };
 }
 
+/** What is told beside the hand: a measure and what was caught, or what a press would catch. */
+function useTag() {
+  const { useMeasures } = useStores();
+  const measures = useMeasures();
+  const [tag, setTag] = useState<{ readonly at: Vec2; readonly text: string } | null>(null);
+  const show = (at: Vec2, told: Told, on: Placed["on"] | undefined) =>
+    setTag({ at, text: measures(sentence`${told}${on ? `, to the ${on.what} of ${on.name}` : ""}`) });
+  const name = (at: Vec2, on: Placed["on"]) => setTag(on && { at, text: `The ${on.what} of ${on.name}` });
+  return { tag, setTag, show, name };
+}
+
 /** The hand on the plan: what it does between a press and letting go, and what is told of it meanwhile. */
 export function usePlanHand({ holder, camera, setCamera, tool, onTool, sketch }: HandProps) {
   const stores = useStores();
-  const { useMeasures, cancelGesture, choose, endGesture } = stores;
+  const { cancelGesture, choose, endGesture } = stores;
   const [doing, setDoing] = useState<Doing | null>(null);
   const [hover, setHover] = useState<Placed | null>(null);
-  const [tag, setTag] = useState<{ readonly at: Vec2; readonly text: string } | null>(null);
+  const { tag, show, name, setTag } = useTag();
   const fingers = useFingers(setCamera);
-  const measures = useMeasures();
-
-  const show = (at: Vec2, told: Told, on: Placed["on"] | undefined) =>
-    setTag({ at, text: measures(sentence`${told}${on ? `, to the ${on.what} of ${on.name}` : ""}`) });
   /** Where what the hand does was drawn to last. */
   const last = useRef<Placed | null>(null);
   /** Shows where a press would go, and what it would be drawn to. */
@@ -63,8 +70,7 @@ export function usePlanHand({ holder, camera, setCamera, tool, onTool, sketch }:
     const next = camera && placedAt(stores, camera, point, last.current);
     last.current = next;
     setHover(next);
-    if (next?.on) setTag({ at: point.at, text: `The ${next.on.what} of ${next.on.name}` });
-    else setTag(null);
+    name(point.at, next?.on ?? null);
   };
   /** Gives up what the hand is doing. */
   const drop = () => {
@@ -111,7 +117,7 @@ export function usePlanHand({ holder, camera, setCamera, tool, onTool, sketch }:
   const onPointerUp = (event: PointerEvent) => {
     setTag(null);
     if (fingers.up(event.pointerId)) return;
-    if (doing && ["move", "corner", "eye", "gaze"].includes(doing.what)) endGesture();
+    if (doing && ["move", "corner", "turn", "eye", "gaze"].includes(doing.what)) endGesture();
     if (doing?.what === "shape") sketch.finishShape(doing.from, doing.to);
     if (doing?.what === "lasso" && camera) gather(stores, doing, camera);
     if (!doing && sketch.pressed && camera && event.button === 0)

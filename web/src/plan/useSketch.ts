@@ -16,6 +16,8 @@ export function useSketch(tool: PlanTool, camera: Camera | null) {
   const stores = useStores();
   const { useDocument, say } = stores;
   const [points, setPoints] = useState<readonly Vec2[]>([]);
+  /** What a tool drew last, which stays to be seen. */
+  const [kept, setKept] = useState<{ readonly tool: PlanTool; readonly places: readonly Vec2[] } | null>(null);
   /** Of what is laid by rule: the same while it is shown and when it is laid. */
   const seed = useRef(newSeed());
   /** The heading of the street beside a place, or else of the main streets. */
@@ -33,6 +35,7 @@ export function useSketch(tool: PlanTool, camera: Camera | null) {
     if (tool.gesture === "choose") return false;
     if ("add" in tool) {
       tool.add(stores, places, seed.current);
+      setKept(tool.keeps ? { tool, places } : null);
       seed.current = newSeed();
       return true;
     }
@@ -70,7 +73,8 @@ export function useSketch(tool: PlanTool, camera: Camera | null) {
       const outline = outlined(...ends);
       return outline && { places: outline, closed: true, filled: true };
     }
-    if (corners.length === 0) return null;
+    if (corners.length === 0)
+      return kept && kept.tool === tool ? { places: kept.places, closed: false, filled: false } : null;
     const places = hover ? [...corners, hover.at] : corners;
     return { places, closed: false, filled: false, laid: laid(places) };
   };

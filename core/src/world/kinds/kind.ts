@@ -130,6 +130,10 @@ export interface ElementKind<E extends ElementBase = ElementBase> {
   places(element: E): readonly Vec2[];
   /** The same with one of those places put elsewhere. */
   placed(element: E, place: number, at: Vec2): E;
+  /** The same with one place more, behind one of them. */
+  withPlace?(element: E, behind: number): E;
+  /** The same without one of its places; null where it needs them all. */
+  withoutPlace?(element: E, place: number): E | null;
   readonly geoJson: GeoJsonOf<E>;
   /** Its measures that people are compared with. */
   figures?(element: E): readonly Figure[];
@@ -167,6 +171,19 @@ const places = (points: readonly Point[]): readonly Vec2[] => points.map(({ x, y
 const put = (points: readonly Point[], place: number, [x, y]: Vec2): Point[] =>
   points.map((one, i) => (i === place ? { x, y } : one));
 
+/** Points with one more behind one of them: halfway to the next, or as far beyond the last one of a line. */
+function pointsWith(points: readonly Point[], behind: number, closed: boolean): Point[] {
+  const [p, n] = [points[behind], points.length];
+  const ends = !closed && behind === n - 1;
+  const q = ends ? points[behind - 1] : points[(behind + 1) % n];
+  const k = ends ? -1 : 0.5;
+  return points.toSpliced(behind + 1, 0, { x: p.x + k * (q.x - p.x), y: p.y + k * (q.y - p.y) });
+}
+
+/** Points without one of them; null where no fewer would do. */
+const pointsWithout = (points: readonly Point[], place: number, least: number): Point[] | null =>
+  points.length > least ? points.toSpliced(place, 1) : null;
+
 /** How the path of an element is curved: around a radius at its corners, or smoothly through all its places. */
 export const Curved = {
   bend: Type.Optional(named("Radius of its bends", metresIn({ minimum: 0, maximum: 10_000, default: 0 }))),
@@ -180,6 +197,14 @@ export const onPath = {
     ...element,
     path: put(element.path, place, at),
   }),
+  withPlace: <E extends { path: Point[] }>(element: E, behind: number): E => ({
+    ...element,
+    path: pointsWith(element.path, behind, false),
+  }),
+  withoutPlace: <E extends { path: Point[] }>(element: E, place: number): E | null => {
+    const path = pointsWithout(element.path, place, 2);
+    return path && { ...element, path };
+  },
 };
 
 /** How elements on a footprint are drawn. */
@@ -189,4 +214,12 @@ export const onFootprint = {
     ...element,
     footprint: put(element.footprint, place, at),
   }),
+  withPlace: <E extends { footprint: Point[] }>(element: E, behind: number): E => ({
+    ...element,
+    footprint: pointsWith(element.footprint, behind, true),
+  }),
+  withoutPlace: <E extends { footprint: Point[] }>(element: E, place: number): E | null => {
+    const footprint = pointsWithout(element.footprint, place, 3);
+    return footprint && { ...element, footprint };
+  },
 };

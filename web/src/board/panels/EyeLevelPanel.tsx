@@ -3,6 +3,7 @@ import type { Shot } from "@zanvo/core/scene";
 import { sceneMeasure } from "@zanvo/core/schema";
 import { viewOf } from "@zanvo/core/shot";
 import { heightAt, horizon, shiftHorizon } from "@zanvo/core/vanishing";
+import { EyeFields } from "./EyeFields";
 import { HeldToPhoto, OfView } from "./Held";
 import { MeasureField, NumberField } from "../../ui";
 import { useStores } from "../../stores";
@@ -49,32 +50,6 @@ function LookUp({ shot }: { readonly shot: Shot }) {
           )
         }
       />
-    </>
-  );
-}
-
-/** Where the eye is in the world. */
-function EyeFields({ shot }: { readonly shot: Shot }) {
-  const { edit, onShot } = useStores();
-  const field = (axis: "x" | "y" | "z") => (
-    <MeasureField
-      key={axis}
-      measure={sceneMeasure(`shots/*/eye/${axis}`)}
-      value={shot.eye[axis]}
-      onChange={(to) =>
-        edit(
-          onShot((before) => ({ ...before, eye: { ...before.eye, [axis]: to } })),
-          `eye ${axis}`,
-        )
-      }
-    />
-  );
-  // How high it is belongs to the view; where it stands on the ground does not.
-  return (
-    <>
-      <OfView>{field("z")}</OfView>
-      {field("x")}
-      {field("y")}
     </>
   );
 }

@@ -45,20 +45,33 @@ function heightsIn(properties: Feature["properties"]): Pick<Building, "base" | "
 const placesIn = ({ footprint, courtyards = [] }: Building) =>
   [footprint, ...courtyards].flatMap((ring) => onFootprint.places({ footprint: ring }));
 
-/** A building with one of those corners put elsewhere. */
-function placedIn(element: Building, place: number, at: Vec2): Building {
+type Ring = Building["footprint"];
+
+/** A building with the ring changed that one of those corners is on; null where it cannot be. */
+function ringChanged(
+  element: Building,
+  place: number,
+  change: (ring: { footprint: Ring }, own: number) => { footprint: Ring } | null,
+): Building | null {
   const { footprint, courtyards = [] } = element;
-  if (place < footprint.length) return onFootprint.placed(element, place, at);
-  let first = footprint.length;
+  let first = 0;
+  const rings = [footprint, ...courtyards].map((ring) => {
+    const own = place - first;
+    first += ring.length;
+    return own >= 0 && own < ring.length ? change({ footprint: ring }, own) : { footprint: ring };
+  });
+  const [outer, ...yards] = rings.map((ring) => ring?.footprint);
+  if (!outer || yards.includes(undefined)) return null;
   return {
     ...element,
-    courtyards: courtyards.map((ring) => {
-      const own = place - first;
-      first += ring.length;
-      return own >= 0 && own < ring.length ? onFootprint.placed({ footprint: ring }, own, at).footprint : ring;
-    }),
+    footprint: outer,
+    ...(element.courtyards ? { courtyards: yards.flatMap((yard) => (yard ? [yard] : [])) } : {}),
   };
 }
+
+/** A building with one of those corners put elsewhere. */
+const placedIn = (element: Building, place: number, at: Vec2): Building =>
+  ringChanged(element, place, (ring, own) => onFootprint.placed(ring, own, at)) ?? element;
 
 /** A building, from its measures. */
 export const newBuilding = (of: Omit<Building, "kind">): Building => ({ ...of, kind: "building" });
@@ -101,6 +114,8 @@ export const building = elementKind<Building>(BuildingSchema, {
   // A drum's many corners are none that one would put elsewhere.
   places: (element) => (element.round ? [] : placesIn(element)),
   placed: placedIn,
+  withPlace: (element, behind) => ringChanged(element, behind, onFootprint.withPlace) ?? element,
+  withoutPlace: (element, place) => ringChanged(element, place, onFootprint.withoutPlace),
   holes: yardsOf,
   geoJson: {
     write: (element) => ({
