@@ -13,7 +13,7 @@ export interface Finding {
   /** Where, on the desk in mm. */
   readonly at: Vec2 | null;
   readonly value: number;
-  readonly unit: "°" | "mm" | "m" | ": 1";
+  readonly unit: "°" | "mm" | "m" | ": 1" | "";
   readonly message: Told;
   /** Ids of the two things that it is about, where it is about two. */
   readonly between?: readonly [string, string];

@@ -18,7 +18,8 @@ import { tilted } from "./tilted";
 import { wide } from "./wide";
 
 export type { Finding } from "./finding";
-export { nudgedBlock, nudgedEye, tangents, tangentsOf } from "./tangents";
+export { seenFindings } from "./seen";
+export { nudgedBlock, nudgedEye, tangentsOf } from "./tangents";
 
 /** Every check. A new finding is one file and one line here. */
 const CHECKS: readonly Check[] = [

@@ -1,7 +1,9 @@
-import { newScene, type Scene } from "../scene";
+import { newScene, type Scene, type Shot } from "../scene";
 import { block, inWords } from "../../testing";
 import type { Element } from "../world";
-import { nudgedBlock, nudgedEye, tangents } from ".";
+import { nudgedBlock, nudgedEye, seenFindings } from ".";
+
+const tangents = (scene: Scene, shot: Shot) => seenFindings(scene, shot).filter(({ id }) => id.startsWith("tangent-"));
 
 /** A level eye at 1.6 m, looking north through a lens of 300 mm: a metre 10 m ahead is 30 mm wide. */
 function sceneOf(...elements: Element[]): Scene {

@@ -250,13 +250,10 @@ export function nudgedBlock(
   return null;
 }
 
-/**
- * The tangents of a shot as findings, the nearest first. What is seen is worked out for it: in a worker, or from a
- * shell.
- */
-export function tangents(scene: Scene, shot: Shot): Finding[] {
-  const names = new Map(scene.elements.map(({ id, name }) => [id, name]));
-  return tangentsFrom(built(scene.elements).solids, shot)
+/** The tangents of a shot as findings, the nearest first. */
+export function tangents({ elements }: Scene, shot: Shot, solids: readonly Solid[], visible: VisibleEdges): Finding[] {
+  const names = new Map(elements.map(({ id, name }) => [id, name]));
+  return tangentsOf(viewOf(shot), solids, visible)
     .slice(0, MAX_FINDINGS)
     .map(({ kind, at, off, of: [p, q] }) => {
       const [one, other] = [names.get(p) ?? p, names.get(q) ?? q];

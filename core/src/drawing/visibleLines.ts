@@ -1,4 +1,4 @@
-import { distance2, sub, type Vec2, type Vec3 } from "../geometry";
+import { contains, distance2, sub, type Vec2, type Vec3 } from "../geometry";
 import { lineSpacingOf } from "../scene";
 import { clipToSight, CurveBook, drawSegment, project, sightPlanes, type View } from "../shot";
 import { DETAIL, OUTLINE, type VisibleEdges, type EdgeClass } from "../visibility";
@@ -188,18 +188,19 @@ export interface DetailStretch {
   readonly kind: number;
 }
 
-/**
- * What is drawn on surfaces, thing by thing, none nearer to another than the shot's least gap.
- * @param shown whether a kind of detail is drawn at all
- */
-export function detailStretches(
-  { view, visible, shot }: LayerContext,
-  shown: (kind: number) => boolean,
-): readonly DetailStretch[] {
-  const { gap } = lineSpacingOf(shot);
-  const far = smallIn(view, visible, gap);
+/** What a drawing of details is worked out from. */
+type DetailContext = Pick<LayerContext, "view" | "visible" | "shot">;
+
+/** Something whole that is drawn on a surface, and its kind. */
+interface DetailItem extends DrawnItem {
+  readonly kind: number;
+}
+
+/** What is drawn on surfaces, thing by thing, before it is thinned. @param shown whether a kind is drawn at all */
+function detailItems({ view, visible, shot }: DetailContext, shown: (kind: number) => boolean): DetailItem[] {
+  const far = smallIn(view, visible, lineSpacingOf(shot).gap);
   const { segments, solid, own } = sortedBy(visible, DETAIL);
-  const things = new Map<number, { segments: Segment[]; rank: number; kind: number }>();
+  const things = new Map<number, DetailItem & { readonly segments: Segment[] }>();
   segments.forEach((segment, i) => {
     const [kind, item, rank] = [visible.detail[own[i]], visible.item[own[i]], visible.rank[own[i]]];
     if (far[solid[i]] || !shown(kind)) return;
@@ -207,7 +208,51 @@ export function detailStretches(
     if (thing) thing.segments.push(segment);
     else things.set(item, { segments: [segment], rank, kind });
   });
-  return thinned(view, [...things.values()], gap).flatMap(({ segments: lines, kind }) =>
-    lines.map((segment) => ({ segment, kind })),
+  return [...things.values()];
+}
+
+/**
+ * What is drawn on surfaces, none of it nearer to another than the shot's least gap.
+ * @param shown whether a kind of detail is drawn at all
+ */
+export const detailStretches = (context: DetailContext, shown: (kind: number) => boolean): readonly DetailStretch[] =>
+  thinned(context.view, detailItems(context, shown), lineSpacingOf(context.shot).gap).flatMap(({ segments, kind }) =>
+    segments.map((segment) => ({ segment, kind })),
   );
+
+/** A kind of detail of which some are left out, since they would clot: how many there are in the panel, and where. */
+export interface ThinnedKind {
+  readonly kind: number;
+  readonly all: number;
+  readonly left: number;
+  /** Where the first that is left out would be, on paper, mm. */
+  readonly at: Vec2;
+}
+
+/** What of the details in the panel is left out of the drawing, kind by kind. */
+export function thinnedKinds(context: DetailContext, shown: (kind: number) => boolean): readonly ThinnedKind[] {
+  const { view, shot } = context;
+  const placed = detailItems(context, shown).flatMap((item) => {
+    const [a, b] = item.segments[0].map((place) => project(view, place));
+    const at: Vec2 | null = a && b && [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2];
+    return at && contains(shot.frame, at) ? [{ item, at }] : [];
+  });
+  const kept = new Set(
+    thinned(
+      view,
+      placed.map(({ item }) => item),
+      lineSpacingOf(shot).gap,
+    ),
+  );
+  const kinds = new Map<number, { all: number; left: number; at: Vec2 }>();
+  for (const { item, at } of placed) {
+    const out = !kept.has(item);
+    const now = kinds.get(item.kind) ?? { all: 0, left: 0, at };
+    kinds.set(item.kind, {
+      all: now.all + 1,
+      left: now.left + Number(out),
+      at: out && now.left === 0 ? at : now.at,
+    });
+  }
+  return [...kinds].flatMap(([kind, one]) => (one.left > 0 ? [{ kind, ...one }] : []));
 }

@@ -1,6 +1,7 @@
 import { useEffect, useState } from "react";
 import type { Finding } from "@zanvo/core/checks";
 import type { Scene, Shot } from "@zanvo/core/scene";
+import { kindOf } from "@zanvo/core/world";
 import { steady, type Steady } from "../worker";
 import type { TangentsWorker } from "./tangents.worker";
 
@@ -26,10 +27,10 @@ function useTangents(lookFor: Steady<TangentsWorker>["call"], scene: Scene, shot
   } | null>(null);
   const { elements } = scene;
   useEffect(() => {
-    if (elements.length < 2) return undefined;
+    if (elements.length < 2 && !elements.some((one) => kindOf(one).details)) return undefined;
     let stale = false;
     const look = () =>
-      void lookFor((remote) => remote.tangents(scene, shot)).then(
+      void lookFor((remote) => remote.seenFindings(scene, shot)).then(
         (findings) => {
           if (!stale) setFound({ elements, shot, findings });
         },

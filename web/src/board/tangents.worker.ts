@@ -1,7 +1,7 @@
 import { expose } from "comlink";
-import { nudgedBlock, nudgedEye, tangents } from "@zanvo/core/checks";
+import { nudgedBlock, nudgedEye, seenFindings } from "@zanvo/core/checks";
 
-const api = { tangents, nudgedEye, nudgedBlock };
+const api = { seenFindings, nudgedEye, nudgedBlock };
 
 export type TangentsWorker = typeof api;
 expose(api);
