@@ -2,7 +2,18 @@ import { around, type Vec2 } from "../geometry";
 import { BadInput } from "../problem";
 import type { Scene } from "../scene";
 import { sentence, type Told } from "../units";
-import { holesOf, KINDS, kindOf, outlineOf, placesOf, tidy, validateElement, type Element } from "../world";
+import {
+  centroid,
+  holesOf,
+  isWithin,
+  KINDS,
+  kindOf,
+  outlineOf,
+  placesOf,
+  tidy,
+  validateElement,
+  type Element,
+} from "../world";
 import { toEarth, toWorld, type Ground } from "./ground";
 
 /** What came of a file of real ground. */
@@ -210,8 +221,30 @@ function standing(
   const element = of([]);
   const invalid = validateElement(element);
   if (!invalid) return element;
+  const simpler = kindOf(element).geoJson.read?.simpler?.(element);
+  if (simpler && !validateElement(simpler.element)) {
+    note(at, simpler.lost);
+    return simpler.element;
+  }
   note(at, invalid.message);
   return null;
+}
+
+/** Whether a feature is a part of a building that has a form of its own. */
+const isPart = ({ properties }: Taken): boolean =>
+  !["no", undefined, null].includes(properties["building:part"] as string);
+
+/** What is left of laid out areas without the buildings for which parts of them stand, which are told of. */
+function withoutWholes<T extends { readonly feature: Taken; readonly rings: readonly (readonly Vec2[])[] }>(
+  areas: readonly T[],
+  note: Note,
+): readonly T[] {
+  const parts = areas.filter(({ feature }) => isPart(feature)).map(({ rings: [outer] }) => centroid(outer));
+  return areas.filter(({ feature, rings: [outer] }) => {
+    const stoodFor = !isPart(feature) && "building" in feature.properties && parts.some((at) => isWithin(at, outer));
+    if (stoodFor) note(feature.at, "is a building whose parts are in the file; they stand for it.");
+    return !stoodFor;
+  });
 }
 
 /** The rings of one part of a feature in metres, or null where they have too many corners, which is told of. */
@@ -248,16 +281,22 @@ export function fromGeoJson(
   if (total > most)
     notes.push(`Only the first ${most.toLocaleString("en")} of ${total.toLocaleString("en")} features were taken.`);
   const features = all.slice(0, most).flatMap((feature, at) => taken(feature, at, note) ?? []);
+  for (const { at, shape, properties } of features)
+    for (const lost of kindRead(shape, properties).geoJson.read?.unreadable?.(properties) ?? []) note(at, lost);
   const own = ground ?? groundAround(features);
   const [areas, lines] = [
     features.filter(({ shape }) => shape === "area"),
     features.filter(({ shape }) => shape === "line"),
   ];
-  const elements = [...areas, ...lines].flatMap((feature) =>
-    feature.parts.flatMap((part, i) => {
-      const rings = laidOut(feature, part, own, note);
-      return (rings && standing(feature, id(feature.at, i), rings, note)) ?? [];
-    }),
+  const laid = (some: readonly Taken[]) =>
+    some.flatMap((feature) =>
+      feature.parts.flatMap((part, i) => {
+        const rings = laidOut(feature, part, own, note);
+        return rings ? [{ feature, rings, id: id(feature.at, i) }] : [];
+      }),
+    );
+  const elements = [...withoutWholes(laid(areas), note), ...laid(lines)].flatMap(
+    ({ feature, rings, id: name }) => standing(feature, name, rings, note) ?? [],
   );
   const more = notes.length - NOTES;
   return { elements, ground: own, notes: more > 0 ? [...notes.slice(0, NOTES), `And ${more} more.`] : notes };

@@ -55,6 +55,10 @@ export interface GeoJsonOf<E> {
     is?(properties: Feature["properties"]): boolean;
     /** All of an element but its id, kind and name. */
     take(feature: Feature): Omit<E, "id" | "kind" | "name">;
+    /** What a feature tells that cannot be read, each as the end of a sentence about it. */
+    unreadable?(properties: Feature["properties"]): readonly Told[];
+    /** A simpler element for one that cannot stand, and what is lost, as the end of a sentence; null for none. */
+    simpler?(element: E): { readonly element: E; readonly lost: Told } | null;
   };
 }
 

@@ -6,6 +6,8 @@ import { measureIn } from "../tags";
 import { cornersOf, yardsOf } from "../../outline";
 import { buildBuilding, validateBuilding } from "./build";
 import { openingsOf } from "./openings";
+import { ROOFS } from "./roofs";
+import { roofIn, roofTags, unreadable } from "./roofTags";
 import { BuildingSchema, type Building } from "./schema";
 export * from "./build";
 export { wayOf, type Way } from "./foot";
@@ -33,7 +35,10 @@ function heightsIn(properties: Feature["properties"]): Pick<Building, "base" | "
     keys.map((key) => measureIn(properties[key])).find((size) => size !== null) ?? null;
   const levels = first("building:levels", "levels", "num_floors");
   const base = first("min_height", "building:min_height") ?? (first("building:min_level", "min_level") ?? 0) * STOREY;
-  const top = first("height", "building:height") ?? (levels === null ? HEIGHT + base : levels * STOREY);
+  const roof = roofIn(properties).rise ?? 0;
+  const whole = first("height", "building:height");
+  // A height is told with its roof, storeys without.
+  const top = whole === null ? (levels === null ? HEIGHT + base : levels * STOREY) : whole - roof;
   return {
     base,
     height: Math.max(0.1, top - base),
@@ -121,9 +126,9 @@ export const building = elementKind<Building>(BuildingSchema, {
     write: (element) => ({
       shape: "area",
       properties: {
-        ...heightTags(...spanOf(element)),
+        ...heightTags(element.base, spanOf(element)[1] + (Number(roofTags(element.roof)["roof:height"]) || 0)),
         ...(element.storeys ? { "building:levels": element.storeys } : {}),
-        ...(element.roof.kind === "flat" ? {} : { "roof:shape": element.roof.kind, "roof:height": element.roof.rise }),
+        ...roofTags(element.roof),
       },
     }),
     read: {
@@ -133,8 +138,16 @@ export const building = elementKind<Building>(BuildingSchema, {
         footprint: [...places],
         ...(holes.length ? { courtyards: holes.map((hole) => [...hole]) } : {}),
         ...heightsIn(properties),
-        roof: { kind: "flat" },
+        roof: roofIn(properties),
       }),
+      unreadable,
+      simpler: (element) =>
+        element.roof.kind === "flat"
+          ? null
+          : {
+              element: { ...element, roof: { kind: "flat" } },
+              lost: `takes no ${ROOFS[element.roof.kind].name.toLowerCase()} roof on its outline; a flat one was taken.`,
+            },
     },
   },
   figures: ({ name, height, storeys, doors = [] }) => [
