@@ -24,7 +24,7 @@ export interface Edge {
   readonly faces: readonly [number, number];
   /** The solid folds inwards along it. */
   readonly concave: boolean;
-  /** A join within a round surface: drawn only where the surface turns away from the eye. */
+  /** A join within a round surface or a plane: drawn only where the surface turns away from the eye. */
   readonly smooth: boolean;
 }
 
@@ -130,7 +130,7 @@ export function solidOf(
           b: a,
           faces: [other, face],
           concave: folds(faces[other], faces[face], vertices[b], vertices[a]),
-          smooth: round[face] !== undefined && round[face] === round[other],
+          smooth: (round[face] !== undefined && round[face] === round[other]) || inOnePlane(faces[face], faces[other]),
         });
     });
   loops.forEach((loop, face) => {
@@ -140,6 +140,9 @@ export function solidOf(
   const convex = faces.every(({ normal, offset }) => vertices.every((p) => dot(normal, p) - offset <= FLAT));
   return { id, vertices, faces, edges, convex };
 }
+
+/** Whether two faces that meet lie in one plane, so that there is nothing to be seen of the join. */
+const inOnePlane = (one: Face, other: Face): boolean => dot(one.normal, other.normal) > 1 - 1e-10;
 
 /** A solid as a part of its element. */
 export const asPart = (solid: Solid, part: string): Solid => ({ ...solid, part });

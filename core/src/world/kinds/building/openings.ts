@@ -3,6 +3,7 @@ import { tierPart, tiersUp } from "./build";
 import { groundOver, nearestSide, wayOf } from "./foot";
 import { cornersOf, yardsOf } from "../../outline";
 import { sideOf } from "../../polygon";
+import { roundFrame } from "./roundWindows";
 import type { Building } from "./schema";
 import type { Detail } from "../../details";
 import type { Solid } from "../../solid";
@@ -141,6 +142,32 @@ function windowsIn(
   return out;
 }
 
+/** Windows around a drum, as if its wall were one: none in a facet that a door or a passage is in. */
+function roundWindows(
+  ring: readonly Vec2[],
+  windows: NonNullable<Building["windows"]>,
+  room: { height: number; storey: number; over: Over },
+  solid: Solid,
+  z: number,
+  taken: readonly (readonly Taken[])[],
+): readonly (readonly Detail[])[] {
+  const sides = ring.map((_, side) => sideOf(ring, side));
+  const starts = sides.map((_, side) => sides.slice(0, side).reduce((sum, { long }) => sum + long, 0));
+  const round = sides.reduce((sum, { long }) => sum + long, 0);
+  const faces = sides.map(({ p, u }) => ({ solid, face: faceOf(solid, p, u) }));
+  if (faces.some(({ face }) => face < 0)) return [];
+  // Straightened, it is a wall without ends, whose windows are spread evenly all around.
+  const bays = Math.floor(round / Math.max(windows.every, windows.width + END));
+  if (bays < 1) return [];
+  const wall: Wall = { side: null, p: ring[0], u: [1, 0], long: round + 2 * END, taken: [] };
+  const barred = taken.flatMap((own, side) =>
+    own.map(({ top }) => ({ from: starts[side], to: starts[side] + sides[side].long, top })),
+  );
+  return windowsIn(wall, { ...windows, every: round / bays - 1e-9 }, { ...room, taken: barred }).map((one) =>
+    roundFrame(ring, { ...one, from: one.from - END, to: one.to - END }, z, faces),
+  );
+}
+
 /** Windows and doors of a building, drawn on its walls. */
 export function openingsOf(building: Building, solids: readonly Solid[]): Detail[] {
   const { windows, doors = [], slope } = building;
@@ -158,6 +185,18 @@ export function openingsOf(building: Building, solids: readonly Solid[]): Detail
     const solid = solids.find(({ part }) => part === tierPart(tier));
     if (!solid) return;
     const over: Over = tier === 0 ? ground : () => -Infinity;
+    if (building.round && windows) {
+      const high = tier === 0 && slope ? Math.max(...points.map(ground)) : -Infinity;
+      const taken = points.map((_, side) => [
+        ...(tier === 0 ? (passages[0]?.[side] ?? []) : []),
+        ...entrances
+          .filter((one) => tier === 0 && one.side === side)
+          .map(({ width, height: top }) => ({ from: 0, to: width, top })),
+      ]);
+      const all = roundWindows(points, windows, { height, storey, over: () => high }, solid, z, taken);
+      for (const lines of all.slice(0, left)) out.push(...lines);
+      left -= Math.min(left, all.length);
+    }
     for (const wall of wallsOf([points, ...yards], tier === 0 ? passages : [])) {
       const face = faceOf(solid, wall.p, wall.u);
       if (face < 0) continue;
@@ -166,7 +205,7 @@ export function openingsOf(building: Building, solids: readonly Solid[]): Detail
         .flatMap(({ at, width, height: tall }) => doorIn(wall, at, width, tall, height, over));
       const taken = [...wall.taken, ...found.map(({ from, to, high }) => ({ from, to, top: high }))];
       const beside = wall.side !== null && front && Math.abs(wall.u[0] * front[0] + wall.u[1] * front[1]) < 0.5;
-      if (windows && !beside) {
+      if (windows && !beside && !building.round) {
         const fresh = windowsIn(wall, windows, { height, storey, taken, over }).slice(0, left);
         left -= fresh.length;
         found.push(...fresh);
