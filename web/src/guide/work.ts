@@ -65,6 +65,9 @@ export const WORK: readonly WordsPage[] = [
       "Streets that meet or cross are joined by themselves: draw the end of one near another, and their kerbs turn " +
         "around a radius. Crossings, stop lines and how an end is closed stand under Junctions and ends. A street or " +
         "a canal bends around a radius, or runs smoothly through all its points.",
+      "Places catch on what is near: corners, streets, sides, or round measures, and a tag says on what. Alt catches " +
+        "nothing; Shift stays on the line that was caught. A tool stays in the hand until Esc puts it down. The tape " +
+        "measures from one place to another.",
       "What is drawn is chosen, and its measures can be typed beside the plan. Shift chooses several: they are lined " +
         "up, spread, repeated, grouped, copied and carried to other scenes, and those of one kind share what is typed.",
       "Eyes are dragged as well: the cone shows what each shot sees, and the picture beside the plan follows.",
