@@ -112,7 +112,8 @@ test(
     await type(page, "Width", "14", passage);
     await expect(passage.getByText("is wider than its wall")).toBeVisible();
     await type(page, "Width", "2.4", passage);
-    await type(page, "East", "-5", passage);
+    // Along the wall from (-14, 12) to (-2, 12).
+    await type(page, "Along the wall", "9", passage);
     await chosen(page).getByText("On the roof").click();
     await chosen(page).getByRole("button", { name: "A box for a lift or stairs" }).click();
     expect(await last(page, id)).toMatchObject({

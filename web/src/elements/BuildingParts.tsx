@@ -4,6 +4,7 @@ import { Check, Fold } from "../ui";
 import { Measures, measuresOf } from "./Measures";
 import { Parts } from "./Parts";
 import type { Change } from "./view";
+import { wallMeasures } from "./wallMeasures";
 import { useStores } from "../stores";
 
 /** Changes parts of a building. @throws Error with why it cannot stand so */
@@ -31,7 +32,8 @@ export function OnRoofFields({ building, set }: PartsOf) {
         name="Chimney"
         add="A chimney"
         parts={chimneys}
-        fields={["side", "rise", "x", "y"]}
+        fields={["side", "rise"]}
+        derived={wallMeasures(building, true)}
         measure={measuresOf(building, "chimneys")}
         fresh={() => ({
           x: places(building).middle.x,
@@ -45,7 +47,8 @@ export function OnRoofFields({ building, set }: PartsOf) {
         name="Box"
         add="A box for a lift or stairs"
         parts={boxes}
-        fields={["length", "width", "rise", "x", "y"]}
+        fields={["length", "width", "rise"]}
+        derived={wallMeasures(building, true)}
         measure={measuresOf(building, "boxes")}
         fresh={() => ({ ...places(building).middle, length: 3, width: 2.4, rise: 2.6 })}
         onChange={(to, what) => set({ boxes: [...to] }, what)}
@@ -82,7 +85,8 @@ export function OpeningFields({ building, set, change }: PartsOf) {
         name="Door"
         add="A door"
         parts={doors}
-        fields={["width", "height", "x", "y"]}
+        fields={["width", "height"]}
+        derived={wallMeasures(building)}
         measure={measuresOf(building, "doors")}
         fresh={() => ({ ...places(building).front, ...DEFAULT_DOOR })}
         onChange={(to, what) => set({ doors: [...to] }, what)}
@@ -91,7 +95,8 @@ export function OpeningFields({ building, set, change }: PartsOf) {
         name="Passage"
         add="A passage through it"
         parts={passages}
-        fields={["width", "height", "x", "y"]}
+        fields={["width", "height"]}
+        derived={wallMeasures(building)}
         measure={measuresOf(building, "passages")}
         fresh={() => ({
           ...places(building).front,

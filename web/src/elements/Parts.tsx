@@ -8,6 +8,14 @@ import { useStores } from "../stores";
 /** The measures that each part has. */
 type Measured<P> = { readonly [K in keyof P]: P[K] extends number | undefined ? K : never }[keyof P] & string;
 
+/** A measure that is not kept as it is typed, but follows from what a part has. */
+export interface Derived<P> {
+  readonly key: string;
+  readonly measure: Measure;
+  readonly read: (part: P) => number;
+  readonly write: (part: P, to: number) => Partial<P>;
+}
+
 interface PartsProps<P> {
   /** What one is called. */
   readonly name: string;
@@ -17,6 +25,8 @@ interface PartsProps<P> {
   readonly fields: readonly Measured<P>[];
   /** How the schema describes a measure of a part. */
   readonly measure: (field: Measured<P>) => Measure;
+  /** What follows from what a part has, to be typed as well. */
+  readonly derived?: readonly Derived<NoInfer<P>>[];
   readonly fresh: () => P;
   /** What each part has besides its measures. */
   readonly more?: (part: P, put: (change: Partial<P>) => void, name: string) => ReactNode;
@@ -25,7 +35,8 @@ interface PartsProps<P> {
 }
 
 /** Parts of a thing that there may be several of, each with its measures; they are added and taken away. */
-export function Parts<P extends object>({ name, add, parts, fields, measure, fresh, more, onChange }: PartsProps<P>) {
+export function Parts<P extends object>({ name, add, parts, derived = [], ...props }: PartsProps<P>) {
+  const { fields, measure, fresh, more, onChange } = props;
   const { say } = useStores();
   const spoken = (act: () => void) => {
     try {
@@ -35,10 +46,7 @@ export function Parts<P extends object>({ name, add, parts, fields, measure, fre
     }
   };
   const put = (at: number, change: Partial<P>, what: string) =>
-    onChange(
-      parts.map((one, i) => (i === at ? { ...one, ...change } : one)),
-      `${name} ${at} ${what}`,
-    );
+    onChange(parts.with(at, { ...parts[at], ...change }), `${name} ${at} ${what}`);
   return (
     <>
       {parts.map((part, i) => {
@@ -67,6 +75,14 @@ export function Parts<P extends object>({ name, add, parts, fields, measure, fre
                 measure={measure(key)}
                 value={Number(part[key] ?? 0)}
                 onChange={(value) => put(i, { [key]: value } as Partial<P>, key)}
+              />
+            ))}
+            {derived.map(({ key, measure: own, read, write }) => (
+              <MeasureField
+                key={key}
+                measure={own}
+                value={read(part)}
+                onChange={(to) => put(i, write(part, to), key)}
               />
             ))}
             {more?.(part, (change) => spoken(() => put(i, change, "more")), called)}

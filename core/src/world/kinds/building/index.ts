@@ -9,6 +9,7 @@ import { openingsOf } from "./openings";
 import { ROOFS } from "./roofs";
 import { roofIn, roofTags, unreadable } from "./roofTags";
 import { BuildingSchema, type Building } from "./schema";
+export * from "./alongWall";
 export * from "./build";
 export { wayOf, type Way } from "./foot";
 export * from "./openings";
