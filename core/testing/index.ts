@@ -1,12 +1,26 @@
 import fc from "fast-check";
-import { cross, dot, norm, type Vec3 } from "../src/geometry";
+import { cross, dot, norm, type Vec2, type Vec3 } from "../src/geometry";
 import { newScene, type Shot } from "../src/scene";
 import { inMetric, type Told } from "../src/units";
-import type { Block, Solid } from "../src/world";
+import { areaTwice, crossingOf, tidy, type Block, type Solid } from "../src/world";
 
 /** A number between two limits, spread evenly but for the limits themselves. */
 export const between = (min: number, max: number) =>
   fc.noBias(fc.integer({ min: 0, max: 1e9 })).map((n) => min + ((max - min) * n) / 1e9);
+
+/** Areas of so many corners at the most about the origin, counter-clockwise, which do not cross themselves, m. */
+export const anyStar = (most: number): fc.Arbitrary<readonly Vec2[]> =>
+  fc
+    .array(fc.tuple(between(0.3, 1), between(3, 20)), { minLength: 3, maxLength: most })
+    .map((steps) => {
+      const whole = steps.reduce((sum, [step]) => sum + step, 0);
+      let turn = 0;
+      return steps.map(([step, far]): Vec2 => {
+        turn += (2 * Math.PI * step) / whole;
+        return [far * Math.cos(turn), far * Math.sin(turn)];
+      });
+    })
+    .filter((ring) => tidy(ring).length >= 3 && areaTwice(ring) > 1 && crossingOf(ring) === null);
 
 /** A shot with a given eye, gaze and lens on the default sheet. */
 export function shotWith(

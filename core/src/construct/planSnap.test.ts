@@ -61,7 +61,7 @@ describe("a place on the plan", () => {
     });
   });
 
-  it("catches nothing that is farther off than its reach, or a side drawn out by more than 8 m, in a whole quarter", () => {
+  it("catches nothing beyond its reach, nor a side drawn out by more than 8 m, in a whole quarter", () => {
     const { elements } = readScene(readFileSync("demo/5-the-whole-quarter.zanvo.json", "utf8"));
     elements.forEach(Object.freeze);
     const roll = seededRandom(4);

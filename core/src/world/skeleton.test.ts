@@ -1,8 +1,8 @@
 import fc from "fast-check";
-import { between } from "../../testing";
+import { anyStar } from "../../testing";
 import { cgalSkeletons } from "../../testing/cgal";
 import type { Vec2 } from "../geometry";
-import { areaTwice, areClear, crossingOf, isWithin, tidy } from "./polygon";
+import { areaTwice, areClear, isWithin, tidy } from "./polygon";
 import { straightSkeleton } from "./skeleton";
 
 const area = (points: readonly Vec2[]) => areaTwice(points) / 2;
@@ -15,20 +15,7 @@ const heights = (outer: readonly Vec2[], holes: readonly (readonly Vec2[])[] = [
     (a, b) => a - b,
   );
 
-/** Corners about a middle, which never cross themselves. */
-const star = fc
-  .array(fc.tuple(between(0.3, 1), between(3, 20)), { minLength: 3, maxLength: 14 })
-  .map((steps) => {
-    const whole = steps.reduce((sum, [step]) => sum + step, 0);
-    let turn = 0;
-    return tidy(
-      steps.map(([step, far]): Vec2 => {
-        turn += (2 * Math.PI * step) / whole;
-        return [far * Math.cos(turn), far * Math.sin(turn)];
-      }),
-    );
-  })
-  .filter((ring) => ring.length >= 3 && areaTwice(ring) > 1 && crossingOf(ring) === null);
+const star = anyStar(14).map(tidy);
 
 describe("a straight skeleton", () => {
   it("parts a square into four triangles, and an oblong into two of them and two trapezia", () => {

@@ -228,8 +228,8 @@ class Shrinking {
 }
 
 /**
- * The straight skeleton of an area (Aichholzer, Aurenhammer, Alberts and Gärtner, 1995): its sides are moved inwards at
- * one pace, and the paths of its corners part it. Sides that shrink to nothing and corners that run into a side are
+ * The straight skeleton of an area (Aichholzer, Aurenhammer, Alberts and Gärtner, 1995): its sides are moved inwards
+ * at one pace, and the paths of its corners part it. Sides that shrink to nothing and corners that run into a side are
  * followed one by one, each looked for among all that may come next.
  * @param outer corners of its rim, counter-clockwise, and of each of its holes, counter-clockwise, m; none on the line
  * between its neighbours

@@ -11,13 +11,13 @@ export interface SkeletonNode {
 export interface Skeleton {
   readonly nodes: readonly SkeletonNode[];
   /**
-   * For each side, of the outer ring and then of the holes: the numbers of the nodes around its part, counter-clockwise,
-   * its own two ends first.
+   * For each side, of the outer ring and then of the holes: the numbers of the nodes around its part,
+   * counter-clockwise, its own two ends first.
    */
   readonly faces: readonly (readonly number[])[];
 }
 
-/** The line of a side: the interior lies on the side of its normal, and it moves that way by 1 m in each unit of time. */
+/** The line of a side: the interior lies where its normal points, and it moves that way by 1 m in each unit of time. */
 export interface Side {
   readonly way: Vec2;
   readonly normal: Vec2;
@@ -92,7 +92,7 @@ function merged(nodes: readonly FoundNode[]): readonly number[] {
   return first;
 }
 
-/** The nodes around the part of a side, from its end back to its start along arcs; null where they do not lead there. */
+/** The nodes around the part of a side, from its end back to its start along arcs; null where none lead there. */
 function around(from: number, to: number, arcs: readonly (readonly [number, number])[]): readonly number[] | null {
   const left = [...arcs];
   const loop = [to, from];

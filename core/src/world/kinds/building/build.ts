@@ -91,7 +91,9 @@ function validateSkeletonRoof(building: Building, top: readonly Vec2[]): Element
   if (bySkeleton(building, top) && !skeletonRoof(kind, top, yards, rise))
     return {
       field: "roof/kind",
-      message: `cannot be "${kind}" here: it needs a footprint of ${MAX_CORNERS} corners or fewer, none on a line with its neighbours.`,
+      message:
+        `cannot be "${kind}" here: it needs a footprint of ${MAX_CORNERS} corners or fewer, none on a line with its ` +
+        "neighbours.",
     };
   if (overhang === undefined) return null;
   if (yards.length > 0) return { field: "roof/overhang", message: "does not go with a courtyard." };

@@ -102,6 +102,8 @@ export function asBuilding(element: Block | Building): Building {
   };
 }
 
+const roofName = ({ roof: { kind } }: Building): string => ROOFS[kind].name.toLowerCase();
+
 /** A building for itself, of no row. */
 function alone({ row: _row, kept: _kept, ...building }: Building): Building {
   return building;
@@ -147,7 +149,7 @@ export const building = elementKind<Building>(BuildingSchema, {
           ? null
           : {
               element: { ...element, roof: { kind: "flat" } },
-              lost: `takes no ${ROOFS[element.roof.kind].name.toLowerCase()} roof on its outline; a flat one was taken.`,
+              lost: `takes no ${roofName(element)} roof on its outline; a flat one was taken.`,
             },
     },
   },

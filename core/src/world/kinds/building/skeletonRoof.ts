@@ -78,6 +78,17 @@ export function skeletonRoof(
   return { nodes: nodes.map(({ at: [x, y], inwards }): Vec3 => [x, y, (rise * inwards) / reach]), reach, parts };
 }
 
+/** The places of a roof that are no corners of what it stands on, over its eaves. */
+function heights({ nodes, parts }: SkeletonRoof, corners: number, eaves: number) {
+  const own = parts.flatMap((part) => ("peak" in part ? [part.peak] : part.slope));
+  const inner = [...new Set(own)].filter((node) => node >= corners);
+  return {
+    /** The number of a node among the corners and what stands higher. */
+    numberOf: (node: number) => (node < corners ? node : corners + inner.indexOf(node)),
+    vertices: inner.map((node): Vec3 => [nodes[node][0], nodes[node][1], eaves + nodes[node][2]]),
+  };
+}
+
 /**
  * Walls around an area under such a roof, as one closed solid.
  * @param from its foot and its eaves, m
@@ -87,8 +98,9 @@ export function underSkeletonRoof(
   outer: readonly Vec2[],
   holes: readonly (readonly Vec2[])[],
   [from, eaves]: readonly [number, number],
-  { nodes, parts }: SkeletonRoof,
+  roof: SkeletonRoof,
 ): Solid {
+  const { parts } = roof;
   const rings = [outer, ...holes.map((hole) => [...hole].reverse())];
   const places = rings.flat();
   const count = places.length;
@@ -96,15 +108,13 @@ export function underSkeletonRoof(
     const first = rings.slice(0, r).reduce((sum, one) => sum + one.length, 0);
     return ring.map((_, i) => first + i);
   });
-  const inner = [...new Set(parts.flatMap((part) => ("peak" in part ? [part.peak] : part.slope)))].filter(
-    (node) => node >= count,
-  );
+  const { numberOf, vertices: higher } = heights(roof, count, eaves);
   // Feet, then eaves, then what is higher.
-  const vertexOf = (node: number) => (node < count ? count + node : 2 * count + inner.indexOf(node));
+  const vertexOf = (node: number) => count + numberOf(node);
   const vertices = [
     ...places.map(([x, y]): Vec3 => [x, y, from]),
     ...places.map(([x, y]): Vec3 => [x, y, eaves]),
-    ...inner.map((node): Vec3 => [nodes[node][0], nodes[node][1], eaves + nodes[node][2]]),
+    ...higher,
   ];
   const sides = numbers
     .flatMap((ring, r) =>
@@ -112,7 +122,7 @@ export function underSkeletonRoof(
         const b = ring[(i + 1) % ring.length];
         const part = parts[a];
         const gable = "peak" in part ? [vertexOf(part.peak)] : [];
-        const name = r === 0 ? `wall ${i}` : `yard ${r - 1} wall ${ring.length - 1 - i}`;
+        const name = r === 0 ? `wall ${i}` : `yard ${r - 1} wall ${(2 * ring.length - 2 - i) % ring.length}`;
         const slope = "slope" in part ? [{ name: `roof ${a}`, loop: part.slope.map(vertexOf) }] : [];
         return [{ name, loop: [a, b, b + count, ...gable, a + count] }, ...slope];
       }),
@@ -177,23 +187,17 @@ export function overhangingRoof(
 }
 
 /** A roof with a level underside. */
-function roofAlone(id: string, outer: readonly Vec2[], eaves: number, { nodes, parts }: SkeletonRoof): Solid {
+function roofAlone(id: string, outer: readonly Vec2[], eaves: number, roof: SkeletonRoof): Solid {
   const n = outer.length;
-  const inner = [...new Set(parts.flatMap((part) => ("peak" in part ? [part.peak] : part.slope)))].filter(
-    (node) => node >= n,
-  );
-  const vertexOf = (node: number) => (node < n ? node : n + inner.indexOf(node));
-  const vertices = [
-    ...outer.map(([x, y]): Vec3 => [x, y, eaves]),
-    ...inner.map((node): Vec3 => [nodes[node][0], nodes[node][1], eaves + nodes[node][2]]),
-  ];
+  const { parts } = roof;
+  const { numberOf, vertices } = heights(roof, n, eaves);
   const loops = parts.map((part, i) =>
-    "peak" in part ? [i, (i + 1) % n, vertexOf(part.peak)] : part.slope.map(vertexOf),
+    "peak" in part ? [i, (i + 1) % n, numberOf(part.peak)] : part.slope.map(numberOf),
   );
   const bottom = Array.from({ length: n }, (_, i) => n - 1 - i);
   return solidOf(
     id,
-    vertices,
+    [...outer.map(([x, y]): Vec3 => [x, y, eaves]), ...vertices],
     [bottom, ...loops],
     [undefined, ...loops.map(() => undefined)],
     ["bottom", ...parts.map((part, i) => ("peak" in part ? `gable ${i}` : `roof ${i}`))],
