@@ -172,6 +172,7 @@ test("real ground is brought in, with a word on what could not be; masses are sa
     ],
   });
   await page.getByText("Real ground and other programs").click();
+  const loftBefore = await page.getByTestId("Net loft").getAttribute("d");
   const bring = async (buffer: Buffer) => {
     const [chooser] = await Promise.all([
       page.waitForEvent("filechooser"),
@@ -188,6 +189,13 @@ test("real ground is brought in, with a word on what could not be; masses are sa
   const scene = await saved<Building | Block>(page, id);
   expect(scene.elements[1]).toMatchObject({ name: "Ice house", height: 9, storeys: 3 });
   expect(scene.ground?.latitude).toBeCloseTo(51.90005, 5);
+  // The plan shows all of it, and one press gives it roofs and windows.
+  await expect(page.getByTestId("Net loft")).not.toHaveAttribute("d", loftBefore!);
+  await page.getByRole("button", { name: "Give them roofs and windows by rule" }).click();
+  const ice = async () => (await saved<Building>(page, id)).elements[1];
+  expect(await ice()).toMatchObject({ windows: { every: 2.4 }, storeys: 3 });
+  await page.getByRole("button", { name: "Undo" }).click();
+  expect(await ice()).not.toHaveProperty("windows");
   await bring(Buffer.from("{"));
   await expect(page.getByText("This file is no JSON").first()).toBeVisible();
   const [download] = await Promise.all([

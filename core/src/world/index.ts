@@ -2,6 +2,7 @@ export * from "./box";
 export * from "./built";
 export { sharpJunctions, type SharpJunction } from "./sharp";
 export * from "./details";
+export * from "./dressed";
 export {
   KINDS,
   requireValid,

@@ -1,21 +1,37 @@
 import type { FormatInfo } from "@zanvo/core/answers";
 import type { Ground } from "@zanvo/core/exchange";
 import { fileName } from "@zanvo/core/scene";
-import type { Told } from "@zanvo/core/units";
 import { sceneMeasure } from "@zanvo/core/schema";
 import { useState } from "react";
+import { isBuilding } from "@zanvo/core/world";
 import { exportPath, fetchExport } from "../api";
+import { dressMany } from "../document/dress";
 import { download, pickFile } from "../files";
 import { useFormats } from "../formats";
 import { Button, Fold, MeasureField, useWork, Working } from "../ui";
-import { bringIn, MOST_THINGS, spaceLeft } from "./ground";
+import { bringIn, MOST_THINGS, spaceLeft, type Brought } from "./ground";
 import { useStores, type Stores } from "../stores";
 
+/** Roofs and windows for all that came in, in one press. */
+function Dress({ ids }: { readonly ids: readonly string[] }) {
+  const stores = useStores();
+  const own = new Set(ids);
+  const buildings = stores
+    .useDocument(({ scene }) => scene.elements)
+    .filter((one) => own.has(one.id) && isBuilding(one));
+  if (buildings.length === 0) return null;
+  return (
+    <Button className="w-full" onClick={() => dressMany(stores, buildings)}>
+      Give them roofs and windows by rule
+    </Button>
+  );
+}
+
 /** A file of real ground brought in, and what came of it. */
-function BringIn() {
+function BringIn({ onBrought }: GroundFieldsProps) {
   const stores = useStores();
   const { useMeasures, say } = stores;
-  const [notes, setNotes] = useState<readonly Told[]>([]);
+  const [{ ids, notes }, setBrought] = useState<Brought>({ ids: [], notes: [] });
   const work = useWork("Reading the file");
   const measures = useMeasures();
   const bring = async () => {
@@ -23,7 +39,9 @@ function BringIn() {
     if (!file) return;
     if (spaceLeft(stores) <= 0)
       return say(`This scene holds ${MOST_THINGS.toLocaleString("en")} things, as many as it can.`);
-    setNotes((await work.run((signal, tell) => bringIn(stores, file, signal, tell))) ?? []);
+    const brought = await work.run((signal, tell) => bringIn(stores, file, signal, tell));
+    setBrought(brought ?? { ids: [], notes: [] });
+    if (brought?.ids.length) onBrought();
   };
   return (
     <>
@@ -40,6 +58,7 @@ function BringIn() {
           ))}
         </ul>
       )}
+      <Dress ids={ids} />
     </>
   );
 }
@@ -98,14 +117,19 @@ function SaveMasses() {
   );
 }
 
+interface GroundFieldsProps {
+  /** Something came in. */
+  readonly onBrought: () => void;
+}
+
 /** Masses brought in from real ground, and saved for other programs. */
-export function GroundFields() {
+export function GroundFields({ onBrought }: GroundFieldsProps) {
   const stores = useStores();
   const { useDocument } = stores;
   const ground = useDocument((document) => document.scene.ground);
   return (
     <Fold title="Real ground and other programs">
-      <BringIn />
+      <BringIn onBrought={onBrought} />
       {ground ? (
         <Origin ground={ground} />
       ) : (

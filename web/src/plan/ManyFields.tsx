@@ -1,10 +1,11 @@
 import { Copy, Trash2 } from "lucide-react";
 import { useState } from "react";
 import { aligned, LINES, spread, type Line } from "@zanvo/core/construct";
-import type { Element } from "@zanvo/core/world";
+import { isBuilding, type Element } from "@zanvo/core/world";
 import { sentence } from "@zanvo/core/units";
 import { Button, Check, Fold, optionsOf, Select } from "../ui";
 import { alike } from "../document/alike";
+import { dressMany } from "../document/dress";
 import { replaceMany, flagMany, deleteMany, duplicateMany } from "../document/elements";
 import { viewOfElement, type Change } from "../elements";
 import { useStores } from "../stores";
@@ -80,6 +81,11 @@ export function ManyFields({ things }: { readonly things: readonly Element[] }) 
         checked={things.every(({ locked }) => locked)}
         onChange={(locked) => flagMany(stores, things, { locked: locked || undefined })}
       />
+      {things.some(isBuilding) && (
+        <Button className="w-full" onClick={() => dressMany(stores, things)}>
+          Give them roofs and windows by rule
+        </Button>
+      )}
       <div className="flex gap-2 pt-1">
         <Button className="grow" title="Ctrl+D" onClick={() => duplicateMany(stores, things)}>
           <Copy size={14} aria-hidden />

@@ -1,5 +1,5 @@
 import { pickOnPlan, planBounds } from "@zanvo/core/construct";
-import { useMemo, useRef } from "react";
+import { useEffect, useEffectEvent, useMemo, useRef } from "react";
 import type { Rect } from "@zanvo/core/geometry";
 import { metres, sentence } from "@zanvo/core/units";
 import { fit, pan, toDesk, zoom } from "../canvas/camera";
@@ -28,20 +28,32 @@ function wholePlan(stores: Stores) {
 /** A rectangle of the world as it lies in the window's directions. */
 const northUp = ({ x, y, width, height }: Rect): Rect => ({ x, y: -y - height, width, height });
 
+/** Shows everything each time that something was brought in. */
+function useShownAgain(brought: number, showAll: () => void): void {
+  const show = useEffectEvent(showAll);
+  useEffect(() => {
+    if (brought > 0) show();
+  }, [brought]);
+}
+
 interface PlanProps {
   readonly tool: PlanTool;
   readonly onTool: (tool: PlanTool) => void;
   /** Whether a grid of round metres is shown. */
   readonly grid: boolean;
+  /** How often something was brought in: the plan then shows it all. */
+  readonly brought: number;
 }
 
 /** The world from above, north up, to scale: things and eyes are dragged in metres, fresh ones drawn. */
-export function Plan({ tool, onTool, grid }: PlanProps) {
+export function Plan({ tool, onTool, grid, brought }: PlanProps) {
   const stores = useStores();
   const { useMany, useDocument, useSelection, useMeasures, choose } = stores;
   const measures = useMeasures();
   const holder = useRef<HTMLDivElement>(null);
   const { size, camera, setCamera } = useCamera(holder, () => wholePlan(stores), FREE);
+  const showAll = () => setCamera(fit(wholePlan(stores), size, FREE));
+  useShownAgain(brought, showAll);
   const sketch = useSketch(tool, camera);
   const { doing, hover, tag, giveUp, handlers } = usePlanHand({ holder, camera, setCamera, tool, onTool, sketch });
   const cursor = useKeyCursor({
@@ -101,7 +113,7 @@ export function Plan({ tool, onTool, grid }: PlanProps) {
       {cursor.shown}
       <Zooming
         zoomed={(factor) => setCamera((now) => now && zoom(now, factor, [size.width / 2, size.height / 2]))}
-        fitted={() => setCamera(fit(wholePlan(stores), size, FREE))}
+        fitted={showAll}
         fittedToChosen={many.length ? () => setCamera(fit(northUp(planBounds(many, [], 2)), size, FREE)) : undefined}
       />
       {tag && (

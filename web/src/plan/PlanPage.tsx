@@ -130,6 +130,7 @@ function World({ id }: { readonly id: string }) {
   const { useDocument, useShot, useMany, go } = useStores();
   const [tool, setTool] = useState<PlanTool>(CHOOSE);
   const [grid, setGrid] = useState(false);
+  const [brought, setBrought] = useState(0);
   const title = `Plan of ${useDocument((document) => document.scene.title)}`;
   const shots = useDocument((document) => document.scene.shots);
   const shot = useShot();
@@ -139,7 +140,7 @@ function World({ id }: { readonly id: string }) {
       <div className="flex min-w-0 grow flex-col">
         <PlanTools tool={tool} onTool={setTool} grid={grid} onGrid={setGrid} />
         <Guarded what="The plan">
-          <Plan tool={tool} onTool={setTool} grid={grid} />
+          <Plan tool={tool} onTool={setTool} grid={grid} brought={brought} />
         </Guarded>
       </div>
       <aside className="flex w-[400px] shrink-0 flex-col gap-3 overflow-y-auto border-l border-hair p-3 *:shrink-0">
@@ -158,7 +159,7 @@ function World({ id }: { readonly id: string }) {
         </Guarded>
         <CarryFields />
         <ChosenOnPlan />
-        <GroundFields />
+        <GroundFields onBrought={() => setBrought((count) => count + 1)} />
       </aside>
     </Page>
   );

@@ -21,16 +21,19 @@ const told = (taken: number, left: number, notes: readonly Told[]): readonly Tol
   ...notes,
 ];
 
-/**
- * Brings the buildings and streets of a GeoJSON file in, read in a worker.
- * @returns what came of it, a sentence each
- */
+/** What was brought in, by id, and what came of the file, a sentence each. */
+export interface Brought {
+  readonly ids: readonly string[];
+  readonly notes: readonly Told[];
+}
+
+/** Brings the buildings and streets of a GeoJSON file in, read in a worker. */
 export async function bringIn(
   stores: Stores,
   file: File,
   signal: AbortSignal,
   tell: (going: Going) => void,
-): Promise<readonly Told[]> {
+): Promise<Brought> {
   const worker = steady<GroundWorker>(
     () => new Worker(new URL("./ground.worker.ts", import.meta.url), { type: "module" }),
   );
@@ -51,7 +54,10 @@ export async function bringIn(
         scene.ground = found.ground;
         scene.elements.push(...elements);
       });
-    return told(elements.length, found.elements.length - elements.length, found.notes);
+    return {
+      ids: elements.map(({ id }) => id),
+      notes: told(elements.length, found.elements.length - elements.length, found.notes),
+    };
   } finally {
     worker.end();
   }
