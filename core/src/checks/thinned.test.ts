@@ -35,9 +35,10 @@ describe("what is left out of a drawing since it would clot", () => {
   it("is told with how many there are of how many, and where", () => {
     const [found, ...more] = thinned(front(120), 2);
     expect(more).toEqual([]);
-    const [, left, all] = /^(\d+) of (\d+) are left out here: they would come nearer than 2 mm to each other\.$/.exec(
-      inMetric(found.message),
-    )!;
+    const [, left, all] =
+      /^(\d+) of (\d+) are left out here: drawn, lines would come nearer than 2 mm to each other\.$/.exec(
+        inMetric(found.message),
+      )!;
     expect(found).toMatchObject({ id: "thinned-window", where: "Windows", severity: "note", value: Number(left) });
     // 45 to each of four storeys, on the one wall that is seen: every second one, drawn 0.75 mm from the next.
     expect(Number(all)).toBe(4 * 45);

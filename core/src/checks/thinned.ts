@@ -21,7 +21,8 @@ export function thinnedDetails(shot: Shot, visible: VisibleEdges): Finding[] {
       at,
       value: left,
       unit: "",
-      message: sentence`${left} of ${all} are left out here: they would come nearer than ${mm(gap)} to each other.`,
+      message: sentence`${left} of ${all} ${left === 1 ? "is" : "are"} left out here: drawn, lines would come nearer
+        than ${mm(gap)} to each other.`,
     };
   });
 }

@@ -52,6 +52,24 @@ describe("windows on a round wall", () => {
   });
 });
 
+describe("a round wall", () => {
+  it.each([
+    [{ kind: "flat" }, 3],
+    [{ kind: "flat", rise: 1 }, 5],
+    [{ kind: "mansard", rise: 2 }, 4],
+    [{ kind: "cone", rise: 4 }, 3],
+    [{ kind: "dome", rise: 4 }, 3],
+  ] as const)("has no line from facet to facet under the roof %j", (roof, rims) => {
+    const [solid] = build([drum({ roof })]);
+    const level = ({ a, b }: { a: number; b: number }) => solid.vertices[a][2] === solid.vertices[b][2];
+    const drawn = solid.edges.filter(({ smooth }) => !smooth);
+    expect(drawn.filter((edge) => !level(edge))).toEqual([]);
+    // Its foot, its eaves, and what else runs around it.
+    expect(drawn.length / 32).toBeLessThanOrEqual(rims);
+    expect(drawn.length % 32).toBe(0);
+  });
+});
+
 describe("a saw-tooth roof", () => {
   it("has no line across the plain wall under its last tooth", () => {
     const [hall] = build([

@@ -12,27 +12,27 @@ export const ring = (points: readonly Vec2[], z: number): Ring => ({ points, z }
 /**
  * A closed solid between rings of as many corners each, from the lowest up, closed by a last flat ring or an apex.
  * @param apex the point that the last ring runs to, if it does
- * @param round joins that are no edges: `all` of the surface, each side's from ring to ring, or those of the wall and
- * those of what runs to the apex, each by itself
+ * @param round joins that are no edges: `all` of the surface, each side's from ring to ring, those between two rings,
+ * or those of the wall and those of what runs to the apex, each by itself
  */
 export function loft(
   id: string,
   rings: readonly Ring[],
   apex: Vec3 | null,
-  round?: "all" | "sides" | "separate",
+  round?: "all" | "sides" | "rings" | "separate",
 ): Solid {
   const n = rings[0].points.length;
   const vertices: Vec3[] = rings.flatMap(({ points, z }) => points.map(([x, y]): Vec3 => [x, y, z]));
   const sides: number[][] = [];
   const groups: (number | undefined)[] = [];
   const names: string[] = [];
-  const group = (side: number, last = false) =>
-    round === "all" ? 0 : round === "sides" ? side : round === "separate" ? Number(last) : undefined;
+  const group = (side: number, ring: number, last = false) =>
+    round && { all: 0, sides: side, rings: ring, separate: Number(last) }[round];
   for (let r = 0; r + 1 < rings.length; r++)
     for (let i = 0; i < n; i++) {
       const [a, b] = [r * n + i, r * n + ((i + 1) % n)];
       sides.push([a, b, b + n, a + n]);
-      groups.push(group(i));
+      groups.push(group(i, r));
       names.push(r === 0 ? `wall ${i}` : `ring ${r} ${i}`);
     }
   const last = (rings.length - 1) * n;
@@ -47,7 +47,7 @@ export function loft(
     );
   for (let i = 0; i < n; i++) {
     sides.push([last + i, last + ((i + 1) % n), vertices.length]);
-    groups.push(group(i, true));
+    groups.push(group(i, rings.length, true));
     names.push(`roof ${i}`);
   }
   return solidOf(id, [...vertices, apex], [bottom, ...sides], [undefined, ...groups], ["bottom", ...names]);

@@ -141,11 +141,16 @@ export function topOf(building: Building, points: readonly Vec2[], z: number, he
       return loft(id, [...walls, ...rings], [...middle, eaves + rise], round ? "all" : "sides");
     }
     case "mansard":
-      return loft(id, [...walls, ring(inset(points, MANSARD * rise) ?? points, eaves + rise)], null);
+      return loft(
+        id,
+        [...walls, ring(inset(points, MANSARD * rise) ?? points, eaves + rise)],
+        null,
+        round ? "rings" : undefined,
+      );
     case "flat":
       return roof.rise === undefined
         ? loft(id, walls, null, round ? "all" : undefined)
-        : parapet(id, points, z, eaves, roof.rise);
+        : parapet(building, points, z, eaves, roof.rise);
   }
 }
 
@@ -168,7 +173,7 @@ function hip(id: string, points: readonly Vec2[], turned: boolean, z: number, he
 }
 
 /** A flat roof behind a parapet. */
-function parapet(id: string, points: readonly Vec2[], z: number, roof: number, rise: number): Solid {
+function parapet({ id, round }: Building, points: readonly Vec2[], z: number, roof: number, rise: number): Solid {
   const within = inset(points, PARAPET) ?? points;
   const n = points.length;
   const vertices = [ring(points, z), ring(points, roof + rise), ring(within, roof + rise), ring(within, roof)].flatMap(
@@ -184,7 +189,8 @@ function parapet(id: string, points: readonly Vec2[], z: number, roof: number, r
     ...band(1, 2),
     ...band(2, 3),
   ];
-  return solidOf(id, vertices, loops, [undefined, undefined, ...points.map(() => undefined), ...points.map(() => 0)]);
+  const joins = [round ? 1 : undefined, 0, round ? 2 : undefined].flatMap((group) => points.map(() => group));
+  return solidOf(id, vertices, loops, [undefined, undefined, ...joins]);
 }
 
 /** The roof of a building whose eaves reach out, which is a part of its own. */
