@@ -47,16 +47,21 @@ export function rowEnds(elements: readonly Element[], from: Vec2, to: Vec2): rea
   return toTheLeft < -1e-6 * distance2(from, to) ? [to, from] : [from, to];
 }
 
-/** Whether two rings share more of the plan than what touches. */
-function overlaps(one: readonly Vec2[], other: readonly Vec2[]): boolean {
-  const inner = inset(one, TOUCHING);
-  if (!inner || !boxesMeet(boxOnPlan(inner), boxOnPlan(other))) return false;
-  return !areClear(inner, other, 0) || isWithin(inner[0], other) || isWithin(other[0], inner);
-}
-
 /** What stands where some things would be laid, of all but what lies on the ground. */
-export const standingOn = (laid: readonly Element[], elements: readonly Element[]): Element[] =>
-  elements.filter(
-    (element) =>
-      !element.hidden && kindOf(element).stands && laid.some((one) => overlaps(outlineOf(one), outlineOf(element))),
-  );
+export function standingOn(laid: readonly Element[], elements: readonly Element[]): Element[] {
+  // What only touches does not reach into the outlines moved inwards.
+  const inners = laid.flatMap((one) => {
+    const inner = inset(outlineOf(one), TOUCHING);
+    return inner ? [{ inner, box: boxOnPlan(inner) }] : [];
+  });
+  return elements.filter((element) => {
+    if (element.hidden || !kindOf(element).stands) return false;
+    const outline = outlineOf(element);
+    const own = boxOnPlan(outline);
+    return inners.some(
+      ({ inner, box }) =>
+        boxesMeet(box, own) &&
+        (!areClear(inner, outline, 0) || isWithin(inner[0], outline) || isWithin(outline[0], inner)),
+    );
+  });
+}

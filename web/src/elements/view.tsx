@@ -26,7 +26,7 @@ export interface ElementTool {
   readonly shape?: DrawnShape;
   /**
    * What is drawn through some places, all but its id and its name.
-   * @param heading of the main streets, degrees
+   * @param heading of the street beside it, or else of the main streets, degrees
    * @returns a sentence where it is nothing yet
    */
   readonly draw: (places: readonly Vec2[], heading: number) => Drawn | string;
