@@ -14,6 +14,7 @@ const swc = [
 export default {
   testEnvironment: "node",
   globalSetup: "<rootDir>/scripts/unitSetup.mjs",
+  globalTeardown: "<rootDir>/scripts/unitTeardown.mjs",
   testMatch: ["<rootDir>/{core,raster,pdf,files,store,server,web,cli,demo,bench}/**/*.test.{ts,tsx}"],
   moduleNameMapper: {
     "^@zanvo/pdf$": "<rootDir>/pdf/src/index.ts",
