@@ -1,7 +1,7 @@
 import type { Vec2, Vec3 } from "../../../geometry";
 import { yardsOf } from "../../outline";
 import { centroid, inset, isRectangle } from "../../polygon";
-import { extrude, loft, ring } from "../../shapes";
+import { extrude, loft, ring, type Ring } from "../../shapes";
 import { asPart, solidOf, type Solid } from "../../solid";
 import type { Building } from "./schema";
 import { overhangingRoof, skeletonRoof, underSkeletonRoof } from "./skeletonRoof";
@@ -141,17 +141,18 @@ export function topOf(building: Building, points: readonly Vec2[], z: number, he
       return loft(id, [...walls, ...rings], [...middle, eaves + rise], round ? "all" : "sides");
     }
     case "mansard":
-      return loft(
-        id,
-        [...walls, ring(inset(points, MANSARD * rise) ?? points, eaves + rise)],
-        null,
-        round ? "rings" : undefined,
-      );
+      return mansard(building, points, walls, rise);
     case "flat":
       return roof.rise === undefined
         ? loft(id, walls, null, round ? "all" : undefined)
         : parapet(building, points, z, eaves, roof.rise);
   }
+}
+
+/** A mansard: steep sides that lean in, under a flat top. @param walls the rings of their foot and their eaves */
+function mansard({ id, round }: Building, points: readonly Vec2[], walls: readonly Ring[], rise: number): Solid {
+  const top = ring(inset(points, MANSARD * rise) ?? points, walls[1].z + rise);
+  return loft(id, [...walls, top], null, round ? "rings" : undefined);
 }
 
 /** A hip roof: slopes of one pitch on all four sides, meeting in a ridge. */
