@@ -139,7 +139,7 @@ test("a place is drawn to what is near, told by a tag, and held to its line with
   ]);
 });
 
-test("what is chosen is measured, typed, turned and given corners on the plan; a tape, a grid and buttons to zoom", async ({
+test("what is chosen is measured, typed, turned and given corners; a tape, a grid and buttons to zoom", async ({
   page,
 }) => {
   const id = await onPlan(page);

@@ -49,7 +49,7 @@ const KEYS: Keys = [
   ["Shift", "While drawing or dragging: stay on the line that was caught"],
 ];
 
-/** The keys of the plan: what is done to all that is chosen; Escape puts the tool down wherever one types or presses. */
+/** The keys of the plan: what is done to all that is chosen; Escape puts the tool down from anywhere on the page. */
 function usePlanKeys(many: readonly Element[], onTool: (tool: PlanTool) => void): void {
   const stores = useStores();
   const keys = { ...ANYWHERE, preventDefault: true };

@@ -1,6 +1,7 @@
 import { sentence, type Told } from "../../../units";
 import type { Feature } from "../kind";
 import { measureIn } from "../tags";
+import { RISE } from "./roofShapes";
 import type { RoofKind } from "./roofs";
 import type { Building } from "./schema";
 
@@ -25,9 +26,8 @@ const SHAPES: Readonly<Record<string, RoofKind>> = {
   conical: "cone",
   spire: "spire",
 };
-/** Metres of a roof for each of its storeys, and what it rises where nothing is said (common practice). */
+/** Metres of a roof for each of its storeys (common practice). */
 const STOREY = 3;
-const RISE = 2.5;
 
 /** The roof that a feature tells of: flat where it tells of none, or of one that is not known. */
 export function roofIn(properties: Properties): Building["roof"] {

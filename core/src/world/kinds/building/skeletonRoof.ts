@@ -1,5 +1,5 @@
 import { distance2, type Vec2, type Vec3 } from "../../../geometry";
-import { crossingAt } from "../../path";
+import { atShare, crossingAt } from "../../path";
 import { solidOf, type Solid } from "../../solid";
 import { straightSkeleton, type Skeleton } from "../../skeleton";
 
@@ -43,8 +43,7 @@ function gableOf(
   const shares = crossingAt(from.at, to.at, a, b);
   if (!shares || shares[0] < 1 || shares[1] < 0.02 || shares[1] > 0.98) return null;
   const inwards = from.inwards + shares[0] * (to.inwards - from.inwards);
-  const at: Vec2 = [a[0] + shares[1] * (b[0] - a[0]), a[1] + shares[1] * (b[1] - a[1])];
-  return inwards > 0 ? { peak, at, inwards } : null;
+  return inwards > 0 ? { peak, at: atShare(a, b, shares[1]), inwards } : null;
 }
 
 /**
@@ -151,9 +150,7 @@ export function outset(points: readonly Vec2[], by: readonly number[]): readonly
   const out = lines.map((line, i): Vec2 | null => {
     const before = lines[(i + n - 1) % n];
     const shares = crossingAt(...before, ...line);
-    return (
-      shares && [line[0][0] + shares[1] * (line[1][0] - line[0][0]), line[0][1] + shares[1] * (line[1][1] - line[0][1])]
-    );
+    return shares && atShare(...line, shares[1]);
   });
   const kept = out.every((p, i) => {
     const q = out[(i + 1) % n];
