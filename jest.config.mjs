@@ -26,7 +26,7 @@ export default {
   },
   transform: { "\\.(m?[jt]sx?)$": swc },
   transformIgnorePatterns: [
-    "/node_modules/(?!(d3-geo|d3-array|internmap|earcut|flatbush|flatqueue|fast-check|immer|zustand|three|robust-predicates|clipper2-ts|p-queue|p-timeout)/)",
+    "/node_modules/(?!(d3-geo|d3-array|internmap|earcut|flatbush|flatqueue|fast-check|immer|zustand|three|robust-predicates|clipper2-ts|delaunator|@kninnug|p-queue|p-timeout)/)",
   ],
   testTimeout: 120000,
   // As many as the smallest machine it runs on has cores; by itself it would leave one of them idle.

@@ -14,7 +14,9 @@ import { contradicting } from "./sighted";
 import { offScale } from "./scale";
 import { impossibleTriangle, offHorizon } from "./sketched";
 import { missingThird } from "./third";
+import { onSlopes } from "./slopes";
 import { tilted } from "./tilted";
+import { underground } from "./underground";
 import { wide } from "./wide";
 
 export type { Finding } from "./finding";
@@ -24,6 +26,7 @@ export { nudgedBlock, nudgedEye, tangentsOf } from "./tangents";
 /** Every check. A new finding is one file and one line here. */
 const CHECKS: readonly Check[] = [
   insideThing,
+  underground,
   wide,
   lyingDepth,
   crowding,
@@ -38,6 +41,7 @@ const CHECKS: readonly Check[] = [
   compassOff,
   offScale,
   narrowJunctions,
+  onSlopes,
 ];
 
 const ORDER = { error: 0, warning: 1, note: 2 } as const;

@@ -1,6 +1,17 @@
 import { metres, sentence } from "../units";
 import { distance2, type Vec2 } from "../geometry";
-import { boxOf, kindOf, outlineOf, sideOf, stands, standsAt, type Element } from "../world";
+import {
+  boxOf,
+  kindOf,
+  outlineOf,
+  raisedBy,
+  sideOf,
+  stands,
+  standsAt,
+  terrainOf,
+  type Element,
+  type Terrain,
+} from "../world";
 import { tenth, type Check } from "./finding";
 
 /** The eye is put so far before the wall that it is nearest to, m. */
@@ -10,10 +21,11 @@ const CLEAR = 0.5;
  * Whether a place is within the walls of an element, up to its eaves; one low enough to be in a passage through it is
  * not.
  */
-function within(element: Element, at: Vec2, z: number): boolean {
+function within(element: Element, at: Vec2, z: number, terrain: Terrain): boolean {
   const { origin, height } = boxOf(element);
+  const foot = origin.z + raisedBy(element, at, terrain);
   const open = kindOf(element).open?.(element) ?? 0;
-  return z > origin.z + open && z < origin.z + height && standsAt(element, at);
+  return z > foot + open && z < foot + height && standsAt(element, at);
 }
 
 /** The nearest place before a wall of an element, out of it, seen from within. */
@@ -35,7 +47,8 @@ function outside(element: Element, [x, y]: Vec2): Vec2 {
 /** The eye stands inside something: its walls from within are all that is seen. */
 export const insideThing: Check = ({ scene, shot }) => {
   const { x, y, z } = shot.eye;
-  const element = scene.elements.find((one) => !one.hidden && stands(one) && within(one, [x, y], z));
+  const terrain = terrainOf(scene.elements);
+  const element = scene.elements.find((one) => !one.hidden && stands(one) && within(one, [x, y], z, terrain));
   if (!element) return [];
   const [ox, oy] = outside(element, [x, y]);
   const far = distance2([x, y], [ox, oy]);

@@ -1,3 +1,4 @@
+import type { Vec2 } from "../geometry";
 import { overlap, together, type Region } from "./areas";
 import { buildCuttings, isTangled, takenBy } from "./cuttings";
 import type { Detail } from "./details";
@@ -7,8 +8,13 @@ import { meetingOf, meets, touches } from "./junctions";
 import { kindOf, validateElement, type Element } from "./kinds";
 import type { Cutting, Roadway } from "./kinds/kind";
 import { joinRoadways, needsJoining } from "./roadways";
+import { boxOnPlan } from "./polygon";
 import { remembered } from "./remembered";
 import type { Solid } from "./solid";
+import { groundAt, LEVEL, raisedGrounds, reaches, type Terrain } from "./terrain";
+import { drapedOver, settledOn } from "./terrain/settled";
+import { solidsOfGround } from "./terrain/surface";
+import { heightOn, terrainFrom, type Facet } from "./terrain/terrain";
 
 /** What elements are built to: solids, and what is drawn on them and on the ground. */
 export interface Built {
@@ -16,11 +22,15 @@ export interface Built {
   readonly details: readonly Detail[];
 }
 
+const NOTHING: Built = { solids: [], details: [] };
+
 /** Some elements that are built as one: a single one, cuttings that join or cross, or roadways that do. */
 interface Unit {
   readonly elements: readonly Element[];
   /** What roadways among them end at. */
   readonly inTheWay: readonly Element[];
+  /** The facets that are left of raised ground, where it is that. */
+  readonly facets?: readonly Facet[];
 }
 
 const cuttingOf = (element: Element) => (element.hidden ? null : (kindOf(element).cutting?.(element) ?? null));
@@ -46,7 +56,7 @@ const endsRoadways = (element: Element): boolean =>
   !element.hidden && validateElement(element) === null && (kindOf(element).endsRoadways?.(element) ?? false);
 
 /** Elements in the units that they are built as; a unit stands where its first element does. */
-function unitsOf(elements: readonly Element[]): readonly Unit[] {
+function unitsOf(elements: readonly Element[], grounds: ReadonlyMap<Element, readonly Facet[]>): readonly Unit[] {
   const dug = those(elements, cuttingOf).map((one) => ({ ...one, taken: takenBy(one.told) }));
   const roads = those(elements, roadwayOf).map((one) => ({ ...one, meeting: meetingOf(one.told) }));
   const groups = [
@@ -66,6 +76,7 @@ function unitsOf(elements: readonly Element[]): readonly Unit[] {
     return [
       {
         elements: unit,
+        facets: grounds.get(element),
         inTheWay: inTheWay.filter(({ outline }) => ways.some((way) => touches(way, outline))).map((one) => one.element),
       },
     ];
@@ -86,27 +97,50 @@ function builtRoadways({ elements, inTheWay }: Unit, roadways: readonly Roadway[
     solids,
     details: [
       ...kerbDetails,
-      ...elements.flatMap((element, i) => kindOf(element).details?.(element, solids, mouths[i]) ?? []),
+      ...elements.flatMap((element, i) => kindOf(element).details?.(element, solids, { mouths: mouths[i] }) ?? []),
     ],
   };
 }
 
-function builtUnit(unit: Unit): Built {
-  const { elements, inTheWay } = unit;
+/** What some elements are built to on a level field. */
+function builtLevel(unit: Unit): Built {
+  const { elements, inTheWay, facets } = unit;
   const cuttings = elements.flatMap((element) => cuttingOf(element) ?? []);
   if (cuttings.length > 1 || cuttings.some(isTangled)) return builtCuttings(elements, cuttings);
   const roadways = elements.flatMap((element) => roadwayOf(element) ?? []);
   if (roadways.length > 1 || inTheWay.length > 0 || roadways.some(needsJoining)) return builtRoadways(unit, roadways);
   const [element] = elements;
-  if (element.hidden) return { solids: [], details: [] };
+  if (element.hidden) return NOTHING;
   const kind = kindOf(element);
-  const solids = kind.build(element);
+  const solids = facets ? solidsOfGround(element.id, facets) : kind.build(element);
   return { solids, details: kind.details?.(element, solids) ?? [] };
 }
 
-/** The solids of elements, each by itself, in their order; of those that are hidden, none. */
-export const build = (elements: readonly Element[]): Solid[] =>
-  elements.flatMap((element) => builtUnit({ elements: [element], inTheWay: [] }).solids);
+/** What some elements are built to on the ground as it is. */
+function builtUnit(unit: Unit, terrain: Terrain): Built {
+  const [element] = unit.elements;
+  const kind = kindOf(element);
+  const settled = terrain === LEVEL || element.hidden ? undefined : kind.settle?.(element, terrain);
+  if (!settled) return builtLevel(unit);
+  if (settled === "draped") return drapedOver(builtLevel(unit), terrain);
+  const solids = kind.build(element);
+  const rises = (at: Vec2) => groundAt(terrain, at) - heightOn(settled, at);
+  return settledOn({ solids, details: kind.details?.(element, solids, { rises }) ?? [] }, settled);
+}
+
+/** What is around an element may change what it is built to so far beside its outline, m. */
+const BESIDE = 10;
+
+/** The ground that a unit stands on: the level field where none other is near. */
+const under = ({ elements, facets }: Unit, terrain: Terrain): Terrain =>
+  !facets && elements.some((one) => reaches(terrain, boxOnPlan(kindOf(one).outline(one), BESIDE))) ? terrain : LEVEL;
+
+/** The solids of elements, each by itself, in their order; of those that are hidden, none. @param on the ground */
+export const build = (elements: readonly Element[], on: Terrain = LEVEL): Solid[] =>
+  elements.flatMap((element) => {
+    const unit = { elements: [element], inTheWay: [] };
+    return builtUnit(unit, under(unit, on)).solids;
+  });
 
 /** A world as the eye looks at it: elements as they are built, on the ground that is around what is dug. */
 export const built = (elements: readonly Element[]): Built => buildCache()(elements);
@@ -116,15 +150,20 @@ export const built = (elements: readonly Element[]): Built => buildCache()(eleme
  * known of them still holds.
  */
 export function buildCache(): (elements: readonly Element[]) => Built {
-  let kept = new Map<string, { readonly as: string; readonly built: Built }>();
+  let kept = new Map<string, { readonly as: string; readonly on: string; readonly built: Built }>();
   let ground = { as: "", solids: [] as readonly Solid[] };
   return (elements) => {
     const next: typeof kept = new Map();
-    const parts = unitsOf(elements).map((unit) => {
+    const grounds = new Map(raisedGrounds(elements).map(({ element, facets }) => [element, facets]));
+    const terrain = terrainFrom([...grounds.values()].flat());
+    const terrainAs = JSON.stringify(terrain.facets);
+    const parts = unitsOf(elements, grounds).map((unit) => {
       const as = JSON.stringify(unit);
+      const own = under(unit, terrain);
+      const on = own === LEVEL ? "" : terrainAs;
       const [{ id }] = unit.elements;
       const before = kept.get(id);
-      const one = before?.as === as ? before : { as, built: builtUnit(unit) };
+      const one = before?.as === as && before.on === on ? before : { as, on, built: builtUnit(unit, own) };
       next.set(id, one);
       return { ...one, dug: kindOf(unit.elements[0]).cutting !== undefined };
     });

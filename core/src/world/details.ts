@@ -14,6 +14,7 @@ export const DETAIL_KINDS = [
   { id: "crossing", label: "Crossings" },
   { id: "rail", label: "Rails" },
   { id: "bed", label: "Sleepers and plates" },
+  { id: "contour", label: "Contour lines" },
 ] as const;
 
 export type DetailKind = (typeof DETAIL_KINDS)[number]["id"];

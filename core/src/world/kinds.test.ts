@@ -62,6 +62,7 @@ const SAMPLES: { readonly [K in Element["kind"]]: Extract<Element, { kind: K }> 
   steps: { ...base, kind: "steps", foot: { x: 3, y: 4, z: 0 }, heading: 75, count: 9, ...DEFAULT_STEPS },
   canal: { ...base, kind: "canal", path, ...DEFAULT_CANAL },
   bridge: { ...base, kind: "bridge", path, ...DEFAULT_BRIDGE },
+  ground: { ...base, kind: "ground", footprint, height: 1, spots: [{ x: 6, y: 4, z: 2.5 }] },
   square: { ...base, kind: "square", footprint, heading: 10, ...DEFAULT_SQUARE },
   skyline: { ...base, kind: "skyline", path, ...DEFAULT_SKYLINE, seed: 7 },
 };

@@ -1,4 +1,3 @@
-import { wrap } from "@zanvo/core/geometry";
 import { toldBy } from "@zanvo/core/problem";
 import { measureOf } from "@zanvo/core/fields";
 import {
@@ -14,34 +13,15 @@ import {
   type Building,
   type RoofKind,
 } from "@zanvo/core/world";
-import { newId } from "../id";
+import { addSlope } from "../document/slopes";
 import { Button, Check, Fold, Select, MeasureField } from "../ui";
 import type { Change } from "./view";
 import { useStores, type Stores } from "../stores";
 
-/**
- * Adds the slope of a roof to the directions that run with it, so that it has points of its own; directions are added
- * where none do.
- */
-function addSlope(stores: Stores, building: Building): void {
+/** Gives the slope of a roof points of its own. */
+function addRoofSlope(stores: Stores, building: Building): void {
   const slope = slopeOf(building);
-  if (!slope) return;
-  stores.edit((scene) => {
-    const off = (heading: number) => Math.abs(wrap(slope.heading - heading, -90, 180));
-    const own = scene.orientations.find(({ heading }) => Math.min(off(heading), off(heading + 90)) < 0.5);
-    const orientation = own ?? {
-      id: `o${newId().slice(0, 8)}`,
-      name: `As ${building.name}`.slice(0, 200),
-      heading: slope.heading,
-    };
-    if (!own) scene.orientations.push(orientation);
-    const axis = off(orientation.heading) < 0.5 ? "along" : "across";
-    orientation.slopes = [
-      ...(orientation.slopes ?? []),
-      { id: newId(), name: `Roof of ${building.name}`.slice(0, 200), axis, rise: Number(slope.rise.toFixed(3)) },
-    ];
-  });
-  stores.say(`The roof’s slope of ${slope.rise.toFixed(1)}° has points of its own now: see Points.`);
+  if (slope) addSlope(stores, slope, `Roof of ${building.name}`, building.name);
 }
 
 /** Does what may be refused, and says why it was. */
@@ -168,7 +148,7 @@ export function RoofFields({ element, change }: { readonly element: Block | Buil
         <OverhangFields building={building} change={change} />
       )}
       {slopeOf(building) && (
-        <Button className="w-full" onClick={() => addSlope(stores, building)}>
+        <Button className="w-full" onClick={() => addRoofSlope(stores, building)}>
           Give its slope points of its own
         </Button>
       )}

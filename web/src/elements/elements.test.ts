@@ -26,6 +26,7 @@ it("every tool says what the hand does, and stands once on the plan", () => {
     "street",
     "square",
     "canal",
+    "ground",
   ]);
 });
 

@@ -3,6 +3,7 @@ import { block } from "./block";
 import { bridge } from "./bridge";
 import { building } from "./building";
 import { canal } from "./canal";
+import { ground } from "./ground";
 import { skyline } from "./skyline";
 import { square } from "./square";
 import { steps } from "./steps";
@@ -20,7 +21,7 @@ export {
 } from "./view";
 
 /** What the screen knows of every kind of element; their tools stand in this order. */
-export const VIEWS: readonly ElementView[] = [block, building, skyline, street, steps, square, canal, bridge];
+export const VIEWS: readonly ElementView[] = [block, building, skyline, street, steps, square, canal, bridge, ground];
 
 const byKind: ReadonlyMap<string, ElementView> = new Map(VIEWS.map((view) => [view.kind, view]));
 

@@ -10,6 +10,7 @@ import {
   type Street,
 } from "@zanvo/core/world";
 import { Check, Choice, Fold, optionsOf, Select } from "../ui";
+import { ClimbFields } from "./ClimbFields";
 import { CurveFields } from "./CurveFields";
 import { Measures, measuresOf } from "./Measures";
 import { Parts } from "./Parts";
@@ -118,6 +119,7 @@ function StreetFields({ element: street, change }: { readonly element: Street; r
         )}
         onChange={(to, what) => set({ driveways: [...to] }, what)}
       />
+      <ClimbFields element={street} />
       <JunctionFields street={street} change={change} />
     </>
   );

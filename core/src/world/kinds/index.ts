@@ -4,6 +4,7 @@ import { block } from "./block";
 import { bridge } from "./bridge";
 import { building } from "./building";
 import { canal } from "./canal";
+import { ground } from "./ground";
 import type { ElementError, ElementKind } from "./kind";
 import { skyline } from "./skyline";
 import { square } from "./square";
@@ -12,7 +13,7 @@ import { street } from "./street";
 export type { Box, ElementError, ElementKind, Figure, RoadwayEnd } from "./kind";
 
 /** Every kind of element. */
-export const KINDS = [block, building, street, steps, canal, bridge, square, skyline] as const;
+export const KINDS = [block, building, street, steps, canal, bridge, square, ground, skyline] as const;
 
 export type Element = Parameters<(typeof KINDS)[number]["build"]>[0];
 

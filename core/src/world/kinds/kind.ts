@@ -4,6 +4,7 @@ import type { Interval, Vec2 } from "../../geometry";
 import type { Told } from "../../units";
 import type { Detail } from "../details";
 import type { Solid } from "../solid";
+import { groundRange, type Plane, type RaisedGround, type Terrain } from "../terrain/terrain";
 
 /** What every element carries, whatever its kind. */
 export interface ElementBase {
@@ -109,6 +110,14 @@ export interface Mouths {
   readonly right: readonly Interval[];
 }
 
+/** What is around an element where it is built, as far as its details depend on it. */
+export interface Surroundings {
+  /** Where a way opens to what it meets. */
+  readonly mouths?: Mouths;
+  /** How high the ground rises over what the element stands on, at a place, m; where nothing is said, nowhere. */
+  readonly rises?: (at: Vec2) => number;
+}
+
 /** All that is known of a kind of element. */
 export interface ElementKind<E extends ElementBase = ElementBase> {
   readonly kind: E["kind"];
@@ -119,8 +128,8 @@ export interface ElementKind<E extends ElementBase = ElementBase> {
   readonly stands: boolean;
   /** Its solids; none where it cannot stand. */
   build(element: E): Solid[];
-  /** What is drawn on its solids, and on the ground. @param mouths of a way that is joined with what it meets */
-  details?(element: E, solids: readonly Solid[], mouths?: Mouths): Detail[];
+  /** What is drawn on its solids, and on the ground. */
+  details?(element: E, solids: readonly Solid[], around?: Surroundings): Detail[];
   validate?(element: E): ElementError | null;
   /** The ground that it takes: corners on the plan, counter-clockwise. */
   outline(element: E): readonly Vec2[];
@@ -157,7 +166,19 @@ export interface ElementKind<E extends ElementBase = ElementBase> {
   cutting?(element: E): Cutting | null;
   /** Passages so high, m, let an eye stand within its outline. */
   open?(element: E): number;
+  /** What it raises the ground to; null where it cannot be. */
+  ground?(element: E): RaisedGround | null;
+  /**
+   * How it stands on ground that is not level: raised by a plane over the plan, or draped, so that each place of it
+   * keeps its height over the ground there. Where nothing is said, it stands as on a level field.
+   */
+  settle?(element: E, terrain: Terrain): Plane | "draped";
 }
+
+/** Stands on the lowest ground under an outline, level. */
+export const onLowest =
+  <E>(outline: (element: E) => readonly Vec2[]) =>
+  (element: E, terrain: Terrain): Plane => [0, 0, groundRange(terrain, [outline(element)])[0]];
 
 /** Declares a kind of element with the schema of its fields. */
 export const elementKind = <E extends ElementBase>(

@@ -66,11 +66,12 @@ function Drawing({ under }: { readonly under: ReturnType<typeof useUnderPicture>
 function Marks() {
   const { useDocument, useView, useDesk, useShot, useChosen } = useBoard();
   const orientations = useDocument((document) => document.scene.orientations);
+  const elements = useDocument((document) => document.scene.elements);
   const choosing = useView(({ stage }) => stage === "masses");
   const size = useDesk((desk) => desk.size);
   const camera = useDesk((desk) => desk.camera);
   const third = useDesk((desk) => desk.third);
-  const marks = useMarks(orientations, useShot(), useChosen(), choosing);
+  const marks = useMarks(orientations, useShot(), elements, useChosen(), choosing);
   const six = useSixLayers();
   const layers = useMemo(() => [...marks, ...six], [marks, six]);
   return (

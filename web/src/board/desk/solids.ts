@@ -2,7 +2,7 @@ import { pickSolid } from "@zanvo/core/construct";
 import { around, type Vec2, type Vec3 } from "@zanvo/core/geometry";
 import { unproject, type View } from "@zanvo/core/shot";
 import { visibleEdges, type VisibleEdges } from "@zanvo/core/visibility";
-import { build, outlineOf, type Element } from "@zanvo/core/world";
+import { build, outlineOf, terrainOf, type Element } from "@zanvo/core/world";
 
 /** No part of a thing stands farther out of its outline than this, m: beams of lock gates do by a metre or so. */
 const BESIDE = 5;
@@ -22,8 +22,10 @@ export function passesOver(element: Element, [ex, ey]: Vec3, [rx, ry]: Vec3): bo
 /** The element that is seen at a place of the picture: only those that may be there are built. */
 export function pick(view: View, elements: readonly Element[], at: Vec2): string | null {
   const ray = unproject(view, at);
-  return pickSolid(view, build(elements.filter((element) => passesOver(element, view.eye, ray))), at);
+  const near = elements.filter((element) => passesOver(element, view.eye, ray));
+  return pickSolid(view, build(near, terrainOf(elements)), at);
 }
 
-/** An element as it would be seen by itself. */
-export const alone = (view: View, element: Element): VisibleEdges => visibleEdges(build([element]), view.eye);
+/** An element as it would be seen by itself, on the ground of its world. */
+export const alone = (view: View, element: Element, elements: readonly Element[]): VisibleEdges =>
+  visibleEdges(build([element], terrainOf(elements)), view.eye);

@@ -21,8 +21,13 @@ const mark = (id: string, strokes: Shapes, width = 0.45, dash: readonly number[]
 });
 
 /** The edges of what is chosen, those that are hidden fainter. */
-function chosenMarks(view: View, chosen: Element, { alone }: NonNullable<ReturnType<typeof useSolids>>): Layer[] {
-  const lines = alone(view, chosen);
+function chosenMarks(
+  view: View,
+  chosen: Element,
+  elements: readonly Element[],
+  { alone }: NonNullable<ReturnType<typeof useSolids>>,
+): Layer[] {
+  const lines = alone(view, chosen, elements);
   return [
     mark("chosen-far", stretchLines(view, lines, HIDDEN), 0.2, [1, 1], 0.7),
     mark("chosen-crease", stretchLines(view, lines, CREASE)),
@@ -62,6 +67,7 @@ const cross = ({ x, y }: { x: number; y: number }, r: number) =>
 export function useMarks(
   orientations: readonly Orientation[],
   shot: Shot,
+  elements: readonly Element[],
   chosen: Element | undefined,
   choosing: boolean,
 ): readonly Layer[] {
@@ -78,11 +84,11 @@ export function useMarks(
     const centre = { ...STYLES.horizon, dash: [] };
     return [
       over,
-      ...(chosen && solids ? chosenMarks(view, chosen, solids) : []),
+      ...(chosen && solids ? chosenMarks(view, chosen, elements, solids) : []),
       ...(raising ? [mark("raising", segmentLines(view, edges(raising)), 0.4)] : []),
       ...(caught ? [mark("caught", { lines: ring(caught, CAUGHT) })] : []),
       ...(guide ? [mark("street-line", { lines: Float64Array.from(guide.flat()) }, 0.25, [4, 2])] : []),
       { id: "centre", label: "Centre of vision", style: centre, lines: cross(shot.lens.centre, 4) },
     ];
-  }, [over, chosen, solids, view, raising, foot, shot.lens.centre]);
+  }, [over, chosen, elements, solids, view, raising, foot, shot.lens.centre]);
 }

@@ -1,5 +1,5 @@
 import { add, scale, type Vec2 } from "../../../geometry";
-import { elementKind, type Box } from "../kind";
+import { elementKind, onLowest, type Box } from "../kind";
 import { blockAxes, blockCorner, buildBlock } from "./build";
 import { BlockSchema, type Block } from "./schema";
 export * from "./build";
@@ -54,6 +54,7 @@ export const block = elementKind<Block>(BlockSchema, {
   box: (element) => element,
   places: boxOutline,
   placed: blockBetween,
+  settle: onLowest(boxOutline),
   geoJson: { write: ({ origin, height }) => ({ shape: "area", properties: heightTags(origin.z, height) }) },
 });
 

@@ -1,5 +1,6 @@
 import { elementKind, IN_THE_WAY, onPath } from "../kind";
 import { pathOf, ribbon } from "../../path";
+import { groundAt, planeAlong } from "../../terrain/terrain";
 import { validateBridge, buildBridge } from "./build";
 import { BridgeSchema, type Bridge } from "./schema";
 export * from "./build";
@@ -15,6 +16,7 @@ export const bridge = elementKind<Bridge>(BridgeSchema, {
   endsRoadways: ({ level }) => level < IN_THE_WAY,
   outline: (element) => ribbon(pathOf(element), element.width / 2, -element.width / 2),
   span: ({ level, thickness, parapet }) => [level - thickness, thickness + (parapet?.height ?? 0)],
+  settle: (element, terrain) => planeAlong(pathOf(element), (at) => groundAt(terrain, at)),
   ...onPath,
   geoJson: { write: ({ width }) => ({ shape: "line", properties: { man_made: "bridge", width } }) },
 });

@@ -1,7 +1,7 @@
 import type { Vec2 } from "../../../geometry";
 import { metres, metresBetween, sentence } from "../../../units";
 import { boxOutline, heightTags, type Block } from "../block";
-import { elementKind, onFootprint, type Feature } from "../kind";
+import { elementKind, onFootprint, onLowest, type Feature } from "../kind";
 import { measureIn } from "../tags";
 import { cornersOf, yardsOf } from "../../outline";
 import { buildBuilding, validateBuilding } from "./build";
@@ -114,10 +114,11 @@ export const building = elementKind<Building>(BuildingSchema, {
   word: "Building",
   stands: true,
   build: buildBuilding,
-  details: openingsOf,
+  details: (element, solids, around) => openingsOf(element, solids, around?.rises),
   validate: validateBuilding,
   outline: cornersOf,
   span: spanOf,
+  settle: onLowest(cornersOf),
   ...onFootprint,
   // A drum's many corners are none that one would put elsewhere.
   places: (element) => (element.round ? [] : placesIn(element)),

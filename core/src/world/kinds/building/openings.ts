@@ -169,11 +169,12 @@ function roundWindows(
 }
 
 /** Windows and doors of a building, drawn on its walls. */
-export function openingsOf(building: Building, solids: readonly Solid[]): Detail[] {
+export function openingsOf(building: Building, solids: readonly Solid[], rises: Over = () => 0): Detail[] {
   const { windows, doors = [], slope } = building;
   if (!windows && doors.length === 0) return [];
   const [corners, yards] = [cornersOf(building), yardsOf(building)];
-  const ground: Over = slope ? groundOver(corners, slope) : () => 0;
+  const own = slope ? groundOver(corners, slope) : null;
+  const ground: Over = own ? (at) => Math.max(own(at), rises(at)) : rises;
   const passages = passagesOn([corners, ...yards], building);
   const entrances = doors.map(({ x, y, ...size }) => ({ ...nearestSide(corners, [x, y]), ...size }));
   const front = entrances[0] && windows?.party ? sideOf(corners, entrances[0].side).u : null;
@@ -186,7 +187,7 @@ export function openingsOf(building: Building, solids: readonly Solid[]): Detail
     if (!solid) return;
     const over: Over = tier === 0 ? ground : () => -Infinity;
     if (building.round && windows) {
-      const high = tier === 0 && slope ? Math.max(...points.map(ground)) : -Infinity;
+      const high = tier === 0 && points.some((p) => ground(p) > 0) ? Math.max(...points.map(ground)) : -Infinity;
       const taken = points.map((_, side) => [
         ...(tier === 0 ? (passages[0]?.[side] ?? []) : []),
         ...entrances

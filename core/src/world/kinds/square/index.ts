@@ -16,6 +16,7 @@ export const square = elementKind<Square>(SquareSchema, {
   endsRoadways: () => true,
   outline: cornersOf,
   span: ({ kerb }) => [0, kerb],
+  settle: () => "draped",
   ...onFootprint,
   geoJson: {
     write: () => ({ shape: "area", properties: { place: "square" } }),

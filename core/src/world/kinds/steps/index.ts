@@ -1,6 +1,7 @@
 import { metres, metresBetween, sentence } from "../../../units";
 import { boxOutline, heightTags } from "../block";
 import { elementKind, IN_THE_WAY, type Box } from "../kind";
+import { groundAt } from "../../terrain/terrain";
 import { buildSteps, cornerOf, sizeOf } from "./build";
 import { StepsSchema, type Steps } from "./schema";
 export * from "./build";
@@ -36,6 +37,7 @@ export const steps = elementKind<Steps>(StepsSchema, {
       : [{ value, limits: BLONDEL, told, usual: sentence`Comfortable stairs have ${metresBetween(0.6, 0.65)}` }];
   },
   steps: ({ count }) => count,
+  settle: ({ foot }, terrain) => [0, 0, groundAt(terrain, [foot.x, foot.y])],
   // One may stand on it.
   open: () => Infinity,
 });

@@ -15,10 +15,11 @@ export const street = elementKind<Street>(StreetSchema, {
   way: true,
   build: buildStreet,
   roadway: roadwayOf,
-  details: streetDetails,
+  details: (element, solids, around) => streetDetails(element, solids, around?.mouths),
   validate: validateStreet,
   outline: streetRibbon,
   span: ({ kerb }) => [0, kerb],
+  settle: () => "draped",
   ...onPath,
   geoJson: {
     write: ({ carriageway }) => ({

@@ -1,0 +1,104 @@
+import { headingDirection, type Vec2, type Vec3 } from "../../../geometry";
+import { sentence, shortMetres } from "../../../units";
+import { cornersOf } from "../../outline";
+import { areaTwice, crossingOf, inset, isWithin, sideOf } from "../../polygon";
+import type { Facet, Plane, RaisedGround } from "../../terrain/terrain";
+import { triangulated } from "../../terrain/triangulated";
+import type { ElementError } from "../kind";
+import type { Ground } from "./schema";
+
+/** A terrace as high as a flight of twelve steps, m (common practice). */
+export const DEFAULT_GROUND: Pick<Ground, "height"> = { height: 2 };
+
+/** Places of known height keep so far from the rim and from one another, m. */
+const APART = 0.05;
+
+/** How far a place is from the sides of a ring, m. */
+const fromSides = ([x, y]: Vec2, ring: readonly Vec2[]): number =>
+  Math.min(
+    ...ring.map((_, i) => {
+      const { p, u, long } = sideOf(ring, i);
+      const along = Math.min(long, Math.max(0, (x - p[0]) * u[0] + (y - p[1]) * u[1]));
+      return Math.hypot(x - p[0] - along * u[0], y - p[1] - along * u[1]);
+    }),
+  );
+
+/** The rim of what is not embankment. */
+const crestOf = (ground: Ground): readonly Vec2[] | null =>
+  ground.bank === undefined ? cornersOf(ground) : inset(cornersOf(ground), ground.bank);
+
+/** Why ground cannot be raised so, and the field; null where it can. */
+export function validateGround(ground: Ground): ElementError | null {
+  const { height, slope, spots = [], bank } = ground;
+  const points = cornersOf(ground);
+  if (points.length < 3 || areaTwice(points) < 1e-6)
+    return { field: "footprint", message: "has no area: its corners lie on one line." };
+  if (crossingOf(points)) return { field: "footprint", message: "crosses itself." };
+  if (height === 0 && !slope && spots.every(({ z }) => z === 0))
+    return { field: "height", message: "is nothing, and neither a slope nor a point raises it." };
+  const crest = crestOf(ground);
+  if (!crest) return { field: "bank", message: sentence`of ${shortMetres(bank!)} leaves nothing within it.` };
+  for (const [i, { x, y }] of spots.entries()) {
+    if (!isWithin([x, y], crest) || fromSides([x, y], crest) < APART)
+      return {
+        field: `spots/${i}`,
+        message: bank === undefined ? "lies outside of its area, or on its rim." : "lies outside of its embankment.",
+      };
+    if (spots.slice(0, i).some((one) => Math.hypot(one.x - x, one.y - y) < APART))
+      return { field: `spots/${i}`, message: "lies where another one does." };
+  }
+  return null;
+}
+
+/** The plane through three places, of which the plan shows a triangle. */
+function planeThrough([ax, ay, az]: Vec3, [bx, by, bz]: Vec3, [cx, cy, cz]: Vec3): Plane {
+  const [ux, uy, uz, vx, vy, vz] = [bx - ax, by - ay, bz - az, cx - ax, cy - ay, cz - az];
+  const det = ux * vy - uy * vx;
+  const [a, b] = [(uz * vy - uy * vz) / det, (ux * vz - uz * vx) / det];
+  return [a, b, az - a * ax - b * ay];
+}
+
+/** The plane of a slope, or of a terrace. */
+function planeOf({ height, slope }: Ground, corners: readonly Vec2[]): Plane {
+  if (!slope) return [0, 0, height];
+  const [hx, hy] = headingDirection(slope.heading);
+  const k = slope.grade / 100;
+  const lowest = Math.min(...corners.map(([x, y]) => x * hx + y * hy));
+  return [k * hx, k * hy, height - k * lowest];
+}
+
+const facetThrough = (corners: readonly Vec3[]): Facet => ({
+  region: [corners.map(([x, y]): Vec2 => [x, y])],
+  plane: planeThrough(corners[0], corners[1], corners[2]),
+});
+
+/** What raised ground is: nothing where it cannot be raised so. */
+export function raisedGround(ground: Ground): RaisedGround | null {
+  const crest = validateGround(ground) ? null : crestOf(ground);
+  if (!crest) return null;
+  const outline = cornersOf(ground);
+  const { spots = [], bank } = ground;
+  const plane = planeOf(ground, crest);
+  const high = crest.map(([x, y]): Vec3 => [x, y, plane[0] * x + plane[1] * y + plane[2]]);
+  const places = [...high, ...spots.map(({ x, y, z }): Vec3 => [x, y, z])];
+  const top =
+    spots.length === 0
+      ? [{ region: [crest], plane }]
+      : triangulated(
+          crest,
+          spots.map(({ x, y }): Vec2 => [x, y]),
+        ).map((three) => facetThrough(three.map((n) => places[n])));
+  if (bank === undefined) return { outline, facets: top };
+  const banks = outline.flatMap(([x, y], i) => {
+    const k = (i + 1) % outline.length;
+    const [a, b]: Vec3[] = [
+      [x, y, 0],
+      [...outline[k], 0],
+    ];
+    // On a slope the two ends of a bank differ in height: it has two planes.
+    return ground.slope
+      ? [facetThrough([a, b, high[k]]), facetThrough([a, high[k], high[i]])]
+      : [facetThrough([a, b, high[k], high[i]])];
+  });
+  return { outline, facets: [...top, ...banks] };
+}
