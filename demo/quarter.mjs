@@ -250,7 +250,7 @@ const STREETS = [
     "Net lane",
     [
       [60, -62],
-      [60, 124],
+      [60, 188],
     ],
     { carriageway: 5, junctions: { radius: 4 }, ends: { last: "turning head" } },
   ),
@@ -346,6 +346,82 @@ const STEPS = [
   },
 ];
 
+/** Signal hill: a lane cut into it between walls, a terrace at its top, and a look-out with steps at its foot. */
+const raised = (id, name, places, more) => ({
+  id,
+  kind: "ground",
+  name,
+  footprint: places.map(([p, q]) => at(p, q)),
+  height: 0,
+  ...more,
+});
+const corners = (p0, q0, p1, q1) => [
+  [p0, q0],
+  [p1, q0],
+  [p1, q1],
+  [p0, q1],
+];
+const UP = HEADING + 90;
+const HILL = [
+  raised(
+    "signal-hill",
+    "Signal hill",
+    [
+      [22, 132],
+      [104, 132],
+      [122, 176],
+      [104, 226],
+      [30, 230],
+      [4, 182],
+    ],
+    {
+      spots: [
+        [38, 160, 4.5],
+        [80, 158, 4],
+        [92, 186, 6.5],
+        [62, 214, 6],
+        [30, 192, 7.5],
+      ].map(([p, q, z]) => ({ ...at(p, q), z })),
+      contours: 1,
+    },
+  ),
+  raised("signal-terrace", "Signal terrace", corners(42, 176, 84, 206), { height: 5.28 }),
+  raised("signal-cutting", "Signal lane's slope", corners(53, 132, 67, 176), { slope: { heading: UP, grade: 12 } }),
+  raised("look-out", "Look-out", corners(30, 132, 48, 146), { height: 3 }),
+  building("signal-house", "Signal house", rectangle(45, 192, 9, 9), 6, { kind: "hip", rise: 2.4 }, { storeys: 2 }),
+  building("signal-mast-house", "Mast house", drum(76, 198, 3), 9, { kind: "cone", rise: 3 }, { round: true }),
+  ...[
+    [68.5, 138, 7, 8],
+    [68.5, 150, 7, 9],
+    [44.5, 152, 7, 8],
+    [44, 164, 7.5, 8],
+  ].map(([p, q, wide, deep], i) =>
+    building(
+      `hill-house-${i + 1}`,
+      `Hill house ${i + 1}`,
+      rectangle(p, q, wide, deep),
+      6 + (i % 2),
+      { kind: "gable", rise: 2.4 },
+      {
+        storeys: 2,
+        windows: { ...DEFAULT_WINDOWS },
+        doors: [{ ...at(p < 60 ? p + wide : p, q + deep / 2), width: 0.95, height: 2.1 }],
+      },
+    ),
+  ),
+  {
+    id: "look-out-steps",
+    kind: "steps",
+    name: "Look-out steps",
+    foot: { ...at(39, 126.6), z: 0 },
+    heading: UP,
+    width: 4,
+    count: 18,
+    riser: 0.1667,
+    tread: 0.3,
+  },
+];
+
 /** The scene, without what every scene has. */
 export function quarter(a3) {
   const shot = (id, name, eye, gaze, lens, more = {}) => ({
@@ -361,7 +437,7 @@ export function quarter(a3) {
   const eyeAt = (p, q, z) => ({ ...at(p, q), z });
   return {
     title: "Kestrel Quay, the whole quarter",
-    elements: [...LANDMARKS, ...STREETS, ...PLACES, ...STEPS, ...houses],
+    elements: [...LANDMARKS, ...STREETS, ...PLACES, ...STEPS, ...HILL, ...houses],
     rows,
     shots: [
       shot(
@@ -396,6 +472,7 @@ export function quarter(a3) {
         { heading: 0 },
         { law: "equirectangular", distance: 62 },
       ),
+      shot("s9", "Up Signal hill", eyeAt(59, 92, 7), { heading: UP + 3, pitch: -4 }, { distance: 250 }),
     ],
   };
 }

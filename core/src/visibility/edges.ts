@@ -34,6 +34,9 @@ function eyeSideOf(solid: Solid, eye: Vec3): EyeSide {
 /** Edges are looked at so many at a time before what is known is handed out. */
 const BATCH = 2000;
 
+/** More occluders than these before a face are looked for again for each line that is drawn on it. */
+const MANY = 24;
+
 /** What is no detail. */
 const OF_NO_ITEM = { kind: 0, item: 0, rank: 0 };
 /** The first of a row is drawn before all others of it. */
@@ -162,9 +165,14 @@ export function* visibleEdgesInParts(
     if (!seen || (lost[p.solid] && lost[q.solid])) out.push(p.solid, a, b, [[0, 1]], HIDDEN);
     else addStretch(p.solid, a, b, ofBoth, INTERSECTION);
   };
-  const detailOf = (s: number, detail: Detail, before: Iterable<Occluder>) => {
+  const detailOf = (
+    s: number,
+    detail: Detail,
+    before: Iterable<Occluder>,
+    passed: (one: Occluder) => boolean = () => false,
+  ) => {
     const { a, b, item } = detail;
-    const seen = gaps(union(hiddenBy(before, () => false, a, b)), SLIVER / norm(sub(b, a)));
+    const seen = gaps(union(hiddenBy(before, passed, a, b)), SLIVER / norm(sub(b, a)));
     const kind = DETAIL_KINDS.findIndex(({ id }) => id === detail.kind);
     out.push(s, a, b, seen, DETAIL, { kind, item: numberOf(item ?? detail), rank: item ? rankOf(item.index) : 0 });
   };
@@ -182,7 +190,10 @@ export function* visibleEdgesInParts(
         // A face that looks away shows nothing that is drawn on it.
         if (!stands[s].inside && !front(s, face)) continue;
         const before = beforeFace(solid, s, face, near);
-        if (before) for (const detail of own) detailOf(s, detail, before);
+        const passed = (one: Occluder) => one.solid === s && one.face === face;
+        // Where much stands before a face, only what stands before a line itself is looked at.
+        const all = before && before.length <= MANY ? before : null;
+        if (before) for (const detail of own) detailOf(s, detail, all ?? near([detail.a, detail.b]), passed);
       }
     out.looked += solid.edges.length + met.length + on.length;
     if (out.looked >= BATCH) yield out.handOut();

@@ -1,6 +1,6 @@
 import Flatbush from "flatbush";
 import { cross, dot, norm, scale, sub, type Vec3 } from "../geometry";
-import type { Solid } from "../world";
+import type { Face, Solid } from "../world";
 import { TOUCH } from "./occluder";
 
 /** A stretch of the line in which faces of two solids cut each other. */
@@ -16,10 +16,40 @@ export interface Intersection {
 /** Shorter than this a stretch is rounding, m. */
 const LEAST = 1e-5;
 
-const bounds = ({ vertices }: Solid): readonly number[] =>
-  [0, 1, 2]
-    .map((k) => Math.min(...vertices.map((p) => p[k])))
-    .concat([0, 1, 2].map((k) => Math.max(...vertices.map((p) => p[k]))));
+/** The box around some places: its least and greatest x, y and z. */
+type Bounds = readonly [number, number, number, number, number, number];
+
+function boundsOf(places: readonly Vec3[]): Bounds {
+  let [x0, y0, z0, x1, y1, z1] = [Infinity, Infinity, Infinity, -Infinity, -Infinity, -Infinity];
+  for (const [x, y, z] of places) {
+    [x0, y0, z0] = [Math.min(x0, x), Math.min(y0, y), Math.min(z0, z)];
+    [x1, y1, z1] = [Math.max(x1, x), Math.max(y1, y), Math.max(z1, z)];
+  }
+  return [x0, y0, z0, x1, y1, z1];
+}
+
+const touch = (a: Bounds, b: Bounds): boolean =>
+  [0, 1, 2].every((k) => a[k] <= b[k + 3] + TOUCH && b[k] <= a[k + 3] + TOUCH);
+
+/** A face with its number, and the box around it. */
+interface Side {
+  readonly face: Face;
+  readonly number: number;
+  readonly box: Bounds;
+}
+
+const sides = new WeakMap<Solid, readonly Side[]>();
+
+/** The faces of a solid; of a sheet without edges one side stands for both. */
+function sidesOf(solid: Solid): readonly Side[] {
+  let own = sides.get(solid);
+  if (!own) {
+    const faces = solid.edges.length ? solid.faces : solid.faces.slice(0, 1);
+    own = faces.map((face, number) => ({ face, number, box: boundsOf(face.loop.map((n) => solid.vertices[n])) }));
+    sides.set(solid, own);
+  }
+  return own;
+}
 
 /** The part of a line p + t d that lies in a convex piece of a face, as [t0, t1]; null where there is none. */
 function within(
@@ -63,46 +93,47 @@ function cutsOf(one: Solid, other: Solid): readonly Cut[] {
   return cuts;
 }
 
-/**
- * The stretches in which faces of two solids cut each other; faces that only touch along an edge of either do not,
- * and of a sheet without edges one side stands for both.
- */
-function between(one: Solid, other: Solid): Cut[] {
-  const out: Cut[] = [];
-  const sides = ({ faces, edges }: Solid) => (edges.length ? faces : faces.slice(0, 1));
-  sides(one).forEach((f, face) => {
-    const heights = other.vertices.map((p) => dot(f.normal, p) - f.offset);
-    sides(other).forEach((g, beside) => {
-      const over = g.loop.map((n) => heights[n]);
-      // A face that ends on this one's plane touches it; only one that passes through it cuts it.
-      if (Math.min(...over) > -TOUCH || Math.max(...over) < TOUCH) return;
-      const under = f.loop.map((n) => dot(g.normal, one.vertices[n]) - g.offset);
-      if (Math.min(...under) > -TOUCH || Math.max(...under) < TOUCH) return;
-      const way = cross(f.normal, g.normal);
-      const size = dot(way, way);
-      if (size < 1e-16) return;
-      // The place nearest to the origin on both planes.
-      const p = scale(cross(sub(scale(g.normal, f.offset), scale(f.normal, g.offset)), way), 1 / size);
-      const d = scale(way, 1 / Math.sqrt(size));
-      for (const piece of f.pieces)
-        for (const q of g.pieces) {
-          const [m, n] = [within(one, piece, f.normal, p, d), within(other, q, g.normal, p, d)];
-          if (!m || !n) continue;
-          const [t0, t1] = [Math.max(m[0], n[0]), Math.min(m[1], n[1])];
-          if (t1 - t0 < LEAST) continue;
-          const at = (t: number): Vec3 => [p[0] + t * d[0], p[1] + t * d[1], p[2] + t * d[2]];
-          out.push({ a: at(t0), b: at(t1), faces: [face, beside] });
-        }
+/** The stretches in which a face of one solid cuts a face of another. */
+function cutsBetween(one: Solid, { face: f, number }: Side, other: Solid, { face: g, number: beside }: Side): Cut[] {
+  const over = g.loop.map((n) => dot(f.normal, other.vertices[n]) - f.offset);
+  // A face that ends on this one's plane touches it; only one that passes through it cuts it.
+  if (Math.min(...over) > -TOUCH || Math.max(...over) < TOUCH) return [];
+  const under = f.loop.map((n) => dot(g.normal, one.vertices[n]) - g.offset);
+  if (Math.min(...under) > -TOUCH || Math.max(...under) < TOUCH) return [];
+  const way = cross(f.normal, g.normal);
+  const size = dot(way, way);
+  if (size < 1e-16) return [];
+  // The place nearest to the origin on both planes.
+  const p = scale(cross(sub(scale(g.normal, f.offset), scale(f.normal, g.offset)), way), 1 / size);
+  const d = scale(way, 1 / Math.sqrt(size));
+  const at = (t: number): Vec3 => [p[0] + t * d[0], p[1] + t * d[1], p[2] + t * d[2]];
+  return f.pieces.flatMap((piece) => {
+    const m = within(one, piece, f.normal, p, d);
+    if (!m) return [];
+    return g.pieces.flatMap((q): Cut[] => {
+      const n = within(other, q, g.normal, p, d);
+      const [t0, t1] = n ? [Math.max(m[0], n[0]), Math.min(m[1], n[1])] : [0, 0];
+      return t1 - t0 < LEAST ? [] : [{ a: at(t0), b: at(t1), faces: [number, beside] }];
     });
   });
-  return out;
+}
+
+/**
+ * The stretches in which faces of two solids cut each other; faces that only touch along an edge of either do not.
+ */
+function between(one: Solid, other: Solid): Cut[] {
+  const [mine, theirs] = [boundsOf(one.vertices), boundsOf(other.vertices)];
+  const near = sidesOf(other).filter(({ box }) => touch(box, mine));
+  return sidesOf(one)
+    .filter(({ box }) => touch(box, theirs))
+    .flatMap((f) => near.filter(({ box }) => touch(box, f.box)).flatMap((g) => cutsBetween(one, f, other, g)));
 }
 
 /** The lines in which solids cut each other: what an edge would be if they were one. */
 export function intersectionCurves(solids: readonly Solid[]): readonly Intersection[] {
   const out: Intersection[] = [];
   if (solids.length > 1) {
-    const boxes = solids.map(bounds);
+    const boxes = solids.map(({ vertices }) => boundsOf(vertices));
     const index = new Flatbush(solids.length);
     for (const [x0, y0, , x1, y1] of boxes) index.add(x0, y0, x1, y1);
     index.finish();

@@ -10,6 +10,9 @@ const BINS = 4096;
  */
 const STRAY = 1e-6;
 
+/** What is lower than this is low ground, m. */
+const LOW = 0.5;
+
 const bin = (azimuth: number): number => ((azimuth + Math.PI) / (2 * Math.PI)) * BINS;
 
 /** What an upright strip of the sight is covered by: from which slope (height over distance) to which. */
@@ -100,7 +103,10 @@ export function hiddenWhole(solids: readonly Solid[], occluders: readonly Occlud
   const seen = solids.map(({ vertices }) => vertices.map((p) => sub(p, eye)));
   const plan = seen.map(nearest);
   const order = [...solids.keys()].sort((a, b) => plan[a] - plan[b]);
+  // Pavements and kerbs hide nothing whole: they would cost time.
+  const isLow = solids.map(({ vertices }) => vertices.every(([, , z]) => Math.abs(z - vertices[0][2]) < LOW));
   const pieces = occluders
+    .filter(({ solid }) => !isLow[solid])
     .map(({ solid, loop }) => {
       const places = loop.map((n) => seen[solid][n]);
       return { solid, places, far: farthest(places) };

@@ -11,10 +11,10 @@ import { joinRoadways, needsJoining } from "./roadways";
 import { boxOnPlan } from "./polygon";
 import { remembered } from "./remembered";
 import type { Solid } from "./solid";
-import { groundAt, LEVEL, raisedGrounds, reaches, type Terrain } from "./terrain";
-import { drapedOver, settledOn } from "./terrain/settled";
-import { solidsOfGround } from "./terrain/surface";
-import { heightOn, terrainFrom, type Facet } from "./terrain/terrain";
+import { raisedGrounds } from "./raisedGround";
+import { drapedOver, settledOn } from "./settled";
+import { solidsOfGround } from "./surface";
+import { groundAt, heightOn, LEVEL, reaches, terrainFrom, type Facet, type Terrain } from "./terrain";
 
 /** What elements are built to: solids, and what is drawn on them and on the ground. */
 export interface Built {

@@ -31,5 +31,6 @@ export * from "./polygon";
 export * from "./row";
 export { RowSchema, type Row } from "./rowSchema";
 export * from "./solid";
-export { groundAt, groundRange, LEVEL, raisedBy, terrainOf, type Terrain } from "./terrain";
-export * from "./terrain/climbs";
+export { raisedBy, terrainOf } from "./raisedGround";
+export { groundAt, groundRange, LEVEL, type Terrain } from "./terrain";
+export * from "./climbs";

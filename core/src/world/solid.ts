@@ -1,5 +1,5 @@
 import { cross, dot, norm, scale, sub, type Vec2, type Vec3 } from "../geometry";
-import { trianglesOf } from "./triangles";
+import { convexParts, trianglesOf } from "./triangles";
 
 /** A flat face; `normal` points out of the solid and normal . p = offset on it. */
 export interface Face {
@@ -70,7 +70,7 @@ const turnsOneWay = (loop: readonly number[], vertices: readonly Vec3[], normal:
     return dot(cross(u, v), normal) >= -1e-9 * norm(u) * norm(v);
   });
 
-/** Convex parts of a loop without its holes: itself, or triangles. */
+/** Convex parts of a loop without its holes. */
 function piecesOf(
   loop: readonly number[],
   holes: readonly (readonly number[])[],
@@ -84,9 +84,9 @@ function piecesOf(
   const across = [(axis + 1) % 3, (axis + 2) % 3];
   const [i, k] = normal[axis] > 0 ? across : across.reverse();
   const seen = (ring: readonly number[]) => ring.map((n): Vec2 => [vertices[n][i], vertices[n][k]]);
-  const { triangles } = trianglesOf({ outer: seen(loop), holes: holes.map(seen) });
+  const { places, triangles } = trianglesOf({ outer: seen(loop), holes: holes.map(seen) });
   const corners = [loop, ...holes].flat();
-  return triangles.map((three) => three.map((n) => corners[n]));
+  return convexParts(places, triangles).map((part) => part.map((n) => corners[n]));
 }
 
 /**

@@ -4,7 +4,7 @@ import type { Interval, Vec2 } from "../../geometry";
 import type { Told } from "../../units";
 import type { Detail } from "../details";
 import type { Solid } from "../solid";
-import { groundRange, type Plane, type RaisedGround, type Terrain } from "../terrain/terrain";
+import { groundRange, type Plane, type RaisedGround, type Terrain } from "../terrain";
 
 /** What every element carries, whatever its kind. */
 export interface ElementBase {
@@ -166,8 +166,8 @@ export interface ElementKind<E extends ElementBase = ElementBase> {
   cutting?(element: E): Cutting | null;
   /** Passages so high, m, let an eye stand within its outline. */
   open?(element: E): number;
-  /** What it raises the ground to; null where it cannot be. */
-  ground?(element: E): RaisedGround | null;
+  /** What it raises the ground to; null where it cannot be. @param held an outline as others that it meets hold it */
+  ground?(element: E, held?: (outline: readonly Vec2[]) => readonly Vec2[]): RaisedGround | null;
   /**
    * How it stands on ground that is not level: raised by a plane over the plan, or draped, so that each place of it
    * keeps its height over the ground there. Where nothing is said, it stands as on a level field.

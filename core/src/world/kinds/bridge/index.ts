@@ -1,6 +1,6 @@
 import { elementKind, IN_THE_WAY, onPath } from "../kind";
 import { pathOf, ribbon } from "../../path";
-import { groundAt, planeAlong } from "../../terrain/terrain";
+import { groundAt, planeAlong } from "../../terrain";
 import { validateBridge, buildBridge } from "./build";
 import { BridgeSchema, type Bridge } from "./schema";
 export * from "./build";

@@ -2,8 +2,8 @@ import { headingDirection, type Vec2, type Vec3 } from "../../../geometry";
 import { sentence, shortMetres } from "../../../units";
 import { cornersOf } from "../../outline";
 import { areaTwice, crossingOf, inset, isWithin, sideOf } from "../../polygon";
-import type { Facet, Plane, RaisedGround } from "../../terrain/terrain";
-import { triangulated } from "../../terrain/triangulated";
+import type { Facet, Plane, RaisedGround } from "../../terrain";
+import { triangulated } from "../../triangulated";
 import type { ElementError } from "../kind";
 import type { Ground } from "./schema";
 
@@ -24,8 +24,8 @@ const fromSides = ([x, y]: Vec2, ring: readonly Vec2[]): number =>
   );
 
 /** The rim of what is not embankment. */
-const crestOf = (ground: Ground): readonly Vec2[] | null =>
-  ground.bank === undefined ? cornersOf(ground) : inset(cornersOf(ground), ground.bank);
+const crestOf = ({ bank }: Ground, outline: readonly Vec2[]): readonly Vec2[] | null =>
+  bank === undefined ? outline : inset(outline, bank);
 
 /** Why ground cannot be raised so, and the field; null where it can. */
 export function validateGround(ground: Ground): ElementError | null {
@@ -36,7 +36,7 @@ export function validateGround(ground: Ground): ElementError | null {
   if (crossingOf(points)) return { field: "footprint", message: "crosses itself." };
   if (height === 0 && !slope && spots.every(({ z }) => z === 0))
     return { field: "height", message: "is nothing, and neither a slope nor a point raises it." };
-  const crest = crestOf(ground);
+  const crest = crestOf(ground, points);
   if (!crest) return { field: "bank", message: sentence`of ${shortMetres(bank!)} leaves nothing within it.` };
   for (const [i, { x, y }] of spots.entries()) {
     if (!isWithin([x, y], crest) || fromSides([x, y], crest) < APART)
@@ -73,10 +73,14 @@ const facetThrough = (corners: readonly Vec3[]): Facet => ({
 });
 
 /** What raised ground is: nothing where it cannot be raised so. */
-export function raisedGround(ground: Ground): RaisedGround | null {
-  const crest = validateGround(ground) ? null : crestOf(ground);
+export function raisedGround(
+  ground: Ground,
+  held: (outline: readonly Vec2[]) => readonly Vec2[] = (outline) => outline,
+): RaisedGround | null {
+  if (validateGround(ground)) return null;
+  const outline = held(cornersOf(ground));
+  const crest = crestOf(ground, outline);
   if (!crest) return null;
-  const outline = cornersOf(ground);
   const { spots = [], bank } = ground;
   const plane = planeOf(ground, crest);
   const high = crest.map(([x, y]): Vec3 => [x, y, plane[0] * x + plane[1] * y + plane[2]]);

@@ -1,7 +1,7 @@
 import type { Vec2 } from "../../../geometry";
 import { cornersOf } from "../../outline";
 import { elementKind, onFootprint } from "../kind";
-import { solidsOfGround } from "../../terrain/surface";
+import { solidsOfGround } from "../../surface";
 import { raisedGround, validateGround } from "./build";
 import { groundDetails } from "./contours";
 import { GroundSchema, type Ground } from "./schema";

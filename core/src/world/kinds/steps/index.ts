@@ -1,7 +1,7 @@
 import { metres, metresBetween, sentence } from "../../../units";
 import { boxOutline, heightTags } from "../block";
 import { elementKind, IN_THE_WAY, type Box } from "../kind";
-import { groundAt } from "../../terrain/terrain";
+import { groundAt } from "../../terrain";
 import { buildSteps, cornerOf, sizeOf } from "./build";
 import { StepsSchema, type Steps } from "./schema";
 export * from "./build";

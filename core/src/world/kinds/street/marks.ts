@@ -3,9 +3,9 @@ import { clearBeside } from "../../bends";
 import { CURVED, turnAt } from "../../curves";
 import type { Detail, DetailItem, DetailKind } from "../../details";
 import { beside, footOn, lengthOf, pathOf, placeAlong } from "../../path";
-import { boxOnPlan, isInBox, isWithin } from "../../polygon";
 import type { Mouths } from "../kind";
-import { faceNamed, type Solid } from "../../solid";
+import type { Solid } from "../../solid";
+import { upperFacesOf } from "../../upperFaces";
 import { validateStreet } from "./build";
 import { drivewaysOn, isTangled, linesOf, SIDES, type Side } from "./pavements";
 import type { Street } from "./schema";
@@ -193,29 +193,6 @@ function jointsAlong(street: Street, side: Side): readonly number[] {
   );
 }
 
-interface Top {
-  readonly on: { readonly solid: Solid; readonly face: number };
-  readonly covers: (at: Vec2) => boolean;
-}
-
-/** The tops of solids, each known once however many streets share them. */
-const tops = new WeakMap<Solid, Top>();
-
-/** The top of a solid, and whether it covers a place of the plan. */
-function topOf(solid: Solid): Top {
-  const known = tops.get(solid);
-  if (known) return known;
-  const face = faceNamed(solid, "top");
-  const { loop, holes = [] } = solid.faces[face];
-  const onPlan = (ring: readonly number[]) => ring.map((n): Vec2 => [solid.vertices[n][0], solid.vertices[n][1]]);
-  const [outer, ...inner] = [loop, ...holes].map(onPlan);
-  const box = boxOnPlan(outer);
-  const covers = (at: Vec2) => isInBox(at, box) && isWithin(at, outer) && !inner.some((hole) => isWithin(at, hole));
-  const top = { on: { solid, face }, covers };
-  tops.set(solid, top);
-  return top;
-}
-
 const isCorner = (before: Vec2, at: Vec2, after: Vec2): boolean => Math.abs(turnAt(before, at, after)) >= CURVED;
 
 /**
@@ -227,7 +204,7 @@ function slabJoints({ street, path, tangled, mouths }: Ground, solids: readonly 
   const flat = solids.length === 0;
   // Where a path has no corner and is not tangled, nothing of it is nearer than its own lines are.
   const free = !tangled && !path.some((at, i) => i > 0 && path[i + 1] && isCorner(path[i - 1], at, path[i + 1]));
-  const pieces = solids.filter(({ part }) => part !== undefined).map(topOf);
+  const pieces = solids.filter(({ part }) => part !== undefined).flatMap(upperFacesOf);
   return SIDES.flatMap((side) => {
     const [near, far] = linesOf(street, side);
     // Within the pavement's own rims, where rounding does not count.

@@ -1,4 +1,5 @@
-import type { Vec2, Vec3 } from "../../geometry";
+import type { Vec2, Vec3 } from "../geometry";
+import { boxOnPlan } from "./polygon";
 
 /** Places of the plan nearer than this are one, m: clipping leaves its rounding where two parts of an area meet. */
 const WELD = 2e-6;
@@ -61,10 +62,14 @@ export function welded(): Welded {
     const distinct = ring.filter((n, i) => n !== ring[(i + ring.length - 1) % ring.length]);
     return distinct.flatMap((n, i) => {
       const [p, q] = [places[n], places[distinct[(i + 1) % distinct.length]]];
-      const between = places.flatMap((at, k) => {
+      const [x0, y0, x1, y1] = boxOnPlan([p, q], WELD);
+      const between: { readonly k: number; readonly share: number }[] = [];
+      for (let k = 0; k < places.length; k++) {
+        const at = places[k];
+        if (at[0] < x0 || at[0] > x1 || at[1] < y0 || at[1] > y1) continue;
         const share = shareOn(p, q, at);
-        return share === null ? [] : [{ k, share }];
-      });
+        if (share !== null) between.push({ k, share });
+      }
       return [n, ...between.sort((a, b) => a.share - b.share).map(({ k }) => k)];
     });
   }

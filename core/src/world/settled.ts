@@ -1,10 +1,11 @@
-import type { Vec2, Vec3 } from "../../geometry";
-import { partsOf, type Region } from "../areas";
-import type { Detail } from "../details";
-import { boxOnPlan, isWithin, type PlanBox } from "../polygon";
-import { faceNamed, solidOf, type Face, type Solid } from "../solid";
+import type { Vec2, Vec3 } from "../geometry";
+import { partsOf, type Region } from "./areas";
+import type { Detail } from "./details";
+import { boxOnPlan, type PlanBox } from "./polygon";
+import { faceNamed, solidOf, type Face, type Solid } from "./solid";
 import { solidsOver } from "./surface";
 import { groundAt, groundRange, groundUnder, heightOn, reaches, type Plane, type Terrain } from "./terrain";
+import { upperFacesOf } from "./upperFaces";
 
 /** Solids, and what is drawn on them and on the ground. */
 interface Standing {
@@ -113,17 +114,9 @@ function draped(solid: Solid, terrain: Terrain): readonly Solid[] {
   return solidsOver(solid.id, facets, [(z) => z + low, (z) => z + high]).map((one) => ({ ...one, part: solid.part }));
 }
 
-/** The upper face that covers a place of the plan, of any of some low solids. */
-function upperFaceAt(solids: readonly Solid[], at: Vec2): Detail["on"] {
-  for (const solid of solids) {
-    const face = solid.faces.findIndex(
-      ({ normal, loop, holes = [] }) =>
-        normal[2] > 0 && isWithin(at, ringOf(solid, loop)) && !holes.some((hole) => isWithin(at, ringOf(solid, hole))),
-    );
-    if (face >= 0) return { solid, face };
-  }
-  return undefined;
-}
+/** The upper face that covers a place of the plan, of any of some solids. */
+const upperFaceAt = (solids: readonly Solid[], at: Vec2): Detail["on"] =>
+  solids.flatMap(upperFacesOf).find(({ covers }) => covers(at))?.on;
 
 /** A detail in the parts that lie on one plane of the ground each. */
 function drapedDetail(

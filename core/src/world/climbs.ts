@@ -1,7 +1,7 @@
-import { degrees, distance2, wrap, type Vec2 } from "../../geometry";
-import { partsOf } from "../areas";
-import { boxOnPlan } from "../polygon";
-import { kindOf, type Element } from "../kinds";
+import { degrees, distance2, wrap, type Vec2 } from "../geometry";
+import { partsOf } from "./areas";
+import { boxOnPlan } from "./polygon";
+import { kindOf, type Element } from "./kinds";
 import { groundRange, groundUnder, heightOn, reaches, type Terrain } from "./terrain";
 
 /** A straight stretch of a way with one gradient. */
@@ -27,6 +27,8 @@ export interface Cliff {
 const JUMP = 0.2;
 /** Gradients that differ by less are one, metres in a hundred. */
 const SAME = 1e-3;
+/** Stretches shorter than this are rounding, m. */
+const SHORT = 0.01;
 /** The ground is looked at so far around a line, m. */
 const AROUND = 1;
 
@@ -57,10 +59,10 @@ function climb(from: Vec2, to: Vec2, heights: readonly [number, number]): Climb 
 function climbsOf(line: readonly [Vec2, Vec2], terrain: Terrain): readonly Climb[] {
   const [start] = line;
   const parts = groundUnder(terrain, [ringAround(line)]).flatMap(({ region, plane }) =>
-    partsOf([line], region, "within").map((part) => {
+    partsOf([line], region, "within").flatMap((part) => {
       const [a, b] = [part[0], part[part.length - 1]];
       const [from, to] = distance2(start, a) < distance2(start, b) ? [a, b] : [b, a];
-      return climb(from, to, [heightOn(plane, from), heightOn(plane, to)]);
+      return distance2(a, b) < SHORT ? [] : [climb(from, to, [heightOn(plane, from), heightOn(plane, to)])];
     }),
   );
   return parts.sort((one, other) => distance2(start, one.from) - distance2(start, other.from));

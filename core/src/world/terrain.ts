@@ -1,6 +1,6 @@
-import { shared, together, without, type Region } from "../areas";
-import type { Vec2 } from "../../geometry";
-import { boxesMeet, boxOnPlan, isWithin, type PlanBox } from "../polygon";
+import { shared, together, without, type Region } from "./areas";
+import type { Vec2 } from "../geometry";
+import { boxesMeet, boxOnPlan, isWithin, type PlanBox } from "./polygon";
 
 /** An upward plane over the plan: z = a x + b y + c, m. */
 export type Plane = readonly [a: number, b: number, c: number];
@@ -79,12 +79,15 @@ export function terrainFrom(facets: readonly Facet[]): Terrain {
  * @param cut what is dug out of all of them
  */
 export function facetsOf(grounds: readonly RaisedGround[], cut: Region): readonly (readonly Facet[])[] {
-  return grounds.map(({ facets }, i) => {
-    const later = together([cut, ...grounds.slice(i + 1).map(({ outline }) => [outline])]);
-    const box = later.length > 0 ? boxOnPlan(later.flat()) : null;
+  return grounds.map(({ outline, facets }, i) => {
+    const box = boxOnPlan(outline);
+    const later = [cut, ...grounds.slice(i + 1).map((one) => [one.outline])].filter(
+      (region) => region.length > 0 && boxesMeet(box, boxOnPlan(region.flat())),
+    );
+    if (later.length === 0) return facets;
+    const taken = together(later);
     return facets.flatMap((facet) => {
-      if (!box || !boxesMeet(box, boxOnPlan(facet.region.flat()))) return [facet];
-      const region = without(facet.region, later);
+      const region = without(facet.region, taken);
       return areaOf(region) > LEAST_AREA ? [{ ...facet, region }] : [];
     });
   });

@@ -1,7 +1,7 @@
-import type { Vec2, Vec3 } from "../../geometry";
-import { areasOf } from "../areas";
-import { curvesOf } from "../curves";
-import { solidOf, type Solid } from "../solid";
+import type { Vec2, Vec3 } from "../geometry";
+import { areasOf } from "./areas";
+import { curvesOf } from "./curves";
+import { solidOf, type Solid } from "./solid";
 import { heightOn, type Facet } from "./terrain";
 import { welded, type Welded } from "./welded";
 
