@@ -14,6 +14,7 @@ export const DETAIL_KINDS = [
   { id: "crossing", label: "Crossings" },
   { id: "rail", label: "Rails" },
   { id: "bed", label: "Sleepers and plates" },
+  { id: "bar", label: "Bars and boards" },
   { id: "contour", label: "Contour lines" },
 ] as const;
 

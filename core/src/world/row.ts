@@ -42,14 +42,32 @@ function frontOf([x, y]: Vec2, [u, v]: Vec2, length: number, towers: boolean): F
   };
 }
 
+const point = ([x, y]: Vec2) => ({ x, y });
+
+/** A row whose line, or whose lot's rim, lies behind its forecourts: where its houses begin. */
+function withoutForecourts(row: Row): Row {
+  const { from, to, lot, front } = row;
+  if (!front) return row;
+  if (lot) {
+    const inner = inset(tidy(lot.map(({ x, y }): Vec2 => [x, y])), front.depth);
+    return { ...row, lot: inner ? inner.map(point) : [] };
+  }
+  if (!from || !to) return row;
+  const [u, v] = [to.x - from.x, to.y - from.y];
+  const k = front.depth / (Math.hypot(u, v) || 1);
+  const back = ({ x, y }: { x: number; y: number }) => ({ x: x + k * v, y: y - k * u });
+  return { ...row, from: back(from), to: back(to) };
+}
+
 /**
  * The fronts of a row: its one side, or the sides of its lot, with the footprint of a house at each corner that bends
  * outwards.
  */
-function layoutOf({ from, to, lot, depth, towers }: Row): {
+function layoutOf(row: Row): {
   readonly fronts: readonly Front[];
   readonly corners: readonly (readonly Vec2[])[];
 } {
+  const { from, to, lot, depth, towers } = withoutForecourts(row);
   if (!lot) {
     if (!from || !to) return { fronts: [], corners: [] };
     const [dx, dy] = [to.x - from.x, to.y - from.y];
@@ -59,6 +77,7 @@ function layoutOf({ from, to, lot, depth, towers }: Row): {
       corners: [],
     };
   }
+  if (lot.length < 3) return { fronts: [], corners: [] };
   // Clockwise, the inside lies to the right of the way.
   const points = [...tidy(lot.map(({ x, y }): Vec2 => [x, y]))].reverse();
   const court = inset([...points].reverse(), depth);
@@ -92,8 +111,10 @@ export function validateRow(row: Row): ElementError | null {
   if (!row.lot && !(row.from && row.to))
     return { field: "from", message: "is missing, and so is a lot: a row needs a street side or a lot." };
   const { fronts } = layoutOf(row);
-  if (fronts.length === 0)
-    return { field: "lot", message: sentence`is too small for lots ${shortMetres(row.depth)} deep on all its sides.` };
+  if (fronts.length === 0) {
+    const deep = shortMetres(row.depth + (row.front?.depth ?? 0));
+    return { field: "lot", message: sentence`is too small for lots ${deep} deep on all its sides.` };
+  }
   return null;
 }
 

@@ -1,8 +1,10 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { Footprint, Id, Metres, named, offered, Point2, Size, strict } from "../fields";
+import { BOUNDARIES, type Boundary } from "./kinds/wall/schema";
 import { ROOFS, type RoofKind } from "./kinds/building/roofs";
 
 const Roof = Type.Unsafe<RoofKind>({ type: "string", enum: Object.keys(ROOFS) });
+const Bounded = Type.Unsafe<Boundary>({ type: "string", enum: [...BOUNDARIES] });
 const Seed = Type.Integer({ minimum: 0, maximum: 4294967295 });
 const LotSize = offered(0.5, 1000, Size);
 const Storeys = Type.Integer({ minimum: 1, maximum: 100 });
@@ -32,6 +34,10 @@ export const RowSchema = strict({
   towers: Type.Optional(
     strict({ storeys: named("Storeys more", Type.Integer({ minimum: 0, maximum: 50 })), roof: Roof }),
   ),
+  /** Houses stand back from the line by a forecourt so deep, m, behind a wall, a hedge, a fence or a railing. */
+  front: Type.Optional(strict({ depth: named("Depth of the forecourts", LotSize), of: Bounded })),
+  /** Behind each house lies a yard so deep, m, within the same. */
+  yards: Type.Optional(strict({ depth: named("Depth of the yards", LotSize), of: Bounded })),
   /** Without windows and doors. */
   blind: Type.Optional(Type.Boolean()),
 });

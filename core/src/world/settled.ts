@@ -1,4 +1,4 @@
-import type { Vec2, Vec3 } from "../geometry";
+import { distance2, dot, type Vec2, type Vec3 } from "../geometry";
 import { partsOf, type Region } from "./areas";
 import type { Detail } from "./details";
 import { boxOnPlan, type PlanBox } from "./polygon";
@@ -13,8 +13,10 @@ interface Standing {
   readonly details: readonly Detail[];
 }
 
-/** What is lower than this follows the ground; what is higher stands on it, and stays as it is, m. */
+/** Besides prisms, what is lower than this follows the ground; what is higher stands on it, and stays as it is, m. */
 const LOW = 0.5;
+/** Lines that are shorter on the plan stand upright, m. */
+const UPRIGHT = 1e-9;
 /** The ground is looked at so far around a line, m. */
 const AROUND = 1;
 
@@ -89,7 +91,7 @@ function heightsOf({ vertices }: Solid): readonly [number, number] {
   return [Math.min(...heights), Math.max(...heights)];
 }
 
-/** The part of the plan that the top of a low upright prism covers; null for any other solid. */
+/** The part of the plan that the top of an upright prism covers; null for any other solid. */
 function prismOver(solid: Solid): Region | null {
   const top = solid.faces[faceNamed(solid, "top")];
   const [low, high] = heightsOf(solid);
@@ -102,11 +104,11 @@ function draped(solid: Solid, terrain: Terrain): readonly Solid[] {
   const box = boxOnPlan(solid.vertices.map(onPlan));
   if (!reaches(terrain, box)) return [solid];
   const [low, high] = heightsOf(solid);
-  if (high - low > LOW) {
+  const region = prismOver(solid);
+  if (!region && high - low > LOW) {
     const [lowest] = groundRange(terrain, regionOf(box));
     return [lifted(solid, () => lowest)];
   }
-  const region = prismOver(solid);
   if (!region) return [lifted(solid, (at) => groundAt(terrain, at))];
   const facets = groundUnder(terrain, region);
   const [{ plane }] = facets;
@@ -118,6 +120,21 @@ function draped(solid: Solid, terrain: Terrain): readonly Solid[] {
 const upperFaceAt = (solids: readonly Solid[], at: Vec2): Detail["on"] =>
   solids.flatMap(upperFacesOf).find(({ covers }) => covers(at))?.on;
 
+/** What an upright line on a face of a solid is on, once that is draped: a face that looks the same way there. */
+function wallOf(
+  raised: ReadonlyMap<Solid, readonly Solid[]>,
+  { solid, face }: NonNullable<Detail["on"]>,
+): Detail["on"] {
+  const { normal, offset } = solid.faces[face];
+  for (const one of raised.get(solid) ?? []) {
+    const same = one.faces.findIndex(
+      (other) => dot(other.normal, normal) > 1 - 1e-9 && Math.abs(other.offset - offset) < 1e-5,
+    );
+    if (same >= 0) return { solid: one, face: same };
+  }
+  return undefined;
+}
+
 /** A detail in the parts that lie on one plane of the ground each. */
 function drapedDetail(
   { a, b, on, ...rest }: Detail,
@@ -125,10 +142,16 @@ function drapedDetail(
   raised: ReadonlyMap<Solid, readonly Solid[]>,
 ): Detail[] {
   const line = [onPlan(a), onPlan(b)];
+  const long = distance2(line[0], line[1]);
+  if (long < UPRIGHT) {
+    const over = groundAt(terrain, line[0]);
+    return [{ ...rest, a: [a[0], a[1], a[2] + over], b: [b[0], b[1], b[2] + over], on: on && wallOf(raised, on) }];
+  }
+  const heightAt = (at: Vec2) => a[2] + (distance2(line[0], at) / long) * (b[2] - a[2]);
   return groundUnder(terrain, regionOf(boxOnPlan(line, AROUND))).flatMap(({ region, plane }) =>
     partsOf([line], region, "within").flatMap((part) =>
       part.slice(1).map((q, i): Detail => {
-        const [from, to] = [part[i], q].map((at): Vec3 => [...at, a[2] + heightOn(plane, at)]);
+        const [from, to] = [part[i], q].map((at): Vec3 => [...at, heightAt(at) + heightOn(plane, at)]);
         const middle: Vec2 = [(from[0] + to[0]) / 2, (from[1] + to[1]) / 2];
         return { ...rest, a: from, b: to, on: on && upperFaceAt(raised.get(on.solid) ?? [], middle) };
       }),

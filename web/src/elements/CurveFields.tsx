@@ -1,10 +1,15 @@
-import { requireValid, type Canal, type Street } from "@zanvo/core/world";
+import { requireValid, type Canal, type Rails, type Street, type Wall } from "@zanvo/core/world";
 import { Check } from "../ui";
 import { Measures } from "./Measures";
 import type { Change } from "./view";
 
-/** How the path of a street or a canal is curved. */
-export function CurveFields({ element, change }: { readonly element: Street | Canal; readonly change: Change }) {
+interface CurveFieldsProps {
+  readonly element: Street | Canal | Rails | Wall;
+  readonly change: Change;
+}
+
+/** How the path of something is curved. */
+export function CurveFields({ element, change }: CurveFieldsProps) {
   return (
     <>
       <Check

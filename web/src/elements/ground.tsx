@@ -1,4 +1,4 @@
-import { Mountain, TriangleRight } from "lucide-react";
+import { Layers, TriangleRight } from "lucide-react";
 import { degrees, type Vec2 } from "@zanvo/core/geometry";
 import {
   build,
@@ -95,7 +95,7 @@ export const ground: ElementView<Ground> = {
     {
       id: "ground",
       label: "Terrace or hill",
-      icon: <Mountain size={14} aria-hidden />,
+      icon: <Layers size={14} aria-hidden />,
       hint: "Press for each corner of ground that is raised; press the first again, or Enter, to close.",
       gesture: "area",
       draw: (places) => ({ kind: "ground", footprint: points(places), ...DEFAULT_GROUND }),

@@ -4,10 +4,12 @@ import { bridge } from "./bridge";
 import { building } from "./building";
 import { canal } from "./canal";
 import { ground } from "./ground";
+import { rails } from "./rails";
 import { skyline } from "./skyline";
 import { square } from "./square";
 import { steps } from "./steps";
 import { street } from "./street";
+import { wall } from "./wall";
 import type { ElementView } from "./view";
 export {
   ACCENT,
@@ -21,7 +23,19 @@ export {
 } from "./view";
 
 /** What the screen knows of every kind of element; their tools stand in this order. */
-export const VIEWS: readonly ElementView[] = [block, building, skyline, street, steps, square, canal, bridge, ground];
+export const VIEWS: readonly ElementView[] = [
+  block,
+  building,
+  skyline,
+  street,
+  rails,
+  steps,
+  square,
+  wall,
+  canal,
+  bridge,
+  ground,
+];
 
 const byKind: ReadonlyMap<string, ElementView> = new Map(VIEWS.map((view) => [view.kind, view]));
 

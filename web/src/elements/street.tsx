@@ -10,6 +10,7 @@ import {
   type Street,
 } from "@zanvo/core/world";
 import { Check, Choice, Fold, optionsOf, Select } from "../ui";
+import { BedChoice } from "./BedChoice";
 import { ClimbFields } from "./ClimbFields";
 import { CurveFields } from "./CurveFields";
 import { Measures, measuresOf } from "./Measures";
@@ -81,14 +82,7 @@ function StreetFields({ element: street, change }: { readonly element: Street; r
       />
       {dashes && <Measures element={street} of={["lanes", "dashes/line", "dashes/gap"]} change={change} />}
       <Check label="Tram rails" checked={rails ?? false} onChange={(on) => set({ rails: on || undefined }, "rails")} />
-      {rails && (
-        <Choice
-          label="Rails lie"
-          value={bed ?? "flush"}
-          options={{ flush: "In the paving", sleepers: "On sleepers", plates: "In plates" }}
-          onChange={(to) => set({ bed: to === "flush" ? undefined : to }, "bed")}
-        />
-      )}
+      {rails && <BedChoice bed={bed} onChange={(to) => set({ bed: to }, "bed")} />}
       <Parts
         name="Crossing"
         add="A crossing"

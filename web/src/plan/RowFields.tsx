@@ -1,7 +1,7 @@
 import { Dices } from "lucide-react";
 import type { NumberPath } from "@zanvo/core/fields";
 import { sceneMeasure } from "@zanvo/core/schema";
-import { ROOFS, type Building, type RoofKind, type Row } from "@zanvo/core/world";
+import { BOUNDARIES, ROOFS, type Building, type RoofKind, type Row } from "@zanvo/core/world";
 import { replaceElement } from "../document/elements";
 import { Button, Check, MeasureField, Select } from "../ui";
 import { changeRow, reroll } from "./rows";
@@ -70,6 +70,47 @@ function TowerFields({ row: { lot, towers }, set }: RuleProps) {
   );
 }
 
+/** How deep forecourts and yards are at first (common practice), m. */
+const COURTS = { front: { depth: 2.5, of: "railing" }, yards: { depth: 6, of: "wall" } } as const;
+
+/** What lies before the houses of a row and behind them. */
+function CourtFields({ row, set }: RuleProps) {
+  const fields = (part: "front" | "yards", label: string, bounded: string) => {
+    const court = row[part];
+    return (
+      <>
+        <Check
+          label={label}
+          checked={court !== undefined}
+          onChange={(on) => set({ [part]: on ? COURTS[part] : undefined })}
+        />
+        {court && (
+          <>
+            <MeasureField
+              measure={rowMeasure(`${part}/depth`)}
+              value={court.depth}
+              onChange={(depth) => set({ [part]: { ...court, depth } })}
+            />
+            <Select
+              labelled
+              label={bounded}
+              value={court.of}
+              options={BOUNDARIES.map((of) => [of, of[0].toUpperCase() + of.slice(1)])}
+              onChange={(of) => set({ [part]: { ...court, of } })}
+            />
+          </>
+        )}
+      </>
+    );
+  };
+  return (
+    <>
+      {fields("front", "Forecourts", "Before them")}
+      {!row.lot && fields("yards", "Yards behind", "Around them")}
+    </>
+  );
+}
+
 /** The kinds of roof that are rolled: one of them is left at least. */
 function RoofKinds({ row: { roofs }, set }: RuleProps) {
   const put = (kind: RoofKind, on: boolean) => {
@@ -105,6 +146,7 @@ export function RowFields({ row, house }: { readonly row: Row; readonly house: B
       </Button>
       <MeasureField measure={rowMeasure("seed")} value={row.seed} onChange={(seed) => set({ seed })} />
       <Ranges row={row} set={set} />
+      <CourtFields row={row} set={set} />
       <TowerFields row={row} set={set} />
       <Check label="Windows and doors" checked={!row.blind} onChange={(on) => set({ blind: !on || undefined })} />
       <RoofKinds row={row} set={set} />

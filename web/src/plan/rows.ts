@@ -7,6 +7,8 @@ import {
   DEFAULT_ROW,
   fillRow,
   isBuilding,
+  kindOf,
+  rowBoundaries,
   validateRow,
   whyInvalid,
   type Building,
@@ -32,10 +34,11 @@ export function rowOf(element: Element, rows: readonly Row[] = []): { row: Row; 
 
 /** Builds a row anew: what is kept of it stays, the rest is laid by its rule. */
 function rebuild(row: Row, elements: Scene["elements"]): Scene["elements"] {
-  const own = elements.filter(houseOf(row.id));
-  const kept = own.filter((house) => house.kept);
+  const kept = elements.filter(houseOf(row.id)).filter((house) => house.kept);
   const houses = fillRow(row, kept, newId);
-  return [...elements.filter((element) => !houseOf(row.id)(element) || element.kept), ...houses];
+  const stays = (element: Element) =>
+    kindOf(element).row?.(element) !== row.id || kept.some(({ id }) => id === element.id);
+  return [...elements.filter(stays), ...houses, ...rowBoundaries(row, [...kept, ...houses], newId)];
 }
 
 const point = ([x, y]: Vec2) => ({ x, y });

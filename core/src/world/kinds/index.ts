@@ -6,14 +6,16 @@ import { building } from "./building";
 import { canal } from "./canal";
 import { ground } from "./ground";
 import type { ElementError, ElementKind } from "./kind";
+import { rails } from "./rails";
 import { skyline } from "./skyline";
 import { square } from "./square";
 import { steps } from "./steps";
 import { street } from "./street";
+import { wall } from "./wall";
 export type { Box, ElementError, ElementKind, Figure, RoadwayEnd } from "./kind";
 
 /** Every kind of element. */
-export const KINDS = [block, building, street, steps, canal, bridge, square, ground, skyline] as const;
+export const KINDS = [block, building, street, steps, canal, bridge, square, rails, wall, ground, skyline] as const;
 
 export type Element = Parameters<(typeof KINDS)[number]["build"]>[0];
 

@@ -1,68 +1,30 @@
 import { union, type Interval, type Vec2 } from "../../../geometry";
-import { clearBeside } from "../../bends";
 import { CURVED, turnAt } from "../../curves";
-import type { Detail, DetailItem, DetailKind } from "../../details";
-import { beside, footOn, lengthOf, pathOf, placeAlong } from "../../path";
+import type { Detail } from "../../details";
+import { line, marker, MAX_MARKS, rectangle, type Mark, type Marked } from "../../marking";
+import { footOn, lengthOf, pathOf, placeAlong } from "../../path";
 import type { Mouths } from "../kind";
 import type { Solid } from "../../solid";
+import { addTrack, trackWidth } from "../../track";
 import { upperFacesOf } from "../../upperFaces";
 import { validateStreet } from "./build";
 import { drivewaysOn, isTangled, linesOf, SIDES, type Side } from "./pavements";
 import type { Street } from "./schema";
 
-/**
- * Half of the standard gauge, m; sleepers and plates of a track: so wide across, one every so many m, a sleeper so
- * wide along (common practice).
- */
-const GAUGE = 1.435;
-const SLEEPER = { across: 2.5, every: 0.65, along: 0.25 } as const;
-const PLATE = { across: 2.4, every: 2.5 } as const;
 /** A crossing's stripes are half a metre wide with gaps as wide, and reach over so much of the street's length. */
 const STRIPE = 0.5;
 const REACH = 3;
 /** Markings keep so far from one another and from a junction; a line to stop at is so wide, m (common practice). */
 const BEFORE = 0.5;
 const STOP = 0.4;
-/** No street has more slab joints, sleepers or dashes than this. */
-const MAX_MARKS = 4000;
 /** A joint's ends may lie nearer to another part of the path by so much, m. */
 const CLEAR = 1e-6;
 
 /** A street as its marks are laid. */
-interface Ground {
+interface Ground extends Marked {
   readonly street: Street;
-  readonly path: readonly Vec2[];
-  readonly length: number;
-  readonly tangled: boolean;
   /** Where it opens to what it meets; null where it stands by itself. */
   readonly mouths: Mouths | null;
-}
-
-type Mark = (kind: DetailKind, a: Vec2 | null, b: Vec2 | null, item?: DetailItem) => void;
-
-/** A line beside the middle of a street, m to its right. */
-function line({ tangled, path }: Ground, add: Mark, kind: DetailKind, by: number): void {
-  for (const part of tangled ? clearBeside(path, by) : [beside(path, by)])
-    part.slice(1).forEach((p, i) => add(kind, part[i], p));
-}
-
-/** A rectangle on a street, so many m along it and aside. @param index its place in a row of its like */
-function rectangle(
-  { path }: Ground,
-  add: Mark,
-  kind: DetailKind,
-  [from, to]: Interval,
-  [left, right]: Interval,
-  index = 0,
-): void {
-  const item = { index };
-  const corners = [
-    [from, left],
-    [to, left],
-    [to, right],
-    [from, right],
-  ].map(([s, aside]) => placeAlong(path, s, aside));
-  corners.forEach((p, i) => add(kind, p, corners[(i + 1) % 4], item));
 }
 
 const overlaps = ([a, b]: Interval, [c, d]: Interval): boolean => b > c && a < d;
@@ -80,19 +42,7 @@ function addKerbs(ground: Ground, add: Mark): void {
 
 /** The rails of a tramway, and what they lie on. */
 function addRails(ground: Ground, add: Mark): void {
-  const { street, path, length } = ground;
-  if (!street.rails) return;
-  for (const by of [GAUGE / 2, -GAUGE / 2]) line(ground, add, "rail", by);
-  if (!street.bed) return;
-  const { every } = street.bed === "plates" ? PLATE : SLEEPER;
-  for (let i = 0; i < Math.min(MAX_MARKS, Math.floor(length / every)); i++) {
-    const s = (i + 0.5) * every;
-    const half = SLEEPER.across / 2;
-    if (street.bed === "sleepers")
-      rectangle(ground, add, "bed", [s - SLEEPER.along / 2, s + SLEEPER.along / 2], [-half, half], i);
-    else add("bed", placeAlong(path, s, -PLATE.across / 2), placeAlong(path, s, PLATE.across / 2), { index: i });
-  }
-  if (street.bed === "plates") for (const by of [PLATE.across / 2, -PLATE.across / 2]) line(ground, add, "bed", by);
+  if (ground.street.rails) addTrack(ground, add, ground.street.bed);
 }
 
 /** Dashes between lanes, which stop at crossings, at what the street meets, and where rails lie. */
@@ -102,7 +52,7 @@ function addDashes(ground: Ground, add: Mark, stops: readonly Interval[]): void 
   if (!dashes) return;
   for (let lane = 1; lane < lanes; lane++) {
     const aside = carriageway * (lane / lanes - 0.5);
-    if (rails && Math.abs(aside) < SLEEPER.across / 2) continue;
+    if (rails && Math.abs(aside) < trackWidth() / 2) continue;
     for (let s = 0, n = 0; s < length && n < MAX_MARKS; s += dashes.line + dashes.gap, n++) {
       const end = Math.min(length, s + dashes.line);
       if (!stops.some((stop) => overlaps([s, end], stop)))
@@ -149,10 +99,7 @@ export function streetDetails(street: Street, solids: readonly Solid[], mouths: 
   if (validateStreet(street)) return [];
   const path = pathOf(street);
   const ground: Ground = { street, path, length: lengthOf(path), tangled: isTangled(street), mouths };
-  const out: Detail[] = [];
-  const add: Mark = (kind, a, b, item) => {
-    if (a && b) out.push({ kind, a: [...a, 0], b: [...b, 0], item });
-  };
+  const { details: out, add } = marker();
   const { slabs, pavement, kerb, crossings = [], junctions = {} } = street;
   const coming = approaches(ground);
   const crossed = [...crossings];

@@ -1,5 +1,6 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { Along, Flags, Id, metresIn, named, Path, Size, strict } from "../../../fields";
+import { BEDS, type Bed } from "../../track";
 import { Curved, ROADWAY_ENDS, type RoadwayEnd } from "../kind";
 
 /** On which side of the carriageway one drives. */
@@ -28,7 +29,7 @@ export const StreetSchema = strict({
   lanes: Type.Optional(named("Lanes", Type.Integer({ minimum: 1, maximum: 20, default: 2 }))),
   /** Tram rails along the middle, and what they lie on. */
   rails: Type.Optional(Type.Boolean()),
-  bed: Type.Optional(Type.Unsafe<"sleepers" | "plates">({ type: "string", enum: ["sleepers", "plates"] })),
+  bed: Type.Optional(Type.Unsafe<Bed>({ type: "string", enum: [...BEDS] })),
   /**
    * Where carts drive over a pavement: m along the path, how wide, and on which side of who walks it; there the kerb
    * is lowered.
