@@ -8,6 +8,7 @@ export { readUtf8 } from "./utf8";
 export { knownDocuments } from "./known";
 export { upgrade, type Step } from "./upgrade";
 export { checker } from "./checker";
+export { elementIn, rowIn } from "./validate";
 
 /**
  * A scene from the text of a `*.zanvo.json` document of any known version, and whether it was of an older one.

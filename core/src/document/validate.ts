@@ -3,7 +3,8 @@ import { DEFAULT_SHOW, detailSwitch } from "../drawing";
 import { LAWS } from "../lens";
 import { MAX_ELEMENTS, type Scene } from "../scene";
 import { inMetric } from "../units";
-import { DETAIL_KINDS, validateElement, kindOf, type Element } from "../world";
+import { DETAIL_KINDS, RowSchema, validateElement, validateRow, kindOf, type Element, type Row } from "../world";
+import { checker } from "./checker";
 import { elementFits, sceneFits } from "./compiled";
 import { fitting } from "./fitting";
 
@@ -13,6 +14,8 @@ const MAX_SLOPES = 400;
 const MAX_PANELS = 60;
 /** The largest picture distance in a curved lens, mm: a disc of some hundred metres across. */
 const MAX_CURVED = 100_000;
+
+const checkRow = checker(RowSchema);
 
 /** What the rest of a scene needs to know of an element. */
 export interface ElementSummary {
@@ -112,6 +115,22 @@ export function checkElement(value: unknown, at: number): ElementSummary {
   const element = fitting(elementFits(), value);
   checkSense(element, at);
   return summaryOf(element);
+}
+
+/** A value as an element that can stand; null for any other. */
+export function elementIn(value: unknown): Element | null {
+  const fits = elementFits();
+  return fits(value) && validateElement(value) === null ? value : null;
+}
+
+/** A value as the rule of a row that can be built up; null for any other. */
+export function rowIn(value: unknown): Row | null {
+  try {
+    const row = checkRow(value);
+    return validateRow(row) === null ? row : null;
+  } catch {
+    return null;
+  }
 }
 
 /** Checks a scene whose elements are taken out and were checked by themselves. @throws BadInput */

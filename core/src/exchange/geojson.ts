@@ -13,12 +13,16 @@ import {
   tidy,
   validateElement,
   type Element,
+  type Row,
 } from "../world";
 import { toEarth, toWorld, type Ground } from "./ground";
+import { OWN, ownElement, ownMembers, ownMembersOf } from "./own";
 
 /** What came of a file of real ground. */
 export interface BroughtIn {
   readonly elements: readonly Element[];
+  /** The rules of rows that elements were laid in by rule, where the file was written here. */
+  readonly rows: readonly Row[];
   readonly ground: Ground;
   /** What was left, or taken otherwise than it stands in the file: a sentence each, with the feature's number. */
   readonly notes: readonly Told[];
@@ -116,6 +120,10 @@ function kindRead(shape: "line" | "area", properties: Properties) {
   );
 }
 
+/** Whether some kind knows a feature for its own. */
+const isKnown = (shape: "line" | "area", properties: Properties): boolean =>
+  KINDS.some(({ geoJson: { read } }) => read?.shape === shape && read.is?.(properties));
+
 /** Keys of OpenStreetMap whose areas are ground or water, and not built, unless they say so. */
 const GROUND_KEYS = ["landuse", "leisure", "natural", "water"] as const;
 const BUILT_KEYS = ["building", "building:part", "height", "building:levels", "man_made", "place"];
@@ -166,7 +174,7 @@ function taken(feature: unknown, at: number, note: Note): Taken | null {
     note(at, found);
     return null;
   }
-  const ground = isLine || !isRecord(properties) ? null : groundIn(properties);
+  const ground = isLine || !isRecord(properties) || isKnown("area", properties) ? null : groundIn(properties);
   if (ground) {
     note(at, sentence`is ${ground}, which is no building; it was left out.`);
     return null;
@@ -258,74 +266,112 @@ function laidOut({ at, shape }: Taken, part: Taken["parts"][number], ground: Gro
   return null;
 }
 
+/** How a file is read: how many features are looked at, of how many, and whether it broke off after them. */
+export interface Reading {
+  readonly most?: number;
+  readonly count?: number;
+  readonly brokenOff?: boolean;
+}
+
+/** To a hundredth of a millimetre or so. */
+const degree = (value: number): number => Number(value.toFixed(10));
+
+/** The geometry that an element is written with; null for one that has no place on a map. */
+function geometryOf(element: Element, ground: Ground): object | null {
+  const earth = (place: Vec2) => toEarth(ground, place).map(degree);
+  const written = kindOf(element).geoJson.write(element);
+  if (!written) return null;
+  if (written.shape === "line") return { type: "LineString", coordinates: placesOf(element).map(earth) };
+  // Counter-clockwise around the outline, clockwise around holes (RFC 7946, 3.1.6).
+  const rings = [outlineOf(element), ...holesOf(element).map((hole) => [...hole].reverse())].map((ring) =>
+    ring.map(earth),
+  );
+  return { type: "Polygon", coordinates: rings.map((ring) => [...ring, ring[0]]) };
+}
+
+/** What of a file is told of it as a whole. */
+function toldOfFile(total: number, most: number, brokenOff: boolean): Told[] {
+  const number = (value: number) => value.toLocaleString("en");
+  return [
+    ...(brokenOff ? [`The file breaks off after ${number(total)} whole features; those were taken.`] : []),
+    ...(total > most ? [`Only the first ${number(most)} of ${number(total)} features were taken.`] : []),
+  ];
+}
+
+/** The elements that features are read as, by what they tell. */
+function readAs(
+  features: readonly Taken[],
+  ground: Ground,
+  id: (feature: number, part: number) => string,
+  note: Note,
+): readonly Element[] {
+  for (const { at, shape, properties } of features)
+    for (const lost of kindRead(shape, properties).geoJson.read?.unreadable?.(properties) ?? []) note(at, lost);
+  const laid = (shape: Taken["shape"]) =>
+    features.flatMap((feature) => {
+      if (feature.shape !== shape) return [];
+      return feature.parts.flatMap((part, i) => {
+        const rings = laidOut(feature, part, ground, note);
+        return rings ? [{ feature, rings, id: id(feature.at, i) }] : [];
+      });
+    });
+  return [...withoutWholes(laid("area"), note), ...laid("line")].flatMap(
+    ({ feature, rings, id: name }) => standing(feature, name, rings, note) ?? [],
+  );
+}
+
 /**
  * Buildings from GeoJSON polygons (RFC 7946) with their heights, and streets from its lines, laid out in metres
- * around an origin.
- * @param ground the scene's own origin and north; without one, the middle of all that is in the file, north up
+ * around an origin. Features that were written here come back as the elements that they were.
+ * @param ground the scene's own origin and north; without one, the file's own, or else the middle of all that is in it,
+ * north up
  * @param id a fresh name for each
- * @param most how many features are looked at
- * @param count how many there are, where the document holds only the first of them
  * @throws BadInput for what is no GeoJSON at all; single features that cannot be used are left out and told of
  */
 export function fromGeoJson(
   document: unknown,
   ground: Ground | undefined,
   id: (feature: number, part: number) => string,
-  most = MAX_FEATURES,
-  count?: number,
+  { most = MAX_FEATURES, count, brokenOff = false }: Reading = {},
 ): BroughtIn {
   const all = featuresOf(document);
-  const notes: Told[] = [];
+  const notes = toldOfFile(Math.max(all.length, count ?? 0), most, brokenOff);
   const note: Note = (feature, message) => notes.push(sentence`Feature ${feature + 1} ${message}`);
-  const total = Math.max(all.length, count ?? 0);
-  if (total > most)
-    notes.push(`Only the first ${most.toLocaleString("en")} of ${total.toLocaleString("en")} features were taken.`);
-  const features = all.slice(0, most).flatMap((feature, at) => taken(feature, at, note) ?? []);
-  for (const { at, shape, properties } of features)
-    for (const lost of kindRead(shape, properties).geoJson.read?.unreadable?.(properties) ?? []) note(at, lost);
-  const own = ground ?? groundAround(features);
-  const [areas, lines] = [
-    features.filter(({ shape }) => shape === "area"),
-    features.filter(({ shape }) => shape === "line"),
-  ];
-  const laid = (some: readonly Taken[]) =>
-    some.flatMap((feature) =>
-      feature.parts.flatMap((part, i) => {
-        const rings = laidOut(feature, part, own, note);
-        return rings ? [{ feature, rings, id: id(feature.at, i) }] : [];
-      }),
-    );
-  const elements = [...withoutWholes(laid(areas), note), ...laid(lines)].flatMap(
-    ({ feature, rings, id: name }) => standing(feature, name, rings, note) ?? [],
-  );
+  const own = ownMembersOf(document);
+  const given = ground ?? own?.ground;
+  const known: Element[] = [];
+  const features = all.slice(0, most).flatMap((feature, at) => {
+    const element = given && ownElement(feature, own, given, id(at, 0), geometryOf);
+    if (element) known.push(element);
+    return element ? [] : (taken(feature, at, note) ?? []);
+  });
+  const around = given ?? groundAround(features);
+  const elements = [...known, ...readAs(features, around, id, note)];
   const more = notes.length - NOTES;
-  return { elements, ground: own, notes: more > 0 ? [...notes.slice(0, NOTES), `And ${more} more.`] : notes };
+  return {
+    elements,
+    // Rules are tied to places: on other ground, what they laid is things by themselves.
+    rows: own && JSON.stringify(own.ground) === JSON.stringify(around) ? own.rows : [],
+    ground: around,
+    notes: more > 0 ? [...notes.slice(0, NOTES), `And ${more} more.`] : notes,
+  };
 }
 
-/** To a hundredth of a millimetre or so. */
-const degree = (value: number): number => Number(value.toFixed(10));
-
 /**
- * The masses of a scene as GeoJSON (RFC 7946), on the Earth where the scene's origin is: footprints with their heights,
- * and streets, canals and bridges as lines. Skylines, which only close a view, are left out.
+ * The things of a scene as GeoJSON (RFC 7946), on the Earth where the scene's origin is: footprints with their heights,
+ * and streets, canals and bridges as lines. What only closes a view has no place on a map. Each feature holds the
+ * element that it was written from as well, so that it comes back as it was.
  */
-export function toGeoJson({ elements, ground = { longitude: 0, latitude: 0, north: 0 } }: Scene): object {
-  const earth = (place: Vec2) => toEarth(ground, place).map(degree);
+export function toGeoJson(scene: Scene): object {
+  const { elements, ground = { longitude: 0, latitude: 0, north: 0 } } = scene;
   return {
     type: "FeatureCollection",
-    features: elements.flatMap((element) => {
-      const feature = (properties: Record<string, unknown>, geometry: object) => [
-        { type: "Feature", id: element.id, properties: { name: element.name, ...properties }, geometry },
-      ];
-      const written = kindOf(element).geoJson.write(element);
-      if (!written) return [];
-      if (written.shape === "line")
-        return feature(written.properties, { type: "LineString", coordinates: placesOf(element).map(earth) });
-      // Counter-clockwise around the outline, clockwise around holes (RFC 7946, 3.1.6).
-      const rings = [outlineOf(element), ...holesOf(element).map((hole) => [...hole].reverse())].map((ring) =>
-        ring.map(earth),
-      );
-      return feature(written.properties, { type: "Polygon", coordinates: rings.map((ring) => [...ring, ring[0]]) });
-    }),
+    [OWN]: ownMembers(scene, ground),
+    features: elements.map((element) => ({
+      type: "Feature",
+      id: element.id,
+      properties: { name: element.name, ...kindOf(element).geoJson.write(element)?.properties, [OWN]: element },
+      geometry: geometryOf(element, ground),
+    })),
   };
 }

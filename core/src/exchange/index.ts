@@ -1,3 +1,3 @@
-export { fromGeoJson, MAX_FEATURES, toGeoJson, type BroughtIn } from "./geojson";
+export { fromGeoJson, MAX_FEATURES, toGeoJson, type BroughtIn, type Reading } from "./geojson";
 export { toEarth, toWorld, type Ground } from "./ground";
 export { toObj } from "./obj";

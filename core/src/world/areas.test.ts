@@ -5,7 +5,7 @@ import { areaWithout } from "./areas";
 import { groundAround } from "./ground";
 import { areaTwice } from "./polygon";
 import { trianglesOf } from "./triangles";
-import { build, built, DEFAULT_CANAL, kindOf, lengthOf, offPath, validateElement, volumeOf, type Canal } from ".";
+import { build, built, DEFAULT_CANAL, lengthOf, offPath, pathOf, validateElement, volumeOf, type Canal } from ".";
 
 const square = (x: number, y: number, r: number): Vec2[] => [
   [x - r, y - r],
@@ -126,13 +126,13 @@ describe("canals that join, cross or bend sharply", () => {
       fc.property(fc.array(place, { minLength: 3, maxLength: 5 }), (places) => {
         const one = canal("a", ...places);
         fc.pre(validateElement(one) === null);
-        const cutting = kindOf(one).cutting!(one)!;
-        fc.pre(cutting.path.every((p, i) => i === 0 || distance2(p, cutting.path[i - 1]) > width));
+        const path = pathOf(one);
+        fc.pre(path.every((p, i) => i === 0 || distance2(p, path[i - 1]) > width));
         for (const solid of built([one]).solids.filter(({ id }) => id)) {
           expect(volumeOf(solid)).toBeGreaterThan(0);
           for (const [x, y] of solid.vertices) expect(offPath(one, [x, y])).toBeLessThan(4 * (width / 2 + quay) + 1e-6);
         }
-        const most = lengthOf(cutting.path) * (width + 2 * quay) + cutting.path.length * (width + 2 * quay) ** 2;
+        const most = lengthOf(path) * (width + 2 * quay) + path.length * (width + 2 * quay) ** 2;
         expect(walls(one) + water(one)).toBeLessThan(most);
       }),
       { numRuns: 60 },

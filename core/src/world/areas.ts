@@ -33,6 +33,10 @@ export const alongPath = (path: readonly Vec2[], half: number): Region => {
   return regionOf(unionD(wide, [], FillRule.NonZero, DECIMALS));
 };
 
+/** A region with its rims moved outwards, or inwards where negative, m; its corners stay corners. */
+export const grown = (region: Region, by: number): Region =>
+  regionOf(inflatePathsD(pathsOf(region), by, JoinType.Miter, EndType.Polygon, MITRE, DECIMALS));
+
 /** Several regions as one. */
 export const together = (regions: readonly Region[]): Region =>
   regionOf(unionD(regions.flatMap(pathsOf), [], FillRule.NonZero, DECIMALS));

@@ -1,6 +1,6 @@
 import { distance2, type Vec2 } from "../geometry";
 import type { Building } from "./kinds/building";
-import { DEFAULT_WALLS, type Boundary, type Wall } from "./kinds/wall";
+import { DEFAULT_WALLS, newWall, type Boundary, type Wall } from "./kinds/wall";
 import { footOn, lengthOf } from "./path";
 import type { Row } from "./rowSchema";
 
@@ -21,16 +21,16 @@ function cornersOf({ footprint }: Building): readonly [Vec2, Vec2, Vec2, Vec2] |
   return [a, b, c, d];
 }
 
-const boundary = (row: Row, of: Boundary, path: readonly Vec2[], id: string, what: string): Wall => ({
-  id,
-  kind: "wall",
-  name: `${row.name}, ${what} ${NAMES[of]}`.slice(0, 200),
-  path: path.map(point),
-  ...(of === "wall" ? {} : { of }),
-  ...DEFAULT_WALLS[of],
-  ...(of === "wall" ? { height: 1 } : {}),
-  row: row.id,
-});
+const boundary = (row: Row, of: Boundary, path: readonly Vec2[], id: string, what: string): Wall =>
+  newWall({
+    id,
+    name: `${row.name}, ${what} ${NAMES[of]}`.slice(0, 200),
+    path: path.map(point),
+    ...(of === "wall" ? {} : { of }),
+    ...DEFAULT_WALLS[of],
+    ...(of === "wall" ? { height: 1 } : {}),
+    row: row.id,
+  });
 
 /** Gates along a path as wide as they are wanted, none of them over its ends or over one another. */
 function gatesOn(path: readonly Vec2[], wanted: readonly { readonly at: number; readonly width: number }[]) {

@@ -1,20 +1,18 @@
 import type { Vec2 } from "../geometry";
-import { overlap, together, type Region } from "./areas";
-import { buildCuttings, isTangled, takenBy } from "./cuttings";
+import { together } from "./areas";
+import { buildCuttings } from "./cuttings";
 import type { Detail } from "./details";
 import { groundAround } from "./ground";
-import { groupsOf } from "./groups";
-import { meetingOf, meets, touches } from "./junctions";
-import { kindOf, validateElement, type Element } from "./kinds";
+import { kindOf, type Element } from "./kinds";
 import type { Cutting, Roadway } from "./kinds/kind";
-import { joinRoadways, needsJoining } from "./roadways";
 import { boxOnPlan } from "./polygon";
-import { remembered } from "./remembered";
-import type { Solid } from "./solid";
 import { raisedGrounds } from "./raisedGround";
+import { joinRoadways, needsJoining } from "./roadways";
 import { drapedOver, settledOn } from "./settled";
+import type { Solid } from "./solid";
 import { solidsOfGround } from "./surface";
-import { groundAt, heightOn, LEVEL, reaches, terrainFrom, type Facet, type Terrain } from "./terrain";
+import { groundAt, heightOn, LEVEL, reaches, terrainFrom, type Terrain } from "./terrain";
+import { cuttingOf, roadwayOf, takenBy, unitsOf, type Unit } from "./units";
 
 /** What elements are built to: solids, and what is drawn on them and on the ground. */
 export interface Built {
@@ -24,72 +22,13 @@ export interface Built {
 
 const NOTHING: Built = { solids: [], details: [] };
 
-/** Some elements that are built as one: a single one, cuttings that join or cross, or roadways that do. */
-interface Unit {
-  readonly elements: readonly Element[];
-  /** What roadways among them end at. */
-  readonly inTheWay: readonly Element[];
-  /** The facets that are left of raised ground, where it is that. */
-  readonly facets?: readonly Facet[];
-}
-
-const cuttingOf = (element: Element) => (element.hidden ? null : (kindOf(element).cutting?.(element) ?? null));
-const roadwayOf = remembered((element: Element) =>
-  element.hidden ? null : (kindOf(element).roadway?.(element) ?? null),
-);
-
-/** The elements of which something can be told, and that. */
-const those = <T>(elements: readonly Element[], tell: (element: Element) => T | null) =>
-  elements.flatMap((element) => {
-    const told = tell(element);
-    return told ? [{ element, told }] : [];
-  });
-
-/** The part of the plan at which roadways end, of an element that they do not run through. */
-function wayTaken(element: Element): Region {
-  const kind = kindOf(element);
-  const cutting = cuttingOf(element);
-  return cutting ? takenBy(cutting) : [kind.outline(element)];
-}
-
-const endsRoadways = (element: Element): boolean =>
-  !element.hidden && validateElement(element) === null && (kindOf(element).endsRoadways?.(element) ?? false);
-
-/** Elements in the units that they are built as; a unit stands where its first element does. */
-function unitsOf(elements: readonly Element[], grounds: ReadonlyMap<Element, readonly Facet[]>): readonly Unit[] {
-  const dug = those(elements, cuttingOf).map((one) => ({ ...one, taken: takenBy(one.told) }));
-  const roads = those(elements, roadwayOf).map((one) => ({ ...one, meeting: meetingOf(one.told) }));
-  const groups = [
-    ...groupsOf(dug, (i, k) => overlap(dug[i].taken, dug[k].taken)),
-    ...groupsOf(roads, (i, k) => meets(roads[i].meeting, roads[k].meeting)),
-  ].filter((group) => group.length > 1);
-  const group = new Map(
-    groups.flatMap((one) => one.map(({ element }) => [element, one.map((each) => each.element)] as const)),
-  );
-  const inTheWay = elements
-    .filter(endsRoadways)
-    .map((element) => ({ element, outline: kindOf(element).outline(element) }));
-  return elements.flatMap((element) => {
-    const unit = group.get(element) ?? [element];
-    if (unit[0] !== element) return [];
-    const ways = unit.flatMap((one) => roadwayOf(one) ?? []).map(meetingOf);
-    return [
-      {
-        elements: unit,
-        facets: grounds.get(element),
-        inTheWay: inTheWay.filter(({ outline }) => ways.some((way) => touches(way, outline))).map((one) => one.element),
-      },
-    ];
-  });
-}
-
 function builtCuttings(elements: readonly Element[], cuttings: readonly Cutting[]): Built {
   const solids = [...buildCuttings(elements[0].id, cuttings), ...cuttings.flatMap(({ standing }) => standing())];
   return { solids, details: [] };
 }
 
 function builtRoadways({ elements, inTheWay }: Unit, roadways: readonly Roadway[]): Built {
-  const { solids, kerbs, mouths } = joinRoadways(elements[0].id, roadways, together(inTheWay.map(wayTaken)));
+  const { solids, kerbs, mouths } = joinRoadways(elements[0].id, roadways, together(inTheWay.map(takenBy)));
   const kerbDetails = kerbs.flatMap((line) =>
     line.slice(1).map(([x, y], i): Detail => ({ kind: "kerb", a: [...line[i], 0], b: [x, y, 0] })),
   );
@@ -106,14 +45,16 @@ function builtRoadways({ elements, inTheWay }: Unit, roadways: readonly Roadway[
 function builtLevel(unit: Unit): Built {
   const { elements, inTheWay, facets } = unit;
   const cuttings = elements.flatMap((element) => cuttingOf(element) ?? []);
-  if (cuttings.length > 1 || cuttings.some(isTangled)) return builtCuttings(elements, cuttings);
+  if (cuttings.length > 1 || cuttings.some(({ tangled }) => tangled)) return builtCuttings(elements, cuttings);
   const roadways = elements.flatMap((element) => roadwayOf(element) ?? []);
-  if (roadways.length > 1 || inTheWay.length > 0 || roadways.some(needsJoining)) return builtRoadways(unit, roadways);
+  if (roadways.length > 1 || (roadways.length > 0 && inTheWay.length > 0) || roadways.some(needsJoining))
+    return builtRoadways(unit, roadways);
   const [element] = elements;
   if (element.hidden) return NOTHING;
   const kind = kindOf(element);
-  const solids = facets ? solidsOfGround(element.id, facets) : kind.build(element);
-  return { solids, details: kind.details?.(element, solids) ?? [] };
+  const taken = inTheWay.length > 0 ? together(inTheWay.map(takenBy)) : [];
+  const solids = facets ? solidsOfGround(element.id, facets) : kind.build(element, taken);
+  return { solids, details: kind.details?.(element, solids, { taken }) ?? [] };
 }
 
 /** What some elements are built to on the ground as it is. */

@@ -1,5 +1,6 @@
 import { alongPath, areasOf, together, without, type Region } from "./areas";
 import { isTangledBetween } from "./bends";
+import type { Vec2 } from "../geometry";
 import type { Cutting } from "./kinds/kind";
 import { lengthOf, ribbon, stretch } from "./path";
 import { curvesOf } from "./curves";
@@ -11,30 +12,43 @@ const END = 1 / 4;
 /** Levels of water that differ by less are one, m. */
 const LEVEL = 1e-6;
 
-/** Whether a cutting bends so sharply for its width that its sides cross, or crosses itself. */
-export const isTangled = ({ path, half, wall }: Cutting): boolean => isTangledBetween(path, half + wall, -half - wall);
+/** Level water along a path, from where to where, and how deep it lies under the ground, m. */
+interface Reach {
+  readonly from: number;
+  readonly to: number;
+  readonly depth: number;
+}
 
-/** The part of the plan that a cutting takes. */
-export function takenBy(cutting: Cutting): Region {
-  const { path, half, wall } = cutting;
-  return isTangled(cutting) ? alongPath(path, half + wall) : [ribbon(path, half + wall, -half - wall)];
+/** What a cutting along a path takes of the plan, and its water. @param half of the water's width, m */
+export function cuttingAlong(
+  path: readonly Vec2[],
+  half: number,
+  wall: number,
+  reaches: readonly Reach[],
+): Pick<Cutting, "taken" | "waters" | "tangled"> {
+  const outer = half + wall;
+  const tangled = isTangledBetween(path, outer, -outer);
+  const length = lengthOf(path);
+  const end = Math.min(wall, length * END);
+  return {
+    tangled,
+    taken: () => (tangled ? alongPath(path, outer) : [ribbon(path, outer, -outer)]),
+    waters: () =>
+      reaches.map(({ from, to, depth }) => ({
+        depth,
+        region: alongPath(stretch(path, Math.max(from, end), Math.min(to, length - end)), half),
+      })),
+  };
 }
 
 /** The water of some cuttings by how deep it lies under the ground, the highest first. */
-function waters(cuttings: readonly Cutting[]): readonly { readonly depth: number; readonly region: Region }[] {
-  const reaches = cuttings.flatMap(({ path, half, wall, reaches: own }) => {
-    const length = lengthOf(path);
-    const end = Math.min(wall, length * END);
-    return own.map(({ from, to, depth }) => ({
-      depth,
-      region: alongPath(stretch(path, Math.max(from, end), Math.min(to, length - end)), half),
-    }));
-  });
-  const depths = reaches.map(({ depth }) => depth).sort((a, b) => a - b);
+function watersOf(cuttings: readonly Cutting[]): readonly { readonly depth: number; readonly region: Region }[] {
+  const all = cuttings.flatMap(({ waters }) => waters());
+  const depths = all.map(({ depth }) => depth).sort((a, b) => a - b);
   const levels = depths.filter((depth, i) => i === 0 || depth - depths[i - 1] > LEVEL);
   let above: Region = [];
   return levels.map((depth) => {
-    const own = together(reaches.filter((one) => Math.abs(one.depth - depth) <= LEVEL).map(({ region }) => region));
+    const own = together(all.filter((one) => Math.abs(one.depth - depth) <= LEVEL).map(({ region }) => region));
     const region = without(own, above);
     above = together([above, own]);
     return { depth, region };
@@ -49,8 +63,8 @@ function waters(cuttings: readonly Cutting[]): readonly { readonly depth: number
 export function buildCuttings(id: string, cuttings: readonly Cutting[]): Solid[] {
   const bottom = Math.min(...cuttings.map((one) => one.bottom));
   const top = Math.max(...cuttings.map((one) => one.top));
-  const levels = waters(cuttings);
-  const walls = without(together(cuttings.map(takenBy)), together(levels.map(({ region }) => region)));
+  const levels = watersOf(cuttings);
+  const walls = without(together(cuttings.map(({ taken }) => taken())), together(levels.map(({ region }) => region)));
   const solids = (region: Region, to: number) =>
     areasOf(region).map(({ outer, holes }) =>
       prism(

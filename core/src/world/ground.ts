@@ -1,6 +1,5 @@
 import type { Vec2, Vec3 } from "../geometry";
 import { areaWithout } from "./areas";
-import { takenBy } from "./cuttings";
 import { kindOf, type Element } from "./kinds";
 import type { Solid } from "./solid";
 import { trianglesOf } from "./triangles";
@@ -16,7 +15,7 @@ const BEYOND = 20_000;
 export function groundAround(elements: readonly Element[]): Solid[] {
   const holes = elements.flatMap((element) => {
     const cutting = element.hidden ? null : kindOf(element).cutting?.(element);
-    return cutting ? takenBy(cutting) : [];
+    return cutting ? cutting.taken() : [];
   });
   if (holes.length === 0) return [];
   const all = holes.flat();

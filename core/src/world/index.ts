@@ -16,6 +16,7 @@ export {
   type Figure,
   type RoadwayEnd,
 } from "./kinds";
+export * from "./kinds/basin";
 export * from "./kinds/block";
 export * from "./kinds/bridge";
 export * from "./kinds/building";

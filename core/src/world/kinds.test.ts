@@ -9,6 +9,7 @@ import {
   boxOf,
   build,
   built,
+  DEFAULT_BASIN,
   DEFAULT_BRIDGE,
   DEFAULT_CANAL,
   DEFAULT_SKYLINE,
@@ -62,6 +63,7 @@ const SAMPLES: { readonly [K in Element["kind"]]: Extract<Element, { kind: K }> 
   street: { ...base, kind: "street", path, ...DEFAULT_STREET, rails: true, bed: "sleepers", crossings: [20] },
   steps: { ...base, kind: "steps", foot: { x: 3, y: 4, z: 0 }, heading: 75, count: 9, ...DEFAULT_STEPS },
   canal: { ...base, kind: "canal", path, ...DEFAULT_CANAL },
+  basin: { ...base, kind: "basin", footprint, ...DEFAULT_BASIN },
   bridge: { ...base, kind: "bridge", path, ...DEFAULT_BRIDGE },
   rails: { ...base, kind: "rails", path, gauge: 1.435, bed: "sleepers" },
   wall: { ...base, kind: "wall", path, of: "fence", ...DEFAULT_WALLS.fence, gates: [{ at: 20, width: 2 }] },
@@ -194,10 +196,17 @@ describe.each(KINDS.map((kind) => [kind.kind, kind] as const))("the kind %s", (n
     });
   });
 
-  it("comes back from GeoJSON as the kind that it was written from, where it is read", () => {
+  it("comes back from GeoJSON as it was, and from what other programs read of it as the kind that it is", () => {
     const ground = { longitude: 4, latitude: 52, north: 0 };
     const written = toGeoJson({ ...newScene("Map"), elements: [element], ground });
-    const { elements, notes } = fromGeoJson(written, ground, (feature, part) => `f${feature}-${part}`);
+    const whole = fromGeoJson(written, ground, () => element.id);
+    expect([whole.notes, whole.elements]).toEqual([[], [element]]);
+    // Without the members of our own, and a geometry that a map has none of.
+    const { features } = written as { readonly features: readonly { properties: object; geometry: object | null }[] };
+    const plain = features
+      .filter(({ geometry }) => geometry)
+      .map((feature) => ({ ...feature, properties: { ...feature.properties, zanvo: undefined } }));
+    const { elements, notes } = fromGeoJson({ type: "FeatureCollection", features: plain }, ground, () => "f");
     expect(notes).toEqual([]);
     const { read, write } = kindOf(element).geoJson;
     if (!write(element)) return expect(elements).toEqual([]);

@@ -1,6 +1,5 @@
 import { distance2, type Vec2 } from "../geometry";
 import { together, type Region } from "./areas";
-import { takenBy } from "./cuttings";
 import { kindOf, validateElement, type Element } from "./kinds";
 import { footOn } from "./path";
 import {
@@ -43,7 +42,7 @@ function heldTo(ring: readonly Vec2[], others: readonly (readonly Vec2[])[]): re
 function dugBy(elements: readonly Element[]): Region {
   const taken = elements.flatMap((element) => {
     const cutting = element.hidden ? null : kindOf(element).cutting?.(element);
-    return cutting ? [takenBy(cutting)] : [];
+    return cutting ? [cutting.taken()] : [];
   });
   return taken.length > 0 ? together(taken) : [];
 }

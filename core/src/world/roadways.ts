@@ -1,5 +1,5 @@
 import { distance2, radians, union, type Interval, type Vec2 } from "../geometry";
-import { alongPath, areasOf, partsOf, shared, together, without, type Region } from "./areas";
+import { alongPath, areasOf, overlap, partsOf, shared, together, without, type Region } from "./areas";
 import { clearBeside } from "./bends";
 import { CURVED, curvesOf, turnAt } from "./curves";
 import { joinedAt, LEAST_ANGLE, meetingOf, outerOf, type Joined, type Junction } from "./junctions";
@@ -202,7 +202,12 @@ export function joinRoadways(id: string, roadways: readonly Roadway[], taken: Re
   };
   const raised = laid.filter(({ one }) => isRaised(one));
   const walked = groundsOf(raised);
-  const openings = raised.map(({ one }) => one.openings);
+  const kept = raised.map(({ one }) => {
+    // Another carriageway, or what takes the ground, leaves no room for a driveway that it lies on.
+    const others = [...taken, ...laid.flatMap((other, i) => (other.one === one ? [] : own[i]))];
+    return one.driveways.filter(({ rings }) => !overlap(rings, others));
+  });
+  const openings = kept.flat().map(({ rings }) => rings);
   const pavement = without(walked.region, together([carriageway, taken, ...openings]));
   const radius = radiusAt([...kerbCorners, ...walked.corners]);
   // Rounded before it is parted by heights: an arc may run from one band into another.
@@ -226,6 +231,7 @@ export function joinRoadways(id: string, roadways: readonly Roadway[], taken: Re
   return {
     solids: [
       ...solids.map((solid, i) => asPart(solid, `paving ${i}`)),
+      ...kept.flat().flatMap(({ solids: ramps }) => ramps()),
       ...roadways.flatMap(({ standing }, i) => standing(joined[i])),
     ],
     kerbs: levelKerbs(

@@ -3,7 +3,7 @@ import { requireValid, DEFAULT_CANAL, DEFAULT_LOCK, pathOf, placeAlong, type Can
 import { CurveFields } from "./CurveFields";
 import { Measures, measuresOf } from "./Measures";
 import { Parts } from "./Parts";
-import { points, type Change, type ElementView } from "./view";
+import { points, type Change, type ElementView, WATER } from "./view";
 
 /** Measures of a canal and its locks. */
 function CanalFields({ element: canal, change }: { readonly element: Canal; readonly change: Change }) {
@@ -40,7 +40,7 @@ const gatesOf = (canal: Canal) =>
 
 export const canal: ElementView<Canal> = {
   kind: "canal",
-  look: { fill: "#2f6f8f", fillOpacity: 0.2, order: 0 },
+  look: { fill: WATER, fillOpacity: 0.2, order: 0 },
   tools: [
     {
       id: "canal",

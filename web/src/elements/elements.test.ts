@@ -26,8 +26,10 @@ it("every tool says what the hand does, and stands once on the plan", () => {
     "street",
     "rails",
     "square",
+    "park",
     "wall",
     "canal",
+    "basin",
     "ground",
   ]);
 });

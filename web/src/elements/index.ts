@@ -1,4 +1,5 @@
 import type { Element } from "@zanvo/core/world";
+import { basin } from "./basin";
 import { block } from "./block";
 import { bridge } from "./bridge";
 import { building } from "./building";
@@ -33,6 +34,7 @@ export const VIEWS: readonly ElementView[] = [
   square,
   wall,
   canal,
+  basin,
   bridge,
   ground,
 ];

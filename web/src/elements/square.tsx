@@ -1,21 +1,29 @@
-import { Grid3x3 } from "lucide-react";
-import { requireValid, DEFAULT_SQUARE, type Square } from "@zanvo/core/world";
-import { Check } from "../ui";
+import { Grid3x3, Trees } from "lucide-react";
+import { DEFAULT_LAWN, DEFAULT_SQUARE, requireValid, type Square } from "@zanvo/core/world";
+import { Check, Choice } from "../ui";
 import { Measures } from "./Measures";
 import { GROUND, points, type Change, type ElementView } from "./view";
 
-/** Measures of a paved square. */
+/** Measures of a plaza or a park. */
 function SquareFields({ element: square, change }: { readonly element: Square; readonly change: Change }) {
   const set = (part: Partial<Square>, what: string) => change(requireValid({ ...square, ...part }), what);
   const { slabs } = square;
   return (
     <>
       <Measures element={square} of={["kerb"]} change={change} />
-      <Check
-        label="Slab joints"
-        checked={slabs !== undefined}
-        onChange={(on) => set({ slabs: on ? DEFAULT_SQUARE.slabs : undefined }, "slabs")}
+      <Choice
+        label="Surface"
+        value={square.surface ?? "paving"}
+        options={{ paving: "Paving", lawn: "Lawn" }}
+        onChange={(to) => set(to === "lawn" ? { surface: to, slabs: undefined } : { surface: undefined }, "surface")}
       />
+      {square.surface !== "lawn" && (
+        <Check
+          label="Slab joints"
+          checked={slabs !== undefined}
+          onChange={(on) => set({ slabs: on ? DEFAULT_SQUARE.slabs : undefined }, "slabs")}
+        />
+      )}
       {slabs !== undefined && <Measures element={square} of={["slabs", "heading"]} change={change} />}
     </>
   );
@@ -32,6 +40,14 @@ export const square: ElementView<Square> = {
       hint: "Press for each corner; press the first again, or Enter, to close.",
       gesture: "area",
       draw: (places, heading) => ({ kind: "square", footprint: points(places), heading, ...DEFAULT_SQUARE }),
+    },
+    {
+      id: "park",
+      label: "Park",
+      icon: <Trees size={14} aria-hidden />,
+      hint: "Press for each corner of its lawn; press the first again, or Enter, to close.",
+      gesture: "area",
+      draw: (places, heading) => ({ kind: "square", footprint: points(places), heading, ...DEFAULT_LAWN }),
     },
   ],
   Fields: SquareFields,

@@ -64,6 +64,8 @@ export const INK = "#26251f";
 /** What is chosen or being drawn. */
 export const ACCENT = "#c8401f";
 export const GROUND = "#8a8577";
+export const WATER = "#2f6f8f";
+export const GREEN = "#5f7f4a";
 /** Ground as it is drawn over other ground: its colour at a tenth on the plan's. */
 export const OPAQUE_GROUND = "#e8e6dd";
 

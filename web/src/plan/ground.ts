@@ -53,6 +53,9 @@ export async function bringIn(
       stores.edit((scene) => {
         scene.ground = found.ground;
         scene.elements.push(...elements);
+        const known = new Set(scene.rows?.map(({ id }) => id));
+        const rows = found.rows.filter(({ id }) => !known.has(id));
+        if (rows.length > 0) scene.rows = [...(scene.rows ?? []), ...rows];
       });
     return {
       ids: elements.map(({ id }) => id),

@@ -4,7 +4,7 @@ import { fromGeoJson, type BroughtIn, type Ground } from "@zanvo/core/exchange";
 import { newId } from "../id";
 
 /** What of a document is handed out as it is read; the rest is passed over. */
-const PATHS = ["$.features.*", "$.type", "$.crs", "$.geometry", "$.properties", "$.coordinates"];
+const PATHS = ["$.features.*", "$.zanvo", "$.type", "$.crs", "$.geometry", "$.properties", "$.coordinates"];
 
 /**
  * The parts of a GeoJSON document, and the first of its features, read piece by piece: a file may be larger than what
@@ -14,7 +14,7 @@ async function read(
   file: Blob,
   most: number,
   tell: (share: number) => void,
-): Promise<{ readonly document: unknown; readonly count: number }> {
+): Promise<{ readonly document: unknown; readonly count: number; readonly brokenOff: boolean }> {
   const parser = new JSONParser({ paths: PATHS, keepStack: false });
   const document: Record<string, unknown> = {};
   const features: unknown[] = [];
@@ -35,15 +35,21 @@ async function read(
     tell((done += next.value.length) / file.size);
   }
   if (!wrong && !parser.isEnded) wrong = new Error("it ends before it is complete.");
-  if (wrong) throw new Error(`This file is no JSON: ${(wrong as Error).message}`);
-  return { document: count > 0 || document.type === "FeatureCollection" ? { ...document, features } : document, count };
+  // Of a file that breaks off, the features before are whole.
+  if (wrong && count === 0) throw new Error(`This file is no JSON: ${(wrong as Error).message}`);
+  const isCollection = count > 0 || document.type === "FeatureCollection";
+  return {
+    document: isCollection ? { type: "FeatureCollection", ...document, features } : document,
+    count,
+    brokenOff: wrong !== null,
+  };
 }
 
 const api = {
   /** Masses from a file of real ground. @param tell told how much of it is read, 0 to 1 */
   async bring(file: Blob, ground: Ground | undefined, most: number, tell: (share: number) => void): Promise<BroughtIn> {
-    const { document, count } = await read(file, most, tell);
-    return fromGeoJson(document, ground, newId, most, count);
+    const { document, count, brokenOff } = await read(file, most, tell);
+    return fromGeoJson(document, ground, newId, { most, count, brokenOff });
   },
 };
 

@@ -1,5 +1,6 @@
 import { ToldError } from "../../problem";
 import { sentence, type Told } from "../../units";
+import { basin } from "./basin";
 import { block } from "./block";
 import { bridge } from "./bridge";
 import { building } from "./building";
@@ -15,7 +16,20 @@ import { wall } from "./wall";
 export type { Box, ElementError, ElementKind, Figure, RoadwayEnd } from "./kind";
 
 /** Every kind of element. */
-export const KINDS = [block, building, street, steps, canal, bridge, square, rails, wall, ground, skyline] as const;
+export const KINDS = [
+  block,
+  building,
+  street,
+  steps,
+  canal,
+  basin,
+  bridge,
+  square,
+  rails,
+  wall,
+  ground,
+  skyline,
+] as const;
 
 export type Element = Parameters<(typeof KINDS)[number]["build"]>[0];
 

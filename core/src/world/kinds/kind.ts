@@ -2,6 +2,7 @@ import { Type, type TObject } from "@sinclair/typebox";
 import { metresIn, named } from "../../fields";
 import type { Interval, Vec2 } from "../../geometry";
 import type { Told } from "../../units";
+import type { Region } from "../areas";
 import type { Detail } from "../details";
 import type { Solid } from "../solid";
 import { groundRange, type Plane, type RaisedGround, type Terrain } from "../terrain";
@@ -63,17 +64,17 @@ export interface GeoJsonOf<E> {
   };
 }
 
-/** Water between walls along a path, dug into the ground. */
+/** Water between walls, dug into the ground. */
 export interface Cutting {
-  readonly path: readonly Vec2[];
-  /** Half the width of the water, and the thickness of the walls beside it and at its ends, m. */
-  readonly half: number;
-  readonly wall: number;
+  /** The part of the plan that it takes, with its walls. */
+  readonly taken: () => Region;
+  /** Its water, by how deep it lies under the ground, m. */
+  readonly waters: () => readonly { readonly depth: number; readonly region: Region }[];
+  /** Whether it bends so sharply for its width that its sides cross, or crosses itself. */
+  readonly tangled: boolean;
   /** The height of the walls' tops, and of the lowest of it, over the ground, m. */
   readonly top: number;
   readonly bottom: number;
-  /** Level water, from where to where along the path, and how deep it lies under the ground, m. */
-  readonly reaches: readonly { readonly from: number; readonly to: number; readonly depth: number }[];
   /** What stands in it, however it meets others. */
   readonly standing: () => Solid[];
 }
@@ -81,6 +82,12 @@ export interface Cutting {
 /** How an end of a roadway that meets no other is closed; open where nothing is said. */
 export const ROADWAY_ENDS = ["pavement", "turning head", "gate", "steps"] as const;
 export type RoadwayEnd = (typeof ROADWAY_ENDS)[number];
+
+/** A low ramp over a pavement, in straight parts: their rings on the plan, counter-clockwise, and their solids. */
+export interface Driveway {
+  readonly rings: readonly (readonly Vec2[])[];
+  readonly solids: () => Solid[];
+}
 
 /** A carriageway along a path, between pavements, which joins those that it meets. */
 export interface Roadway {
@@ -95,9 +102,9 @@ export interface Roadway {
   readonly ends: readonly [first?: RoadwayEnd, last?: RoadwayEnd];
   /** Whether it bends so sharply for its width that its sides cross, or crosses itself. */
   readonly tangled: boolean;
-  /** What is cut out of its pavements: rings on the plan, counter-clockwise. */
-  readonly openings: readonly (readonly Vec2[])[];
-  /** What stands in those, and at its ends, of which each meets another way or none. */
+  /** Where carts drive over its pavements: none where what takes the ground, or another carriageway, lies there. */
+  readonly driveways: readonly Driveway[];
+  /** What stands at its ends, of which each meets another way or none. */
   readonly standing: (met: readonly [first: boolean, last: boolean]) => Solid[];
 }
 
@@ -114,6 +121,8 @@ export interface Mouths {
 export interface Surroundings {
   /** Where a way opens to what it meets. */
   readonly mouths?: Mouths;
+  /** What takes the ground of what lies on it, such as a plaza, and yields. */
+  readonly taken?: Region;
   /** How high the ground rises over what the element stands on, at a place, m; where nothing is said, nowhere. */
   readonly rises?: (at: Vec2) => number;
 }
@@ -126,8 +135,8 @@ export interface ElementKind<E extends ElementBase = ElementBase> {
   readonly schema: TObject;
   /** Whether it is a thing that stands by itself; what lies on the ground, or closes the view, does not. */
   readonly stands: boolean;
-  /** Its solids; none where it cannot stand. */
-  build(element: E): Solid[];
+  /** Its solids; none where it cannot stand. @param taken of the ground that it lies on, where it yields */
+  build(element: E, taken?: Region): Solid[];
   /** What is drawn on its solids, and on the ground. */
   details?(element: E, solids: readonly Solid[], around?: Surroundings): Detail[];
   validate?(element: E): ElementError | null;
@@ -160,6 +169,11 @@ export interface ElementKind<E extends ElementBase = ElementBase> {
   steps?(element: E): number;
   /** The roadway that it is; null where it cannot be one. */
   roadway?(element: E): Roadway | null;
+  /**
+   * Whether it lies on the ground and yields: to what is dug, to what roadways end at and to later ones that lie so; or
+   * to roadways as well.
+   */
+  yields?(element: E): "areas" | "areas and ways" | false;
   /** Whether roadways end where they meet its outline. */
   endsRoadways?(element: E): boolean;
   /** The cutting that it is dug into the ground as; null where it cannot be. */

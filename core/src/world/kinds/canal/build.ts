@@ -1,4 +1,5 @@
 import { distance2, radians, type Vec2 } from "../../../geometry";
+import { cuttingAlong } from "../../cuttings";
 import { lengthOf, pathOf, placeAlong, ribbon, stretch } from "../../path";
 import type { Cutting, ElementError } from "../kind";
 import type { Canal } from "./schema";
@@ -72,15 +73,16 @@ export function cuttingOf(canal: Canal): Cutting | null {
       ...gateAt(id, path, at, half, bottom, coping),
       ...gateAt(id, path, at + long, half, bottom, coping),
     ]);
-  return { path, half, wall: quay, top: coping, bottom, reaches, standing };
+  return { ...cuttingAlong(path, half, quay, reaches), top: coping, bottom, standing };
 }
 
 /** The solids of a canal by itself: its water, the walls along it and at both ends, and the gates of its locks. */
 export function buildCanal(canal: Canal): Solid[] {
   const cutting = cuttingOf(canal);
   if (!cutting) return [];
-  const { path, half, reaches, bottom, standing } = cutting;
+  const { bottom, standing } = cutting;
   const { id, quay, coping } = canal;
+  const [path, half, reaches] = [pathOf(canal), canal.width / 2, reachesOf(canal)];
   const raised = (ring: readonly Vec2[], from: number, to: number) => prism(id, ring, [], [from, to], curvesOf);
   const walls = [
     [half, half + quay],

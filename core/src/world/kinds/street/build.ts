@@ -1,8 +1,8 @@
 import { lengthOf, pathOf } from "../../path";
 import type { Solid } from "../../solid";
 import type { ElementError, Roadway } from "../kind";
-import { endSolids, type Met } from "./ends";
-import { drivewayOpenings, drivewaysOn, drivewaySolids, isCramped, isTangled, pavementSolids } from "./pavements";
+import { endSolids } from "./ends";
+import { drivewaysOf, drivewaysOn, isCramped, isTangled, pavementSolids } from "./pavements";
 import type { Street } from "./schema";
 
 /**
@@ -39,12 +39,11 @@ export function validateStreet(street: Street): ElementError | null {
   return null;
 }
 
-/** What stands on a street beside its pavements. @param met whether its ends meet other ways */
-const standingOn = (street: Street, met?: Met): Solid[] => [...drivewaySolids(street), ...endSolids(street, met)];
-
 /** A street that meets no other, as low solids; none where it cannot be laid. */
 export const buildStreet = (street: Street): Solid[] =>
-  validateStreet(street) ? [] : [...pavementSolids(street), ...standingOn(street)];
+  validateStreet(street)
+    ? []
+    : [...pavementSolids(street), ...drivewaysOf(street).flatMap(({ solids }) => solids()), ...endSolids(street)];
 
 /** A street as it joins what it meets; null where it cannot be laid. */
 export const roadwayOf = (street: Street): Roadway | null =>
@@ -58,6 +57,6 @@ export const roadwayOf = (street: Street): Roadway | null =>
         radius: street.junctions?.radius,
         ends: [street.ends?.first, street.ends?.last],
         tangled: isTangled(street),
-        openings: drivewayOpenings(street),
-        standing: (met) => standingOn(street, met),
+        driveways: drivewaysOf(street),
+        standing: (met) => endSolids(street, met),
       };

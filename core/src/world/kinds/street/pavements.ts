@@ -5,6 +5,7 @@ import { beside, lengthOf, pathOf, ribbon, stretch } from "../../path";
 import { areaTwice, crossingOf } from "../../polygon";
 import { prism } from "../../shapes";
 import { asPart, solidOf, type Solid } from "../../solid";
+import type { Driveway } from "../kind";
 import type { Street } from "./schema";
 
 export type Side = "left" | "right";
@@ -97,24 +98,18 @@ function ramp(id: string, ring: readonly Vec2[], side: Side, kerb: number): Soli
   return solidOf(id, vertices, side === "right" ? loops.map((loop) => [...loop].reverse()) : loops);
 }
 
-/** The driveways of a street, as low solids. */
-export const drivewaySolids = (street: Street): Solid[] =>
+/** The driveways of a street. */
+export const drivewaysOf = (street: Street): readonly Driveway[] =>
   !hasPavements(street)
     ? []
     : SIDES.flatMap((side) =>
-        drivewaysOn(street, side).flatMap((way) =>
-          ramps(street, side, way).map((ring) => ramp(street.id, ring, side, street.kerb)),
-        ),
-      );
-
-/** What driveways cut out of the pavements: rings on the plan, counter-clockwise. */
-export const drivewayOpenings = (street: Street): readonly (readonly Vec2[])[] =>
-  !hasPavements(street)
-    ? []
-    : SIDES.flatMap((side) =>
-        drivewaysOn(street, side).flatMap((way) =>
-          ramps(street, side, way).map((ring) => counterClockwise(ring, side)),
-        ),
+        drivewaysOn(street, side).map((way): Driveway => {
+          const parts = ramps(street, side, way);
+          return {
+            rings: parts.map((ring) => counterClockwise(ring, side)),
+            solids: () => parts.map((ring) => ramp(street.id, ring, side, street.kerb)),
+          };
+        }),
       );
 
 /** The pavements of a street that meets no other and does not bend too sharply, as low solids between driveways. */

@@ -11,7 +11,7 @@ import type { ElementError } from "../kind";
 import type { Boundary, Wall } from "./schema";
 
 /** What boundaries measure at first, m (common practice). */
-export const DEFAULT_WALLS: { readonly [B in Boundary]: Pick<Wall, "height" | "thickness" | "bars"> } = {
+export const DEFAULT_WALLS: Readonly<Record<Boundary, Pick<Wall, "height" | "thickness" | "bars">>> = {
   wall: { height: 1.8, thickness: 0.3 },
   hedge: { height: 1.4, thickness: 0.7 },
   fence: { height: 1.6, thickness: 0.05, bars: 0.15 },

@@ -17,6 +17,9 @@ const BARRIERS: Readonly<Record<string, Boundary>> = {
   guard_rail: "railing",
 };
 
+/** A wall, from its measures. */
+export const newWall = (of: Omit<Wall, "kind">): Wall => ({ ...of, kind: "wall" });
+
 /** A wall for itself, of no row. */
 function alone({ row: _row, ...wall }: Wall): Wall {
   return wall;
