@@ -43,7 +43,8 @@ export function composer({ only, kinds = LAYER_KINDS }: Composition = {}): (cont
     wanted.flatMap((kind) => {
       const { orientations, shot, view, pins, visible, within } = context;
       const strength = strengthOf(kind, shot, kinds);
-      const from = [orientations, shot, view, pins, within, kind.ofEdges ? visible : null];
+      const ofEdges = kind.ofEdges || (kind.stops && shot.stopAtMasses);
+      const from = [orientations, shot, view, pins, within, ofEdges ? visible : null];
       const made = last.get(kind);
       if (made?.from.every((one, i) => one === from[i])) return made.layers;
       const parts = strength > 0 ? kind.compute(context) : [];

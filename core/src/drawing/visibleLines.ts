@@ -175,12 +175,13 @@ function smallIn(view: View, visible: VisibleEdges, gap: number): Uint8Array {
   return found;
 }
 
-/** The visible edges of a class; things that are drawn small have their outline only. */
-export const edgeLines = ({ view, visible, shot }: LayerContext, wanted: EdgeClass): Shapes =>
-  segmentLines(
-    view,
-    stretchesOf(visible, wanted, wanted === OUTLINE ? undefined : smallIn(view, visible, lineSpacingOf(shot).gap)),
-  );
+/** The visible edges of a class, in the world; things that are drawn small have their outline only. */
+export const edgeSegments = ({ view, visible, shot }: LayerContext, wanted: EdgeClass): readonly Segment[] =>
+  stretchesOf(visible, wanted, wanted === OUTLINE ? undefined : smallIn(view, visible, lineSpacingOf(shot).gap));
+
+/** The visible edges of a class on paper. */
+export const edgeLines = (context: LayerContext, wanted: EdgeClass): Shapes =>
+  segmentLines(context.view, edgeSegments(context, wanted));
 
 /** A stretch of a detail, and the place of its kind among `DETAIL_KINDS`. */
 export interface DetailStretch {

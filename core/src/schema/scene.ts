@@ -301,6 +301,10 @@ const ShotSchema = strict({
   under: Type.Optional(UnderSchema),
   arcs: Type.Optional(Type.Array(PickedArcSchema, { maxItems: 200 })),
   show: Type.Optional(ShowSchema),
+  /** The horizon and the grids stop where masses stand before them. */
+  stopAtMasses: Type.Optional(Type.Boolean()),
+  /** Outlines are of one width, and not lighter with depth. */
+  evenOutlines: Type.Optional(Type.Boolean()),
 });
 
 /** One world, many shots: the document that is stored, sent and filed. */

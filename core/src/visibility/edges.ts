@@ -11,6 +11,7 @@ import {
   HIDDEN,
   INTERSECTION,
   joined,
+  NOTHING_VISIBLE,
   OUTLINE,
   type EdgeClass,
   type VisibleEdges,
@@ -71,6 +72,9 @@ class Gathered {
 
   constructor(private readonly boxes: Float64Array) {}
 
+  /** The faces that the eye looks at: they come with the last part. */
+  faces: Pick<VisibleEdges, "faces" | "faceStarts"> = NOTHING_VISIBLE;
+
   push(
     s: number,
     a: Vec3,
@@ -99,6 +103,8 @@ class Gathered {
       item: Uint32Array.from(this.item),
       rank: Uint8Array.from(this.rank),
       boxes: this.boxes,
+      faces: this.faces.faces,
+      faceStarts: this.faces.faceStarts,
     };
     [this.ends, this.solid, this.edgeClass, this.looked] = [[], [], [], 0];
     [this.detail, this.item, this.rank] = [[], [], []];
@@ -202,7 +208,21 @@ export function* visibleEdgesInParts(
     detailOf(solids.length, detail, near([detail.a, detail.b]));
     if (++out.looked >= BATCH) yield out.handOut();
   }
+  out.faces = facesOf(solids, occluders);
   yield out.handOut();
+}
+
+/** The corners of occluders, one after the other. */
+function facesOf(solids: readonly Solid[], occluders: readonly Occluder[]): Pick<VisibleEdges, "faces" | "faceStarts"> {
+  const faceStarts = new Uint32Array(occluders.length + 1);
+  occluders.forEach(({ loop }, i) => {
+    faceStarts[i + 1] = faceStarts[i] + loop.length;
+  });
+  const faces = new Float64Array(3 * faceStarts[occluders.length]);
+  occluders.forEach(({ solid, loop }, i) =>
+    loop.forEach((n, k) => faces.set(solids[solid].vertices[n], 3 * (faceStarts[i] + k))),
+  );
+  return { faces, faceStarts };
 }
 
 /** All that an eye sees, at once: the parts of `seeing` together. */

@@ -24,6 +24,10 @@ export interface VisibleEdges {
   readonly rank: Uint8Array;
   /** The boxes around all solids: least and greatest x, y and z of each, m. */
   readonly boxes: Float64Array;
+  /** The convex parts of faces that the eye looks at, corner after corner: x y z of each, m. */
+  readonly faces: Float64Array;
+  /** Where each of them begins, counted in corners, and at last where the last one ends. */
+  readonly faceStarts: Uint32Array;
 }
 
 /** No edges at all. */
@@ -35,10 +39,13 @@ export const NOTHING_VISIBLE: VisibleEdges = {
   item: new Uint32Array(),
   rank: new Uint8Array(),
   boxes: new Float64Array(),
+  faces: new Float64Array(),
+  faceStarts: new Uint32Array([0]),
 };
 
 /** Parts of what is seen, one after the other. */
 export function joined(parts: readonly VisibleEdges[]): VisibleEdges {
+  const last = parts.at(-1) ?? NOTHING_VISIBLE;
   const size = parts.reduce((sum, { edgeClass }) => sum + edgeClass.length, 0);
   const whole = {
     ends: new Float64Array(6 * size),
@@ -47,7 +54,9 @@ export function joined(parts: readonly VisibleEdges[]): VisibleEdges {
     detail: new Uint8Array(size),
     item: new Uint32Array(size),
     rank: new Uint8Array(size),
-    boxes: parts.at(-1)?.boxes ?? NOTHING_VISIBLE.boxes,
+    boxes: last.boxes,
+    faces: last.faces,
+    faceStarts: last.faceStarts,
   };
   let at = 0;
   for (const { ends, solid, edgeClass, detail, item, rank } of parts) {

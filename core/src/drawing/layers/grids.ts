@@ -6,6 +6,7 @@ import { footOn, horizon, isLevel, lineFrame, type Line, type Pin } from "../../
 import { NO_LINES, type Shapes } from "../layer";
 import { setStyle, STYLES } from "../style";
 import { layerKind } from "./kind";
+import { stopped } from "./stopped";
 
 /** Where true squares are laid out, loose bundles stand back behind them: what of their strength is left. */
 const BEHIND_SQUARES = 0.3;
@@ -18,13 +19,20 @@ export const grids = layerKind({
   style: STYLES.bundle,
   strength: 1,
   construction: true,
-  compute: ({ shot, view, pins }) => {
+  stops: true,
+  compute: (context) => {
+    const { shot, view, pins } = context;
     const fade = (shot.measured ?? []).some(({ strength }) => strength > 0) ? BEHIND_SQUARES : 1;
     return pins.flatMap((pin) => {
       const spread = bundleOf(shot, pin.id);
       if (pin.opposite || spread.off || spread.strength === 0) return [];
       const style = { stroke: setStyle(pin).stroke, dash: setStyle(pin).dash, opacity: fade * spread.strength };
-      return { id: `grid-${pin.id}`, label: `Grid: ${pin.name}`, style, ...bundleShapes(shot, view, pin, spread) };
+      return {
+        id: `grid-${pin.id}`,
+        label: `Grid: ${pin.name}`,
+        style,
+        ...stopped(context, bundleShapes(shot, view, pin, spread)),
+      };
     });
   },
 });

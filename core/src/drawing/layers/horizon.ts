@@ -1,8 +1,9 @@
 import { CurveBook, drawPlane } from "../../shot";
 import { horizon as horizonOf, lineIn } from "../../vanishing";
-import { NO_LINES } from "../layer";
+import { NO_LINES, type Shapes } from "../layer";
 import { STYLES } from "../style";
-import { layerKind } from "./kind";
+import { layerKind, type LayerContext } from "./kind";
+import { stopped } from "./stopped";
 
 /** A line, or in a curved lens the image of the whole level circle. */
 export const horizon = layerKind({
@@ -11,14 +12,17 @@ export const horizon = layerKind({
   order: 50,
   style: STYLES.horizon,
   strength: 1,
-  compute: ({ shot, view }) => {
-    if (view.law.straight) {
-      const line = horizonOf(view);
-      const ends = line && lineIn(line, shot.frame);
-      return { lines: Float64Array.from(ends ? ends.flat() : []) };
-    }
-    const book = new CurveBook();
-    drawPlane(view, [0, 0, 1], book);
-    return { lines: NO_LINES, curves: book.curves() };
-  },
+  stops: true,
+  compute: (context) => stopped(context, horizonLine(context)),
 });
+
+function horizonLine({ shot, view }: LayerContext): Shapes {
+  if (view.law.straight) {
+    const line = horizonOf(view);
+    const ends = line && lineIn(line, shot.frame);
+    return { lines: Float64Array.from(ends ? ends.flat() : []) };
+  }
+  const book = new CurveBook();
+  drawPlane(view, [0, 0, 1], book);
+  return { lines: NO_LINES, curves: book.curves() };
+}

@@ -46,6 +46,8 @@ export interface LayerKind<Id extends string = string> {
   readonly construction?: boolean;
   /** Whether it is worked out from the visible edges, so that it changes with them. */
   readonly ofEdges?: boolean;
+  /** Whether it stops at masses where a shot wants that, so that it changes with the visible edges, too. */
+  readonly stops?: boolean;
   readonly compute: (context: LayerContext) => LayerPart | readonly LayerPart[];
 }
 

@@ -1,8 +1,10 @@
 import { OUTLINE } from "../../visibility";
+import { edgeSegments, segmentLines } from "../visibleLines";
+import { DEPTHS, parted } from "../depth";
 import { STYLES } from "../style";
 import { layerKind } from "./kind";
-import { edgeLines } from "../visibleLines";
 
+/** The outlines of what stands, lighter with depth: the pens of ISO 128-2 (from memory) next to one another. */
 export const outlines = layerKind({
   id: "buildings",
   label: "Buildings",
@@ -10,5 +12,17 @@ export const outlines = layerKind({
   style: STYLES.outline,
   strength: 1,
   ofEdges: true,
-  compute: (context) => ({ id: "outlines", label: "Outlines", ...edgeLines(context, OUTLINE) }),
+  compute: (context) => {
+    const segments = edgeSegments(context, OUTLINE);
+    if (context.shot.evenOutlines)
+      return { id: "outlines", label: "Outlines", ...segmentLines(context.view, segments) };
+    const bands = parted(segments, context.view);
+    // The farthest first, so that what is near lies over it.
+    return DEPTHS.map(({ id, label, width }, depth) => ({
+      id,
+      label,
+      style: { width },
+      ...segmentLines(context.view, bands[depth]),
+    })).reverse();
+  },
 });

@@ -119,6 +119,11 @@ export function GridPanel() {
         />
       </Fold>
       <section className="space-y-0.5 border-t border-hair pt-2">
+        <Check
+          label="Grids and horizon stop at masses"
+          checked={shot.stopAtMasses ?? false}
+          onChange={(on) => edit(onShot((before) => ({ ...before, stopAtMasses: on || undefined })))}
+        />
         <h3 className="font-medium">Strength of lines</h3>
         {KINDS.map(({ id, label }) => (
           <Strength

@@ -124,6 +124,11 @@ export function MassesPanel() {
           edit(onShot((before) => ({ ...before, show: { ...showOf(before), hidden: checked ? FAINT : 0 } })))
         }
       />
+      <Check
+        label="Outlines lighter with depth"
+        checked={!shot.evenOutlines}
+        onChange={(on) => edit(onShot((before) => ({ ...before, evenOutlines: on ? undefined : true })))}
+      />
       <Fold title="Strength of their lines">
         {SWITCHES.map(({ id, label, strength: usual }) => (
           <Strength
