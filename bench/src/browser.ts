@@ -171,6 +171,30 @@ export const draggingQuarter = (scene: Scene): Promise<void> =>
     await timedDrag(page, "the eye on the plan, the whole quarter", [eye.x + eye.width / 2, eye.y + eye.height / 2]);
   });
 
+/** How long a board takes from its address until it can be worked on, and what keeps its main thread until it rests. */
+export const opening = (what: string, scene: Scene): Promise<void> =>
+  onBoard(scene, async (page) => {
+    await page.addInitScript(() => {
+      const seen = { tasks: [] as number[], frames: [], painting: [] };
+      Object.assign(window, { seen });
+      new PerformanceObserver((list) => seen.tasks.push(...list.getEntries().map((entry) => entry.duration))).observe({
+        type: "longtask",
+        buffered: true,
+      });
+    });
+    const begun = performance.now();
+    await page.reload({ waitUntil: "commit" });
+    await page.getByRole("button", { name: PIN }).first().waitFor();
+    const ready = performance.now() - begun;
+    await page.waitForTimeout(8000);
+    const { tasks } = await page.evaluate(() => window.seen);
+    row(
+      `opening a board, ${what}`,
+      `ready after ${ready.toFixed(0)} ms; longest task ${tasks.length ? Math.max(...tasks).toFixed(0) : "under 50"} ms`,
+      "under 1,000 ms; no task over 200 ms",
+    );
+  });
+
 /** What the page of a board takes, its workers with it, in the memory of its process. */
 export const memory = (what: string, scene: Scene): Promise<void> =>
   onBoard(scene, async (page) => {

@@ -2,13 +2,13 @@ import { readFileSync } from "node:fs";
 import { readScene } from "@zanvo/core/document";
 import { pickSolid } from "@zanvo/core/construct";
 import { viewOf } from "@zanvo/core/shot";
-import { build } from "@zanvo/core/world";
+import { build, terrainOf } from "@zanvo/core/world";
 import { pick } from "./solids";
 
 describe("what is pressed in a picture", () => {
   it("is the same whether all is built or only what may be there", () => {
     const { elements, shots } = readScene(readFileSync("demo/5-the-whole-quarter.zanvo.json", "utf8"));
-    const solids = build(elements);
+    const solids = build(elements, terrainOf(elements));
     const found = shots.slice(0, 3).flatMap((shot) => {
       const view = viewOf(shot);
       const { x, y, width, height } = shot.frame;
