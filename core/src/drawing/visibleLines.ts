@@ -20,26 +20,32 @@ interface Sorted {
 }
 
 /** What is seen, sorted by edgeClass once: it is drawn again with every turn of the view. */
-const sorted = new WeakMap<VisibleEdges, Map<EdgeClass, Sorted>>();
+const sorted = new WeakMap<VisibleEdges, ReadonlyMap<EdgeClass, Sorted>>();
+
+const NONE: Sorted = { segments: [], solid: [], own: [] };
+
+/** All stretches by their class, in one pass. */
+function sortAll({ ends, edgeClass, solid }: VisibleEdges): ReadonlyMap<EdgeClass, Sorted> {
+  const by = new Map<EdgeClass, { segments: Segment[]; solid: number[]; own: number[] }>();
+  for (let i = 0; i < edgeClass.length; i++) {
+    const wanted = edgeClass[i] as EdgeClass;
+    let one = by.get(wanted);
+    if (!one) by.set(wanted, (one = { segments: [], solid: [], own: [] }));
+    const o = 6 * i;
+    one.segments.push([
+      [ends[o], ends[o + 1], ends[o + 2]],
+      [ends[o + 3], ends[o + 4], ends[o + 5]],
+    ]);
+    one.solid.push(solid[i]);
+    one.own.push(i);
+  }
+  return by;
+}
 
 function sortedBy(visible: VisibleEdges, wanted: EdgeClass): Sorted {
   let by = sorted.get(visible);
-  if (!by) sorted.set(visible, (by = new Map()));
-  let found = by.get(wanted);
-  if (!found) {
-    const { ends, edgeClass, solid } = visible;
-    const own = [...edgeClass.keys()].filter((i) => edgeClass[i] === wanted);
-    const at = (o: number): Vec3 => [ends[o], ends[o + 1], ends[o + 2]];
-    by.set(
-      wanted,
-      (found = {
-        segments: own.map((i): Segment => [at(6 * i), at(6 * i + 3)]),
-        solid: own.map((i) => solid[i]),
-        own,
-      }),
-    );
-  }
-  return found;
+  if (!by) sorted.set(visible, (by = sortAll(visible)));
+  return by.get(wanted) ?? NONE;
 }
 
 /** The stretches of one edgeClass, in the world, but for those of solids that are left out. */
@@ -56,35 +62,48 @@ export interface DrawnItem {
 
 type Drawn = readonly [Vec2, Vec2];
 
-/** Lines that are kept, to be found by where their middles lie. */
+/** Lines that are kept, to be found by where their middles lie: x y of both ends of each, one after the other. */
 class Kept {
-  private readonly cells = new Map<number, Drawn[]>();
+  private readonly cells = new Map<number, number[]>();
 
   constructor(private readonly gap: number) {}
 
-  private cellAt([p, q]: Drawn): readonly [number, number] {
-    return [Math.floor((p[0] + q[0]) / 2 / this.gap), Math.floor((p[1] + q[1]) / 2 / this.gap)];
+  private keyOf([p, q]: Drawn): number {
+    return Math.floor((p[0] + q[0]) / 2 / this.gap) * CELLS + Math.floor((p[1] + q[1]) / 2 / this.gap);
   }
 
   add(line: Drawn): void {
-    const [i, k] = this.cellAt(line);
-    const key = i * 4_194_304 + k;
-    this.cells.set(key, [...(this.cells.get(key) ?? []), line]);
+    const [[px, py], [qx, qy]] = line;
+    const key = this.keyOf(line);
+    const cell = this.cells.get(key);
+    if (cell) cell.push(px, py, qx, qy);
+    else this.cells.set(key, [px, py, qx, qy]);
   }
 
   /** Whether a line is drawn nearer than the gap, at both its ends and its middle, to one that is kept. */
   crowds(line: Drawn): boolean {
-    const [i, k] = this.cellAt(line);
-    for (let n = i - 1; n <= i + 1; n++)
-      for (let m = k - 1; m <= k + 1; m++)
-        if (this.cells.get(n * 4_194_304 + m)?.some((other) => apart(line, other) < this.gap)) return true;
+    const key = this.keyOf(line);
+    for (let n = -1; n <= 1; n++)
+      for (let m = -1; m <= 1; m++) {
+        const cell = this.cells.get(key + n * CELLS + m);
+        if (cell && isNear(line, cell, this.gap)) return true;
+      }
     return false;
   }
 }
 
-/** How far the ends of two lines are from one another, whichever way each runs, mm. */
-const apart = ([p, q]: Drawn, [u, v]: Drawn): number =>
-  Math.min(Math.max(distance2(p, u), distance2(q, v)), Math.max(distance2(p, v), distance2(q, u)));
+/** Cells of a sheet are numbered in columns of so many. */
+const CELLS = 4_194_304;
+
+/** Whether the ends of a line are nearer than a gap to those of one of several, whichever way each runs, mm. */
+function isNear([[px, py], [qx, qy]]: Drawn, others: readonly number[], gap: number): boolean {
+  for (let i = 0; i < others.length; i += 4) {
+    const [ux, uy, vx, vy] = [others[i], others[i + 1], others[i + 2], others[i + 3]];
+    if (Math.hypot(px - ux, py - uy) < gap && Math.hypot(qx - vx, qy - vy) < gap) return true;
+    if (Math.hypot(px - vx, py - vy) < gap && Math.hypot(qx - ux, qy - uy) < gap) return true;
+  }
+  return false;
+}
 
 /**
  * What is drawn on surfaces, thinned: each thing with all of its lines or with none. None has a line nearer than a gap,
@@ -195,21 +214,33 @@ type DetailContext = Pick<LayerContext, "view" | "visible" | "shot">;
 /** Something whole that is drawn on a surface, and its kind. */
 interface DetailItem extends DrawnItem {
   readonly kind: number;
+  readonly solid: number;
+}
+
+/** Things that are drawn on surfaces, those first that have their turn first: sorted once, as the stretches are. */
+const things = new WeakMap<VisibleEdges, readonly DetailItem[]>();
+
+function detailItemsOf(visible: VisibleEdges): readonly DetailItem[] {
+  let items = things.get(visible);
+  if (!items) {
+    const { segments, solid, own } = sortedBy(visible, DETAIL);
+    const byNumber = new Map<number, DetailItem & { readonly segments: Segment[] }>();
+    segments.forEach((segment, i) => {
+      const item = visible.item[own[i]];
+      const thing = byNumber.get(item);
+      const [kind, rank] = [visible.detail[own[i]], visible.rank[own[i]]];
+      if (thing) thing.segments.push(segment);
+      else byNumber.set(item, { segments: [segment], rank, kind, solid: solid[i] });
+    });
+    things.set(visible, (items = [...byNumber.values()].sort((a, b) => b.rank - a.rank)));
+  }
+  return items;
 }
 
 /** What is drawn on surfaces, thing by thing, before it is thinned. @param shown whether a kind is drawn at all */
-function detailItems({ view, visible, shot }: DetailContext, shown: (kind: number) => boolean): DetailItem[] {
+function detailItems({ view, visible, shot }: DetailContext, shown: (kind: number) => boolean): readonly DetailItem[] {
   const far = smallIn(view, visible, lineSpacingOf(shot).gap);
-  const { segments, solid, own } = sortedBy(visible, DETAIL);
-  const things = new Map<number, DetailItem & { readonly segments: Segment[] }>();
-  segments.forEach((segment, i) => {
-    const [kind, item, rank] = [visible.detail[own[i]], visible.item[own[i]], visible.rank[own[i]]];
-    if (far[solid[i]] || !shown(kind)) return;
-    const thing = things.get(item);
-    if (thing) thing.segments.push(segment);
-    else things.set(item, { segments: [segment], rank, kind });
-  });
-  return [...things.values()];
+  return detailItemsOf(visible).filter(({ solid, kind }) => !far[solid] && shown(kind));
 }
 
 /**

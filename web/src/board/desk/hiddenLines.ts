@@ -3,9 +3,10 @@ import { joined, type VisibleEdges } from "@zanvo/core/visibility";
 import type { Element } from "@zanvo/core/world";
 import { create } from "zustand";
 
-/** A run that takes longer than this is given up for a newer one; and parts are shown at most so often, ms. */
+/** A run that takes longer than this is given up for a newer one, ms. */
 const PATIENCE = 1000;
-const SHOWN_EVERY = 120;
+/** The first parts are shown after so long, and each time after twice as long: there is more to draw then, ms. */
+const FIRST_SHOWN = 120;
 
 /** What works hidden lines out, beside the page. */
 export interface HiddenLineWorker {
@@ -39,10 +40,12 @@ interface Wanted {
 function together(show: (edges: VisibleEdges) => void): (part: VisibleEdges) => void {
   const parts: VisibleEdges[] = [];
   let last = performance.now();
+  let wait = FIRST_SHOWN;
   return (part) => {
     parts.push(part);
-    if (performance.now() - last < SHOWN_EVERY) return;
+    if (performance.now() - last < wait) return;
     last = performance.now();
+    wait *= 2;
     show(joined(parts));
   };
 }
