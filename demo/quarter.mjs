@@ -26,7 +26,10 @@ const {
   DEFAULT_SKYLINE,
   DEFAULT_STREET,
   DEFAULT_WINDOWS,
+  DEFAULT_LAWN,
+  DEFAULT_WALLS,
   fillRow,
+  rowBoundaries,
 } = await import(pathToFileURL(outfile).href);
 
 const HEADING = 32;
@@ -94,6 +97,10 @@ BLOCKS.forEach(([name, p0, p1, q0, q1], b) => {
       alleys: 8,
       fronts: { least: 6, most: 10 },
       storeys: { least: 2, most: b % 3 ? 4 : 5 },
+      // The houses that face the hill stand behind forecourts, with yards at their backs.
+      ...(name === "Ferry steps" && side === "east"
+        ? { front: { depth: 2.5, of: "railing" }, yards: { depth: 5, of: "wall" } }
+        : {}),
     });
   });
 });
@@ -130,6 +137,15 @@ const houses = rows.flatMap((row) =>
     footprint: house.footprint.map(({ x, y }) => ({ x: round(x), y: round(y) })),
     roof: { ...house.roof, rise: round(house.roof.rise) },
   })),
+);
+
+/** What stands before houses and behind them. */
+const boundaries = rows.flatMap((row) =>
+  rowBoundaries(
+    row,
+    houses.filter((house) => house.row === row.id),
+    (n) => `${row.id}-wall-${n}`,
+  ).map((wall) => ({ ...wall, path: wall.path.map(({ x, y }) => ({ x: round(x), y: round(y) })) })),
 );
 
 /** What stands out. */
@@ -388,6 +404,27 @@ const HILL = [
   raised("signal-terrace", "Signal terrace", corners(42, 176, 84, 206), { height: 5.28 }),
   raised("signal-cutting", "Signal lane's slope", corners(53, 132, 67, 176), { slope: { heading: UP, grade: 12 } }),
   raised("look-out", "Look-out", corners(30, 132, 48, 146), { height: 3 }),
+  {
+    id: "signal-green",
+    kind: "square",
+    name: "Signal green",
+    footprint: corners(66, 116, 104, 130).map(([p, q]) => at(p, q)),
+    heading: HEADING,
+    ...DEFAULT_LAWN,
+  },
+  {
+    id: "green-hedge",
+    kind: "wall",
+    name: "Hedge of the green",
+    path: [
+      [66, 117],
+      [104, 117],
+      [104, 129.5],
+    ].map(([p, q]) => at(p, q)),
+    ...DEFAULT_WALLS.hedge,
+    of: "hedge",
+    gates: [{ at: 19, width: 3 }],
+  },
   building("signal-house", "Signal house", rectangle(45, 192, 9, 9), 6, { kind: "hip", rise: 2.4 }, { storeys: 2 }),
   building("signal-mast-house", "Mast house", drum(76, 198, 3), 9, { kind: "cone", rise: 3 }, { round: true }),
   ...[
@@ -437,7 +474,7 @@ export function quarter(a3) {
   const eyeAt = (p, q, z) => ({ ...at(p, q), z });
   return {
     title: "Kestrel Quay, the whole quarter",
-    elements: [...LANDMARKS, ...STREETS, ...PLACES, ...STEPS, ...HILL, ...houses],
+    elements: [...LANDMARKS, ...STREETS, ...PLACES, ...STEPS, ...HILL, ...houses, ...boundaries],
     rows,
     shots: [
       shot(

@@ -9,6 +9,7 @@ const ofCore = createRequire(join(root, "core/package.json"));
 const ENTRY = `
   export { AJV_OPTIONS } from "./core/src/document/ajv";
   export { ElementSchema, SceneSchema } from "./core/src/schema";
+  export { RowSchema } from "./core/src/world";
 `;
 
 /** The schemas, and how they are compiled, as the core has them now. */
@@ -28,23 +29,48 @@ async function schemas() {
   return import(`${pathToFileURL(outfile).href}?${Date.now()}`);
 }
 
+const COMPILED = /core\/src\/document\/compiled\.ts$/;
+
+/** Compiled code with the exports of core/src/document/compiled.ts. */
+async function compiledCode() {
+  const { AJV_OPTIONS, ElementSchema, RowSchema, SceneSchema } = await schemas();
+  const { Ajv } = ofCore("ajv");
+  const { default: standaloneCode } = ofCore("ajv/dist/standalone");
+  const ajv = new Ajv({ ...AJV_OPTIONS, code: { optimize: true, source: true, esm: true } });
+  ajv.addSchema(SceneSchema, "scene");
+  ajv.addSchema(ElementSchema, "element");
+  ajv.addSchema(RowSchema, "row");
+  const code = standaloneCode(ajv, { scene: "scene", element: "element", row: "row" });
+  return `${code}
+export const sceneFits = () => scene;
+export const elementFits = () => element;
+export const rowFits = () => row;
+`;
+}
+
 /** A plugin of esbuild that puts compiled code in the place of core/src/document/compiled.ts. */
 export const compiledSchemas = {
   name: "compiled-schemas",
   setup(build) {
-    build.onLoad({ filter: /core\/src\/document\/compiled\.ts$/ }, async () => {
-      const { AJV_OPTIONS, ElementSchema, SceneSchema } = await schemas();
-      const { Ajv } = ofCore("ajv");
-      const { default: standaloneCode } = ofCore("ajv/dist/standalone");
-      const ajv = new Ajv({ ...AJV_OPTIONS, code: { optimize: true, source: true, esm: true } });
-      ajv.addSchema(SceneSchema, "scene");
-      ajv.addSchema(ElementSchema, "element");
-      const code = standaloneCode(ajv, { scene: "scene", element: "element" });
-      return {
-        contents: `${code}\nexport const sceneFits = () => scene;\nexport const elementFits = () => element;\n`,
-        resolveDir: join(root, "core/src/document"),
-        loader: "js",
-      };
-    });
+    build.onLoad({ filter: COMPILED }, async () => ({
+      contents: await compiledCode(),
+      resolveDir: join(root, "core/src/document"),
+      loader: "js",
+    }));
   },
 };
+
+/** The same for Vite: a page may compile nothing at call, by its content policy. */
+export const compiledSchemasInPages = () => ({
+  name: "compiled-schemas",
+  enforce: "pre",
+  async load(id) {
+    if (!COMPILED.test(id)) return null;
+    const code = await compiledCode();
+    // What the code needs at call is CommonJS; a page has imports only.
+    const needed = [...new Set([...code.matchAll(/require\("([^"]+)"\)/g)].map(([, name]) => name))];
+    const imports = needed.map((name, i) => `import needed${i} from "${ofCore.resolve(name)}";`).join("\n");
+    const own = needed.reduce((text, name, i) => text.replaceAll(`require("${name}")`, `needed${i}`), code);
+    return { code: `${imports}\n${own}`, moduleType: "js" };
+  },
+});

@@ -1,7 +1,7 @@
 import type { ValidateFunction } from "ajv";
 import type { Scene } from "../scene";
 import { ElementSchema, SceneSchema } from "../schema";
-import type { Element } from "../world";
+import { RowSchema, type Element, type Row } from "../world";
 import { ajv } from "./ajv";
 
 // Compiling these takes longer than most calls of the shell: programs are built with this file compiled beforehand, to
@@ -9,6 +9,8 @@ import { ajv } from "./ajv";
 
 export const sceneFits = (): ValidateFunction<Scene> => (sceneSchema ??= ajv.compile<Scene>(SceneSchema));
 export const elementFits = (): ValidateFunction<Element> => (elementSchema ??= ajv.compile<Element>(ElementSchema));
+export const rowFits = (): ValidateFunction<Row> => (rowSchema ??= ajv.compile<Row>(RowSchema));
 
 let sceneSchema: ValidateFunction<Scene> | undefined;
 let elementSchema: ValidateFunction<Element> | undefined;
+let rowSchema: ValidateFunction<Row> | undefined;

@@ -3,9 +3,8 @@ import { DEFAULT_SHOW, detailSwitch } from "../drawing";
 import { LAWS } from "../lens";
 import { MAX_ELEMENTS, type Scene } from "../scene";
 import { inMetric } from "../units";
-import { DETAIL_KINDS, RowSchema, validateElement, validateRow, kindOf, type Element, type Row } from "../world";
-import { checker } from "./checker";
-import { elementFits, sceneFits } from "./compiled";
+import { DETAIL_KINDS, validateElement, validateRow, kindOf, type Element, type Row } from "../world";
+import { elementFits, rowFits, sceneFits } from "./compiled";
 import { fitting } from "./fitting";
 
 /** What no drawing could want more of: flights of steps, slopes, and panels of a page together. */
@@ -14,8 +13,6 @@ const MAX_SLOPES = 400;
 const MAX_PANELS = 60;
 /** The largest picture distance in a curved lens, mm: a disc of some hundred metres across. */
 const MAX_CURVED = 100_000;
-
-const checkRow = checker(RowSchema);
 
 /** What the rest of a scene needs to know of an element. */
 export interface ElementSummary {
@@ -125,12 +122,8 @@ export function elementIn(value: unknown): Element | null {
 
 /** A value as the rule of a row that can be built up; null for any other. */
 export function rowIn(value: unknown): Row | null {
-  try {
-    const row = checkRow(value);
-    return validateRow(row) === null ? row : null;
-  } catch {
-    return null;
-  }
+  const fits = rowFits();
+  return fits(value) && validateRow(value) === null ? value : null;
 }
 
 /** Checks a scene whose elements are taken out and were checked by themselves. @throws BadInput */

@@ -120,7 +120,7 @@ export function GridPanel() {
       </Fold>
       <section className="space-y-0.5 border-t border-hair pt-2">
         <Check
-          label="Grids and horizon stop at masses"
+          label="Grids stop at masses"
           checked={shot.stopAtMasses ?? false}
           onChange={(on) => edit(onShot((before) => ({ ...before, stopAtMasses: on || undefined })))}
         />
