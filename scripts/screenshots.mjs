@@ -97,9 +97,6 @@ try {
   }
   await page.keyboard.press("1");
   await shoot("page");
-  await page.goto(`http://127.0.0.1:${PORT}/guide/three-points`);
-  await page.getByRole("heading", { level: 1 }).waitFor();
-  await shoot("guide");
 
   await board("The quarter from the harbour crane");
   await page.keyboard.press("3");
@@ -140,12 +137,22 @@ try {
   await board("Kestrel Quay, the whole quarter");
   await page.getByRole("link", { name: "Plan", exact: true }).click();
   await page.getByRole("application", { name: "Plan" }).waitFor();
-  await page.getByLabel("Shot in the picture").selectOption({ label: "Down from the crane" });
-  await page.getByRole("searchbox", { name: "Find a thing" }).fill("clock");
-  await page.getByRole("button", { name: "Clock tower", exact: true }).click();
+  await page.getByLabel("Shot in the picture").selectOption({ label: "Up Signal hill" });
+  await page.getByRole("searchbox", { name: "Find a thing" }).fill("signal hill");
+  await page.getByRole("button", { name: "Signal hill", exact: true }).click();
   // The picture of the whole quarter is worked out anew from there.
   await page.waitForTimeout(6000);
   await shoot("plan");
+  await board("Kestrel Quay, the whole quarter");
+  await page.keyboard.press("5");
+  for (const [shot, name] of [
+    ["The corner of the square", "junctions"],
+    ["Down from the crane", "from-above"],
+  ]) {
+    await page.getByRole("button", { name: shot }).first().click();
+    await page.waitForTimeout(6000);
+    await shoot(name);
+  }
   await board("The quarter from a kite balloon");
   await page.keyboard.press("3");
   await page.getByText("Lens and curved systems").click();
@@ -153,11 +160,6 @@ try {
   await page.getByLabel("Disc cut at").fill("360");
   await page.getByLabel("Disc cut at").press("Enter");
   await page.getByRole("radio", { name: "Equidistant fisheye" }).click();
-  await page.getByLabel("Compass arcs over the curves").check();
-  for (let i = 0; i < 2; i++) await page.getByRole("button", { name: "Pick a line to draw by compass" }).click();
-  await page.getByLabel("Line 2 runs to").selectOption({ label: "Uprights" });
-  await shoot("compass");
-  await page.getByLabel("Compass arcs over the curves").uncheck();
   await page.getByLabel("Curved system").selectOption({ label: "Six points: two discs, back to back" });
   await page.getByRole("button", { name: "Set up this system" }).click();
   await shoot("two-discs");
