@@ -339,7 +339,7 @@ test("each kind of a building's lines is faded by itself", async ({ page }) => {
   const layers = async () =>
     [
       ...(await (await page.request.get(`/api/scenes/${id}/exports/s1.svg`)).text()).matchAll(
-        /<g id="(details|creases|outlines)"/g,
+        /<g id="(details|creases|outlines)(?:-middle|-far)?"/g,
       ),
     ].map((m) => m[1]);
   expect(await layers()).toEqual(["details", "creases", "outlines"]);

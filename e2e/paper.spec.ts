@@ -53,10 +53,10 @@ test("a page has several panels, drawn in their places, dragged by their sides a
     return readFileSync(await download.path(), "utf8");
   };
   const whole = await save();
-  expect(whole).toContain('<g id="panel-1-outlines"');
-  expect(whole).toContain('<g id="panel-2-outlines"');
+  expect(whole).toContain('<g id="panel-1-outlines');
+  expect(whole).toContain('<g id="panel-2-outlines');
   await page.getByLabel("All 2 panels of the page").uncheck();
-  expect(await save()).toContain('<g id="outlines"');
+  expect(await save()).toContain('<g id="outlines');
   // One set-up sheet holds all panels of the page.
   await page.getByRole("link", { name: "Set-up sheet" }).click();
   const pages = async () => {

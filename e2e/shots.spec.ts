@@ -31,9 +31,7 @@ test("several shots look at one scene, each with its own view: added, renamed, r
   await strip.getByRole("button", { name: "1 First shot" }).click();
   await expect(slip(page, "Eye height")).toHaveText("1.60 m");
   for (const shot of ["s1"])
-    expect(await (await page.request.get(`/api/scenes/${id}/exports/${shot}.svg`)).text()).toContain(
-      '<g id="outlines"',
-    );
+    expect(await (await page.request.get(`/api/scenes/${id}/exports/${shot}.svg`)).text()).toContain('<g id="outlines');
 
   // By the grip, with the mouse.
   const [from, to] = [

@@ -102,6 +102,18 @@ export const anyBlocks = fc
     ),
   );
 
+/** Places of the plan as a document has them. */
+export const xy = (places: readonly Vec2[]): { x: number; y: number }[] => places.map(([x, y]) => ({ x, y }));
+
+/** The corners of a rectangle of the plan, as a document has them. */
+export const rectangle = (x0: number, y0: number, x1: number, y1: number) =>
+  xy([
+    [x0, y0],
+    [x1, y0],
+    [x1, y1],
+    [x0, y1],
+  ]);
+
 /** The angle between two directions, by atan2, so that small and right angles come out to rounding. */
 export const angleOf = (a: Vec3, b: Vec3): number => Math.atan2(norm(cross(a, b)), dot(a, b));
 

@@ -5,7 +5,7 @@ import { withFieldOfView } from "../shot";
 import { anyShot, block, shotWith } from "../../testing";
 import { inMetric } from "../units";
 import { DEFAULT_STREET, type Building, type Steps, type Street } from "../world";
-import { findings } from ".";
+import { findings, seenFindings } from ".";
 
 const scene = newScene("Test");
 const of = (shot: Shot, id: string) => findings(scene, shot).find((finding) => finding.id === id);
@@ -82,7 +82,7 @@ describe("findings", () => {
       roof: { kind: "flat" },
     };
     const told = (x: number, y: number, z: number, more: Partial<Building> = {}) =>
-      findings({ ...scene, elements: [{ ...ell, ...more }] }, shotWith({ eye: { x, y, z } })).find(
+      seenFindings({ ...scene, elements: [{ ...ell, ...more }] }, shotWith({ eye: { x, y, z } })).find(
         ({ id }) => id === "eye-inside-ell",
       );
     const found = told(15, 5, 1.6)!;
@@ -100,7 +100,7 @@ describe("findings", () => {
     const flight = { id: "ell", kind: "steps" as const, name: "Steps", foot: { x: 15, y: 2, z: 0 }, heading: 0 };
     const steps: Steps = { ...flight, count: 20, riser: 0.2, tread: 0.3, width: 6 };
     expect(
-      findings({ ...scene, elements: [steps] }, shotWith({ eye: { x: 15, y: 5, z: 3 } })).map(({ id }) => id),
+      seenFindings({ ...scene, elements: [steps] }, shotWith({ eye: { x: 15, y: 5, z: 3 } })).map(({ id }) => id),
     ).not.toContain("eye-inside-ell");
     // In a passage one is not inside.
     expect(told(15, 3, 1.6, { passages: [{ x: 15, y: 0, width: 3, height: 3 }] })).toBeUndefined();

@@ -3,7 +3,7 @@ import { newScene } from "../scene";
 import { inMetric } from "../units";
 
 import { climbsOn, DEFAULT_STREET, terrainOf, type Element, type Ground, type Street } from "../world";
-import { findings } from ".";
+import { seenFindings } from ".";
 
 const at = (points: readonly (readonly [number, number])[]) => points.map(([x, y]) => ({ x, y }));
 const slope = (grade: number, of: Partial<Ground> = {}): Ground => ({
@@ -28,7 +28,7 @@ const lane = (path: readonly (readonly [number, number])[]): Street => ({
   ...DEFAULT_STREET,
 });
 const told = (elements: readonly Element[], eye = { x: 0, y: 0, z: 1.6 }) =>
-  findings({ ...newScene("Test"), elements: [...elements] }, { ...shotWith({}), eye })
+  seenFindings({ ...newScene("Test"), elements: [...elements] }, { ...shotWith({}), eye })
     .filter(({ id }) => /^(steep|cliff|eye)-/.test(id))
     .map(({ id, message }) => `${id}: ${inMetric(message)}`);
 

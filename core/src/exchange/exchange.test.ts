@@ -287,7 +287,7 @@ describe("masses as GeoJSON", () => {
     expect(elements).toHaveLength(2);
   });
 
-  it("are read by other programs for canals and squares as well; skylines, which only close a view, have no place", () => {
+  it("are read by other programs for canals and squares as well; skylines have no place on a map", () => {
     const ground = { latitude: 51.9, longitude: 4.1, north: 0 };
     const canal: Element = {
       id: "c",

@@ -1,10 +1,8 @@
 import fc from "fast-check";
-import { between } from "../../testing";
+import { between, xy } from "../../testing";
 import { compared } from "../../testing/rays";
-import { dot, type Vec2, type Vec3 } from "../geometry";
+import { dot, type Vec3 } from "../geometry";
 import { built, DEFAULT_STREET, encloses, validateElement, type Element, type Ground } from "../world";
-
-const xy = (points: readonly Vec2[]) => points.map(([x, y]) => ({ x, y }));
 
 /** A hill of three points, a terrace cut into it, a lane up over both, and houses beside it. */
 function hillTown(heights: readonly [number, number, number], grade: number): readonly Element[] {

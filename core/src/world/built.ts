@@ -4,6 +4,7 @@ import { buildCuttings } from "./cuttings";
 import type { Detail } from "./details";
 import { groundAround } from "./ground";
 import { kindOf, type Element } from "./kinds";
+import { builderOf } from "./kinds/builders";
 import type { Cutting, Roadway } from "./kinds/kind";
 import { boxOnPlan } from "./polygon";
 import { raisedGrounds } from "./raisedGround";
@@ -36,7 +37,7 @@ function builtRoadways({ elements, inTheWay }: Unit, roadways: readonly Roadway[
     solids,
     details: [
       ...kerbDetails,
-      ...elements.flatMap((element, i) => kindOf(element).details?.(element, solids, { mouths: mouths[i] }) ?? []),
+      ...elements.flatMap((element, i) => builderOf(element).details?.(element, solids, { mouths: mouths[i] }) ?? []),
     ],
   };
 }
@@ -51,7 +52,7 @@ function builtLevel(unit: Unit): Built {
     return builtRoadways(unit, roadways);
   const [element] = elements;
   if (element.hidden) return NOTHING;
-  const kind = kindOf(element);
+  const kind = builderOf(element);
   const taken = inTheWay.length > 0 ? together(inTheWay.map(takenBy)) : [];
   const solids = facets ? solidsOfGround(element.id, facets) : kind.build(element, taken);
   return { solids, details: kind.details?.(element, solids, { taken }) ?? [] };
@@ -60,7 +61,7 @@ function builtLevel(unit: Unit): Built {
 /** What some elements are built to on the ground as it is. */
 function builtUnit(unit: Unit, terrain: Terrain): Built {
   const [element] = unit.elements;
-  const kind = kindOf(element);
+  const kind = builderOf(element);
   const settled = terrain === LEVEL || element.hidden ? undefined : kind.settle?.(element, terrain);
   if (!settled) return builtLevel(unit);
   if (settled === "draped") return drapedOver(builtLevel(unit), terrain);
@@ -106,7 +107,7 @@ export function buildCache(): (elements: readonly Element[]) => Built {
       const before = kept.get(id);
       const one = before?.as === as && before.on === on ? before : { as, on, built: builtUnit(unit, own) };
       next.set(id, one);
-      return { ...one, dug: kindOf(unit.elements[0]).cutting !== undefined };
+      return { ...one, dug: builderOf(unit.elements[0]).cutting !== undefined };
     });
     kept = next;
     const dug = parts.flatMap((part) => (part.dug ? [part.as] : [])).join();

@@ -2,6 +2,7 @@ import { degrees, distance2, wrap, type Vec2 } from "../geometry";
 import { partsOf } from "./areas";
 import { boxOnPlan } from "./polygon";
 import { kindOf, type Element } from "./kinds";
+import { builderOf } from "./kinds/builders";
 import { groundRange, groundUnder, heightOn, reaches, type Terrain } from "./terrain";
 
 /** A straight stretch of a way with one gradient. */
@@ -103,7 +104,7 @@ export function climbsOn(element: Element, terrain: Terrain): ReturnType<typeof 
 /** How much the ground rises under an element that stands on the lowest of it, m. */
 export function riseUnderElement(element: Element, terrain: Terrain): number {
   const kind = kindOf(element);
-  if (!kind.stands || !kind.settle) return 0;
+  if (!kind.stands || !builderOf(element).settle) return 0;
   const [lowest, highest] = groundRange(terrain, [kind.outline(element)]);
   return highest - lowest;
 }

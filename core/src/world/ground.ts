@@ -1,6 +1,7 @@
 import type { Vec2, Vec3 } from "../geometry";
 import { areaWithout } from "./areas";
-import { kindOf, type Element } from "./kinds";
+import { type Element } from "./kinds";
+import { builderOf } from "./kinds/builders";
 import type { Solid } from "./solid";
 import { trianglesOf } from "./triangles";
 
@@ -14,7 +15,7 @@ const BEYOND = 20_000;
  */
 export function groundAround(elements: readonly Element[]): Solid[] {
   const holes = elements.flatMap((element) => {
-    const cutting = element.hidden ? null : kindOf(element).cutting?.(element);
+    const cutting = element.hidden ? null : builderOf(element).cutting?.(element);
     return cutting ? cutting.taken() : [];
   });
   if (holes.length === 0) return [];

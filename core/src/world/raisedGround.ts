@@ -1,6 +1,7 @@
 import { distance2, type Vec2 } from "../geometry";
 import { together, type Region } from "./areas";
-import { kindOf, validateElement, type Element } from "./kinds";
+import { validateElement, type Element } from "./kinds";
+import { builderOf } from "./kinds/builders";
 import { footOn } from "./path";
 import {
   facetsOf,
@@ -41,7 +42,7 @@ function heldTo(ring: readonly Vec2[], others: readonly (readonly Vec2[])[]): re
 /** What cuttings among some elements take of the plan. */
 function dugBy(elements: readonly Element[]): Region {
   const taken = elements.flatMap((element) => {
-    const cutting = element.hidden ? null : kindOf(element).cutting?.(element);
+    const cutting = element.hidden ? null : builderOf(element).cutting?.(element);
     return cutting ? [cutting.taken()] : [];
   });
   return taken.length > 0 ? together(taken) : [];
@@ -53,7 +54,7 @@ export function raisedGrounds(
 ): readonly { readonly element: Element; readonly facets: readonly Facet[] }[] {
   const grounds: { readonly element: Element; readonly ground: RaisedGround }[] = [];
   for (const element of elements) {
-    const kind = kindOf(element);
+    const kind = builderOf(element);
     if (!kind.ground || element.hidden || validateElement(element)) continue;
     const ground = kind.ground(element, (ring) =>
       heldTo(
@@ -73,7 +74,7 @@ export function raisedGrounds(
 
 /** How much higher an element stands at a place than on a level field, m. */
 export function raisedBy(element: Element, at: Vec2, terrain: Terrain): number {
-  const settled = terrain === LEVEL ? undefined : kindOf(element).settle?.(element, terrain);
+  const settled = terrain === LEVEL ? undefined : builderOf(element).settle?.(element, terrain);
   return settled === "draped" ? groundAt(terrain, at) : settled ? heightOn(settled, at) : 0;
 }
 

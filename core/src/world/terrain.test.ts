@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import { anyStar, between, whyOpen } from "../../testing";
+import { anyStar, between, rectangle, whyOpen, xy } from "../../testing";
 import type { Vec2 } from "../geometry";
 import {
   built,
@@ -18,19 +18,11 @@ import {
 import { inMetric } from "../units";
 import { areaTwice, centroid } from "./polygon";
 
-const xy = (points: readonly Vec2[]) => points.map(([x, y]) => ({ x, y }));
-const box = (x0: number, y0: number, x1: number, y1: number) =>
-  xy([
-    [x0, y0],
-    [x1, y0],
-    [x1, y1],
-    [x0, y1],
-  ]);
 const ground = (of: Partial<Ground>, id = "g"): Ground => ({
   id,
   kind: "ground",
   name: "Gull Bank",
-  footprint: box(0, 0, 40, 30),
+  footprint: rectangle(0, 0, 40, 30),
   height: 3,
   ...of,
 });
@@ -95,7 +87,7 @@ describe("raised ground", () => {
       ]),
       ...DEFAULT_CANAL,
     };
-    const terrace = ground({ footprint: box(20, 10, 60, 50), height: 5 }, "t");
+    const terrace = ground({ footprint: rectangle(20, 10, 60, 50), height: 5 }, "t");
     const world = [ground({}), terrace, canal];
     const { solids } = built(world);
     for (const solid of solids.filter(({ id }) => id !== "")) expect(whyOpen(solid)).toBeNull();
@@ -134,7 +126,7 @@ describe("what stands on raised ground", () => {
     id: "h",
     kind: "building",
     name: "Chandler's",
-    footprint: box(10, 10, 18, 20),
+    footprint: rectangle(10, 10, 18, 20),
     base: 0,
     height: 7,
     storeys: 2,
@@ -173,7 +165,7 @@ describe("what stands on raised ground", () => {
         };
         const world = [
           ground({ height: 0, slope: { heading: 20, grade: grade + 0.5 }, spots: [{ x: 20, y: 15, z }] }),
-          ground({ footprint: box(25, 20, 60, 60), height: 2 }, "t"),
+          ground({ footprint: rectangle(25, 20, 60, 60), height: 2 }, "t"),
           street,
         ];
         fc.pre(Math.abs(x - x2) < 100);
@@ -208,7 +200,7 @@ describe("what stands on raised ground", () => {
       id: "q",
       kind: "square",
       name: "Net Yard",
-      footprint: box(30, 20, 50, 28),
+      footprint: rectangle(30, 20, 50, 28),
       heading: 0,
       ...DEFAULT_SQUARE,
     };

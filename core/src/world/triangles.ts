@@ -42,8 +42,8 @@ function merged(one: readonly number[], other: readonly number[], a: number, b: 
 }
 
 /**
- * Triangles merged into convex polygons, by leaving out diagonals wherever that leaves none reflex (Hertel and Mehlhorn,
- * 1983 (from memory)): at most four times as many as there must be.
+ * Triangles merged into convex polygons, by leaving out diagonals wherever that leaves no corner reflex (Hertel and
+ * Mehlhorn, 1983 (from memory)): at most four times as many as there must be.
  * @param triangles counter-clockwise, by the numbers of places
  */
 export function convexParts(places: readonly Vec2[], triangles: readonly (readonly number[])[]): (readonly number[])[] {

@@ -3,6 +3,7 @@ import { alongPath, overlap, type Region } from "./areas";
 import { groupsOf } from "./groups";
 import { meetingOf, meets, outerOf, touches, type Meeting } from "./junctions";
 import { kindOf, validateElement, type Element } from "./kinds";
+import { builderOf } from "./kinds/builders";
 import { boxesMeet, boxOnPlan, type PlanBox } from "./polygon";
 import { remembered } from "./remembered";
 import type { Facet } from "./terrain";
@@ -17,7 +18,7 @@ export interface Unit {
 }
 
 export const cuttingOf = remembered((element: Element) =>
-  element.hidden ? null : (kindOf(element).cutting?.(element) ?? null),
+  element.hidden ? null : (builderOf(element).cutting?.(element) ?? null),
 );
 export const roadwayOf = remembered((element: Element) =>
   element.hidden ? null : (kindOf(element).roadway?.(element) ?? null),

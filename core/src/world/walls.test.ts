@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import { between, whyOpen } from "../../testing";
+import { between, whyOpen, xy } from "../../testing";
 import type { Vec2 } from "../geometry";
 import { footOn } from "./path";
 import {
@@ -22,7 +22,6 @@ import {
   type Wall,
 } from ".";
 
-const xy = (points: readonly Vec2[]) => points.map(([x, y]) => ({ x, y }));
 const wall = (path: readonly Vec2[], of: Partial<Wall> = {}): Wall => ({
   id: "w",
   kind: "wall",

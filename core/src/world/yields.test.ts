@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import { between, whyOpen } from "../../testing";
+import { between, rectangle, whyOpen, xy } from "../../testing";
 import type { Vec2 } from "../geometry";
 import {
   built,
@@ -15,19 +15,11 @@ import {
   type Element,
 } from ".";
 
-const xy = (points: readonly Vec2[]) => points.map(([x, y]) => ({ x, y }));
-const box = (x0: number, y0: number, x1: number, y1: number) =>
-  xy([
-    [x0, y0],
-    [x1, y0],
-    [x1, y1],
-    [x0, y1],
-  ]);
 const plaza = (id: string, x0: number, y0: number, x1: number, y1: number): Element => ({
   id,
   kind: "square",
   name: id,
-  footprint: box(x0, y0, x1, y1),
+  footprint: rectangle(x0, y0, x1, y1),
   heading: 0,
   ...DEFAULT_SQUARE,
 });
@@ -134,7 +126,7 @@ describe("a basin", () => {
     id: "d",
     kind: "basin",
     name: "Old dock",
-    footprint: box(0, 0, 30, 20),
+    footprint: rectangle(0, 0, 30, 20),
     ...DEFAULT_BASIN,
     ...more,
   });
@@ -146,7 +138,7 @@ describe("a basin", () => {
         .reduce((sum, solid) => sum + volumeOf(solid), 0);
     // Water is a metre deep over its bottom.
     expect(water(built([basin({})]))).toBeCloseTo((30 - 2 * quay) * (20 - 2 * quay), 6);
-    const island = box(10, 8, 15, 12);
+    const island = rectangle(10, 8, 15, 12);
     expect(water(built([basin({ islands: [island] })]))).toBeCloseTo(
       (30 - 2 * quay) * (20 - 2 * quay) - (5 + 2 * quay) * (4 + 2 * quay),
       6,

@@ -1,7 +1,6 @@
 import { useEffect, useState } from "react";
 import type { Finding } from "@zanvo/core/checks";
 import type { Scene, Shot } from "@zanvo/core/scene";
-import { kindOf } from "@zanvo/core/world";
 import { steady, type Steady } from "../worker";
 import type { TangentsWorker } from "./tangents.worker";
 
@@ -27,7 +26,7 @@ function useTangents(lookFor: Steady<TangentsWorker>["call"], scene: Scene, shot
   } | null>(null);
   const { elements } = scene;
   useEffect(() => {
-    if (elements.length < 2 && !elements.some((one) => kindOf(one).details)) return undefined;
+    if (elements.length === 0) return undefined;
     let stale = false;
     const look = () =>
       void lookFor((remote) => remote.seenFindings(scene, shot)).then(

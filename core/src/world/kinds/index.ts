@@ -31,7 +31,7 @@ export const KINDS = [
   skyline,
 ] as const;
 
-export type Element = Parameters<(typeof KINDS)[number]["build"]>[0];
+export type Element = Parameters<(typeof KINDS)[number]["outline"]>[0];
 
 const byName: ReadonlyMap<string, ElementKind<Element>> = new Map(KINDS.map((kind) => [kind.kind, kind]));
 

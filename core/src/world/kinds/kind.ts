@@ -3,9 +3,7 @@ import { metresIn, named } from "../../fields";
 import type { Interval, Vec2 } from "../../geometry";
 import type { Told } from "../../units";
 import type { Region } from "../areas";
-import type { Detail } from "../details";
 import type { Solid } from "../solid";
-import { groundRange, type Plane, type RaisedGround, type Terrain } from "../terrain";
 
 /** What every element carries, whatever its kind. */
 export interface ElementBase {
@@ -135,10 +133,6 @@ export interface ElementKind<E extends ElementBase = ElementBase> {
   readonly schema: TObject;
   /** Whether it is a thing that stands by itself; what lies on the ground, or closes the view, does not. */
   readonly stands: boolean;
-  /** Its solids; none where it cannot stand. @param taken of the ground that it lies on, where it yields */
-  build(element: E, taken?: Region): Solid[];
-  /** What is drawn on its solids, and on the ground. */
-  details?(element: E, solids: readonly Solid[], around?: Surroundings): Detail[];
   validate?(element: E): ElementError | null;
   /** The ground that it takes: corners on the plan, counter-clockwise. */
   outline(element: E): readonly Vec2[];
@@ -176,23 +170,9 @@ export interface ElementKind<E extends ElementBase = ElementBase> {
   yields?(element: E): "areas" | "areas and ways" | false;
   /** Whether roadways end where they meet its outline. */
   endsRoadways?(element: E): boolean;
-  /** The cutting that it is dug into the ground as; null where it cannot be. */
-  cutting?(element: E): Cutting | null;
   /** Passages so high, m, let an eye stand within its outline. */
   open?(element: E): number;
-  /** What it raises the ground to; null where it cannot be. @param held an outline as others that it meets hold it */
-  ground?(element: E, held?: (outline: readonly Vec2[]) => readonly Vec2[]): RaisedGround | null;
-  /**
-   * How it stands on ground that is not level: raised by a plane over the plan, or draped, so that each place of it
-   * keeps its height over the ground there. Where nothing is said, it stands as on a level field.
-   */
-  settle?(element: E, terrain: Terrain): Plane | "draped";
 }
-
-/** Stands on the lowest ground under an outline, level. */
-export const onLowest =
-  <E>(outline: (element: E) => readonly Vec2[]) =>
-  (element: E, terrain: Terrain): Plane => [0, 0, groundRange(terrain, [outline(element)])[0]];
 
 /** Declares a kind of element with the schema of its fields. */
 export const elementKind = <E extends ElementBase>(

@@ -1,8 +1,8 @@
 import { cornersOf } from "../../outline";
 import { elementKind, onFootprint } from "../kind";
-import { buildBasin, cuttingOf, DEFAULT_BASIN, NATURAL_WATER, validateBasin } from "./build";
+import { DEFAULT_BASIN, NATURAL_WATER, validateBasin } from "./measures";
 import { BasinSchema, type Basin } from "./schema";
-export { DEFAULT_BASIN } from "./build";
+export { DEFAULT_BASIN } from "./measures";
 export type { Basin } from "./schema";
 
 /** Values of OpenStreetMap's keys that are water (from memory); those that are built between walls. */
@@ -22,7 +22,6 @@ export const basin = elementKind<Basin>(BasinSchema, {
   kind: "basin",
   word: "Basin",
   stands: false,
-  build: buildBasin,
   validate: validateBasin,
   endsRoadways: () => true,
   outline: cornersOf,
@@ -47,5 +46,4 @@ export const basin = elementKind<Basin>(BasinSchema, {
       }),
     },
   },
-  cutting: cuttingOf,
 });

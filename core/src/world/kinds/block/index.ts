@@ -1,6 +1,6 @@
 import { add, scale, type Vec2 } from "../../../geometry";
-import { elementKind, onLowest, type Box } from "../kind";
-import { blockAxes, blockCorner, buildBlock } from "./build";
+import { elementKind, type Box } from "../kind";
+import { blockAxes, blockCorner } from "./build";
 import { BlockSchema, type Block } from "./schema";
 export * from "./build";
 export type { Block } from "./schema";
@@ -48,13 +48,11 @@ export const block = elementKind<Block>(BlockSchema, {
   kind: "block",
   word: "Block",
   stands: true,
-  build: (element) => [buildBlock(element)],
   outline: boxOutline,
   span: ({ origin, height }) => [origin.z, height],
   box: (element) => element,
   places: boxOutline,
   placed: blockBetween,
-  settle: onLowest(boxOutline),
   geoJson: { write: ({ origin, height }) => ({ shape: "area", properties: heightTags(origin.z, height) }) },
 });
 

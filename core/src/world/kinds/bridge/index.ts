@@ -1,7 +1,6 @@
 import { elementKind, IN_THE_WAY, onPath } from "../kind";
 import { pathOf, ribbon } from "../../path";
-import { groundAt, planeAlong } from "../../terrain";
-import { validateBridge, buildBridge } from "./build";
+import { validateBridge } from "./build";
 import { BridgeSchema, type Bridge } from "./schema";
 export * from "./build";
 export type { Bridge } from "./schema";
@@ -10,13 +9,11 @@ export const bridge = elementKind<Bridge>(BridgeSchema, {
   kind: "bridge",
   word: "Bridge",
   stands: false,
-  build: buildBridge,
   validate: validateBridge,
   // One that streets run under leaves them as they are.
   endsRoadways: ({ level }) => level < IN_THE_WAY,
   outline: (element) => ribbon(pathOf(element), element.width / 2, -element.width / 2),
   span: ({ level, thickness, parapet }) => [level - thickness, thickness + (parapet?.height ?? 0)],
-  settle: (element, terrain) => planeAlong(pathOf(element), (at) => groundAt(terrain, at)),
   ...onPath,
   geoJson: { write: ({ width }) => ({ shape: "line", properties: { man_made: "bridge", width } }) },
 });

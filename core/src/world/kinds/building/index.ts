@@ -1,11 +1,10 @@
 import type { Vec2 } from "../../../geometry";
 import { metres, metresBetween, sentence } from "../../../units";
 import { boxOutline, heightTags, type Block } from "../block";
-import { elementKind, onFootprint, onLowest, type Feature } from "../kind";
+import { elementKind, onFootprint, type Feature } from "../kind";
 import { measureIn } from "../tags";
 import { cornersOf, yardsOf } from "../../outline";
-import { buildBuilding, validateBuilding } from "./build";
-import { openingsOf } from "./openings";
+import { validateBuilding } from "./build";
 import { ROOFS } from "./roofs";
 import { roofIn, roofTags, unreadable } from "./roofTags";
 import { BuildingSchema, type Building } from "./schema";
@@ -113,12 +112,9 @@ export const building = elementKind<Building>(BuildingSchema, {
   kind: "building",
   word: "Building",
   stands: true,
-  build: buildBuilding,
-  details: (element, solids, around) => openingsOf(element, solids, around?.rises),
   validate: validateBuilding,
   outline: cornersOf,
   span: spanOf,
-  settle: onLowest(cornersOf),
   ...onFootprint,
   // A drum's many corners are none that one would put elsewhere.
   places: (element) => (element.round ? [] : placesIn(element)),

@@ -1,21 +1,12 @@
 import { distance2, radians, type Vec2 } from "../../../geometry";
 import { cuttingAlong } from "../../cuttings";
 import { lengthOf, pathOf, placeAlong, ribbon, stretch } from "../../path";
-import type { Cutting, ElementError } from "../kind";
+import type { Cutting } from "../kind";
+import { locksOf, reachesOf, validateCanal } from "./measures";
 import type { Canal } from "./schema";
 import { curvesOf } from "../../curves";
 import { loft, prism } from "../../shapes";
 import type { Solid } from "../../solid";
-
-/** A narrow town canal, m (common practice). */
-export const DEFAULT_CANAL: Omit<Canal, "id" | "kind" | "name" | "path"> = {
-  width: 10,
-  quay: 0.8,
-  depth: 1.6,
-  coping: 0.15,
-};
-/** A lock's measures where one is added, m (common practice). */
-export const DEFAULT_LOCK = { length: 22, fall: 1.2 } as const;
 
 /** Walls reach so far under the lowest water, m. */
 const UNDER = 1;
@@ -28,37 +19,6 @@ const LEAF = 0.35;
 const OVER = 0.2;
 /** A gate's beam reaches so much farther than the leaf, beyond its hinge. */
 const BEAM = 0.7;
-
-/** Locks in the order of the path. */
-const locksOf = ({ locks = [] }: Canal) => [...locks].sort((a, b) => a.at - b.at);
-
-/** Why a canal cannot be dug, and the field; null where it can. */
-export function validateCanal(canal: Canal): ElementError | null {
-  const path = pathOf(canal);
-  if (path.length < 2) return { field: "path", message: "has no length." };
-  const length = lengthOf(path);
-  let end = 0;
-  for (const { at, length: long } of locksOf(canal)) {
-    if (at - canal.width / 2 < end)
-      return { field: "locks", message: end === 0 ? "begin before the canal does." : "lie over one another." };
-    end = at + long;
-    if (end > length) return { field: "locks", message: "lie beyond the canal’s end." };
-  }
-  return null;
-}
-
-/**
- * Reaches of level water, from where to where along the path, and how deep under the ground, m; a lock stands at its
- * lower water.
- */
-export function reachesOf(
-  canal: Canal,
-): readonly { readonly from: number; readonly to: number; readonly depth: number }[] {
-  const ends: { readonly at: number; readonly depth: number }[] = [{ at: 0, depth: canal.depth }];
-  for (const { at, fall } of locksOf(canal)) ends.push({ at, depth: ends[ends.length - 1].depth + fall });
-  const length = lengthOf(pathOf(canal));
-  return ends.map(({ at, depth }, i) => ({ from: at, to: ends[i + 1]?.at ?? length, depth }));
-}
 
 /** The cutting that a canal is dug as, with the gates of its locks in it; null where it cannot be dug. */
 export function cuttingOf(canal: Canal): Cutting | null {
@@ -134,9 +94,3 @@ function gateAt(id: string, path: readonly Vec2[], at: number, half: number, bot
     return [bar(long, bottom, coping + OVER), bar(long * (1 + BEAM), coping + OVER, coping + OVER + LEAF)];
   });
 }
-
-/** The ground that a canal takes: its water and its walls. */
-export const canalRibbon = (canal: Canal): readonly Vec2[] => {
-  const half = canal.width / 2 + canal.quay;
-  return ribbon(pathOf(canal), half, -half);
-};

@@ -1,8 +1,8 @@
 import { elementKind, onPath } from "../kind";
 import { measureIn } from "../tags";
-import { buildCanal, canalRibbon, cuttingOf, DEFAULT_CANAL, validateCanal } from "./build";
+import { canalRibbon, DEFAULT_CANAL, validateCanal } from "./measures";
 import { CanalSchema, type Canal } from "./schema";
-export * from "./build";
+export { canalRibbon, DEFAULT_CANAL, DEFAULT_LOCK, reachesOf, validateCanal } from "./measures";
 export type { Canal } from "./schema";
 
 /** How wide waters are by what OpenStreetMap's key "waterway" calls them, m (common practice). */
@@ -19,7 +19,6 @@ export const canal = elementKind<Canal>(CanalSchema, {
   word: "Canal",
   stands: false,
   way: true,
-  build: buildCanal,
   validate: validateCanal,
   endsRoadways: () => true,
   outline: canalRibbon,
@@ -36,5 +35,4 @@ export const canal = elementKind<Canal>(CanalSchema, {
       },
     },
   },
-  cutting: cuttingOf,
 });

@@ -1,9 +1,7 @@
 import type { Vec2 } from "../../../geometry";
 import { cornersOf } from "../../outline";
 import { elementKind, onFootprint } from "../kind";
-import { solidsOfGround } from "../../surface";
 import { raisedGround, validateGround } from "./build";
-import { groundDetails } from "./contours";
 import { GroundSchema, type Ground } from "./schema";
 export * from "./build";
 export { contoursOf } from "./contours";
@@ -43,8 +41,6 @@ export const ground = elementKind<Ground>(GroundSchema, {
   kind: "ground",
   word: "Ground",
   stands: false,
-  build: (element) => solidsOfGround(element.id, raisedGround(element)?.facets ?? []),
-  details: groundDetails,
   validate: validateGround,
   outline: cornersOf,
   span: (element) => [0, topOf(element)],
@@ -53,5 +49,4 @@ export const ground = elementKind<Ground>(GroundSchema, {
   withPlace: (element, behind) => (isCorner(element, behind) ? onFootprint.withPlace(element, behind) : element),
   withoutPlace,
   geoJson: { write: (element) => ({ shape: "area", properties: { man_made: "embankment", height: topOf(element) } }) },
-  ground: raisedGround,
 });

@@ -1,5 +1,5 @@
 import { elementKind, onPath } from "../kind";
-import { buildSkyline, validateSkyline, skylineRibbon } from "./build";
+import { validateSkyline, skylineRibbon } from "./build";
 import { SkylineSchema, type Skyline } from "./schema";
 export * from "./build";
 export type { Skyline } from "./schema";
@@ -8,7 +8,6 @@ export const skyline = elementKind<Skyline>(SkylineSchema, {
   kind: "skyline",
   word: "Skyline",
   stands: false,
-  build: buildSkyline,
   validate: validateSkyline,
   outline: skylineRibbon,
   span: ({ heights }) => [0, Math.max(heights.least, heights.most)],

@@ -1,7 +1,6 @@
 import { radians, type Vec2 } from "../../../geometry";
 import { cornersOf } from "../../outline";
-import { areaTwice, crossingOf } from "../../polygon";
-import type { ElementError } from "../kind";
+import { validateSquare } from "./measures";
 import type { Square } from "./schema";
 import { areaWithout, type Region } from "../../areas";
 import { curvesOf } from "../../curves";
@@ -10,22 +9,8 @@ import type { Area } from "../../triangles";
 import type { Detail, DetailKind } from "../../details";
 import { asPart, faceNamed, type Solid } from "../../solid";
 
-/** A paved square's measures where nothing is said, m (common practice). */
-export const DEFAULT_SQUARE: Pick<Square, "kerb" | "slabs"> = { kerb: 0.12, slabs: 2 };
-
-/** A lawn with its edging (common practice). */
-export const DEFAULT_LAWN: Pick<Square, "kerb" | "surface"> = { surface: "lawn", kerb: 0.08 };
-
 /** No square has more joints in one direction than this. */
 const MAX_JOINTS = 2000;
-
-/** Why a square cannot be paved, and the field; null where it can. */
-export function validateSquare(square: Square): ElementError | null {
-  const points = cornersOf(square);
-  if (points.length < 3 || areaTwice(points) < 1e-6)
-    return { field: "footprint", message: "has no area: its corners lie on one line." };
-  return crossingOf(points) ? { field: "footprint", message: "crosses itself." } : null;
-}
 
 /** The ground of a square: what is left of it by what it yields to. */
 const groundOf = (square: Square, taken: Region): readonly Area[] =>

@@ -1,9 +1,9 @@
 import { kerbFigures } from "../kerb";
 import { elementKind, onFootprint } from "../kind";
 import { cornersOf } from "../../outline";
-import { buildSquare, DEFAULT_LAWN, DEFAULT_SQUARE, squareDetails, validateSquare } from "./build";
+import { DEFAULT_LAWN, DEFAULT_SQUARE, validateSquare } from "./measures";
 import { SquareSchema, type Square } from "./schema";
-export * from "./build";
+export * from "./measures";
 export { SURFACES, type Square, type Surface } from "./schema";
 
 /** Values of OpenStreetMap's keys that are green (from memory). */
@@ -22,15 +22,12 @@ export const square = elementKind<Square>(SquareSchema, {
   kind: "square",
   word: "Plaza",
   stands: false,
-  build: buildSquare,
-  details: (element, solids, around) => squareDetails(element, solids, around?.taken),
   yields: ({ surface }) => (surface === "lawn" ? "areas and ways" : "areas"),
   validate: validateSquare,
   // A path leads through a park.
   endsRoadways: ({ surface }) => surface !== "lawn",
   outline: cornersOf,
   span: ({ kerb }) => [0, kerb],
-  settle: () => "draped",
   ...onFootprint,
   geoJson: {
     write: ({ surface }) => ({

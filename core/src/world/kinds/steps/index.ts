@@ -1,8 +1,7 @@
 import { metres, metresBetween, sentence } from "../../../units";
 import { boxOutline, heightTags } from "../block";
 import { elementKind, IN_THE_WAY, type Box } from "../kind";
-import { groundAt } from "../../terrain";
-import { buildSteps, cornerOf, sizeOf } from "./build";
+import { cornerOf, sizeOf } from "./build";
 import { StepsSchema, type Steps } from "./schema";
 export * from "./build";
 export type { Steps } from "./schema";
@@ -19,7 +18,6 @@ export const steps = elementKind<Steps>(StepsSchema, {
   kind: "steps",
   word: "Steps",
   stands: true,
-  build: buildSteps,
   endsRoadways: ({ foot }) => foot.z < IN_THE_WAY,
   outline: (element) => boxOutline(boxOf(element)),
   span: (element) => [element.foot.z, sizeOf(element).height],
@@ -37,7 +35,6 @@ export const steps = elementKind<Steps>(StepsSchema, {
       : [{ value, limits: BLONDEL, told, usual: sentence`Comfortable stairs have ${metresBetween(0.6, 0.65)}` }];
   },
   steps: ({ count }) => count,
-  settle: ({ foot }, terrain) => [0, 0, groundAt(terrain, [foot.x, foot.y])],
   // One may stand on it.
   open: () => Infinity,
 });

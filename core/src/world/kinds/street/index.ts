@@ -1,8 +1,7 @@
 import { kerbFigures } from "../kerb";
 import { elementKind, onPath } from "../kind";
-import { buildStreet, DEFAULT_STREET, roadwayOf, validateStreet } from "./build";
+import { DEFAULT_STREET, roadwayOf, validateStreet } from "./build";
 import { measuresIn } from "./classes";
-import { streetDetails } from "./marks";
 import { streetRibbon } from "./pavements";
 import { StreetSchema, type Street } from "./schema";
 export * from "./build";
@@ -13,13 +12,10 @@ export const street = elementKind<Street>(StreetSchema, {
   word: "Street",
   stands: false,
   way: true,
-  build: buildStreet,
   roadway: roadwayOf,
-  details: (element, solids, around) => streetDetails(element, solids, around?.mouths),
   validate: validateStreet,
   outline: streetRibbon,
   span: ({ kerb }) => [0, kerb],
-  settle: () => "draped",
   ...onPath,
   geoJson: {
     write: ({ carriageway }) => ({

@@ -1,9 +1,9 @@
 import { pathOf, ribbon } from "../../path";
 import { elementKind, onPath } from "../kind";
 import { measureIn } from "../tags";
-import { buildWall, DEFAULT_WALLS, validateWall, wallDetails } from "./build";
+import { DEFAULT_WALLS, validateWall } from "./measures";
 import { WallSchema, type Boundary, type Wall } from "./schema";
-export * from "./build";
+export * from "./measures";
 export { BOUNDARIES, type Boundary, type Wall } from "./schema";
 
 /** What OpenStreetMap's key "barrier" calls boundaries (from memory). */
@@ -29,12 +29,9 @@ export const wall = elementKind<Wall>(WallSchema, {
   kind: "wall",
   word: "Wall",
   stands: false,
-  build: buildWall,
-  details: wallDetails,
   validate: validateWall,
   outline: (element) => ribbon(pathOf(element), element.thickness / 2, -element.thickness / 2),
   span: ({ height }) => [0, height],
-  settle: () => "draped",
   ...onPath,
   geoJson: {
     write: ({ of = "wall", height }) => ({

@@ -1,0 +1,37 @@
+import type { Element } from ".";
+import { basinBuilder } from "./basin/builder";
+import { blockBuilder } from "./block/builder";
+import { bridgeBuilder } from "./bridge/builder";
+import type { ElementBuilder } from "./builder";
+import { buildingBuilder } from "./building/builder";
+import { canalBuilder } from "./canal/builder";
+import { groundBuilder } from "./ground/builder";
+import { railsBuilder } from "./rails/builder";
+import { skylineBuilder } from "./skyline/builder";
+import { squareBuilder } from "./square/builder";
+import { stepsBuilder } from "./steps/builder";
+import { streetBuilder } from "./street/builder";
+import { wallBuilder } from "./wall/builder";
+
+type Builders = { readonly [K in Element["kind"]]: ElementBuilder<Extract<Element, { kind: K }>> };
+
+/** What every kind of element is built to. */
+const BUILDERS: Builders = {
+  block: blockBuilder,
+  building: buildingBuilder,
+  street: streetBuilder,
+  steps: stepsBuilder,
+  canal: canalBuilder,
+  basin: basinBuilder,
+  bridge: bridgeBuilder,
+  square: squareBuilder,
+  rails: railsBuilder,
+  wall: wallBuilder,
+  ground: groundBuilder,
+  skyline: skylineBuilder,
+};
+
+const byName: ReadonlyMap<string, ElementBuilder<Element>> = new Map(Object.entries(BUILDERS));
+
+/** What an element's kind is built to. */
+export const builderOf = (element: Element): ElementBuilder<Element> => byName.get(element.kind)!;

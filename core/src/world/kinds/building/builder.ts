@@ -1,0 +1,11 @@
+import { elementBuilder, onLowest } from "../builder";
+import { cornersOf } from "../../outline";
+import { buildBuilding } from "./build";
+import { openingsOf } from "./openings";
+import type { Building } from "./schema";
+
+export const buildingBuilder = elementBuilder<Building>({
+  build: buildBuilding,
+  details: (element, solids, around) => openingsOf(element, solids, around?.rises),
+  settle: onLowest(cornersOf),
+});

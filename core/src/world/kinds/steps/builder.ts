@@ -1,0 +1,9 @@
+import { elementBuilder } from "../builder";
+import { groundAt } from "../../terrain";
+import { buildSteps } from "./build";
+import type { Steps } from "./schema";
+
+export const stepsBuilder = elementBuilder<Steps>({
+  build: buildSteps,
+  settle: ({ foot }, terrain) => [0, 0, groundAt(terrain, [foot.x, foot.y])],
+});
