@@ -65,12 +65,8 @@ function piecesOf(facets: readonly Facet[], weld: Welded, [low, high]: Offsets):
   return numbered.flatMap(({ rings, plane }) => {
     const split = rings.map(weld.subdivided).filter((ring) => new Set(ring).size > 2);
     if (split.length === 0) return [];
-    const ground = (at: Vec2) => heightOn(plane, at);
-    const heights = [low, high].map((of) => (place: number) => of(ground(weld.at(place)))) as [
-      (place: number) => number,
-      (place: number) => number,
-    ];
-    return [{ rings: split, heights }];
+    const over = (of: Offsets[number]) => (place: number) => of(heightOn(plane, weld.at(place)));
+    return [{ rings: split, heights: [over(low), over(high)] as const }];
   });
 }
 
