@@ -145,11 +145,12 @@ try {
   await shoot("plan");
   await board("Kestrel Quay, the whole quarter");
   await page.keyboard.press("5");
+  await page.keyboard.press("Escape");
   for (const [shot, name] of [
-    ["The corner of the square", "junctions"],
-    ["Down from the crane", "from-above"],
+    ["1 The corner of the square", "junctions"],
+    ["4 Down from the crane", "from-above"],
   ]) {
-    await page.getByRole("button", { name: shot }).first().click();
+    await page.getByRole("button", { name: shot }).click();
     await page.waitForTimeout(6000);
     await shoot(name);
   }

@@ -42,17 +42,19 @@ it("outlines are parted at the depths where a metre is drawn 7 and 2.5 mm long, 
 });
 
 it("the near block is drawn with the heavy pen, the far one with the light one; all alike where that is chosen", () => {
-  const scene = { ...newScene("Depth"), elements: [block("near", -3, 12, 4, 4, 4), block("far", 30, 300, 20, 20, 30)] };
+  const scene = { ...newScene("Depth"), elements: [block("near", 2, 12, 4, 4, 4), block("far", 30, 300, 20, 20, 30)] };
   const shot = shotWith({ distance: 300, gaze: { heading: 0 } });
-  const layers = (even?: boolean) => {
+  const layers = (even?: boolean, kind = "outlines") => {
     const own = { ...shot, evenOutlines: even };
     const { eye } = viewOf(own);
     return compose(contextOf(scene, own, visibleEdges(build(scene.elements), eye)))
-      .filter(({ id }) => id.startsWith("outlines"))
+      .filter(({ id }) => id.startsWith(kind))
       .map(({ id, style }) => `${id} ${style.width}`);
   };
   expect(layers()).toEqual(["outlines-far 0.25", "outlines 0.5"]);
   expect(layers(true)).toEqual(["outlines 0.5"]);
+  // Inner lines are lighter than profiles at every depth.
+  expect(layers(false, "creases")).toEqual(["creases-far 0.18", "creases 0.3"]);
 });
 
 /** A block as a mesh of `three`, from its own numbers. */

@@ -1,15 +1,18 @@
 import { along, dot, norm, sub, type Vec3 } from "../geometry";
 import type { View } from "../shot";
-import type { Segment } from "./visibleLines";
+import type { EdgeClass } from "../visibility";
+import type { LayerContext, LayerPart } from "./layers/kind";
+import { edgeSegments, segmentLines, type Segment } from "./visibleLines";
 
-/**
- * Bands of depth by how large a metre is drawn there, mm, and the width of an outline, mm: near, middle and far.
- */
+/** Bands of depth by how large a metre is drawn there, mm: near, farther away and far away. */
 export const DEPTHS = [
-  { id: "outlines", label: "Outlines", least: 7, width: 0.5 },
-  { id: "outlines-middle", label: "Outlines, farther away", least: 2.5, width: 0.35 },
-  { id: "outlines-far", label: "Outlines, far away", least: 0, width: 0.25 },
+  { id: "", label: "", least: 7 },
+  { id: "-middle", label: ", farther away", least: 2.5 },
+  { id: "-far", label: ", far away", least: 0 },
 ] as const;
+
+/** The width of lines in each of those bands, mm. */
+export type Widths = readonly [near: number, middle: number, far: number];
 
 /** Where a stretch crosses a sphere around the eye, as shares of it. */
 function crossings(a: Vec3, b: Vec3, eye: Vec3, radius: number): readonly number[] {
@@ -43,4 +46,24 @@ export function parted(segments: readonly Segment[], { eye, distance }: View): B
   }
   known.set(segments, { distance, bands });
   return bands;
+}
+
+/**
+ * The edges of a class as parts of a layer, lighter with depth where the shot does not want them all alike; the farthest
+ * first, so that what is near lies over it.
+ */
+export function edgesByDepth(
+  context: LayerContext,
+  wanted: EdgeClass,
+  { id, label, widths }: { readonly id: string; readonly label: string; readonly widths: Widths },
+): readonly LayerPart[] {
+  const segments = edgeSegments(context, wanted);
+  if (context.shot.evenOutlines) return [{ id, label, ...segmentLines(context.view, segments) }];
+  const bands = parted(segments, context.view);
+  return DEPTHS.map((band, depth) => ({
+    id: `${id}${band.id}`,
+    label: `${label}${band.label}`,
+    style: { width: widths[depth] },
+    ...segmentLines(context.view, bands[depth]),
+  })).reverse();
 }

@@ -1,7 +1,7 @@
 import { CREASE } from "../../visibility";
 import { STYLES } from "../style";
 import { layerKind } from "./kind";
-import { edgeLines } from "../visibleLines";
+import { edgesByDepth } from "../depth";
 
 export const creases = layerKind({
   id: "creases",
@@ -11,5 +11,7 @@ export const creases = layerKind({
   strength: 1,
   partOf: "buildings",
   ofEdges: true,
-  compute: (context) => edgeLines(context, CREASE),
+  // At every depth lighter than outlines there.
+  compute: (context) =>
+    edgesByDepth(context, CREASE, { id: "creases", label: "Creases", widths: [STYLES.crease.width, 0.22, 0.18] }),
 });

@@ -1,7 +1,7 @@
 import { INTERSECTION } from "../../visibility";
 import { STYLES } from "../style";
 import { layerKind } from "./kind";
-import { edgeLines } from "../visibleLines";
+import { edgesByDepth } from "../depth";
 
 export const intersections = layerKind({
   id: "meetings",
@@ -11,5 +11,10 @@ export const intersections = layerKind({
   strength: 1,
   partOf: "buildings",
   ofEdges: true,
-  compute: (context) => edgeLines(context, INTERSECTION),
+  compute: (context) =>
+    edgesByDepth(context, INTERSECTION, {
+      id: "meetings",
+      label: "Lines of intersection",
+      widths: [STYLES.meeting.width, 0.28, 0.2],
+    }),
 });
