@@ -58,7 +58,7 @@ function frontLine({ from, to, lot }: Row, depth: number): readonly Vec2[] {
   return [back(p), p, q, back(q)];
 }
 
-/** The boundary before the houses of a row, with a gate before each door and an opening at each alley. */
+/** The boundary before the houses of a row: a gate before each door, as wide an opening as each passage and alley. */
 function frontBoundary(row: Row, houses: readonly Building[], id: string): Wall[] {
   if (!row.front) return [];
   const { depth, of } = row.front;
@@ -66,7 +66,10 @@ function frontBoundary(row: Row, houses: readonly Building[], id: string): Wall[
   if (path.length < 2) return [];
   // Before a row, doors open to its line, and not to the returns at its ends.
   const along = (at: Vec2) => (row.lot ? footOn(at, path).along : depth + footOn(at, path.slice(1, 3)).along);
-  const doors = houses.flatMap(({ doors: own = [] }) => own.map(({ x, y }) => ({ at: along([x, y]), width: GATE })));
+  const doors = houses.flatMap(({ doors: own = [], passages = [] }) => [
+    ...own.map(({ x, y }) => ({ at: along([x, y]), width: GATE })),
+    ...passages.map(({ x, y, width }) => ({ at: along([x, y]), width })),
+  ]);
   const fronts = row.lot ? [] : houses.flatMap((house) => cornersOf(house)?.slice(0, 2) ?? []);
   const ends = fronts.map(along).sort((a, b) => a - b);
   const alleys = ends.flatMap((from, i) => {

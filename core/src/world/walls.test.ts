@@ -165,6 +165,15 @@ describe("what stands between house and kerb", () => {
     );
   });
 
+  it("is open before a passage, as wide as that is", () => {
+    const one = row({ alleys: 0 });
+    const [first, ...others] = fillRow(one, [], String);
+    const [{ x, y }] = first.doors!;
+    const carriage = { ...first, doors: undefined, passages: [{ x, y, width: 3.2, height: 3.5 }] };
+    const [front] = rowBoundaries(one, [carriage, ...others], String);
+    expect(front.gates!.some(({ width }) => Math.abs(width - 3.2) < 1e-9)).toBe(true);
+  });
+
   it("is a yard behind each house, within boundaries that run into no house", () => {
     const one = row({});
     const houses = fillRow(one, [], String);
