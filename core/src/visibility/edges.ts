@@ -73,7 +73,7 @@ class Gathered {
   constructor(private readonly boxes: Float64Array) {}
 
   /** The faces that the eye looks at: they come with the last part. */
-  faces: Pick<VisibleEdges, "faces" | "faceStarts"> = NOTHING_VISIBLE;
+  faces: Pick<VisibleEdges, "faces" | "faceStarts"> | null = null;
 
   push(
     s: number,
@@ -103,8 +103,8 @@ class Gathered {
       item: Uint32Array.from(this.item),
       rank: Uint8Array.from(this.rank),
       boxes: this.boxes,
-      faces: this.faces.faces,
-      faceStarts: this.faces.faceStarts,
+      ...(this.faces ?? { faces: NOTHING_VISIBLE.faces, faceStarts: NOTHING_VISIBLE.faceStarts }),
+      whole: this.faces !== null,
     };
     [this.ends, this.solid, this.edgeClass, this.looked] = [[], [], [], 0];
     [this.detail, this.item, this.rank] = [[], [], []];

@@ -28,6 +28,8 @@ export interface VisibleEdges {
   readonly faces: Float64Array;
   /** Where each of them begins, counted in corners, and at last where the last one ends. */
   readonly faceStarts: Uint32Array;
+  /** Whether it is all that is seen; parts are handed out before, without the faces. */
+  readonly whole: boolean;
 }
 
 /** No edges at all. */
@@ -41,6 +43,7 @@ export const NOTHING_VISIBLE: VisibleEdges = {
   boxes: new Float64Array(),
   faces: new Float64Array(),
   faceStarts: new Uint32Array([0]),
+  whole: true,
 };
 
 /** Parts of what is seen, one after the other. */
@@ -57,6 +60,7 @@ export function joined(parts: readonly VisibleEdges[]): VisibleEdges {
     boxes: last.boxes,
     faces: last.faces,
     faceStarts: last.faceStarts,
+    whole: last.whole,
   };
   let at = 0;
   for (const { ends, solid, edgeClass, detail, item, rank } of parts) {

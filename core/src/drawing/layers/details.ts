@@ -16,7 +16,9 @@ export const details = layerKind({
   partOf: "buildings",
   ofEdges: true,
   compute: (context) => {
-    const { view, shot } = context;
+    const { view, shot, visible } = context;
+    // Which of them there is room for is told once all are known.
+    if (!visible.whole) return [];
     const strengths = DETAIL_KINDS.map(({ id }) => shot.show?.[detailSwitch(id)] ?? 1);
     const stretches = detailStretches(context, (kind) => strengths[kind] > 0);
     const ofKind = (wanted: (kind: number) => boolean) =>
