@@ -11,6 +11,26 @@ const swc = [
   },
 ];
 
+/** Packages that ship only ES modules. */
+const MODULES = [
+  "d3-geo",
+  "d3-array",
+  "internmap",
+  "earcut",
+  "flatbush",
+  "flatqueue",
+  "fast-check",
+  "immer",
+  "zustand",
+  "three",
+  "robust-predicates",
+  "clipper2-ts",
+  "delaunator",
+  "@kninnug",
+  "p-queue",
+  "p-timeout",
+];
+
 export default {
   testEnvironment: "node",
   globalSetup: "<rootDir>/scripts/unitSetup.mjs",
@@ -25,9 +45,7 @@ export default {
     "^@zanvo/core/(.*)$": "<rootDir>/core/src/$1/index.ts",
   },
   transform: { "\\.(m?[jt]sx?)$": swc },
-  transformIgnorePatterns: [
-    "/node_modules/(?!(d3-geo|d3-array|internmap|earcut|flatbush|flatqueue|fast-check|immer|zustand|three|robust-predicates|clipper2-ts|delaunator|@kninnug|p-queue|p-timeout)/)",
-  ],
+  transformIgnorePatterns: [`/node_modules/(?!(${MODULES.join("|")})/)`],
   testTimeout: 120000,
   // As many as the smallest machine it runs on has cores; by itself it would leave one of them idle.
   maxWorkers: 2,

@@ -143,3 +143,14 @@ export function whyOpen({ vertices, faces, edges }: Solid, genus = 0): string | 
   const sum = vertices.length - edges.length + 2 * faces.length - rings.length;
   return sum === 2 - 2 * genus ? null : `Euler and Poincare's sum is ${sum}`;
 }
+
+/** A GeoJSON document as other programs read it: without the members of our own, and what has no place on a map. */
+export function plainGeoJson(document: object): object {
+  const { features } = document as { readonly features: readonly { properties: object; geometry: object | null }[] };
+  return {
+    type: "FeatureCollection",
+    features: features
+      .filter(({ geometry }) => geometry)
+      .map((feature) => ({ ...feature, properties: { ...feature.properties, zanvo: undefined } })),
+  };
+}

@@ -49,8 +49,8 @@ export function parted(segments: readonly Segment[], { eye, distance }: View): B
 }
 
 /**
- * The edges of a class as parts of a layer, lighter with depth where the shot does not want them all alike; the farthest
- * first, so that what is near lies over it.
+ * The edges of a class as parts of a layer, lighter with depth where the shot does not want them all alike; the
+ * farthest first, so that what is near lies over it.
  */
 export function edgesByDepth(
   context: LayerContext,

@@ -1,7 +1,7 @@
 import { newScene, type Scene, type Shot } from "../scene";
 import { shotWith } from "../../testing";
-import { build, type Element } from "../world";
-import { visibleEdges } from "../visibility";
+import { build, built, type Element } from "../world";
+import { visibleEdges, visibleEdgesInParts } from "../visibility";
 import {
   compose,
   composer,
@@ -212,4 +212,40 @@ describe("details", () => {
     // Eight bays in three storeys; sides of neighbours are 0.3 m, 2 mm, apart. Four bays have even places.
     expect([near(1.9), near(2.1)]).toEqual([3 * 8 * 4, 3 * 4 * 4]);
   });
+});
+
+it("details wait until all that is seen is known; edges are drawn as they come, and only the last part is whole", () => {
+  const house: Element = {
+    id: "h",
+    kind: "building",
+    name: "House",
+    footprint: [
+      { x: -5, y: 14 },
+      { x: 5, y: 14 },
+      { x: 5, y: 22 },
+      { x: -5, y: 22 },
+    ],
+    base: 0,
+    height: 6,
+    roof: { kind: "flat" },
+    windows: { every: 3, width: 1, height: 1.2, sill: 0.9 },
+  };
+  const { solids, details } = built([house]);
+  const whole = visibleEdges(solids, [0, 0, 1.6], details);
+  const layersOf = (visible: typeof whole) =>
+    compose(contextOf(scene, shot, visible))
+      .map(({ id }) => id)
+      .filter((id) => /^(details|outlines)/.test(id));
+  expect(whole.whole).toBe(true);
+  expect(layersOf(whole)).toEqual(["details", "outlines"]);
+  expect(layersOf({ ...whole, whole: false })).toEqual(["outlines"]);
+  const city = Array.from({ length: 60 }, (_, i) => ({
+    ...house,
+    id: `h${i}`,
+    footprint: house.footprint.map(({ x, y }) => ({ x: x + 12 * (i % 8), y: y + 10 * Math.floor(i / 8) })),
+  }));
+  const many = built(city);
+  const parts = [...visibleEdgesInParts(many.solids, [0, 0, 30], many.details)];
+  expect(parts.map((part) => part.whole)).toEqual(parts.map((_, i) => i === parts.length - 1));
+  expect(parts.length).toBeGreaterThan(1);
 });

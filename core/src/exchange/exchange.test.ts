@@ -4,7 +4,7 @@ import type { BufferGeometry } from "three";
 import { Vector3, type Mesh } from "three";
 import { OBJLoader } from "three/examples/jsm/loaders/OBJLoader.js";
 import { newScene, type Scene } from "../scene";
-import { between, block } from "../../testing";
+import { between, block, plainGeoJson } from "../../testing";
 import {
   areaTwice,
   build,
@@ -27,16 +27,6 @@ const scene = (elements: Element[], more: Partial<Scene> = {}): Scene => ({
   elements,
   ...more,
 });
-/** A document as other programs read it: without the members of our own, and what has no place on a map. */
-function plain(document: object): object {
-  const { features } = document as { features: { properties: object; geometry: object | null }[] };
-  return {
-    type: "FeatureCollection",
-    features: features
-      .filter(({ geometry }) => geometry)
-      .map((feature) => ({ ...feature, properties: { ...feature.properties, zanvo: undefined } })),
-  };
-}
 const shed: Building = {
   id: "s",
   kind: "building",
@@ -142,7 +132,7 @@ describe("masses as GeoJSON", () => {
   it("come back with footprint, foot, height and storeys", () => {
     const ground = { latitude: 51.9, longitude: 4.1, north: 12 };
     const back = fromGeoJson(
-      plain(toGeoJson(scene([shed, ell, block("Loft", -9, 20, 6, 8, 9, 30, 1)], { ground }))),
+      plainGeoJson(toGeoJson(scene([shed, ell, block("Loft", -9, 20, 6, 8, 9, 30, 1)], { ground }))),
       ground,
       id,
     );
@@ -323,7 +313,11 @@ describe("masses as GeoJSON", () => {
       ...DEFAULT_SKYLINE,
       seed: 1,
     };
-    const { elements, notes } = fromGeoJson(plain(toGeoJson(scene([canal, square, skyline], { ground }))), ground, id);
+    const { elements, notes } = fromGeoJson(
+      plainGeoJson(toGeoJson(scene([canal, square, skyline], { ground }))),
+      ground,
+      id,
+    );
     expect([notes, elements]).toMatchObject([
       [],
       [

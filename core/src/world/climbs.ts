@@ -1,6 +1,6 @@
 import { degrees, distance2, wrap, type Vec2 } from "../geometry";
 import { partsOf } from "./areas";
-import { boxOnPlan } from "./polygon";
+import { boxOnPlan, cornersOfBox } from "./polygon";
 import { kindOf, type Element } from "./kinds";
 import { builderOf } from "./kinds/builders";
 import { groundRange, groundUnder, heightOn, reaches, type Terrain } from "./terrain";
@@ -33,16 +33,6 @@ const SHORT = 0.01;
 /** The ground is looked at so far around a line, m. */
 const AROUND = 1;
 
-const ringAround = (line: readonly Vec2[]): readonly Vec2[] => {
-  const [x0, y0, x1, y1] = boxOnPlan(line, AROUND);
-  return [
-    [x0, y0],
-    [x1, y0],
-    [x1, y1],
-    [x0, y1],
-  ];
-};
-
 function climb(from: Vec2, to: Vec2, heights: readonly [number, number]): Climb {
   const grade = (100 * (heights[1] - heights[0])) / distance2(from, to);
   const [dx, dy] = [Math.sign(grade || 1) * (to[0] - from[0]), Math.sign(grade || 1) * (to[1] - from[1])];
@@ -59,7 +49,7 @@ function climb(from: Vec2, to: Vec2, heights: readonly [number, number]): Climb 
 /** A straight line in parts that each lie on one plane of the ground, in their order. */
 function climbsOf(line: readonly [Vec2, Vec2], terrain: Terrain): readonly Climb[] {
   const [start] = line;
-  const parts = groundUnder(terrain, [ringAround(line)]).flatMap(({ region, plane }) =>
+  const parts = groundUnder(terrain, [cornersOfBox(boxOnPlan(line, AROUND))]).flatMap(({ region, plane }) =>
     partsOf([line], region, "within").flatMap((part) => {
       const [a, b] = [part[0], part[part.length - 1]];
       const [from, to] = distance2(start, a) < distance2(start, b) ? [a, b] : [b, a];

@@ -1,9 +1,9 @@
 import type { Vec2, Vec3 } from "../geometry";
 import { areaWithout } from "./areas";
 import { type Element } from "./kinds";
-import { builderOf } from "./kinds/builders";
 import type { Solid } from "./solid";
 import { trianglesOf } from "./triangles";
+import { cuttingOf } from "./units";
 
 /** The ground reaches so far beyond all that is dug, m. */
 const BEYOND = 20_000;
@@ -14,10 +14,7 @@ const BEYOND = 20_000;
  * since then nothing lies under it.
  */
 export function groundAround(elements: readonly Element[]): Solid[] {
-  const holes = elements.flatMap((element) => {
-    const cutting = element.hidden ? null : builderOf(element).cutting?.(element);
-    return cutting ? cutting.taken() : [];
-  });
+  const holes = elements.flatMap((element) => cuttingOf(element)?.taken() ?? []);
   if (holes.length === 0) return [];
   const all = holes.flat();
   const bound = (k: 0 | 1, by: number) => by * Math.max(...all.map((p) => by * p[k])) + by * BEYOND;

@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { readdirSync, readFileSync } from "node:fs";
 import { join } from "node:path";
+import { plainGeoJson } from "../../testing";
 import { readScene, writeScene } from "../document";
 import { fromGeoJson, toGeoJson } from "../exchange";
 import { newScene } from "../scene";
@@ -202,11 +203,7 @@ describe.each(KINDS.map((kind) => [kind.kind, kind] as const))("the kind %s", (n
     const whole = fromGeoJson(written, ground, () => element.id);
     expect([whole.notes, whole.elements]).toEqual([[], [element]]);
     // Without the members of our own, and a geometry that a map has none of.
-    const { features } = written as { readonly features: readonly { properties: object; geometry: object | null }[] };
-    const plain = features
-      .filter(({ geometry }) => geometry)
-      .map((feature) => ({ ...feature, properties: { ...feature.properties, zanvo: undefined } }));
-    const { elements, notes } = fromGeoJson({ type: "FeatureCollection", features: plain }, ground, () => "f");
+    const { elements, notes } = fromGeoJson(plainGeoJson(written), ground, () => "f");
     expect(notes).toEqual([]);
     const { read, write } = kindOf(element).geoJson;
     if (!write(element)) return expect(elements).toEqual([]);

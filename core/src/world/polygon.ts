@@ -178,6 +178,14 @@ export function boxOnPlan(places: readonly Vec2[], by = 0): PlanBox {
   return [x0 - by, y0 - by, x1 + by, y1 + by];
 }
 
+/** The corners of a box of the plan, counter-clockwise. */
+export const cornersOfBox = ([x0, y0, x1, y1]: PlanBox): readonly Vec2[] => [
+  [x0, y0],
+  [x1, y0],
+  [x1, y1],
+  [x0, y1],
+];
+
 export const isInBox = ([x, y]: Vec2, [x0, y0, x1, y1]: PlanBox): boolean => x >= x0 && x <= x1 && y >= y0 && y <= y1;
 
 export const boxesMeet = (a: PlanBox, b: PlanBox): boolean =>

@@ -13,6 +13,7 @@ import {
   type RaisedGround,
   type Terrain,
 } from "./terrain";
+import { cuttingOf } from "./units";
 
 /** Corners and sides nearer than this are meant to be one, m. */
 const ONE = 0.005;
@@ -41,11 +42,8 @@ function heldTo(ring: readonly Vec2[], others: readonly (readonly Vec2[])[]): re
 
 /** What cuttings among some elements take of the plan. */
 function dugBy(elements: readonly Element[]): Region {
-  const taken = elements.flatMap((element) => {
-    const cutting = element.hidden ? null : builderOf(element).cutting?.(element);
-    return cutting ? [cutting.taken()] : [];
-  });
-  return taken.length > 0 ? together(taken) : [];
+  const taken = elements.flatMap((element) => cuttingOf(element)?.taken() ?? []);
+  return taken.length > 0 ? together([taken]) : [];
 }
 
 /** Raised ground among some elements: each with the facets that are left of it by later ground and by what is dug. */

@@ -1,7 +1,7 @@
 import { distance2, dot, type Vec2, type Vec3 } from "../geometry";
 import { partsOf, type Region } from "./areas";
 import type { Detail } from "./details";
-import { boxOnPlan, type PlanBox } from "./polygon";
+import { boxOnPlan, cornersOfBox } from "./polygon";
 import { faceNamed, solidOf, type Face, type Solid } from "./solid";
 import { solidsOver } from "./surface";
 import { groundAt, groundRange, groundUnder, heightOn, reaches, type Plane, type Terrain } from "./terrain";
@@ -22,16 +22,6 @@ const AROUND = 1;
 
 const onPlan = ([x, y]: Vec3): Vec2 => [x, y];
 const ringOf = ({ vertices }: Solid, ring: readonly number[]): Vec2[] => ring.map((n) => onPlan(vertices[n]));
-
-/** A box of the plan as a region. */
-const regionOf = ([x0, y0, x1, y1]: PlanBox): Region => [
-  [
-    [x0, y0],
-    [x1, y0],
-    [x1, y1],
-    [x0, y1],
-  ],
-];
 
 /** Whether a place lies on the plane through three others, to rounding. */
 function liesOn([a, b, c]: readonly Vec3[], p: Vec3): boolean {
@@ -106,11 +96,12 @@ function draped(solid: Solid, terrain: Terrain): readonly Solid[] {
   const [low, high] = heightsOf(solid);
   const region = prismOver(solid);
   if (!region && high - low > LOW) {
-    const [lowest] = groundRange(terrain, regionOf(box));
+    const [lowest] = groundRange(terrain, [cornersOfBox(box)]);
     return [lifted(solid, () => lowest)];
   }
-  if (!region) return [lifted(solid, (at) => groundAt(terrain, at))];
-  const facets = groundUnder(terrain, region);
+  const facets = region ? groundUnder(terrain, region) : [];
+  // What is no prism, or covers next to nothing, is raised place by place.
+  if (facets.length === 0) return [lifted(solid, (at) => groundAt(terrain, at))];
   const [{ plane }] = facets;
   if (facets.every((one) => one.plane === plane)) return [lifted(solid, (at) => heightOn(plane, at))];
   return solidsOver(solid.id, facets, [(z) => z + low, (z) => z + high]).map((one) => ({ ...one, part: solid.part }));
@@ -148,7 +139,7 @@ function drapedDetail(
     return [{ ...rest, a: [a[0], a[1], a[2] + over], b: [b[0], b[1], b[2] + over], on: on && wallOf(raised, on) }];
   }
   const heightAt = (at: Vec2) => a[2] + (distance2(line[0], at) / long) * (b[2] - a[2]);
-  return groundUnder(terrain, regionOf(boxOnPlan(line, AROUND))).flatMap(({ region, plane }) =>
+  return groundUnder(terrain, [cornersOfBox(boxOnPlan(line, AROUND))]).flatMap(({ region, plane }) =>
     partsOf([line], region, "within").flatMap((part) =>
       part.slice(1).map((q, i): Detail => {
         const [from, to] = [part[i], q].map((at): Vec3 => [...at, heightAt(at) + heightOn(plane, at)]);

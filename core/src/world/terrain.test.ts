@@ -3,6 +3,7 @@ import { anyStar, between, rectangle, whyOpen, xy } from "../../testing";
 import type { Vec2 } from "../geometry";
 import {
   built,
+  climbsOn,
   DEFAULT_BRIDGE,
   DEFAULT_CANAL,
   DEFAULT_SQUARE,
@@ -99,6 +100,50 @@ describe("raised ground", () => {
     expect(volumes([terrace, ground({})], "g")).toBeCloseTo(3 * 40 * 30, 5);
   });
 
+  it("meets other ground without a gap where both are meant to, though typed and turned places are rounded", () => {
+    const slope = ground({ height: 0, slope: { heading: 90, grade: 10 } });
+    // The terrace begins 2 mm beyond the slope's end, and a little askew.
+    const terrace = ground(
+      {
+        footprint: xy([
+          [40.002, 0],
+          [70, 0],
+          [70, 30],
+          [40.001, 30],
+        ]),
+        height: 4,
+      },
+      "t",
+    );
+    const lane: Element = {
+      id: "l",
+      kind: "street",
+      name: "Oar Lane",
+      path: xy([
+        [-20, 12],
+        [60, 14],
+      ]),
+      ...DEFAULT_STREET,
+    };
+    const { climbs, cliffs } = climbsOn(lane, terrainOf([slope, terrace]));
+    expect(cliffs).toEqual([]);
+    expect(climbs).toHaveLength(1);
+    expect(climbs[0].heights[1]).toBeCloseTo(4, 3);
+  });
+
+  it("has contour lines at whole heights, on its own surface", () => {
+    const hill = ground({ height: 0, spots: [{ x: 13, y: 11, z: 6 }], contours: 0.5 });
+    const { details } = built([hill]);
+    const terrain = terrainOf([hill]);
+    // Eleven heights from 0.5 to 5.5 m, and the point itself; each line crosses all four sides of the pyramid.
+    expect(new Set(details.map(({ a }) => a[2])).size).toBe(11);
+    expect(details).toHaveLength(44);
+    for (const { kind, a, b } of details) {
+      expect([kind, b[2]]).toEqual(["contour", a[2]]);
+      for (const [x, y, z] of [a, b]) expect(groundAt(terrain, [x, y])).toBeCloseTo(z, 6);
+    }
+  });
+
   it("says what and where it cannot be", () => {
     const told = (of: Partial<Ground>) => {
       const invalid = validateElement(ground(of));
@@ -183,6 +228,28 @@ describe("what stands on raised ground", () => {
       }),
       { numRuns: 25 },
     );
+  });
+
+  it("is raised place by place where it covers next to nothing, and closed", () => {
+    // A plaza of less than a square millimetre.
+    const sliver: Element = {
+      id: "q",
+      kind: "square",
+      name: "Tip",
+      footprint: xy([
+        [10, 10],
+        [10.0013, 10],
+        [10.0013, 10.0013],
+      ]),
+      heading: 0,
+      ...DEFAULT_SQUARE,
+      slabs: undefined,
+    };
+    const solids = built([slope, sliver]).solids.filter(({ id }) => id === "q");
+    expect(solids).toHaveLength(1);
+    expect(whyOpen(solids[0])).toBeNull();
+    // The slope rises a tenth of a metre for each to the north: 1 m at 10 m.
+    expect(Math.min(...solids[0].vertices.map(([, , z]) => z))).toBeCloseTo(1, 3);
   });
 
   it("is a bridge between the heights of its ends, and a square that follows", () => {

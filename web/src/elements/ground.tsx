@@ -67,8 +67,19 @@ function GroundFields({ element: ground, change }: { readonly element: Ground; r
   );
 }
 
+type Marks = readonly (readonly [Vec2, Vec2])[];
+
+/** The plan is drawn with every move of its camera: the lines of ground that does not change are worked out once. */
+const known = new WeakMap<Ground, Marks>();
+
+function contourMarks(ground: Ground): Marks {
+  const marks = known.get(ground) ?? contoursOnPlan(ground);
+  known.set(ground, marks);
+  return marks;
+}
+
 /** Contour lines on the plan, about as many as can be read. */
-function contourMarks(ground: Ground): readonly (readonly [Vec2, Vec2])[] {
+function contoursOnPlan(ground: Ground): Marks {
   const solids = build([ground] satisfies Element[]);
   const top = Math.max(0, ...solids.flatMap(({ vertices }) => vertices.map(([, , z]) => z)));
   const every = 10 ** Math.ceil(Math.log10(top / ON_PLAN || 1));

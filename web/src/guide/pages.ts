@@ -179,8 +179,8 @@ export const PAGES: readonly GuidePage[] = [
       "A line that rises along a street goes to a point straight above that street’s own point; one that falls " +
         "as steeply, to a point as far below.",
       "So a gable needs two more points on one upright, and a second flight of stairs turned the other way " +
-        "shares them. Add slopes under Directions, and drag their pins up and down; a street that climbs raised ground " +
-        "has its own for a press, under Gradients.",
+        "shares them. Add slopes under Directions, and drag their pins up and down; a street that climbs raised " +
+        "ground has its own for a press, under Gradients.",
     ],
     slider: { label: "Gradient", unit: "°", min: 5, max: 55, step: 1, start: 30 },
     scene: (rise) =>

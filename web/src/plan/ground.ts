@@ -3,6 +3,7 @@ import type { Told } from "@zanvo/core/units";
 import { proxy } from "comlink";
 import type { Going } from "../ui";
 import { steady } from "../worker";
+import { takenIn } from "./brought";
 import type { GroundWorker } from "./ground.worker";
 import type { Stores } from "../stores";
 
@@ -48,13 +49,11 @@ export async function bringIn(
         ),
       signal,
     );
-    const elements = found.elements.slice(0, spaceLeft(stores));
+    const { elements, rows } = takenIn(here(stores), found, spaceLeft(stores));
     if (elements.length)
       stores.edit((scene) => {
         scene.ground = found.ground;
         scene.elements.push(...elements);
-        const known = new Set(scene.rows?.map(({ id }) => id));
-        const rows = found.rows.filter(({ id }) => !known.has(id));
         if (rows.length > 0) scene.rows = [...(scene.rows ?? []), ...rows];
       });
     return {

@@ -67,6 +67,13 @@ describe("hidden lines beside the page", () => {
     jest.advanceTimersByTime(130);
     runs[0].tell!(edges(2));
     expect([...shown[0].solid]).toEqual([1, 2]);
+    // There is more to draw now: it is waited twice as long.
+    jest.advanceTimersByTime(130);
+    runs[0].tell!(edges(3));
+    expect(shown).toHaveLength(1);
+    jest.advanceTimersByTime(120);
+    runs[0].tell!(edges(4));
+    expect([...shown[1].solid]).toEqual([1, 2, 3, 4]);
     runs[0].end(edges(9));
     await settle();
     asker.want(states[1], EYE);
