@@ -1,35 +1,12 @@
 import { execFileSync } from "node:child_process";
-import { mkdtempSync, readFileSync, writeFileSync } from "node:fs";
+import { mkdtempSync, readFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-import { Readable } from "node:stream";
 import fc from "fast-check";
 import sharp from "sharp";
 import { newScene, splitPanel } from "@zanvo/core/scene";
 import { openStore } from "@zanvo/store";
-import { main } from "./main";
-
-const folder = mkdtempSync(join(tmpdir(), "zanvo-cli-"));
-const demo = join(__dirname, "../../demo/1-quay-street.zanvo.json");
-const fileOf = (name: string, value: unknown) => {
-  const path = join(folder, name);
-  writeFileSync(path, typeof value === "string" ? value : JSON.stringify(value));
-  return path;
-};
-
-/** Runs a call whose answer may be anything. */
-async function runAny(args: string[], stdin: string) {
-  let err = "";
-  const code = await main(args, { stdin: Readable.from([stdin]), out: () => undefined, err: (t) => (err += t) });
-  return { code, err };
-}
-
-/** Runs a call; what it prints and how it ends. */
-async function run(args: string[], stdin = "") {
-  let [out, err] = ["", ""];
-  const code = await main(args, { stdin: Readable.from([stdin]), out: (t) => (out += t), err: (t) => (err += t) });
-  return { code, err, answer: out ? (JSON.parse(out) as unknown) : undefined };
-}
+import { demo, fileOf, folder, run, runAny } from "../testing";
 
 describe("zanvo pins", () => {
   it("gives horizon, centre, distance and pins, those at infinity by their angle", async () => {
@@ -425,12 +402,7 @@ describe("zanvo export", () => {
 describe("zanvo slip and zanvo print", () => {
   it("write the set-up sheet as text or PDF, and the desk in tiles, and say how many sheets that takes", async () => {
     const [slip, tiles] = [join(folder, "slip.pdf"), join(folder, "tiles.pdf")];
-    let text = "";
-    await main(["slip", demo, "--every", "20"], {
-      stdin: Readable.from([""]),
-      out: (part) => (text += part),
-      err: () => undefined,
-    });
+    const { out: text } = await runAny(["slip", demo, "--every", "20"], "");
     expect(text).toContain("Every 20 mm on the left edge, every 57.8 mm on the opposite one");
     expect((await run(["slip", demo, "--out", slip])).code).toBe(0);
     expect(execFileSync("pdfinfo", [slip], { encoding: "utf8" })).toContain("A4");

@@ -21,6 +21,7 @@ const COMMANDS: Readonly<Record<string, Entry>> = {
   detect: { load: async () => (await import("./detect")).detectIn },
   check: { load: async () => (await import("./check")).check },
   export: { load: async () => (await import("./export")).exportScene },
+  divide: { load: async () => (await import("./divide")).divide },
   slip: { load: async () => (await import("./slip")).slip },
   print: { load: async () => (await import("./print")).print },
   backup: { load: async () => (await import("./backup")).backup, bare: true },

@@ -27,6 +27,9 @@ export const HELP = `zanvo: perspective from a shell. FILE may be - for standard
   zanvo export SCENE --blank --format zip --out FILE [--shot ID] [--paper NAME] [--dpi N]
                                                    blank curved grids to trace, on the shot's sheet or a paper,
                                                    each as ${drawingLabels}
+  zanvo divide JOB                                 a drawn quadrilateral divided and repeated, towards its points:
+                                                   { "quad": [[x,y] x 4], "columns": N or "2 4 2 4 x3",
+                                                   "rows": N, "repeat": { "before": N, "after": N } }
   zanvo slip SCENE [--out FILE.pdf] [--shot ID] [--every MM] [--page]
                                                    the set-up sheet of a shot or of its whole page, as text or PDF;
                                                    edge ticks every so many mm

@@ -1,4 +1,5 @@
 export * from "./angle";
+export * from "./homography";
 export * from "./random";
 export * from "./intervals";
 export * from "./rect";

@@ -1,7 +1,7 @@
 import cv from "@techstark/opencv-js";
 import fc from "fast-check";
-import { distance2, type Vec2 } from "../geometry";
-import { applyHomography, examineBow, recoverBow, resample, undistorted, undistorting, type Pixels } from ".";
+import { applyHomography, distance2, type Vec2 } from "../geometry";
+import { examineBow, recoverBow, resample, undistorted, undistorting, type Pixels } from ".";
 import { bowedAt, undistortedAt, undistortedPlace, type Bow } from "./bow";
 import { cvLoaded } from "../../testing/opencv";
 import { gauss } from "../../testing/simulated";

@@ -1,5 +1,5 @@
 export { ellipseOf, recoverPoint, type RecoveredPoint } from "./point";
-export { applyHomography, straightened, straightening, type Homography, type Straightening } from "./straighten";
+export { straightened, straightening, type Straightening } from "./straighten";
 export { normOf, type Norm, type Segment } from "./segments";
 export { recoverView, type Asked, type Family, type Misfit, type RecoveredView } from "./view";
 export { judged, type Judgement, type Suggestion } from "./suggest";

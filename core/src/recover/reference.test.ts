@@ -1,21 +1,11 @@
 import fc from "fast-check";
-import { distance2, dot, headingDirection, unit, type Vec3 } from "../geometry";
+import { applyHomography, distance2, dot, headingDirection, unit, type Vec3 } from "../geometry";
 import { readScene, writeScene } from "../document";
 import { newScene, onSheet, paperOf, sheetOf, type Reference } from "../scene";
 import { eyeAxes, viewOf } from "../shot";
 import { between } from "../../testing";
 import { pinsOf } from "../vanishing";
-import {
-  as35,
-  measureHeights,
-  onPaperAt,
-  pointOf,
-  applyHomography,
-  shotFrom,
-  straightened,
-  straightening,
-  viewOfReference,
-} from ".";
+import { as35, measureHeights, onPaperAt, pointOf, shotFrom, straightened, straightening, viewOfReference } from ".";
 import { bowedAt } from "./bow";
 import { asEdges, tracedEdges, type Camera } from "../../testing/simulated";
 

@@ -1,5 +1,5 @@
 import { bowedAt, type Undistorting } from "./bow";
-import type { Homography } from "./straighten";
+import type { Homography } from "../geometry";
 
 /** A picture's px, four bytes each: red, green, blue, alpha. */
 export interface Pixels {

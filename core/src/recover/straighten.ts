@@ -1,14 +1,22 @@
 import { inverse, Matrix } from "ml-matrix";
-import { cross, dot, scale, sub, unit, type Vec2, type Vec3 } from "../geometry";
+import {
+  applyHomography,
+  cross,
+  dot,
+  homographyOf,
+  scale,
+  sub,
+  unit,
+  type Homography,
+  type Vec2,
+  type Vec3,
+} from "../geometry";
 import { NoAnswer } from "../problem";
 import type { Reference } from "../scene";
 import { carried, type Called } from "./carry";
 import { upOf } from "./heights";
 import { as35 } from "./reference";
 import type { RecoveredView } from "./view";
-
-/** A homography of the picture plane, row by row. */
-export type Homography = readonly [number, number, number, number, number, number, number, number, number];
 
 /** How a picture is straightened: where each place of the new one is found in the old one, and how large it is, px. */
 export interface Straightening {
@@ -26,15 +34,7 @@ export interface Straightening {
 const STEEPEST = 50;
 
 const matrix = (rows: readonly (readonly number[])[]): Matrix => new Matrix(rows.map((row) => [...row]));
-/** The nine numbers of a homography, row by row. */
-export const homographyOf = ([a, b, c, d, e, f, g, h, i]: readonly number[]): Homography => [a, b, c, d, e, f, g, h, i];
 const flat = (m: Matrix): Homography => homographyOf(m.to1DArray());
-
-/** Where a homography sends a place; null for what it sends to infinity or behind. */
-export function applyHomography(h: Homography, [x, y]: Vec2): Vec2 | null {
-  const w = h[6] * x + h[7] * y + h[8];
-  return w > 1e-9 ? [(h[0] * x + h[1] * y + h[2]) / w, (h[3] * x + h[4] * y + h[5]) / w] : null;
-}
 
 /**
  * The homography that turns a picture's camera level without moving it: K M K^-1, M the turn from the camera's axes to

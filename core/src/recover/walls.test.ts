@@ -1,10 +1,10 @@
 import fc from "fast-check";
-import { distance2, dot, sub, type Vec2, type Vec3 } from "../geometry";
+import { applyHomography, distance2, dot, sub, type Vec2, type Vec3 } from "../geometry";
 import { newScene, type Reference, type Wall } from "../scene";
 import { eyeAxes, type Gaze } from "../shot";
 import { between } from "../../testing";
 import { blockCorner, type Block } from "../world";
-import { blocksOf, elevation, measureWall, applyHomography, shareAt, shotFrom } from ".";
+import { blocksOf, elevation, measureWall, shareAt, shotFrom } from ".";
 import { tracedEdges } from "../../testing/simulated";
 
 const SIZE = { width: 4000, height: 3000 };

@@ -1,12 +1,24 @@
-import { inverse, Matrix, solve } from "ml-matrix";
-import { add, degrees, dot, scale, sub, wrap, type Vec2, type Vec3 } from "../geometry";
+import { Matrix, solve } from "ml-matrix";
+import {
+  add,
+  applyHomography,
+  degrees,
+  dot,
+  homographyOf,
+  inverseHomography,
+  scale,
+  sub,
+  wrap,
+  type Homography,
+  type Vec2,
+  type Vec3,
+} from "../geometry";
 import { NoAnswer } from "../problem";
 import type { Orientation, Reference, Shot, Wall } from "../scene";
 import { eyeAxes } from "../shot";
 import { newBlock, type Block } from "../world";
 import { measureHeights, upOf } from "./heights";
 import { viewOfReference } from "./reference";
-import { homographyOf, applyHomography, type Homography } from "./straighten";
 
 /**
  * A wall as it stands before the camera: camera axes right, down, forward, lengths in distances of its first traced
@@ -145,7 +157,7 @@ export function placeOn({ flat, name }: Pick<MeasuredWall, "flat" | "name">, sha
 
 /** The share of a wall's length, from the left, at which a place of the picture lies; null beside the wall. */
 export function shareAt({ flat }: Pick<MeasuredWall, "flat">, p: Vec2): number | null {
-  const back = inverse(new Matrix([[...flat.slice(0, 3)], [...flat.slice(3, 6)], [...flat.slice(6)]])).to1DArray();
+  const back = inverseHomography(flat);
   const weight = Math.abs(back[6] * p[0] + back[7] * p[1] + back[8]);
   const scaled = homographyOf(back.map((value) => value / weight));
   const place = applyHomography(scaled, p);

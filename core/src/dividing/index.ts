@@ -1,0 +1,5 @@
+export { divideQuad, onQuad, quadProblem, type Divided, type Division, type Stretch } from "./quad";
+export { asRhythm, equalParts, MAX_PARTS, partsOf, rhythmOf, type Part } from "./rhythm";
+export { byDiagonals, byMarks, byMeasuringPoint, meet, through, type Constructed, type Drawn } from "./schools";
+export { FITS, sharesOf, type Fit } from "./shares";
+export { evenError, shareTowards, spacedTowards } from "./spacing";
