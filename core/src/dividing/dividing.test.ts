@@ -299,7 +299,7 @@ describe("three schools", () => {
         const truth = shares.map((share) => at([share, 0]));
         const size = Math.max(...quad.flat().map(Math.abs));
         const off = (places: readonly Vec2[]) => Math.max(...places.map((p, i) => distance2(p, truth[i])));
-        expect(off(byDiagonals(quad, n).places)).toBeLessThan(1e-9 * size);
+        expect(off(byDiagonals(quad, equalParts(n)).places)).toBeLessThan(1e-9 * size);
         expect(off(byMarks(quad, shares).places)).toBeLessThan(1e-9 * size);
       }),
     );
@@ -340,9 +340,12 @@ describe("three schools", () => {
       [90, 60],
       [0, 60],
     ];
-    expect(byDiagonals(square, 3).places.map(([x]) => x)).toEqual([0, 30, 60, 90].map((x) => expect.closeTo(x, 9)));
+    expect(byDiagonals(square, equalParts(3)).places.map(([x]) => x)).toEqual(
+      [0, 30, 60, 90].map((x) => expect.closeTo(x, 9)),
+    );
     expect(byMarks(square, [0, 0.25, 1]).places[1]).toEqual([expect.closeTo(22.5, 9), expect.closeTo(0, 9)]);
-    expect(() => byDiagonals(square, 1)).toThrow("nothing to divide");
+    expect(() => byDiagonals(square, equalParts(1))).toThrow("nothing to divide");
+    expect(() => byDiagonals(square, rhythmOf("2 4"))).toThrow("equal parts only");
   });
 
   it("stand on the laws of Pappus and Desargues", () => {

@@ -1,6 +1,7 @@
 import type { Quad, Vec2 } from "../geometry";
 import { NoAnswer } from "../problem";
 import type { Stretch } from "./quad";
+import type { Part } from "./rhythm";
 
 /** Lines of a construction that belong together, and what they are for. */
 export interface Drawn {
@@ -53,9 +54,12 @@ const edgesOf = ([a, b, c, d]: Quad) => ({
  * Equal parts by crossing diagonals. The middle is where the diagonals cross. The line from the top of the near upright
  * to the foot of the upright at 1/k crosses the diagonal at 1/(k + 1) (the harmonic construction), down to 1/n; from
  * there each bay is repeated by the line from its near foot through the middle of its far upright.
- * @throws NoAnswer for fewer than two parts
+ * @throws NoAnswer for fewer than two parts, or parts that are not equal
  */
-export function byDiagonals(quad: Quad, n: number): Constructed {
+export function byDiagonals(quad: Quad, parts: readonly Part[]): Constructed {
+  const n = parts.length;
+  if (parts.some(({ size }) => size !== parts[0].size))
+    throw new NoAnswer("Crossing diagonals give equal parts only: draw this rhythm by marks on the near upright.");
   if (n < 2) throw new NoAnswer("There is nothing to divide: ask for two parts or more.");
   const { below, above, near, far } = edgesOf(quad);
   const [a, b, c, d] = quad;

@@ -1,13 +1,7 @@
+import type { Fit } from "../lines";
 import { NoAnswer } from "../problem";
 import { sentence, shortMetres } from "../units";
 import type { Part } from "./rhythm";
-
-/**
- * How parts fill a length: stretched to fill it, laid off as they are with what is left cut off, or as many as there
- * is room for, in the middle.
- */
-export const FITS = ["stretch", "cut", "centre"] as const;
-export type Fit = (typeof FITS)[number];
 
 /** Sizes nearer than this, as a share of the whole, are one. */
 const SAME = 1e-9;

@@ -4,6 +4,7 @@ import { viewOf, type View } from "../shot";
 import { compassArcs, horizon, lineIn, pinsOf, type Pin } from "../vanishing";
 import { NOTHING_VISIBLE } from "../visibility";
 import { compose } from "./compose";
+import { contextOf } from "./context";
 import type { Layer } from "./layer";
 import { BEYOND_SHEET, showOf } from "./layers";
 import { lettering } from "./lettering";
@@ -93,10 +94,9 @@ export function drawDesk(scene: Scene, shot: Shot, drawing: readonly Layer[]): D
       layer("sheet", "Sheet", STYLES.outline, [a, b, b, c, c, d, d, a].flat()),
       layer("string", "Horizon over the desk", STYLES.horizon, ends ? ends.flat() : []),
       ...drawing.filter(({ id }) => !BEYOND_SHEET.includes(id)),
-      ...compose(
-        { orientations: scene.orientations, shot, view, pins, visible: NOTHING_VISIBLE, within: box },
-        { only: ["compass"] },
-      ).filter(({ id }) => BEYOND_SHEET.includes(id)),
+      ...compose({ ...contextOf(scene, shot, NOTHING_VISIBLE), view, pins, within: box }, { only: ["compass"] }).filter(
+        ({ id }) => BEYOND_SHEET.includes(id),
+      ),
       ...placed.flatMap(ofPin),
     ],
   };

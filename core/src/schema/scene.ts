@@ -1,6 +1,7 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { LAWS, type LawId } from "../lens";
 import { FORMAT, MAX_ELEMENTS, VERSION } from "../format";
+import { MAX_LINES, SheetLineSchema, WorldLineSchema } from "../lines";
 import { KINDS, RowSchema, type Element } from "../world";
 import {
   degreesIn,
@@ -300,6 +301,8 @@ const ShotSchema = strict({
   sightings: Type.Optional(SightingsSchema),
   under: Type.Optional(UnderSchema),
   arcs: Type.Optional(Type.Array(PickedArcSchema, { maxItems: 200 })),
+  /** Lines of one's own that stay where they are drawn on the sheet, mm. */
+  lines: Type.Optional(Type.Array(SheetLineSchema, { maxItems: MAX_LINES })),
   show: Type.Optional(ShowSchema),
   /** The horizon and the grids stop where masses stand before them. */
   stopAtMasses: Type.Optional(Type.Boolean()),
@@ -328,6 +331,8 @@ export const SceneSchema = strict({
   elements: Type.Array(ElementSchema, { maxItems: MAX_ELEMENTS }),
   /** Street sides that are built up by rule. */
   rows: Type.Optional(Type.Array(RowSchema, { maxItems: 500 })),
+  /** Lines of one's own on planes of the world: every shot shows them. */
+  lines: Type.Optional(Type.Array(WorldLineSchema, { maxItems: MAX_LINES })),
   shots: Type.Array(ShotSchema, { minItems: 1, maxItems: 500 }),
   references: Type.Optional(Type.Array(ReferenceSchema, { maxItems: 200 })),
 });

@@ -1,4 +1,4 @@
 export * from "./cache";
-export { coveredBy, type Covered } from "./covered";
+export { coveredBy, hiddenFrom, type Covered, type HiddenFrom } from "./covered";
 export * from "./edges";
 export * from "./visibleEdges";

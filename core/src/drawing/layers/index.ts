@@ -2,6 +2,7 @@ import type { Show } from "../../scene";
 import { compass } from "./compass";
 import { cone } from "./cone";
 import { creases } from "./creases";
+import { divisions } from "./divisions";
 import { details } from "./details";
 import { frame } from "./frame";
 import { grids } from "./grids";
@@ -12,9 +13,11 @@ import { liveArea } from "./liveArea";
 import { marginAids } from "./marginAids";
 import { measuringPoints } from "./measuringPoints";
 import { outlines } from "./outlines";
+import { ownLines } from "./ownLines";
 import { squares } from "./squares";
+import { strokes } from "./strokes";
 import type { LayerKind } from "./kind";
-export type { LayerContext, LayerKind, LayerPart } from "./kind";
+export type { LayerContext, LayerKind, LayerPart, OwnLines } from "./kind";
 export { layerKind } from "./kind";
 export { detailSwitch } from "./details";
 export { BEYOND_SHEET } from "./compass";
@@ -33,6 +36,9 @@ export const LAYER_KINDS = [
   creases,
   intersections,
   outlines,
+  divisions,
+  ownLines,
+  strokes,
   frame,
   marginAids,
   compass,

@@ -1,10 +1,17 @@
 import type { Rect } from "../../geometry";
+import type { SheetLine, WorldLine } from "../../lines";
 import type { Orientation, Shot } from "../../scene";
 import type { View } from "../../shot";
 import type { Pin } from "../../vanishing";
 import type { VisibleEdges } from "../../visibility";
 import type { Shapes } from "../layer";
 import type { Style } from "../style";
+
+/** Lines of one's own that a shot shows. */
+export interface OwnLines {
+  readonly sheet: readonly SheetLine[];
+  readonly world: readonly WorldLine[];
+}
 
 /** What the layers of a shot are worked out from. */
 export interface LayerContext {
@@ -15,6 +22,8 @@ export interface LayerContext {
   readonly pins: readonly Pin[];
   /** The visible edges of what stands in the scene. */
   readonly visible: VisibleEdges;
+  /** Lines of one's own: those of the shot's sheet, and those of the world. */
+  readonly lines: OwnLines;
   /** As far as this, in sheet mm, what goes on beyond the panel is drawn. */
   readonly within: Rect;
 }
@@ -46,6 +55,8 @@ export interface LayerKind<Id extends string = string> {
   readonly construction?: boolean;
   /** Whether it is worked out from the visible edges, so that it changes with them. */
   readonly ofEdges?: boolean;
+  /** Whether it is worked out from own lines, so that it changes with them. */
+  readonly ofLines?: boolean;
   /** Whether it stops at masses where a shot wants that, so that it changes with the visible edges, too. */
   readonly stops?: boolean;
   readonly compute: (context: LayerContext) => LayerPart | readonly LayerPart[];

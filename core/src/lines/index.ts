@@ -1,0 +1,3 @@
+export * from "./outline";
+export * from "./plane";
+export * from "./schema";
