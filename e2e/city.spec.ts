@@ -343,7 +343,7 @@ test("each kind of a building's lines is faded by itself", async ({ page }) => {
       ),
     ].map((m) => m[1]);
   expect(await layers()).toEqual(["details", "creases", "outlines"]);
-  await page.keyboard.press("5");
+  await page.keyboard.press("6");
   await page.getByText("Strength of their lines").click();
   await page.getByRole("slider", { name: "Details" }).press("Home");
   expect((await saved<Element>(page, id)).shots[0].show).toMatchObject({ details: 0, buildings: 1 });

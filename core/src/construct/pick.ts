@@ -1,6 +1,6 @@
 import { along, cross, dot, sub, type Vec2, type Vec3 } from "../geometry";
 import { unproject, type View } from "../shot";
-import type { Solid } from "../world";
+import type { Face, Solid } from "../world";
 
 /** The id of the nearest solid that is seen at a picture point, or null. */
 export function pickSolid(view: View, solids: readonly Solid[], point: Vec2): string | null {
@@ -13,13 +13,23 @@ export function pickSolid(view: View, solids: readonly Solid[], point: Vec2): st
   return best && best.id;
 }
 
+/** A face that a ray goes through. */
+interface Hit {
+  readonly reach: number;
+  readonly face: Face;
+}
+
 /** Where a ray first goes through a face of any solid, or null: piece by piece of those that face it. */
-function pierces({ faces, vertices }: Solid, eye: Vec3, ray: Vec3): number | null {
-  let nearest: number | null = null;
-  for (const { normal, offset, pieces } of faces) {
+const pierces = (solid: Solid, eye: Vec3, ray: Vec3): number | null => faceHit(solid, eye, ray)?.reach ?? null;
+
+/** The first face of a solid that a ray goes through, or null. */
+function faceHit({ faces, vertices }: Solid, eye: Vec3, ray: Vec3): Hit | null {
+  let nearest: Hit | null = null;
+  for (const face of faces) {
+    const { normal, offset, pieces } = face;
     const rate = dot(normal, ray);
     const reach = (offset - dot(normal, eye)) / rate;
-    if (!(rate < 0 && reach > 0) || (nearest !== null && reach >= nearest)) continue;
+    if (!(rate < 0 && reach > 0) || (nearest !== null && reach >= nearest.reach)) continue;
     const at = along(eye, ray, reach);
     const within = pieces.some((piece) =>
       piece.every((n, i) => {
@@ -27,9 +37,40 @@ function pierces({ faces, vertices }: Solid, eye: Vec3, ray: Vec3): number | nul
         return dot(normal, cross(sub(b, a), sub(at, a))) >= 0;
       }),
     );
-    if (within) nearest = reach;
+    if (within) nearest = { reach, face };
   }
   return nearest;
+}
+
+/** A face that is seen at a place of the picture. */
+export interface PickedFace {
+  /** The id of its solid. */
+  readonly id: string;
+  readonly name?: string;
+  /** Its unit normal, outward. */
+  readonly normal: Vec3;
+  /** The place of it that is seen there, m. */
+  readonly at: Vec3;
+  readonly corners: readonly Vec3[];
+}
+
+/** The nearest face that is seen at a picture point, or null. */
+export function pickFace(view: View, solids: readonly Solid[], point: Vec2): PickedFace | null {
+  const ray = unproject(view, point);
+  let best: (Hit & { readonly solid: Solid }) | null = null;
+  for (const solid of solids) {
+    const hit = faceHit(solid, view.eye, ray);
+    if (hit && (!best || hit.reach < best.reach)) best = { ...hit, solid };
+  }
+  if (!best) return null;
+  const { solid, face, reach } = best;
+  return {
+    id: solid.id,
+    name: face.name,
+    normal: face.normal,
+    at: along(view.eye, ray, reach),
+    corners: face.loop.map((n) => solid.vertices[n]),
+  };
 }
 
 /** Where a ray enters a convex solid (0 from inside), or null: the faces' half-spaces, one after the other. */

@@ -76,7 +76,8 @@ function checkSense(element: Element, at: number): void {
 function checkWhole(scene: Scene, elements: readonly ElementSummary[]): void {
   const { orientations, shots, references = [], rows = [] } = scene;
   const { lines = [] } = scene;
-  for (const [list, items] of Object.entries({ orientations, elements, shots, references, lines })) checkIds(list, items);
+  for (const [list, items] of Object.entries({ orientations, elements, shots, references, lines }))
+    checkIds(list, items);
   shots.forEach((shot, i) => checkIds(`shots/${i}/lines`, shot.lines ?? []));
   const most = excess(scene, elements);
   if (most) throw new BadInput([most]);

@@ -11,3 +11,4 @@ export * from "./sheet";
 export * from "./style";
 export * from "./svg";
 export * from "./visibleLines";
+export { ruledShapes, runLines } from "./ownLines";

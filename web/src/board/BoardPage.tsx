@@ -16,6 +16,7 @@ import { Strip } from "./Strip";
 import { Title } from "./Title";
 import { useLow } from "./useWindow";
 import { createDesk } from "./desk/createDesk";
+import { createDraw } from "./draw/createDraw";
 import { BoardProvider, useBoard } from "./useBoard";
 import { useStores } from "../stores";
 
@@ -37,7 +38,11 @@ export function BoardPage() {
 function WithDesk({ children }: { readonly children: ReactNode }) {
   const stores = useStores();
   const { sceneDocument: document, selection, view, memory } = stores;
-  const [board] = useState(() => ({ ...stores, ...createDesk({ document, selection, view, memory: memory.tab }) }));
+  const [board] = useState(() => ({
+    ...stores,
+    ...createDesk({ document, selection, view, memory: memory.tab }),
+    ...createDraw({ document, view }),
+  }));
   return <BoardProvider value={board}>{children}</BoardProvider>;
 }
 

@@ -14,9 +14,11 @@ export const KEYS: Keys = [
   ["D", "Whole desk, and back to the sheet"],
   ["+ −", "Nearer, farther"],
   ["Space and drag", "Move the desk"],
-  ["1 to 7", "Go to a stage"],
+  ["1 to 8", "Go to a stage"],
   ["R", "Raise a corner"],
   ["C", "Choose"],
+  ["H, P", "While drawing: hold the set that a line aims at, or the plane under the pointer"],
+  ["Enter", "End a shape that goes from corner to corner"],
   ["Esc", "Cancel what is being drawn, or choose nothing"],
   ["Arrows", "Nudge what has the focus, or the chosen building, by 0.5 mm on paper; with Shift by 5 mm"],
   ["Arrows, Enter on the desk", "With nothing chosen: move a cursor over the desk, and press there"],
@@ -60,7 +62,8 @@ export function useKeys(): void {
   useHotkeys(
     STAGES.map((_, i) => String(i + 1)).join(", "),
     (event) => {
-      if (!useDesk.getState().raising) go({ stage: STAGES[Number(event.key) - 1]?.id ?? "points" });
+      if (!useDesk.getState().raising && !stores.useDraw.getState().begun)
+        go({ stage: STAGES[Number(event.key) - 1]?.id ?? "points" });
     },
     single,
   );

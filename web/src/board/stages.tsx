@@ -1,4 +1,14 @@
-import { ArrowDownUp, Building2, Grid3x3, Image, type LucideIcon, MapPin, Send, StickyNote } from "lucide-react";
+import {
+  ArrowDownUp,
+  Building2,
+  Grid3x3,
+  Image,
+  type LucideIcon,
+  MapPin,
+  PencilRuler,
+  Send,
+  StickyNote,
+} from "lucide-react";
 import type { ComponentType } from "react";
 import { lazily, type Lazy } from "../ui";
 import { PointsPanel } from "./panels/PointsPanel";
@@ -8,6 +18,7 @@ import { type StageId } from "../document";
 const SheetPanel = lazily(async () => (await import("./panels/SheetPanel")).SheetPanel);
 const EyeLevelPanel = lazily(async () => (await import("./panels/EyeLevelPanel")).EyeLevelPanel);
 const GridPanel = lazily(async () => (await import("./panels/GridPanel")).GridPanel);
+const DrawPanel = lazily(async () => (await import("./draw/DrawPanel")).DrawPanel);
 const MassesPanel = lazily(async () => (await import("./panels/MassesPanel")).MassesPanel);
 const ReferencesPanel = lazily(async () => (await import("./panels/ReferencesPanel")).ReferencesPanel);
 const HandOverPanel = lazily(async () => (await import("./panels/HandOverPanel")).HandOverPanel);
@@ -31,6 +42,7 @@ export const STAGES: readonly Stage[] = [
   { id: "eye-level", name: "Eye level", Icon: ArrowDownUp, ...later(EyeLevelPanel), guide: "eye-level" },
   { id: "points", name: "Points", Icon: MapPin, Panel: PointsPanel, guide: "two-points" },
   { id: "grid", name: "Grid", Icon: Grid3x3, ...later(GridPanel), guide: "squares" },
+  { id: "draw", name: "Draw", Icon: PencilRuler, ...later(DrawPanel), guide: "drawing" },
   { id: "masses", name: "Masses", Icon: Building2, ...later(MassesPanel), guide: "masses" },
   { id: "hand-over", name: "Hand-over", Icon: Send, ...later(HandOverPanel), guide: "hand-over" },
   { id: "references", name: "References", Icon: Image, ...later(ReferencesPanel), guide: "references" },

@@ -1,9 +1,10 @@
 import { createContext, useContext } from "react";
 import type { Stores } from "../stores";
 import type { createDesk } from "./desk/createDesk";
+import type { createDraw } from "./draw/createDraw";
 
-/** What the board works with: the stores of its window, and its desk. */
-export type Board = Stores & ReturnType<typeof createDesk>;
+/** What the board works with: the stores of its window, its desk, and what is drawn by hand. */
+export type Board = Stores & ReturnType<typeof createDesk> & ReturnType<typeof createDraw>;
 
 const Current = createContext<Board | null>(null);
 

@@ -217,6 +217,33 @@ export const PAGES: readonly GuidePage[] = [
       })),
   },
   {
+    id: "drawing",
+    title: "Lines of your own",
+    text: [
+      "Rule a line and it finds the set that it nearly aims at, wherever its point lies. A line stays on the sheet, " +
+        "or belongs to a plane of the world: then every shot shows it, as far as nothing stands before it.",
+      "Equal steps into the depth are not equal on paper: near the point they crowd. Half way in the world is " +
+        "2ab ÷ (a + b) from the point, a and b being the distances of the ends.",
+    ],
+    slider: { label: "Steps", unit: "", min: 2, max: 16, step: 1, start: 6 },
+    scene: (steps) =>
+      picture((shot) => shot, {
+        elements: [],
+        lines: [
+          {
+            id: "steps",
+            kind: "spacing",
+            weight: "medium",
+            plane: { name: "Ground", origin: { x: -3, y: 7, z: 0 }, heading: 35, tilt: 0 },
+            from: [0, 0],
+            to: [24, 0],
+            parts: String(steps),
+            reach: 2,
+          },
+        ],
+      }),
+  },
+  {
     id: "masses",
     title: "Raising a corner",
     text: [

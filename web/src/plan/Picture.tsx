@@ -11,10 +11,11 @@ export function Picture() {
   const [wide, setWide] = useState(0);
   const elements = useDocument((document) => document.scene.elements);
   const orientations = useDocument((document) => document.scene.orientations);
+  const lines = useDocument((document) => document.scene.lines);
   const shot = useShot();
   const { frame, eye } = shot;
   const visible = useVisibleEdges(elements, eye.x, eye.y, eye.z);
-  const layers = useLayers(orientations, shot, visible, undefined, PICTURE_LAYERS);
+  const layers = useLayers({ orientations, lines }, shot, visible, undefined, PICTURE_LAYERS);
   useEffect(() => {
     const element = holder.current;
     if (!element) return undefined;

@@ -8,6 +8,7 @@ export * from "./Modal";
 export * from "./NumberField";
 export * from "./Select";
 export * from "./Strength";
+export * from "./TextField";
 export * from "./Working";
 export * from "./lazily";
 export * from "./useWork";

@@ -1,4 +1,4 @@
-import { Suspense, useMemo, useRef, type RefObject } from "react";
+import { Suspense, useEffect, useMemo, useRef, type RefObject } from "react";
 import { Canvas, Layers } from "../../canvas";
 import { pan, toDesk } from "../../canvas/camera";
 import { useKeyCursor } from "../../canvas/useKeyCursor";
@@ -31,6 +31,9 @@ import { useBoard } from "../useBoard";
 // Fetched when something is first chosen: it knows every kind of element.
 const ElementHandles = lazily(async () => (await import("./ElementHandles")).ElementHandles);
 
+// Fetched when one first draws.
+const DrawSurface = lazily(async () => (await import("../draw/DrawSurface")).DrawSurface);
+
 // Fetched when something is first noted from life.
 const LifeMarks = lazily(async () => (await import("./LifeMarks")).LifeMarks);
 
@@ -39,8 +42,8 @@ const AROUND = { x: -5000, y: -5000, width: 12000, height: 12000 };
 
 /** The drawing: the sheet, other panels of its page, the photo under it, and every layer. */
 function Drawing({ under }: { readonly under: ReturnType<typeof useUnderPicture> }) {
-  const { useDocument, useShot, useDesk, useVisibleEdges } = useBoard();
-  const { elements, orientations } = useDocument((document) => document.scene);
+  const { useDocument, useShot, useDesk, useVisibleEdges, showLayers } = useBoard();
+  const { elements, orientations, lines } = useDocument((document) => document.scene);
   const shot = useShot();
   const size = useDesk((desk) => desk.size);
   const camera = useDesk((desk) => desk.camera);
@@ -49,7 +52,8 @@ function Drawing({ under }: { readonly under: ReturnType<typeof useUnderPicture>
   const others = useOtherPanels();
   const pins = useShownPins();
   const onDesk = useMemo(() => ({ pins, within: AROUND }), [pins]);
-  const layers = useLayers(orientations, shot, visible, onDesk);
+  const layers = useLayers({ orientations, lines }, shot, visible, onDesk);
+  useEffect(() => showLayers(layers), [layers, showLayers]);
   return (
     <Canvas {...size} {...camera} className="absolute inset-0">
       <Paper width={shot.sheet.width} height={shot.sheet.height} />
@@ -144,7 +148,7 @@ export function Desk() {
   const stage = useView((view) => view.stage);
   const shot = useShot();
   const holder = useRef<HTMLDivElement>(null);
-  const { cursor: look, ...hand } = useHand(holder);
+  const { cursor: look, panning, ...hand } = useHand(holder);
   const dropping = usePictureDrop(id);
   const under = useUnderPicture(id, shot);
   useDeskElement(holder, id, stage, shot);
@@ -171,6 +175,11 @@ export function Desk() {
         {cursor.shown}
         <Drawing under={under} />
         <Marks />
+        {stage === "draw" && (
+          <Suspense fallback={null}>
+            <DrawSurface panning={panning} />
+          </Suspense>
+        )}
         <Handles />
         <div className="absolute left-1/2 top-2 z-10 flex -translate-x-1/2 flex-col items-center gap-1">
           <StaleDrawing />

@@ -34,10 +34,11 @@ const backToBack = (a: Shot, b: Shot): boolean => a.backOf === b.id || b.backOf 
 export function OtherPanel({ shot, elements }: { readonly shot: Shot; readonly elements: readonly Element[] }) {
   const { useDocument, useShot, useVisibleEdges } = useBoard();
   const orientations = useDocument((document) => document.scene.orientations);
+  const lines = useDocument((document) => document.scene.lines);
   const other = backToBack(useShot(), shot);
   const visible = useVisibleEdges(elements, shot.eye.x, shot.eye.y, shot.eye.z);
   const shown = useMemo(() => ({ pins: shownPins(orientations, shot) }), [orientations, shot]);
-  const layers = useLayers(orientations, shot, visible, shown, other ? WITH_GRIDS : PICTURE_LAYERS);
+  const layers = useLayers({ orientations, lines }, shot, visible, shown, other ? WITH_GRIDS : PICTURE_LAYERS);
   return <Layers layers={layers} order={ORDER.panels} strength={RESTING} />;
 }
 

@@ -1,8 +1,9 @@
-import { pickSolid } from "@zanvo/core/construct";
+import { pickFace, pickSolid } from "@zanvo/core/construct";
 import { around, type Vec2, type Vec3 } from "@zanvo/core/geometry";
-import { unproject, type View } from "@zanvo/core/shot";
+import { levelAt, planeThrough, type OwnPlane } from "@zanvo/core/lines";
+import { project, unproject, unprojectToGround, type View } from "@zanvo/core/shot";
 import { visibleEdges, type VisibleEdges } from "@zanvo/core/visibility";
-import { build, outlineOf, terrainOf, type Element } from "@zanvo/core/world";
+import { build, outlineOf, terrainOf, type Element, type Solid } from "@zanvo/core/world";
 
 /** No part of a thing stands farther out of its outline than this, m: beams of lock gates do by a metre or so. */
 const BESIDE = 5;
@@ -19,11 +20,37 @@ export function passesOver(element: Element, [ex, ey]: Vec3, [rx, ry]: Vec3): bo
     : Math.hypot(cx, cy) <= radius;
 }
 
-/** The element that is seen at a place of the picture: only those that may be there are built. */
-export function pick(view: View, elements: readonly Element[], at: Vec2): string | null {
+/** The solids that may be seen at a place of the picture. */
+function solidsAt(view: View, elements: readonly Element[], at: Vec2): Solid[] {
   const ray = unproject(view, at);
   const near = elements.filter((element) => passesOver(element, view.eye, ray));
-  return pickSolid(view, build(near, terrainOf(elements)), at);
+  return build(near, terrainOf(elements));
+}
+
+/** The element that is seen at a place of the picture: only those that may be there are built. */
+export const pick = (view: View, elements: readonly Element[], at: Vec2): string | null =>
+  pickSolid(view, solidsAt(view, elements, at), at);
+
+/** The plane of what is seen at a place of the picture: a face, or the ground; null in the sky. */
+export function planeAt(view: View, elements: readonly Element[], at: Vec2): OwnPlane | null {
+  const face = pickFace(view, solidsAt(view, elements, at), at);
+  if (!face) return unprojectToGround(view, at) && levelAt("Ground", 0);
+  const { name } = elements.find(({ id }) => id === face.id) ?? { name: "" };
+  return planeThrough([name, face.name].filter(Boolean).join(", ").slice(0, 200), face.corners[0], face.normal);
+}
+
+/** The four corners of the wall that is seen at a place of the picture, as they are seen, mm; or null. */
+export function wallAt(view: View, elements: readonly Element[], at: Vec2): readonly Vec2[] | null {
+  const face = pickFace(view, solidsAt(view, elements, at), at);
+  if (face?.corners.length !== 4) return null;
+  const { corners } = face;
+  const low = (i: number) => corners[i % 4][2] + corners[(i + 1) % 4][2];
+  const foot = [0, 1, 2, 3].reduce((best, i) => (low(i) < low(best) - 1e-9 ? i : best), 0);
+  const far = (i: number) => Math.hypot(corners[i % 4][0] - view.eye[0], corners[i % 4][1] - view.eye[1]);
+  // From the foot of its nearer upright along its foot, and back along its top.
+  const order = far(foot) <= far(foot + 1) ? [0, 1, 2, 3] : [1, 0, 3, 2];
+  const seen = order.map((i) => project(view, corners[(foot + i) % 4]));
+  return seen.every((one) => one !== null) ? seen : null;
 }
 
 /** An element as it would be seen by itself, on the ground of its world. */

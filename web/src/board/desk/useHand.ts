@@ -69,6 +69,7 @@ export function useHand(holder: RefObject<HTMLDivElement | null>) {
   });
 
   return {
+    panning: space,
     cursor: space ? "grab" : stage === "masses" && tool === "raise" ? "crosshair" : "default",
     onPointerDown: (event: PointerEvent) => {
       if (event.pointerType === "touch") {
@@ -78,7 +79,8 @@ export function useHand(holder: RefObject<HTMLDivElement | null>) {
       }
       // A field that is typed in is left, and takes what was typed.
       holder.current?.focus({ preventScroll: true });
-      gesture.onPointerDown(event);
+      // While one draws, what lies over the desk takes the hand.
+      if (stage !== "draw" || space) gesture.onPointerDown(event);
     },
     onPointerMove: (event: PointerEvent) => {
       const at = stores.windowPoint(event);

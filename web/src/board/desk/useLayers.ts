@@ -1,7 +1,21 @@
-import { useMemo } from "react";
-import { composer, contextOf, type Layer, type LayerContext } from "@zanvo/core/drawing";
-import type { Orientation, Shot } from "@zanvo/core/scene";
+import { useMemo, useState } from "react";
+import { composer, contextOf, ownLinesOf, type Layer, type LayerContext } from "@zanvo/core/drawing";
+import type { Scene, Shot } from "@zanvo/core/scene";
 import { NOTHING_VISIBLE, type VisibleEdges } from "@zanvo/core/visibility";
+
+/** What of a scene its layers are made from. */
+type Drawn = Pick<Scene, "orientations" | "lines">;
+
+/** A shot that stays the same object for as long as no more than its own lines change. */
+function useWithoutLines(shot: Shot): Shot {
+  const [kept, keep] = useState(shot);
+  if (kept === shot) return kept;
+  const keys = new Set([...Object.keys(kept), ...Object.keys(shot)] as (keyof Shot)[]);
+  keys.delete("lines");
+  if ([...keys].every((key) => kept[key] === shot[key])) return kept;
+  keep(shot);
+  return shot;
+}
 
 /**
  * The layers of a shot, from the bottom up, as every file has them.
@@ -9,13 +23,18 @@ import { NOTHING_VISIBLE, type VisibleEdges } from "@zanvo/core/visibility";
  * @param only the kinds of layer that are wanted, the same list each time; all of them where nothing is said
  */
 export function useLayers(
-  orientations: readonly Orientation[],
+  { orientations, lines }: Drawn,
   shot: Shot,
   visible: VisibleEdges,
   change?: Partial<LayerContext>,
   only?: readonly string[],
 ): Layer[] {
   const compose = useMemo(() => composer({ only }), [only]);
-  const context = useMemo(() => contextOf({ orientations }, shot, NOTHING_VISIBLE), [orientations, shot]);
-  return useMemo(() => compose({ ...context, visible, ...change }), [compose, context, visible, change]);
+  const bare = useWithoutLines(shot);
+  const context = useMemo(() => contextOf({ orientations }, bare, NOTHING_VISIBLE), [orientations, bare]);
+  const own = useMemo(() => ownLinesOf({ lines }, { lines: shot.lines }), [lines, shot.lines]);
+  return useMemo(
+    () => compose({ ...context, lines: own, visible, ...change }),
+    [compose, context, own, visible, change],
+  );
 }

@@ -1,0 +1,233 @@
+import { expect, test, type Page } from "@playwright/test";
+import type { OwnLine } from "@zanvo/core/lines";
+import { dragOnSheet, onSheet, openNew, saved, type, withKiosk } from "./table";
+
+/** Goes to where one draws, and takes a tool up. */
+async function draw(page: Page, tool = "Rule a line"): Promise<void> {
+  await page.getByRole("navigation", { name: "Stages" }).getByRole("button", { name: "Draw" }).click();
+  await expect(page.getByTestId("draw-surface")).toBeVisible();
+  await takeUp(page, tool);
+}
+const takeUp = (page: Page, tool: string) =>
+  page.getByRole("toolbar", { name: "Drawing tools" }).getByRole("button", { name: tool }).click();
+const press = async (page: Page, x: number, y: number) => page.mouse.click(...(await onSheet(page, x, y)));
+const tag = (page: Page, text: RegExp) => page.getByRole("status").filter({ hasText: text });
+const chosen = (page: Page) => page.getByRole("region", { name: "Chosen lines" });
+const only = <K extends OwnLine["kind"]>(lines: readonly OwnLine[] | undefined, kind: K) => {
+  const found = (lines ?? []).filter((line): line is Extract<OwnLine, { kind: K }> => line.kind === kind);
+  expect(found).toHaveLength(1);
+  return found[0];
+};
+/** The right point of a new scene's streets: 35 degrees to the right of the gaze, 300 mm before the eye. */
+const RIGHT = [210 + 300 * Math.tan((35 * Math.PI) / 180), 148.5];
+
+test("a ruled line finds its point off the page, takes a typed length, and comes back after a reload", async ({
+  page,
+}) => {
+  const id = await openNew(page);
+  await draw(page);
+  // From (120, 250) the right point lies at -19.4 degrees; the hand is a degree or so off.
+  await dragOnSheet(page, [120, 250], [260, 198], false);
+  await expect(tag(page, /^Main streets, right · \d\.\d° off · 1\d\d(\.\d)? mm/)).toBeVisible();
+  await page.mouse.up();
+  const line = only((await saved(page, id)).shots[0].lines, "ruled");
+  const turn = (p: readonly number[]) => Math.atan2(p[1] - line.from[1], p[0] - line.from[0]);
+  expect(turn(line.to)).toBeCloseTo(turn(RIGHT), 9);
+  await expect(chosen(page).getByText("Runs to Main streets, right.")).toBeVisible();
+  await type(page, "Length", "80", chosen(page));
+  const typed = only((await saved(page, id)).shots[0].lines, "ruled");
+  expect(Math.hypot(typed.to[0] - typed.from[0], typed.to[1] - typed.from[1])).toBeCloseTo(80, 9);
+  expect(turn(typed.to)).toBeCloseTo(turn(RIGHT), 9);
+
+  // Freely with Alt; then led to its set.
+  await page.keyboard.down("Alt");
+  await dragOnSheet(page, [100, 60], [240, 80]);
+  await page.keyboard.up("Alt");
+  await expect(chosen(page).getByText(/^Misses Main streets, \w+ by \d+(\.\d)?°/)).toBeVisible();
+  await page.getByRole("button", { name: "Undo" }).click();
+  expect((await saved(page, id)).shots[0].lines).toHaveLength(1);
+  await page.reload();
+  await expect(page.getByTestId("draw-surface")).toBeVisible();
+  await page.keyboard.press("Control+z");
+  expect(only((await saved(page, id)).shots[0].lines, "ruled")).toEqual(line);
+});
+
+test("a set is held by a key and by a button, and a line is pressed from place to place", async ({ page }) => {
+  const id = await openNew(page);
+  await draw(page);
+  await dragOnSheet(page, [120, 250], [260, 198], false);
+  await page.keyboard.press("h");
+  await page.mouse.up();
+  await expect(page.getByLabel("Aims at")).toHaveValue("main-right");
+  // Held, a line that points elsewhere runs to it all the same; pressed, moved, its length typed.
+  await press(page, 60, 100);
+  await page.mouse.move(...(await onSheet(page, 150, 200)));
+  await expect(tag(page, /^Main streets, right · 3\d\.\d° off/)).toBeVisible();
+  await page.keyboard.type("50");
+  await page.keyboard.press("Enter");
+  const [, line] = (await saved(page, id)).shots[0].lines ?? [];
+  expect(line).toMatchObject({ kind: "ruled" });
+  if (line.kind !== "ruled") return;
+  const way = [line.to[0] - line.from[0], line.to[1] - line.from[1]];
+  expect(Math.hypot(...way)).toBeCloseTo(50, 9);
+  expect(Math.atan2(way[1], way[0])).toBeCloseTo(Math.atan2(RIGHT[1] - line.from[1], RIGHT[0] - line.from[0]), 9);
+  await page.getByRole("button", { name: "Let go of the set" }).click();
+  await expect(page.getByLabel("Aims at")).toHaveValue("near");
+  // Escape leaves nothing behind.
+  await press(page, 60, 60);
+  await page.keyboard.press("Escape");
+  await expect(page.getByRole("button", { name: "Cancel (Esc)" })).toHaveCount(0);
+  expect((await saved(page, id)).shots[0].lines).toHaveLength(2);
+});
+
+test("a rectangle on a wall is in true measure, and every shot shows it until something stands before it", async ({
+  page,
+}) => {
+  const id = await openNew(page, withKiosk);
+  await draw(page, "Rectangle");
+  await page.getByLabel("Belongs to").selectOption("under");
+  // The kiosk's near corner stands straight ahead: its right wall lies right of it.
+  const [x, y] = await onSheet(page, 228, 150);
+  await page.mouse.move(x, y);
+  await page.mouse.move(x + 1, y);
+  await expect(page.getByRole("button", { name: /^Hold Kiosk/ })).toBeVisible();
+  await page.keyboard.press("p");
+  await dragOnSheet(page, [224, 140], [240, 165]);
+  await expect(chosen(page).getByText(/On Kiosk, .*: every shot shows it\./)).toBeVisible();
+  await type(page, "Width", "1.2", chosen(page));
+  await type(page, "Height", "0.9", chosen(page));
+  const shape = only((await saved(page, id)).lines, "polyline");
+  const sides = shape.points.map((p, i) => {
+    const q = shape.points[(i + 1) % 4];
+    return Math.hypot(p[0] - q[0], p[1] - q[1]);
+  });
+  expect(sides).toEqual([1.2, 0.9, 1.2, 0.9].map((side) => expect.closeTo(side, 9)));
+  // The wall runs along the right set of the streets: heading -55 + 90.
+  const { plane } = shape as Extract<OwnLine, { plane: object }>;
+  expect(plane.tilt).toBe(90);
+  expect(Math.abs(Math.sin(((plane.heading - 35) * Math.PI) / 180))).toBeLessThan(1e-9);
+  const svg = async (shot: string) =>
+    (await page.request.get(`/api/scenes/${id}/export?format=svg&shot=${shot}`)).text();
+  expect(await svg("s1")).toContain('id="own-lines-medium"');
+  await page.getByRole("button", { name: "New shot from this one" }).click();
+  const scene = await saved(page, id);
+  expect(await svg(scene.shots[1].id)).toContain('id="own-lines-medium"');
+});
+
+test("strokes are kept, straightened and cut by the eraser", async ({ page }) => {
+  const id = await openNew(page);
+  await draw(page, "Pencil");
+  await dragOnSheet(page, [60, 60], [160, 90]);
+  const stroke = only((await saved(page, id)).shots[0].lines, "stroke");
+  expect(stroke.samples.length % 3).toBe(0);
+  expect(stroke.samples.slice(0, 2).map(Math.round)).toEqual([60, 60]);
+  await page.getByLabel("Straighten to the set it aims at").check();
+  await dragOnSheet(page, [120, 250], [260, 198]);
+  const line = only((await saved(page, id)).shots[0].lines, "ruled");
+  expect(Math.atan2(line.to[1] - line.from[1], line.to[0] - line.from[0])).toBeCloseTo(
+    Math.atan2(RIGHT[1] - line.from[1], RIGHT[0] - line.from[0]),
+    9,
+  );
+  // Right across the ruled line: two are left of it, one step back brings it back whole.
+  await takeUp(page, "Eraser");
+  await dragOnSheet(page, [190, 200], [190, 250]);
+  const { lines = [] } = (await saved(page, id)).shots[0];
+  expect(lines.filter(({ kind }) => kind === "ruled")).toHaveLength(2);
+  await page.keyboard.press("Control+z");
+  expect(only((await saved(page, id)).shots[0].lines, "ruled")).toEqual(line);
+});
+
+test("a line is divided towards its point, by a rhythm that is read word by word", async ({ page }) => {
+  const id = await openNew(page);
+  await draw(page, "Steps along a line");
+  await dragOnSheet(page, [120, 250], [300, 183]);
+  await expect(chosen(page).getByText(/^Even spacing on paper would be off by up to \d+(\.\d)? mm\.$/)).toBeVisible();
+  const parts = chosen(page).getByLabel("Parts: a number, or a rhythm");
+  await parts.fill("2 4 twice");
+  await parts.press("Enter");
+  await expect(chosen(page).getByText('word 3, "twice", has no size after it.')).toBeVisible();
+  expect(only((await saved(page, id)).shots[0].lines, "spacing").parts).toBe("5");
+  await parts.fill("2 4 x3");
+  await parts.press("Enter");
+  expect(only((await saved(page, id)).shots[0].lines, "spacing")).toMatchObject({
+    parts: "2 4 x3",
+    towards: "main-right",
+  });
+});
+
+test("a wall that is pressed, or four corners, is divided and repeated; crossed corners are refused", async ({
+  page,
+}) => {
+  const id = await openNew(page, withKiosk);
+  await draw(page, "Divide four corners");
+  const corners: [number, number][] = [
+    [60, 220],
+    [150, 200],
+    [150, 110],
+    [60, 90],
+  ];
+  for (const at of [corners[0], corners[2], corners[1], corners[3]]) await press(page, ...at);
+  await expect(page.getByText("The corners cross: press them in their order around.")).toBeVisible();
+  for (const at of corners) await press(page, ...at);
+  await type(page, "Repeats after", "2", chosen(page));
+  await chosen(page).getByLabel("Drawn by").selectOption("diagonals");
+  expect(only((await saved(page, id)).shots[0].lines, "quad")).toMatchObject({
+    columns: "5",
+    after: 2,
+    school: "diagonals",
+  });
+  await type(page, "Repeats before", "40", chosen(page));
+  await expect(chosen(page).getByText("It would go on behind the eye: repeat it fewer times.")).toBeVisible();
+  await page.keyboard.press("Escape");
+  await page.getByLabel("Take the corners of the wall I press").check();
+  await press(page, 228, 150);
+  expect(((await saved(page, id)).shots[0].lines ?? []).filter(({ kind }) => kind === "quad")).toHaveLength(2);
+});
+
+test("lines are chosen, moved, cut at others, led on to others and deleted", async ({ page }) => {
+  const line = (name: string, from: [number, number], to: [number, number]) => ({
+    id: name,
+    kind: "ruled" as const,
+    weight: "medium" as const,
+    from,
+    to,
+  });
+  const id = await openNew(page, (scene) => {
+    scene.shots[0] = {
+      ...scene.shots[0],
+      show: { bundles: 0 },
+      lines: [
+        line("across", [60, 100], [160, 100]),
+        line("down", [100, 60], [100, 140]),
+        line("short", [130, 60], [130, 80]),
+      ],
+    };
+  });
+  await draw(page, "Choose");
+  await press(page, 80, 100);
+  await chosen(page).getByRole("button", { name: "Trim" }).click();
+  await press(page, 130, 100);
+  const ends = async () =>
+    ((await saved(page, id)).shots[0].lines ?? []).flatMap((one) => (one.kind === "ruled" ? [[one.from, one.to]] : []));
+  expect(await ends()).toContainEqual([
+    [60, 100],
+    [expect.closeTo(100, 6), 100],
+  ]);
+  await page.keyboard.press("Control+z");
+  await takeUp(page, "Choose");
+  await press(page, 130, 70);
+  await chosen(page).getByRole("button", { name: "Extend" }).click();
+  await press(page, 130, 79);
+  expect(await ends()).toContainEqual([
+    [130, 60],
+    [130, expect.closeTo(100, 6)],
+  ]);
+  await takeUp(page, "Choose");
+  await dragOnSheet(page, [100, 130], [110, 135]);
+  expect(await ends()).toContainEqual([
+    [expect.closeTo(110, 0), expect.closeTo(65, 0)],
+    [expect.closeTo(110, 0), expect.closeTo(145, 0)],
+  ]);
+  await page.keyboard.press("Delete");
+  expect(await ends()).toHaveLength(2);
+});
