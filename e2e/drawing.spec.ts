@@ -107,7 +107,7 @@ test("a rectangle on a wall is in true measure, and every shot shows it until so
   expect(plane.tilt).toBe(90);
   expect(Math.abs(Math.sin(((plane.heading - 35) * Math.PI) / 180))).toBeLessThan(1e-9);
   const svg = async (shot: string) =>
-    (await page.request.get(`/api/scenes/${id}/export?format=svg&shot=${shot}`)).text();
+    (await page.request.get(`/api/scenes/${id}/exports/${shot}.svg`)).text();
   expect(await svg("s1")).toContain('id="own-lines-medium"');
   await page.getByRole("button", { name: "New shot from this one" }).click();
   const scene = await saved(page, id);

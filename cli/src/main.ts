@@ -22,6 +22,7 @@ const COMMANDS: Readonly<Record<string, Entry>> = {
   check: { load: async () => (await import("./check")).check },
   export: { load: async () => (await import("./export")).exportScene },
   divide: { load: async () => (await import("./divide")).divide },
+  recipe: { load: async () => (await import("./recipe")).recipe },
   slip: { load: async () => (await import("./slip")).slip },
   print: { load: async () => (await import("./print")).print },
   backup: { load: async () => (await import("./backup")).backup, bare: true },

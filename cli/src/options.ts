@@ -11,6 +11,8 @@ export const OPTIONS = {
   margin: { type: "string" },
   tiles: { type: "string" },
   every: { type: "string" },
+  thing: { type: "string" },
+  of: { type: "string" },
   photo: { type: "string" },
   data: { type: "string" },
   page: { type: "boolean" },

@@ -1,6 +1,8 @@
 import { PRINT_PAPERS } from "@zanvo/core/print";
+import { RECIPES } from "@zanvo/core/recipes";
 import { DRAWING_FORMATS, FORMATS } from "@zanvo/files";
 
+const recipes = RECIPES.map(({ id }) => id).join("|");
 const papers = Object.keys(PRINT_PAPERS).join("|");
 const ids = FORMATS.map(({ id }) => id).join("|");
 const masses = FORMATS.filter((format) => format.of === "masses");
@@ -30,6 +32,9 @@ export const HELP = `zanvo: perspective from a shell. FILE may be - for standard
   zanvo divide JOB                                 a drawn quadrilateral divided and repeated, towards its points:
                                                    { "quad": [[x,y] x 4], "columns": N or "2 4 2 4 x3",
                                                    "rows": N, "repeat": { "before": N, "after": N } }
+  zanvo recipe SCENE --thing ${recipes} [--of ID] [--shot ID] [--out FILE.pdf]
+                                                   how a construction is drawn by hand, step by step, as text or
+                                                   as small pictures; of an element or an own line, by its id
   zanvo slip SCENE [--out FILE.pdf] [--shot ID] [--every MM] [--page]
                                                    the set-up sheet of a shot or of its whole page, as text or PDF;
                                                    edge ticks every so many mm

@@ -2,8 +2,8 @@ import { inMetric, sentence } from "@zanvo/core/units";
 import { drawDesk, drawShot } from "@zanvo/core/drawing";
 import type { Tiling } from "@zanvo/core/print";
 import { shotOf, type Scene } from "@zanvo/core/scene";
-import { CAUTIONS, fromEdge } from "@zanvo/core/slip";
-import { pinsOf } from "@zanvo/core/vanishing";
+import { CAUTIONS } from "@zanvo/core/slip";
+import { fromEdge, pinsOf } from "@zanvo/core/vanishing";
 import type { Print } from "./tiles";
 
 /** The print of a shot's desk, worked out from its scene: all that `toTiles` needs. */

@@ -1,11 +1,19 @@
+import type { Given, Recipe } from "@zanvo/core/recipes";
 import { pageOf, type Scene, type Shot } from "@zanvo/core/scene";
 import { CAUTIONS, pageSetUpOf, setUpOf, slipOf, type SetUp } from "@zanvo/core/slip";
 import { inSystem, mm, sentence, sizeInMm, type System, type Told } from "@zanvo/core/units";
 import { BOTTOM, COLUMN, HAIR, PAGE, QUIET, RIGHT } from "./a4";
 import { deskInSmall } from "./deskInSmall";
+import { recipePages } from "./recipe";
 import { addPage, line, newDocument, written, type Doc } from "./page";
 import { tickTables } from "./ticks";
 import { heightOf, write } from "./words";
+
+/** A construction, and what it is shown for. */
+export interface ShownRecipe {
+  readonly recipe: Recipe;
+  readonly given: Given;
+}
 
 /** Text that runs down two columns of each page. */
 function twoColumns(doc: Doc, system: System, head: () => number) {
@@ -149,6 +157,7 @@ const numbered = (columns: Columns, steps: readonly Told[]): void =>
  * @param spacing mm between edge ticks
  * @param system what its lengths are written in
  * @param page whether it is of all panels of the shot's page
+ * @param shown constructions that come after it as small pictures
  */
 export async function slipPdf(
   scene: Scene,
@@ -156,11 +165,13 @@ export async function slipPdf(
   spacing = 10,
   system: System = "metric",
   page = false,
+  shown: readonly ShownRecipe[] = [],
 ): Promise<Buffer> {
   const whole = page && pageOf(scene, shot).length > 1;
   const doc = newDocument(`${scene.title}: ${whole ? "page" : shot.name}, set-up sheet`);
   return written(doc, () => {
     if (whole) pageOfPanels(doc, scene, shot, spacing, system);
     else panelPages(doc, scene, shot, setUpOf(scene, shot, spacing), system);
+    for (const { recipe, given } of shown) recipePages(doc, recipe, given, system);
   });
 }

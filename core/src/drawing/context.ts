@@ -2,6 +2,7 @@ import type { Rect } from "../geometry";
 import type { Orientation, Shot } from "../scene";
 import { viewOf } from "../shot";
 import { pinsOf } from "../vanishing";
+import type { Element } from "../world";
 import type { VisibleEdges } from "../visibility";
 import type { WorldLine } from "../lines";
 import type { LayerContext, OwnLines } from "./layers";
@@ -12,9 +13,11 @@ export const sheetRect = ({ sheet: { width, height } }: Pick<Shot, "sheet">): Re
 /** What of a scene the layers of its shots are worked out from, besides what is seen. */
 interface Drawn {
   readonly orientations: readonly Orientation[];
+  readonly elements?: readonly Element[];
   readonly lines?: readonly WorldLine[];
 }
 
+const NO_ELEMENTS: readonly Element[] = [];
 const NO_SHEET: OwnLines["sheet"] = [];
 const NO_WORLD: OwnLines["world"] = [];
 
@@ -25,8 +28,13 @@ export const ownLinesOf = (drawn: Pick<Drawn, "lines">, shot: Pick<Shot, "lines"
 });
 
 /** What the layers of a shot are worked out from, on its sheet and with all its pins. */
-export const contextOf = ({ orientations, lines }: Drawn, shot: Shot, visible: VisibleEdges): LayerContext => ({
+export const contextOf = (
+  { orientations, elements = NO_ELEMENTS, lines }: Drawn,
+  shot: Shot,
+  visible: VisibleEdges,
+): LayerContext => ({
   orientations,
+  elements,
   lines: ownLinesOf({ lines }, shot),
   shot,
   view: viewOf(shot),

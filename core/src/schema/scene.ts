@@ -304,6 +304,14 @@ const ShotSchema = strict({
   /** Lines of one's own that stay where they are drawn on the sheet, mm. */
   lines: Type.Optional(Type.Array(SheetLineSchema, { maxItems: MAX_LINES })),
   show: Type.Optional(ShowSchema),
+  /** Whose light lines of construction are drawn: of one element, or of all; to their points; up to a step. */
+  construction: Type.Optional(
+    strict({
+      of: Type.Optional(Id),
+      through: Type.Optional(Type.Boolean()),
+      upTo: Type.Optional(named("Up to step", Type.Integer({ minimum: 1, maximum: 50 }))),
+    }),
+  ),
   /** The horizon and the grids stop where masses stand before them. */
   stopAtMasses: Type.Optional(Type.Boolean()),
   /** Outlines are of one width, and not lighter with depth. */

@@ -1,9 +1,9 @@
+import { fromEdge } from "../vanishing";
 import { contains, distance2, type Vec2, type Vec3 } from "../geometry";
 import type { Scene, Shot } from "../scene";
 import { project, type View } from "../shot";
 import { mm, sentence, type Sentence, type Told } from "../units";
 import { kindOf, type Element } from "../world";
-import { fromEdge } from "./slip";
 
 /** An upright edge of a building on the sheet: where it stands and where it ends, mm. */
 export interface Corner {

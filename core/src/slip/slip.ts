@@ -1,10 +1,10 @@
-import { inMetric, metres, mm, sentence, sizeInMm, type Sentence, type Told } from "../units";
+import { inMetric, metres, mm, sentence, sizeInMm, type Told } from "../units";
 import { contains, type Rect } from "../geometry";
 import { nearCorner, paperLength } from "../construct";
 import { type Scene, type Shot } from "../scene";
 import { showOf } from "../drawing";
 import { covered, fieldOfView, fullFrame, project, rimRadius, viewOf, type View } from "../shot";
-import { heightAt, horizon, measuringPoints, offSheet, pinsOf, type Pin } from "../vanishing";
+import { fromEdge, heightAt, horizon, measuringPoints, pinsOf, type Pin } from "../vanishing";
 import { blockCorner, type Block } from "../world";
 
 /** One measure, as one would pencil it down. */
@@ -21,28 +21,6 @@ export interface SlipSection {
 }
 
 export const degree = (value: number): string => `${Number(value.toFixed(1))}°`;
-
-/** Where a place on the desk lies, measured from the nearest edge of the sheet. */
-export function fromEdge(sheet: Pick<Rect, "width" | "height">, x: number, y: number): Sentence {
-  const off = offSheet(sheet, x, y);
-  if (off) {
-    const sideways = off.side === "left" || off.side === "right";
-    const [at, size, before, after] = sideways
-      ? ([y, sheet.height, "above", "below"] as const)
-      : ([x, sheet.width, "left of", "right of"] as const);
-    const across: Sentence =
-      at < 0
-        ? sentence`${mm(-at)} ${before} it`
-        : at > size
-          ? sentence`${mm(at - size)} ${after} it`
-          : sentence`${mm(at)} from the ${sideways ? "top" : "left"}`;
-    const side = { left: "left of", right: "right of", top: "above", bottom: "below" }[off.side];
-    return sentence`${mm(off.distance)} ${side} the sheet, ${across}`;
-  }
-  const near =
-    x <= sheet.width / 2 ? sentence`${mm(x)} in from the left` : sentence`${mm(sheet.width - x)} in from the right`;
-  return sentence`${near}, ${mm(y)} from the top`;
-}
 
 /** Where a pin stands, in words; a set without a point says how its lines run. */
 export function pinPlace(sheet: Pick<Rect, "width" | "height">, { point }: Pin): Told {

@@ -1,30 +1,31 @@
 import {
   byCompass,
+  type CompassArc,
   compassArc,
   crossings,
+  type EdgeMark,
   footLine,
+  fromEdge,
   heightAt,
   horizon,
   horizonPlanes,
   lineArcs,
   offPageAids,
-  offSheet,
-  pickedArcs,
-  pinsOf,
-  scaledSetUp,
-  type CompassArc,
-  type EdgeMark,
   type OffPageAids,
+  offSheet,
   type OffSheet,
+  pickedArcs,
   type Pin,
+  pinsOf,
   type ScaledSetUp,
+  scaledSetUp,
 } from "../vanishing";
 import type { Vec2 } from "../geometry";
 import type { Scene, Shot } from "../scene";
 import { viewOf, type View } from "../shot";
 import { mm, sentence, sizeInMm, type Sentence, type Told } from "../units";
 import { cornerSteps } from "./corners";
-import { degree, fromEdge } from "./slip";
+import { degree } from "./slip";
 
 /** Paper that is taped on beyond a pin, so that it has something to stand in, mm. */
 const BEYOND = 20;

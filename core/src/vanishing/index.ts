@@ -8,3 +8,4 @@ export * from "./point";
 export * from "./sightings";
 export * from "./sketch";
 export * from "./sightingMarks";
+export * from "./fromEdge";

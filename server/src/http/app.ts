@@ -7,7 +7,7 @@ import type { Jobs } from "../jobs";
 import { openThumbnails } from "../jobs/thumbnails";
 import type { Prints } from "../prints";
 import { keyCheck } from "./access";
-import { exportedFiles, formats, slips } from "./exports";
+import { exportedFiles, formats, recipes, slips } from "./exports";
 import { headers, hostCheck } from "./guard";
 import { page } from "./page";
 import { prints as printsBelow } from "./prints";
@@ -47,6 +47,7 @@ export function createApp({ store, jobs, prints, pictures, log, web, names = [],
   app.use("/api/formats", formats());
   app.use("/api/scenes/:id/exports", exportedFiles(store, pictures, jobs));
   app.use("/api/scenes/:id/slips", slips(store, jobs));
+  app.use("/api/scenes/:id/recipes", recipes(store, jobs));
   app.use("/api/scenes/:id/prints", printsBelow(store, jobs, prints));
   app.use("/api/scenes/:id/references", references(store, pictures));
   app.use("/api/scenes", scenes(store, jobs, openThumbnails(store, jobs)));

@@ -1,4 +1,5 @@
 import { BadInput } from "@zanvo/core/problem";
+import type { System } from "@zanvo/core/units";
 import { FORMATS } from "@zanvo/files";
 import type { Pictures, Store } from "@zanvo/store";
 import { picturesNamedIn } from "@zanvo/store";
@@ -54,6 +55,28 @@ export function exportedFiles(store: Store, pictures: Pictures, jobs: Jobs): Rou
   return router;
 }
 
+/** The system of units that a request asks for. @throws BadInput for any other */
+function unitsIn(query: Readonly<Record<string, unknown>>): System {
+  const units = one(query.units) ?? "metric";
+  if (units === "metric" || units === "imperial") return units;
+  throw new BadInput([{ path: "units", message: "must be metric or imperial." }]);
+}
+
+/** `/api/scenes/:id/recipes/:recipe.pdf`: a construction step by step, for `?shot` and the thing that `?of` names. */
+export function recipes(store: Store, jobs: Jobs): Router {
+  const router = Router({ mergeParams: true });
+  router.get("/:file", async (req, res) => {
+    const [, recipe] = /^(.+)\.pdf$/.exec(req.params.file) ?? [];
+    if (!recipe) throw new BadInput([{ path: "format", message: "must be pdf." }]);
+    const text = await readable(jobs, await store.read(idOf(req.params)));
+    const order = { text, recipe, shot: one(req.query.shot), of: one(req.query.of), units: unitsIn(req.query) };
+    const content = await jobs.recipe(order, { signal: goneSignal(res) });
+    res.set("Cache-Control", "no-cache").type("pdf").send(Buffer.from(content));
+  });
+  router.all("/:file", onlyMethods("GET"));
+  return router;
+}
+
 /** `/api/scenes/:id/slips/:shot.pdf`: the set-up sheet of a shot, or with `?page` of all panels of its page. */
 export function slips(store: Store, jobs: Jobs): Router {
   const router = Router({ mergeParams: true });
@@ -62,12 +85,14 @@ export function slips(store: Store, jobs: Jobs): Router {
     if (!shot) throw new BadInput([{ path: "format", message: "must be pdf." }]);
     const every = Number(one(req.query.every) ?? 10);
     if (!(every >= 1 && every <= 500)) throw new BadInput([{ path: "every", message: "must be from 1 to 500 mm." }]);
-    const units = one(req.query.units) ?? "metric";
-    if (units !== "metric" && units !== "imperial")
-      throw new BadInput([{ path: "units", message: "must be metric or imperial." }]);
+    const units = unitsIn(req.query);
     const text = await readable(jobs, await store.read(idOf(req.params)));
     const content = await jobs.slip(
-      { text, shot, every, units, page: req.query.page !== undefined },
+      {
+        ...{ text, shot, every, units, page: req.query.page !== undefined },
+        recipe: one(req.query.recipe),
+        of: one(req.query.of),
+      },
       { signal: goneSignal(res) },
     );
     res.set("Cache-Control", "no-cache").type("pdf").send(Buffer.from(content));

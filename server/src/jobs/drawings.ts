@@ -3,7 +3,8 @@ import { drawPage, drawShot, LAYER_KINDS, tellMissing, toSvg } from "@zanvo/core
 import { fileName, shotOf } from "@zanvo/core/scene";
 import type { System } from "@zanvo/core/units";
 import { formatOf, type Content } from "@zanvo/files";
-import { slipPdf } from "@zanvo/pdf";
+import { recipePdf, slipPdf } from "@zanvo/pdf";
+import { givenIn, recipeOf } from "@zanvo/core/recipes";
 import { jpegOf } from "@zanvo/raster";
 import { readFile } from "node:fs/promises";
 import sharp from "sharp";
@@ -60,13 +61,29 @@ export interface SlipOrder {
   readonly every: number;
   readonly units: System;
   readonly page: boolean;
+  /** The construction that is shown after it, and the element or line that it is of. */
+  readonly recipe?: string;
+  readonly of?: string;
 }
 
-export const slip = ({ text, shot, every, units, page }: SlipOrder) =>
+export const slip = ({ text, shot, every, units, page, recipe, of }: SlipOrder) =>
   answer(() => {
     const scene = readScene(text);
-    return slipPdf(scene, shotOf(scene, shot), every, units, page);
+    const shown = recipe === undefined ? [] : [{ recipe: recipeOf(recipe), given: givenIn(scene, shot, of) }];
+    return slipPdf(scene, shotOf(scene, shot), every, units, page, shown);
   });
+
+/** A construction that is asked for as small pictures. */
+export interface RecipeOrder {
+  readonly text: string;
+  readonly recipe: string;
+  readonly shot?: string;
+  readonly of?: string;
+  readonly units: System;
+}
+
+export const recipe = ({ text, recipe: id, shot, of, units }: RecipeOrder) =>
+  answer(() => recipePdf(recipeOf(id), givenIn(readScene(text), shot, of), units));
 
 /** The size of a card's picture on the shelf, px: twice what it takes there, for fine screens. */
 const CARD = { width: 528, height: 352 };

@@ -1,6 +1,6 @@
 import { join } from "node:path";
 import type { Checked } from "@zanvo/store";
-import type { Exported, ExportOrder, SlipOrder } from "./drawings";
+import type { Exported, ExportOrder, RecipeOrder, SlipOrder } from "./drawings";
 import { openPool, type Limits } from "./pool";
 
 export type { Exported, ExportOrder } from "./drawings";
@@ -59,6 +59,8 @@ export function openJobs(folder: string, limits: Partial<Limits> = {}) {
     exported: (order: ExportOrder, { signal }: Watched = {}): Promise<Exported> =>
       drawings.run("exported", order, { signal }),
     slip: (order: SlipOrder, { signal }: Watched = {}): Promise<Uint8Array> => drawings.run("slip", order, { signal }),
+    recipe: (order: RecipeOrder, { signal }: Watched = {}): Promise<Uint8Array> =>
+      drawings.run("recipe", order, { signal }),
     thumbnail: (text: string): Promise<Uint8Array> => drawings.run("thumbnail", text),
     close: async (): Promise<void> => {
       await Promise.all([saves.close(), documents.close(), drawings.close()]);

@@ -1,6 +1,7 @@
 import type { Show } from "../../scene";
 import { compass } from "./compass";
 import { cone } from "./cone";
+import { construction } from "./construction";
 import { creases } from "./creases";
 import { divisions } from "./divisions";
 import { details } from "./details";
@@ -27,6 +28,7 @@ export { edgesWithoutTicks, tickLanes } from "./edgeTicks";
 export const LAYER_KINDS = [
   liveArea,
   grids,
+  construction,
   squares,
   cone,
   horizon,

@@ -4,6 +4,7 @@ import type { Orientation, Shot } from "../../scene";
 import type { View } from "../../shot";
 import type { Pin } from "../../vanishing";
 import type { VisibleEdges } from "../../visibility";
+import type { Element } from "../../world";
 import type { Shapes } from "../layer";
 import type { Style } from "../style";
 
@@ -22,6 +23,8 @@ export interface LayerContext {
   readonly pins: readonly Pin[];
   /** The visible edges of what stands in the scene. */
   readonly visible: VisibleEdges;
+  /** What stands in the scene. */
+  readonly elements: readonly Element[];
   /** Lines of one's own: those of the shot's sheet, and those of the world. */
   readonly lines: OwnLines;
   /** As far as this, in sheet mm, what goes on beyond the panel is drawn. */
@@ -57,6 +60,8 @@ export interface LayerKind<Id extends string = string> {
   readonly ofEdges?: boolean;
   /** Whether it is worked out from own lines, so that it changes with them. */
   readonly ofLines?: boolean;
+  /** Whether it is worked out from the elements themselves. */
+  readonly ofElements?: boolean;
   /** Whether it stops at masses where a shot wants that, so that it changes with the visible edges, too. */
   readonly stops?: boolean;
   readonly compute: (context: LayerContext) => LayerPart | readonly LayerPart[];

@@ -1,8 +1,7 @@
 import type { Vec2 } from "@zanvo/core/geometry";
 import { showOf } from "@zanvo/core/drawing";
 import { viewOf } from "@zanvo/core/shot";
-import { fromEdge } from "@zanvo/core/slip";
-import { byCompass, pickedArcs, pinsOf } from "@zanvo/core/vanishing";
+import { byCompass, fromEdge, pickedArcs, pinsOf } from "@zanvo/core/vanishing";
 import { mm, sentence } from "@zanvo/core/units";
 import { Handle } from "./Handle";
 import { useStores } from "../../stores";

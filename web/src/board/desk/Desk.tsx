@@ -1,9 +1,9 @@
+import { fromEdge } from "@zanvo/core/vanishing";
 import { Suspense, useEffect, useMemo, useRef, type RefObject } from "react";
 import { Canvas, Layers } from "../../canvas";
 import { pan, toDesk } from "../../canvas/camera";
 import { useKeyCursor } from "../../canvas/useKeyCursor";
 import { isHeld } from "@zanvo/core/shot";
-import { fromEdge } from "@zanvo/core/slip";
 import { lazily } from "../../ui";
 import { ArcHandles } from "./ArcHandles";
 import { DeskNotes } from "./DeskNotes";
@@ -52,7 +52,7 @@ function Drawing({ under }: { readonly under: ReturnType<typeof useUnderPicture>
   const others = useOtherPanels();
   const pins = useShownPins();
   const onDesk = useMemo(() => ({ pins, within: AROUND }), [pins]);
-  const layers = useLayers({ orientations, lines }, shot, visible, onDesk);
+  const layers = useLayers({ orientations, lines, elements }, shot, visible, onDesk);
   useEffect(() => showLayers(layers), [layers, showLayers]);
   return (
     <Canvas {...size} {...camera} className="absolute inset-0">

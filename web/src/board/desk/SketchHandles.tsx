@@ -1,4 +1,4 @@
-import { fromEdge } from "@zanvo/core/slip";
+import { fromEdge } from "@zanvo/core/vanishing";
 import type { Vec2 } from "@zanvo/core/geometry";
 import { sentence } from "@zanvo/core/units";
 import { Handle } from "./Handle";

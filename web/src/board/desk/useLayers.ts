@@ -4,7 +4,7 @@ import type { Scene, Shot } from "@zanvo/core/scene";
 import { NOTHING_VISIBLE, type VisibleEdges } from "@zanvo/core/visibility";
 
 /** What of a scene its layers are made from. */
-type Drawn = Pick<Scene, "orientations" | "lines">;
+type Drawn = Pick<Scene, "orientations" | "lines"> & Partial<Pick<Scene, "elements">>;
 
 /** A shot that stays the same object for as long as no more than its own lines change. */
 function useWithoutLines(shot: Shot): Shot {
@@ -23,7 +23,7 @@ function useWithoutLines(shot: Shot): Shot {
  * @param only the kinds of layer that are wanted, the same list each time; all of them where nothing is said
  */
 export function useLayers(
-  { orientations, lines }: Drawn,
+  { orientations, lines, elements }: Drawn,
   shot: Shot,
   visible: VisibleEdges,
   change?: Partial<LayerContext>,
@@ -34,7 +34,7 @@ export function useLayers(
   const context = useMemo(() => contextOf({ orientations }, bare, NOTHING_VISIBLE), [orientations, bare]);
   const own = useMemo(() => ownLinesOf({ lines }, { lines: shot.lines }), [lines, shot.lines]);
   return useMemo(
-    () => compose({ ...context, lines: own, visible, ...change }),
-    [compose, context, own, visible, change],
+    () => compose({ ...context, elements: elements ?? context.elements, lines: own, visible, ...change }),
+    [compose, context, elements, own, visible, change],
   );
 }

@@ -1,7 +1,7 @@
+import { fromEdge } from "@zanvo/core/vanishing";
 import { gripped, type OwnLine } from "@zanvo/core/lines";
 import type { Vec2 } from "@zanvo/core/geometry";
 import { placeOnPlane } from "@zanvo/core/ruling";
-import { fromEdge } from "@zanvo/core/slip";
 import { viewOf } from "@zanvo/core/shot";
 import { sentence } from "@zanvo/core/units";
 import { replaceLines } from "../../document/lines";

@@ -13,6 +13,7 @@ export * from "./build";
 export { wayOf, type Way } from "./foot";
 export * from "./openings";
 export * from "./roofs";
+export { RISE as ROOF_RISE } from "./roofShapes";
 export type { Building } from "./schema";
 
 /** Storeys are from 2.7 m (flats) to 4.5 m (shops) high, halls 5 m and up (common practice), m. */
