@@ -62,7 +62,7 @@ test("a set is held by a key and by a button, and a line is pressed from place t
   // Held, a line that points elsewhere runs to it all the same; pressed, moved, its length typed.
   await press(page, 60, 100);
   await page.mouse.move(...(await onSheet(page, 150, 200)));
-  await expect(tag(page, /^Main streets, right · 3\d\.\d° off/)).toBeVisible();
+  await expect(tag(page, /^Main streets, right · 4\d\.\d° off/)).toBeVisible();
   await page.keyboard.type("50");
   await page.keyboard.press("Enter");
   const [, line] = (await saved(page, id)).shots[0].lines ?? [];
@@ -106,8 +106,7 @@ test("a rectangle on a wall is in true measure, and every shot shows it until so
   const { plane } = shape as Extract<OwnLine, { plane: object }>;
   expect(plane.tilt).toBe(90);
   expect(Math.abs(Math.sin(((plane.heading - 35) * Math.PI) / 180))).toBeLessThan(1e-9);
-  const svg = async (shot: string) =>
-    (await page.request.get(`/api/scenes/${id}/exports/${shot}.svg`)).text();
+  const svg = async (shot: string) => (await page.request.get(`/api/scenes/${id}/exports/${shot}.svg`)).text();
   expect(await svg("s1")).toContain('id="own-lines-medium"');
   await page.getByRole("button", { name: "New shot from this one" }).click();
   const scene = await saved(page, id);
@@ -230,4 +229,40 @@ test("lines are chosen, moved, cut at others, led on to others and deleted", asy
   ]);
   await page.keyboard.press("Delete");
   expect(await ends()).toHaveLength(2);
+});
+
+test("a construction is shown step by step beside the drawing, played, and saved as small pictures", async ({
+  page,
+}) => {
+  const id = await openNew(page, withKiosk);
+  await draw(page);
+  await page.getByText("How it is made").click();
+  await page.getByLabel("Construction", { exact: true }).selectOption("third-point");
+  await expect(page.getByRole("alert").filter({ hasText: "The gaze is level" })).toBeVisible();
+  await page.getByLabel("Construction", { exact: true }).selectOption("block");
+  await expect(page.getByText(/^Mark the foot of the near corner, 210 mm in from the left, /)).toBeVisible();
+  await page.getByRole("button", { name: "Step forward" }).click();
+  await expect(page.getByText("Step 2 of 8")).toBeVisible();
+  await page.getByRole("button", { name: "Play" }).click();
+  await expect(page.getByText("Step 3 of 8")).toBeVisible();
+  await page.getByRole("button", { name: "Pause" }).click();
+  await page.getByRole("button", { name: "Step back" }).click();
+  await expect(page.getByText("Step 2 of 8")).toBeVisible();
+  for (const name of ["Small pictures", "With the slip"]) {
+    const file = page.waitForEvent("download");
+    await page.getByRole("button", { name }).click();
+    expect((await file).suggestedFilename()).toBe("Test-table-First-shot-block.pdf");
+  }
+  // Its light lines on the drawing itself, up to a step; off again in one press.
+  await page.getByLabel("Light lines on the drawing").check();
+  await page.getByLabel("Through to their points").check();
+  await type(page, "Up to step", "3");
+  expect((await saved(page, id)).shots[0]).toMatchObject({ construction: { through: true, upTo: 3 } });
+  const svg = async () => (await page.request.get(`/api/scenes/${id}/exports/s1.svg`)).text();
+  await expect.poll(svg).toContain('id="construction"');
+  await page.getByLabel("Light lines on the drawing").uncheck();
+  await saved(page, id);
+  expect(await svg()).not.toContain('id="construction"');
+  await page.getByRole("button", { name: "Close the construction" }).click();
+  await expect(page.getByText(/^Step \d of/)).toHaveCount(0);
 });

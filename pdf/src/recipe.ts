@@ -44,7 +44,7 @@ function smallPicture(
   const base = compose(contextOf(given.scene, given.shot, NOTHING_VISIBLE), { only: ["frame", "horizon"] });
   for (const layer of base)
     drawLayer(doc, { ...layer, style: { ...layer.style, width: STYLES.horizon.width, opacity: 0.5 } }, placing);
-  for (const layer of stepLayers(steps, at, 0.5 / scale)) drawLayer(doc, layer, placing);
+  for (const layer of stepLayers(steps, at, 0.5 / scale, box.x + box.width / 2)) drawLayer(doc, layer, placing);
 }
 
 /** Numbered small pictures of a construction, each with its sentence, over as many pages as they take. */

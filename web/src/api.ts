@@ -149,6 +149,30 @@ export async function fetchExport(path: string, signal: AbortSignal): Promise<Fe
 export const slipPath = (id: string, shot: string, every: number, units: System, page: boolean): string =>
   `/api/scenes/${id}/slips/${encodeURIComponent(shot)}.pdf?every=${every}&units=${units}${page ? "&page=1" : ""}`;
 
+/** What is shown step by step: a construction, the shot it is drawn in, and the thing that it is of. */
+export interface RecipeOrder {
+  readonly recipe: string;
+  readonly shot: string;
+  readonly of?: string;
+}
+
+/** A construction as small pictures, as PDF: by itself, or after the set-up sheet of its shot. */
+export async function fetchRecipe(
+  id: string,
+  { recipe, shot, of }: RecipeOrder,
+  units: System,
+  withSlip: boolean,
+  signal: AbortSignal,
+): Promise<Blob> {
+  const query = new URLSearchParams({
+    units,
+    ...(of === undefined ? {} : { of }),
+    ...(withSlip ? { recipe } : { shot }),
+  });
+  const path = withSlip ? `slips/${encodeURIComponent(shot)}` : `recipes/${recipe}`;
+  return (await send(`/api/scenes/${id}/${path}.pdf?${query.toString()}`, { signal })).blob();
+}
+
 export const takeIn = async (id: string, file: Blob, signal?: AbortSignal): Promise<Picture> =>
   (
     await send(`/api/scenes/${id}/references`, {

@@ -83,9 +83,9 @@ export const block = recipe({
       ),
     ];
     if (closing === null)
-      return [...steps, step("Eye level passes through it: neither its top nor its underside is seen."), step(RUB_OUT)];
+      return [...steps, step("Eye level passes through it: neither its top nor its underside is seen."), RUB_OUT];
     const back = at(box.back, closing === "top" ? 0 : high);
-    return [...steps, ...closingSteps(table, box, { closing, leftEnd, rightEnd, back }), step(RUB_OUT)];
+    return [...steps, ...closingSteps(table, box, { closing, leftEnd, rightEnd, back }), RUB_OUT];
   },
 });
 

@@ -63,7 +63,7 @@ export const circle = recipe({
         kept: curve.slice(1).map((one, i): Stretch => [curve[i], one]),
         points: eight.map((one) => ({ at: one })),
       }),
-      step(RUB_OUT),
+      RUB_OUT,
     ];
   },
 });

@@ -62,7 +62,7 @@ export const depth = recipe({
         kept: [[foot, end]],
         points: [{ at: end }],
       }),
-      step(RUB_OUT),
+      RUB_OUT,
     ];
   },
 });

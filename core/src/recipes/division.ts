@@ -62,11 +62,11 @@ function quadSteps(given: Given, line: Quad): Step[] {
       ),
       ...rest.slice(0, -1).map(stepOf),
       step(told("uprights"), { kept: uprights.lines, points: uprights.found.map((at) => ({ at })) }),
-      step(RUB_OUT),
+      RUB_OUT,
     ];
   }
   const { drawn } = byDiagonals(line.corners, parts);
-  return [start, ...drawn.map(stepOf), step(RUB_OUT)];
+  return [start, ...drawn.map(stepOf), RUB_OUT];
 }
 
 function spacingSteps(given: Given, line: Spacing): Step[] {
@@ -98,7 +98,7 @@ function spacingSteps(given: Given, line: Spacing): Step[] {
       points: places.map((at) => ({ at })),
     }),
     step(sentence`Even spacing on paper would be off by up to ${mm(evenlyOff(spaced))}.`),
-    step(RUB_OUT),
+    RUB_OUT,
   ];
 }
 
@@ -128,7 +128,7 @@ function arithmeticSteps(given: Given, line: Spacing): Step[] {
           { points: [{ at }] },
         ),
       ),
-    step(RUB_OUT),
+    RUB_OUT,
   ];
 }
 

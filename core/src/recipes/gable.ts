@@ -82,7 +82,7 @@ export const gable = recipe({
           [d, farEave],
         ],
       }),
-      step(RUB_OUT),
+      RUB_OUT,
     ];
   },
 });

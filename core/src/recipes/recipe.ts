@@ -24,6 +24,8 @@ export interface Step {
   /** Lines that stay. */
   readonly kept: readonly Stretch[];
   readonly points: readonly Marked[];
+  /** The light lines are rubbed out in it. */
+  readonly rubsOut?: boolean;
 }
 
 /** What of a scene constructions look at. */
@@ -177,7 +179,7 @@ export function boxSeen(table: Table, element: Element | undefined): SeenBox {
   };
 }
 
-/** The last step of all of them. */
-export const RUB_OUT: Told = "Rub the light lines out, and keep what is seen.";
+/** The last step of most of them. */
+export const RUB_OUT: Step = step("Rub the light lines out, and keep what is seen.", { rubsOut: true });
 
 export { mm, sentence };

@@ -60,7 +60,7 @@ export const square = recipe({
         ],
         points: [{ at: fourth }],
       }),
-      step(RUB_OUT),
+      RUB_OUT,
     ];
   },
 });

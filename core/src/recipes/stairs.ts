@@ -68,7 +68,7 @@ export const stairs = recipe({
         kept: noses.map((nose, i): Stretch => [nose, otherNoses[i]]),
       }),
       step("Treads below eye level are seen from above; those above it are hidden behind their noses."),
-      step(RUB_OUT),
+      RUB_OUT,
     ];
   },
 });

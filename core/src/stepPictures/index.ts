@@ -19,14 +19,25 @@ function ring([x, y]: Vec2, r: number): number[] {
   }).flat();
 }
 
+/** A name beside a place, on its right, or ending on its left. */
+function named(name: string, [x, y]: Vec2, size: number, left: boolean): number[] {
+  const strokes = lettering(name, [x + 2 * size, y - 2 * size], 2.6 * size);
+  if (!left) return strokes;
+  const end = strokes.reduce((most, value, i) => (i % 2 === 0 ? Math.max(most, value) : most), x);
+  return strokes.map((value, i) => (i % 2 === 0 ? value - (end - x) - 2 * size : value));
+}
+
 /**
  * A construction as it stands after a step, in sheet mm: what helped before, what stays, and what the step draws.
  * @param at which step, from 0
  * @param size how large marks and letters are, times their size at true scale
+ * @param middle names of points that lie right of it stand on their left, mm
  */
-export function stepLayers(steps: readonly Step[], at: number, size = 1): Layer[] {
-  const before = steps.slice(0, at);
+export function stepLayers(steps: readonly Step[], at: number, size = 1, middle = Infinity): Layer[] {
   const now = steps[at];
+  const before = steps.slice(0, at);
+  // Once they are rubbed out, light lines are gone.
+  const helped = now?.rubsOut ? [] : before;
   const layer = (id: string, label: string, style: Layer["style"], drawn: Float64Array): Layer => ({
     id,
     label,
@@ -37,13 +48,13 @@ export function stepLayers(steps: readonly Step[], at: number, size = 1): Layer[
     Float64Array.from(
       points.flatMap(({ at: place, name }) => [
         ...ring(place, 1.2 * size),
-        ...(name ? lettering(name, [place[0] + 2 * size, place[1] - 2 * size], 2.6 * size) : []),
+        ...(name ? named(name, place, size, place[0] > middle) : []),
       ]),
     );
   const faint = { ...STYLES.bundle, opacity: BEFORE };
   return [
-    layer("step-before", "Helping lines", faint, lines(before.flatMap((step) => step.lines))),
-    layer("step-marked", "Marks", faint, marks(before.flatMap(({ points }) => points))),
+    layer("step-before", "Helping lines", faint, lines(helped.flatMap((step) => step.lines))),
+    layer("step-marked", "Marks", faint, marks(helped.flatMap(({ points }) => points))),
     layer("step-kept", "What stays", STYLES.own, lines(before.flatMap(({ kept }) => kept))),
     layer("step-lines", "Lines of this step", { ...STYLES.bundle, stroke: NOW, width: 0.25 }, lines(now?.lines ?? [])),
     layer("step-stays", "What stays of this step", { ...STYLES.own, stroke: NOW, width: 0.5 }, lines(now?.kept ?? [])),

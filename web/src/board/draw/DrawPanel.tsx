@@ -15,10 +15,11 @@ import { partsOf } from "@zanvo/core/dividing";
 import { FITS, levelAt, WEIGHTS, type Fit, type Weight } from "@zanvo/core/lines";
 import { pinsOf } from "@zanvo/core/vanishing";
 import { viewOf } from "@zanvo/core/shot";
-import { Button, Check, Choice, NumberField, Select, TextField } from "../../ui";
+import { Button, Check, Choice, Fold, NumberField, Select, TextField } from "../../ui";
 import { useBoard } from "../useBoard";
 import type { Begun, DrawTool, Surface } from "./createDraw";
 import { ChosenLines } from "./ChosenLines";
+import { RecipePanel } from "./RecipePanel";
 import { toggleHold, togglePlane } from "./DrawSurface";
 import { lengthOf } from "./aiming";
 import { finishCorners, takeLength } from "./hand";
@@ -321,6 +322,9 @@ export function DrawPanel() {
       <Tools />
       {begun && !stroke ? <BegunFields begun={begun} /> : <ToolFields />}
       {chosen.length > 0 && !begun && <ChosenLines lines={chosen} />}
+      <Fold title="How it is made">
+        <RecipePanel />
+      </Fold>
     </div>
   );
 }

@@ -4,6 +4,7 @@ import type { Layer } from "@zanvo/core/drawing";
 import type { Vec2 } from "@zanvo/core/geometry";
 import type { OwnLine } from "@zanvo/core/lines";
 import { viewOf } from "@zanvo/core/shot";
+import { stepLayers } from "@zanvo/core/stepPictures";
 import { Canvas, Layers } from "../../canvas";
 import { pan } from "../../canvas/camera";
 import { capturePointer } from "../../canvas/useKeyCursor";
@@ -33,6 +34,7 @@ import { PRESSES } from "./making";
 import { chosenLayers, mark, onPaper, patchLayer, ringLayer } from "./preview";
 import { previewOf } from "./previewOf";
 import { useChosenLines } from "./useOwnLines";
+import { useSteps } from "./useSteps";
 
 /** Px a pointer must move before a press is a drag. */
 const SLOP = 4;
@@ -199,18 +201,32 @@ function usePreview(): readonly Layer[] {
   const view = useMemo(() => viewOf(shot), [shot]);
   const chosen = useChosenLines();
   const marked = useMemo(() => chosenLayers(view, chosen), [view, chosen]);
+  const made = useShownSteps();
   return useMemo(() => {
     const plane = begun ? begun.plane : surface === "sheet" ? null : surface === "under" ? under?.plane : surface;
     const patchAt = begun?.to ?? under?.at;
     const draws = tool !== "choose" && tool !== "eraser";
     const patch = plane && patchAt && draws ? patchLayer(view, plane, patchAt) : null;
     return [
+      ...made,
       ...marked,
       ...(patch ? [patch] : []),
       ...(begun ? begunLayers(view, tool, begun) : []),
       ...(begun?.snap ? [ringLayer(begun.snap.at)] : []),
     ];
-  }, [view, marked, begun, surface, under, tool]);
+  }, [view, made, marked, begun, surface, under, tool]);
+}
+
+/** What is painted of a construction that is shown, up to its step. */
+function useShownSteps(): readonly Layer[] {
+  const { useDraw, useShot } = useBoard();
+  const step = useDraw((draw) => draw.shown?.step ?? 0);
+  const found = useSteps();
+  const { sheet } = useShot();
+  return useMemo(
+    () => (found ? stepLayers(found.steps, Math.min(step, found.steps.length - 1), 1, sheet.width / 2) : []),
+    [found, step, sheet.width],
+  );
 }
 
 function begunLayers(view: ReturnType<typeof viewOf>, tool: DrawTool, begun: Begun): Layer[] {

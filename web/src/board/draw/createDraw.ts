@@ -1,6 +1,7 @@
 import type { Layer } from "@zanvo/core/drawing";
 import type { Vec2 } from "@zanvo/core/geometry";
 import type { Fit, OwnLine, OwnPlane, Weight } from "@zanvo/core/lines";
+import type { RecipeId } from "@zanvo/core/recipes";
 import type { Aim, Snap } from "@zanvo/core/ruling";
 import { create } from "zustand";
 import type { SceneDocument } from "../../document/history";
@@ -46,6 +47,8 @@ export interface DrawState {
   /** The eraser's radius, mm. */
   readonly eraser: number;
   readonly begun: Begun | null;
+  /** The construction that is shown: its id, the thing that it is of, and how far it has come. */
+  readonly shown: { readonly recipe: RecipeId; readonly of?: string; readonly step: number } | null;
   readonly chosen: readonly string[];
 }
 
@@ -63,6 +66,7 @@ const FRESH: DrawState = {
   fit: "stretch",
   eraser: 3,
   begun: null,
+  shown: null,
   chosen: [],
 };
 
