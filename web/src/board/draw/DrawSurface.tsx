@@ -150,8 +150,8 @@ function useDrawHand(panning: boolean) {
   const cancel = () => {
     const { current } = live;
     live.current = null;
-    if (!current) return;
-    if (current.doing.what === "erase" || current.doing.what === "move") board.cancelGesture();
+    if (current?.doing.what === "erase" || current?.doing.what === "move") board.cancelGesture();
+    else if (!current && !board.useDraw.getState().begun) board.chooseLines([]);
     board.setBegun(null);
     board.showTag(null);
   };
