@@ -55,11 +55,14 @@ export interface PickedFace {
 }
 
 /** The nearest face that is seen at a picture point, or null. */
-export function pickFace(view: View, solids: readonly Solid[], point: Vec2): PickedFace | null {
-  const ray = unproject(view, point);
+export const pickFace = (view: View, solids: readonly Solid[], point: Vec2): PickedFace | null =>
+  faceBefore(solids, view.eye, unproject(view, point));
+
+/** The first face that a ray from a place goes through, from its outer side; or null. */
+export function faceBefore(solids: readonly Solid[], from: Vec3, ray: Vec3): PickedFace | null {
   let best: (Hit & { readonly solid: Solid }) | null = null;
   for (const solid of solids) {
-    const hit = faceHit(solid, view.eye, ray);
+    const hit = faceHit(solid, from, ray);
     if (hit && (!best || hit.reach < best.reach)) best = { ...hit, solid };
   }
   if (!best) return null;
@@ -68,7 +71,7 @@ export function pickFace(view: View, solids: readonly Solid[], point: Vec2): Pic
     id: solid.id,
     name: face.name,
     normal: face.normal,
-    at: along(view.eye, ray, reach),
+    at: along(from, ray, reach),
     corners: face.loop.map((n) => solid.vertices[n]),
   };
 }

@@ -1,4 +1,4 @@
-import { fromStretch, type Vec2 } from "../geometry";
+import { distance2, fromStretch, type Vec2 } from "../geometry";
 import { placesOf, runsOf, type OwnLine } from "../lines";
 
 /** The stretches of [0, 1] along a line outside a disc. */
@@ -26,8 +26,8 @@ function outside(
 
 /** Runs of places cut where a disc covers them. */
 function cutRuns(runs: readonly (readonly Vec2[])[], centre: Vec2, radius: number): Vec2[][] {
-  const pieces: Vec2[][] = [];
-  for (const run of runs) {
+  return runs.flatMap((run) => {
+    const pieces: Vec2[][] = [];
     let piece: Vec2[] = [];
     const end = () => {
       if (piece.length > 1) pieces.push(piece);
@@ -47,8 +47,16 @@ function cutRuns(runs: readonly (readonly Vec2[])[], centre: Vec2, radius: numbe
       }
     }
     end();
-  }
-  return pieces;
+    return joinedAtSeam(run, pieces);
+  });
+}
+
+/** The pieces of a run; where it closes, what ends where it begins goes on there. */
+function joinedAtSeam(run: readonly Vec2[], pieces: Vec2[][]): Vec2[][] {
+  const [first, last] = [pieces[0], pieces[pieces.length - 1]];
+  const closes = distance2(run[0], run[run.length - 1]) < 1e-9;
+  const apart = !closes || pieces.length < 2 || first[0] !== run[0] || last[last.length - 1] !== run[run.length - 1];
+  return apart ? pieces : [[...last, ...first.slice(1)], ...pieces.slice(1, -1)];
 }
 
 /** A stroke's samples cut where a disc covers them. */

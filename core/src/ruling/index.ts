@@ -1,5 +1,6 @@
 export * from "./aim";
 export * from "./edit";
+export * from "./elevation";
 export { erased } from "./erase";
 export * from "./onPlane";
 export { crossingOf, snapIndexOf, type Snap, type SnapIndex, type SnapKind } from "./snap";

@@ -1,6 +1,7 @@
-import { pickFace, pickSolid } from "@zanvo/core/construct";
-import { around, type Vec2, type Vec3 } from "@zanvo/core/geometry";
-import { levelAt, planeThrough, type OwnPlane } from "@zanvo/core/lines";
+import { faceBefore, pickFace, pickSolid } from "@zanvo/core/construct";
+import { along, around, norm, sub, type Rect, type Vec2, type Vec3 } from "@zanvo/core/geometry";
+import { axesOf, inWorld, levelAt, ontoPlane, planeThrough, samePlane, type OwnPlane } from "@zanvo/core/lines";
+import { placeOnPlane } from "@zanvo/core/ruling";
 import { project, unproject, unprojectToGround, type View } from "@zanvo/core/shot";
 import { visibleEdges, type VisibleEdges } from "@zanvo/core/visibility";
 import { build, outlineOf, terrainOf, type Element, type Solid } from "@zanvo/core/world";
@@ -37,6 +38,38 @@ export function planeAt(view: View, elements: readonly Element[], at: Vec2): Own
   if (!face) return unprojectToGround(view, at) && levelAt("Ground", 0);
   const { name } = elements.find(({ id }) => id === face.id) ?? { name: "" };
   return planeThrough([name, face.name].filter(Boolean).join(", ").slice(0, 200), face.corners[0], face.normal);
+}
+
+/** So much of a plane is shown around a place where no face tells more, m. */
+const AROUND = 10;
+/** A ray leaves a face so far over it, m, and the eye keeps to so much of the way to what stands before it. */
+const OFF_FACE = 1e-3;
+const CLEAR = 0.9;
+
+/** What an elevation of a plane shows: the face that is seen at a place, and how far before it the eye has room. */
+export interface Faced {
+  /** On the plane, m. */
+  readonly area: Rect;
+  /** M before the plane. */
+  readonly depth: number;
+}
+
+/** What of a plane is to be seen flat, where it is seen at a place of the picture, or around its own origin. */
+export function facedAt(view: View, elements: readonly Element[], plane: OwnPlane, at: Vec2 | null): Faced {
+  const axes = axesOf(plane);
+  const face = at && pickFace(view, solidsAt(view, elements, at), at);
+  const own = face && samePlane(plane, planeThrough("", face.corners[0], face.normal)) ? face : null;
+  const [cx, cy] = at ? placeOnPlane(view, plane, at) : [0, 0];
+  const area = own
+    ? around(own.corners.map((corner) => ontoPlane(axes, corner)))
+    : { x: cx - AROUND / 2, y: cy - AROUND / 2, width: AROUND, height: AROUND };
+  const middle = inWorld(axes, [area.x + area.width / 2, area.y + area.height / 2]);
+  const far = Math.max(area.width, area.height);
+  // What stands before the plane must stay behind the eye.
+  const from = along(middle, axes.normal, OFF_FACE);
+  const near = elements.filter((one) => passesOver(one, from, axes.normal));
+  const hit = faceBefore(build(near, terrainOf(elements)), from, axes.normal);
+  return { area, depth: hit ? Math.min(far, CLEAR * norm(sub(hit.at, from))) : far };
 }
 
 /** The four corners of the wall that is seen at a place of the picture, as they are seen, mm; or null. */

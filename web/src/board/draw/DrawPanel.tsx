@@ -22,7 +22,7 @@ import { ChosenLines } from "./ChosenLines";
 import { RecipePanel } from "./RecipePanel";
 import { toggleHold, togglePlane } from "./DrawSurface";
 import { lengthOf } from "./aiming";
-import { finishCorners, takeLength } from "./hand";
+import { finishCorners, openFlat, takeLength } from "./hand";
 import { useChosenLines } from "./useOwnLines";
 
 const TOOLS: readonly (readonly [DrawTool, string, LucideIcon, string])[] = [
@@ -82,7 +82,8 @@ function Tools() {
 
 /** What lines that are drawn next belong to. */
 function SurfaceField() {
-  const { useDraw, drawWith } = useBoard();
+  const board = useBoard();
+  const { useDraw, drawWith } = board;
   const surface = useDraw((draw) => draw.surface);
   const under = useDraw((draw) => draw.under);
   const held = typeof surface === "object" ? surface : null;
@@ -120,6 +121,11 @@ function SurfaceField() {
           value={held.origin.z}
           onChange={(z) => drawWith({ surface: levelAt("Level", z) })}
         />
+      )}
+      {held && (
+        <Button className="w-full" onClick={() => openFlat(board, held)}>
+          Open {level ? "it" : "the plane"} flat, to scale
+        </Button>
       )}
       {value === "under" && (
         <Held title="P" can={under !== null} onPress={togglePlane}>

@@ -1,7 +1,8 @@
 import { distance2, type Vec2 } from "@zanvo/core/geometry";
-import { mapped, movedBy, type OwnLine, type SheetLine } from "@zanvo/core/lines";
+import { mapped, movedBy, samePlane, type OwnLine, type SheetLine } from "@zanvo/core/lines";
 import { toldBy } from "@zanvo/core/problem";
 import {
+  elevationOf,
   erased,
   extended,
   keptSamples,
@@ -92,6 +93,23 @@ export function finishCorners(board: Board): void {
 export function takeLength(board: Board, length: number): void {
   const { begun } = board.useDraw.getState();
   if (begun) finish(board, [...begun.points.slice(-1), begun.to], length);
+}
+
+/** Opens a plane flat: a shot of its own that faces it squarely, to scale, with the plane held to be drawn on. */
+export function openFlat(board: Board, plane: NonNullable<Aiming["plane"]>): void {
+  const { useDocument, useDraw, currentView, currentShot, edit, go, drawWith } = board;
+  const { elements, shots } = useDocument.getState().scene;
+  const now = solidsNow();
+  if (!now) return;
+  const { under } = useDraw.getState();
+  const at = under && samePlane(under.plane, plane) ? under.at : null;
+  const { area, depth } = now.facedAt(currentView(), elements, plane, at);
+  const from = currentShot();
+  const { shot } = elevationOf(from, plane, area, depth, newId());
+  const after = shots.findIndex(({ id }) => id === from.id) + 1;
+  edit((scene) => void scene.shots.splice(after, 0, shot));
+  go({ shotId: shot.id });
+  drawWith({ surface: plane, under: null });
 }
 
 /** Divides the wall that is pressed, by its four corners. */
