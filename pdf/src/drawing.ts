@@ -1,15 +1,18 @@
 import type { Drawing, Photo } from "@zanvo/core/drawing";
+import { middle } from "@zanvo/core/geometry";
 import { BadInput } from "@zanvo/core/problem";
 import { addPage, MM, MAX_PAGE, newDocument, written, type Doc } from "./page";
 import { drawLayer } from "./layers";
 
 /** A picture under the drawing, cut at its panel. */
-function layPhoto(doc: Doc, { at, clip, opacity }: Photo, jpeg: Buffer): void {
+function layPhoto(doc: Doc, { at, turn, clip, opacity }: Photo, jpeg: Buffer): void {
   doc
     .save()
     .rect(clip.x * MM, clip.y * MM, clip.width * MM, clip.height * MM)
     .clip()
     .opacity(opacity);
+  const [cx, cy] = middle(at);
+  doc.rotate(turn, { origin: [cx * MM, cy * MM] });
   doc.image(jpeg, at.x * MM, at.y * MM, { width: at.width * MM, height: at.height * MM }).restore();
 }
 

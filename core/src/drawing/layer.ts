@@ -56,6 +56,8 @@ export interface Photo {
   /** What its reference is called. */
   readonly name: string;
   readonly at: Rect;
+  /** How far it is turned about its middle, degrees clockwise. */
+  readonly turn: number;
   readonly clip: Rect;
   readonly opacity: number;
 }

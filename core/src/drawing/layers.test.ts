@@ -137,7 +137,7 @@ it("areas are written to SVG as one path with its holes, under the layer's lines
 });
 
 it("every group of an SVG, a photo's too, is a layer with its name in a vector editor", () => {
-  const photo = { picture: "p", name: "Quay & lock", at: only.frame, clip: only.frame, opacity: 1 };
+  const photo = { picture: "p", name: "Quay & lock", at: only.frame, turn: 0, clip: only.frame, opacity: 1 };
   const drawing = { title: "Layers", width: 420, height: 297, layers: compose(context), photos: [photo] };
   const svg = toSvg(drawing, 1, new Map([["p", "p.webp"]]));
   const groups = svg.match(/<g [^>]*>/g)!;

@@ -5,7 +5,7 @@ import { viewOf } from "../shot";
 import { visibleEdges, type VisibleEdges } from "../visibility";
 import { built } from "../world";
 import { compose } from "./compose";
-import { contextOf } from "./context";
+import { contextOf, sheetRect } from "./context";
 import type { Drawing, Photo } from "./layer";
 import { LAYER_KINDS } from "./layers";
 
@@ -13,10 +13,13 @@ import { LAYER_KINDS } from "./layers";
 export const LEFT_OUT: readonly string[] = [...LAYER_KINDS.map(({ id }) => id), "photo"];
 
 /** The picture under a shot's drawing, where there is one and it is shown. */
-function photosOf({ references }: Scene, { under, frame }: Shot): Photo[] {
+function photosOf({ references }: Scene, shot: Shot): Photo[] {
+  const { under, frame } = shot;
   const reference = references?.find(({ id }) => id === under?.reference);
   if (!under || !reference || under.strength === 0) return [];
-  return [{ picture: reference.picture, name: reference.name, at: under.at, clip: frame, opacity: under.strength }];
+  const { at, strength, turn = 0, wholeSheet } = under;
+  const { picture, name } = reference;
+  return [{ picture, name, at, turn, clip: wholeSheet ? sheetRect(shot) : frame, opacity: strength }];
 }
 
 /** The drawing of one shot, from the edges that its eye sees; layers with nothing in them are left out. */

@@ -1,3 +1,4 @@
+import { middle } from "../geometry";
 import type { Curves } from "../shot";
 import { cubicsOf, curveCount } from "./bezier";
 import { ringCount, type Areas, type Drawing, type Layer, type Photo } from "./layer";
@@ -67,13 +68,15 @@ function group(layer: Layer, weight: number): string {
 }
 
 /** A picture under the drawing, cut at its panel. */
-function photo({ name, at, clip, opacity }: Photo, href: string, id: string): string {
+function photo({ name, at, turn, clip, opacity }: Photo, href: string, id: string): string {
+  const [cx, cy] = middle(at);
+  const turned = turn === 0 ? "" : `transform="rotate(${Number(turn.toFixed(4))} ${mm(cx)} ${mm(cy)})" `;
   return [
-    `<g ${editorLayer(name)}>`,
+    `<g ${editorLayer(name)} clip-path="url(#${id})">`,
     `<clipPath id="${id}"><rect x="${mm(clip.x)}" y="${mm(clip.y)}" width="${mm(clip.width)}" ` +
       `height="${mm(clip.height)}"/></clipPath>`,
     `<image x="${mm(at.x)}" y="${mm(at.y)}" width="${mm(at.width)}" height="${mm(at.height)}" ` +
-      `preserveAspectRatio="none" opacity="${Number(opacity.toFixed(3))}" clip-path="url(#${id})" ` +
+      `preserveAspectRatio="none" opacity="${Number(opacity.toFixed(3))}" ${turned}` +
       `href="${xml(href)}"/>`,
     "</g>",
   ].join("\n");

@@ -1,7 +1,7 @@
 import type { Stretch } from "../dividing";
 import { distance2, type Vec2 } from "../geometry";
 import { NoAnswer } from "../problem";
-import type { Edge, Reference } from "../scene";
+import { onUnder, type Edge, type Reference } from "../scene";
 import { heightAt, horizon as horizonOf } from "../vanishing";
 import { boxSeen, cross, mm, place, recipe, seen, sentence, step, tableOf, type Given, type Table } from "./recipe";
 
@@ -16,10 +16,7 @@ function tracedPairs({ scene, shot }: Given): Pair[] {
   const { under } = shot;
   const reference = scene.references?.find(({ id }) => id === under?.reference);
   if (!under || !reference) return [];
-  const on = (x: number, y: number): Vec2 => [
-    under.at.x + (x * under.at.width) / reference.width,
-    under.at.y + (y * under.at.height) / reference.height,
-  ];
+  const on = (x: number, y: number): Vec2 => onUnder(under, reference, [x, y]);
   return reference.sets
     .filter(({ role }) => role === "left" || role === "right" || role === "level")
     .flatMap((set) => pairOf(set, on));

@@ -3,6 +3,7 @@ export * from "../format";
 export * from "./names";
 export * from "./page";
 export * from "./papers";
+export * from "./under";
 export type {
   Aids,
   Bundle,

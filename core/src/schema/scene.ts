@@ -255,6 +255,10 @@ const UnderSchema = strict({
   reference: Id,
   strength: Strength,
   at: RectSchema,
+  /** How far it is turned about its middle, degrees clockwise. */
+  turn: Type.Optional(named("Turned by", degreesIn({ minimum: -360, maximum: 360 }))),
+  /** It lies under the whole sheet, and not under the panel alone. */
+  wholeSheet: Type.Optional(Type.Boolean()),
   held: Type.Optional(Type.Boolean()),
 });
 

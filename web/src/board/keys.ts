@@ -45,6 +45,7 @@ function nearer(stores: Board, factor: number): void {
 function giveUp(stores: Board): void {
   if (stores.useDesk.getState().raising) stores.setRaising(null);
   else if (stores.useDesk.getState().six) stores.setSix(null);
+  else if (stores.useDesk.getState().laying) stores.useDesk.setState({ laying: null });
   else stores.choose([]);
 }
 

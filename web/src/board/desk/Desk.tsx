@@ -31,6 +31,10 @@ import { useBoard } from "../useBoard";
 // Fetched when something is first chosen: it knows every kind of element.
 const ElementHandles = lazily(async () => (await import("./ElementHandles")).ElementHandles);
 
+// Fetched when a picture lies under the drawing.
+const UnderHandles = lazily(async () => (await import("./UnderHandles")).UnderHandles);
+const LaySurface = lazily(async () => (await import("./UnderHandles")).LaySurface);
+
 // Fetched when one first draws.
 const DrawSurface = lazily(async () => (await import("../draw/DrawSurface")).DrawSurface);
 
@@ -108,6 +112,12 @@ function Handles() {
       {choosing && chosen && !chosen.locked && (
         <Suspense fallback={null}>
           <ElementHandles element={chosen} />
+        </Suspense>
+      )}
+      {stage === "references" && shot.under && !held && (
+        <Suspense fallback={null}>
+          <UnderHandles shot={shot} under={shot.under} />
+          <LaySurface />
         </Suspense>
       )}
       {stage === "points" && <ArcHandles />}

@@ -1,4 +1,5 @@
 import { useCallback, useEffect, useState } from "react";
+import { middle, radians } from "@zanvo/core/geometry";
 import type { Reference, Shot } from "@zanvo/core/scene";
 import { referencePath } from "../../api";
 import { bringAgain } from "../../references/bring";
@@ -42,10 +43,10 @@ export function useUnderPicture(sceneId: string, { under }: Shot): Under {
   };
 }
 
-/** The picture under a drawing, cut at the panel. */
+/** The picture under a drawing, cut at the panel, or at the sheet. */
 export function UnderPicture({
   image,
-  shot: { under, frame },
+  shot: { under, frame, sheet },
 }: {
   readonly image: HTMLImageElement | null;
   readonly shot: Shot;
@@ -56,12 +57,17 @@ export function UnderPicture({
       (context) => {
         if (!under || !image || under.strength === 0) return;
         context.beginPath();
-        context.rect(frame.x, frame.y, frame.width, frame.height);
+        if (under.wholeSheet) context.rect(0, 0, sheet.width, sheet.height);
+        else context.rect(frame.x, frame.y, frame.width, frame.height);
         context.clip();
         context.globalAlpha = under.strength;
-        context.drawImage(image, under.at.x, under.at.y, under.at.width, under.at.height);
+        const { at, turn = 0 } = under;
+        const [cx, cy] = middle(at);
+        context.translate(cx, cy);
+        context.rotate(radians(turn));
+        context.drawImage(image, -at.width / 2, -at.height / 2, at.width, at.height);
       },
-      [image, under, frame],
+      [image, under, frame, sheet],
     ),
   );
   return null;

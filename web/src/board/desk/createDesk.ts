@@ -44,6 +44,8 @@ export interface DeskState {
   /** Where the third point is being led while the other two stay, mm. */
   readonly third: Vec2 | null;
   readonly six: Six | null;
+  /** The picture under the drawing is being laid by two places: those pressed so far, mm. */
+  readonly laying: readonly Vec2[] | null;
   /** The place a finding speaks of, mm. */
   readonly place: Vec2 | null;
 }
@@ -58,6 +60,7 @@ const FRESH: DeskState = {
   foot: null,
   third: null,
   six: null,
+  laying: null,
   place: null,
 };
 

@@ -31,8 +31,9 @@ export function useDeskElement(holder: RefObject<HTMLElement | null>, id: string
     () => () => {
       setRaising(null);
       setSix(null);
+      useDesk.setState({ laying: null });
     },
-    [stage, shot.id, setRaising, setSix],
+    [stage, shot.id, setRaising, setSix, useDesk],
   );
   // Another sheet is fitted again, unless somebody has chosen where to look.
   const { width, height } = shot.sheet;

@@ -20,6 +20,7 @@ import { replaceLines } from "../../document/lines";
 import { Button, NumberField, Select, TextField } from "../../ui";
 import { useBoard } from "../useBoard";
 import { FIT_NAMES } from "./DrawPanel";
+import { MeetingPoint } from "./MeetingPoint";
 import { nameOf } from "./names";
 
 type Of<K extends OwnLine["kind"]> = Extract<OwnLine, { readonly kind: K }>;
@@ -360,6 +361,9 @@ export function ChosenLines({ lines }: { readonly lines: readonly OwnLine[] }) {
   const { id } = useShot();
   const [line] = lines;
   const weights = Object.keys(WEIGHTS) as Weight[];
+  const ruled = lines.filter(
+    (one): one is Extract<SheetLine, { kind: "ruled" }> => one.kind === "ruled" && !("plane" in one),
+  );
   return (
     <section aria-label="Chosen lines" className="space-y-2 border-t border-hair pt-2">
       <div className="flex items-center justify-between">
@@ -399,6 +403,7 @@ export function ChosenLines({ lines }: { readonly lines: readonly OwnLine[] }) {
             );
         }}
       />
+      {ruled.length > 1 && ruled.length === lines.length && <MeetingPoint lines={ruled} />}
       {lines.length === 1 && <LineFields key={line.id} line={line} />}
     </section>
   );

@@ -1,15 +1,16 @@
-import { ImagePlus, Trash2 } from "lucide-react";
+import { ImagePlus, Layers2, Trash2 } from "lucide-react";
 import { Link } from "react-router";
-import type { Reference } from "@zanvo/core/scene";
+import { laidUnder, type Reference } from "@zanvo/core/scene";
 import { useBringPhoto } from "../../references/useBringPhoto";
 import { HeldToPhoto } from "./Held";
-import { Button, IconButton, Strength } from "../../ui";
+import { Button, IconButton } from "../../ui";
+import { UnderFields } from "./UnderFields";
 import { useStores } from "../../stores";
 
 /** Photos to draw after: brought in, opened on their bench, faded under the drawing. */
 export function ReferencesPanel() {
   const stores = useStores();
-  const { useShot, useDocument, edit, say, drag, onShot, beginGesture, endGesture } = stores;
+  const { useShot, useDocument, edit, say, onShot } = stores;
   const shot = useShot();
   const sceneId = useDocument((document) => document.id);
   const references = useDocument((document) => document.scene.references) ?? [];
@@ -35,7 +36,7 @@ export function ReferencesPanel() {
   return (
     <div className="space-y-2">
       <p className="text-pencil">
-        Drop or paste a photo on the desk, or choose a file: trace its edges, and draw into its view.
+        Drop or paste a photo or a rough on the desk, or choose a file: trace its edges, or lay it under the drawing.
       </p>
       <ul className="space-y-1">
         {references.map((one) => (
@@ -46,6 +47,14 @@ export function ReferencesPanel() {
             >
               {one.name}
             </Link>
+            {under?.reference !== one.id && (
+              <IconButton
+                label={`Lay ${one.name} under the drawing`}
+                onClick={() => edit(onShot((before) => ({ ...before, under: laidUnder(one, before.frame) })))}
+              >
+                <Layers2 size={14} />
+              </IconButton>
+            )}
             <IconButton label={`Take ${one.name} away`} onClick={() => remove(one)}>
               <Trash2 size={14} />
             </IconButton>
@@ -57,17 +66,7 @@ export function ReferencesPanel() {
         {busy ? "Taking it in…" : "Import a photo"}
       </Button>
       <HeldToPhoto />
-      {under && (
-        <Strength
-          label="Photo under the drawing"
-          value={under.strength}
-          onChange={(strength) =>
-            drag(onShot((before) => ({ ...before, under: before.under && { ...before.under, strength } })))
-          }
-          onHold={beginGesture}
-          onRelease={endGesture}
-        />
-      )}
+      {under && <UnderFields under={under} />}
     </div>
   );
 }
