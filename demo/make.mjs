@@ -116,9 +116,76 @@ write("1-quay-street", {
   ],
 });
 
+/** The corner's photo as it lies in the panel of an A3 sheet, and the camera that took it. */
+const CORNER_PHOTO = (() => {
+  const { width, height, focalLength, centre, eye } = JSON.parse(
+    readFileSync(new URL("photos/the-corner.json", import.meta.url), "utf8"),
+  );
+  const { x, y, width: w, height: h } = a3.frame;
+  const scale = Math.min(w / width, h / height);
+  const at = {
+    x: x + (w - scale * width) / 2,
+    y: y + (h - scale * height) / 2,
+    width: scale * width,
+    height: scale * height,
+  };
+  return {
+    at,
+    eye,
+    distance: round(focalLength * scale),
+    centre: { x: round(at.x + centre[0] * scale), y: round(at.y + centre[1] * scale) },
+  };
+})();
+const PHOTO_HEADING = 2;
+
+/** Where the photo's camera sees a place, mm of the sheet: it looks level. */
+const seenInPhoto = ([x, y, z]) => {
+  const { eye, distance, centre } = CORNER_PHOTO;
+  const h = radians(PHOTO_HEADING);
+  const [dx, dy] = [x - eye[0], y - eye[1]];
+  const [right, ahead] = [dx * Math.cos(h) - dy * Math.sin(h), dx * Math.sin(h) + dy * Math.cos(h)];
+  return [round(centre.x + (distance * right) / ahead), round(centre.y - (distance * (z - eye[2])) / ahead)];
+};
+
+/** A place in the streets' own measure, as `block` has it, at a height. */
+const spot = (l, r, z) => {
+  const { x, y } = block("", "", l, r, 1, 1, 1).origin;
+  return [x, y, z];
+};
+
+/** An upright plane that faces the left street, its x to the right, from the far end of a wall. */
+const facade = (name, l, r) => {
+  const [x, y] = spot(l, r, 0);
+  return { name, origin: { x, y, z: 0 }, heading: LEFT + 180, tilt: 90 };
+};
+const FISH_WALL = facade("Fish hall, wall 3", 15, 0);
+const TOWER_WALL = facade("Clock tower, wall 3", 23, 15);
+const rectangle = (id, weight, plane, x, y, width, height) => ({
+  id,
+  kind: "polyline",
+  weight,
+  points: [
+    [x, y],
+    [x + width, y],
+    [x + width, y + height],
+    [x, y + height],
+  ],
+  closed: true,
+  plane,
+});
+
 write("2-from-the-crane", {
   title: "The quarter from the harbour crane",
   elements: quarter,
+  references: [photo("The corner", "the-corner")],
+  lines: [
+    rectangle("sign", "medium", FISH_WALL, 3, 4.6, 9, 2),
+    rectangle("sign-inside", "light", FISH_WALL, 3.3, 4.9, 8.4, 1.4),
+    { id: "clock", kind: "circle", weight: "heavy", centre: [2.5, 22.6], radius: 1.7, plane: TOWER_WALL },
+    { id: "clock-inside", kind: "circle", weight: "light", centre: [2.5, 22.6], radius: 1.35, plane: TOWER_WALL },
+    { id: "hour", kind: "ruled", weight: "medium", from: [2.5, 22.6], to: [3.2, 23.1], plane: TOWER_WALL },
+    { id: "minute", kind: "ruled", weight: "medium", from: [2.5, 22.6], to: [2.3, 23.8], plane: TOWER_WALL },
+  ],
   shots: [
     {
       id: "s1",
@@ -128,6 +195,35 @@ write("2-from-the-crane", {
       gaze: { heading: 8, pitch: 0, roll: 0 },
       lens: { law: "rectilinear", distance: 300, centre: { x: 210, y: 40 } },
       bundles: bundles(0.3, 0.3, 0.15),
+    },
+    {
+      id: "s2",
+      name: "The fish hall, divided",
+      ...a3,
+      eye: { x: CORNER_PHOTO.eye[0], y: CORNER_PHOTO.eye[1], z: CORNER_PHOTO.eye[2] },
+      gaze: { heading: PHOTO_HEADING, pitch: 0, roll: 0 },
+      lens: { law: "rectilinear", distance: CORNER_PHOTO.distance, centre: CORNER_PHOTO.centre },
+      bundles: bundles(0.2, 0.2, 0.1),
+      under: { reference: "the-corner", strength: 0.75, at: CORNER_PHOTO.at },
+      show: { buildings: 0, bundles: 0, hidden: 0, "own-lines": 0 },
+      lines: [
+        {
+          id: "colonnade",
+          kind: "quad",
+          weight: "medium",
+          corners: [spot(0, 0, 0), spot(0, 24, 0), spot(0, 24, 7.5), spot(0, 0, 7.5)].map(seenInPhoto),
+          columns: "9",
+          school: "marks",
+        },
+        {
+          id: "bays",
+          kind: "quad",
+          weight: "medium",
+          corners: [spot(0, 0, 0), spot(15, 0, 0), spot(15, 0, 7.5), spot(0, 0, 7.5)].map(seenInPhoto),
+          columns: "6",
+          school: "diagonals",
+        },
+      ],
     },
   ],
 });

@@ -3,7 +3,7 @@ import { expect, test } from "@playwright/test";
 import sharp from "sharp";
 import AxeBuilder from "@axe-core/playwright";
 import { bench, bringIn, onBench, photo, references, set, trace, traceSet, TRUTH } from "./bench";
-import { openNew, onSheet, saved, type } from "./table";
+import { dragHandle, dragOnSheet, openNew, onSheet, saved, type } from "./table";
 
 test("a photo is taken in, its edges traced, its view found and drawn into", async ({ page }) => {
   const { id, edges } = await onBench(page);
@@ -304,4 +304,71 @@ test("a photo begins a scene from the shelf, chosen or dropped, and what is none
   await drop("notes.pdf", "application/pdf", "%PDF-1.7");
   await expect(page.getByText(/is no picture that can be read/).first()).toBeVisible();
   await expect(page.getByRole("link", { name: "IMG" })).toHaveCount(0);
+});
+
+test("a rough is laid under the drawing, moved, turned, and laid by two places; ruled lines on it tell its points", async ({
+  page,
+}) => {
+  const id = await openNew(page);
+  await references(page);
+  const { bytes } = await photo();
+  await bringIn(page, bytes, "rough.jpg");
+  await expect(bench(page)).toBeVisible();
+  await saved(page, id);
+  await page.goto(`/scenes/${id}`);
+  await references(page);
+  await page.getByRole("button", { name: /^Lay .* under the drawing$/ }).click();
+  const under = async () => (await saved(page, id)).shots[0].under!;
+  expect((await under()).at.height).toBeLessThanOrEqual(267 + 1e-9);
+  await type(page, "Turned by", "15");
+  await page.getByLabel("Under the whole sheet").check();
+  expect(await under()).toMatchObject({ turn: 15, wholeSheet: true });
+  expect(await (await page.request.get(`/api/scenes/${id}/exports/s1.svg`)).text()).toContain("rotate(15 ");
+  const middle = page.getByRole("button", { name: /^Middle of the picture/ });
+  await dragHandle(page, middle, 40, 0);
+  const moved = await under();
+  expect(moved.at.x + moved.at.width / 2).toBeGreaterThan(215);
+  await page.keyboard.press("Control+z");
+  // From 100 mm apart to 200 mm apart: twice as large, and level as before.
+  await page.getByRole("button", { name: "Lay it by two places" }).click();
+  const pressed: readonly [number, number][] = [
+    [100, 150],
+    [100, 150],
+    [200, 150],
+    [300, 150],
+  ];
+  for (const at of pressed) await page.mouse.click(...(await onSheet(page, ...at)));
+  const laid = await under();
+  expect(laid.at.width / moved.at.width).toBeCloseTo(2, 1);
+  expect(laid.turn).toBeCloseTo(15, 1);
+
+  // Two lines ruled over it, chosen together, meet in a point that the sketch takes.
+  await page.getByRole("navigation", { name: "Stages" }).getByRole("button", { name: "Draw" }).click();
+  await page.getByLabel("Aims at").selectOption("free");
+  const drawn: readonly (readonly [[number, number], [number, number]])[] = [
+    [
+      [60, 60],
+      [200, 100],
+    ],
+    [
+      [60, 200],
+      [200, 160],
+    ],
+  ];
+  for (const [from, to] of drawn) {
+    await page.keyboard.down("Alt");
+    await dragOnSheet(page, from, to);
+    await page.keyboard.up("Alt");
+  }
+  await page.getByRole("button", { name: "Choose", exact: true }).click();
+  await page.mouse.click(...(await onSheet(page, 130, 80)));
+  await page.keyboard.down("Shift");
+  await page.mouse.click(...(await onSheet(page, 130, 180)));
+  await page.keyboard.up("Shift");
+  await expect(page.getByText(/^They meet 1?\d\d(\.\d)? mm in from the right, 130 mm from the top/)).toBeVisible();
+  await page.getByRole("button", { name: "Right point" }).click();
+  // By hand: both lines fall and rise 2 in 7 towards each other, from 140 mm apart; they meet 245 mm on, at x 305.
+  const { sketch } = (await saved(page, id)).shots[0];
+  expect(sketch?.right.x).toBeCloseTo(305, 0);
+  expect(sketch?.right.y).toBeCloseTo(130, 0);
 });

@@ -125,10 +125,14 @@ function title(doc: Doc, scene: Scene, name: string): number {
 
 /** The pages of one panel: the desk in small, the steps and all measures, then ticks for points off the sheet. */
 function panelPages(doc: Doc, scene: Scene, shot: Shot, setUp: SetUp, system: System): void {
-  const { steps, aids, scaled, compass } = setUp;
+  const { steps, aids, scaled, compass, tools } = setUp;
   const columns = twoColumns(doc, system, () => title(doc, scene, shot.name));
   columns.drawn((x, y) => deskInSmall(doc, scene, [shot], x, y) + 3);
   numbered(columns, steps);
+  if (tools.length > 0) {
+    heading(columns, "With your tools", 12);
+    for (const note of tools) columns.paragraph(note, 8.5);
+  }
   scaledSetUp(columns, scaled);
   columns.beginRight();
   measures(columns, scene, shot);

@@ -1,14 +1,18 @@
 import { FORMAT, VERSION } from "../format";
 import { pageOf, type Scene, type Shot } from "../scene";
 
-/** What a shot lays out on the desk, without the photo under it, and with the other side only where that goes along. */
-function setUpOnly({ under: _, backOf, ...shot }: Shot, page: readonly Shot[]): Shot {
+/**
+ * What a shot lays out on the desk, without the photo under it and lines drawn on it, and with the other side only
+ * where that goes along.
+ */
+function setUpOnly({ backOf, ...all }: Shot, page: readonly Shot[]): Shot {
+  const shot: Shot = { ...all, under: undefined, lines: undefined, construction: undefined };
   return page.some(({ id }) => id === backOf) ? { ...shot, backOf } : shot;
 }
 
 /**
  * The desk of a shot as a template: all panels of its page with their views, grids and papers, and the directions they
- * are laid out for, but nothing that stands in the scene.
+ * are laid out for and the tools that they are drawn with, but nothing that stands in the scene.
  */
 export function templateOf(scene: Scene, shot: Shot, title: string): Scene {
   const page = pageOf(scene, shot);
@@ -20,6 +24,7 @@ export function templateOf(scene: Scene, shot: Shot, title: string): Scene {
     orientations: scene.orientations,
     elements: [],
     shots: page.map((one) => setUpOnly(one, page)),
+    ...(scene.tools ? { tools: scene.tools } : {}),
   };
 }
 
@@ -28,7 +33,8 @@ export const isFresh = ({ elements, references }: Pick<Scene, "elements" | "refe
   elements.length === 0 && !references?.length;
 
 /** What a scene takes over from a template; its own title and place stay. */
-export const deskOf = ({ orientations, shots }: Scene): Pick<Scene, "orientations" | "shots"> => ({
+export const deskOf = ({ orientations, shots, tools }: Scene): Pick<Scene, "orientations" | "shots" | "tools"> => ({
   orientations,
   shots,
+  ...(tools ? { tools } : {}),
 });

@@ -1,15 +1,12 @@
 import type { Scene, Shot } from "../scene";
 import { viewOf } from "../shot";
 import { pinsOf } from "../vanishing";
-import { bareFoot } from "./bareFoot";
 import { clotting } from "./clotting";
 import { compassOff } from "./compass";
 import { crowding } from "./crowding";
 import { lyingDepth } from "./depth";
 import type { Check, Finding } from "./finding";
 import { narrowJunctions } from "./junctions";
-import { leaningOval } from "./leaning";
-import { missedPoint } from "./ownAims";
 import { outOfReach } from "./reach";
 import { stretchedRound } from "./round";
 import { contradicting } from "./sighted";
@@ -18,14 +15,13 @@ import { impossibleTriangle, offHorizon } from "./sketched";
 import { missingThird } from "./third";
 import { tilted } from "./tilted";
 import { wide } from "./wide";
-import { wrongPoint } from "./wrongPoint";
 
 export type { Finding } from "./finding";
 export { seenFindings } from "./seen";
 export { nudgedBlock, nudgedEye, tangentsOf } from "./tangents";
 
 /**
- * Every check that needs nothing built. A new finding is one file and one line here, or in `ON_THE_GROUND` (seen.ts).
+ * Every check that a board makes at once. A new finding is one file and one line here, or in `LATER` (seen.ts).
  */
 const CHECKS: readonly Check[] = [
   wide,
@@ -42,10 +38,6 @@ const CHECKS: readonly Check[] = [
   compassOff,
   offScale,
   narrowJunctions,
-  missedPoint,
-  wrongPoint,
-  bareFoot,
-  leaningOval,
 ];
 
 const ORDER = { error: 0, warning: 1, note: 2 } as const;

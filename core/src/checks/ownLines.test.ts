@@ -5,7 +5,7 @@ import type { SheetLine } from "../lines";
 import { newScene, type Scene, type Shot } from "../scene";
 import { project, viewOf } from "../shot";
 import { pinsOf } from "../vanishing";
-import { findings } from ".";
+import { seenFindings } from ".";
 import { ovalOf } from "./leaning";
 
 const base = newScene("Test");
@@ -16,7 +16,7 @@ const ruled = (id: string, from: Vec2, to: Vec2): SheetLine => ({
 });
 const shotOf = (lines: SheetLine[], change: Partial<Shot> = {}): Shot => ({ ...shotWith(), lines, ...change });
 const found = (shot: Shot, id: string, scene: Scene = base) =>
-  findings({ ...scene, shots: [shot] }, shot).filter((one) => one.id.startsWith(id));
+  seenFindings({ ...scene, shots: [shot] }, shot).filter((one) => one.id.startsWith(id));
 const pin = (name: string) => pinsOf(base.orientations, shotWith()).find(({ id }) => id === name)!.point.at!;
 const on = ([ax, ay]: Vec2, [bx, by]: Vec2, t: number): Vec2 => [ax + t * (bx - ax), ay + t * (by - ay)];
 

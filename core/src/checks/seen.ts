@@ -3,15 +3,19 @@ import { viewOf } from "../shot";
 import { visibleEdges } from "../visibility";
 import { built } from "../world";
 import { pinsOf } from "../vanishing";
+import { bareFoot } from "./bareFoot";
 import type { Check, Finding } from "./finding";
 import { insideThing } from "./inside";
+import { leaningOval } from "./leaning";
+import { missedPoint } from "./ownAims";
 import { onSlopes } from "./slopes";
 import { tangents } from "./tangents";
 import { thinnedDetails } from "./thinned";
 import { underground } from "./underground";
+import { wrongPoint } from "./wrongPoint";
 
-/** Checks that ask how high the ground is. */
-const ON_THE_GROUND: readonly Check[] = [insideThing, underground, onSlopes];
+/** Checks that ask how high the ground is, and those of own lines: a board that opens need not load them. */
+const LATER: readonly Check[] = [insideThing, underground, onSlopes, missedPoint, wrongPoint, bareFoot, leaningOval];
 
 /** What is to be said of what is built and seen in a shot, which is worked out for it: in a worker, or from a shell. */
 export function seenFindings(scene: Scene, shot: Shot): Finding[] {
@@ -20,7 +24,7 @@ export function seenFindings(scene: Scene, shot: Shot): Finding[] {
   const visible = visibleEdges(solids, view.eye, details);
   const looked = { scene, shot, view, pins: pinsOf(scene.orientations, shot) };
   return [
-    ...ON_THE_GROUND.flatMap((check) => check(looked)),
+    ...LATER.flatMap((check) => check(looked)),
     ...tangents(scene, shot, solids, visible),
     ...thinnedDetails(shot, visible),
   ];

@@ -84,7 +84,9 @@ export const block = recipe({
     ];
     if (closing === null)
       return [...steps, step("Eye level passes through it: neither its top nor its underside is seen."), RUB_OUT];
-    const back = at(box.back, closing === "top" ? 0 : high);
+    // Both of its ends must be seen: lines on paper would meet behind the eye, too.
+    const [backFoot, backTop] = [at(box.back), at(box.back, high)];
+    const back = closing === "top" ? backFoot : backTop;
     return [...steps, ...closingSteps(table, box, { closing, leftEnd, rightEnd, back }), RUB_OUT];
   },
 });

@@ -2,10 +2,10 @@ import { meet, type Stretch } from "../dividing";
 import { add, degrees, distance2, radians, scale, unit, type Vec2, type Vec3 } from "../geometry";
 import type { OwnLine } from "../lines";
 import { NoAnswer } from "../problem";
-import type { Orientation, Reference, Shot } from "../scene";
+import type { Orientation, Reference, Shot, Tools } from "../scene";
 import { project, viewOf, type View } from "../shot";
 import { mm, sentence, type Sentence, type Told } from "../units";
-import { fromEdge, type Pin, pinsOf, vanishingPoint } from "../vanishing";
+import { fromEdge, offSheet, type Pin, pinsOf, type Reach, reachTo, vanishingPoint } from "../vanishing";
 import { blockAxes, blockCorner, boxOf, type Block, type Element } from "../world";
 import { nearCorner } from "../construct";
 
@@ -33,6 +33,7 @@ export interface Pictured {
   readonly title?: string;
   readonly orientations: readonly Orientation[];
   readonly references?: readonly Reference[];
+  readonly tools?: Tools;
 }
 
 /** What a construction is made for: a shot, and where it asks for them the element or the own line that is chosen. */
@@ -72,6 +73,7 @@ export interface Table {
   readonly view: View;
   readonly shot: Shot;
   readonly pins: readonly Pin[];
+  readonly tools?: Tools;
 }
 
 /** The table of a shot whose lens draws straight lines. @throws NoAnswer in a curved lens */
@@ -79,7 +81,7 @@ export function tableOf({ scene, shot }: Given): Table {
   const view = viewOf(shot);
   if (!view.law.straight)
     throw new NoAnswer("This lens bends lines: its compass work stands on the set-up sheet, arc by arc.");
-  return { view, shot, pins: pinsOf(scene.orientations, shot) };
+  return { view, shot, pins: pinsOf(scene.orientations, shot), tools: scene.tools };
 }
 
 /** Where a place of the world is seen. @throws NoAnswer behind the eye */
@@ -94,35 +96,46 @@ export interface Towards {
   readonly name: string;
   readonly at: Vec2 | null;
   readonly way: Vec2;
+  /** What else it takes to rule a line there, as the end of a clause; nothing where a ruler reaches it. */
+  readonly by: string;
 }
 
+/** How a point is aimed at that a ruler does not reach. */
+const BY: Readonly<Record<Reach["by"], string>> = {
+  ruler: "",
+  ticks: ", by its edge ticks",
+  nothing: ", by edge ticks and a longer ruler",
+};
+
 /** Where a direction of the world runs on paper, by the name of its pin where it has one. */
-export function towards({ view, pins }: Table, direction: Vec3): Towards {
+export function towards({ view, shot, pins, tools }: Table, direction: Vec3): Towards {
   const d = unit(direction);
   const pin = pins.find(({ direction: own }) => Math.abs(own[0] * d[0] + own[1] * d[1] + own[2] * d[2]) > 1 - 1e-9);
   const point = vanishingPoint(view, d);
   const angle = radians("angle" in point ? (point.angle ?? 0) : 0);
-  return { name: pin?.name ?? "its own point", at: point.at, way: [Math.cos(angle), Math.sin(angle)] };
+  const reach = point.at ? reachTo(shot, tools, point.at, offSheet(shot.sheet, ...point.at) !== null) : null;
+  const by = reach === null ? "" : BY[reach.by];
+  return { name: pin?.name ?? "its own point", at: point.at, way: [Math.cos(angle), Math.sin(angle)], by };
 }
 
 /** A light line from a place to where a direction runs; where that is nowhere, past another place by a tenth. */
-export function ray(from: Vec2, { at, way }: Towards, past: Vec2): Stretch {
+export function ray(from: Vec2, { at, way }: Pick<Towards, "at" | "way">, past: Vec2): Stretch {
   if (at) return [from, at];
   const far = (past[0] - from[0]) * way[0] + (past[1] - from[1]) * way[1];
   return [from, [from[0] + 1.1 * far * way[0], from[1] + 1.1 * far * way[1]]];
 }
 
 /** The endless line through a place that runs a way, by two of its places. */
-export const lineAlong = (from: Vec2, { at, way }: Towards): Stretch =>
+export const lineAlong = (from: Vec2, { at, way }: Pick<Towards, "at" | "way">): Stretch =>
   at && distance2(at, from) > 1e-9 ? [from, at] : [from, [from[0] + way[0], from[1] + way[1]]];
 
 /** Where two endless lines cross. @throws NoAnswer where they run side by side */
 export const cross = meet;
 
 /** How a line runs, in words. */
-export const runs = ({ name, at, way }: Towards): string =>
+export const runs = ({ name, at, way, by }: Towards): string =>
   at
-    ? `to ${name}`
+    ? `to ${name}${by}`
     : Math.abs(way[1]) < 1e-9
       ? "level"
       : Math.abs(way[0]) < 1e-9

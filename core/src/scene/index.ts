@@ -20,6 +20,7 @@ export type {
   Sightings,
   Sketch,
   Slope,
+  Tools,
   TracedSet,
   Wall,
 } from "../schema";

@@ -150,6 +150,16 @@ const SightingsSchema = strict({
   ),
 });
 
+/** What somebody draws with: lengths in mm; a compass or a ruler that is not named is not there. */
+const ToolsSchema = strict({
+  ruler: Type.Optional(named("Longest ruler", offered(50, 5000, Side))),
+  compass: Type.Optional(named("Compass opens to", offered(10, 2000, Side))),
+  beam: Type.Optional(named("Beam compass opens to", offered(50, 5000, Side))),
+  setSquares: Type.Optional(Type.Boolean()),
+  tape: Type.Optional(Type.Boolean()),
+  lightTable: Type.Optional(Type.Boolean()),
+});
+
 /** A line to a point, picked to be drawn by compass: the pin it runs to, and a place of the sheet it passes. */
 const PickedArcSchema = strict({ pin: Id, through: Point2(Millimetres) });
 
@@ -343,6 +353,8 @@ export const SceneSchema = strict({
   elements: Type.Array(ElementSchema, { maxItems: MAX_ELEMENTS }),
   /** Street sides that are built up by rule. */
   rows: Type.Optional(Type.Array(RowSchema, { maxItems: 500 })),
+  /** What the set-up sheet and constructions may ask for; anything, where nothing is said. */
+  tools: Type.Optional(ToolsSchema),
   /** Lines of one's own on planes of the world: every shot shows them. */
   lines: Type.Optional(Type.Array(WorldLineSchema, { maxItems: MAX_LINES })),
   shots: Type.Array(ShotSchema, { minItems: 1, maxItems: 500 }),
@@ -368,6 +380,7 @@ export type Reference = Static<typeof ReferenceSchema>;
 export type Wall = NonNullable<Reference["walls"]>[number];
 export type TracedSet = Reference["sets"][number];
 export type Edge = TracedSet["edges"][number];
+export type Tools = Static<typeof ToolsSchema>;
 export type PickedArc = Static<typeof PickedArcSchema>;
 export type Sketch = Static<typeof SketchSchema>;
 export type Bundle = Static<typeof BundleSchema>;

@@ -19,6 +19,7 @@ import {
   pinsOf,
   type ScaledSetUp,
   scaledSetUp,
+  toolNotes,
 } from "../vanishing";
 import type { Vec2 } from "../geometry";
 import type { Scene, Shot } from "../scene";
@@ -51,6 +52,8 @@ export interface CompassSheet {
 export interface SetUp {
   /** Only for lenses that are drawn by compass. */
   readonly compass: CompassSheet | null;
+  /** What the tools that somebody has mean for it; nothing where they are not told. */
+  readonly tools: readonly Told[];
   /** What to do, in order. */
   readonly steps: readonly Told[];
   /** Aids for each point off the sheet. */
@@ -171,6 +174,7 @@ export function setUpOf(scene: Scene, shot: Shot, spacing = 10): SetUp {
     placed.map(({ at }) => at),
   );
   return {
+    tools: toolNotes(shot, scene.tools, pins),
     compass: byCompass(view) ? compassSheet(shot, view, pins) : null,
     steps: [
       sentence`Lay the sheet ${sheet.width >= sheet.height ? "landscape" : "upright"},

@@ -9,7 +9,7 @@ const numbered = (steps: readonly Told[]): Told[] => steps.map((step, i) => sent
 
 /** All that is told of one panel. */
 function panelLines(scene: Scene, shot: Shot, setUp: SetUp, system: System): readonly Told[] {
-  const { steps, aids, scaled, compass } = setUp;
+  const { steps, aids, scaled, compass, tools } = setUp;
   const rows = (title: string, of: readonly CompassRow[]): Told[] =>
     of.length ? ["", title, ...of.map(({ name, how }) => sentence`${name}: ${how}`)] : [];
   return [
@@ -21,6 +21,7 @@ function panelLines(scene: Scene, shot: Shot, setUp: SetUp, system: System): rea
     "",
     "STEPS",
     ...numbered(steps),
+    ...(tools.length > 0 ? ["", "WITH YOUR TOOLS", ...tools] : []),
     ...aids.flatMap(({ pin, aids: one }) => {
       const { heads, rows } = tickTable(one, system);
       return [

@@ -9,3 +9,4 @@ export * from "./sightings";
 export * from "./sketch";
 export * from "./sightingMarks";
 export * from "./fromEdge";
+export { reachTo, toolNotes, type Reach } from "./withTools";

@@ -108,15 +108,30 @@ function Steps({ steps }: Pick<SetUp, "steps">) {
   );
 }
 
+/** What one's own tools mean for it. */
+function WithTools({ tools }: Pick<SetUp, "tools">) {
+  const { useMeasures } = useStores();
+  const measures = useMeasures();
+  return (
+    <section aria-label="With your tools" className="mt-3">
+      <h3 className="font-semibold">With your tools</h3>
+      {tools.map((note, i) => (
+        <p key={i}>{measures(note)}</p>
+      ))}
+    </section>
+  );
+}
+
 /** One panel: the desk in small, the steps, all measures, ticks. */
 function PanelSetUp({ scene, shot, setUp }: { readonly scene: Scene; readonly shot: Shot; readonly setUp: SetUp }) {
-  const { steps, aids, scaled, compass } = setUp;
+  const { steps, aids, scaled, compass, tools } = setUp;
   return (
     <>
       <div className="mt-3 grid grid-cols-[1fr_1fr] gap-6">
         <div>
           <DeskDrawing scene={scene} shots={[shot]} />
           <Steps steps={steps} />
+          {tools.length > 0 && <WithTools tools={tools} />}
         </div>
         <div>
           <Measures scene={scene} shot={shot} />

@@ -8,7 +8,7 @@ import type { Shapes } from "../layer";
 import { byWeight, partsByWeight, ruledShapes, runLines, seenStretches, together } from "../ownLines";
 import { STYLES } from "../style";
 import { segmentLines } from "../visibleLines";
-import { layerKind, type LayerContext } from "./kind";
+import { layerKind, type LayerContext, type LayerPart } from "./kind";
 
 type Of<L extends OwnLine, K extends OwnLine["kind"]> = Extract<L, { readonly kind: K }>;
 type SheetSpacing = Of<SheetLine, "spacing">;
@@ -18,6 +18,8 @@ type SheetQuad = Of<SheetLine, "quad">;
 /** A tick reaches so far to either side where nothing is said: mm on a sheet, of its line on a plane. */
 const REACH = 3;
 const PART = 0.04;
+/** How strong the light lines of a division by hand are. */
+const LIGHT = 0.6;
 
 /** What is worked out, or nothing where it has no answer: the panel beside the drawing says why. */
 function orNothing<T>(work: () => T[]): T[] {
@@ -70,9 +72,26 @@ function worldSpacing(line: WorldLine): readonly (readonly Vec2[])[] {
 
 function quadShapes(line: SheetQuad): Shapes[] {
   const { columns, rows } = dividedOwn(line);
-  const drawn = orNothing(() => constructedOwn(line)?.drawn.flatMap(({ lines }) => [...lines]) ?? []);
-  const lines = [[...line.corners, line.corners[0]], ...columns, ...rows, ...drawn];
+  const lines = [[...line.corners, line.corners[0]], ...columns, ...rows];
   return [{ lines: Float64Array.from(lines.flatMap(runLines)) }];
+}
+
+/** The light lines by which quadrilaterals are divided by hand, where they are drawn so. */
+function drawnByHand(lines: readonly SheetLine[]): LayerPart[] {
+  const drawn = lines.flatMap((line) =>
+    line.kind === "quad"
+      ? orNothing(() => constructedOwn(line)?.drawn.flatMap(({ lines: light }) => [...light]) ?? [])
+      : [],
+  );
+  if (drawn.length === 0) return [];
+  return [
+    {
+      id: "divisions-by-hand",
+      label: "Divisions, light lines",
+      style: { width: STYLES.bundle.width, opacity: LIGHT },
+      lines: Float64Array.from(drawn.flatMap(runLines)),
+    },
+  ];
 }
 
 function sheetShapes(view: View, pins: readonly Pin[], line: SheetLine): Shapes[] {
@@ -102,7 +121,7 @@ export const divisions = layerKind({
     const { view, visible, orientations, shot } = context;
     const own = byWeight(context, ({ kind }) => kind === "spacing" || kind === "quad");
     const pins = own.some(({ sheet }) => sheet.length > 0) ? pinsOf(orientations, shot) : [];
-    return partsByWeight(DIVISIONS, own, ({ sheet, world }) =>
+    const parts = partsByWeight(DIVISIONS, own, ({ sheet, world }) =>
       together([
         ...sheet.flatMap((line) => sheetShapes(view, pins, line)),
         segmentLines(
@@ -111,5 +130,6 @@ export const divisions = layerKind({
         ),
       ]),
     );
+    return [...drawnByHand(context.lines.sheet), ...parts];
   },
 });

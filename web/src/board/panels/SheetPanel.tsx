@@ -17,7 +17,8 @@ import {
 import { sceneMeasure } from "@zanvo/core/schema";
 import { createScene, deleteScene } from "../../api";
 import { newId } from "../../id";
-import { Button, MeasureField, NumberField, Select, useWork } from "../../ui";
+import { Button, Fold, MeasureField, NumberField, Select, useWork } from "../../ui";
+import { ToolsFields } from "./ToolsFields";
 import { freeName } from "../../document";
 import { BeginFields } from "./BeginFields";
 import { HeldToPhoto, OfView } from "./Held";
@@ -200,6 +201,9 @@ export function SheetPanel() {
         <PanelFields sheet={sheet} frame={frame} />
         <SplitFields frame={frame} />
       </OfView>
+      <Fold title="My tools">
+        <ToolsFields />
+      </Fold>
       <KeepAsTemplate />
     </div>
   );
