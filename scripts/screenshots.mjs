@@ -124,9 +124,23 @@ try {
   await page.screenshot({ path: join(folder, "raise-a-corner.png") });
   await page.keyboard.press("Escape");
 
+  await board("The quarter from the harbour crane");
+  await page.keyboard.press("5");
+  await page.getByText("How it is made").click();
+  await page.getByLabel("Construction", { exact: true }).selectOption("block");
+  await page.getByLabel("Of", { exact: true }).selectOption("fish-hall");
+  for (let i = 0; i < 5; i++) await page.getByRole("button", { name: "Step forward" }).click();
+  await shoot("construction");
+  await page.getByRole("button", { name: "Close the construction" }).click();
+  await page.getByRole("button", { name: "2 The fish hall, divided" }).click();
+  await page.getByRole("button", { name: "Choose", exact: true }).click();
+  await page.waitForTimeout(800);
+  await page.mouse.click(651, 320);
+  await shoot("dividing");
+
   await board("Quay street, the corner");
   await page.keyboard.press("3");
-  await page.keyboard.press("7");
+  await page.keyboard.press("8");
   await page.getByRole("link", { name: "The corner" }).click();
   await page.getByRole("application", { name: "Photo" }).waitFor();
   await page.waitForTimeout(1500);
@@ -144,29 +158,18 @@ try {
   await page.waitForTimeout(6000);
   await shoot("plan");
   await board("Kestrel Quay, the whole quarter");
-  await page.keyboard.press("5");
+  await page.keyboard.press("6");
   await page.keyboard.press("Escape");
-  for (const [shot, name] of [
-    ["1 The corner of the square", "junctions"],
-    ["4 Down from the crane", "from-above"],
-  ]) {
-    await page.getByRole("button", { name: shot }).click();
-    await page.waitForTimeout(6000);
-    await shoot(name);
-  }
+  await page.getByRole("button", { name: "1 The corner of the square" }).click();
+  await page.waitForTimeout(6000);
+  await shoot("junctions");
   await board("The quarter from a kite balloon");
   await page.keyboard.press("3");
   await page.getByText("Lens and curved systems").click();
   await shoot("six-points");
-  await page.getByLabel("Disc cut at").fill("360");
-  await page.getByLabel("Disc cut at").press("Enter");
-  await page.getByRole("radio", { name: "Equidistant fisheye" }).click();
-  await page.getByLabel("Curved system").selectOption({ label: "Six points: two discs, back to back" });
-  await page.getByRole("button", { name: "Set up this system" }).click();
-  await shoot("two-discs");
 
   await board("Under the coal gantry");
-  await page.keyboard.press("6");
+  await page.keyboard.press("7");
   await page.getByRole("button", { name: "Lamp (dark mode)" }).click();
   await shoot("hand-over-lamp");
   await page.getByRole("button", { name: "Lamp (dark mode)" }).click();

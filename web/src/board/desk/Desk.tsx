@@ -16,7 +16,6 @@ import { Paper } from "./Paper";
 import { PinHandles } from "./PinHandles";
 import { RULER, Rulers } from "./Rulers";
 import { useShownPins } from "./sets";
-import { SixPoints, useSixLayers } from "./SixPoints";
 import { SketchHandles } from "./SketchHandles";
 import { StaleDrawing } from "./StaleDrawing";
 import { Stretch } from "./Stretch";
@@ -30,6 +29,10 @@ import { useBoard } from "../useBoard";
 
 // Fetched when something is first chosen: it knows every kind of element.
 const ElementHandles = lazily(async () => (await import("./ElementHandles")).ElementHandles);
+
+// Fetched when a six-point system is set up.
+const SixPoints = lazily(async () => (await import("./SixPoints")).SixPoints);
+const SixLayers = lazily(async () => (await import("./SixPoints")).SixLayers);
 
 // Fetched when a picture lies under the drawing.
 const UnderHandles = lazily(async () => (await import("./UnderHandles")).UnderHandles);
@@ -80,22 +83,27 @@ function Marks() {
   const camera = useDesk((desk) => desk.camera);
   const third = useDesk((desk) => desk.third);
   const marks = useMarks(orientations, useShot(), elements, useChosen(), choosing);
-  const six = useSixLayers();
-  const layers = useMemo(() => [...marks, ...six], [marks, six]);
+  const six = useDesk((desk) => desk.six !== null);
   return (
     <Canvas {...size} {...camera} className="absolute inset-0">
       {third && <Impossible />}
-      <Layers layers={layers} order={ORDER.marks} />
+      <Layers layers={marks} order={ORDER.marks} />
+      {six && (
+        <Suspense fallback={null}>
+          <SixLayers />
+        </Suspense>
+      )}
     </Canvas>
   );
 }
 
 /** What can be taken hold of in a stage. */
 function Handles() {
-  const { useView, useChosen, useShot } = useBoard();
+  const { useView, useChosen, useShot, useDesk } = useBoard();
   const shot = useShot();
   const stage = useView((view) => view.stage);
   const chosen = useChosen();
+  const six = useDesk((desk) => desk.six !== null);
   // While a corner is raised, what stands beside it must not take the press.
   const choosing = useView(({ stage: now, tool }) => now === "masses" && tool === "select");
   const setting = stage === "points" || stage === "grid";
@@ -126,7 +134,11 @@ function Handles() {
           <LifeMarks shot={shot} sightings={shot.sightings} />
         </Suspense>
       )}
-      <SixPoints />
+      {six && (
+        <Suspense fallback={null}>
+          <SixPoints />
+        </Suspense>
+      )}
       {(stage === "eye-level" || setting) && <Stretch />}
     </>
   );

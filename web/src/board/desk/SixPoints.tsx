@@ -17,7 +17,9 @@ import {
   viewOf,
 } from "@zanvo/core/shot";
 import { toldBy } from "@zanvo/core/problem";
+import { Layers } from "../../canvas";
 import { toWindow } from "../../canvas/camera";
+import { ORDER } from "./order";
 import { useBoard } from "../useBoard";
 
 const STYLE = { stroke: "#c8401f", width: 0.35, dash: [4, 1.5], opacity: 1 } as const;
@@ -44,7 +46,7 @@ function usePoints(): readonly Vec3[] {
 }
 
 /** The horizon of each point of a six-point set-up that is being made. */
-export function useSixLayers(): readonly Layer[] {
+function useSixLayers(): readonly Layer[] {
   const { useShot } = useBoard();
   const points = usePoints();
   const shot = useShot();
@@ -64,6 +66,9 @@ export function useSixLayers(): readonly Layer[] {
     [points, shot],
   );
 }
+
+/** The horizons of the points, on the canvas around it. */
+export const SixLayers = () => <Layers layers={useSixLayers()} order={ORDER.marks} />;
 
 /** The six points by number, their opposites with a stroke, and the hand that places the first two. */
 export function SixPoints() {
