@@ -302,6 +302,15 @@ describe("prints over HTTP", () => {
       const { status, type, body } = await request(app).get(`${address}/${path}`).buffer();
       expect([status, type, body.subarray(0, 5).toString()]).toEqual([200, "application/pdf", "%PDF-"]);
     }
+    for (const path of ["recipes/square.pdf", "slips/s1.pdf?recipe=square"]) {
+      const { status, body } = await request(app).get(`${address}/${path}`).buffer();
+      expect([status, body.subarray(0, 5).toString()]).toEqual([200, "%PDF-"]);
+    }
+    expect(await request(app).get(`${address}/recipes/block.pdf`)).toMatchObject({
+      status: 409,
+      body: { detail: "Choose a building first." },
+    });
+    expect((await request(app).get(`${address}/recipes/origami.pdf`)).status).toBe(400);
     expect((await request(app).get(`${address}/slips/s1.pdf?every=0`)).body.detail).toBe(
       "every: must be from 1 to 500 mm.",
     );
