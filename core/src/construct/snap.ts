@@ -1,5 +1,5 @@
 import { along, clipToRect, distance2, dot, sub, type Vec2, type Vec3 } from "../geometry";
-import { project, unproject, unprojectToGround, type View } from "../shot";
+import { project, unproject, unprojectTo, type View } from "../shot";
 import { blockAxes, blockCorner, type Block } from "../world";
 import { drawnLine, dropOnto, heightOver } from "./along";
 
@@ -43,22 +43,31 @@ export function topAt(view: View, blocks: readonly Block[], point: Vec2, reach: 
   return { foot: { at, on: null, guide: null }, height: view.eye[2] + (distance * ray[2]) / level };
 }
 
-/** Feet of standing blocks: only what stands on the ground draws a foot to it. */
-const standing = (blocks: readonly Block[]): Block[] => blocks.filter((block) => block.origin.z === 0);
+/** Blocks as they meet a level, m: those that stand on it, or end at it, draw a foot to them there. */
+const standing = (blocks: readonly Block[], level = 0): Block[] =>
+  blocks.flatMap((block) => {
+    const { origin, height } = block;
+    if (origin.z === level) return [block];
+    return level !== 0 && Math.abs(origin.z + height - level) < 1e-6
+      ? [{ ...block, origin: { ...origin, z: level } }]
+      : [];
+  });
 
 /**
  * The foot that a picture point means: a base corner of a standing block within `reach` mm, or else the nearest street
  * line (a base edge drawn out both ways) within reach, or else the ground itself. Null above the horizon.
+ * @param level how high over the ground the foot stands, m: in the air, or on top of what ends there
  */
-export function footAt(view: View, blocks: readonly Block[], point: Vec2, reach: number): Foot | null {
-  const ground = unprojectToGround(view, point);
+export function footAt(view: View, blocks: readonly Block[], point: Vec2, reach: number, level = 0): Foot | null {
+  const onLevel = (at: Vec2) => unprojectTo(view, at, [0, 0, 1], level);
+  const ground = onLevel(point);
   if (!ground) return null;
   let best: { off: number; foot: Foot } | null = null;
   const better = (off: number) => off <= reach && (!best || off < best.off);
   const offer = (off: number, foot: Foot) => {
     if (better(off)) best = { off, foot };
   };
-  for (const block of standing(blocks)) {
+  for (const block of standing(blocks, level)) {
     for (const [u, v] of CORNERS) {
       const at = blockCorner(block, u, v);
       const seen = project(view, at);
@@ -66,7 +75,7 @@ export function footAt(view: View, blocks: readonly Block[], point: Vec2, reach:
     }
   }
   if (best) return (best as { foot: Foot }).foot;
-  for (const block of standing(blocks)) {
+  for (const block of standing(blocks, level)) {
     for (const [corner, axis] of baseLines(block)) {
       if (!view.law.straight) {
         // The nearest place of the street line on the ground, measured on the paper.
@@ -79,7 +88,7 @@ export function footAt(view: View, blocks: readonly Block[], point: Vec2, reach:
       if (!line) continue;
       const drawn = dropOnto(line, point);
       if (!better(distance2(drawn, point))) continue;
-      const seen = unprojectToGround(view, drawn);
+      const seen = onLevel(drawn);
       if (!seen) continue;
       const range = clipToRect(line.from, line.way, view.frame);
       const end = (k: number): Vec2 => [line.from[0] + k * line.way[0], line.from[1] + k * line.way[1]];

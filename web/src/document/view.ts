@@ -17,13 +17,15 @@ export interface ViewState {
   readonly keep: Keep | null;
   /** The pair of streets, by id, along which buildings are raised; the main one where it is none that is there. */
   readonly along: string;
+  /** How high over the ground buildings are raised from, m. */
+  readonly from: number;
   /** Whose sets are shown: all of them, or those of the chosen building. */
   readonly sets: "all" | "chosen";
 }
 
 export type View = ReturnType<typeof createView>;
 
-const FRESH: ViewState = { shotId: "", stage: "points", tool: "raise", keep: null, along: "", sets: "all" };
+const FRESH: ViewState = { shotId: "", stage: "points", tool: "raise", keep: null, along: "", from: 0, sets: "all" };
 
 const shotIn = ({ shots }: Scene, id: string): Shot => shots.find((shot) => shot.id === id) ?? shots[0];
 

@@ -7,6 +7,7 @@ import { metres, mm, sentence } from "@zanvo/core/units";
 import { moveElement, standingOf, streetsAt } from "./blocks";
 import { pan, pinched, wheeled } from "../../canvas/camera";
 import { solids, solidsNow } from "./useSolids";
+import { caughtHeight, heightMarks } from "./heights";
 import { alongOf, begin, beginAtTop, onPaper, reach, type Raising } from "./raise";
 import { useDrag, type DragPoint } from "./useDrag";
 import { replaceElement } from "../../document/elements";
@@ -161,24 +162,29 @@ function beginAt(stores: Board, at: Vec2, reach: number): Raising | null {
   const [view, blocks] = [stores.currentView(), standingOf(scene.elements)];
   const along = (foot: Foot) =>
     alongOf(foot, streetsAt(scene, foot.at, stores.useView.getState().along), shot.gaze.heading);
-  const foot = footAt(view, blocks, at, reach);
+  const { from } = stores.useView.getState();
+  const foot = footAt(view, blocks, at, reach, from);
   if (foot) return begin(foot, along(foot));
   return reachesOut(shot, view) ? beginAtTop(view, blocks, at, reach, along) : null;
 }
 
 /** Draws the current measure of a building out to the pointer, and shows it. */
-function drawOut(stores: Board, { at, window }: DragPoint): void {
+function drawOut(stores: Board, { at, window, alt }: DragPoint): void {
   const { raising } = stores.useDesk.getState();
   if (!raising) return;
   const view = stores.currentView();
-  const next = reach(view, raising, at);
+  const marks = heightMarks(view, stores.useDocument.getState().scene.elements);
+  const { raising: next, mark } = caughtHeight(view, reach(view, raising, at), marks, reachMm(stores, alt));
   const paper = onPaper(view, next);
   const name = { distance: "away", height: "up", left: "left", right: "right" }[next.step];
   const drawn = paper === null ? "" : sentence` · ${mm(paper)}`;
   const high = next.step === "distance" ? sentence`, ${metres(next.measures.height)} high` : "";
   stores.useDesk.setState({
     raising: next,
-    tag: { at: window, text: sentence`${name} ${metres(next.measures[next.step])}${high}${drawn}` },
+    tag: {
+      at: window,
+      text: sentence`${name} ${metres(next.measures[next.step])}${high}${drawn}${mark ? `, to ${mark.name}` : ""}`,
+    },
   });
 }
 

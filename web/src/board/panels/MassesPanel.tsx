@@ -58,6 +58,11 @@ function RaisingFields({ raising }: { readonly raising: Raising }) {
         }}
         onCancel={() => setRaising(null)}
       />
+      {raising.step === "left" && raising.measures.height >= LEAST && (
+        <Button className="w-full" onClick={() => [0, 1].forEach(() => takeMeasure(raising.measures.height))}>
+          A true cube
+        </Button>
+      )}
       <Button className="w-full" onClick={() => setRaising(null)}>
         Cancel (Esc)
       </Button>
@@ -88,6 +93,7 @@ export function MassesPanel() {
   const { useView, useDesk, useDocument, useChosen, useShot, go, edit, onShot, drag, beginGesture, endGesture } =
     useBoard();
   const tool = useView((view) => view.tool);
+  const from = useView((view) => view.from);
   const raising = useDesk((desk) => desk.raising);
   const empty = useDocument((document) => document.scene.elements.length === 0);
   const chosen = useChosen();
@@ -106,6 +112,17 @@ export function MassesPanel() {
         </Button>
       </div>
       {tool === "raise" && !raising && <AlongField />}
+      {tool === "raise" && !raising && (
+        <NumberField
+          label="Starts at"
+          unit="m"
+          digits={2}
+          min={-100}
+          max={1000}
+          value={from}
+          onChange={(to) => go({ from: to })}
+        />
+      )}
       {raising ? (
         <RaisingFields raising={raising} />
       ) : (
