@@ -196,6 +196,18 @@ describe("where an end comes to lie", () => {
 describe("what is seen of lines", () => {
   it("is near, is gripped, and has a patch under the hand", () => {
     expect(nearTo(view, ruled("a", { from: [0, 0], to: [100, 0] }), [50, 4])).toBeCloseTo(4, 9);
+    const quad = lineThrough(
+      "quad",
+      [
+        [0, 0],
+        [80, 0],
+        [80, 40],
+        [0, 40],
+      ],
+      making(),
+      "q",
+    )!;
+    expect(nearTo(view, quad, [41, 20])).toBeCloseTo(1, 9);
     const ground = levelAt("Ground", 0);
     const behind = ruled("b", { plane: ground, from: [0, -5], to: [0, -9] });
     expect(seenGrips(view, behind)).toEqual([]);

@@ -315,6 +315,10 @@ export function cutAt(board: Board, snaps: Snaps, point: HandPoint, how: "trim" 
     return;
   }
   const view = board.currentView();
+  if (!view.law.straight) {
+    const text = "In this lens the line is bent: erase it, or drag its ends.";
+    return board.showTag({ at: point.window, text, wrong: true });
+  }
   const seen = (place: Vec2) => ("plane" in line ? seenOnPlane(view, line.plane, place) : place);
   const [a, b] = [seen(line.from), seen(line.to)];
   if (!a || !b) return;

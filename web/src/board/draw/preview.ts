@@ -1,4 +1,5 @@
 import { chordsOf, ruledShapes, runLines, segmentLines, type Layer, type Shapes } from "@zanvo/core/drawing";
+import { dividedOwn } from "@zanvo/core/dividing";
 import type { Vec2, Vec3 } from "@zanvo/core/geometry";
 import { axesOf, gripsOf, inWorld, runsOf, WEIGHTS, type OwnLine, type OwnPlane } from "@zanvo/core/lines";
 import { placeOnPlane } from "@zanvo/core/ruling";
@@ -73,12 +74,23 @@ export function ringLayer([x, y]: Vec2, r = 2): Layer {
   return mark("caught", onPaper(places), 0.3);
 }
 
+/** The lines that divide a quadrilateral, by which it is taken hold of, too; none where it cannot be divided. */
+function dividedLines(line: OwnLine): number[] {
+  if (line.kind !== "quad") return [];
+  try {
+    const { columns, rows } = dividedOwn(line);
+    return [...columns, ...rows].flat(2);
+  } catch {
+    return [];
+  }
+}
+
 /** How near a place is to the picture of a line, mm; Infinity where nothing of it is seen. */
 export function nearTo(view: View, line: OwnLine, [x, y]: Vec2): number {
-  const chords = chordsOf(lineShapes(view, line));
+  const chords = [...chordsOf(lineShapes(view, line)), ...dividedLines(line)];
   let best = Infinity;
   for (let i = 0; i < chords.length; i += 4) {
-    const [ax, ay, bx, by] = chords.subarray(i, i + 4);
+    const [ax, ay, bx, by] = chords.slice(i, i + 4);
     const [dx, dy] = [bx - ax, by - ay];
     const t = Math.min(1, Math.max(0, ((x - ax) * dx + (y - ay) * dy) / (dx * dx + dy * dy || 1)));
     best = Math.min(best, Math.hypot(x - ax - t * dx, y - ay - t * dy));
