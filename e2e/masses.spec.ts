@@ -259,3 +259,39 @@ test("a press beside a chosen building raises another; it stands along the stree
   expect(first).toMatchObject(house());
   expect([10, -80]).toContainEqual(Math.round(second.heading));
 });
+
+test("a corner is begun at a height, from its top downwards, and led to its neighbour's top; a cube takes one press", async ({
+  page,
+}) => {
+  const id = await openNew(page, withHouse);
+  await masses(page);
+  // The loft's roof is 3 m high; 10 m away that is 42 mm over the horizon, whose eye is 1.6 m high.
+  await dragOnSheet(page, [300, 218.5], [300, 150], false);
+  // 70 mm under the horizon the foot is 6.86 m away: 3 m are 131.25 mm there.
+  await page.mouse.move(...(await onSheet(page, 300, 218.5 - 131.25 + 1)));
+  await expect(page.getByRole("status").filter({ hasText: /^up 3\.00 m .*, to the top of Net loft$/ })).toBeVisible();
+  await page.mouse.up();
+  await page.getByRole("button", { name: "A true cube" }).click();
+  const [, cube] = (await saved(page, id)).elements;
+  expect(cube).toMatchObject({ height: 3, length: 3, width: 3 });
+
+  await page.getByRole("button", { name: "Raise a corner" }).click();
+  await type(page, "Starts at", "0.5");
+  await dragOnSheet(page, [100, 230], [100, 180]);
+  for (const metres of ["2", "2"]) {
+    await page.keyboard.type(metres);
+    await page.keyboard.press("Enter");
+  }
+  expect((await saved(page, id)).elements[2].origin.z).toBe(0.5);
+
+  await page.getByRole("button", { name: "Raise a corner" }).click();
+  await page.getByLabel("From the top downwards").check();
+  await page.mouse.click(...(await onSheet(page, 60, 60)));
+  for (const metres of ["25", "4", "4"]) {
+    await page.keyboard.type(metres);
+    await page.keyboard.press("Enter");
+  }
+  const [, , , tall] = (await saved(page, id)).elements;
+  // Its top is seen 88.5 mm over the horizon, 25 m away over the ground: its height follows from the ray.
+  expect(tall.height).toBeGreaterThan(1.6);
+});

@@ -17,6 +17,8 @@ export interface ViewState {
   readonly keep: Keep | null;
   /** The pair of streets, by id, along which buildings are raised; the main one where it is none that is there. */
   readonly along: string;
+  /** Buildings are begun at the top of their near corner, and drawn downwards. */
+  readonly fromTop: boolean;
   /** How high over the ground buildings are raised from, m. */
   readonly from: number;
   /** Whose sets are shown: all of them, or those of the chosen building. */
@@ -25,7 +27,16 @@ export interface ViewState {
 
 export type View = ReturnType<typeof createView>;
 
-const FRESH: ViewState = { shotId: "", stage: "points", tool: "raise", keep: null, along: "", from: 0, sets: "all" };
+const FRESH: ViewState = {
+  shotId: "",
+  stage: "points",
+  tool: "raise",
+  keep: null,
+  along: "",
+  from: 0,
+  fromTop: false,
+  sets: "all",
+};
 
 const shotIn = ({ shots }: Scene, id: string): Shot => shots.find((shot) => shot.id === id) ?? shots[0];
 

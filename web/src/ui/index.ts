@@ -11,4 +11,5 @@ export * from "./Strength";
 export * from "./TextField";
 export * from "./Working";
 export * from "./lazily";
+export * from "./useTypedDigits";
 export * from "./useWork";

@@ -125,7 +125,9 @@ function begun(stores: Board, { at, window, alt }: DragPoint, panning: boolean):
     if (!contains(shot.frame, at) && !reachesOut(shot, view)) return { what: "pan", last: window };
     const begun = beginAt(stores, at, reachMm(stores, alt));
     if (!begun) {
-      stores.showTag({ at: window, text: "Press on the ground, below the horizon.", wrong: true });
+      const { fromTop } = stores.useView.getState();
+      const text = fromTop ? "Press a top, above eye level." : "Press on the ground, below the horizon.";
+      stores.showTag({ at: window, text, wrong: true });
       return { what: "nothing" };
     }
     stores.setRaising(begun);
@@ -162,7 +164,8 @@ function beginAt(stores: Board, at: Vec2, reach: number): Raising | null {
   const [view, blocks] = [stores.currentView(), standingOf(scene.elements)];
   const along = (foot: Foot) =>
     alongOf(foot, streetsAt(scene, foot.at, stores.useView.getState().along), shot.gaze.heading);
-  const { from } = stores.useView.getState();
+  const { from, fromTop } = stores.useView.getState();
+  if (fromTop) return beginAtTop(view, blocks, at, reach, along);
   const foot = footAt(view, blocks, at, reach, from);
   if (foot) return begin(foot, along(foot));
   return reachesOut(shot, view) ? beginAtTop(view, blocks, at, reach, along) : null;

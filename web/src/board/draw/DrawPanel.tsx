@@ -10,12 +10,11 @@ import {
   Square,
   type LucideIcon,
 } from "lucide-react";
-import { useEffect, useRef } from "react";
 import { partsOf } from "@zanvo/core/dividing";
 import { FITS, levelAt, WEIGHTS, type Fit, type Weight } from "@zanvo/core/lines";
 import { pinsOf } from "@zanvo/core/vanishing";
 import { viewOf } from "@zanvo/core/shot";
-import { Button, Check, Choice, Fold, NumberField, Select, TextField } from "../../ui";
+import { Button, Check, Choice, Fold, NumberField, Select, TextField, useTypedDigits } from "../../ui";
 import { useBoard } from "../useBoard";
 import type { Begun, DrawTool, Surface } from "./createDraw";
 import { ChosenLines } from "./ChosenLines";
@@ -193,17 +192,7 @@ function BegunFields({ begun }: { readonly begun: Begun }) {
   const { useDraw, setBegun, useShot } = board;
   const tool = useDraw((draw) => draw.tool);
   const view = viewOf(useShot());
-  const field = useRef<HTMLInputElement>(null);
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      const typing = event.target instanceof HTMLInputElement;
-      if (typing || event.ctrlKey || event.metaKey || event.altKey || !/^[\d.,]$/.test(event.key)) return;
-      field.current?.focus();
-      field.current?.select();
-    };
-    addEventListener("keydown", onKey);
-    return () => removeEventListener("keydown", onKey);
-  }, []);
+  const field = useTypedDigits();
   const from = begun.points[begun.points.length - 1];
   let length = 0;
   try {

@@ -2,9 +2,8 @@ import { ToldError } from "@zanvo/core/problem";
 import { detailSwitch, LAYER_KINDS, showOf } from "@zanvo/core/drawing";
 import { DETAIL_KINDS } from "@zanvo/core/world";
 import { MousePointer2, MoveUp } from "lucide-react";
-import { useEffect, useRef } from "react";
 import { FAINT } from "@zanvo/core/scene";
-import { Button, Check, Fold, NumberField, Select, Strength } from "../../ui";
+import { Button, Check, Fold, NumberField, Select, Strength, useTypedDigits } from "../../ui";
 import { LEAST, stepsOf, type Raising, type StepId } from "../desk/raise";
 import { ChosenFields } from "./ChosenFields";
 import { useBoard } from "../useBoard";
@@ -26,17 +25,7 @@ const ASKS: Readonly<Record<StepId, string>> = {
 /** The measure that is being drawn, to be typed instead: a digit typed anywhere goes here. */
 function RaisingFields({ raising }: { readonly raising: Raising }) {
   const { takeMeasure, setRaising } = useBoard();
-  const field = useRef<HTMLInputElement>(null);
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      const typing = event.target instanceof HTMLInputElement;
-      if (typing || event.ctrlKey || event.metaKey || event.altKey || !/^[\d.,]$/.test(event.key)) return;
-      field.current?.focus();
-      field.current?.select();
-    };
-    addEventListener("keydown", onKey);
-    return () => removeEventListener("keydown", onKey);
-  }, []);
+  const field = useTypedDigits();
   return (
     <div className="space-y-2 rounded border border-accent p-2">
       <p className="font-medium">Step {stepsOf(raising).indexOf(raising.step) + 1} of 3</p>
@@ -94,6 +83,7 @@ export function MassesPanel() {
     useBoard();
   const tool = useView((view) => view.tool);
   const from = useView((view) => view.from);
+  const fromTop = useView((view) => view.fromTop);
   const raising = useDesk((desk) => desk.raising);
   const empty = useDocument((document) => document.scene.elements.length === 0);
   const chosen = useChosen();
@@ -122,6 +112,9 @@ export function MassesPanel() {
           value={from}
           onChange={(to) => go({ from: to })}
         />
+      )}
+      {tool === "raise" && !raising && (
+        <Check label="From the top downwards" checked={fromTop} onChange={(on) => go({ fromTop: on })} />
       )}
       {raising ? (
         <RaisingFields raising={raising} />
