@@ -1,9 +1,15 @@
 import { metres } from "../units";
-import { ROOF_RISE } from "../world";
+import { isBuilding, ROOF_RISE, type Element, type RoofKind } from "../world";
 import { boxSeen, cross, lineAlong, long, ray, recipe, RUB_OUT, runs, seen, sentence, step, tableOf } from "./recipe";
 
 /** The rise of a gable for a box without one, as a share of its front (common practice). */
 const RISE = 0.5;
+
+const GABLE: RoofKind = "gable";
+
+/** The gable roof that an element has; null where it has none. */
+const roofOf = (element: Element | undefined) =>
+  element && isBuilding(element) && element.roof.kind === GABLE ? element.roof : null;
 
 /** A gable over the perspective middle of a front, its ridge carried back. */
 export const gable = recipe({
@@ -14,8 +20,7 @@ export const gable = recipe({
     const table = tableOf(given);
     const box = boxSeen(table, given.element);
     const { above, near, up } = box;
-    const gabled =
-      given.element?.kind === "building" && given.element.roof.kind === "gable" ? given.element.roof : null;
+    const gabled = roofOf(given.element);
     // The ridge runs along the longer side, or across it where the roof is turned; the front is square to it.
     const [l, r] = [box.left, box.right].map((end) => Math.hypot(end[0] - near[0], end[1] - near[1]));
     const onRight = r <= l !== (gabled?.turned ?? false);

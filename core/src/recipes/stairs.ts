@@ -2,6 +2,7 @@ import type { Stretch } from "../dividing";
 import { add, headingDirection, scale, type Vec2, type Vec3 } from "../geometry";
 import { NoAnswer } from "../problem";
 import { metres } from "../units";
+import { isSteps } from "../world";
 import { cross, lineAlong, long, ray, recipe, RUB_OUT, runs, seen, sentence, step, tableOf, towards } from "./recipe";
 
 /** A flight of steps in its wedge, by equal marks on an upright. */
@@ -12,7 +13,7 @@ export const stairs = recipe({
   steps: (given) => {
     const table = tableOf(given);
     const { element } = given;
-    if (element?.kind !== "steps") throw new NoAnswer("Choose a flight of steps.");
+    if (!element || !isSteps(element)) throw new NoAnswer("Choose a flight of steps.");
     const { count, riser, tread, width, heading, foot } = element;
     const up = headingDirection(heading);
     const side = headingDirection(heading + 90);

@@ -62,6 +62,12 @@ const SAMPLES: { readonly [K in Element["kind"]]: Extract<Element, { kind: K }> 
     doors: [{ x: 6, y: 0, width: 1, height: 2.1 }],
   },
   street: { ...base, kind: "street", path, ...DEFAULT_STREET, rails: true, bed: "sleepers", crossings: [20] },
+  crate: {
+    ...base,
+    kind: "crate",
+    middle: { x: 4, y: 5, z: 0.2 },
+    ...{ heading: 30, tilt: 12, roll: -7, length: 3, width: 2, height: 1.4 },
+  },
   steps: { ...base, kind: "steps", foot: { x: 3, y: 4, z: 0 }, heading: 75, count: 9, ...DEFAULT_STEPS },
   canal: { ...base, kind: "canal", path, ...DEFAULT_CANAL },
   basin: { ...base, kind: "basin", footprint, ...DEFAULT_BASIN },

@@ -1,7 +1,7 @@
-import { MeasureField } from "../ui";
+import { Button, MeasureField } from "../ui";
 import { nearCorner } from "@zanvo/core/construct";
 import { measureOf } from "@zanvo/core/fields";
-import { kindOf, resizeBlock, type Block } from "@zanvo/core/world";
+import { asCrate, kindOf, resizeBlock, type Block } from "@zanvo/core/world";
 import { LEAST } from "../board/desk/raise";
 import { BlockHandles } from "../board/desk/BlockHandles";
 import { RoofFields } from "./RoofFields";
@@ -27,6 +27,9 @@ function BlockFields({ element: block, change }: { readonly element: Block; read
       ))}
       <Measures element={block} of={["heading", "origin/z", "origin/x", "origin/y"]} change={change} />
       <RoofFields element={block} change={change} />
+      <Button className="w-full" onClick={() => change(asCrate(block), "lean")}>
+        Let it lean
+      </Button>
     </>
   );
 }

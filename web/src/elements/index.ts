@@ -4,6 +4,7 @@ import { block } from "./block";
 import { bridge } from "./bridge";
 import { building } from "./building";
 import { canal } from "./canal";
+import { crate } from "./crate";
 import { ground } from "./ground";
 import { rails } from "./rails";
 import { skyline } from "./skyline";
@@ -27,6 +28,7 @@ export {
 export const VIEWS: readonly ElementView[] = [
   block,
   building,
+  crate,
   skyline,
   street,
   rails,

@@ -5,6 +5,7 @@ import { bridgeBuilder } from "./bridge/builder";
 import type { ElementBuilder } from "./builder";
 import { buildingBuilder } from "./building/builder";
 import { canalBuilder } from "./canal/builder";
+import { crateBuilder } from "./crate/builder";
 import { groundBuilder } from "./ground/builder";
 import { railsBuilder } from "./rails/builder";
 import { skylineBuilder } from "./skyline/builder";
@@ -19,6 +20,7 @@ type Builders = { readonly [K in Element["kind"]]: ElementBuilder<Extract<Elemen
 const BUILDERS: Builders = {
   block: blockBuilder,
   building: buildingBuilder,
+  crate: crateBuilder,
   street: streetBuilder,
   steps: stepsBuilder,
   canal: canalBuilder,

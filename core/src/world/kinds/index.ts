@@ -5,6 +5,7 @@ import { block } from "./block";
 import { bridge } from "./bridge";
 import { building } from "./building";
 import { canal } from "./canal";
+import { crate } from "./crate";
 import { ground } from "./ground";
 import type { ElementError, ElementKind } from "./kind";
 import { rails } from "./rails";
@@ -19,6 +20,7 @@ export type { Box, ElementError, ElementKind, Figure, RoadwayEnd } from "./kind"
 export const KINDS = [
   block,
   building,
+  crate,
   street,
   steps,
   canal,

@@ -1,6 +1,6 @@
 import type { Vec2, Vec3 } from "@zanvo/core/geometry";
 import { project, type View } from "@zanvo/core/shot";
-import { boxOf, stands, type Element } from "@zanvo/core/world";
+import { boxOf, isBuilding, stands, type Element } from "@zanvo/core/world";
 import type { Raising } from "./raise";
 
 /** A height that a building is raised to: over the ground, m, and what it is the height of. */
@@ -18,7 +18,7 @@ export function heightMarks(view: View, elements: readonly Element[]): HeightMar
     .filter((element) => stands(element) && !element.hidden)
     .flatMap((element): HeightMark[] => {
       const { origin, height } = boxOf(element);
-      const storeys = element.kind === "building" ? Math.min(MAX_STOREYS, element.storeys ?? 1) : 1;
+      const storeys = isBuilding(element) ? Math.min(MAX_STOREYS, element.storeys ?? 1) : 1;
       return Array.from({ length: storeys }, (_, i) => ({
         z: origin.z + (height * (i + 1)) / storeys,
         name: i + 1 === storeys ? `the top of ${element.name}` : `storey ${i + 1} of ${element.name}`,

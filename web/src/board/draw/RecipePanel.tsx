@@ -23,7 +23,7 @@ function thingsIn(scene: Scene, shot: Shot): readonly (readonly [string, string]
   return [
     ...lines.map((line, i) => [line.id, `${nameOf(line)} ${i + 1}`] as const),
     ...scene.elements
-      .filter((element) => stands(element) || element.kind === "steps")
+      .filter(stands)
       .slice(0, MAX_LISTED)
       .map(({ id, name }) => [id, name] as const),
   ];

@@ -6,6 +6,8 @@ import { StepsSchema, type Steps } from "./schema";
 export * from "./build";
 export type { Steps } from "./schema";
 
+export const isSteps = (element: { readonly kind: string }): element is Steps => element.kind === "steps";
+
 /** Two risers and a tread of comfortable stairs, m (Blondel, 1675 (from memory)), with some room. */
 const BLONDEL = [0.57, 0.68] as const;
 
