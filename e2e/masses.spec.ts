@@ -1,5 +1,6 @@
 import { expect, test, type Page } from "@playwright/test";
 import type { Scene } from "@zanvo/core/scene";
+import type { Element } from "@zanvo/core/world";
 import { dragHandle, dragOnSheet, openNew, onSheet, saved, slip, type } from "./table";
 
 /** A block that shows a corner to the eye of a new scene, its near corner 10 m straight ahead. */
@@ -294,4 +295,20 @@ test("a corner is begun at a height, from its top downwards, and led to its neig
   const [, , , tall] = (await saved(page, id)).elements;
   // Its top is seen 88.5 mm over the horizon, 25 m away over the ground: its height follows from the ray.
   expect(tall.height).toBeGreaterThan(1.6);
+});
+
+test("a block leans: tilted and rolled, it lists the points of its own edges", async ({ page }) => {
+  const id = await openNew(page, withHouse);
+  await masses(page);
+  await choose(page);
+  await page.mouse.click(...(await onSheet(page, 200, 150)));
+  await page.getByRole("button", { name: "Let it lean" }).click();
+  await type(page, "Tilt", "18");
+  await type(page, "Roll", "-9");
+  await expect(page.getByText("Its length runs to")).toBeVisible();
+  await expect(page.getByLabel("Points of its edges").getByText(/mm/)).toHaveCount(3);
+  const [crate] = (await saved<Element>(page, id)).elements;
+  expect(crate).toMatchObject({ kind: "crate", tilt: 18, roll: -9, length: 4, width: 4, height: 3 });
+  await page.keyboard.press("Control+z");
+  expect((await saved<Element>(page, id)).elements[0]).toMatchObject({ kind: "crate", tilt: 18, roll: 0 });
 });

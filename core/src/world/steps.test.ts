@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { between } from "../../testing";
-import { boxOf, build, DEFAULT_STEPS, moved, outlineOf, volumeOf, type Steps } from ".";
+import { boxOf, build, DEFAULT_STEPS, moved, nextFlight, outlineOf, sizeOf, volumeOf, type Steps } from ".";
 
 const steps = (change: Partial<Steps> = {}): Steps => ({
   id: "f",
@@ -45,5 +45,22 @@ describe("steps", () => {
     expect(Math.max(...solid.vertices.map(([, y]) => Math.abs(y)))).toBeCloseTo(1.5, 9);
     expect(boxOf(flight)).toMatchObject({ length: expect.closeTo(2.1, 9), height: expect.closeTo(1.155, 9), width: 3 });
     expect(outlineOf(moved(flight, 3, 4))[0]).toEqual([expect.closeTo(3, 9), expect.closeTo(5.5, 9)]);
+  });
+
+  it("go on in a second flight that keeps the first one's heights, straight on or turned back", () => {
+    const first = steps({ heading: 0, foot: { x: 0, y: 0, z: 1 }, width: 2, count: 10, riser: 0.17, tread: 0.3 });
+    const { length, height } = sizeOf(first);
+    const on = nextFlight(first, "on");
+    expect(on.landing).toMatchObject({ origin: { x: -1, y: 3, z: 1 }, length: 2, width: 2, height: 1.7 });
+    expect(on.steps).toMatchObject({
+      foot: { x: 0, y: length + 2, z: 1 + height },
+      heading: 0,
+      riser: 0.17,
+      count: 10,
+    });
+    const back = nextFlight(first, "back");
+    expect(back.landing).toMatchObject({ width: 4, length: 2 });
+    // It begins where the first one ends, beside it, and leads back over where that began.
+    expect(back.steps).toMatchObject({ foot: { x: 2, y: length, z: 1 + height }, heading: 180 });
   });
 });

@@ -1,16 +1,18 @@
 import { ChartNoAxesColumnIncreasing } from "lucide-react";
 import { degrees } from "@zanvo/core/geometry";
-import { DEFAULT_STEPS, sizeOf, type Steps } from "@zanvo/core/world";
+import { DEFAULT_STEPS, nextFlight, sizeOf, type Steps } from "@zanvo/core/world";
 import { metres, sentence } from "@zanvo/core/units";
-import { Check } from "../ui";
+import { addThings } from "../document/elements";
+import { newId } from "../id";
+import { Button, Check } from "../ui";
 import { Measures } from "./Measures";
 import { INK, type Change, type ElementView } from "./view";
-import { useStores } from "../stores";
+import { useStores, type Stores } from "../stores";
 
 /** Measures of a flight of steps or a ramp, and where it stands. */
 function StepsFields({ element: steps, change }: { readonly element: Steps; readonly change: Change }) {
-  const { useMeasures } = useStores();
-  const measures = useMeasures();
+  const stores = useStores();
+  const measures = stores.useMeasures();
   const { length, height } = sizeOf(steps);
   return (
     <>
@@ -25,8 +27,26 @@ function StepsFields({ element: steps, change }: { readonly element: Steps; read
         of={["count", "riser", "tread", "width", "heading", "foot/z", "foot/x", "foot/y"]}
         change={change}
       />
+      <div className="flex gap-1">
+        <Button className="grow" onClick={() => addFlight(stores, steps, "on")}>
+          Second flight on
+        </Button>
+        <Button className="grow" onClick={() => addFlight(stores, steps, "back")}>
+          Turned back
+        </Button>
+      </div>
     </>
   );
+}
+
+/** Puts a second flight on a landing at the head of one, and chooses it. */
+function addFlight(stores: Stores, steps: Steps, way: "on" | "back"): void {
+  const { landing, steps: next } = nextFlight(steps, way);
+  const name = steps.name.slice(0, 180);
+  addThings(stores, [
+    { ...next, id: newId(), name: `${name}, second flight` },
+    { ...landing, id: newId(), name: `${name}, landing` },
+  ]);
 }
 
 /** No flight has more steps than these. */

@@ -13,7 +13,7 @@ export const CrateSchema = strict({
   name: Type.String({ maxLength: 200 }),
   middle: Standing("Lowest corner over the ground"),
   heading: named("Heading", Heading),
-  tilt: named("Tilt (rises along its length)", Lean(90)),
+  tilt: named("Tilt", Lean(90)),
   roll: named("Roll", Lean(180)),
   length: named("Length", Size),
   width: named("Width", Size),

@@ -4,6 +4,7 @@ import { elementKind, IN_THE_WAY, type Box } from "../kind";
 import { cornerOf, sizeOf } from "./build";
 import { StepsSchema, type Steps } from "./schema";
 export * from "./build";
+export { nextFlight } from "./flights";
 export type { Steps } from "./schema";
 
 export const isSteps = (element: { readonly kind: string }): element is Steps => element.kind === "steps";
