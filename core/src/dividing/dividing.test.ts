@@ -1,7 +1,7 @@
 import cv from "@techstark/opencv-js";
 import fc from "fast-check";
 import { cvLoaded } from "../../testing/opencv";
-import { anyShot, between } from "../../testing";
+import { anyShot, between, shotWith } from "../../testing";
 import {
   along as onward,
   applyHomography,
@@ -12,7 +12,7 @@ import {
   type Vec2,
   type Vec3,
 } from "../geometry";
-import { project, viewOf } from "../shot";
+import { project, viewOf, type View } from "../shot";
 import {
   asRhythm,
   byDiagonals,
@@ -26,7 +26,6 @@ import {
   partsOf,
   quadProblem,
   rhythmOf,
-  shareTowards,
   sharesOf,
   spacedTowards,
   through,
@@ -45,6 +44,14 @@ const anyQuad = fc
 const anyShares = fc
   .array(between(0.2, 3), { minLength: 2, maxLength: 9 })
   .map((sizes) => sharesOf(sizes.map((size) => ({ size }))));
+
+/** Along a line that runs to a point 1/r changes evenly, r being the distance to it (common practice). */
+function shareTowards([from, to]: Stretch, point: Vec2, share: number): Vec2 {
+  const [a, b] = [distance2(from, point), distance2(to, point)];
+  const r = (a * b) / (b + share * (a - b));
+  const t = (a - r) / (a - b);
+  return [from[0] + t * (to[0] - from[0]), from[1] + t * (to[1] - from[1])];
+}
 
 const crossRatio = (a: Vec2, b: Vec2, c: Vec2, d: Vec2): number =>
   (distance2(a, c) * distance2(b, d)) / (distance2(b, c) * distance2(a, d));
@@ -255,38 +262,26 @@ describe("spacing along a line towards a point", () => {
     );
   });
 
-  it("changes 1/r evenly along the paper", () => {
-    // r 180 at the one end and 60 at the other: in the middle 2 * 180 * 60 / 240 = 90.
-    expect(
-      shareTowards(
-        [
-          [0, 0],
-          [120, 0],
-        ],
-        [180, 0],
-        0.5,
-      ),
-    ).toEqual([expect.closeTo(90, 12), 0]);
-    expect(
-      evenError(
-        [
-          [0, 0],
-          [90, 0],
-          [120, 0],
-        ],
-        [0, 0.5, 1],
-      ),
-    ).toBeCloseTo(30, 12);
-    expect(() =>
-      shareTowards(
-        [
-          [0, 0],
-          [120, 0],
-        ],
-        [60, 0],
-        0.5,
-      ),
-    ).toThrow("The point lies between the two ends");
+  it("changes 1/r evenly along the paper, and has no answer across the point", () => {
+    // A level way 45 degrees to the right of the gaze: its point stands at C + d, (510, 148.5).
+    const [view, way, point]: [View, Vec3, Vec2] = [viewOf(shotWith()), [1, 1, 0], [510, 148.5]];
+    const line: Stretch = [
+      [110, 248.5],
+      [310, 198.5],
+    ];
+    const shares = [0, 0.25, 0.5, 1];
+    spacedTowards(view, line, way, shares).forEach((at, i) =>
+      expect(distance2(at, shareTowards(line, point, shares[i]))).toBeLessThan(1e-9),
+    );
+    const places: Vec2[] = [
+      [0, 0],
+      [90, 0],
+      [120, 0],
+    ];
+    expect(evenError(places, [0, 0.5, 1])).toBeCloseTo(30, 12);
+    const across: Stretch = [line[0], [710, 98.5]];
+    expect(() => spacedTowards(view, across, way, [0.5])).toThrow("The point lies between the two ends");
+    expect(() => spacedTowards(view, [line[0], line[0]], way, [0.5])).toThrow("The two ends are one place.");
   });
 });
 

@@ -3,4 +3,4 @@ export { divideQuad, onQuad, quadProblem, type Divided, type Division, type Stre
 export { asRhythm, equalParts, MAX_PARTS, partsOf, rhythmOf, type Part } from "./rhythm";
 export { byDiagonals, byMarks, byMeasuringPoint, meet, through, type Constructed, type Drawn } from "./schools";
 export { sharesOf } from "./shares";
-export { evenError, shareTowards, spacedTowards } from "./spacing";
+export { evenError, spacedTowards } from "./spacing";

@@ -53,20 +53,6 @@ export function spacedTowards(
   });
 }
 
-/**
- * The place at a share of a line that runs towards a point of the paper: along it 1/r changes evenly, r being the
- * distance to the point.
- * @throws NoAnswer where the point lies between the ends
- */
-export function shareTowards([from, to]: readonly [Vec2, Vec2], point: Vec2, share: number): Vec2 {
-  const [a, b] = [distance2(from, point), distance2(to, point)];
-  const between = (from[0] - point[0]) * (to[0] - point[0]) + (from[1] - point[1]) * (to[1] - point[1]) <= 0;
-  if (between) throw new NoAnswer("The point lies between the two ends: no line of the world is seen like this.");
-  const r = (a * b) / (b + share * (a - b));
-  const t = a === b ? share : (a - r) / (a - b);
-  return [from[0] + t * (to[0] - from[0]), from[1] + t * (to[1] - from[1])];
-}
-
 /** How far the worst of some places is off where even spacing on paper would put it, mm. */
 export function evenError(places: readonly Vec2[], shares: readonly number[]): number {
   const [first, last] = [places[0], places[places.length - 1]];

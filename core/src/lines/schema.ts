@@ -107,7 +107,6 @@ export type SheetLine = Of<typeof onSheet>;
 /** A line of one's own on a plane of the world, in m of the plane. */
 export type WorldLine = Of<typeof onPlane>;
 export type OwnLine = SheetLine | WorldLine;
-export type OwnKind = OwnLine["kind"];
 
 export const SheetLineSchema = anyOf<SheetLine>(Object.values(onSheet));
 export const WorldLineSchema = anyOf<WorldLine>(Object.values(onPlane));

@@ -1,4 +1,4 @@
-import { along, cross, degrees, distance2, dot, norm, radians, scale, unit, type Vec2, type Vec3 } from "../geometry";
+import { along, cross, degrees, distance2, dot, norm, radians, unit, type Vec2 } from "../geometry";
 import { axesOf, type OwnPlane } from "../lines";
 import { projectDirection, unproject, type View } from "../shot";
 import type { Pin } from "../vanishing";
@@ -89,9 +89,3 @@ export function atLength([from, to]: readonly [Vec2, Vec2], length: number): Vec
     ? to
     : [from[0] + ((to[0] - from[0]) * length) / long, from[1] + ((to[1] - from[1]) * length) / long];
 }
-
-/** The direction of a plane's own axes that a line of it runs along, of length 1 in the world. */
-export const alongPlane = (plane: OwnPlane, [dx, dy]: Vec2): Vec3 => {
-  const { x, y } = axesOf(plane);
-  return unit(along(scale(x, dx), y, dy));
-};
