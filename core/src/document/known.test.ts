@@ -142,6 +142,20 @@ describe("a document that is known", () => {
     );
   });
 
+  it("is left to a full check where its elements stand twice, however the key is written", () => {
+    const scene = { ...newScene("x"), elements: [] };
+    const text = new TextDecoder().decode(json(scene));
+    for (const key of ["elements", "\\u0065lements"]) {
+      const known = knownDocuments();
+      known.learn("a", json(scene));
+      expect(known.check("a", json({ ...scene, title: "y" }))).not.toBeNull();
+      expect(known.check("a", encode(text.replace(/}\s*$/, `,"${key}":[]}`)))).toBeNull();
+      const twice = knownDocuments();
+      twice.learn("b", encode(text.replace(/}\s*$/, `,"${key}":[]}`)));
+      expect(twice.check("b", json(scene))).toBeNull();
+    }
+  });
+
   it("is still refused for what only the whole can tell: an id twice, too many steps, nesting too deep", () => {
     const known = knownDocuments();
     const flight = {

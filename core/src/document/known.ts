@@ -47,12 +47,22 @@ function touched(
   return { first, after: Math.min(last + 1, starts.length), from, to: to + grown, grown };
 }
 
-/** The scene without its elements, from the bytes around them. */
-function readRest(next: Uint8Array, open: number, close: number): unknown {
-  const bytes = new Uint8Array(open + 1 + next.length - close);
+/** Stands in the list of elements while what is around it is read. */
+const MARK = "the elements";
+
+/**
+ * The scene without its elements, from the bytes around them; null where its elements are another list than the one at
+ * those places, since a key stands twice.
+ */
+function readRest(next: Uint8Array, open: number, close: number): Partial<Scene> | null {
+  const mark = toUtf8(JSON.stringify(MARK));
+  const bytes = new Uint8Array(open + 1 + mark.length + next.length - close);
   bytes.set(next.subarray(0, open + 1));
-  bytes.set(next.subarray(close), open + 1);
-  return readJson(readUtf8(bytes));
+  bytes.set(mark, open + 1);
+  bytes.set(next.subarray(close), open + 1 + mark.length);
+  const rest = readJson(readUtf8(bytes)) as Partial<Record<keyof Scene, unknown>>;
+  const found = Array.isArray(rest.elements) && rest.elements.length === 1 && rest.elements[0] === MARK;
+  return found ? ({ ...rest, elements: [] } as Partial<Scene>) : null;
 }
 
 /** A document of which only elements have changed. */
@@ -107,8 +117,8 @@ function withRest(before: Known, next: Uint8Array, start: number, end: number): 
     starts: starts.map((at) => at + moved),
     ends: ends.map((at) => at + moved),
   };
-  const rest = readRest(next, places.open, places.close) as Partial<Scene>;
-  if (rest.version !== VERSION || !Array.isArray(rest.elements) || rest.elements.length > 0) return null;
+  const rest = readRest(next, places.open, places.close);
+  if (rest?.version !== VERSION) return null;
   return { bytes: next, places, elements, rest: checkRest(rest, elements) };
 }
 
@@ -156,7 +166,7 @@ export function knownDocuments() {
     /** Remembers a document that a full check found to be sound, as it is stored. */
     learn(id: string, bytes: Uint8Array): void {
       const places = placesOfElements(bytes);
-      if (!places) return;
+      if (!places || !readRest(bytes, places.open, places.close)) return;
       const { elements, ...rest } = JSON.parse(readUtf8(bytes)) as Scene;
       if (rest.version === VERSION && elements.length === places.starts.length)
         remember(id, { bytes, places, elements: elements.map(summaryOf), rest: { ...rest, elements: [] } });
