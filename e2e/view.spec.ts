@@ -208,7 +208,7 @@ test("the sheet has at least 60 % of the window, and the first load stays small"
   const [x0, y0] = await onSheet(page, 0, 0);
   const [x1, y1] = await onSheet(page, 420, 297);
   expect(((x1 - x0) * (y1 - y0)) / (1280 * 800)).toBeGreaterThan(0.6);
-  const canvas = page.locator("canvas").last();
+  const canvas = page.getByRole("application", { name: "Desk" }).locator("canvas").last();
   expect((await canvas.boundingBox())!.width).toBeGreaterThan(x1 - x0);
   // As they came over the wire, those that the worker asked for with them.
   await expect.poll(() => page.workers().length).toBeGreaterThan(0);

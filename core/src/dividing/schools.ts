@@ -1,5 +1,6 @@
 import type { Quad, Vec2 } from "../geometry";
 import { NoAnswer } from "../problem";
+import { between, meet, sideBySide, through } from "./meet";
 import type { Stretch } from "./quad";
 import type { Part } from "./rhythm";
 
@@ -15,31 +16,6 @@ export interface Drawn {
 export interface Constructed {
   readonly places: readonly Vec2[];
   readonly drawn: readonly Drawn[];
-}
-
-/** Where two lines meet, each through two places. @throws NoAnswer where they run side by side */
-export function meet([a, b]: Stretch, [c, d]: Stretch): Vec2 {
-  const [ux, uy, vx, vy] = [b[0] - a[0], b[1] - a[1], d[0] - c[0], d[1] - c[1]];
-  const turn = ux * vy - uy * vx;
-  if (Math.abs(turn) < 1e-12 * Math.hypot(ux, uy) * Math.hypot(vx, vy))
-    throw new NoAnswer("Two lines of the construction run side by side.");
-  const t = ((c[0] - a[0]) * vy - (c[1] - a[1]) * vx) / turn;
-  return [a[0] + t * ux, a[1] + t * uy];
-}
-
-const between = (a: Vec2, b: Vec2, share: number): Vec2 => [a[0] + share * (b[0] - a[0]), a[1] + share * (b[1] - a[1])];
-
-/** Whether two lines run so nearly side by side that they have no point on any desk. */
-const sideBySide = ([a, b]: Stretch, [c, d]: Stretch): boolean => {
-  const [ux, uy, vx, vy] = [b[0] - a[0], b[1] - a[1], d[0] - c[0], d[1] - c[1]];
-  return Math.abs(ux * vy - uy * vx) < 1e-9 * Math.hypot(ux, uy) * Math.hypot(vx, vy);
-};
-
-/** The line through a place to where two others meet, or beside them where they meet nowhere. */
-export function through(place: Vec2, first: Stretch, second: Stretch): Stretch {
-  if (!sideBySide(first, second)) return [place, meet(first, second)];
-  const [a, b] = first;
-  return [place, [place[0] + b[0] - a[0], place[1] + b[1] - a[1]]];
 }
 
 /** A quadrilateral by its edges: along its columns below and above, and its first and last uprights. */
@@ -139,34 +115,4 @@ function onEdge([a, d]: Stretch, above: Stretch, below: Stretch, share: number):
   const point = meet([a, d], far);
   const [p, q] = [Math.hypot(a[0] - point[0], a[1] - point[1]), Math.hypot(d[0] - point[0], d[1] - point[1])];
   return between(a, d, (share * p) / (q + share * (p - q)));
-}
-
-/**
- * Shares by a measuring point: a line through the near end, beside the horizon, is laid off evenly as far as the line
- * from the measuring point through the far end cuts it; lines from the marks to the point cut the line itself.
- * @param point a point of the vanishing line of the plane that is worked in, such as a measuring point, mm
- * @param along the direction of that vanishing line
- */
-export function byMeasuringPoint(
-  [from, to]: Stretch,
-  point: Vec2,
-  along: Vec2,
-  shares: readonly number[],
-): Constructed {
-  const base: Stretch = [from, [from[0] + along[0], from[1] + along[1]]];
-  const end = meet(base, [point, to]);
-  const marks = shares.map((share) => between(from, end, share));
-  const places = marks.map((mark, i) =>
-    shares[i] === 0 ? from : shares[i] === 1 ? to : meet([mark, point], [from, to]),
-  );
-  const inner = marks.filter((_, i) => shares[i] > 0 && shares[i] < 1);
-  return {
-    places,
-    drawn: [
-      { what: "base", lines: [[from, end]], found: [] },
-      { what: "far end", lines: [[point, end]], found: [end] },
-      { what: "marks", lines: [], found: inner },
-      { what: "to the measuring point", lines: inner.map((mark): Stretch => [mark, point]), found: places },
-    ],
-  };
 }

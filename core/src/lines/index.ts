@@ -1,3 +1,4 @@
+export * from "./changed";
 export * from "./outline";
 export * from "./plane";
 export * from "./schema";

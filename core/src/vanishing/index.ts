@@ -9,4 +9,5 @@ export * from "./sightings";
 export * from "./sketch";
 export * from "./sightingMarks";
 export * from "./fromEdge";
-export { reachTo, toolNotes, type Reach } from "./withTools";
+export { reachTo, type Reach } from "./reach";
+export { toolNotes } from "./withTools";

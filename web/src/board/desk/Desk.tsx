@@ -5,18 +5,15 @@ import { pan, toDesk } from "../../canvas/camera";
 import { useKeyCursor } from "../../canvas/useKeyCursor";
 import { isHeld } from "@zanvo/core/shot";
 import { lazily } from "../../ui";
-import { ArcHandles } from "./ArcHandles";
 import { DeskNotes } from "./DeskNotes";
-import { FrameHandles } from "./FrameHandles";
 import { HorizonHandles } from "./HorizonHandles";
 import { Impossible } from "./Impossible";
 import { ORDER } from "./order";
-import { OtherDiscPins, OtherPanel, PanelTabs, useOtherPanels } from "./OtherPanels";
 import { Paper } from "./Paper";
 import { PinHandles } from "./PinHandles";
 import { RULER, Rulers } from "./Rulers";
 import { useShownPins } from "./sets";
-import { SketchHandles } from "./SketchHandles";
+import { SixLayers, SixPoints } from "./six";
 import { StaleDrawing } from "./StaleDrawing";
 import { Stretch } from "./Stretch";
 import { MissingPicture, UnderPicture, useUnderPicture } from "./UnderPicture";
@@ -24,15 +21,22 @@ import { useDeskElement } from "./useDeskElement";
 import { useHand } from "./useHand";
 import { useLayers } from "./useLayers";
 import { useMarks } from "./useMarks";
+import { useOtherPanels } from "./useOtherPanels";
 import { usePictureDrop } from "./usePictureDrop";
 import { useBoard } from "../useBoard";
 
 // Fetched when something is first chosen: it knows every kind of element.
 const ElementHandles = lazily(async () => (await import("./ElementHandles")).ElementHandles);
 
-// Fetched when a six-point system is set up.
-const SixPoints = lazily(async () => (await import("./SixPoints")).SixPoints);
-const SixLayers = lazily(async () => (await import("./SixPoints")).SixLayers);
+// Fetched where a page has several panels.
+const OtherPanel = lazily(async () => (await import("./OtherPanels")).OtherPanel);
+const OtherDiscPins = lazily(async () => (await import("./OtherPanels")).OtherDiscPins);
+const PanelTabs = lazily(async () => (await import("./OtherPanels")).PanelTabs);
+
+// Fetched when they are first worked with.
+const ArcHandles = lazily(async () => (await import("./ArcHandles")).ArcHandles);
+const FrameHandles = lazily(async () => (await import("./FrameHandles")).FrameHandles);
+const SketchHandles = lazily(async () => (await import("./SketchHandles")).SketchHandles);
 
 // Fetched when a picture lies under the drawing.
 const UnderHandles = lazily(async () => (await import("./UnderHandles")).UnderHandles);
@@ -65,9 +69,13 @@ function Drawing({ under }: { readonly under: ReturnType<typeof useUnderPicture>
     <Canvas {...size} {...camera} className="absolute inset-0">
       <Paper width={shot.sheet.width} height={shot.sheet.height} />
       <UnderPicture image={under.image} shot={shot} />
-      {others.map((other) => (
-        <OtherPanel key={other.id} shot={other} elements={elements} />
-      ))}
+      {others.length > 0 && (
+        <Suspense fallback={null}>
+          {others.map((other) => (
+            <OtherPanel key={other.id} shot={other} elements={elements} />
+          ))}
+        </Suspense>
+      )}
       <Layers layers={layers} order={ORDER.drawing} />
     </Canvas>
   );
@@ -107,15 +115,28 @@ function Handles() {
   // While a corner is raised, what stands beside it must not take the press.
   const choosing = useView(({ stage: now, tool }) => now === "masses" && tool === "select");
   const setting = stage === "points" || stage === "grid";
+  const panels = useOtherPanels().length > 0;
   // What is held to its photo is not taken hold of.
   const held = isHeld(shot);
   return (
     <>
-      <PanelTabs />
-      <OtherDiscPins />
-      {stage === "sheet" && !held && <FrameHandles />}
+      {panels && (
+        <Suspense fallback={null}>
+          <PanelTabs />
+          <OtherDiscPins />
+        </Suspense>
+      )}
+      {stage === "sheet" && !held && (
+        <Suspense fallback={null}>
+          <FrameHandles />
+        </Suspense>
+      )}
       {(stage === "eye-level" || stage === "points") && !held && <HorizonHandles />}
-      {setting && <SketchHandles />}
+      {setting && shot.sketch && (
+        <Suspense fallback={null}>
+          <SketchHandles />
+        </Suspense>
+      )}
       <PinHandles movable={!held && (stage === "eye-level" || setting)} />
       {choosing && chosen && !chosen.locked && (
         <Suspense fallback={null}>
@@ -128,7 +149,11 @@ function Handles() {
           <LaySurface />
         </Suspense>
       )}
-      {stage === "points" && <ArcHandles />}
+      {stage === "points" && shot.arcs && (
+        <Suspense fallback={null}>
+          <ArcHandles />
+        </Suspense>
+      )}
       {stage === "points" && shot.sightings && (
         <Suspense fallback={null}>
           <LifeMarks shot={shot} sightings={shot.sightings} />

@@ -2,7 +2,7 @@ import type { Vec2 } from "@zanvo/core/geometry";
 import type { Shot } from "@zanvo/core/scene";
 import { mm, sentence } from "@zanvo/core/units";
 import { Handle } from "./Handle";
-import { useOtherPanels } from "./OtherPanels";
+import { useOtherPanels } from "./useOtherPanels";
 import { useStores } from "../../stores";
 
 const SIDES = ["left", "right", "top", "bottom"] as const;

@@ -1,6 +1,6 @@
 import { useMemo } from "react";
 import { PICTURE_LAYERS } from "@zanvo/core/drawing";
-import { pageOf, type Shot } from "@zanvo/core/scene";
+import type { Shot } from "@zanvo/core/scene";
 import { viewOf } from "@zanvo/core/shot";
 import { within } from "@zanvo/core/vanishing";
 import type { Element } from "@zanvo/core/world";
@@ -10,22 +10,12 @@ import { ORDER } from "./order";
 import { PinHead } from "./PinHead";
 import { shownPins } from "./sets";
 import { useLayers } from "./useLayers";
+import { backToBack, useOtherPanels } from "./useOtherPanels";
 import { useBoard } from "../useBoard";
 
 /** How strongly the panels that are not being worked on are drawn. */
 const RESTING = 0.6;
 const WITH_GRIDS = ["bundles", ...PICTURE_LAYERS];
-
-/** The other panels of the page that lies on the desk. */
-export function useOtherPanels(): readonly Shot[] {
-  const { useDocument, useShot } = useBoard();
-  const scene = useDocument((document) => document.scene);
-  const shot = useShot();
-  return useMemo(() => pageOf(scene, shot).filter(({ id }) => id !== shot.id), [scene, shot]);
-}
-
-/** Whether two panels are the two discs of one world. */
-const backToBack = (a: Shot, b: Shot): boolean => a.backOf === b.id || b.backOf === a.id;
 
 /**
  * One of the other panels, drawn in its place: buildings, horizon and frame, and its grids where it is the other
@@ -62,13 +52,6 @@ export function PanelTabs() {
       </button>
     );
   });
-}
-
-/** Whether the disc behind the current one, or the one before it, lies on the desk. */
-export function useBothDiscs(): boolean {
-  const { useShot } = useBoard();
-  const shot = useShot();
-  return useOtherPanels().some((other) => backToBack(shot, other));
 }
 
 /** The heads of the pins that stand on the other disc of a world. */

@@ -9,7 +9,7 @@ import { mm, sentence, type Told } from "@zanvo/core/units";
 import { Handle } from "./Handle";
 import { toWindow } from "../../canvas/camera";
 import { atRest } from "./rest";
-import { useBothDiscs } from "./OtherPanels";
+import { useBothDiscs } from "./useOtherPanels";
 import { PinHead } from "./PinHead";
 import { useShownPins } from "./sets";
 import { isAway, standIns, type StandIn } from "./standIns";

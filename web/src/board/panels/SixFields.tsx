@@ -4,6 +4,8 @@ import type { Orientation, Shot } from "@zanvo/core/scene";
 import { mirrored, renamed, sameAxis, SIX, thirdName, type SixName, type SixNames } from "@zanvo/core/shot";
 import { degree } from "@zanvo/core/slip";
 import { Button, Select } from "../../ui";
+import type { Six } from "../desk/createDesk";
+import { preloadSix } from "../desk/six";
 import { useBoard } from "../useBoard";
 
 const CARDINAL = ["north", "east", "south", "west"] as const;
@@ -25,13 +27,18 @@ const ASKS = {
 export function SixFields({ main, shot }: { readonly main: Orientation; readonly shot: Shot }) {
   const { useDesk, setSix, edit, onShot, say } = useBoard();
   const six = useDesk((desk) => desk.six);
+  const begin = (first: Six) =>
+    void preloadSix().then(
+      () => setSix(first),
+      () => setSix(first),
+    );
   if (!six) {
     return (
       <div className="flex flex-col gap-1">
-        <Button className="w-full" onClick={() => setSix({ step: "first" })}>
+        <Button className="w-full" onClick={() => begin({ step: "first" })}>
           Place six points by hand
         </Button>
-        <Button className="w-full" onClick={() => setSix({ step: "named", names: ["up", "0"] })}>
+        <Button className="w-full" onClick={() => begin({ step: "named", names: ["up", "0"] })}>
           Name, swap or mirror the points
         </Button>
       </div>
