@@ -1,6 +1,6 @@
 import { along, clipToRect, distance2, dot, sub, type Vec2, type Vec3 } from "../geometry";
 import { project, unproject, unprojectTo, type View } from "../shot";
-import { blockAxes, blockCorner, type Block } from "../world";
+import { blockAxes, blockCorner, BOX_CORNERS, type Block } from "../world";
 import { drawnLine, dropOnto, heightOver } from "./along";
 
 /** A foot on the ground, and what it was drawn to. */
@@ -27,7 +27,7 @@ export function topAt(view: View, blocks: readonly Block[], point: Vec2, reach: 
   const level = Math.hypot(ray[0], ray[1]);
   if (ray[2] <= 0 || level < 1e-9) return null;
   const uprights = standing(blocks).flatMap((block) =>
-    CORNERS.flatMap(([u, v]) => {
+    BOX_CORNERS.flatMap(([u, v]) => {
       const at = blockCorner(block, u, v);
       const height = heightOver(view, at, point) ?? 0;
       const seen = height > 0 ? project(view, [at[0], at[1], at[2] + height]) : null;
@@ -68,7 +68,7 @@ export function footAt(view: View, blocks: readonly Block[], point: Vec2, reach:
     if (better(off)) best = { off, foot };
   };
   for (const block of standing(blocks, level)) {
-    for (const [u, v] of CORNERS) {
+    for (const [u, v] of BOX_CORNERS) {
       const at = blockCorner(block, u, v);
       const seen = project(view, at);
       if (seen) offer(distance2(seen, point), { at, on: { block, what: "corner" }, guide: null });
@@ -102,13 +102,6 @@ export function footAt(view: View, blocks: readonly Block[], point: Vec2, reach:
   return best ? (best as { foot: Foot }).foot : { at: ground, on: null, guide: null };
 }
 
-const CORNERS = [
-  [0, 0],
-  [0, 1],
-  [1, 1],
-  [1, 0],
-] as const;
-
 /** The four lines of a block's base: a corner and a direction each. */
 function baseLines(block: Block): readonly (readonly [Vec3, Vec3])[] {
   const [length, width] = blockAxes(block);
@@ -127,8 +120,8 @@ export function nearCorner(block: Block, eye: Vec3): readonly [u: number, v: num
     const c = blockCorner(block, u, v);
     return Math.hypot(c[0] - eye[0], c[1] - eye[1]);
   };
-  return CORNERS.reduce<readonly [number, number]>(
+  return BOX_CORNERS.reduce<readonly [number, number]>(
     (near, corner) => (far(corner) < far(near) - 1e-9 ? corner : near),
-    CORNERS[0],
+    BOX_CORNERS[0],
   );
 }

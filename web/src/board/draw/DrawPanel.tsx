@@ -11,7 +11,7 @@ import {
   type LucideIcon,
 } from "lucide-react";
 import { partsOf } from "@zanvo/core/dividing";
-import { FITS, levelAt, WEIGHTS, type Fit, type Weight } from "@zanvo/core/lines";
+import { FITS, levelAt, WEIGHTS, type Weight } from "@zanvo/core/lines";
 import { pinsOf } from "@zanvo/core/vanishing";
 import { viewOf } from "@zanvo/core/shot";
 import { Button, Check, Choice, Fold, NumberField, Select, TextField, useTypedDigits } from "../../ui";
@@ -21,6 +21,7 @@ import { ChosenLines } from "./ChosenLines";
 import { RecipePanel } from "./RecipePanel";
 import { toggleHold, togglePlane } from "./DrawSurface";
 import { lengthOf } from "./aiming";
+import { FIT_NAMES } from "./names";
 import { finishCorners, openFlat, takeLength } from "./hand";
 import { useChosenLines } from "./useOwnLines";
 
@@ -48,7 +49,6 @@ const OF_CHOSEN: Readonly<Partial<Record<DrawTool, string>>> = {
 };
 
 const WEIGHT_NAMES: Readonly<Record<Weight, string>> = { light: "Light", medium: "Medium", heavy: "Heavy" };
-export const FIT_NAMES: Readonly<Record<Fit, string>> = { stretch: "Stretched", cut: "Cut off", centre: "Centred" };
 
 function Tools() {
   const { useDraw, takeUp } = useBoard();

@@ -1,4 +1,4 @@
-import type { OwnLine } from "@zanvo/core/lines";
+import type { Fit, OwnLine } from "@zanvo/core/lines";
 
 const NAMES: Readonly<Record<OwnLine["kind"], string>> = {
   ruled: "Ruled line",
@@ -11,3 +11,6 @@ const NAMES: Readonly<Record<OwnLine["kind"], string>> = {
 
 /** What a line is called by. */
 export const nameOf = (line: OwnLine): string => NAMES[line.kind];
+
+/** What becomes of parts that do not fill their line. */
+export const FIT_NAMES: Readonly<Record<Fit, string>> = { stretch: "Stretched", cut: "Cut off", centre: "Centred" };

@@ -2,9 +2,8 @@ import { chordsOf, ruledShapes, runLines, segmentLines, type Layer, type Shapes 
 import { dividedOwn } from "@zanvo/core/dividing";
 import type { Vec2, Vec3 } from "@zanvo/core/geometry";
 import { axesOf, gripsOf, inWorld, runsOf, WEIGHTS, type OwnLine, type OwnPlane } from "@zanvo/core/lines";
-import { placeOnPlane } from "@zanvo/core/ruling";
+import { placeOnPlane, seenOnPlane } from "@zanvo/core/ruling";
 import type { View } from "@zanvo/core/shot";
-import { seenOnPlane } from "@zanvo/core/ruling";
 
 const MARK = "#c8401f";
 

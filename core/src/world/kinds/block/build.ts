@@ -8,6 +8,14 @@ export function blockAxes(block: Pick<Block, "heading">): readonly [Vec3, Vec3] 
   return [headingDirection(block.heading), headingDirection(block.heading + 90)];
 }
 
+/** The corners of a box on its base, counter-clockwise from above: u, v along its length and its width. */
+export const BOX_CORNERS = [
+  [0, 0],
+  [0, 1],
+  [1, 1],
+  [1, 0],
+] as const;
+
 /** A corner on the block's base plane: u, v in {0, 1} along length and width. */
 export function blockCorner(block: Box, u: number, v: number): Vec3 {
   const [l, w] = blockAxes(block);

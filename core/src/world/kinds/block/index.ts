@@ -1,6 +1,6 @@
 import { add, scale, type Vec2 } from "../../../geometry";
 import { elementKind, type Box } from "../kind";
-import { blockAxes, blockCorner } from "./build";
+import { blockAxes, blockCorner, BOX_CORNERS } from "./build";
 import { BlockSchema, type Block } from "./schema";
 export * from "./build";
 export type { Block } from "./schema";
@@ -13,23 +13,16 @@ export const newBlock = <T extends Omit<Block, "kind" | "id" | "name">>(of: T): 
 
 export const isBlock = (element: { readonly kind: string }): element is Block => element.kind === "block";
 
-const CORNERS = [
-  [0, 0],
-  [0, 1],
-  [1, 1],
-  [1, 0],
-] as const;
-
 /** The corners of a box on the plan, counter-clockwise. */
 export const boxOutline = (box: Box): readonly Vec2[] =>
-  CORNERS.map(([u, v]) => {
+  BOX_CORNERS.map(([u, v]) => {
     const [x, y] = blockCorner(box, u, v);
     return [x, y] as const;
   });
 
 /** A block between one of its corners and a place, along its own heading. */
 function blockBetween(block: Block, corner: number, [x, y]: Vec2): Block {
-  const [u, v] = CORNERS[corner];
+  const [u, v] = BOX_CORNERS[corner];
   const fixed = blockCorner(block, 1 - u, 1 - v);
   const [l, w] = blockAxes(block);
   const [dx, dy] = [x - fixed[0], y - fixed[1]];

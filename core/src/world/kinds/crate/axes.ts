@@ -1,4 +1,5 @@
 import { add, along, headingDirection, radians, scale, type Vec2, type Vec3 } from "../../../geometry";
+import { BOX_CORNERS } from "../block";
 import type { Crate } from "./schema";
 
 /** The unit ways of a leaning box's edges: along its length, its width and its height. */
@@ -18,19 +19,14 @@ export function crateAxes({
   ];
 }
 
-const CORNERS = [
-  [0, 0],
-  [0, 1],
-  [1, 1],
-  [1, 0],
-] as const;
-
 /** Its corners: counter-clockwise around its underside, seen from above while it does not lean, then around its top. */
 export function crateCorners(crate: Crate): Vec3[] {
   const { middle, length, width, height } = crate;
   const [l, w, h] = crateAxes(crate);
   const loose = [0, 1].flatMap((z) =>
-    CORNERS.map(([u, v]) => along(along(scale(l, (u - 0.5) * length), w, (v - 0.5) * width), h, (z - 0.5) * height)),
+    BOX_CORNERS.map(([u, v]) =>
+      along(along(scale(l, (u - 0.5) * length), w, (v - 0.5) * width), h, (z - 0.5) * height),
+    ),
   );
   const lowest = Math.min(...loose.map(([, , z]) => z));
   return loose.map(([x, y, z]): Vec3 => [middle.x + x, middle.y + y, middle.z + z - lowest]);
