@@ -266,3 +266,56 @@ test("a construction is shown step by step beside the drawing, played, and saved
   await page.getByRole("button", { name: "Close the construction" }).click();
   await expect(page.getByText(/^Step \d of/)).toHaveCount(0);
 });
+
+test("a plane opens flat, to scale: what is drawn there is in true measure on paper, too", async ({ page }) => {
+  const id = await openNew(page, withKiosk);
+  await draw(page, "Rectangle");
+  await page.getByLabel("Belongs to").selectOption("under");
+  const [x, y] = await onSheet(page, 228, 150);
+  await page.mouse.move(x, y);
+  await page.mouse.move(x + 1, y);
+  await expect(page.getByRole("button", { name: /^Hold Kiosk/ })).toBeVisible();
+  await page.keyboard.press("p");
+  await page.getByRole("button", { name: "Open the plane flat, to scale" }).click();
+  // The wall is 3 m by 3 m: at 1 : 20 it is 150 mm by 150 mm, at 1 : 10 it would be higher than the panel.
+  await expect(page.getByRole("button", { name: /Kiosk, .* flat, 1 : 20/ }).first()).toBeVisible();
+  await page.keyboard.down("Alt");
+  await dragOnSheet(page, [150, 120], [200, 160]);
+  await page.keyboard.up("Alt");
+  const scene = await saved(page, id);
+  expect(scene.shots).toHaveLength(2);
+  const shape = only(scene.lines, "polyline");
+  const [a, b, c] = shape.points;
+  // 50 mm by 40 mm on paper are 1 m by 0.8 m, as nearly as the mouse goes.
+  expect(Math.abs(b[0] - a[0])).toBeCloseTo(1, 1);
+  expect(Math.abs(c[1] - b[1])).toBeCloseTo(0.8, 1);
+});
+
+test("a circle on the ground is made an arc, and shown by eight points", async ({ page }) => {
+  const id = await openNew(page);
+  await draw(page, "Circle");
+  await page.getByLabel("Belongs to").selectOption("ground");
+  await dragOnSheet(page, [210, 220], [230, 222]);
+  await type(page, "Radius", "0.8", chosen(page));
+  await type(page, "Arc over", "120", chosen(page));
+  expect(only((await saved(page, id)).lines, "circle")).toMatchObject({ radius: 0.8, arc: { from: 0, over: 120 } });
+  await page.getByText("How it is made").click();
+  await page.getByLabel("Construction", { exact: true }).selectOption("circle");
+  await expect(page.getByText(/^Draw the square around it: its near corner/)).toBeVisible();
+});
+
+test("tools that somebody has are told of, on the slip and in a construction", async ({ page }) => {
+  const id = await openNew(page, withKiosk);
+  await page.getByRole("button", { name: "Sheet", exact: true }).click();
+  await page.getByText("My tools").click();
+  await page.getByLabel("I draw with these alone").check();
+  await type(page, "Longest ruler", "430");
+  await expect(page.getByText(/^Main streets, left: lines to it are up to 638 mm, so lay your ruler/)).toBeVisible();
+  expect((await saved(page, id)).tools).toMatchObject({ ruler: 430, tape: true });
+  await draw(page);
+  await page.getByText("How it is made").click();
+  await page.getByLabel("Construction", { exact: true }).selectOption("square");
+  await expect(page.getByText(/by its edge ticks/)).toBeVisible();
+  await page.getByRole("link", { name: "Set-up sheet" }).click();
+  await expect(page.getByRole("region", { name: "With your tools" })).toBeVisible();
+});

@@ -30,7 +30,7 @@ export const square = recipe({
     const fourth = cross(lineAlong(a, to2), lineAlong(c, to1));
     return [
       step(
-        sentence`Begin with one side on the ground: from ${place(table, a)} ${runs(to1)} to ${place(table, b)}. It is
+        sentence`Begin with one side on the ground, ruled ${runs(to1)}: from ${place(table, a)} to ${place(table, b)}. It is
           ${metres(side)} long, as high as the eye.`,
         { kept: [[a, b]], points: [{ at: a }, { at: b }] },
       ),
