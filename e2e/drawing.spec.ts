@@ -319,3 +319,44 @@ test("tools that somebody has are told of, on the slip and in a construction", a
   await page.getByRole("link", { name: "Set-up sheet" }).click();
   await expect(page.getByRole("region", { name: "With your tools" })).toBeVisible();
 });
+
+test("in a curved lens lines bend, and are cut and led on along their curves", async ({ page }) => {
+  const line = (name: string, from: [number, number], to: [number, number]) => ({
+    id: name,
+    kind: "ruled" as const,
+    weight: "medium" as const,
+    from,
+    to,
+  });
+  const id = await openNew(page, (scene) => {
+    const [shot] = scene.shots;
+    scene.shots[0] = {
+      ...shot,
+      lens: { ...shot.lens, law: "stereographic", distance: 120 },
+      show: { bundles: 0 },
+      lines: [
+        line("arc", [100, 80], [200, 60]),
+        line("post", [150, 40], [150, 120]),
+        line("far", [260, 20], [260, 120]),
+      ],
+    };
+  });
+  const arc = async () =>
+    ((await saved(page, id)).shots[0].lines ?? []).flatMap((one) =>
+      one.kind === "ruled" && one.id !== "post" && one.id !== "far" ? [one] : [],
+    );
+  await draw(page, "Choose");
+  await press(page, 101, 80);
+  await chosen(page).getByRole("button", { name: "Extend" }).click();
+  await press(page, 199, 60);
+  const [longer] = await arc();
+  expect(longer.to[0]).toBeCloseTo(260, 1);
+  // The straight line on would come to y 48 there; the curve bends away from it.
+  expect(Math.abs(longer.to[1] - 48)).toBeGreaterThan(0.5);
+  await takeUp(page, "Choose");
+  await press(page, 101, 80);
+  await chosen(page).getByRole("button", { name: "Trim" }).click();
+  await press(page, 102, 80);
+  const [cut] = await arc();
+  expect(cut.from[0]).toBeCloseTo(150, 1);
+});

@@ -1,10 +1,10 @@
 import fc from "fast-check";
 import { anyShot, between, block, shotWith } from "../../testing";
 import { compose, contextOf } from "../drawing";
-import { distance2, type Vec2, type Vec3 } from "../geometry";
+import { cross, distance2, dot, type Vec2, type Vec3 } from "../geometry";
 import { levelAt, planeThrough, type SheetLine } from "../lines";
 import { newScene, type Shot } from "../scene";
-import { project, viewOf } from "../shot";
+import { project, unproject, viewOf } from "../shot";
 import { pinsOf } from "../vanishing";
 import { visibleEdges } from "../visibility";
 import { build } from "../world";
@@ -13,11 +13,13 @@ import {
   atLength,
   elevationOf,
   erased,
-  extended,
   keptSamples,
   ledTo,
   missedBy,
+  liesOn,
+  metBy,
   missOf,
+  onward,
   placeOnPlane,
   seenOnPlane,
   setsAlong,
@@ -149,11 +151,20 @@ describe("trimming, extending and erasing", () => {
       ],
     ]);
     expect(trimmed(line, [], [90, 50])).toBeNull();
-    expect(extended(line, others, [95, 50], 500)).toEqual([
-      [0, 50],
-      [130, 50],
-    ]);
-    expect(extended(line, others, [5, 50], 500)).toBeNull();
+    const straight = viewOf(shotWith());
+    expect(metBy(onward(straight, line, 500), others)).toEqual([130, 50]);
+    expect(metBy(onward(straight, [line[1], line[0]], 500), others)).toBeNull();
+    expect(
+      liesOn(
+        line,
+        [
+          [20, 50],
+          [30, 50],
+        ],
+        0.1,
+      ),
+    ).toBe(true);
+    expect(liesOn(line, others[0], 0.1)).toBe(false);
   });
 
   it("leave what lies outside the eraser, exactly", () => {
@@ -182,6 +193,47 @@ describe("trimming, extending and erasing", () => {
     expect(erased(circle, [50, 50], 3, next)).toBeNull();
     const samples = Array.from({ length: 30 }, (_, i) => [i, 0, 0.5]).flat();
     expect(erased({ id: "s", kind: "stroke", weight: "light", samples }, [15, 0], 3.5, next)).toHaveLength(2);
+  });
+});
+
+describe("a line that a lens bends", () => {
+  const shot = shotWith({ distance: 150 });
+  const view = viewOf({ ...shot, lens: { ...shot.lens, law: "stereographic" } });
+  const line: readonly [Vec2, Vec2] = [
+    [100, 80],
+    [200, 60],
+  ];
+
+  it("goes on along its great circle, and is met where that is crossed", () => {
+    const beyond = onward(view, line, 300);
+    const [a, b] = line.map((at) => unproject(view, at));
+    const normal = cross(a, b);
+    for (const at of beyond) expect(Math.abs(dot(unproject(view, at), normal))).toBeLessThan(1e-9);
+    const post: readonly [Vec2, Vec2] = [
+      [280, 0],
+      [280, 290],
+    ];
+    const met = metBy(beyond, [post])!;
+    expect(met[0]).toBeCloseTo(280, 9);
+    // Within a hundredth of a mm of the circle itself, and off the straight line on by more than a mm.
+    expect(distance2(ledTo(view, { direction: b, point: { at: line[1] } }, [line[0], met]), met)).toBeLessThan(0.01);
+    expect(Math.abs(met[1] - (60 - 16))).toBeGreaterThan(1);
+  });
+
+  it("is cut at what crosses its curve", () => {
+    const drawn = [line[0], ...onward(view, line, 150)];
+    const cut = trimmed(
+      drawn,
+      [
+        [
+          [240, 0],
+          [240, 290],
+        ],
+      ],
+      [130, 75],
+    )!;
+    expect(cut).toHaveLength(1);
+    expect(cut[0][0][0]).toBeCloseTo(240, 9);
   });
 });
 

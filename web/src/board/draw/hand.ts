@@ -1,11 +1,14 @@
 import { distance2, type Vec2 } from "@zanvo/core/geometry";
 import { mapped, movedBy, samePlane, type OwnLine, type SheetLine } from "@zanvo/core/lines";
+import { chordsOf, ruledShapes } from "@zanvo/core/drawing";
 import { toldBy } from "@zanvo/core/problem";
 import {
   elevationOf,
   erased,
-  extended,
   keptSamples,
+  liesOn,
+  metBy,
+  onward,
   placeOnPlane,
   seenOnPlane,
   smoothed,
@@ -31,6 +34,9 @@ export interface HandPoint {
   readonly alt: boolean;
   readonly shift: boolean;
 }
+
+/** A line by its two ends. */
+type Ends = readonly [Vec2, Vec2];
 
 /** How near to something an end is drawn to it, and a line is chosen, window px. */
 const REACH = 9;
@@ -315,23 +321,11 @@ export function cutAt(board: Board, snaps: Snaps, point: HandPoint, how: "trim" 
     return;
   }
   const view = board.currentView();
-  if (!view.law.straight) {
-    const text = "In this lens the line is bent: erase it, or drag its ends.";
-    return board.showTag({ at: point.window, text, wrong: true });
-  }
   const seen = (place: Vec2) => ("plane" in line ? seenOnPlane(view, line.plane, place) : place);
   const [a, b] = [seen(line.from), seen(line.to)];
   if (!a || !b) return;
-  const { sheet } = board.currentShot();
-  const most = sheet.width + sheet.height;
-  const others = snaps(board.shownLayers())
-    .near(a, b, how === "extend" ? most : 0)
-    .filter(([p, q]) => !lies([a, b], p) || !lies([a, b], q));
-  const ends =
-    how === "trim"
-      ? trimmed([a, b], others, point.at)
-      : [extended([a, b], others, point.at, most)].filter((one) => one !== null);
-  if (!ends || (how === "extend" && ends.length === 0)) {
+  const ends = how === "trim" ? trimmedAt(board, snaps, [a, b], point.at) : extendedAt(board, snaps, [a, b], point.at);
+  if (!ends) {
     const text = how === "trim" ? "Nothing crosses this line." : "Nothing lies before this end.";
     return board.showTag({ at: point.window, text, wrong: true });
   }
@@ -345,9 +339,33 @@ export function cutAt(board: Board, snaps: Snaps, point: HandPoint, how: "trim" 
   board.showTag(null);
 }
 
-/** Whether a place lies on a line, within a hundredth of a mm: what is drawn there may be the line itself. */
-function lies([a, b]: readonly [Vec2, Vec2], [x, y]: Vec2): boolean {
-  const long = distance2(a, b);
-  const off = Math.abs((b[0] - a[0]) * (y - a[1]) - (b[1] - a[1]) * (x - a[0])) / (long || 1);
-  return off < 0.01;
+/** What is drawn near a line counts as the line itself within so many mm: chords are within 0.05 mm of a curve. */
+const ITSELF = 0.15;
+
+/** All that is drawn around a line, but for the line itself. */
+function around(board: Board, snaps: Snaps, drawn: readonly Vec2[]): readonly Ends[] {
+  const [xs, ys] = [drawn.map(([x]) => x), drawn.map(([, y]) => y)];
+  return snaps(board.shownLayers())
+    .near([Math.min(...xs), Math.min(...ys)], [Math.max(...xs), Math.max(...ys)], 0)
+    .filter((stretch) => !liesOn(drawn, stretch, ITSELF));
+}
+
+/** A ruled line as it is drawn, from place to place. */
+function drawnPlaces(board: Board, [a, b]: Ends): Vec2[] {
+  const chords = chordsOf(ruledShapes(board.currentView(), a, b));
+  const places = Array.from({ length: chords.length / 4 }, (_, i): Vec2 => [chords[4 * i + 2], chords[4 * i + 3]]);
+  return [a, ...places.slice(0, -1), b];
+}
+
+function trimmedAt(board: Board, snaps: Snaps, line: Ends, place: Vec2): readonly Ends[] | null {
+  const drawn = drawnPlaces(board, line);
+  return trimmed(drawn, around(board, snaps, drawn), place);
+}
+
+function extendedAt(board: Board, snaps: Snaps, [a, b]: Ends, place: Vec2): readonly Ends[] | null {
+  const { sheet } = board.currentShot();
+  const first = distance2(place, a) < distance2(place, b);
+  const beyond = onward(board.currentView(), first ? [b, a] : [a, b], sheet.width + sheet.height);
+  const met = beyond.length > 1 ? metBy(beyond, around(board, snaps, beyond)) : null;
+  return met && [first ? [met, b] : [a, met]];
 }
