@@ -1,10 +1,10 @@
+import { useEffect } from "react";
 import { wrap } from "@zanvo/core/geometry";
 import { toldBy } from "@zanvo/core/problem";
 import type { Orientation, Shot } from "@zanvo/core/scene";
 import { mirrored, renamed, sameAxis, SIX, thirdName, type SixName, type SixNames } from "@zanvo/core/shot";
 import { degree } from "@zanvo/core/slip";
 import { Button, Select } from "../../ui";
-import type { Six } from "../desk/createDesk";
 import { preloadSix } from "../desk/six";
 import { useBoard } from "../useBoard";
 
@@ -27,18 +27,15 @@ const ASKS = {
 export function SixFields({ main, shot }: { readonly main: Orientation; readonly shot: Shot }) {
   const { useDesk, setSix, edit, onShot, say } = useBoard();
   const six = useDesk((desk) => desk.six);
-  const begin = (first: Six) =>
-    void preloadSix().then(
-      () => setSix(first),
-      () => setSix(first),
-    );
+  // Fetched before it is wanted: the first move of the hand is seen then.
+  useEffect(() => void preloadSix().catch(() => undefined), []);
   if (!six) {
     return (
       <div className="flex flex-col gap-1">
-        <Button className="w-full" onClick={() => begin({ step: "first" })}>
+        <Button className="w-full" onClick={() => setSix({ step: "first" })}>
           Place six points by hand
         </Button>
-        <Button className="w-full" onClick={() => begin({ step: "named", names: ["up", "0"] })}>
+        <Button className="w-full" onClick={() => setSix({ step: "named", names: ["up", "0"] })}>
           Name, swap or mirror the points
         </Button>
       </div>

@@ -6,8 +6,16 @@ import { CrateSchema, type Crate } from "./schema";
 export { crateAxes, crateCorners } from "./axes";
 export type { Crate } from "./schema";
 
-/** What a leaning box covers of the plan: the hull of its corners, counter-clockwise. */
-export const crateOutline = (crate: Crate): readonly Vec2[] => hullOf(crateCorners(crate).map(([x, y]) => [x, y]));
+/**
+ * What a leaning box covers of the plan: the hull of its corners, counter-clockwise, from the first of them that is on
+ * it, whichever way it is turned.
+ */
+export function crateOutline(crate: Crate): readonly Vec2[] {
+  const places = crateCorners(crate).map(([x, y]): Vec2 => [x, y]);
+  const hull = hullOf(places);
+  const first = hull.indexOf(places.find((place) => hull.includes(place)) ?? hull[0]);
+  return [...hull.slice(first), ...hull.slice(0, first)];
+}
 
 /** How far a leaning box reaches over its lowest corner, m. */
 const reachOf = (crate: Crate): number => Math.max(...crateCorners(crate).map(([, , z]) => z - crate.middle.z));
