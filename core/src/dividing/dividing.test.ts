@@ -233,7 +233,7 @@ describe("a rhythm", () => {
       [0, 0.1, 0.3, 0.4, 0.6, 1].map((s) => expect.closeTo(s, 12)).slice(0, 5),
     );
     expect(sharesOf(parts, "centre", 10)).toEqual([0.1, 0.3, 0.7, 0.9].map((s) => expect.closeTo(s, 12)));
-    expect(() => sharesOf(parts, "centre", 1)).toThrow("The first part, 2 m, is longer than the line.");
+    expect(() => sharesOf(parts, "centre", 1)).toThrow("The first part, 2, is longer than the line, 1.");
     expect(() => sharesOf(parts, "cut")).toThrow("is not known");
   });
 });

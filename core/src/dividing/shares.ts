@@ -1,6 +1,5 @@
 import type { Fit } from "../lines";
 import { NoAnswer } from "../problem";
-import { sentence, shortMetres } from "../units";
 import type { Part } from "./rhythm";
 
 /** Sizes nearer than this, as a share of the whole, are one. */
@@ -19,7 +18,7 @@ export function sharesOf(parts: readonly Part[], fit: Fit = "stretch", length?: 
   if (length === undefined || !(length > 0)) throw new NoAnswer("How long the line is in the world is not known.");
   const room = places.filter((at) => at <= length * (1 + SAME));
   if (room.length < 2)
-    throw new NoAnswer(sentence`The first part, ${shortMetres(parts[0].size, 3)}, is longer than the line.`);
+    throw new NoAnswer(`The first part, ${Number(parts[0].size.toFixed(3))}, is longer than the line, ${length}.`);
   if (fit === "centre") {
     const margin = (length - room[room.length - 1]) / 2;
     return room.map((at) => Math.min(1, (at + margin) / length));

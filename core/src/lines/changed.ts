@@ -34,6 +34,12 @@ export function mapped<T extends OwnLine>(line: T, to: (place: Vec2) => Vec2): T
 /** An own line moved, in its own units. */
 export const movedBy = <T extends OwnLine>(line: T, [dx, dy]: Vec2): T => mapped(line, ([x, y]) => [x + dx, y + dy]);
 
+/** An own line made larger or smaller, and moved, so that one place comes to another. */
+export function scaledBy<T extends OwnLine>(line: T, times: number, [fx, fy]: Vec2, [tx, ty]: Vec2): T {
+  const there = mapped(line, ([x, y]) => [tx + times * (x - fx), ty + times * (y - fy)]);
+  return there.kind === "circle" ? { ...there, radius: there.radius * times } : there;
+}
+
 /** The places by which an own line is taken hold of. */
 export function gripsOf(line: OwnLine): Vec2[] {
   switch (line.kind) {

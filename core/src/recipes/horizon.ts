@@ -25,15 +25,10 @@ function tracedPairs({ scene, shot }: Given): Pair[] {
 function pairOf({ name, edges }: Reference["sets"][number], on: (x: number, y: number) => Vec2): Pair[] {
   const lines = edges.filter(({ out }) => !out).map(({ x1, y1, x2, y2 }: Edge): Stretch => [on(x1, y1), on(x2, y2)]);
   const middle = ([a, b]: Stretch): Vec2 => [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2];
-  let best: { readonly far: number; readonly edges: Pair["edges"] } | null = null;
-  lines.forEach((p, i) =>
-    lines.slice(i + 1).forEach((q) => {
-      const far = distance2(middle(p), middle(q));
-      if (!best || far > best.far) best = { far, edges: [p, q] };
-    }),
-  );
-  const found = best as { readonly edges: Pair["edges"] } | null;
-  return found ? [{ name, edges: found.edges }] : [];
+  const pairs = lines.flatMap((p, i) => lines.slice(i + 1).map((q): Pair["edges"] => [p, q]));
+  const far = ([p, q]: Pair["edges"]) => distance2(middle(p), middle(q));
+  const [best] = pairs.sort((a, b) => far(b) - far(a));
+  return best ? [{ name, edges: best }] : [];
 }
 
 /** Edges of a building: its foot and its top, along both sets. */

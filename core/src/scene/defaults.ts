@@ -1,5 +1,6 @@
 import { BadInput } from "../problem";
 import { frameOn, paperOf, sheetOf } from "./papers";
+import { scaledBy } from "../lines";
 import { FORMAT, VERSION } from "../format";
 import type { Aids, Bundle, LineSpacing, Scene, Sheet, Shot } from "../schema";
 
@@ -47,7 +48,7 @@ export function newScene(title: string): Scene {
 export function onSheet(shot: Shot, sheet: Sheet, frame = frameOn(sheet)): Shot {
   const k = frame.width / shot.frame.width;
   const { centre, distance } = shot.lens;
-  const { under } = shot;
+  const { under, lines } = shot;
   const x = frame.x + (centre.x - shot.frame.x) * k;
   const y = frame.y + (centre.y - shot.frame.y) * (frame.height / shot.frame.height);
   return {
@@ -55,7 +56,8 @@ export function onSheet(shot: Shot, sheet: Sheet, frame = frameOn(sheet)): Shot 
     sheet,
     frame,
     lens: { ...shot.lens, distance: distance * k, centre: { x, y } },
-    // A picture under the drawing stays with the picture's own centre.
+    // What was drawn on the sheet, and a picture under it, stay with the picture's own centre.
+    ...(lines ? { lines: lines.map((line) => scaledBy(line, k, [centre.x, centre.y], [x, y])) } : {}),
     ...(under
       ? {
           under: {

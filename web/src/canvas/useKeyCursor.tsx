@@ -20,6 +20,8 @@ interface KeyCursor {
 
 interface KeyCursorProps {
   readonly holder: RefObject<HTMLElement | null>;
+  /** What lies over it and takes the pointer, where something does. */
+  readonly surface?: () => HTMLElement | null | undefined;
   /** Whether arrow keys are the cursor's, and nothing that is chosen is nudged by them. */
   readonly free: () => boolean;
   /** Whether what is done here is drawn from a press to letting go, so that Enter does one after the other. */
@@ -62,7 +64,7 @@ function send(element: HTMLElement, type: string, [x, y]: Vec2, down: boolean, s
  * there. Enter where it has pressed already is left to the drawing, which ends what is drawn; so is Escape while
  * anything is being drawn.
  */
-export function useKeyCursor({ holder, free, drags, busy, scroll, told }: KeyCursorProps) {
+export function useKeyCursor({ holder, surface, free, drags, busy, scroll, told }: KeyCursorProps) {
   const [cursor, setCursor] = useState<KeyCursor | null>(null);
 
   const move = (element: HTMLElement, by: Vec2) => {
@@ -70,12 +72,13 @@ export function useKeyCursor({ holder, free, drags, busy, scroll, told }: KeyCur
     const [at, over] = cursor ? stepped(from, by, element) : ([from, [0, 0]] as const);
     if (over[0] || over[1]) scroll([-over[0], -over[1]]);
     setCursor({ at, down: cursor?.down ?? false, moved: true });
-    send(element, "pointermove", at, cursor?.down ?? false);
+    send(surface?.() ?? element, "pointermove", at, cursor?.down ?? false);
   };
   const press = (element: HTMLElement, { at, down }: KeyCursor, shift: boolean) => {
     const holds = !down && drags();
-    if (!down) send(element, "pointerdown", at, true, shift);
-    if (!holds) send(element, "pointerup", at, false, shift);
+    const target = surface?.() ?? element;
+    if (!down) send(target, "pointerdown", at, true, shift);
+    if (!holds) send(target, "pointerup", at, false, shift);
     setCursor({ at, down: holds, moved: false });
   };
 

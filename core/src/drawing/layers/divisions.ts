@@ -12,7 +12,6 @@ import { layerKind, type LayerContext, type LayerPart } from "./kind";
 
 type Of<L extends OwnLine, K extends OwnLine["kind"]> = Extract<L, { readonly kind: K }>;
 type SheetSpacing = Of<SheetLine, "spacing">;
-type WorldSpacing = Of<WorldLine, "spacing">;
 type SheetQuad = Of<SheetLine, "quad">;
 
 /** A tick reaches so far to either side where nothing is said: mm on a sheet, of its line on a plane. */
@@ -39,7 +38,7 @@ function acrossAt(view: View, at: Vec2, [from, to]: readonly [Vec2, Vec2], uprig
   const size = Math.hypot(ux, uy);
   if (view.law.straight && size > 0 && Math.abs(dx * uy - dy * ux) > 0.3 * size * Math.hypot(dx, dy))
     return [ux / size, uy / size];
-  const length = Math.hypot(dx, dy);
+  const length = Math.hypot(dx, dy) || 1;
   return [-dy / length, dx / length];
 }
 
@@ -56,13 +55,14 @@ function sheetSpacing(view: View, pins: readonly Pin[], line: SheetSpacing): Sha
 
 /** A spacing on a plane as runs: the line, and a tick at each place square to it. */
 function worldSpacing(line: WorldLine): readonly (readonly Vec2[])[] {
-  const { from, to, reach } = line as WorldSpacing;
+  if (line.kind !== "spacing") return [];
+  const { from, to, reach } = line;
   const [dx, dy] = [to[0] - from[0], to[1] - from[1]];
-  const long = Math.hypot(dx, dy);
+  const long = Math.hypot(dx, dy) || 1;
   const half = reach ?? PART * long;
   const [ux, uy] = [(-dy / long) * half, (dx / long) * half];
   const ticks = orNothing(() =>
-    spacedOnPlane(line as WorldSpacing).places.map(([x, y]): readonly Vec2[] => [
+    spacedOnPlane(line).places.map(([x, y]): readonly Vec2[] => [
       [x - ux, y - uy],
       [x + ux, y + uy],
     ]),

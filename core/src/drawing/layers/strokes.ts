@@ -1,5 +1,5 @@
 import { getStroke } from "perfect-freehand";
-import { WEIGHTS, type SheetLine } from "../../lines";
+import { placesOf, WEIGHTS, type SheetLine } from "../../lines";
 import type { Shapes } from "../layer";
 import { byWeight, partsByWeight, seenStretches } from "../ownLines";
 import { STYLES } from "../style";
@@ -21,7 +21,7 @@ export function strokeOutline(stroke: Stroke): Float64Array {
   let outline = outlines.get(stroke);
   if (!outline) {
     const { samples, weight } = stroke;
-    const points = Array.from({ length: samples.length / 3 }, (_, i) => samples.slice(3 * i, 3 * i + 3));
+    const points = placesOf(samples).map(([x, y], i) => [x, y, Math.min(1, Math.max(0, samples[3 * i + 2]))]);
     outline = Float64Array.from(
       getStroke(points, {
         size: PRESSED * WEIGHTS[weight],

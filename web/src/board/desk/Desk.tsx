@@ -171,18 +171,22 @@ function Handles() {
 
 /** The cursor of those who work without a mouse. */
 function useDeskCursor(holder: RefObject<HTMLDivElement | null>) {
-  const { useDesk, useMeasures, useShot, useSelection, useView, look } = useBoard();
+  const { useDesk, useMeasures, useShot, useSelection, useView, useDraw, look } = useBoard();
   const measures = useMeasures();
   const { sheet } = useShot();
   return useKeyCursor({
     holder,
+    surface: () => holder.current?.querySelector<HTMLElement>("[data-testid=draw-surface]"),
     // Arrow keys nudge what is chosen among the masses.
     free: () => {
       const { stage, tool } = useView.getState();
       return stage !== "masses" || tool === "raise" || useSelection.getState().selected === null;
     },
-    drags: () => false,
-    busy: () => useDesk.getState().raising !== null,
+    drags: () => {
+      const { tool } = useDraw.getState();
+      return useView.getState().stage === "draw" && (tool === "pencil" || tool === "eraser");
+    },
+    busy: () => useDesk.getState().raising !== null || useDraw.getState().begun !== null,
     scroll: ([dx, dy]) => look(pan(useDesk.getState().camera, dx, dy)),
     told: (at) => measures(fromEdge(sheet, ...toDesk(useDesk.getState().camera, at))),
   });

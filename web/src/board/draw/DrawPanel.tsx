@@ -11,7 +11,7 @@ import {
   type LucideIcon,
 } from "lucide-react";
 import { partsOf } from "@zanvo/core/dividing";
-import { FITS, levelAt, WEIGHTS, type Weight } from "@zanvo/core/lines";
+import { FITS, levelAt, type Weight } from "@zanvo/core/lines";
 import { pinsOf } from "@zanvo/core/vanishing";
 import { viewOf } from "@zanvo/core/shot";
 import { Button, Check, Choice, Fold, NumberField, Select, TextField, useTypedDigits } from "../../ui";
@@ -241,12 +241,7 @@ function ToolFields() {
   return (
     <>
       {draws && (
-        <Choice
-          label="Weight"
-          value={weight}
-          options={WEIGHT_NAMES}
-          onChange={(to) => drawWith({ weight: to in WEIGHTS ? to : "medium" })}
-        />
+        <Choice label="Weight" value={weight} options={WEIGHT_NAMES} onChange={(to) => drawWith({ weight: to })} />
       )}
       {draws && tool !== "quad" && <SurfaceField />}
       {aims && <AimField />}

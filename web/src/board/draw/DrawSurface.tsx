@@ -13,16 +13,14 @@ import { ORDER } from "../desk/order";
 import { solids, solidsNow } from "../desk/useSolids";
 import { useBoard, type Board } from "../useBoard";
 import { createSnaps } from "./aiming";
+import { chooseAt, cutAt, moveChosen } from "./choosing";
 import type { Begun, DrawTool } from "./createDraw";
+import { beginErasing, eraseTo, type Erasing } from "./erasing";
 import { Grips } from "./Grips";
 import {
-  chooseAt,
-  cutAt,
   drawStroke,
-  erase,
   finishCorners,
   followLine,
-  moveChosen,
   pressLine,
   pressWall,
   releaseLine,
@@ -43,7 +41,7 @@ const SLOP = 4;
 type Doing =
   | { readonly what: "line" }
   | { readonly what: "stroke" }
-  | { readonly what: "erase"; readonly path: Vec2[] }
+  | { readonly what: "erase"; readonly erasing: Erasing }
   | { readonly what: "move"; readonly before: readonly OwnLine[] }
   | { readonly what: "pan"; last: Vec2 };
 
@@ -81,11 +79,7 @@ function begin(board: Board, snaps: Snaps, point: HandPoint): Doing | null {
     drawStroke(board, [point], true);
     return { what: "stroke" };
   }
-  if (tool === "eraser") {
-    board.beginGesture();
-    erase(board, [point.at]);
-    return { what: "erase", path: [point.at] };
-  }
+  if (tool === "eraser") return { what: "erase", erasing: beginErasing(board, point.at) };
   if (tool === "trim" || tool === "extend") {
     cutAt(board, snaps, point, tool);
     return null;
@@ -108,10 +102,8 @@ function follow(board: Board, snaps: Snaps, { doing, from }: Live, points: reado
   const last = points[points.length - 1];
   if (doing.what === "line") followLine(board, snaps, last);
   else if (doing.what === "stroke") drawStroke(board, points, false);
-  else if (doing.what === "erase") {
-    doing.path.push(...points.map(({ at }) => at));
-    erase(board, doing.path);
-  } else if (doing.what === "move") moveChosen(board, doing.before, from.at, last);
+  else if (doing.what === "erase") points.forEach(({ at }) => eraseTo(board, doing.erasing, at));
+  else if (doing.what === "move") moveChosen(board, doing.before, from.at, last);
   else if (doing.what === "pan") {
     const { camera } = board.useDesk.getState();
     board.look(pan(camera, last.window[0] - doing.last[0], last.window[1] - doing.last[1]));
@@ -195,8 +187,9 @@ function useDrawHand(panning: boolean) {
 
 /** What is painted of what is being drawn, and of what is chosen. */
 function usePreview(): readonly Layer[] {
-  const { useDraw, useShot } = useBoard();
-  const { begun, surface, under, tool } = useDraw();
+  const { useDraw, useShot, useDesk } = useBoard();
+  const { begun, surface, under, tool, eraser } = useDraw();
+  const pointer = useDesk((desk) => (tool === "eraser" ? desk.pointer : null));
   const shot = useShot();
   const view = useMemo(() => viewOf(shot), [shot]);
   const chosen = useChosenLines();
@@ -213,8 +206,9 @@ function usePreview(): readonly Layer[] {
       ...(patch ? [patch] : []),
       ...(begun ? begunLayers(view, tool, begun) : []),
       ...(begun?.snap ? [ringLayer(begun.snap.at)] : []),
+      ...(pointer ? [ringLayer(pointer, eraser)] : []),
     ];
-  }, [view, made, marked, begun, surface, under, tool]);
+  }, [view, made, marked, begun, surface, under, tool, pointer, eraser]);
 }
 
 /** What is painted of a construction that is shown, up to its step. */

@@ -34,8 +34,9 @@ export interface DrawState {
   readonly surface: Surface;
   /** The plane under the pointer, and the place of the world that is seen there. */
   readonly under: { readonly plane: OwnPlane; readonly at: Vec2 } | null;
-  /** The pin whose set is held; none where lines run freely, null for whichever they nearly aim at. */
+  /** The pin whose set is held; null where lines catch whichever set they nearly aim at. */
   readonly hold: string | null;
+  /** Lines catch no set. */
   readonly free: boolean;
   readonly straighten: boolean;
   /** How often a stroke is smoothed. */

@@ -31,7 +31,7 @@ export function lineShapes(view: View, line: OwnLine): Shapes {
   return { lines: Float64Array.from(runsOf(line).flatMap(runLines)) };
 }
 
-/** The chosen lines, and small squares where they are taken hold of. */
+/** The chosen lines, each a little wider than it is. */
 export const chosenLayers = (view: View, lines: readonly OwnLine[]): Layer[] =>
   lines.map((line) => mark(`chosen-${line.id}`, lineShapes(view, line), WEIGHTS[line.weight] + 0.25));
 
