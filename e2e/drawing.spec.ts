@@ -10,6 +10,15 @@ async function draw(page: Page, tool = "Rule a line"): Promise<void> {
 }
 const takeUp = (page: Page, tool: string) =>
   page.getByRole("toolbar", { name: "Drawing tools" }).getByRole("button", { name: tool }).click();
+/** Holds the plane of the kiosk's right wall: its near corner stands straight ahead, the wall right of it. */
+async function holdWall(page: Page): Promise<void> {
+  await page.getByLabel("Belongs to").selectOption("under");
+  const [x, y] = await onSheet(page, 228, 150);
+  await page.mouse.move(x, y);
+  await page.mouse.move(x + 1, y);
+  await expect(page.getByRole("button", { name: /^Hold Kiosk/ })).toBeVisible();
+  await page.keyboard.press("p");
+}
 const press = async (page: Page, x: number, y: number) => page.mouse.click(...(await onSheet(page, x, y)));
 const tag = (page: Page, text: RegExp) => page.getByRole("status").filter({ hasText: text });
 const chosen = (page: Page) => page.getByRole("region", { name: "Chosen lines" });
@@ -85,13 +94,7 @@ test("a rectangle on a wall is in true measure, and every shot shows it until so
 }) => {
   const id = await openNew(page, withKiosk);
   await draw(page, "Rectangle");
-  await page.getByLabel("Belongs to").selectOption("under");
-  // The kiosk's near corner stands straight ahead: its right wall lies right of it.
-  const [x, y] = await onSheet(page, 228, 150);
-  await page.mouse.move(x, y);
-  await page.mouse.move(x + 1, y);
-  await expect(page.getByRole("button", { name: /^Hold Kiosk/ })).toBeVisible();
-  await page.keyboard.press("p");
+  await holdWall(page);
   await dragOnSheet(page, [224, 140], [240, 165]);
   await expect(chosen(page).getByText(/On Kiosk, .*: every shot shows it\./)).toBeVisible();
   await type(page, "Width", "1.2", chosen(page));
@@ -110,7 +113,17 @@ test("a rectangle on a wall is in true measure, and every shot shows it until so
   expect(await svg("s1")).toContain('id="own-lines-medium"');
   await page.getByRole("button", { name: "New shot from this one" }).click();
   const scene = await saved(page, id);
-  expect(await svg(scene.shots[1].id)).toContain('id="own-lines-medium"');
+  const [, other] = scene.shots;
+  expect(await svg(other.id)).toContain('id="own-lines-medium"');
+  // From behind, the kiosk itself stands before it.
+  const { etag } = (await page.request.get(`/api/scenes/${id}`)).headers();
+  const behind = { ...other, eye: { ...other.eye, y: 22 }, gaze: { ...other.gaze, heading: 180 } };
+  const turned = { ...scene, shots: [scene.shots[0], behind] };
+  expect((await page.request.put(`/api/scenes/${id}`, { data: turned, headers: { "If-Match": etag } })).ok()).toBe(
+    true,
+  );
+  expect(await svg("s1")).toContain('id="own-lines-medium"');
+  expect(await svg(other.id)).not.toContain('id="own-lines-medium"');
 });
 
 test("strokes are kept, straightened and cut by the eraser", async ({ page }) => {
@@ -167,6 +180,8 @@ test("a wall that is pressed, or four corners, is divided and repeated; crossed 
   ];
   for (const at of [corners[0], corners[2], corners[1], corners[3]]) await press(page, ...at);
   await expect(page.getByText("The corners cross: press them in their order around.")).toBeVisible();
+  // The first three stay for another fourth, until they are given up.
+  await page.keyboard.press("Escape");
   for (const at of corners) await press(page, ...at);
   await type(page, "Repeats after", "2", chosen(page));
   await chosen(page).getByLabel("Drawn by").selectOption("diagonals");
@@ -270,12 +285,7 @@ test("a construction is shown step by step beside the drawing, played, and saved
 test("a plane opens flat, to scale: what is drawn there is in true measure on paper, too", async ({ page }) => {
   const id = await openNew(page, withKiosk);
   await draw(page, "Rectangle");
-  await page.getByLabel("Belongs to").selectOption("under");
-  const [x, y] = await onSheet(page, 228, 150);
-  await page.mouse.move(x, y);
-  await page.mouse.move(x + 1, y);
-  await expect(page.getByRole("button", { name: /^Hold Kiosk/ })).toBeVisible();
-  await page.keyboard.press("p");
+  await holdWall(page);
   await page.getByRole("button", { name: "Open the plane flat, to scale" }).click();
   // The wall is 3 m by 3 m: at 1 : 20 it is 150 mm by 150 mm, at 1 : 10 it would be higher than the panel.
   await expect(page.getByRole("button", { name: /Kiosk, .* flat, 1 : 20/ }).first()).toBeVisible();
@@ -359,4 +369,29 @@ test("in a curved lens lines bend, and are cut and led on along their curves", a
   await press(page, 102, 80);
   const [cut] = await arc();
   expect(Math.abs(cut.from[0] - 150)).toBeLessThan(2);
+});
+
+test("lines are drawn without a mouse: a cursor moved by keys presses, and draws a stroke", async ({ page }) => {
+  const id = await openNew(page);
+  await draw(page);
+  await page.getByLabel("Aims at").selectOption("free");
+  const desk = page.getByRole("application", { name: "Desk" });
+  await desk.focus();
+  const go = async (key: string, times: number) => {
+    for (let i = 0; i < times; i++) await page.keyboard.press(key);
+  };
+  await go("Shift+ArrowLeft", 3);
+  await page.keyboard.press("Enter");
+  await go("Shift+ArrowRight", 4);
+  await page.keyboard.press("Enter");
+  const line = only((await saved(page, id)).shots[0].lines, "ruled");
+  expect(line.to[0] - line.from[0]).toBeGreaterThan(40);
+  expect(Math.abs(line.to[1] - line.from[1])).toBeLessThan(5);
+  await takeUp(page, "Pencil");
+  await desk.focus();
+  await page.keyboard.press("ArrowDown");
+  await page.keyboard.press("Enter");
+  await go("Shift+ArrowDown", 2);
+  await page.keyboard.press("Enter");
+  expect(only((await saved(page, id)).shots[0].lines, "stroke").samples.length).toBeGreaterThan(3);
 });

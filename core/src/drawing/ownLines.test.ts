@@ -159,6 +159,25 @@ describe("freehand strokes", () => {
   });
 });
 
+describe("what a file may hold and a hand does not make", () => {
+  it("is drawn in numbers all the same: steps along no line, pressures beyond their limits", () => {
+    const [from, to]: [number, number][] = [
+      [50, 60],
+      [50, 60],
+    ];
+    const nowhere = { id: "n", kind: "spacing" as const, weight: "light" as const, from, to, parts: "4" };
+    const pressed = [100, 100, 500, 150, 100, -500, 200, 120, 0.5];
+    const stroke: SheetLine = { id: "p", kind: "stroke", weight: "light", samples: pressed };
+    const lines: WorldLine[] = [{ ...nowhere, plane: levelAt("Ground", 0), from: [1, 8], to: [1, 8] }];
+    const layers = layersOf(sceneWith({ lines }, [nowhere, stroke]));
+    for (const { lines: drawn, areas } of layers)
+      expect([...drawn, ...(areas?.xy ?? [])].every(Number.isFinite)).toBe(true);
+    // No stroke is wider than its pen pressed fully.
+    const ys = [...layer(layers, "strokes-light")!.areas!.xy].filter((_, i) => i % 2 === 1);
+    expect(Math.min(...ys)).toBeGreaterThan(99);
+  });
+});
+
 describe("divisions", () => {
   it("draw a tick at each step towards the point, and nothing but the line where the steps make no sense", () => {
     const scene = sceneWith({});

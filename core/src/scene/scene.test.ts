@@ -1,5 +1,5 @@
 import { fieldOfView } from "../shot";
-import { frameOn, isoA, isoB, newScene, onSheet, PAPERS, paperOf, sheetOf } from ".";
+import { type Shot, frameOn, isoA, isoB, newScene, onSheet, PAPERS, paperOf, sheetOf } from ".";
 
 describe("papers", () => {
   it("are those of ISO 216", () => {
@@ -52,6 +52,25 @@ describe("papers", () => {
 });
 
 describe("another sheet", () => {
+  it("takes along what was drawn on the first, where it lies in the picture", () => {
+    const [plain] = newScene("Test").shots;
+    const shot: Shot = {
+      ...plain,
+      lines: [
+        { id: "a", kind: "ruled", weight: "light", from: [210, 148.5], to: [405, 148.5] },
+        { id: "b", kind: "circle", weight: "light", centre: [15, 15], radius: 10 },
+      ],
+    };
+    const small = onSheet(shot, sheetOf(paperOf("A4"), true));
+    const k = small.frame.width / shot.frame.width;
+    const { centre } = small.lens;
+    expect(small.lines).toMatchObject([
+      // From the centre of vision to the panel's right side, as before.
+      { from: [centre.x, centre.y], to: [expect.closeTo(small.frame.x + small.frame.width, 9), centre.y] },
+      { radius: expect.closeTo(10 * k, 9) as number },
+    ]);
+  });
+
   it("keeps the angle across the panel and the place of the centre", () => {
     const [shot] = newScene("Test").shots;
     const small = onSheet(shot, sheetOf(paperOf("A4"), true));

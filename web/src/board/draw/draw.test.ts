@@ -9,6 +9,7 @@ import { exchangeLines, linesOf, replaceLines } from "../../document/lines";
 import { createView } from "../../document/view";
 import { endAt, lengthOf, told, type Aiming } from "./aiming";
 import { createDraw } from "./createDraw";
+import { beginErasing, eraseTo } from "./erasing";
 import { lineThrough, type Making } from "./making";
 import { nearTo, patchLayer, seenGrips } from "./preview";
 
@@ -213,6 +214,31 @@ describe("what is seen of lines", () => {
     expect(seenGrips(view, behind)).toEqual([]);
     expect(patchLayer(view, ground, [210, 240])?.areas?.xy).toHaveLength(8);
     expect(patchLayer(view, ground, [210, 40])).toBeNull();
+  });
+});
+
+describe("an eraser", () => {
+  it("leaves nothing between two places of a quick hand, and comes to one step", () => {
+    const document = createDocument();
+    const place = createView(document);
+    const posts = Array.from({ length: 20 }, (_, i) =>
+      ruled(`p${i}`, { from: [10 + 10 * i, 50], to: [10 + 10 * i, 150] }),
+    );
+    document.open("s", newScene("Test"));
+    place.enter(document.useDocument.getState().scene);
+    const draw = createDraw({ document, view: place });
+    draw.addLines(posts);
+    const board = { ...document, ...place, ...draw, currentView: () => view };
+    const erasing = beginErasing(board, [5, 100]);
+    // Two places, 210 mm apart: 20 posts stand between.
+    eraseTo(board, erasing, [215, 100]);
+    document.endGesture();
+    const left = linesOf(document.useDocument.getState().scene, place.currentShot());
+    expect(left).toHaveLength(40);
+    for (const line of left)
+      if (line.kind === "ruled") expect(Math.abs((line.from[1] + line.to[1]) / 2 - 100)).toBeGreaterThan(20);
+    document.undo();
+    expect(linesOf(document.useDocument.getState().scene, place.currentShot())).toEqual(posts);
   });
 });
 

@@ -16,11 +16,14 @@ export interface Erasing {
   at: Vec2;
 }
 
+/** What of a board rubbing out works with. */
+type ErasingBoard = Pick<Board, "useDocument" | "useDraw" | "currentShot" | "currentView" | "beginGesture" | "drag">;
+
 /** The eraser is laid down anew after so many of its radii, so that a quick hand leaves nothing between. */
 const STEP = 0.5;
 
 /** Begins to rub out. */
-export function beginErasing(board: Board, at: Vec2): Erasing {
+export function beginErasing(board: ErasingBoard, at: Vec2): Erasing {
   const { useDocument, currentShot, beginGesture } = board;
   const erasing: Erasing = { before: linesOf(useDocument.getState().scene, currentShot()), left: new Map(), at };
   beginGesture();
@@ -29,7 +32,7 @@ export function beginErasing(board: Board, at: Vec2): Erasing {
 }
 
 /** Rubs out what an eraser passes over on its way to a place. */
-export function eraseTo(board: Board, erasing: Erasing, to: Vec2): void {
+export function eraseTo(board: ErasingBoard, erasing: Erasing, to: Vec2): void {
   const { eraser } = board.useDraw.getState();
   const view = board.currentView();
   const steps = Math.max(1, Math.ceil(distance2(erasing.at, to) / (STEP * eraser)));
