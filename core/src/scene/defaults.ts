@@ -1,8 +1,7 @@
 import { BadInput } from "../problem";
 import { frameOn, paperOf, sheetOf } from "./papers";
-import { scaledBy } from "../lines";
 import { FORMAT, VERSION } from "../format";
-import type { Aids, Bundle, LineSpacing, Scene, Sheet, Shot } from "../schema";
+import type { Aids, Bundle, LineSpacing, Scene, Shot } from "../schema";
 
 export const DEFAULT_BUNDLE: Omit<Bundle, "pin"> = { spacing: 12, strength: 0.5 };
 /** Lines nearer than 0.8 mm on paper clot into a black ball (common practice). */
@@ -38,39 +37,6 @@ export function newScene(title: string): Scene {
         lens: { law: "rectilinear", distance: 300, centre: { x: sheet.width / 2, y: sheet.height / 2 } },
       },
     ],
-  };
-}
-
-/**
- * A shot taken over to another sheet: a fresh frame on it, and the same picture in it: the centre of vision keeps its
- * place relative to the frame, and the picture distance keeps the angle across the panel.
- */
-export function onSheet(shot: Shot, sheet: Sheet, frame = frameOn(sheet)): Shot {
-  const k = frame.width / shot.frame.width;
-  const { centre, distance } = shot.lens;
-  const { under, lines } = shot;
-  const x = frame.x + (centre.x - shot.frame.x) * k;
-  const y = frame.y + (centre.y - shot.frame.y) * (frame.height / shot.frame.height);
-  return {
-    ...shot,
-    sheet,
-    frame,
-    lens: { ...shot.lens, distance: distance * k, centre: { x, y } },
-    // What was drawn on the sheet, and a picture under it, stay with the picture's own centre.
-    ...(lines ? { lines: lines.map((line) => scaledBy(line, k, [centre.x, centre.y], [x, y])) } : {}),
-    ...(under
-      ? {
-          under: {
-            ...under,
-            at: {
-              x: x + (under.at.x - centre.x) * k,
-              y: y + (under.at.y - centre.y) * k,
-              width: under.at.width * k,
-              height: under.at.height * k,
-            },
-          },
-        }
-      : {}),
   };
 }
 

@@ -1,6 +1,7 @@
 export * from "./defaults";
 export * from "../format";
 export * from "./names";
+export * from "./onSheet";
 export * from "./page";
 export * from "./papers";
 export * from "./under";

@@ -1,6 +1,5 @@
 import { scale } from "../geometry";
-import { splitPanel, type Shot } from "../scene";
-import { withCovered } from "./systems";
+import type { Shot } from "../scene";
 import { eyeAxes, gazeOf } from "./view";
 
 /** What lies behind a shot, through the same lens and turned about the eye's own upright, in the panel of another. */
@@ -24,25 +23,3 @@ export const following = (shots: readonly Shot[], changed: Shot): readonly (read
       ? [[at, asBackOf(shot, changed)] as const]
       : [],
   );
-
-/**
- * The whole world as two discs back to back, in two panels side by side whose rims touch: the shot before the eye on
- * the left, and on the right what is behind it. A lens that is not round is left as it is.
- * @param next id and name of the second, and the page both lie on
- */
-export function twoDiscs(
-  shot: Shot,
-  next: { readonly id: string; readonly name: string; readonly page: string },
-): readonly [Shot, Shot] {
-  const [front, back] = splitPanel(shot, "beside", 0, next);
-  const within = 180;
-  const disc = withCovered({ ...front, lens: { ...front.lens, within } }, within);
-  const { frame } = disc;
-  const rim = Math.min(frame.width, frame.height) / 2;
-  const centred = (of: Shot, x: number): Shot => ({
-    ...of,
-    lens: { ...of.lens, centre: { x, y: frame.y + frame.height / 2 } },
-  });
-  const before = centred(disc, frame.x + frame.width - rim);
-  return [before, asBackOf(centred({ ...back, backOf: shot.id }, back.frame.x + rim), before)];
-}

@@ -10,5 +10,6 @@ export { nearestAcute, orthocentre, solvePins, solveWithPlumb, type Solved } fro
 export * from "./solveCurved";
 export * from "./stretch";
 export * from "./systems";
+export * from "./twoDiscs";
 export * from "./view";
 export * from "./held";
