@@ -53,8 +53,8 @@ describe("homographies from four points", () => {
 });
 
 describe("a divided quadrilateral", () => {
-  // A wall that runs to a point: 90 mm high at its near upright, 30 mm at its far one, 120 mm away. By similar triangles
-  // its point is 180 mm from the near upright, and 1/r changes evenly: 1/180, 1/60; the middle is at 1/90.
+  // A wall that runs to a point: 90 mm high at its near upright, 30 mm at its far one, 120 mm away. By similar
+  // triangles its point is 180 mm from the near upright, and 1/r changes evenly: 1/180, 1/60; the middle is at 1/90.
   const WALL = quad(0, 45, 120, 15, 120, -15, 0, -45);
 
   it("is halved where its diagonals cross, at 2ab / (a + b) from the point (handbook of the trade)", () => {

@@ -83,7 +83,8 @@ class Reader {
 
 /**
  * The parts of a rhythm that is typed as text. "2 4 2 4 x5" is all of it five times over; "door 1, window 1.4 x3" one
- * door and three windows, since what is repeated begins at the comma before it; "(door 1, window 1.4) x3" three of both.
+ * door and three windows, since what is repeated begins at the comma before it; "(door 1, window 1.4) x3" three of
+ * both.
  * @throws BadInput naming the word that cannot be read, or for more than 500 parts
  */
 export function rhythmOf(text: string, path = "rhythm"): Part[] {

@@ -5,7 +5,7 @@ import { project, unproject, type View } from "../shot";
 /** The sine of the least angle between two rays that tells them apart. */
 const APART = 1e-9;
 
-/** A line of the world that runs one way, from a place in front of the eye; only its shape is known, not how far off. */
+/** A line of the world that runs one way, from a place in front of the eye; its shape is known, not how far off. */
 interface Running {
   readonly start: Vec3;
   readonly run: Vec3;

@@ -214,7 +214,7 @@ describe("details", () => {
   });
 });
 
-it("details wait until all that is seen is known; edges are drawn as they come, and only the last part is whole", () => {
+it("details wait until all that is seen is known; edges are drawn as they come, only the last part is whole", () => {
   const house: Element = {
     id: "h",
     kind: "building",

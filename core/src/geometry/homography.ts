@@ -16,8 +16,8 @@ export function applyHomography(h: Homography, [x, y]: Vec2): Vec2 | null {
 export type Quad = readonly [Vec2, Vec2, Vec2, Vec2];
 
 /**
- * The homography that sends the unit square to a convex quadrilateral: (0, 0) to its first corner, (1, 0) to its second,
- * (1, 1) to its third. Heckbert, "Fundamentals of Texture Mapping and Image Warping", 1989, section 2.2.3 (from
+ * The homography that sends the unit square to a convex quadrilateral: (0, 0) to its first corner, (1, 0) to its
+ * second, (1, 1) to its third. Heckbert, "Fundamentals of Texture Mapping and Image Warping", 1989, section 2.2.3 (from
  * memory).
  */
 export function fromUnitSquare([[x0, y0], [x1, y1], [x2, y2], [x3, y3]]: Quad): Homography {

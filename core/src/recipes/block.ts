@@ -109,7 +109,8 @@ function closingSteps(
   return [
     step(
       sentence`It lies ${closing === "top" ? "below" : "above"} eye level, so its ${closing} is seen: from the left cut
-        run ${runs(toRight)}, from the right one ${runs(toLeft)}. They meet at the back corner, ${place(table, meeting)}.`,
+        run ${runs(toRight)}, from the right one ${runs(toLeft)}.
+        They meet at the back corner, ${place(table, meeting)}.`,
       {
         lines: [ray(leftEnd, toRight, meeting), ray(rightEnd, toLeft, meeting)],
         kept: [
@@ -120,7 +121,8 @@ function closingSteps(
       },
     ),
     step(
-      sentence`Check: the back corner of the ${closing === "top" ? "foot" : "top"} lies on one line with it, ${runs(up)}.`,
+      sentence`Check: the back corner of the ${closing === "top" ? "foot" : "top"} lies on one line with it,
+        ${runs(up)}.`,
       { lines: [[meeting, back]] },
     ),
   ];

@@ -9,7 +9,7 @@ import {
   type Drawn,
   type Stretch,
 } from "../dividing";
-import { distance2 } from "../geometry";
+import {} from "../geometry";
 import type { SheetLine } from "../lines";
 import { NoAnswer } from "../problem";
 import { horizon, lineFrame, measuringPoints } from "../vanishing";
@@ -23,8 +23,7 @@ const TOLD: Readonly<Record<string, string>> = {
   diagonals: "Rule both diagonals: they cross at the middle in perspective.",
   half: "Rule an upright through the crossing: it halves the wall.",
   "middle line": "Rule a line through the crossing to the point of the wall's edges: its middle line.",
-  repeat:
-    "From the last bay's near foot rule through the middle of its far upright: where that meets the top stands the next.",
+  repeat: "From the last bay's near foot rule through the middle of its far upright: it meets the top at the next one.",
   runs: "From each mark rule a line to the point of the wall's edges.",
   diagonal: "Rule one diagonal: it cuts the lines at the true places.",
   uprights: "Rule uprights through the cuts.",
@@ -123,7 +122,7 @@ function arithmeticSteps(given: Given, line: Spacing): Step[] {
       .map((at, i) =>
         step(
           point
-            ? sentence`Mark ${i + 1}: ${mm(distance2(at, point))} from the point, ${long(line.from, at)} from the start.`
+            ? sentence`Mark ${i + 1}: ${long(at, point)} from the point, ${long(line.from, at)} from the start.`
             : sentence`Mark ${i + 1}: ${long(line.from, at)} from the start.`,
           { points: [{ at }] },
         ),

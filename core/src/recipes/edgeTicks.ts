@@ -34,7 +34,8 @@ export const edgeTicks = recipe({
         points: [{ at: point, name: pin.name }],
       }),
       step(
-        sentence`Mark 0 on the ${side} edge, ${mm(aids.level)} ${isSideways(side) ? "down" : "from the left"}, level with the point, and on the opposite edge.`,
+        sentence`Mark 0 on the ${side} edge, ${mm(aids.level)} ${isSideways(side) ? "down" : "from the left"}, level
+          with the point, and on the opposite edge.`,
         {
           points: [
             { at: level, name: "0" },

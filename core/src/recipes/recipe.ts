@@ -164,7 +164,10 @@ export interface SeenBox {
   readonly above: (corner: Vec3, height?: number) => Vec3;
 }
 
-/** The box that an element fills, seen from its near corner. @throws NoAnswer where nothing is chosen, or it is behind */
+/**
+ * The box that an element fills, seen from its near corner.
+ * @throws NoAnswer where nothing is chosen, or it is behind
+ */
 export function boxSeen(table: Table, element: Element | undefined): SeenBox {
   if (!element) throw new NoAnswer("Choose a building first.");
   const { view } = table;

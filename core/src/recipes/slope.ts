@@ -43,7 +43,8 @@ export const slope = recipe({
         { lines: [[foot, measuring.at]], points: [{ at: measuring.at, name: "M" }] },
       ),
       step(
-        sentence`At M lay off the slope, ${Number(rise.toFixed(1))}°, upwards from the horizon, and rule on to the upright.`,
+        sentence`At M lay off the slope, ${Number(rise.toFixed(1))}°, upwards from the horizon,
+          and rule on to the upright.`,
         {
           lines: [[measuring.at, found]],
         },

@@ -30,8 +30,8 @@ export const square = recipe({
     const fourth = cross(lineAlong(a, to2), lineAlong(c, to1));
     return [
       step(
-        sentence`Begin with one side on the ground, ruled ${runs(to1)}: from ${place(table, a)} to ${place(table, b)}. It is
-          ${metres(side)} long, as high as the eye.`,
+        sentence`Begin with one side on the ground, ruled ${runs(to1)}: from ${place(table, a)} to ${place(table, b)}.
+          It is ${metres(side)} long, as high as the eye.`,
         { kept: [[a, b]], points: [{ at: a }, { at: b }] },
       ),
       step(sentence`From both ends rule light lines ${runs(to2)}.`, {
@@ -46,7 +46,8 @@ export const square = recipe({
         { points: toD.at ? [{ at: toD.at, name: "D" }] : [] },
       ),
       step(
-        sentence`From the first corner rule the diagonal ${toD.at ? `to ${name}` : runs(toD)}: it finds the far corner.`,
+        sentence`From the first corner rule the diagonal ${toD.at ? `to ${name}` : runs(toD)}:
+          it finds the far corner.`,
         {
           lines: [ray(a, toD, c)],
           points: [{ at: c }],

@@ -27,6 +27,7 @@ export const turned = recipe({
     const [l, r] = [at(left), at(right)];
     if (!l || !r) throw new NoAnswer("It faces us squarely: one of its sets is drawn level, and has no point.");
     const off = Math.abs(left - shot.gaze.heading);
+    const root = Math.sqrt(distance2(view.centre, l) * distance2(view.centre, r));
     const offTold = Number(off.toFixed(1));
     return [
       step(
@@ -52,7 +53,7 @@ export const turned = recipe({
       ),
       step(
         sentence`Check: C is ${long(view.centre, l)} and ${long(view.centre, r)} from the points; multiplied they are
-          the square of the picture distance, ${Number(Math.sqrt(distance2(view.centre, l) * distance2(view.centre, r)).toFixed(1))} × itself.`,
+          the square of the picture distance, ${mm(root)} × itself.`,
         { kept: [[l, r]] },
       ),
       step(`The angle at the eye is a right one: ${Number(degrees(angleAt(eye, l, r)).toFixed(3))}°.`),

@@ -33,8 +33,8 @@ function compassNote(shot: Shot, tools: Tools, pins: readonly Pin[]): Told[] {
     return [sentence`${wide.length} of ${radii.length} arcs take the beam compass, up to ${most}.`];
   return [
     lightTable
-      ? sentence`${wider.length} of ${radii.length} arcs are wider than your compasses, up to ${most}: print the grid, and
-          trace it on the light table.`
+      ? sentence`${wider.length} of ${radii.length} arcs are wider than your compasses, up to ${most}: print the grid,
+          and trace it on the light table.`
       : sentence`${wider.length} of ${radii.length} arcs are wider than your compasses: you need a beam compass of
           ${most}, or a light table to trace a printed grid.`,
   ];

@@ -4,8 +4,8 @@ import { degreesIn, Flags, Heading, Id, named, offered, Size, Standing, strict }
 const Lean = (limit: number) => offered(-limit, limit, degreesIn({ minimum: -limit, maximum: limit }));
 
 /**
- * A box that leans: its length runs along the heading and rises by the tilt, it is rolled clockwise as seen from behind,
- * and its lowest corner stands at the height of `middle`, which is its middle on the plan.
+ * A box that leans: its length runs along the heading and rises by the tilt, it is rolled clockwise as seen from
+ * behind, and its lowest corner stands at the height of `middle`, which is its middle on the plan.
  */
 export const CrateSchema = strict({
   id: Id,
