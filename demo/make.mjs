@@ -74,7 +74,7 @@ const a3 = { sheet: { width: 420, height: 297, paper: "A3" }, frame: { x: 15, y:
  * A photo that `photos.mjs` made, with the edges that were traced in it, if any; the server takes the file itself in
  * when it puts the demo up.
  */
-const photo = (name, file) => {
+const photo = (name, file, more = {}) => {
   const {
     width,
     height,
@@ -90,6 +90,7 @@ const photo = (name, file) => {
     height,
     focal35: lens,
     sets: [set("left", "Left"), set("right", "Right"), set("upright", "Uprights")],
+    ...more,
     "x-photo": `${file}.jpg`,
   };
 };
@@ -131,6 +132,7 @@ const CORNER_PHOTO = (() => {
   };
   return {
     at,
+    width,
     eye,
     distance: round(focalLength * scale),
     centre: { x: round(at.x + centre[0] * scale), y: round(at.y + centre[1] * scale) },
@@ -153,11 +155,18 @@ const spot = (l, r, z) => {
   return [x, y, z];
 };
 
+/** A place of the sheet under the photo, px of the photo. */
+const onPhoto = ([x, y]) => {
+  const { at, width } = CORNER_PHOTO;
+  return [round(((x - at.x) * width) / at.width), round(((y - at.y) * width) / at.width)];
+};
+
 /** An upright plane that faces the left street, its x to the right, from the far end of a wall. */
 const facade = (name, l, r) => {
   const [x, y] = spot(l, r, 0);
   return { name, origin: { x, y, z: 0 }, heading: LEFT + 180, tilt: 90 };
 };
+const FISH_HALL_FRONT = [spot(0, 0, 0), spot(15, 0, 0), spot(15, 0, 7.5), spot(0, 0, 7.5)];
 const FISH_WALL = facade("Fish hall, wall 3", 15, 0);
 const TOWER_WALL = facade("Clock tower, wall 3", 23, 15);
 const rectangle = (id, weight, plane, x, y, width, height) => ({
@@ -177,7 +186,19 @@ const rectangle = (id, weight, plane, x, y, width, height) => ({
 write("2-from-the-crane", {
   title: "The quarter from the harbour crane",
   elements: quarter,
-  references: [photo("The corner", "the-corner")],
+  references: [
+    photo("The corner", "the-corner", {
+      quads: [
+        {
+          id: "fish-hall",
+          corners: FISH_HALL_FRONT.map(seenInPhoto).map(onPhoto),
+          columns: "6",
+          rows: "3.5 2 2",
+          school: "diagonals",
+        },
+      ],
+    }),
+  ],
   lines: [
     rectangle("sign", "medium", FISH_WALL, 3, 4.6, 9, 2),
     rectangle("sign-inside", "light", FISH_WALL, 3.3, 4.9, 8.4, 1.4),
@@ -219,7 +240,7 @@ write("2-from-the-crane", {
           id: "bays",
           kind: "quad",
           weight: "medium",
-          corners: [spot(0, 0, 0), spot(15, 0, 0), spot(15, 0, 7.5), spot(0, 0, 7.5)].map(seenInPhoto),
+          corners: FISH_HALL_FRONT.map(seenInPhoto),
           columns: "6",
           school: "diagonals",
         },

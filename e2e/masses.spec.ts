@@ -1,6 +1,7 @@
 import { expect, test, type Page } from "@playwright/test";
+import { drawShot } from "@zanvo/core/drawing";
 import type { Scene } from "@zanvo/core/scene";
-import type { Element } from "@zanvo/core/world";
+import type { Element, Steps } from "@zanvo/core/world";
 import { dragHandle, dragOnSheet, openNew, onSheet, saved, slip, type } from "./table";
 
 /** A block that shows a corner to the eye of a new scene, its near corner 10 m straight ahead. */
@@ -311,4 +312,62 @@ test("a block leans: tilted and rolled, it lists the points of its own edges", a
   expect(crate).toMatchObject({ kind: "crate", tilt: 18, roll: -9, length: 4, width: 4, height: 3 });
   await page.getByRole("button", { name: "Undo" }).click();
   expect((await saved<Element>(page, id)).elements[0]).toMatchObject({ kind: "crate", tilt: 18, roll: 0 });
+});
+
+test("a second flight goes on from a landing, or turns back, and keeps the first one's heights", async ({ page }) => {
+  const first: Steps = {
+    id: "flight",
+    kind: "steps",
+    name: "Stairs",
+    foot: { x: -1, y: 9, z: 0 },
+    heading: 20,
+    width: 2,
+    count: 10,
+    riser: 0.17,
+    tread: 0.3,
+  };
+  const id = await openNew(page, (scene) => void scene.elements.push(first));
+  await masses(page);
+  await choose(page);
+  await page.mouse.click(...(await onSheet(page, 195, 190)));
+  await page.getByRole("button", { name: "Turned back" }).click();
+  const kept = async () => (await saved<Element>(page, id)).elements;
+  const [, second, landing] = await kept();
+  expect(second).toMatchObject({ kind: "steps", heading: 200, count: 10, riser: 0.17 });
+  expect((second as Steps).foot.z).toBeCloseTo(1.7, 9);
+  expect(landing).toMatchObject({ kind: "block", height: expect.closeTo(1.7, 9), name: "Stairs, landing" });
+  // The second one is chosen, and goes on in a third; one press of Undo takes that and its landing away.
+  await page.getByRole("button", { name: "Second flight on" }).click();
+  expect((await kept())[3]).toMatchObject({ kind: "steps", heading: 200, foot: { z: expect.closeTo(3.4, 9) } });
+  await page.getByRole("button", { name: "Undo" }).click();
+  expect(await kept()).toHaveLength(3);
+});
+
+test("inside a room a box is raised on its floor, and led to its ceiling", async ({ page }) => {
+  const room = house({ name: "Hall", origin: { x: 0, y: -12, z: 0 }, length: 20, width: 20, height: 3 });
+  const id = await openNew(page, (scene) => void scene.elements.push(room));
+  await masses(page);
+  // 60 mm under the horizon the floor is 8 m away: the ceiling, 1.4 m over the eye, is seen 52.5 mm over the horizon.
+  await dragOnSheet(page, [200, 208.5], [200, 150], false);
+  await page.mouse.move(...(await onSheet(page, 200, 148.5 - 52.5 + 1)));
+  await expect(page.getByRole("status").filter({ hasText: /^up 3\.00 m .*, to the top of Hall$/ })).toBeVisible();
+  await page.mouse.move(...(await onSheet(page, 200, 178.5)));
+  await page.mouse.up();
+  for (const metres of ["1.5", "1"]) {
+    await page.keyboard.type(metres);
+    await page.keyboard.press("Enter");
+  }
+  const [, cupboard] = (await saved(page, id)).elements;
+  expect(cupboard).toMatchObject({ length: 1.5, width: 1, origin: { z: 0 } });
+  expect(cupboard.height).toBeCloseTo(0.8, 1);
+  expect(cupboard.origin.y).toBeCloseTo(8, 1);
+  // It is seen in the room: the upright that was drawn, 30 mm long.
+  const { layers } = drawShot(await saved(page, id));
+  const uprights = layers
+    .filter(({ id: layer }) => layer === "outlines" || layer === "creases")
+    .flatMap(({ lines = new Float64Array() }) =>
+      Array.from({ length: lines.length / 4 }, (_, k) => [...lines.slice(4 * k, 4 * k + 4)]),
+    )
+    .filter(([ax, , bx]) => Math.abs(ax - 200) < 0.5 && Math.abs(bx - 200) < 0.5);
+  expect(uprights.map(([, ay, , by]) => Math.abs(ay - by))).toEqual([expect.closeTo(30, 0)]);
 });

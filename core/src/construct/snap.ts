@@ -59,7 +59,10 @@ const standing = (blocks: readonly Block[], level = 0): Block[] =>
  * @param level how high over the ground the foot stands, m: in the air, or on top of what ends there
  */
 export function footAt(view: View, blocks: readonly Block[], point: Vec2, reach: number, level = 0): Foot | null {
-  const onLevel = (at: Vec2) => unprojectTo(view, at, [0, 0, 1], level);
+  const onLevel = (at: Vec2): Vec3 | null => {
+    const place = unprojectTo(view, at, [0, 0, 1], level);
+    return place && [place[0], place[1], level];
+  };
   const ground = onLevel(point);
   if (!ground) return null;
   let best: { off: number; foot: Foot } | null = null;

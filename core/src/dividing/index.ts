@@ -1,4 +1,13 @@
-export { constructedOwn, dividedOwn, evenlyOff, spacedOnPlane, spacedOnSheet, type Spaced } from "./ownLines";
+export {
+  constructedOwn,
+  dividedOwn,
+  evenlyOff,
+  linesOfQuad,
+  spacedOnPlane,
+  spacedOnSheet,
+  type QuadLines,
+  type Spaced,
+} from "./ownLines";
 export { divideQuad, onQuad, quadProblem, type Divided, type Division, type Stretch } from "./quad";
 export { asRhythm, equalParts, MAX_PARTS, partsOf, rhythmOf, type Part } from "./rhythm";
 export { byMeasuringPoint } from "./measuring";

@@ -1,8 +1,9 @@
 import { distance2, type Vec2 } from "../geometry";
-import type { OwnLine, School, SheetLine, WorldLine } from "../lines";
+import type { DividedQuad, OwnLine, School, SheetLine, WorldLine } from "../lines";
+import { orNothing } from "../problem";
 import type { View } from "../shot";
 import type { Pin } from "../vanishing";
-import { divideQuad, type Divided } from "./quad";
+import { divideQuad, type Divided, type Stretch } from "./quad";
 import { partsOf } from "./rhythm";
 import { byDiagonals, byMarks, type Constructed } from "./schools";
 import { sharesOf } from "./shares";
@@ -11,7 +12,6 @@ import { evenError, spacedTowards } from "./spacing";
 type Of<L extends OwnLine, K extends OwnLine["kind"]> = Extract<L, { readonly kind: K }>;
 type SheetSpacing = Of<SheetLine, "spacing">;
 type WorldSpacing = Of<WorldLine, "spacing">;
-type SheetQuad = Of<SheetLine, "quad">;
 
 /** Where the parts of a spacing begin and end. */
 export interface Spaced {
@@ -50,8 +50,8 @@ export function spacedOnSheet(
 /** How far even spacing on paper would have been off at the worst place, mm; 0 where the ends are not all there is. */
 export const evenlyOff = ({ places, shares }: Spaced): number => (places.length > 2 ? evenError(places, shares) : 0);
 
-/** A quadrilateral of a sheet as it is divided. @throws BadInput, NoAnswer */
-export const dividedOwn = ({ corners, columns, rows, before, after }: SheetQuad): Divided =>
+/** A quadrilateral of a sheet or a photo as it is divided. @throws BadInput, NoAnswer */
+export const dividedOwn = ({ corners, columns, rows, before, after }: DividedQuad): Divided =>
   divideQuad(corners, {
     columns: partsOf(columns, "columns"),
     rows: rows === undefined ? undefined : partsOf(rows, "rows"),
@@ -63,7 +63,7 @@ export const dividedOwn = ({ corners, columns, rows, before, after }: SheetQuad)
  * How the columns of a quadrilateral are drawn by hand; nothing where they are worked out.
  * @throws BadInput, NoAnswer: crossing diagonals give equal parts only
  */
-export function constructedOwn({ corners, columns, school }: SheetQuad): Constructed | null {
+export function constructedOwn({ corners, columns, school }: DividedQuad): Constructed | null {
   const parts = partsOf(columns, "columns");
   const by: Readonly<Record<School, () => Constructed | null>> = {
     arithmetic: () => null,
@@ -72,3 +72,22 @@ export function constructedOwn({ corners, columns, school }: SheetQuad): Constru
   };
   return by[school ?? "arithmetic"]();
 }
+
+/** The lines that a divided quadrilateral is drawn with. */
+export interface QuadLines {
+  readonly outline: readonly Vec2[];
+  /** Columns and rows; none where it cannot be divided. */
+  readonly divisions: readonly Stretch[];
+  /** The light lines by which it is divided by hand; none where it is worked out. */
+  readonly light: readonly (readonly Vec2[])[];
+}
+
+/** A quadrilateral of a sheet or a photo as it is drawn, as far as it can be divided. */
+export const linesOfQuad = (quad: DividedQuad): QuadLines => ({
+  outline: [...quad.corners, quad.corners[0]],
+  divisions: orNothing(() => {
+    const { columns, rows } = dividedOwn(quad);
+    return [...columns, ...rows];
+  }),
+  light: orNothing(() => constructedOwn(quad)?.drawn.flatMap(({ lines }) => [...lines]) ?? []),
+});

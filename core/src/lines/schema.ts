@@ -41,6 +41,19 @@ export const MAX_SAMPLES = 20_000;
 /** Parts as one types them. */
 const Typed = Type.String({ minLength: 1, maxLength: 1000 });
 
+/** A quadrilateral taken for the picture of a rectangle, divided and repeated: on a sheet (mm), or on a photo (px). */
+const DIVIDED_QUAD = {
+  corners: Type.Tuple([Place, Place, Place, Place]),
+  columns: named("Columns", Typed),
+  rows: Type.Optional(named("Rows", Typed)),
+  before: Type.Optional(named("Repeats before", Type.Integer({ minimum: 0, maximum: 100 }))),
+  after: Type.Optional(named("Repeats after", Type.Integer({ minimum: 0, maximum: 100 }))),
+  school: Type.Optional(oneOf(SCHOOLS)),
+};
+export const DividedQuadSchema = strict({ id: Id, ...DIVIDED_QUAD });
+/** A divided quadrilateral, wherever it lies. */
+export type DividedQuad = Static<typeof DividedQuadSchema>;
+
 /** The kinds of own lines, with what else each of them carries. */
 const kinds = <T extends TProperties>(more: T) => {
   const kind = <K extends string, P extends TProperties>(id: K, own: P) =>
@@ -81,15 +94,8 @@ const kinds = <T extends TProperties>(more: T) => {
       reach: Type.Optional(Length),
       towards: Type.Optional(Id),
     }),
-    /** A quadrilateral taken for the picture of a rectangle, divided and repeated. */
-    quad: kind("quad", {
-      corners: Type.Tuple([Place, Place, Place, Place]),
-      columns: named("Columns", Typed),
-      rows: Type.Optional(named("Rows", Typed)),
-      before: Type.Optional(named("Repeats before", Type.Integer({ minimum: 0, maximum: 100 }))),
-      after: Type.Optional(named("Repeats after", Type.Integer({ minimum: 0, maximum: 100 }))),
-      school: Type.Optional(oneOf(SCHOOLS)),
-    }),
+    /** A quadrilateral, divided and repeated. */
+    quad: kind("quad", DIVIDED_QUAD),
   };
 };
 

@@ -28,6 +28,16 @@ export class NoAnswer extends ToldError {
   override readonly name = "NoAnswer";
 }
 
+/** What is worked out; nothing where the input is wrong or has no answer, and another place says why. */
+export function orNothing<T>(work: () => T[]): T[] {
+  try {
+    return work();
+  } catch (error) {
+    if (error instanceof NoAnswer || error instanceof BadInput) return [];
+    throw error;
+  }
+}
+
 /** What an error tells, with its lengths as values where it carries them. */
 export const toldBy = (error: unknown): Told => (error instanceof ToldError ? error.told : (error as Error).message);
 

@@ -1,4 +1,5 @@
 import type { Vec2 } from "../geometry";
+import type { DividedQuad } from "../lines";
 import type { Reference } from "../scene";
 
 /** What a picture that was made of another is called, and where it is kept. */
@@ -26,6 +27,11 @@ export function carried(
     const [a, b] = [place([line.x1, line.y1]), place([line.x2, line.y2])];
     return a && b ? [{ ...line, x1: a[0], y1: a[1], x2: b[0], y2: b[1] }] : [];
   };
+  const corners = (quad: DividedQuad): DividedQuad[] => {
+    const [a, b, c, d] = quad.corners.map(place);
+    if (!a || !b || !c || !d) return [];
+    return [{ ...quad, corners: [[...a], [...b], [...c], [...d]] }];
+  };
   return {
     ...reference,
     ...next,
@@ -39,6 +45,7 @@ export function carried(
     sets: reference.sets.map((set) => ({ ...set, edges: set.edges.flatMap(ends) })),
     heights: reference.heights?.flatMap(ends),
     walls: reference.walls?.flatMap(ends),
+    quads: reference.quads?.flatMap(corners),
     horizon: reference.horizon && ends(reference.horizon)[0],
   };
 }

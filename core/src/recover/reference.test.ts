@@ -165,7 +165,28 @@ describe("a shot from a reference", () => {
               expect(distance2(applyHomography(plan.to, from)!, corner)).toBeLessThan(1e-6 * SIZE.width);
             }
             expect(Math.abs(plan.width / plan.height - SIZE.width / SIZE.height)).toBeLessThan(0.01);
-            const level = straightened(reference, plan, { id: "s", name: "Straight", picture: "1".repeat(64) });
+            const [left, right] = [reference.sets[0].edges[0], reference.sets[0].edges[1]];
+            const corners: [[number, number], [number, number], [number, number], [number, number]] = [
+              [left.x1, left.y1],
+              [left.x2, left.y2],
+              [right.x2, right.y2],
+              [right.x1, right.y1],
+            ];
+            const quads = [{ id: "q", corners, columns: "3" }];
+            const next = { id: "s", name: "Straight", picture: "1".repeat(64) };
+            const level = straightened({ ...reference, quads }, plan, next);
+            const moved = level.sets[0].edges;
+            expect(level.quads).toEqual([
+              {
+                ...quads[0],
+                corners: [
+                  [moved[0].x1, moved[0].y1],
+                  [moved[0].x2, moved[0].y2],
+                  [moved[1].x2, moved[1].y2],
+                  [moved[1].x1, moved[1].y1],
+                ],
+              },
+            ]);
             for (const { x1, x2, y1, y2 } of level.sets[2].edges)
               expect(Math.abs(x1 - x2) / Math.abs(y1 - y2)).toBeLessThan(1e-4);
             const view = viewOfReference(level);

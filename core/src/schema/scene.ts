@@ -1,7 +1,7 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { LAWS, type LawId } from "../lens";
 import { FORMAT, MAX_ELEMENTS, VERSION } from "../format";
-import { MAX_LINES, SheetLineSchema, WorldLineSchema } from "../lines";
+import { DividedQuadSchema, MAX_LINES, SheetLineSchema, WorldLineSchema } from "../lines";
 import { KINDS, RowSchema, type Element } from "../world";
 import {
   degreesIn,
@@ -237,6 +237,8 @@ const ReferenceSchema = strict({
   ),
   /** Walls that stand upright along a set, from a lower corner (x1 y1) to the opposite upper one (x2 y2), px. */
   walls: Type.Optional(Type.Array(WallSchema, { maxItems: 200 })),
+  /** Quadrilaterals whose world is unknown, divided and repeated: corners in px. */
+  quads: Type.Optional(Type.Array(DividedQuadSchema, { maxItems: 200 })),
   /** Edges that are straight in the world and bowed by the lens: places along each, px. */
   bowed: Type.Optional(
     Type.Array(strict({ points: Type.Array(Point2(Px), { minItems: 3, maxItems: 500 }) }), { maxItems: 100 }),

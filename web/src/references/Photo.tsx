@@ -12,8 +12,9 @@ import { useSettler, type Finding } from "./edges";
 import { Loupe } from "./Loupe";
 import type { Recovered } from "./useRecovered";
 import { Traced } from "./Traced";
-import { BRUSH, type Tracing } from "./tracing";
-import { BRUSH_WIDE, usePhotoHand } from "./usePhotoHand";
+import { BRUSH, QUADS, type Tracing } from "./tracing";
+import { useHands } from "./useHands";
+import { BRUSH_WIDE } from "./usePhotoHand";
 import { useStores } from "../stores";
 
 interface PhotoProps {
@@ -40,7 +41,7 @@ function Drawn({
   camera,
   size,
 }: {
-  readonly hand: ReturnType<typeof usePhotoHand>;
+  readonly hand: ReturnType<typeof useHands>;
   /** What the brush does, while it is taken up. */
   readonly brush: "use" | "ignore" | null;
   readonly camera: Camera;
@@ -85,7 +86,7 @@ function Missing({ sceneId, reference }: { readonly sceneId: string; readonly re
 /** The cursor of those who work without a mouse. */
 function usePhotoCursor(
   holder: RefObject<HTMLElement | null>,
-  { edge }: Tracing,
+  { set, edge }: Tracing,
   drawing: boolean,
   camera: Camera | null,
   setCamera: ReturnType<typeof useCamera>["setCamera"],
@@ -93,7 +94,7 @@ function usePhotoCursor(
   return useKeyCursor({
     holder,
     free: () => edge === null,
-    drags: () => true,
+    drags: () => set !== QUADS || edge !== null,
     busy: () => drawing,
     scroll: ([dx, dy]) => setCamera((now) => now && pan(now, dx, dy)),
     told: (at) => {
@@ -106,18 +107,18 @@ function usePhotoCursor(
 /** The photo with all that is traced in it; edges are drawn on it by hand, and settle on its own where it has them. */
 export function Photo(props: PhotoProps) {
   const { useArrival } = useStores();
-  const { sceneId, reference, tracing, finding, brush, wrong, fade, loupe } = props;
+  const { sceneId, reference, tracing, brush, fade, loupe } = props;
   const { width, height, picture } = reference;
   const holder = useRef<HTMLDivElement>(null);
   const [missing, setMissing] = useState(false);
   const arrival = useArrival(picture);
   const { size, camera, setCamera } = useCamera(holder, () => ({ x: 0, y: 0, width, height }), 16);
   const settler = useSettler(sceneId, picture, arrival, reference.drawing !== undefined);
-  const drawn = usePhotoHand({ ...props, holder, camera, setCamera, settler });
+  const drawn = useHands({ ...props, holder, camera, setCamera, settler });
   const { hand, pointer } = drawn;
-  const cursor = usePhotoCursor(holder, tracing, hand !== null, camera, setCamera);
+  const cursor = usePhotoCursor(holder, tracing, drawn.busy, camera, setCamera);
   const brushing = tracing.set === BRUSH;
-  const hovers = pointer && (loupe || (hand && hand.what !== "pan" && hand.what !== "brush"));
+  const hovers = pointer && (loupe || tracing.set === QUADS || (hand && hand.what !== "pan" && hand.what !== "brush"));
   return (
     <div
       ref={holder}
@@ -159,15 +160,7 @@ export function Photo(props: PhotoProps) {
               imageRendering: camera.scale > 3 ? "pixelated" : "auto",
             }}
           />
-          <Traced
-            reference={reference}
-            tracing={tracing}
-            finding={finding}
-            wrong={wrong}
-            view={props.view}
-            camera={camera}
-            size={size}
-          />
+          <Traced {...props} pressed={drawn.pressed} camera={camera} size={size} />
           <Drawn hand={drawn} brush={brushing ? brush : null} camera={camera} size={size} />
           {missing && <Missing sceneId={sceneId} reference={reference} />}
           {hovers && (

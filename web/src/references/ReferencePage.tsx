@@ -9,6 +9,7 @@ import { Page } from "../page/Page";
 import { Check, Guarded } from "../ui";
 import { Assumptions } from "./Assumptions";
 import { BowPanel } from "./BowPanel";
+import { DividePanel } from "./DividePanel";
 import { DrawnPanel } from "./DrawnPanel";
 import { useFinding, type Finding } from "./edges";
 import { FarMap } from "./FarMap";
@@ -179,6 +180,7 @@ function Bench({ id, reference }: { readonly id: string; readonly reference: Ref
         </Doubted>
         <HeightsPanel {...shared} />
         <WallsPanel {...shared} />
+        <DividePanel {...shared} />
         <BowPanel {...shared} />
         <DrawnPanel reference={reference} wrong={wrong} onLook={setLooked} />
       </aside>

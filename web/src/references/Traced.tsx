@@ -14,7 +14,9 @@ import type { Reference, TracedSet, Wall } from "@zanvo/core/scene";
 import { toDesk, toWindow, type Camera, type Size } from "../canvas/camera";
 import { metres } from "@zanvo/core/units";
 import type { Finding } from "./edges";
+import { Divisions } from "./Divisions";
 import { useHeights } from "./HeightsPanel";
+import { ACCENT, HALO, INK, pathOf } from "./marks";
 import type { Recovered } from "./useRecovered";
 import { BOWED, HEIGHTS, HORIZON, lookOf, WALLS, type Drawn, type Tracing } from "./tracing";
 import { useStores } from "../stores";
@@ -24,15 +26,14 @@ interface TracedProps {
   readonly tracing: Tracing;
   readonly finding: Finding;
   readonly wrong: readonly Misdrawn[];
+  /** Corners that are pressed so far. */
+  readonly pressed: readonly Vec2[];
   /** The view whose grid is drawn, if one is. */
   readonly view: Recovered["view"];
   readonly camera: Camera;
   readonly size: Size;
 }
 
-const HALO = "#fffdf8";
-const INK = "#26251f";
-const ACCENT = "#c8401f";
 const HORIZON_INK = "#2f6f8f";
 
 /** Walls as they stand in the picture; null for one that is none. */
@@ -54,9 +55,6 @@ export function useWalls(reference: Reference): readonly (MeasuredWall | null)[]
     }
   }, [reference]);
 }
-
-const pathOf = (camera: Camera, points: readonly Vec2[], close = false): string =>
-  `M${points.map((p) => toWindow(camera, p).join(" ")).join("L")}${close ? "Z" : ""}`;
 
 /** A line with a light edge, so that it is seen on dark and light. */
 function Line({
@@ -282,7 +280,12 @@ function PointEllipse({
 }
 
 /** The horizon that the edges tell, and the one that is drawn. */
-function Horizons({ reference, tracing, camera, size }: Omit<TracedProps, "finding" | "wrong" | "view">) {
+function Horizons({
+  reference,
+  tracing,
+  camera,
+  size,
+}: Pick<TracedProps, "reference" | "tracing" | "camera" | "size">) {
   const told = useMemo(() => {
     try {
       return viewOfReference(reference).horizon;
@@ -341,7 +344,7 @@ function ViewGrid({
  * All that is drawn over the photo: the grid of its view, found edges, sets and their points, heights, walls, the
  * horizon, and lines as they should be.
  */
-export function Traced({ reference, tracing, finding, wrong, view, camera, size }: TracedProps) {
+export function Traced({ reference, tracing, finding, wrong, pressed, view, camera, size }: TracedProps) {
   const { sets, bowed = [] } = reference;
   const points = useMemo(() => sets.map((set) => pointOf(reference, set)), [reference, sets]);
   const walls = useWalls(reference);
@@ -370,6 +373,7 @@ export function Traced({ reference, tracing, finding, wrong, view, camera, size 
           data-testid="bowed edge"
         />
       ))}
+      <Divisions reference={reference} tracing={tracing} pressed={pressed} camera={camera} />
       <HeightLines reference={reference} tracing={tracing} camera={camera} />
       {sets.map((set, i) => (
         <PointEllipse key={set.id} set={set} at={i} point={points[i]} camera={camera} size={size} />

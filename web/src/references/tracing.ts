@@ -1,6 +1,7 @@
 import type { Draft } from "immer";
 import { setStyle } from "@zanvo/core/drawing";
-import { fromStretch, type Vec2 } from "@zanvo/core/geometry";
+import { fromStretch, type Quad, type Vec2 } from "@zanvo/core/geometry";
+import type { DividedQuad } from "@zanvo/core/lines";
 import type { HeightLine } from "@zanvo/core/recover";
 import type { Edge, Reference, TracedSet, Wall } from "@zanvo/core/scene";
 import { newId } from "../id";
@@ -15,13 +16,14 @@ export interface Tracing {
 
 /**
  * What is traced into where it is no set of parallels: things that stand on the ground, walls, bowed edges, the
- * horizon, found edges.
+ * horizon, found edges, quadrilaterals that are divided.
  */
 export const HEIGHTS = "heights";
 export const WALLS = "walls";
 export const BOWED = "bowed";
 export const HORIZON = "horizon";
 export const BRUSH = "brush";
+export const QUADS = "quads";
 
 /** A line drawn on the picture: an edge of a set, a height from its foot to its top, a wall from corner to corner. */
 export type Drawn = Pick<Edge, "x1" | "y1" | "x2" | "y2">;
@@ -142,6 +144,25 @@ export const addBowed = (stores: Stores, reference: string, places: readonly Vec
       one.bowed = [...(one.bowed ?? []), { points: places.map(([x, y]) => ({ x, y })) }];
     }),
   );
+
+/** Adds four corners, in equal halves at first. @returns which of the quadrilaterals they are */
+export function addQuad(stores: Stores, reference: string, corners: Quad): number {
+  let at = 0;
+  const [a, b, c, d] = corners.map(([x, y]): [number, number] => [x, y]);
+  stores.edit(
+    onReference(reference, (one) => {
+      const quads = (one.quads ??= []);
+      at = quads.push({ id: newId(), corners: [a, b, c, d], columns: "2" }) - 1;
+    }),
+  );
+  return at;
+}
+export const changeQuad = (reference: string, at: number, change: (quad: Draft<DividedQuad>) => void): Recipe =>
+  onReference(reference, ({ quads }) => {
+    if (quads?.[at]) change(quads[at]);
+  });
+export const removeQuad = (stores: Stores, reference: string, at: number): void =>
+  stores.edit(onReference(reference, ({ quads }) => void quads?.splice(at, 1)));
 
 /** How far a place is from a line, px of the photo. */
 export const away = ({ x1, y1, x2, y2 }: Drawn, at: Vec2): number => fromStretch(at, [x1, y1], [x2, y2]);

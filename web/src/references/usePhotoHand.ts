@@ -57,7 +57,7 @@ export type PhotoHand =
   | { readonly what: "follow"; readonly places: readonly Vec2[]; readonly free: boolean }
   | { readonly what: "brush" };
 
-interface PhotoHandProps {
+export interface PhotoHandProps {
   readonly holder: RefObject<HTMLDivElement | null>;
   readonly camera: Camera | null;
   readonly setCamera: Dispatch<SetStateAction<Camera | null>>;
@@ -82,7 +82,7 @@ function endAt({ x1, y1, x2, y2 }: Line, camera: Camera, at: Vec2): 1 | 2 | null
   return near(x1, y1) ? 1 : near(x2, y2) ? 2 : null;
 }
 
-const windowAt = (holder: HTMLElement, event: PointerEvent): Vec2 => {
+export const windowAt = (holder: HTMLElement, event: PointerEvent): Vec2 => {
   const box = holder.getBoundingClientRect();
   return [event.clientX - box.left, event.clientY - box.top];
 };

@@ -1,7 +1,7 @@
-import { constructedOwn, dividedOwn, spacedOnPlane, spacedOnSheet } from "../../dividing";
+import { linesOfQuad, spacedOnPlane, spacedOnSheet } from "../../dividing";
 import type { Vec2 } from "../../geometry";
 import type { OwnLine, SheetLine, WorldLine } from "../../lines";
-import { BadInput, NoAnswer } from "../../problem";
+import { orNothing } from "../../problem";
 import { type View } from "../../shot";
 import { pinsOf, type Pin } from "../../vanishing";
 import type { Shapes } from "../layer";
@@ -12,23 +12,12 @@ import { layerKind, type LayerContext, type LayerPart } from "./kind";
 
 type Of<L extends OwnLine, K extends OwnLine["kind"]> = Extract<L, { readonly kind: K }>;
 type SheetSpacing = Of<SheetLine, "spacing">;
-type SheetQuad = Of<SheetLine, "quad">;
 
 /** A tick reaches so far to either side where nothing is said: mm on a sheet, of its line on a plane. */
 const REACH = 3;
 const PART = 0.04;
 /** How strong the light lines of a division by hand are. */
 const LIGHT = 0.6;
-
-/** What is worked out, or nothing where it has no answer: the panel beside the drawing says why. */
-function orNothing<T>(work: () => T[]): T[] {
-  try {
-    return work();
-  } catch (error) {
-    if (error instanceof NoAnswer || error instanceof BadInput) return [];
-    throw error;
-  }
-}
 
 /** The way a tick crosses a line at a place: plumb as it is seen there, or level where the line itself runs so. */
 function acrossAt(view: View, at: Vec2, [from, to]: readonly [Vec2, Vec2], upright: Pin | undefined): Vec2 {
@@ -70,19 +59,9 @@ function worldSpacing(line: WorldLine): readonly (readonly Vec2[])[] {
   return [[from, to], ...ticks];
 }
 
-function quadShapes(line: SheetQuad): Shapes[] {
-  const { columns, rows } = dividedOwn(line);
-  const lines = [[...line.corners, line.corners[0]], ...columns, ...rows];
-  return [{ lines: Float64Array.from(lines.flatMap(runLines)) }];
-}
-
 /** The light lines by which quadrilaterals are divided by hand, where they are drawn so. */
 function drawnByHand(lines: readonly SheetLine[]): LayerPart[] {
-  const drawn = lines.flatMap((line) =>
-    line.kind === "quad"
-      ? orNothing(() => constructedOwn(line)?.drawn.flatMap(({ lines: light }) => [...light]) ?? [])
-      : [],
-  );
+  const drawn = lines.flatMap((line) => (line.kind === "quad" ? linesOfQuad(line).light : []));
   if (drawn.length === 0) return [];
   return [
     {
@@ -101,8 +80,8 @@ function sheetShapes(view: View, pins: readonly Pin[], line: SheetLine): Shapes[
     return spaced.length > 0 ? spaced : [whole];
   }
   if (line.kind !== "quad") return [];
-  const divided = orNothing(() => quadShapes(line));
-  return divided.length > 0 ? divided : [{ lines: Float64Array.from(runLines([...line.corners, line.corners[0]])) }];
+  const { outline, divisions: within } = linesOfQuad(line);
+  return [{ lines: Float64Array.from([outline, ...within].flatMap(runLines)) }];
 }
 
 const DIVISIONS = { id: "divisions", label: "Divisions" };

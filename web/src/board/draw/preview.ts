@@ -1,5 +1,5 @@
 import { chordsOf, ruledShapes, runLines, segmentLines, type Layer, type Shapes } from "@zanvo/core/drawing";
-import { dividedOwn } from "@zanvo/core/dividing";
+import { linesOfQuad } from "@zanvo/core/dividing";
 import type { Vec2, Vec3 } from "@zanvo/core/geometry";
 import { axesOf, gripsOf, inWorld, runsOf, WEIGHTS, type OwnLine, type OwnPlane } from "@zanvo/core/lines";
 import { placeOnPlane, seenOnPlane } from "@zanvo/core/ruling";
@@ -75,13 +75,7 @@ export function ringLayer([x, y]: Vec2, r = 2): Layer {
 
 /** The lines that divide a quadrilateral, by which it is taken hold of, too; none where it cannot be divided. */
 function dividedLines(line: OwnLine): number[] {
-  if (line.kind !== "quad") return [];
-  try {
-    const { columns, rows } = dividedOwn(line);
-    return [...columns, ...rows].flat(2);
-  } catch {
-    return [];
-  }
+  return line.kind === "quad" ? linesOfQuad(line).divisions.flat(2) : [];
 }
 
 /** How near a place is to the picture of a line, mm; Infinity where nothing of it is seen. */

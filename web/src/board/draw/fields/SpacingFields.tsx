@@ -8,7 +8,7 @@ import { pinsOf } from "@zanvo/core/vanishing";
 import { NumberField, Select, TextField } from "../../../ui";
 import { useBoard } from "../../useBoard";
 import { FIT_NAMES } from "../names";
-import { Answer } from "./Answer";
+import { Answer } from "../../../dividing/Answer";
 import { useChange, type Of } from "./useChange";
 
 /** A photographed wall's bays, taken for a rhythm. */

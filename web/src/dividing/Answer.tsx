@@ -1,6 +1,6 @@
 import { toldBy } from "@zanvo/core/problem";
 import type { Told } from "@zanvo/core/units";
-import { useBoard } from "../../useBoard";
+import { useStores } from "../stores";
 
 /** What a piece of work tells, or why it has no answer. */
 function answered(work: () => Told | null): { readonly told: Told | null; readonly wrong: boolean } {
@@ -13,7 +13,7 @@ function answered(work: () => Told | null): { readonly told: Told | null; readon
 
 /** What a division comes to, or why it has no answer. */
 export function Answer({ work }: { readonly work: () => Told | null }) {
-  const { useMeasures } = useBoard();
+  const { useMeasures } = useStores();
   const measures = useMeasures();
   const { told, wrong } = answered(work);
   if (told === null) return null;
