@@ -8,28 +8,30 @@ import { OUTLINE, visibleEdges } from "../visibility";
 import { build, type Block } from "../world";
 import { chordsOf, compose, contextOf } from ".";
 import { DEPTHS, parted } from "./depth";
-import type { Segment } from "./visibleLines";
+import type { Segment, Stretches } from "./stretches";
+import { edgesOfClass } from "./visibleLines";
 
-const lengthOf = (segments: readonly Segment[]) => segments.reduce((sum, [a, b]) => sum + norm(sub(b, a)), 0);
+const segmentsOf = ({ ends }: Stretches): Segment[] =>
+  Array.from({ length: ends.length / 6 }, (_, i) => {
+    const [ax, ay, az, bx, by, bz] = ends.subarray(6 * i, 6 * i + 6);
+    return [
+      [ax, ay, az],
+      [bx, by, bz],
+    ];
+  });
+const lengthOf = (stretches: Stretches) => segmentsOf(stretches).reduce((sum, [a, b]) => sum + norm(sub(b, a)), 0);
 
 it("outlines are parted at the depths where a metre is drawn 7 and 2.5 mm long, and none is lost", () => {
   fc.assert(
     fc.property(anyBlocks, anyShot, (blocks, shot) => {
       const view = viewOf(shot);
       const visible = visibleEdges(build(blocks), view.eye);
-      const all: Segment[] = [...visible.edgeClass.keys()]
-        .filter((i) => visible.edgeClass[i] === OUTLINE)
-        .map((i) => {
-          const e = visible.ends.subarray(6 * i, 6 * i + 6);
-          return [
-            [e[0], e[1], e[2]],
-            [e[3], e[4], e[5]],
-          ];
-        });
+      const all = edgesOfClass(visible, OUTLINE);
+      expect(all.solid).toHaveLength(visible.edgeClass.filter((one) => one === OUTLINE).length);
       const bands = parted(all, view);
       expect(bands.reduce((sum, band) => sum + lengthOf(band), 0)).toBeCloseTo(lengthOf(all), 6);
       bands.forEach((band, depth) => {
-        for (const [a, b] of band) {
+        for (const [a, b] of segmentsOf(band)) {
           const far = norm(sub([(a[0] + b[0]) / 2, (a[1] + b[1]) / 2, (a[2] + b[2]) / 2], view.eye));
           const drawn = shot.lens.distance / far;
           expect(drawn).toBeGreaterThan(DEPTHS[depth].least - 1e-9);

@@ -1,8 +1,9 @@
-import { along, dot, norm, sub, type Vec3 } from "../geometry";
+import { dot, norm, sub, type Vec3 } from "../geometry";
 import type { View } from "../shot";
 import type { EdgeClass } from "../visibility";
 import type { LayerContext, LayerPart } from "./layers/kind";
-import { edgeSegments, segmentLines, type Segment } from "./visibleLines";
+import { stretchLines, type Stretches } from "./stretches";
+import { edgesOfClass, withoutSmall } from "./visibleLines";
 
 /** Bands of depth by how large a metre is drawn there, mm: near, farther away and far away. */
 export const DEPTHS = [
@@ -14,38 +15,52 @@ export const DEPTHS = [
 /** The width of lines in each of those bands, mm. */
 export type Widths = readonly [near: number, middle: number, far: number];
 
-/** Where a stretch crosses a sphere around the eye, as shares of it. */
-function crossings(a: Vec3, b: Vec3, eye: Vec3, radius: number): readonly number[] {
-  const [p, d] = [sub(a, eye), sub(b, a)];
-  const [k, half, c] = [dot(d, d), dot(p, d), dot(p, p) - radius * radius];
-  const root = half * half - k * c;
-  if (!(root > 0)) return [];
-  return [(-half - Math.sqrt(root)) / k, (-half + Math.sqrt(root)) / k].filter((t) => t > 1e-9 && t < 1 - 1e-9);
-}
-
-type Bands = readonly (readonly Segment[])[];
-
 /** What was parted last, by the stretches themselves: they are drawn again with every turn of the view. */
-const known = new WeakMap<readonly Segment[], { readonly distance: number; readonly bands: Bands }>();
+const known = new WeakMap<Stretches, { readonly distance: number; readonly bands: readonly Stretches[] }>();
 
 /** Stretches of the world by the band of depth that each lies in, cut where one passes into another. */
-export function parted(segments: readonly Segment[], { eye, distance }: View): Bands {
-  const before = known.get(segments);
+export function parted(stretches: Stretches, { eye, distance }: Pick<View, "eye" | "distance">): readonly Stretches[] {
+  const before = known.get(stretches);
   if (before?.distance === distance) return before.bands;
+  const bands = DEPTHS.map(() => ({ ends: [] as number[], solid: [] as number[] }));
   // A metre is drawn as large as the picture distance is to its own.
-  const radii = DEPTHS.map(({ least }) => distance / least);
-  const bands = DEPTHS.map((): Segment[] => []);
-  for (const [a, b] of segments) {
-    const cuts = [0, ...radii.slice(0, -1).flatMap((radius) => crossings(a, b, eye, radius)), 1].sort((s, t) => s - t);
-    const at = (t: number) => along(a, sub(b, a), t);
-    cuts.slice(1).forEach((to, i) => {
-      const from = cuts[i];
-      const far = norm(sub(at((from + to) / 2), eye));
-      bands[radii.findIndex((radius) => far < radius)].push([at(from), at(to)]);
-    });
+  const radii = DEPTHS.slice(0, -1).map(({ least }) => distance / least);
+  const { ends, solid } = stretches;
+  for (let i = 0; i < solid.length; i++) {
+    const stretch = ends.subarray(6 * i, 6 * i + 6);
+    const cuts = cutsOf(stretch, eye, radii);
+    for (let k = 1; k < cuts.length; k++) {
+      const far = norm(sub(placeAlong(stretch, (cuts[k - 1] + cuts[k]) / 2), eye));
+      let depth = 0;
+      while (depth < radii.length && far >= radii[depth]) depth++;
+      bands[depth].ends.push(...placeAlong(stretch, cuts[k - 1]), ...placeAlong(stretch, cuts[k]));
+      bands[depth].solid.push(solid[i]);
+    }
   }
-  known.set(segments, { distance, bands });
-  return bands;
+  const found = bands.map((band) => ({ ends: Float64Array.from(band.ends), solid: Uint32Array.from(band.solid) }));
+  known.set(stretches, { distance, bands: found });
+  return found;
+}
+
+const placeAlong = ([ax, ay, az, bx, by, bz]: Float64Array, t: number): Vec3 => [
+  ax + t * (bx - ax),
+  ay + t * (by - ay),
+  az + t * (bz - az),
+];
+
+const WHOLE: readonly number[] = [0, 1];
+
+/** Where a stretch begins, crosses spheres around the eye, and ends, as shares of it. */
+function cutsOf(stretch: Float64Array, eye: Vec3, radii: readonly number[]): readonly number[] {
+  const a = placeAlong(stretch, 0);
+  const [p, d] = [sub(a, eye), sub(placeAlong(stretch, 1), a)];
+  const [k, half, far] = [dot(d, d), dot(p, d), dot(p, p)];
+  const cuts = radii.flatMap((radius) => {
+    const root = half * half - k * (far - radius * radius);
+    if (!(root > 0)) return [];
+    return [(-half - Math.sqrt(root)) / k, (-half + Math.sqrt(root)) / k].filter((t) => t > 1e-9 && t < 1 - 1e-9);
+  });
+  return cuts.length === 0 ? WHOLE : [0, ...cuts, 1].sort((s, t) => s - t);
 }
 
 /**
@@ -57,13 +72,15 @@ export function edgesByDepth(
   wanted: EdgeClass,
   { id, label, widths }: { readonly id: string; readonly label: string; readonly widths: Widths },
 ): readonly LayerPart[] {
-  const segments = edgeSegments(context, wanted);
-  if (context.shot.evenOutlines) return [{ id, label, ...segmentLines(context.view, segments) }];
-  const bands = parted(segments, context.view);
+  const { view, visible, shot } = context;
+  const stretches = edgesOfClass(visible, wanted);
+  const drawn = (some: Stretches) => stretchLines(view, withoutSmall(context, wanted, some));
+  if (shot.evenOutlines) return [{ id, label, ...drawn(stretches) }];
+  const bands = parted(stretches, view);
   return DEPTHS.map((band, depth) => ({
     id: `${id}${band.id}`,
     label: `${label}${band.label}`,
     style: { width: widths[depth] },
-    ...segmentLines(context.view, bands[depth]),
+    ...drawn(bands[depth]),
   })).reverse();
 }

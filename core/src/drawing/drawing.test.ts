@@ -7,6 +7,7 @@ import { anyShot, anyBlocks, block, shotWith } from "../../testing";
 import { blockAxes, build, built, DEFAULT_STREET, type Building, type Street } from "../world";
 import { HIDDEN, OUTLINE, visibleEdges } from "../visibility";
 import { compassArc, horizonPlanes, pickedArcs, pinsOf, vanishingPoint } from "../vanishing";
+import { flat } from "./stretches";
 import { compassFeet, draw, drawDesk, segmentLines, showOf, thinned, toSvg } from ".";
 
 const sceneOf = (shot = shotWith(), elements: Scene["elements"] = []): Scene => ({
@@ -84,12 +85,16 @@ describe("details", () => {
         slabs: 1,
       };
       const view = viewOf(shotWith({ gaze: { heading: 0 } }));
-      const all = built([street]).details.map(({ a, b, item }) => ({
-        segments: [[a, b] as const],
-        rank: item!.index === 0 ? 31 : Math.log2(item!.index & -item!.index),
-        index: item!.index,
-      }));
-      const kept = thinned(view, all, 0.8);
+      const all = built([street]).details.map(({ a, b, item }) => ({ a, b, index: item!.index }));
+      const items = {
+        ends: flat(all.map(({ a, b }) => [a, b])),
+        starts: Uint32Array.from({ length: all.length + 1 }, (_, i) => i),
+        rank: Uint8Array.from(all, ({ index }) => (index === 0 ? 31 : Math.log2(index & -index))),
+      };
+      const drawnItems = thinned(view, items, 0.8, () => true);
+      const kept = all.filter((_, i) => drawnItems[i]);
+      // What is not wanted crowds nothing out.
+      expect(thinned(view, items, 0.8, (i) => i < 10).reduce((sum, one) => sum + one, 0)).toBe(10);
       expect(all.length).toBe(2 * 156);
       expect(kept.length).toBeLessThan(150);
       expect(kept.slice(0, 10)).toEqual(all.slice(0, 10));
@@ -98,7 +103,7 @@ describe("details", () => {
         const step = 2 ** Math.floor(Math.log2(kept[i + 1].index - kept[i].index));
         expect(kept[i].index % step).toBe(0);
       }
-      const drawnAt = kept.map(({ segments: [[a, b]] }) => [project(view, a)!, project(view, b)!] as const);
+      const drawnAt = kept.map(({ a, b }) => [project(view, a)!, project(view, b)!] as const);
       drawnAt.forEach(([a, b], i) =>
         drawnAt
           .slice(i + 1)

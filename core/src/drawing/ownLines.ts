@@ -4,7 +4,7 @@ import { CurveBook, drawSegment, unproject, type View } from "../shot";
 import { hiddenFrom, type HiddenFrom, type VisibleEdges } from "../visibility";
 import { NO_LINES, type Shapes } from "./layer";
 import type { LayerContext, LayerPart } from "./layers/kind";
-import { segmentLines, type Segment } from "./visibleLines";
+import { segmentLines, type Segment } from "./stretches";
 
 /** Parts of lines shorter than this share of them are none. */
 const SHORT = 1e-6;

@@ -40,13 +40,13 @@ function boxAround(corners: readonly Vec2[], [base, height]: readonly [number, n
 }
 
 /** The outline of an element on the plan, counter-clockwise. */
-export const outlineOf = remembered((element): readonly Vec2[] => kindOf(element).outline(element));
+export const outlineOf = remembered((element: Element): readonly Vec2[] => kindOf(element).outline(element));
 
 /**
  * The block that stands for an element where only its place, its way and its size count: around all but a block along
  * its longest side.
  */
-export const boxOf = remembered((element): Block => {
+export const boxOf = remembered((element: Element): Block => {
   if (isBlock(element)) return element;
   const kind = kindOf(element);
   const points = outlineOf(element);

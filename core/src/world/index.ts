@@ -38,5 +38,5 @@ export * from "./row";
 export { RowSchema, type Row } from "./rowSchema";
 export * from "./solid";
 export { raisedBy, terrainOf } from "./raisedGround";
-export { groundAt, groundRange, LEVEL, type Terrain } from "./terrain";
+export { groundAt, LEVEL, terrainRange, type Terrain } from "./terrain";
 export * from "./climbs";

@@ -3,6 +3,7 @@ import { together, type Region } from "./areas";
 import { validateElement, type Element } from "./kinds";
 import { builderOf } from "./kinds/builders";
 import { footOn } from "./path";
+import { remembered, rememberedOfAll } from "./remembered";
 import {
   facetsOf,
   groundAt,
@@ -76,8 +77,16 @@ export function raisedBy(element: Element, at: Vec2, terrain: Terrain): number {
   return settled === "draped" ? groundAt(terrain, at) : settled ? heightOn(settled, at) : 0;
 }
 
-/** The ground of a world. */
-export function terrainOf(elements: readonly Element[]): Terrain {
-  const grounds = raisedGrounds(elements);
+/** Whether an element shapes the ground: raised ground does, and so does what is dug into it. */
+const shapesGround = (element: Element): boolean => {
+  const { ground, cutting } = builderOf(element);
+  return ground !== undefined || cutting !== undefined;
+};
+
+/** The ground of a world; the same one as before while nothing that shapes it changes. */
+export const terrainOf = remembered((elements: readonly Element[]): Terrain => groundOf(elements.filter(shapesGround)));
+
+const groundOf = rememberedOfAll((shaping: readonly Element[]): Terrain => {
+  const grounds = raisedGrounds(shaping);
   return grounds.length > 0 ? terrainFrom(grounds.flatMap(({ facets }) => facets)) : LEVEL;
-}
+});

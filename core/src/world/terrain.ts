@@ -132,9 +132,18 @@ export function groundUnder(terrain: Terrain, region: Region): readonly Facet[] 
 }
 
 /** The lowest and the highest ground under a region of the plan, m. */
-export function groundRange(terrain: Terrain, region: Region): readonly [lowest: number, highest: number] {
+export const groundRange = (terrain: Terrain, region: Region): readonly [lowest: number, highest: number] =>
+  rangeOf(groundUnder(terrain, region));
+
+/** The lowest and the highest ground of a terrain, with the level field around it, m. */
+export function terrainRange({ facets }: Terrain): readonly [lowest: number, highest: number] {
+  const [lowest, highest] = rangeOf(facets);
+  return [Math.min(0, lowest), Math.max(0, highest)];
+}
+
+function rangeOf(facets: readonly Facet[]): readonly [lowest: number, highest: number] {
   let [lowest, highest] = [Infinity, -Infinity];
-  for (const { region: part, plane } of groundUnder(terrain, region))
+  for (const { region: part, plane } of facets)
     for (const ring of part)
       for (const at of ring) {
         const z = heightOn(plane, at);

@@ -1,6 +1,7 @@
 import { DETAIL_KINDS, type DetailKind } from "../../world";
 import { STYLES } from "../style";
-import { detailStretches, segmentLines } from "../visibleLines";
+import { detailEnds } from "../detailLines";
+import { stretchLines } from "../stretches";
 import { layerKind } from "./kind";
 
 /** What the strength of a kind of detail is called in a shot's `show`. */
@@ -20,12 +21,8 @@ export const details = layerKind({
     // Which of them there is room for is told once all are known.
     if (!visible.whole) return [];
     const strengths = DETAIL_KINDS.map(({ id }) => shot.show?.[detailSwitch(id)] ?? 1);
-    const stretches = detailStretches(context, (kind) => strengths[kind] > 0);
-    const ofKind = (wanted: (kind: number) => boolean) =>
-      segmentLines(
-        view,
-        stretches.filter(({ kind }) => wanted(kind)).map(({ segment }) => segment),
-      );
+    const endsOf = detailEnds(context, (kind) => strengths[kind] > 0);
+    const ofKind = (wanted: (kind: number) => boolean) => stretchLines(view, endsOf(wanted));
     return [
       ofKind((kind) => strengths[kind] === 1),
       ...DETAIL_KINDS.flatMap(({ id, label }, i) =>

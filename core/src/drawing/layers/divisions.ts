@@ -7,7 +7,7 @@ import { pinsOf, type Pin } from "../../vanishing";
 import type { Shapes } from "../layer";
 import { byWeight, partsByWeight, ruledShapes, runLines, seenStretches, together } from "../ownLines";
 import { STYLES } from "../style";
-import { segmentLines } from "../visibleLines";
+import { segmentLines } from "../stretches";
 import { layerKind, type LayerContext, type LayerPart } from "./kind";
 
 type Of<L extends OwnLine, K extends OwnLine["kind"]> = Extract<L, { readonly kind: K }>;

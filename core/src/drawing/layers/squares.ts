@@ -10,7 +10,7 @@ import {
   type MeasuredLines,
 } from "../../grid";
 import { project, type View } from "../../shot";
-import { segmentLines } from "../visibleLines";
+import { segmentLines } from "../stretches";
 import { lineSpacingOf, type Measured, type Orientation } from "../../scene";
 import { NO_LINES } from "../layer";
 import { lettering, letteringWidth } from "../lettering";

@@ -3,7 +3,7 @@ import { placesOf, WEIGHTS, type SheetLine } from "../../lines";
 import type { Shapes } from "../layer";
 import { byWeight, partsByWeight, seenStretches } from "../ownLines";
 import { STYLES } from "../style";
-import { segmentLines } from "../visibleLines";
+import { segmentLines } from "../stretches";
 import { layerKind } from "./kind";
 
 type Stroke = Extract<SheetLine, { readonly kind: "stroke" }>;

@@ -1,4 +1,5 @@
 import { readFileSync } from "node:fs";
+import { freeze } from "immer";
 import { readScene } from "@zanvo/core/document";
 import { pickSolid } from "@zanvo/core/construct";
 import { viewOf } from "@zanvo/core/shot";
@@ -7,7 +8,9 @@ import { pick } from "./solids";
 
 describe("what is pressed in a picture", () => {
   it("is the same whether all is built or only what may be there", () => {
-    const { elements, shots } = readScene(readFileSync("demo/5-the-whole-quarter.zanvo.json", "utf8"));
+    const scene = readScene(readFileSync("demo/5-the-whole-quarter.zanvo.json", "utf8"));
+    // As the document keeps it.
+    const { elements, shots } = freeze(scene, true);
     const solids = build(elements, terrainOf(elements));
     const found = shots.slice(0, 3).flatMap((shot) => {
       const view = viewOf(shot);

@@ -4,31 +4,84 @@ import { axesOf, inWorld, levelAt, ontoPlane, planeThrough, samePlane, type OwnP
 import { placeOnPlane } from "@zanvo/core/ruling";
 import { project, unproject, unprojectToGround, type View } from "@zanvo/core/shot";
 import { visibleEdges, type VisibleEdges } from "@zanvo/core/visibility";
-import { build, outlineOf, terrainOf, type Element, type Solid } from "@zanvo/core/world";
+import {
+  boxOf,
+  build,
+  terrainRange,
+  outlineOf,
+  terrainOf,
+  type Element,
+  type Solid,
+  type Terrain,
+} from "@zanvo/core/world";
 
 /** No part of a thing stands farther out of its outline than this, m: beams of lock gates do by a metre or so. */
 const BESIDE = 5;
 
-/** Whether a ray from the eye passes over or under the circle around a thing's outline, as seen from above. */
-export function passesOver(element: Element, [ex, ey]: Vec3, [rx, ry]: Vec3): boolean {
+/** The lowest and the highest ground that things stand on, m. */
+type GroundRange = readonly [lowest: number, highest: number];
+
+/** The box in which all of a thing stands: its outline, as high and as deep as it may be on its ground, m. */
+function roomOf(element: Element, [low, high]: GroundRange): readonly [least: Vec3, most: Vec3] {
   const { x, y, width, height } = around(outlineOf(element));
-  const [cx, cy] = [x + width / 2 - ex, y + height / 2 - ey];
-  const radius = Math.hypot(width, height) / 2 + BESIDE;
-  const long = Math.hypot(rx, ry);
-  const ahead = long > 0 ? Math.max(0, (cx * rx + cy * ry) / long) : 0;
-  return long > 0
-    ? Math.hypot(cx - (ahead * rx) / long, cy - (ahead * ry) / long) <= radius
-    : Math.hypot(cx, cy) <= radius;
+  const { origin, height: tall } = boxOf(element);
+  return [
+    [x - BESIDE, y - BESIDE, origin.z + low - BESIDE],
+    [x + width + BESIDE, y + height + BESIDE, origin.z + tall + high + BESIDE],
+  ];
 }
 
-/** The solids that may be seen at a place of the picture. */
-function solidsAt(view: View, elements: readonly Element[], at: Vec2): Solid[] {
-  const ray = unproject(view, at);
-  const near = elements.filter((element) => passesOver(element, view.eye, ray));
-  return build(near, terrainOf(elements));
+/** How far along a ray, in its own lengths, a thing may first be met; null where the ray passes beside it. */
+export function farBefore(element: Element, ground: GroundRange, from: Vec3, ray: Vec3): number | null {
+  const [least, most] = roomOf(element, ground);
+  let [near, far] = [0, Infinity];
+  for (const k of [0, 1, 2]) {
+    const [a, b] = [(least[k] - from[k]) / ray[k], (most[k] - from[k]) / ray[k]];
+    // Along a side of the box no crossing is told: it bounds nothing there, or everything.
+    if (ray[k] === 0 && (from[k] < least[k] || from[k] > most[k])) return null;
+    if (ray[k] !== 0) [near, far] = [Math.max(near, Math.min(a, b)), Math.min(far, Math.max(a, b))];
+  }
+  return near <= far ? near : null;
 }
 
-/** The element that is seen at a place of the picture: only those that may be there are built. */
+/** The solids of things on the ground that they stand on, built once. */
+const builtOn = new WeakMap<Terrain, WeakMap<Element, readonly Solid[]>>();
+
+function solidsOf(element: Element, terrain: Terrain): readonly Solid[] {
+  let known = builtOn.get(terrain);
+  if (!known) builtOn.set(terrain, (known = new WeakMap<Element, readonly Solid[]>()));
+  let solids = known.get(element);
+  if (!solids) known.set(element, (solids = build([element], terrain)));
+  return solids;
+}
+
+/** The solids among which is what a ray from a place first meets: of the nearest things, until one is met for sure. */
+function solidsAlong(elements: readonly Element[], from: Vec3, ray: Vec3): Solid[] {
+  const terrain = terrainOf(elements);
+  const ground = terrainRange(terrain);
+  const outwards = elements
+    .flatMap((element) => {
+      const far = farBefore(element, ground, from, ray);
+      return far === null ? [] : [{ element, far }];
+    })
+    .sort((a, b) => a.far - b.far);
+  const found: Solid[] = [];
+  let reach = Infinity;
+  for (const { element, far } of outwards) {
+    if (far > reach) break;
+    const solids = solidsOf(element, terrain);
+    found.push(...solids);
+    const hit = faceBefore(solids, from, ray);
+    if (hit) reach = Math.min(reach, norm(sub(hit.at, from)) / norm(ray));
+  }
+  return found;
+}
+
+/** The solids among which is what is seen at a place of the picture. */
+const solidsAt = (view: View, elements: readonly Element[], at: Vec2): Solid[] =>
+  solidsAlong(elements, view.eye, unproject(view, at));
+
+/** The element that is seen at a place of the picture. */
 export const pick = (view: View, elements: readonly Element[], at: Vec2): string | null =>
   pickSolid(view, solidsAt(view, elements, at), at);
 
@@ -67,8 +120,7 @@ export function facedAt(view: View, elements: readonly Element[], plane: OwnPlan
   const far = Math.max(area.width, area.height);
   // What stands before the plane must stay behind the eye.
   const from = along(middle, axes.normal, OFF_FACE);
-  const near = elements.filter((one) => passesOver(one, from, axes.normal));
-  const hit = faceBefore(build(near, terrainOf(elements)), from, axes.normal);
+  const hit = faceBefore(solidsAlong(elements, from, axes.normal), from, axes.normal);
   return { area, depth: hit ? Math.min(far, CLEAR * norm(sub(hit.at, from))) : far };
 }
 
@@ -88,4 +140,4 @@ export function wallAt(view: View, elements: readonly Element[], at: Vec2): read
 
 /** An element as it would be seen by itself, on the ground of its world. */
 export const alone = (view: View, element: Element, elements: readonly Element[]): VisibleEdges =>
-  visibleEdges(build([element], terrainOf(elements)), view.eye);
+  visibleEdges(solidsOf(element, terrainOf(elements)), view.eye);

@@ -1,4 +1,4 @@
-import { segmentLines, stretchLines, STYLES, type Layer, type Shapes } from "@zanvo/core/drawing";
+import { classLines, segmentLines, STYLES, type Layer, type Shapes } from "@zanvo/core/drawing";
 import type { Vec2 } from "@zanvo/core/geometry";
 import type { Orientation, Shot } from "@zanvo/core/scene";
 import { project, viewOf, type View } from "@zanvo/core/shot";
@@ -29,10 +29,10 @@ function chosenMarks(
 ): Layer[] {
   const lines = alone(view, chosen, elements);
   return [
-    mark("chosen-far", stretchLines(view, lines, HIDDEN), 0.2, [1, 1], 0.7),
-    mark("chosen-crease", stretchLines(view, lines, CREASE)),
-    mark("chosen-meeting", stretchLines(view, lines, INTERSECTION)),
-    mark("chosen-outline", stretchLines(view, lines, OUTLINE)),
+    mark("chosen-far", classLines(view, lines, HIDDEN), 0.2, [1, 1], 0.7),
+    mark("chosen-crease", classLines(view, lines, CREASE)),
+    mark("chosen-meeting", classLines(view, lines, INTERSECTION)),
+    mark("chosen-outline", classLines(view, lines, OUTLINE)),
   ];
 }
 
