@@ -1,6 +1,7 @@
 import { Type } from "@sinclair/typebox";
 import { checker } from "@zanvo/core/document";
-import { divideQuad, partsOf, type Stretch } from "@zanvo/core/dividing";
+import { divideQuad, type Stretch } from "@zanvo/core/dividing";
+import { partsOf } from "@zanvo/core/rhythm";
 import type { Vec2 } from "@zanvo/core/geometry";
 import { jsonIn, type Call } from "./io";
 

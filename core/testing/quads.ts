@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { distance2, type Quad, type Vec2 } from "../src/geometry";
-import { quadProblem, sharesOf, type Stretch } from "../src/dividing";
+import { quadProblem, type Stretch } from "../src/dividing";
+import { sharesOf } from "../src/rhythm";
 import { between } from ".";
 
 /** A quadrilateral of x and y in turn. */

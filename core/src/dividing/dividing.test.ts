@@ -13,7 +13,8 @@ import {
   type Vec3,
 } from "../geometry";
 import { project, viewOf, type View } from "../shot";
-import { divideQuad, equalParts, evenError, meet, onQuad, quadProblem, spacedTowards, type Stretch } from ".";
+import { equalParts } from "../rhythm";
+import { divideQuad, evenError, meet, onQuad, quadProblem, spacedTowards, type Stretch } from ".";
 
 const crossRatio = (a: Vec2, b: Vec2, c: Vec2, d: Vec2): number =>
   (distance2(a, c) * distance2(b, d)) / (distance2(b, c) * distance2(a, d));

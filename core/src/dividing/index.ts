@@ -9,9 +9,7 @@ export {
   type Spaced,
 } from "./ownLines";
 export { divideQuad, onQuad, quadProblem, type Divided, type Division, type Stretch } from "./quad";
-export { asRhythm, equalParts, MAX_PARTS, partsOf, rhythmOf, type Part } from "./rhythm";
 export { byMeasuringPoint } from "./measuring";
 export { meet, through } from "./meet";
 export { byDiagonals, byMarks, type Constructed, type Drawn } from "./schools";
-export { sharesOf } from "./shares";
 export { evenError, spacedTowards } from "./spacing";

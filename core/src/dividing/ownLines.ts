@@ -4,9 +4,9 @@ import { orNothing } from "../problem";
 import type { View } from "../shot";
 import type { Pin } from "../vanishing";
 import { divideQuad, type Divided, type Stretch } from "./quad";
-import { partsOf } from "./rhythm";
+import { partsOf } from "../rhythm";
 import { byDiagonals, byMarks, type Constructed } from "./schools";
-import { sharesOf } from "./shares";
+import { sharesOf } from "../rhythm";
 import { evenError, spacedTowards } from "./spacing";
 
 type Of<L extends OwnLine, K extends OwnLine["kind"]> = Extract<L, { readonly kind: K }>;

@@ -1,7 +1,7 @@
 import { applyHomography, fromUnitSquare, type Quad, type Vec2 } from "../geometry";
 import { NoAnswer } from "../problem";
-import { sharesOf } from "./shares";
-import { MAX_PARTS, type Part } from "./rhythm";
+import { sharesOf } from "../rhythm";
+import { MAX_PARTS, type Part } from "../rhythm";
 
 /** A line by its two ends. */
 export type Stretch = readonly [Vec2, Vec2];

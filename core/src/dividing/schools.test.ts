@@ -2,18 +2,8 @@ import fc from "fast-check";
 import { between } from "../../testing";
 import { anyQuad, anyShares, quad, shareTowards, stretch } from "../../testing/quads";
 import { distance2, type Vec2 } from "../geometry";
-import {
-  byDiagonals,
-  byMarks,
-  byMeasuringPoint,
-  equalParts,
-  meet,
-  onQuad,
-  rhythmOf,
-  sharesOf,
-  through,
-  type Stretch,
-} from ".";
+import { equalParts, rhythmOf, sharesOf } from "../rhythm";
+import { byDiagonals, byMarks, byMeasuringPoint, meet, onQuad, through, type Stretch } from ".";
 
 describe("three schools", () => {
   it("find what arithmetic finds, to 1e-9 of the drawing", () => {

@@ -2,7 +2,7 @@ import type { Quad, Vec2 } from "../geometry";
 import { NoAnswer } from "../problem";
 import { between, meet, sideBySide, through } from "./meet";
 import type { Stretch } from "./quad";
-import type { Part } from "./rhythm";
+import type { Part } from "../rhythm";
 
 /** Lines of a construction that belong together, and what they are for. */
 export interface Drawn {

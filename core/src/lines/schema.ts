@@ -1,13 +1,10 @@
 import { Type, type Static, type TProperties } from "@sinclair/typebox";
+import { FITS } from "../rhythm";
 import { degreesIn, Heading, Id, Metres, named, offered, Point3, strict } from "../fields";
 
 /** The pens of own lines, by name: widths in mm (ISO 128-2 (from memory)). */
 export const WEIGHTS = { light: 0.18, medium: 0.35, heavy: 0.7 } as const;
 export type Weight = keyof typeof WEIGHTS;
-
-/** How the parts of a rhythm fill the length that they are laid along. */
-export const FITS = ["stretch", "cut", "centre"] as const;
-export type Fit = (typeof FITS)[number];
 
 /** How a division is drawn by hand; each finds the same places as arithmetic does. */
 export const SCHOOLS = ["arithmetic", "diagonals", "marks"] as const;

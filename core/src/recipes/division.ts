@@ -3,12 +3,11 @@ import {
   byMarks,
   byMeasuringPoint,
   evenlyOff,
-  partsOf,
-  sharesOf,
   spacedOnSheet,
   type Drawn,
   type Stretch,
 } from "../dividing";
+import { partsOf, sharesOf } from "../rhythm";
 import {} from "../geometry";
 import type { SheetLine } from "../lines";
 import { NoAnswer } from "../problem";

@@ -1,4 +1,5 @@
-import { constructedOwn, dividedOwn, partsOf } from "@zanvo/core/dividing";
+import { constructedOwn, dividedOwn } from "@zanvo/core/dividing";
+import { partsOf } from "@zanvo/core/rhythm";
 import { SCHOOLS, type DividedQuad, type School } from "@zanvo/core/lines";
 import { NumberField, Select, TextField } from "../ui";
 import { Answer } from "./Answer";

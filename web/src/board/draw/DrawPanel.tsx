@@ -10,8 +10,9 @@ import {
   Square,
   type LucideIcon,
 } from "lucide-react";
-import { partsOf } from "@zanvo/core/dividing";
-import { FITS, levelAt, type Weight } from "@zanvo/core/lines";
+import { partsOf } from "@zanvo/core/rhythm";
+import { levelAt, type Weight } from "@zanvo/core/lines";
+import { FITS } from "@zanvo/core/rhythm";
 import { pinsOf } from "@zanvo/core/vanishing";
 import { viewOf } from "@zanvo/core/shot";
 import { Button, Check, Choice, Fold, NumberField, Select, TextField, useTypedDigits } from "../../ui";

@@ -1,6 +1,7 @@
 import type { Layer } from "@zanvo/core/drawing";
 import type { Vec2 } from "@zanvo/core/geometry";
-import type { Fit, OwnLine, OwnPlane, Weight } from "@zanvo/core/lines";
+import type { OwnLine, OwnPlane, Weight } from "@zanvo/core/lines";
+import type { Fit } from "@zanvo/core/rhythm";
 import type { RecipeId } from "@zanvo/core/recipes";
 import type { Aim, Snap } from "@zanvo/core/ruling";
 import { create } from "zustand";

@@ -1,5 +1,6 @@
 import { distance2, type Quad, type Vec2 } from "@zanvo/core/geometry";
-import type { Fit, OwnLine, OwnPlane, SheetLine, Weight, WorldLine } from "@zanvo/core/lines";
+import type { OwnLine, OwnPlane, SheetLine, Weight, WorldLine } from "@zanvo/core/lines";
+import type { Fit } from "@zanvo/core/rhythm";
 import { NoAnswer } from "@zanvo/core/problem";
 import { quadProblem } from "@zanvo/core/dividing";
 import { atLength, placeOnPlane } from "@zanvo/core/ruling";

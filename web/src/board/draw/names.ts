@@ -1,4 +1,5 @@
-import type { Fit, OwnLine } from "@zanvo/core/lines";
+import type { OwnLine } from "@zanvo/core/lines";
+import type { Fit } from "@zanvo/core/rhythm";
 
 const NAMES: Readonly<Record<OwnLine["kind"], string>> = {
   ruled: "Ruled line",

@@ -1,5 +1,6 @@
-import { asRhythm, evenlyOff, partsOf, spacedOnPlane, spacedOnSheet } from "@zanvo/core/dividing";
-import { FITS } from "@zanvo/core/lines";
+import { evenlyOff, spacedOnPlane, spacedOnSheet } from "@zanvo/core/dividing";
+import { asRhythm, partsOf } from "@zanvo/core/rhythm";
+import { FITS } from "@zanvo/core/rhythm";
 import { toldBy } from "@zanvo/core/problem";
 import { measureWall } from "@zanvo/core/recover";
 import { viewOf } from "@zanvo/core/shot";

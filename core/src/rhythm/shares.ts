@@ -1,5 +1,5 @@
-import type { Fit } from "../lines";
 import { NoAnswer } from "../problem";
+import type { Fit } from "./fits";
 import type { Part } from "./rhythm";
 
 /** Sizes nearer than this, as a share of the whole, are one. */
