@@ -2,6 +2,7 @@ import { contains, type Vec2 } from "../geometry";
 import { lineSpacingOf } from "../scene";
 import { projectMany } from "../shot";
 import { DETAIL, type VisibleEdges } from "../visibility";
+import { LEVELS } from "../world";
 import type { LayerContext } from "./layers/kind";
 import { thinned, type DrawnItems } from "./thinning";
 import { edgesOfClass, smallIn } from "./visibleLines";
@@ -34,7 +35,9 @@ function byItem(visible: VisibleEdges): DetailItems {
     if (known) known.push(i);
     else lines.set(item, [i]);
   });
+  const numbers = [...lines.keys()];
   const all = [...lines.values()];
+  const placeOf = new Map(numbers.map((number, i) => [number, i]));
   const firsts = all.map(([first]) => first);
   const starts = new Uint32Array(all.length + 1);
   all.forEach((some, i) => (starts[i + 1] = starts[i] + some.length));
@@ -43,6 +46,10 @@ function byItem(visible: VisibleEdges): DetailItems {
   return {
     ends: inOrder,
     starts,
+    // Of a thing of which only lines behind others are seen, nothing is drawn.
+    needs: Int32Array.from(numbers, (number, i) =>
+      number % LEVELS === 0 ? -1 : (placeOf.get(number - (number % LEVELS)) ?? i),
+    ),
     rank: Uint8Array.from(firsts, (i) => visible.rank[own[i]]),
     kind: Uint8Array.from(firsts, (i) => visible.detail[own[i]]),
     solid: Uint32Array.from(firsts, (i) => solid[i]),
@@ -85,14 +92,14 @@ export interface ThinnedKind {
   readonly at: Vec2;
 }
 
-/** What of the details in the panel is left out of the drawing, kind by kind. */
+/** What of the details in the panel is left out of the drawing, kind by kind; of a thing, by its outline. */
 export function thinnedKinds(context: DetailContext, shown: (kind: number) => boolean): readonly ThinnedKind[] {
   const { view, visible, shot } = context;
   const items = detailItems(visible);
-  const { ends, starts, kind, solid } = items;
+  const { ends, starts, kind, solid, needs } = items;
   const small = smallIn(context);
   const places = [...kind.keys()].map((i): Vec2 | null => {
-    if (small[solid[i]] || !shown(kind[i])) return null;
+    if (needs[i] >= 0 || small[solid[i]] || !shown(kind[i])) return null;
     const [ax, ay, bx, by] = projectMany(view, ends.subarray(6 * starts[i], 6 * starts[i] + 6));
     const at: Vec2 = [(ax + bx) / 2, (ay + by) / 2];
     return contains(shot.frame, at) ? at : null;

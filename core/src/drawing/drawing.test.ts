@@ -89,6 +89,7 @@ describe("details", () => {
       const items = {
         ends: flat(all.map(({ a, b }) => [a, b])),
         starts: Uint32Array.from({ length: all.length + 1 }, (_, i) => i),
+        needs: new Int32Array(all.length).fill(-1),
         rank: Uint8Array.from(all, ({ index }) => (index === 0 ? 31 : Math.log2(index & -index))),
       };
       const drawnItems = thinned(view, items, 0.8, () => true);

@@ -6,6 +6,8 @@ export interface DrawnItems {
   readonly ends: Float64Array;
   /** Where the lines of each item begin, counted in lines, and at last where the last one ends. */
   readonly starts: Uint32Array;
+  /** The item without which each is not drawn either; -1 for those that stand by themselves. */
+  readonly needs: Int32Array;
   /** How often the place of each in a row of its like can be halved. */
   readonly rank: Uint8Array;
 }
@@ -71,12 +73,12 @@ class Kept {
  * What is drawn on surfaces, thinned: each thing with all of its lines or with none. None has a line nearer than a gap,
  * mm, to one of another that is kept, or to another of its own. Of a row, the first, then every half of what is left
  * between has its turn, so that an even share is kept: every second, fourth ... Far away, where they would clot, fewer
- * are left, and none that is smaller than the gap.
+ * are left, and none that is smaller than the gap. Those that need another have their turn after all that do not.
  * @param wanted whether an item is to be drawn at all
  * @returns 1 for each item that is kept, else 0
  */
 export function thinned(view: View, items: DrawnItems, gap: number, wanted: (item: number) => boolean): Uint8Array {
-  const { ends, starts, rank } = items;
+  const { ends, starts, rank, needs } = items;
   const lines = projectMany(view, ends);
   const kept = new Kept(gap);
   const fits = (item: number): boolean => {
@@ -97,8 +99,9 @@ export function thinned(view: View, items: DrawnItems, gap: number, wanted: (ite
     }
     return longest >= gap;
   };
-  const turns = Uint32Array.from(rank.keys()).sort((i, k) => rank[k] - rank[i] || i - k);
+  const later = (item: number) => (needs[item] < 0 ? 0 : 1);
+  const turns = Uint32Array.from(rank.keys()).sort((i, k) => later(i) - later(k) || rank[k] - rank[i] || i - k);
   const drawn = new Uint8Array(rank.length);
-  for (const item of turns) if (wanted(item) && fits(item)) drawn[item] = 1;
+  for (const item of turns) if (wanted(item) && (needs[item] < 0 || drawn[needs[item]]) && fits(item)) drawn[item] = 1;
   return drawn;
 }

@@ -1,8 +1,9 @@
 import Flatbush from "flatbush";
 import { dot, gaps, norm, sub, union, type Interval, type Vec3 } from "../geometry";
-import { DETAIL_KINDS, encloses, type Detail, type Solid } from "../world";
+import { DETAIL_KINDS, encloses, LEVELS, type Detail, type Solid } from "../world";
 import { loopBoxes } from "./bearing";
 import { intersectionCurves, type Intersection } from "./intersections";
+import { openingSight } from "./openingSight";
 import { covers, hiddenInterval, occludersOf, TOUCH, type Occluder } from "./occluder";
 import { hiddenWhole } from "./occlusionProfile";
 import {
@@ -139,12 +140,7 @@ export function* visibleEdgesInParts(
   const occluders = wanted.filter(({ solid }) => !lost[solid]).sort((a, b) => a.near - b.near);
   const near = indexOf(solids, occluders, eye);
   const out = new Gathered(boxesOf(solids));
-  const items = new Map<object, number>();
-  const numberOf = (item: object): number => {
-    let number = items.get(item);
-    if (number === undefined) items.set(item, (number = items.size + 1));
-    return number;
-  };
+  const numberOf = numbering();
   const addStretch = (s: number, a: Vec3, b: Vec3, passed: (occluder: Occluder) => boolean, as: EdgeClass) => {
     const least = SLIVER / norm(sub(b, a));
     const hidden = union(hiddenBy(near([a, b]), passed, a, b)).filter(([t0, t1]) => t1 - t0 > least);
@@ -177,12 +173,15 @@ export function* visibleEdgesInParts(
     before: Iterable<Occluder>,
     passed: (one: Occluder) => boolean = () => false,
   ) => {
-    const { a, b, item } = detail;
-    const seen = gaps(union(hiddenBy(before, passed, a, b)), SLIVER / norm(sub(b, a)));
+    const { a, b, item, level = 0 } = detail;
+    const hidden = [...hiddenBy(before, passed, a, b), ...(detail.through ? outsideOf(detail.through, a, b) : [])];
+    const seen = gaps(union(hidden), SLIVER / norm(sub(b, a)));
     const kind = DETAIL_KINDS.findIndex(({ id }) => id === detail.kind);
-    out.push(s, a, b, seen, DETAIL, { kind, item: numberOf(item ?? detail), rank: item ? rankOf(item.index) : 0 });
+    const number = LEVELS * numberOf(item ?? detail) + level;
+    out.push(s, a, b, seen, DETAIL, { kind, item: number, rank: item ? rankOf(item.index) : 0 });
   };
 
+  const outsideOf = openingSight(eye);
   const meeting = grouped(intersectionCurves(solids), ({ of: [{ solid }] }) => solid);
   const drawn = grouped(details, ({ on }) => on?.solid);
   const reach = solids.map(({ vertices }) => Math.min(Infinity, ...vertices.map((p) => norm(sub(p, eye)))));
@@ -228,6 +227,16 @@ function facesOf(solids: readonly Solid[], occluders: readonly Occluder[]): Pick
 /** All that an eye sees, at once: the parts of `seeing` together. */
 export const visibleEdges = (solids: readonly Solid[], eye: Vec3, details: readonly Detail[] = []): VisibleEdges =>
   joined([...visibleEdgesInParts(solids, eye, details)]);
+
+/** Numbers things from 1, each by itself. */
+function numbering(): (thing: object) => number {
+  const numbers = new Map<object, number>();
+  return (thing) => {
+    const number = numbers.get(thing) ?? numbers.size + 1;
+    numbers.set(thing, number);
+    return number;
+  };
+}
 
 /** Things by what they have in common, in their order. */
 function grouped<T, K>(things: readonly T[], of: (thing: T) => K): Map<K, T[]> {

@@ -18,7 +18,7 @@ export interface VisibleEdges {
   readonly edgeClass: Uint8Array;
   /** Of details, the place of their kind among `DETAIL_KINDS`; of all else, 0. */
   readonly detail: Uint8Array;
-  /** Of details, the number of what they are a line of; of all else, 0. */
+  /** Of details, the number of what they are a line of times `LEVELS`, and their level in it; of all else, 0. */
   readonly item: Uint32Array;
   /** Of details, how often the place in a row of what they are a line of can be halved. */
   readonly rank: Uint8Array;

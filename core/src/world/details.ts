@@ -16,6 +16,9 @@ export const DETAIL_KINDS = [
   { id: "bed", label: "Sleepers and plates" },
   { id: "bar", label: "Bars and boards" },
   { id: "contour", label: "Contour lines" },
+  { id: "reveal", label: "Reveals" },
+  { id: "glazing", label: "Frames, panes and panels" },
+  { id: "dressing", label: "Sills, lintels and shutters" },
 ] as const;
 
 export type DetailKind = (typeof DETAIL_KINDS)[number]["id"];
@@ -26,6 +29,9 @@ export interface DetailItem {
   readonly index: number;
 }
 
+/** How many levels of lines a thing can have. */
+export const LEVELS = 8;
+
 /** Something drawn on a surface: a straight stretch, m, and the face that it lies on; on the open ground, none. */
 export interface Detail {
   readonly kind: DetailKind;
@@ -34,4 +40,14 @@ export interface Detail {
   /** What it is a line of; where nothing is said, it is something by itself. */
   readonly item?: DetailItem;
   readonly on?: { readonly solid: Solid; readonly face: number };
+  /**
+   * Which of the thing's lines it belongs to, below `LEVELS`: each level is drawn whole or not at all, and only where
+   * level 0 is.
+   */
+  readonly level?: number;
+  /**
+   * It lies behind its face, and is seen through an opening in it only: the corners of that, a convex polygon on the
+   * face, counter-clockwise as it is seen from outside, m.
+   */
+  readonly through?: readonly Vec3[];
 }

@@ -64,12 +64,20 @@ export function settledOn({ solids, details }: Standing, plane: Plane): Standing
   const rise = (at: Vec2) => heightOn(plane, at);
   const raised = new Map(solids.map((solid) => [solid, lifted(solid, rise)]));
   const up = (at: Vec3): Vec3 => [at[0], at[1], at[2] + rise(onPlan(at))];
+  // The lines of one opening share its ring.
+  const rings = new Map<readonly Vec3[], readonly Vec3[]>();
+  const raisedRing = (ring: readonly Vec3[]): readonly Vec3[] => {
+    const known = rings.get(ring) ?? ring.map(up);
+    rings.set(ring, known);
+    return known;
+  };
   return {
     solids: [...raised.values()],
-    details: details.map(({ a, b, on, ...rest }) => ({
+    details: details.map(({ a, b, on, through, ...rest }) => ({
       ...rest,
       a: up(a),
       b: up(b),
+      through: through && raisedRing(through),
       on: on && { solid: raised.get(on.solid) ?? on.solid, face: on.face },
     })),
   };

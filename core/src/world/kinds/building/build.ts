@@ -1,12 +1,14 @@
 import { degrees, wrap, type Vec2 } from "../../../geometry";
 import { metres, sentence } from "../../../units";
 import { cornersOf, yardsOf } from "../../outline";
-import { areClear, crossingOf, inset, isConvex, isRectangle, isWithin, longestSide } from "../../polygon";
+import { areClear, crossingOf, inset, isConvex, isRectangle, isWithin, longestSide, sideOf } from "../../polygon";
 import { loft, prism, ring } from "../../shapes";
 import { MAX_CORNERS } from "../../skeleton";
 import { asPart, type Solid } from "../../solid";
 import type { ElementError } from "../kind";
+import { floorsOf, storeysOf } from "./floors";
 import { footed, riseUnder } from "./foot";
+import { frontProblem } from "./front";
 import { bySkeleton, frameOf, MANSARD, PARAPET, RISE, TOOTH, topOf, wideRoof } from "./roofShapes";
 import { ROOFS } from "./roofs";
 import type { Building } from "./schema";
@@ -66,6 +68,8 @@ export function validateBuilding(building: Building): ElementError | null {
   }
   if (kind === "mansard" && !inset(top, MANSARD * (building.roof.rise ?? RISE)))
     return { field: "roof/rise", message: "does not fit: its steep sides would meet below the top." };
+  const unfit = validateFronts(building, points);
+  if (unfit) return unfit;
   const foot = building.passages?.length
     ? footed(
         prism(building.id, points, yardsOf(building), [building.base, building.base + building.height]),
@@ -74,6 +78,26 @@ export function validateBuilding(building: Building): ElementError | null {
       )
     : null;
   return foot && "passage" in foot ? { field: `passages/${foot.passage}`, message: foot.message } : null;
+}
+
+/** Why the ground floor or a front of a building cannot be as it is said, and the field; null where it can. */
+function validateFronts(building: Building, points: readonly Vec2[]): ElementError | null {
+  const { fronts = [], groundFloor, height, round } = building;
+  if (groundFloor !== undefined && storeysOf(building) > 1 && groundFloor > height - LOW)
+    return { field: "groundFloor", message: "leaves no room for the storeys over it." };
+  if (fronts.length > 0 && round) return { field: "fronts", message: "do not go with a round wall." };
+  const floors = floorsOf(building, height, true);
+  for (const [i, front] of fronts.entries()) {
+    if (front.side >= points.length)
+      return { field: `fronts/${i}/side`, message: `is none: the footprint has ${points.length} sides.` };
+    if (fronts.findIndex(({ side }) => side === front.side) < i)
+      return { field: `fronts/${i}/side`, message: "has a front already." };
+    const { long, u } = sideOf(points, front.side);
+    const across = points.map(([x, y]) => x * u[1] - y * u[0]);
+    const problem = frontProblem(front, building, { long, deep: Math.max(...across) - Math.min(...across), floors });
+    if (problem) return { field: `fronts/${i}/${problem.field}`, message: problem.message };
+  }
+  return null;
 }
 
 /** Why a hip or gable roof cannot stand over the topmost part of a building, and the field; null where it can. */

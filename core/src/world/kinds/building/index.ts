@@ -11,6 +11,20 @@ import { BuildingSchema, type Building } from "./schema";
 export * from "./alongWall";
 export * from "./build";
 export { wayOf, type Way } from "./foot";
+export {
+  BAY_NAMES,
+  baysOf,
+  DEFAULT_DOOR,
+  DEFAULT_WINDOWS,
+  openingsOfFront,
+  windowOf,
+  type Bay,
+  type Opening,
+} from "./front";
+export { floorsOf, storeysOf, type Floor } from "./floors";
+export { HEADS, type Front, type Head, type OwnBay } from "./frontSchema";
+export { outlineOfOpening } from "./heads";
+export { linesOfOpening } from "./openingLines";
 export * from "./openings";
 export * from "./roofs";
 export { RISE as ROOF_RISE } from "./roofShapes";

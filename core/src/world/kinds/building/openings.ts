@@ -5,16 +5,14 @@ import { cornersOf, yardsOf } from "../../outline";
 import { sideOf } from "../../polygon";
 import { roundFrame } from "./roundWindows";
 import type { Building } from "./schema";
-import type { Detail } from "../../details";
+import type { Detail, DetailKind } from "../../details";
+import { floorsOf, type Floor } from "./floors";
+import { END, oneOfThem, openingsOfFront, type Opening } from "./front";
+import type { Front } from "./frontSchema";
+import { outlineOfOpening } from "./heads";
+import { LINE_PARTS, linesOfOpening, type InWall, type LinePart } from "./openingLines";
 import type { Solid } from "../../solid";
 
-/** Windows, a door: sill and head as they are usual, m (common practice). */
-export const DEFAULT_WINDOWS: NonNullable<Building["windows"]> = { every: 2.4, width: 1.1, height: 1.2, sill: 0.9 };
-export const DEFAULT_DOOR = { width: 0.95, height: 2.1 } as const;
-/** A storey where none are counted, m. */
-const STOREY = 3;
-/** So much of a wall stays at its ends, over a window's head, and around what is there already, m. */
-const END = 0.2;
 /** No building has more windows than these. */
 const MAX_WINDOWS = 4000;
 
@@ -82,71 +80,106 @@ function wallsOf(rings: readonly (readonly Vec2[])[], taken: readonly (readonly 
   );
 }
 
-/** An opening in a wall: m along it, and from where to where it reaches over the tier's foot. */
-interface Opening {
-  readonly kind: "window" | "door";
-  readonly from: number;
-  readonly to: number;
-  readonly low: number;
-  readonly high: number;
-  /** Its place in the row of its storey. */
-  readonly index: number;
-}
+/** What a line of an opening is drawn as. */
+const KINDS: Readonly<Record<Exclude<LinePart, "outline">, DetailKind>> = {
+  reveal: "reveal",
+  glazing: "glazing",
+  dressing: "dressing",
+};
 
-/** Adds the lines of an opening to others; a door has none at its foot. */
-function frame(
-  { kind, from, to, low, high, index }: Opening,
-  { p, u }: Wall,
-  z: number,
-  on: Detail["on"],
-  out: Detail[],
-): void {
-  const at = (s: number, up: number): Vec3 => [p[0] + s * u[0], p[1] + s * u[1], z + up];
-  const [a, b, c, d] = [at(from, low), at(from, high), at(to, high), at(to, low)];
-  const item = { index };
-  const sides = [[a, b], [b, c], [c, d], ...(kind === "window" ? [[d, a]] : [])];
-  for (const [start, end] of sides) out.push({ kind, a: start, b: end, on, item });
+/** Adds the lines of an opening in a wall to others. @param z the height of the foot that it is measured from, m */
+function frame(opening: Opening, { p, u }: Wall, z: number, on: Detail["on"], out: Detail[]): void {
+  const at = ([s, up, behind]: InWall): Vec3 => [
+    p[0] + s * u[0] - behind * u[1],
+    p[1] + s * u[1] + behind * u[0],
+    z + up,
+  ];
+  const item = { index: opening.index };
+  const through = outlineOfOpening(opening.look.head ?? "flat", opening).map(([s, up]) => at([s, up, 0]));
+  for (const { part, a, b } of linesOfOpening(opening)) {
+    const isBehind = a[2] > 0 || b[2] > 0;
+    out.push({
+      kind: part === "outline" ? opening.kind : KINDS[part],
+      a: at(a),
+      b: at(b),
+      on,
+      item,
+      ...(part === "outline" ? {} : { level: LINE_PARTS.indexOf(part) }),
+      ...(isBehind ? { through } : {}),
+    });
+  }
 }
 
 type Over = (at: Vec2) => number;
 const along = ({ p, u }: Wall, s: number): Vec2 => [p[0] + s * u[0], p[1] + s * u[1]];
 
+/** A door that is set at a place of the plan. */
+type Placed = Omit<NonNullable<Building["doors"]>[number], "x" | "y">;
+
 /** A door where it fits into its wall, on the ground there. */
-function doorIn(wall: Wall, middle: number, width: number, tall: number, height: number, over: Over): Opening[] {
+function doorIn(
+  wall: Wall,
+  middle: number,
+  { width, height: tall, ...look }: Placed,
+  height: number,
+  over: Over,
+): Opening[] {
   const from = Math.max(END / 4, Math.min(wall.long - width - END / 4, middle - width / 2));
   const foot = Math.max(over(along(wall, from)), over(along(wall, from + width)));
   if (from < 0 || foot + tall > height) return [];
-  return [{ kind: "door", from, to: from + width, low: foot, high: foot + tall, index: 0 }];
+  return [{ kind: "door", look, from, to: from + width, low: foot, high: foot + tall, index: 0, storey: 0 }];
 }
 
 /** Windows in every storey of a wall, clear of what is taken of it and of the ground. */
 function windowsIn(
   wall: Wall,
   windows: NonNullable<Building["windows"]>,
-  { height, storey, taken, over }: { height: number; storey: number; taken: readonly Taken[]; over: Over },
+  { floors, taken, over }: { floors: readonly Floor[]; taken: readonly Taken[]; over: Over },
 ): Opening[] {
-  const bay = Math.max(windows.every, windows.width + END);
+  const { width, height, sill, ...look } = oneOfThem(windows);
+  const bay = Math.max(windows.every, width + END);
   const bays = Math.floor((wall.long - 2 * END) / bay);
-  const floors = Math.max(1, Math.floor(height / storey + 1e-6));
   const out: Opening[] = [];
-  for (let floor = 0; floor < floors; floor++)
+  floors.forEach((floor, storey) => {
     for (let n = 0; n < bays; n++) {
       const middle = wall.long / 2 + (n - (bays - 1) / 2) * bay;
-      const [from, to] = [middle - windows.width / 2, middle + windows.width / 2];
-      const low = floor * storey + windows.sill;
-      const high = Math.min(low + windows.height, (floor + 1) * storey - END);
+      const [from, to] = [middle - width / 2, middle + width / 2];
+      const low = floor.low + sill;
+      const high = Math.min(low + height, floor.low + floor.height - END);
       if (high - low < END || low < over(along(wall, middle)) + END) continue;
-      if (taken.some((one) => from < one.to + END && to > one.from - END && low < one.top + END)) continue;
-      out.push({ kind: "window", from, to, low, high, index: n });
+      const opening: Opening = { kind: "window", look, from, to, low, high, index: n, storey };
+      if (!isTaken(opening, taken)) out.push(opening);
     }
+  });
   return out;
+}
+
+/** Whether an opening comes too near to what is taken of its wall. */
+const isTaken = ({ from, to, low }: Opening, taken: readonly Taken[]): boolean =>
+  taken.some((one) => from < one.to + END && to > one.from - END && low < one.top + END);
+
+/** The openings of a wall that has a front of its own: doors stand on the ground there, windows clear of it. */
+function frontIn(
+  wall: Wall,
+  front: Front,
+  building: Building,
+  { height, floors, taken, over }: { height: number; floors: readonly Floor[]; taken: readonly Taken[]; over: Over },
+): Opening[] {
+  return openingsOfFront(front, building, wall.long, floors).flatMap((opening): Opening[] => {
+    const { kind, from, to, low, high, storey } = opening;
+    const ground = Math.max(...[from, (from + to) / 2, to].map((s) => over(along(wall, s))));
+    if (isTaken(opening, taken)) return [];
+    if (kind === "window") return low < ground + END ? [] : [opening];
+    const rise = storey === 0 ? Math.max(0, ground - low) : 0;
+    return high + rise > height ? [] : [{ ...opening, low: low + rise, high: high + rise }];
+  });
 }
 
 /** Windows around a drum, as if its wall were one: none in a facet that a door or a passage is in. */
 function roundWindows(
   ring: readonly Vec2[],
   windows: NonNullable<Building["windows"]>,
-  room: { height: number; storey: number; over: Over },
+  room: { floors: readonly Floor[]; over: Over },
   solid: Solid,
   z: number,
   taken: readonly (readonly Taken[])[],
@@ -170,15 +203,14 @@ function roundWindows(
 
 /** Windows and doors of a building, drawn on its walls. */
 export function openingsOf(building: Building, solids: readonly Solid[], rises: Over = () => 0): Detail[] {
-  const { windows, doors = [], slope } = building;
-  if (!windows && doors.length === 0) return [];
+  const { windows, doors = [], fronts = [], slope } = building;
+  if (!windows && doors.length === 0 && fronts.length === 0) return [];
   const [corners, yards] = [cornersOf(building), yardsOf(building)];
   const own = slope ? groundOver(corners, slope) : null;
   const ground: Over = own ? (at) => Math.max(own(at), rises(at)) : rises;
   const passages = passagesOn([corners, ...yards], building);
   const entrances = doors.map(({ x, y, ...size }) => ({ ...nearestSide(corners, [x, y]), ...size }));
-  const front = entrances[0] && windows?.party ? sideOf(corners, entrances[0].side).u : null;
-  const storey = building.height / (building.storeys ?? Math.max(1, Math.round(building.height / STOREY)));
+  const entrance = entrances[0] && windows?.party ? sideOf(corners, entrances[0].side).u : null;
   let left = MAX_WINDOWS;
   // Into one list: a town has hundreds of thousands of lines.
   const out: Detail[] = [];
@@ -186,6 +218,7 @@ export function openingsOf(building: Building, solids: readonly Solid[], rises: 
     const solid = solids.find(({ part }) => part === tierPart(tier));
     if (!solid) return;
     const over: Over = tier === 0 ? ground : () => -Infinity;
+    const floors = floorsOf(building, height, tier === 0);
     if (building.round && windows) {
       const high = tier === 0 && points.some((p) => ground(p) > 0) ? Math.max(...points.map(ground)) : -Infinity;
       const taken = points.map((_, side) => [
@@ -194,7 +227,7 @@ export function openingsOf(building: Building, solids: readonly Solid[], rises: 
           .filter((one) => tier === 0 && one.side === side)
           .map(({ width, height: top }) => ({ from: 0, to: width, top })),
       ]);
-      const all = roundWindows(points, windows, { height, storey, over: () => high }, solid, z, taken);
+      const all = roundWindows(points, windows, { floors, over: () => high }, solid, z, taken);
       for (const lines of all.slice(0, left)) out.push(...lines);
       left -= Math.min(left, all.length);
     }
@@ -203,14 +236,18 @@ export function openingsOf(building: Building, solids: readonly Solid[], rises: 
       if (face < 0) continue;
       const found = entrances
         .filter(({ side }) => tier === 0 && side === wall.side)
-        .flatMap(({ at, width, height: tall }) => doorIn(wall, at, width, tall, height, over));
+        .flatMap(({ side: _side, at, ...door }) => doorIn(wall, at, door, height, over));
       const taken = [...wall.taken, ...found.map(({ from, to, high }) => ({ from, to, top: high }))];
-      const beside = wall.side !== null && front && Math.abs(wall.u[0] * front[0] + wall.u[1] * front[1]) < 0.5;
-      if (windows && !beside && !building.round) {
-        const fresh = windowsIn(wall, windows, { height, storey, taken, over }).slice(0, left);
-        left -= fresh.length;
-        found.push(...fresh);
-      }
+      const beside =
+        wall.side !== null && entrance && Math.abs(wall.u[0] * entrance[0] + wall.u[1] * entrance[1]) < 0.5;
+      const front = tier === 0 && wall.side !== null ? fronts.find(({ side }) => side === wall.side) : undefined;
+      const fresh = front
+        ? frontIn(wall, front, building, { height, floors, taken, over })
+        : windows && !beside && !building.round
+          ? windowsIn(wall, windows, { floors, taken, over })
+          : [];
+      found.push(...fresh.slice(0, left));
+      left -= Math.min(left, fresh.length);
       const on = { solid, face };
       for (const opening of found) frame(opening, wall, z, on, out);
     }

@@ -1,5 +1,6 @@
 import { Type, type Static } from "@sinclair/typebox";
 import { Flags, Footprint, Heading, Id, Metres, named, offered, Raised, Size, strict } from "../../../fields";
+import { DOOR_LOOK, FrontSchema, LOOK } from "./frontSchema";
 import { ROOFS, type RoofKind } from "./roofs";
 
 /** Where a part of a building stands on the plan, m. */
@@ -22,6 +23,8 @@ export const BuildingSchema = strict({
   base: named("Foot over the ground", Metres),
   /** From the foot to the eaves, m. */
   height: named("Height to the eaves", Size),
+  /** The height of the ground floor, where it is not that of the storeys over it, m. */
+  groundFloor: Type.Optional(named("Ground floor", Size)),
   storeys: Type.Optional(named("Storeys", Type.Integer({ minimum: 1, maximum: 300 }))),
   /** Upper parts, each so far inside the one below and so high, m. */
   setbacks: Type.Optional(Type.Array(strict({ inset: named("Set back by", Size), height: Height }), { maxItems: 12 })),
@@ -73,10 +76,13 @@ export const BuildingSchema = strict({
       height: named("Height of a window", Size),
       sill: named("Sill over the floor", Raised),
       party: Type.Optional(Type.Boolean()),
+      ...LOOK,
     }),
   ),
   /** Doors, each in the wall nearest to x and y, m. */
-  doors: Type.Optional(Type.Array(strict({ ...At, width: Width, height: Height }), { maxItems: 40 })),
+  doors: Type.Optional(Type.Array(strict({ ...At, width: Width, height: Height, ...DOOR_LOOK }), { maxItems: 40 })),
+  /** The fronts of walls that have one of their own, by rule. */
+  fronts: Type.Optional(Type.Array(FrontSchema, { maxItems: 400 })),
   /** The row that it was laid in by rule, and whether it stays when the row is rolled again. */
   row: Type.Optional(Id),
   kept: Type.Optional(Type.Boolean()),

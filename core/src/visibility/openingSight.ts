@@ -1,0 +1,40 @@
+import { cross, dot, sub, type Interval, type Vec3 } from "../geometry";
+import { TOUCH } from "./occluder";
+
+/** What is hidden of a segment behind an opening: all of it but what lies in the pyramid from the eye through that. */
+type OpeningSight = (opening: readonly Vec3[], a: Vec3, b: Vec3) => readonly Interval[];
+
+/** The planes through an eye and the sides of an opening, their normals pointing out of the pyramid. */
+const pyramid = (eye: Vec3, opening: readonly Vec3[]): readonly Vec3[] =>
+  opening.flatMap((corner, i) => {
+    const out = cross(sub(corner, eye), sub(opening[(i + 1) % opening.length], eye));
+    const size = Math.hypot(...out);
+    return size > 0 ? [[out[0] / size, out[1] / size, out[2] / size] as const] : [];
+  });
+
+/**
+ * How much an eye sees of segments behind openings. An opening is a convex polygon, counter-clockwise as the eye sees
+ * it, so what is seen through it is a product of half-spaces, and an interval of the segment.
+ */
+export function openingSight(eye: Vec3): OpeningSight {
+  // The lines of one opening share its corners.
+  const known = new WeakMap<readonly Vec3[], readonly Vec3[]>();
+  return (opening, a, b) => {
+    let planes = known.get(opening);
+    if (!planes) known.set(opening, (planes = pyramid(eye, opening)));
+    const [p, q] = [sub(a, eye), sub(b, eye)];
+    let [t0, t1] = [0, 1];
+    for (const out of planes) {
+      const [ga, gb] = [dot(out, p) - TOUCH, dot(out, q) - TOUCH];
+      if (ga > 0 && gb > 0) return [[0, 1]];
+      if (ga > 0) t0 = Math.max(t0, ga / (ga - gb));
+      else if (gb > 0) t1 = Math.min(t1, ga / (ga - gb));
+    }
+    return t0 < t1
+      ? [
+          [0, t0],
+          [t1, 1],
+        ]
+      : [[0, 1]];
+  };
+}

@@ -1,0 +1,189 @@
+import fc from "fast-check";
+import { between } from "../../testing";
+import { inMetric } from "../units";
+import { areaTwice } from "./polygon";
+import {
+  baysOf,
+  built,
+  floorsOf,
+  linesOfOpening,
+  openingsOfFront,
+  outlineOfOpening,
+  validateBuilding,
+  type Building,
+  type Front,
+  type Head,
+  type Opening,
+} from ".";
+
+const house = (change: Partial<Building> = {}): Building => ({
+  id: "house",
+  kind: "building",
+  name: "Chandlery",
+  footprint: [
+    { x: 0, y: 0 },
+    { x: 12, y: 0 },
+    { x: 12, y: 9 },
+    { x: 0, y: 9 },
+  ],
+  base: 0,
+  height: 9.6,
+  storeys: 3,
+  roof: { kind: "flat" },
+  ...change,
+});
+const front = (change: Partial<Front> = {}): Front => ({ side: 0, bays: "5", ...change });
+const openings = (of: Front, building = house()) =>
+  openingsOfFront(of, building, 12, floorsOf(building, building.height, true));
+const why = (building: Building): string => {
+  const problem = validateBuilding(building);
+  return problem ? `${problem.field} ${inMetric(problem.message)}` : "";
+};
+
+describe("the bays of a front", () => {
+  it("share a wall evenly, or by a rhythm, between its blank ends", () => {
+    const even = baysOf(front({ ends: 1 }), 12);
+    expect(even.map(({ from, to }) => [from, to])).toEqual(
+      [0, 1, 2, 3, 4].map((i) => [expect.closeTo(1 + 2 * i, 9), expect.closeTo(3 + 2 * i, 9)]),
+    );
+    const typed = baysOf(front({ bays: "window 2 x2, door 1, window 2 x2", ends: 0, fit: "cut" }), 12);
+    expect(typed.map(({ name, to }) => [name, Number(to.toFixed(9))])).toEqual([
+      ["window", 2],
+      ["window", 4],
+      ["door", 5],
+      ["window", 7],
+      ["window", 9],
+    ]);
+  });
+
+  it("have what they are called on the ground, and windows above; blank ones have none", () => {
+    const all = openings(front({ bays: "shop 3, double 2, blank 1, gate 4" }), house({ groundFloor: 4 }));
+    const told = (storey: number) =>
+      all.filter((one) => one.storey === storey).map(({ kind, index }) => `${kind} ${index}`);
+    expect(told(0)).toEqual(["window 0", "door 1", "door 3"]);
+    expect(told(1)).toEqual(["window 0", "window 1", "window 3"]);
+    const [shop, double] = all;
+    expect(shop.to - shop.from).toBeGreaterThan(2.5);
+    expect(double.look).toMatchObject({ leaves: 2, reveal: 0.12 });
+    // Three storeys of 9.6 m with a ground floor of 4: 2.8 m each above.
+    expect(all.find(({ storey }) => storey === 1)!.low).toBeCloseTo(4 + 0.9, 9);
+    expect(all.find(({ storey }) => storey === 2)!.low).toBeCloseTo(6.8 + 0.9, 9);
+  });
+
+  it("are changed one by one: moved, sized, made a door, taken away", () => {
+    const own = [
+      { bay: 1, storey: 1, opening: "none" as const },
+      { bay: 2, storey: 1, by: 0.3, width: 0.8, height: 1.5, sill: 0.6, head: "round" as const },
+      { bay: 0, storey: 0, opening: "door" as const },
+    ];
+    const all = openings(front({ own }));
+    expect(all).toHaveLength(14);
+    const changed = all.find(({ storey, index }) => storey === 1 && index === 2)!;
+    expect(changed).toMatchObject({
+      kind: "window",
+      from: expect.closeTo(6 + 0.3 - 0.4, 9) as number,
+      low: expect.closeTo(3.2 + 0.6, 9) as number,
+      high: expect.closeTo(3.2 + 2.1, 9) as number,
+      look: { head: "round" },
+    });
+    expect(all[0]).toMatchObject({ kind: "door", low: 0, high: expect.closeTo(2.1, 9) as number });
+  });
+
+  it("say what does not fit, and where", () => {
+    const of = (change: Partial<Front>) => why(house({ fronts: [front(change)] }));
+    expect(of({})).toBe("");
+    expect(of({ bays: "window 2, dor 1" })).toMatch(/^fronts\/0\/bays .*bay 2 is called "dor": call bays window, door/);
+    expect(of({ bays: "0" })).toMatch(/^fronts\/0\/bays /);
+    expect(of({ own: [{ bay: 0, storey: 1, by: -2 }] })).toBe(
+      "fronts/0/own has a window in bay 1 of storey 2 that reaches over the corner of its wall.",
+    );
+    expect(of({ own: [{ bay: 0, storey: 2, height: 4 }] })).toMatch(/bay 1 of storey 3 that reaches over the eaves\.$/);
+    expect(of({ own: [{ bay: 2, storey: 0, width: 14 }] })).toMatch(/that is wider than its wall, 12\.00 m\.$/);
+    expect(of({ window: { width: 1, height: 1.2, sill: 0.9, reveal: 4.6 } })).toMatch(
+      /deeper than half of the building, 4\.50 m\.$/,
+    );
+    expect(of({ side: 4 })).toBe("fronts/0/side is none: the footprint has 4 sides.");
+    expect(why(house({ fronts: [front(), front()] }))).toBe("fronts/1/side has a front already.");
+    expect(why(house({ groundFloor: 9.6 }))).toBe("groundFloor leaves no room for the storeys over it.");
+  });
+});
+
+describe("an opening", () => {
+  const extent = { from: 1, to: 3, low: 1, high: 4 };
+  /** Twice the area, m^2, under a head over a span of 2 m, from Euclid: sectors and triangles. */
+  const AREAS: Readonly<Record<Head, number>> = {
+    flat: 6,
+    round: 2 * 2 + Math.PI / 2,
+    // An equilateral arch over 2 m: two sectors of 60 degrees and radius 2 less their triangle, on walls.
+    pointed: 2 * (3 - Math.sqrt(3)) + (2 * (Math.PI * 4)) / 6 - Math.sqrt(3),
+    segmental: 0,
+    circle: Math.PI,
+  };
+
+  it("has heads of the areas that geometry gives, within what twelve chords leave", () => {
+    for (const head of ["flat", "round", "pointed", "circle"] as const)
+      expect(areaTwice(outlineOfOpening(head, extent)) / 2 / AREAS[head]).toBeCloseTo(1, 1);
+    const segmental = outlineOfOpening("segmental", extent);
+    // It rises a sixth of its span.
+    expect(Math.max(...segmental.map(([, up]) => up))).toBeCloseTo(4, 9);
+    expect(segmental.filter(([s]) => s === 3).map(([, up]) => up)).toEqual([1, expect.closeTo(4 - 2 / 6, 9)]);
+  });
+
+  it("is convex and within its extent, whatever its head and size", () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom<Head>("flat", "segmental", "round", "pointed", "circle"),
+        between(0.2, 6),
+        between(0.2, 6),
+        (head, wide, tall) => {
+          const ring = outlineOfOpening(head, { from: 0, to: wide, low: 0, high: tall });
+          ring.forEach((a, i) => {
+            const [b, c] = [ring[(i + 1) % ring.length], ring[(i + 2) % ring.length]];
+            expect((b[0] - a[0]) * (c[1] - b[1]) - (b[1] - a[1]) * (c[0] - b[0])).toBeGreaterThan(-1e-9);
+            expect(a[0] > -1e-9 && a[0] < wide + 1e-9 && a[1] > -1e-9 && a[1] < tall + 1e-9).toBe(true);
+          });
+        },
+      ),
+    );
+  });
+
+  it("has its panes, its leaves and its bands where they are said to be", () => {
+    const window: Opening = {
+      ...extent,
+      kind: "window",
+      index: 0,
+      storey: 0,
+      look: { reveal: 0.2, frame: 0.1, across: 2, up: 3, ledge: 0.08, lintel: 0.25 },
+    };
+    const lines = linesOfOpening(window);
+    const of = (part: string) => lines.filter((line) => line.part === part);
+    expect(of("outline")).toHaveLength(4);
+    // Four corners go back into the wall, and four lines lie behind it.
+    expect(of("reveal")).toHaveLength(8);
+    expect(of("glazing")).toHaveLength(4 + 1 + 2);
+    expect(of("glazing").every(({ a, b }) => a[2] === 0.2 && b[2] === 0.2)).toBe(true);
+    expect(of("dressing")).toHaveLength(8);
+    const door: Opening = {
+      ...extent,
+      kind: "door",
+      index: 0,
+      storey: 0,
+      look: { reveal: 0.1, leaves: 2, panels: 4, fanlight: 0.5 },
+    };
+    const upright = linesOfOpening(door).filter(({ part, a, b }) => part === "glazing" && a[0] === b[0]);
+    // The leaves meet in the true middle, under the light.
+    expect(upright.find(({ a }) => a[0] === 2)).toMatchObject({ a: [2, 1, 0.1], b: [2, 3.5, 0.1] });
+    // A single leaf has its handle 1.05 m over its foot (common practice).
+    expect(linesOfOpening(door).some(({ a, b }) => a[1] === 2.05 && b[1] === 2.05)).toBe(true);
+  });
+
+  it("is drawn on the wall of its building, none over another or a passage", () => {
+    const { details } = built([
+      house({ fronts: [front({ bays: "2 x5" })], passages: [{ x: 6, y: 0, width: 2, height: 2.6 }] }),
+    ]);
+    const onGround = details.filter(({ kind, a }) => kind === "window" && a[2] < 3);
+    expect(new Set(onGround.map(({ item }) => item)).size).toBe(4);
+    expect(details.every(({ a }) => Math.abs(a[1]) < 0.2)).toBe(true);
+    expect(details.filter(({ kind }) => kind === "reveal").every(({ through }) => through?.length === 4)).toBe(true);
+  });
+});

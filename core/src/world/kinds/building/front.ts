@@ -1,0 +1,204 @@
+import { BadInput, NoAnswer, toldBy } from "../../../problem";
+import { partsOf, sharesOf, type Part } from "../../../rhythm";
+import { metres, sentence, type Told } from "../../../units";
+import type { Floor } from "./floors";
+import type { DoorLook, Front, OwnBay, WindowLook } from "./frontSchema";
+import type { Extent } from "./heads";
+import type { Building } from "./schema";
+
+/** What bays may be called in a rhythm of them: what each has on the ground floor. */
+export const BAY_NAMES = ["window", "door", "double", "shop", "gate", "blank"] as const;
+export type BayName = (typeof BAY_NAMES)[number];
+
+/** Windows and doors as they are usual, m (common practice). */
+export const DEFAULT_WINDOWS: NonNullable<Building["windows"]> = { every: 2.4, width: 1.1, height: 1.2, sill: 0.9 };
+export const DEFAULT_DOOR = { width: 0.95, height: 2.1 } as const;
+const DEFAULT_LEAF = { reveal: 0.12, panels: 4 } as const;
+const DOUBLE = { width: 1.6, height: 2.3 } as const;
+const GATE = { width: 3, height: 3 } as const;
+/** A shop window stands so high over the pavement, leaves so much beside it and over it, and has panes so wide, m. */
+const SHOP = { sill: 0.5, beside: 0.25, over: 0.7, pane: 1.3, reveal: 0.15 } as const;
+/** So much of a wall stays at its ends, and between an opening and the floor over it, m. */
+export const END = 0.2;
+/** What reaches over a limit by less is on it, m. */
+const SAME = 1e-9;
+/** Blank wall at each end of a front where nothing is said, m. */
+const ENDS = 0.4;
+
+/** A bay: m along its wall, and what it has on the ground floor. */
+export interface Bay {
+  readonly from: number;
+  readonly to: number;
+  readonly name: BayName;
+}
+
+/** What an opening is. */
+export type OpeningKind = "window" | "door";
+
+/** An opening in a wall: its extent in m along it and over its part's foot, and what it is made of. */
+export interface Opening extends Extent {
+  readonly kind: OpeningKind;
+  readonly look: Partial<Omit<WindowLook, "width" | "height" | "sill">> & Partial<Omit<DoorLook, "width" | "height">>;
+  /** Its place in the row of its storey, and that storey, from 0. */
+  readonly index: number;
+  readonly storey: number;
+}
+
+const isName = (name: string): name is BayName => (BAY_NAMES as readonly string[]).includes(name);
+
+function nameOf({ name = "window" }: Part, at: number): BayName {
+  if (isName(name)) return name;
+  throw new BadInput([
+    { path: "bays", message: `bay ${at + 1} is called "${name}": call bays ${BAY_NAMES.join(", ")}, or nothing.` },
+  ]);
+}
+
+/**
+ * The bays of a wall from left to right.
+ * @throws BadInput for bays that cannot be read; NoAnswer where there is no room for the first
+ */
+export function baysOf({ bays, fit, ends = ENDS }: Front, long: number): readonly Bay[] {
+  const room = Math.max(0, long - 2 * ends);
+  const parts = partsOf(bays, "bays");
+  const shares = sharesOf(parts, fit, room);
+  const whole = Math.min(parts.length, shares.length - 1);
+  return parts.slice(0, whole).map((part, i) => ({
+    from: ends + room * shares[i],
+    to: ends + room * shares[i + 1],
+    name: nameOf(part, i),
+  }));
+}
+
+/** One of the windows that a building has in all its walls. */
+export function oneOfThem({ every: _every, party: _party, ...window }: NonNullable<Building["windows"]>): WindowLook {
+  return window;
+}
+
+/** The windows of a front where its own are not said: the building's, or usual ones. */
+export const windowOf = ({ window }: Front, { windows }: Pick<Building, "windows">): WindowLook =>
+  window ?? oneOfThem(windows ?? { ...DEFAULT_WINDOWS, reveal: DEFAULT_LEAF.reveal });
+
+/** What a bay has by its rule: how it stands in its storey, and what it is made of. */
+interface Ruled {
+  readonly kind: OpeningKind;
+  readonly width: number;
+  readonly height: number;
+  readonly sill: number;
+  readonly look: Opening["look"];
+}
+
+function ruledWindow(front: Front, building: Pick<Building, "windows">): Ruled {
+  const { width, height, sill, ...look } = windowOf(front, building);
+  return { kind: "window", width, height, sill, look };
+}
+
+function ruledDoor({ door }: Front, size: { readonly width: number; readonly height: number }): Ruled {
+  const { width, height, ...look } = { ...DEFAULT_LEAF, ...size, ...door };
+  return { kind: "door", width, height, sill: 0, look };
+}
+
+/** What a bay of the ground floor has by its name. */
+function onGround(front: Front, building: Pick<Building, "windows">, bay: Bay, floor: Floor): Ruled | null {
+  const wide = bay.to - bay.from;
+  const tall = floor.height - END;
+  switch (bay.name) {
+    case "blank":
+      return null;
+    case "window":
+      return ruledWindow(front, building);
+    case "door":
+      return ruledDoor(front, DEFAULT_DOOR);
+    case "double":
+      return ruledDoor({ ...front, door: { ...DOUBLE, ...front.door, width: DOUBLE.width, leaves: 2 } }, DOUBLE);
+    case "gate": {
+      const size = { width: Math.min(GATE.width, wide - 2 * END), height: Math.min(GATE.height, tall) };
+      return { kind: "door", ...size, sill: 0, look: { reveal: DEFAULT_LEAF.reveal, leaves: 2, panels: 1 } };
+    }
+    case "shop": {
+      const width = wide - 2 * SHOP.beside;
+      const height = Math.max(END, floor.height - SHOP.sill - SHOP.over);
+      const across = Math.min(12, Math.max(1, Math.round(width / SHOP.pane)));
+      return { kind: "window", width, height, sill: SHOP.sill, look: { reveal: SHOP.reveal, frame: 0.06, across } };
+    }
+  }
+}
+
+/** What a bay has once its own measures are put in the place of those of its rule. */
+function changed(front: Front, building: Pick<Building, "windows">, ruled: Ruled | null, own?: OwnBay): Ruled | null {
+  if (!own) return ruled;
+  if (own.opening === "none") return null;
+  const fresh = own.opening === "door" ? ruledDoor(front, DEFAULT_DOOR) : ruledWindow(front, building);
+  const base = ruled && (own.opening === undefined || own.opening === ruled.kind) ? ruled : fresh;
+  const { width = base.width, height = base.height, sill = base.sill, head } = own;
+  return { ...base, width, height, sill, look: head ? { ...base.look, head } : base.look };
+}
+
+/** The openings of a wall by its front, storey by storey; no opening is higher than its storey, unless it is said so. */
+export function openingsOfFront(
+  front: Front,
+  building: Pick<Building, "windows">,
+  long: number,
+  floors: readonly Floor[],
+): readonly Opening[] {
+  const bays = baysOf(front, long);
+  const own = new Map(front.own?.map((one) => [`${one.storey} ${one.bay}`, one]));
+  return floors.flatMap((floor, storey) =>
+    bays.flatMap((bay, index): Opening[] => {
+      const byRule = storey === 0 ? onGround(front, building, bay, floor) : upper(front, building, bay);
+      const its = own.get(`${storey} ${index}`);
+      const ruled = changed(front, building, byRule, its);
+      if (!ruled) return [];
+      const middle = (bay.from + bay.to) / 2 + (its?.by ?? 0);
+      const low = floor.low + ruled.sill;
+      const most = its?.height === undefined ? floor.height - END / 2 - ruled.sill : Infinity;
+      const high = low + Math.min(ruled.height, most);
+      if (high - low < END / 2) return [];
+      const { kind, look, width } = ruled;
+      return [{ kind, look, from: middle - width / 2, to: middle + width / 2, low, high, index, storey }];
+    }),
+  );
+}
+
+const upper = (front: Front, building: Pick<Building, "windows">, { name }: Bay): Ruled | null =>
+  name === "blank" ? null : ruledWindow(front, building);
+
+/** How a wall is that a front is laid on: its length and the depth of the building behind it, m, and its storeys. */
+export interface FrontWall {
+  readonly long: number;
+  readonly deep: number;
+  readonly floors: readonly Floor[];
+}
+
+/** Why a front does not fit its wall, and the field of it; null where it does. */
+export function frontProblem(
+  front: Front,
+  building: Pick<Building, "windows">,
+  wall: FrontWall,
+): { readonly field: string; readonly message: Told } | null {
+  try {
+    for (const opening of openingsOfFront(front, building, wall.long, wall.floors)) {
+      const message = openingProblem(opening, wall);
+      if (message) return { field: "own", message };
+    }
+    return null;
+  } catch (error) {
+    if (error instanceof BadInput || error instanceof NoAnswer) return { field: "bays", message: toldBy(error) };
+    throw error;
+  }
+}
+
+/** Why an opening cannot be in its wall; null where it can. */
+function openingProblem(
+  { kind, from, to, low, high, index, storey, look }: Opening,
+  { long, deep, floors }: FrontWall,
+): Told | null {
+  const top = floors[floors.length - 1];
+  const where = `has a ${kind} in bay ${index + 1} of storey ${storey + 1} that`;
+  if (to - from > long) return sentence`${where} is wider than its wall, ${metres(long)}.`;
+  if (from < -SAME || to > long + SAME) return sentence`${where} reaches over the corner of its wall.`;
+  if (high > top.low + top.height + SAME) return sentence`${where} reaches over the eaves.`;
+  if (low < -SAME) return sentence`${where} reaches below the foot of its wall.`;
+  if ((look.reveal ?? 0) > deep / 2)
+    return sentence`${where} is deeper than half of the building, ${metres(deep / 2)}.`;
+  return null;
+}

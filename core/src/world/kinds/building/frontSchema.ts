@@ -1,0 +1,77 @@
+import { Type, type Static } from "@sinclair/typebox";
+import { metresIn, named, offered, Raised, Size, strict } from "../../../fields";
+import { FITS, type Fit } from "../../../rhythm";
+
+/** The heads of openings, as they are called. */
+export const HEADS = {
+  flat: "Flat",
+  segmental: "Segmental",
+  round: "Round arch",
+  pointed: "Pointed arch",
+  circle: "Round window",
+} as const;
+export type Head = keyof typeof HEADS;
+
+const oneOf = <T extends string>(words: readonly T[]) => Type.Unsafe<T>({ type: "string", enum: [...words] });
+
+const Head = named("Head", oneOf(Object.keys(HEADS) as Head[]));
+const Panes = Type.Integer({ minimum: 1, maximum: 12 });
+
+/** What an opening is made of: lengths in m. */
+export const LOOK = {
+  head: Type.Optional(Head),
+  /** How far behind the wall its pane or its leaf lies: 0.10 to 0.25 m are usual (common practice). */
+  reveal: Type.Optional(named("Reveal", offered(0.02, 0.6, metresIn({ minimum: 0, maximum: 5 })))),
+  frame: Type.Optional(named("Width of its frame", offered(0.02, 0.3, Size))),
+  across: Type.Optional(named("Panes across", Panes)),
+  up: Type.Optional(named("Panes up", Panes)),
+  /** The height of the bands under it and over its head. */
+  ledge: Type.Optional(named("Sill band", offered(0.03, 0.5, Size))),
+  lintel: Type.Optional(named("Lintel", offered(0.05, 1, Size))),
+  shutters: Type.Optional(Type.Boolean()),
+};
+
+/** What a door is made of besides. */
+export const DOOR_LOOK = {
+  ...LOOK,
+  leaves: Type.Optional(named("Leaves", Type.Integer({ minimum: 1, maximum: 2 }))),
+  panels: Type.Optional(named("Panels in a leaf", Type.Integer({ minimum: 0, maximum: 12 }))),
+  /** The height of the light over its leaves. */
+  fanlight: Type.Optional(named("Fanlight", offered(0.1, 2, Size))),
+};
+
+const [Width, Height] = [named("Width", Size), named("Height", Size)];
+
+const WindowSchema = strict({ width: Width, height: Height, sill: named("Sill over the floor", Raised), ...LOOK });
+const DoorSchema = strict({ width: Width, height: Height, ...DOOR_LOOK });
+
+/** What a bay has in place of what its rule gives it; lengths in m, `by` along the wall from the middle of its bay. */
+const OwnSchema = strict({
+  bay: Type.Integer({ minimum: 0, maximum: 499 }),
+  storey: Type.Integer({ minimum: 0, maximum: 299 }),
+  opening: Type.Optional(oneOf(["window", "door", "none"])),
+  by: Type.Optional(named("Off its bay’s middle", offered(-100, 100, metresIn({ minimum: -1e4, maximum: 1e4 })))),
+  width: Type.Optional(Width),
+  height: Type.Optional(Height),
+  sill: Type.Optional(named("Sill over the floor", Raised)),
+  head: Type.Optional(Head),
+});
+
+/** The front of one wall, by rule: its bays from left to right as one stands before it, the same in every storey. */
+export const FrontSchema = strict({
+  /** The side of the footprint, from 0. */
+  side: Type.Integer({ minimum: 0, maximum: 12_000 }),
+  /** How many bays, or a rhythm of them; their names say what they have on the ground. */
+  bays: named("Bays", Type.String({ minLength: 1, maxLength: 1000 })),
+  fit: Type.Optional(oneOf<Fit>(FITS)),
+  /** So much at each end of the wall is no bay. */
+  ends: Type.Optional(named("Blank at its ends", Raised)),
+  window: Type.Optional(WindowSchema),
+  door: Type.Optional(DoorSchema),
+  own: Type.Optional(Type.Array(OwnSchema, { maxItems: 2000 })),
+});
+
+export type WindowLook = Static<typeof WindowSchema>;
+export type DoorLook = Static<typeof DoorSchema>;
+export type OwnBay = Static<typeof OwnSchema>;
+export type Front = Static<typeof FrontSchema>;

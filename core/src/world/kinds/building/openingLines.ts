@@ -1,0 +1,209 @@
+import type { Vec2 } from "../../../geometry";
+import { inset } from "../../polygon";
+import type { Opening } from "./front";
+import { cornersIn, outlineOfOpening, riseOf, type Extent } from "./heads";
+
+/** A place of an opening: m along its wall, up, and behind the wall. */
+export type InWall = readonly [along: number, up: number, behind: number];
+
+/** What a line of an opening is of: its outline comes first, and is drawn where there is no room for the others. */
+export const LINE_PARTS = ["outline", "reveal", "glazing", "dressing"] as const;
+export type LinePart = (typeof LINE_PARTS)[number];
+
+/** A line of an opening; what lies behind its wall is seen through its outline only. */
+export interface OpeningLine {
+  readonly part: LinePart;
+  readonly a: InWall;
+  readonly b: InWall;
+}
+
+/** The handle of a door is so high, so long and so far from its edge, m (common practice). */
+const HANDLE = { at: 1.05, long: 0.12, aside: 0.07 } as const;
+/** Panels of a door leave so much of their leaf around them, m. */
+const STILE = 0.11;
+/** Bands under and over an opening reach so far beyond it, m. */
+const BEYOND = 0.08;
+/** Slats of a shutter: so many (common practice). */
+const SLATS = 5;
+
+const around = (ring: readonly Vec2[], depth: number, part: LinePart): OpeningLine[] =>
+  ring.map(([s, up], i) => {
+    const [t, over] = ring[(i + 1) % ring.length];
+    return { part, a: [s, up, depth], b: [t, over, depth] };
+  });
+
+const rectangleOf = ({ from, to, low, high }: Extent): readonly Vec2[] => [
+  [from, low],
+  [to, low],
+  [to, high],
+  [from, high],
+];
+
+/** The part of a line that lies within a convex ring, or null. */
+function within(ring: readonly Vec2[], [px, py]: Vec2, [qx, qy]: Vec2): readonly [Vec2, Vec2] | null {
+  let [t0, t1] = [0, 1];
+  ring.forEach(([ax, ay], i) => {
+    const [bx, by] = ring[(i + 1) % ring.length];
+    const side = (x: number, y: number) => (bx - ax) * (y - ay) - (by - ay) * (x - ax);
+    const [p, q] = [side(px, py), side(qx, qy)];
+    if (p < 0 && q < 0) t1 = -1;
+    else if (p < 0) t0 = Math.max(t0, p / (p - q));
+    else if (q < 0) t1 = Math.min(t1, p / (p - q));
+  });
+  const at = (t: number): Vec2 => [px + t * (qx - px), py + t * (qy - py)];
+  return t1 - t0 > 1e-9 ? [at(t0), at(t1)] : null;
+}
+
+/** Lines within an opening's pane, at its depth, as far as they lie in it. */
+const inPane = (pane: readonly Vec2[], depth: number, lines: readonly (readonly [Vec2, Vec2])[]): OpeningLine[] =>
+  lines.flatMap(([p, q]) => {
+    const kept = within(pane, p, q);
+    return kept ? [{ part: "glazing" as const, a: [...kept[0], depth] as const, b: [...kept[1], depth] as const }] : [];
+  });
+
+/** Glazing bars: so many panes across and up. */
+function bars(pane: readonly Vec2[], { from, to, low, high }: Extent, across: number, up: number, depth: number) {
+  const at = (k: number, n: number, a: number, b: number) => a + (k / n) * (b - a);
+  const upright = Array.from({ length: across - 1 }, (_, k): readonly [Vec2, Vec2] => {
+    const s = at(k + 1, across, from, to);
+    return [
+      [s, low],
+      [s, high],
+    ];
+  });
+  const level = Array.from({ length: up - 1 }, (_, k): readonly [Vec2, Vec2] => {
+    const z = at(k + 1, up, low, high);
+    return [
+      [from, z],
+      [to, z],
+    ];
+  });
+  return inPane(pane, depth, [...upright, ...level]);
+}
+
+/** The panels of one leaf, in one column or two, from the bottom up. */
+function panelsOf({ from, to, low, high }: Extent, panels: number): readonly Extent[] {
+  const columns = panels > 1 && panels % 2 === 0 ? 2 : 1;
+  const rows = panels / columns;
+  const [wide, tall] = [(to - from - STILE * (columns + 1)) / columns, (high - low - STILE * (rows + 1)) / rows];
+  if (!(wide > 0.05 && tall > 0.05)) return [];
+  return Array.from({ length: panels }, (_, i) => {
+    const [column, row] = [i % columns, Math.floor(i / columns)];
+    const [s, z] = [from + STILE + column * (wide + STILE), low + STILE + row * (tall + STILE)];
+    return { from: s, to: s + wide, low: z, high: z + tall };
+  });
+}
+
+/**
+ * The leaves of a door with their panels and handles, and the light over them; none where nothing is said of its
+ * leaves.
+ */
+function leavesOf(opening: Opening, pane: readonly Vec2[], depth: number): OpeningLine[] {
+  const { from, to, low, high, look } = opening;
+  if (look.panels === undefined && look.leaves === undefined) return [];
+  const { leaves = 1, panels = 0, fanlight = 0, head = "flat" } = look;
+  const top = high - Math.max(fanlight, head === "flat" ? 0 : riseOf(head, opening));
+  const wide = (to - from) / leaves;
+  const lines: (readonly [Vec2, Vec2])[] = [];
+  // Two leaves meet in the true middle: perspective puts it where it is seen.
+  if (leaves === 2)
+    lines.push([
+      [from + wide, low],
+      [from + wide, top],
+    ]);
+  if (top < high - 1e-9)
+    lines.push([
+      [from, top],
+      [to, top],
+    ]);
+  for (let leaf = 0; leaf < leaves; leaf++) {
+    const own = { from: from + leaf * wide, to: from + (leaf + 1) * wide, low, high: top };
+    // The handle is at the edge that opens: where two leaves meet, or to the right.
+    const edge = leaf === 0 ? own.to - HANDLE.aside : own.from + HANDLE.aside;
+    const inwards = leaf === 0 ? -HANDLE.long : HANDLE.long;
+    const z = low + HANDLE.at;
+    if (z < top)
+      lines.push([
+        [edge, z],
+        [edge + inwards, z],
+      ]);
+    for (const panel of panelsOf(own, panels))
+      rectangleOf(panel).forEach((p, i, ring) => lines.push([p, ring[(i + 1) % 4]]));
+  }
+  return inPane(pane, depth, lines);
+}
+
+/** The band over a head: a lintel, or an arch that follows it. */
+function lintelOf(opening: Opening, high: number): OpeningLine[] {
+  const { from, to, low, look } = opening;
+  const head = look.head ?? "flat";
+  if (head === "circle") {
+    const grown = { from: from - high, to: to + high, low: low - high, high: opening.high + high };
+    return around(outlineOfOpening(head, grown), 0, "dressing");
+  }
+  if (head === "flat")
+    return around(
+      rectangleOf({ from: from - BEYOND, to: to + BEYOND, low: opening.high, high: opening.high + high }),
+      0,
+      "dressing",
+    );
+  const springs = opening.high - riseOf(head, opening);
+  const grown = { from: from - high, to: to + high, low: springs, high: opening.high + high };
+  const [, , ...arch] = outlineOfOpening(head, grown);
+  return [
+    ...around(arch, 0, "dressing").slice(0, -1),
+    ...[arch[0], arch[arch.length - 1]].map(([s, z]) => level(s, z)),
+  ];
+
+  function level(s: number, z: number): OpeningLine {
+    const inner = s > (from + to) / 2 ? to : from;
+    return { part: "dressing", a: [s, z, 0], b: [inner, springs, 0] };
+  }
+}
+
+function shuttersOf({ from, to, low, high }: Opening): OpeningLine[] {
+  const half = (to - from) / 2;
+  return [from - half, to].flatMap((s) => {
+    const leaf = { from: s, to: s + half, low, high };
+    const slats = Array.from({ length: SLATS }, (_, i): OpeningLine => {
+      const z = low + ((i + 1) / (SLATS + 1)) * (high - low);
+      return { part: "dressing", a: [s + half * 0.15, z, 0], b: [s + half * 0.85, z, 0] };
+    });
+    return [...around(rectangleOf(leaf), 0, "dressing"), ...slats];
+  });
+}
+
+/**
+ * The lines of an opening: its outline on the wall, the corners of its reveal, its frame, panes or leaves at the
+ * reveal's depth, and the bands and shutters around it. A door has none at its foot on the wall, where the ground goes
+ * on.
+ */
+export function linesOfOpening(opening: Opening): readonly OpeningLine[] {
+  const { kind, low, look } = opening;
+  const { head = "flat", reveal = 0, frame = 0, across = 1, up = 1, ledge, lintel, shutters } = look;
+  const outline = outlineOfOpening(head, opening);
+  const foot = (line: OpeningLine) => kind === "door" && line.a[1] === low && line.b[1] === low;
+  const pane = (frame > 0 ? inset(outline, frame) : null) ?? outline;
+  const behind: OpeningLine[] =
+    reveal > 0
+      ? [
+          ...cornersIn(outline).map(([s, z]): OpeningLine => ({ part: "reveal", a: [s, z, 0], b: [s, z, reveal] })),
+          ...around(outline, reveal, "reveal"),
+        ]
+      : [];
+  return [
+    ...around(outline, 0, "outline").filter((line) => !foot(line)),
+    ...behind,
+    ...(pane === outline ? [] : around(pane, reveal, "glazing")),
+    ...(kind === "window" ? bars(pane, opening, across, up, reveal) : leavesOf(opening, pane, reveal)),
+    ...(ledge === undefined
+      ? []
+      : around(
+          rectangleOf({ from: opening.from - BEYOND, to: opening.to + BEYOND, low: low - ledge, high: low }),
+          0,
+          "dressing",
+        )),
+    ...(lintel === undefined ? [] : lintelOf(opening, lintel)),
+    ...(shutters && head !== "circle" ? shuttersOf(opening) : []),
+  ];
+}
