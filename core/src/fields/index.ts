@@ -1,4 +1,7 @@
-import { Type, type NumberOptions, type TProperties, type TSchema } from "@sinclair/typebox";
+import type { NumberOptions, TProperties, TSchema } from "@sinclair/typebox";
+import { Type } from "./type";
+
+export { Type };
 
 /** An object that takes no other keys than its own, and any key that begins with `x-`. */
 export function strict<T extends TProperties>(properties: T) {

@@ -1,6 +1,6 @@
-import { Type, type Static, type TProperties } from "@sinclair/typebox";
+import type { Static, TProperties } from "@sinclair/typebox";
 import { FITS } from "../rhythm";
-import { degreesIn, Heading, Id, Metres, named, offered, Point3, strict } from "../fields";
+import { degreesIn, Heading, Id, Metres, named, offered, Point3, strict, Type } from "../fields";
 
 /** The pens of own lines, by name: widths in mm (ISO 128-2 (from memory)). */
 export const WEIGHTS = { light: 0.18, medium: 0.35, heavy: 0.7 } as const;

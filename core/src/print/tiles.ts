@@ -1,4 +1,5 @@
-import { Type, type Static } from "@sinclair/typebox";
+import type { Static } from "@sinclair/typebox";
+import { Type } from "../fields";
 import { clipToRect, type Rect } from "../geometry";
 import { BadInput } from "../problem";
 import { strict } from "../schema";

@@ -1,4 +1,4 @@
-import { Type, type Static } from "@sinclair/typebox";
+import type { Static } from "@sinclair/typebox";
 import { LAWS, type LawId } from "../lens";
 import { FORMAT, MAX_ELEMENTS, VERSION } from "../format";
 import { DividedQuadSchema, MAX_LINES, SheetLineSchema, WorldLineSchema } from "../lines";
@@ -17,6 +17,7 @@ import {
   Size,
   strict,
   type Measure,
+  Type,
 } from "../fields";
 
 /** A place on the desk, in mm: pins may lie far off the sheet. */

@@ -5,11 +5,15 @@ import { areaTwice } from "./polygon";
 import {
   baysOf,
   built,
+  elevationOf,
   floorsOf,
   linesOfOpening,
   openingsOfFront,
   outlineOfOpening,
+  usualFront,
   validateBuilding,
+  withFront,
+  withoutFront,
   type Building,
   type Front,
   type Head,
@@ -185,5 +189,31 @@ describe("an opening", () => {
     expect(new Set(onGround.map(({ item }) => item)).size).toBe(4);
     expect(details.every(({ a }) => Math.abs(a[1]) < 0.2)).toBe(true);
     expect(details.filter(({ kind }) => kind === "reveal").every(({ through }) => through?.length === 4)).toBe(true);
+  });
+});
+
+describe("a front by the size of its wall", () => {
+  it("stands on any wall of any building that stands, and is taken away again", () => {
+    fc.assert(
+      fc.property(between(1.2, 60), between(1.2, 40), between(2.2, 40), (wide, deep, height) => {
+        const plain = house({
+          footprint: [
+            { x: 0, y: 0 },
+            { x: wide, y: 0 },
+            { x: wide, y: deep },
+            { x: 0, y: deep },
+          ],
+          height,
+          storeys: undefined,
+        });
+        const whole = [0, 1, 2, 3].reduce((one, side) => withFront(one, usualFront(one, side, side === 0)), plain);
+        expect(why(whole)).toBe("");
+        expect(elevationOf(whole, 0).openings.length).toBeGreaterThan(0);
+        const doors = (side: number) => elevationOf(whole, side).openings.filter(({ kind }) => kind === "door").length;
+        expect([doors(0) <= 1, doors(1)]).toEqual([true, 0]);
+        expect([0, 1, 2, 3].reduce(withoutFront, whole)).toEqual({ ...plain, fronts: undefined });
+      }),
+      { numRuns: 60 },
+    );
   });
 });

@@ -1,5 +1,5 @@
-import { Type, type Static } from "@sinclair/typebox";
-import { Footprint, Id, Metres, named, offered, Point2, Size, strict } from "../fields";
+import type { Static } from "@sinclair/typebox";
+import { Footprint, Id, Metres, named, offered, Point2, Size, strict, Type } from "../fields";
 import { BOUNDARIES, type Boundary } from "./kinds/wall/schema";
 import { ROOFS, type RoofKind } from "./kinds/building/roofs";
 

@@ -17,6 +17,7 @@ import { Title } from "./Title";
 import { useLow } from "./useWindow";
 import { createDesk } from "./desk/createDesk";
 import { createDraw } from "./draw/createDraw";
+import { createFittings } from "./fittings/createFittings";
 import { BoardProvider, useBoard } from "./useBoard";
 import { useStores } from "../stores";
 
@@ -42,6 +43,7 @@ function WithDesk({ children }: { readonly children: ReactNode }) {
     ...stores,
     ...createDesk({ document, selection, view, memory: memory.tab }),
     ...createDraw({ document, view }),
+    ...createFittings(),
   }));
   return <BoardProvider value={board}>{children}</BoardProvider>;
 }

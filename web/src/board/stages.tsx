@@ -1,6 +1,7 @@
 import {
   ArrowDownUp,
   Building2,
+  DoorOpen,
   Grid3x3,
   Image,
   type LucideIcon,
@@ -20,6 +21,7 @@ const EyeLevelPanel = lazily(async () => (await import("./panels/EyeLevelPanel")
 const GridPanel = lazily(async () => (await import("./panels/GridPanel")).GridPanel);
 const DrawPanel = lazily(async () => (await import("./draw/DrawPanel")).DrawPanel);
 const MassesPanel = lazily(async () => (await import("./panels/MassesPanel")).MassesPanel);
+const FittingsPanel = lazily(async () => (await import("./fittings/FittingsPanel")).FittingsPanel);
 const ReferencesPanel = lazily(async () => (await import("./panels/ReferencesPanel")).ReferencesPanel);
 const HandOverPanel = lazily(async () => (await import("./panels/HandOverPanel")).HandOverPanel);
 
@@ -44,6 +46,7 @@ export const STAGES: readonly Stage[] = [
   { id: "grid", name: "Grid", Icon: Grid3x3, ...later(GridPanel), guide: "squares" },
   { id: "draw", name: "Draw", Icon: PencilRuler, ...later(DrawPanel), guide: "drawing" },
   { id: "masses", name: "Masses", Icon: Building2, ...later(MassesPanel), guide: "masses" },
+  { id: "fittings", name: "Fittings", Icon: DoorOpen, ...later(FittingsPanel), guide: "fittings" },
   { id: "hand-over", name: "Hand-over", Icon: Send, ...later(HandOverPanel), guide: "hand-over" },
   { id: "references", name: "References", Icon: Image, ...later(ReferencesPanel), guide: "references" },
 ];

@@ -5,7 +5,8 @@ import type { Draft } from "immer";
 import { create } from "zustand";
 import type { Recipe, SceneDocument } from "./history";
 
-export type StageId = "sheet" | "eye-level" | "points" | "grid" | "draw" | "masses" | "hand-over" | "references";
+export type StageId =
+  "sheet" | "eye-level" | "points" | "grid" | "draw" | "masses" | "fittings" | "hand-over" | "references";
 export type Tool = "raise" | "select";
 
 /** Where one is in a document. */

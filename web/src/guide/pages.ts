@@ -2,7 +2,7 @@ import type { LawId } from "@zanvo/core/lens";
 import { newScene, splitPanel, type Scene, type Shot } from "@zanvo/core/scene";
 import { byHabit, withCovered, withFieldOfView } from "@zanvo/core/shot";
 import { shiftHorizon } from "@zanvo/core/vanishing";
-import { newBlock, type Block } from "@zanvo/core/world";
+import { asBuilding, newBlock, withFront, type Block, type Building, type Front } from "@zanvo/core/world";
 
 /** One page of the pocket guide: a few sentences, and a picture that is worked out afresh as its slider moves. */
 export interface GuidePage {
@@ -50,6 +50,18 @@ const picture = (change: (shot: Shot) => Shot, more: Partial<Scene> = {}): Scene
   };
   return { ...BASE, elements: [...LOFT], ...more, shots: [change(shot)] };
 };
+
+/** The near building of the picture with fronts on the walls that face the eye, and openings so deep. */
+function fronted(reveal: number): Building {
+  const plain: Building = { ...asBuilding(block("net-loft", 0.6, 8, 9, 8, 6)), storeys: 2 };
+  const front = (side: number): Front => ({
+    side,
+    bays: "window 1.6, double 2, window 1.6",
+    window: { width: 1, height: 1.5, sill: 0.9, reveal, frame: 0.06, across: 2, up: 2 },
+    door: { width: 1.6, height: 2.3, leaves: 2, panels: 4, reveal },
+  });
+  return [0, 1, 2, 3].reduce((one, side) => withFront(one, front(side)), plain);
+}
 
 const sparse = (spacing: number): Shot["bundles"] =>
   ["main-left", "main-right", "upright"].map((pin) => ({ pin, spacing, strength: 0.6 }));
@@ -255,6 +267,19 @@ export const PAGES: readonly GuidePage[] = [
     slider: { label: "Height", unit: "m", min: 1, max: 12, step: 0.25, start: 6.5 },
     scene: (height) =>
       picture((shot) => ({ ...shot, eye: { ...shot.eye, z: 5 } }), { elements: [{ ...LOFT[0], height }] }),
+  },
+  {
+    id: "fittings",
+    title: "Doors and windows",
+    text: [
+      "Lines of a front go to its own wall's point; what goes back into the wall, the jambs, the sill and the " +
+        "soffit, goes to the opposite one. Only the far jamb shows: the near one hides behind the wall's edge.",
+      "Seen from below, a head shows its soffit and no sill; from above, its sill. The panes lie as deep as the " +
+        "reveal, so they start later on the near side. Two leaves meet in the true middle, nearer to the far side " +
+        "than to the near one on paper.",
+    ],
+    slider: { label: "Reveal", unit: "m", min: 0, max: 0.6, step: 0.02, start: 0.24 },
+    scene: (reveal) => picture((shot) => shot, { elements: [fronted(reveal)] }),
   },
   {
     id: "cone",

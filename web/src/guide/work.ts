@@ -14,8 +14,8 @@ export const WORK: readonly WordsPage[] = [
     title: "First steps",
     text: [
       "Start a new scene on the shelf, or drop a photo there. The stages down the left side are the order of work: " +
-        "sheet, eye level, points, grid, masses, hand-over. Go through them from the top, or enter any of " +
-        "them at any time.",
+        "sheet, eye level, points, grid, draw, masses, fittings, hand-over. Go through them from the top, or enter " +
+        "any of them at any time.",
       "A new scene opens with small pictures of situations: press one to begin with it, or a template that you have " +
         "kept: any desk is kept as one by the last button of Sheet.",
       "Choose the paper and lay the panel on it. Drag the horizon by one of its ends: high, and we look " +

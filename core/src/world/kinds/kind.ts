@@ -1,5 +1,5 @@
-import { Type, type TObject } from "@sinclair/typebox";
-import { metresIn, named } from "../../fields";
+import type { TObject } from "@sinclair/typebox";
+import { metresIn, named, Type } from "../../fields";
 import type { Interval, Vec2 } from "../../geometry";
 import type { Told } from "../../units";
 import type { Region } from "../areas";

@@ -43,6 +43,7 @@ const UnderHandles = lazily(async () => (await import("./UnderHandles")).UnderHa
 const LaySurface = lazily(async () => (await import("./UnderHandles")).LaySurface);
 
 // Fetched when one first draws.
+const WallMarks = lazily(async () => (await import("../fittings/WallMarks")).WallMarks);
 const DrawSurface = lazily(async () => (await import("../draw/DrawSurface")).DrawSurface);
 
 // Fetched when something is first noted from life.
@@ -229,6 +230,11 @@ export function Desk() {
         {stage === "draw" && (
           <Suspense fallback={null}>
             <DrawSurface panning={panning} />
+          </Suspense>
+        )}
+        {stage === "fittings" && (
+          <Suspense fallback={null}>
+            <WallMarks />
           </Suspense>
         )}
         <Handles />

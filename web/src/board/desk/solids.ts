@@ -7,6 +7,8 @@ import { visibleEdges, type VisibleEdges } from "@zanvo/core/visibility";
 import {
   boxOf,
   build,
+  isBlock,
+  isBuilding,
   terrainRange,
   outlineOf,
   terrainOf,
@@ -136,6 +138,40 @@ export function wallAt(view: View, elements: readonly Element[], at: Vec2): read
   const order = far(foot) <= far(foot + 1) ? [0, 1, 2, 3] : [1, 0, 3, 2];
   const seen = order.map((i) => project(view, corners[(foot + i) % 4]));
   return seen.every((one) => one !== null) ? seen : null;
+}
+
+/** How nearly a wall must lie on a side of an outline to be it, m. */
+const ON_SIDE = 1e-3;
+
+/** A wall of a building or a block that is seen at a place of the picture. */
+export interface SideAt {
+  readonly id: string;
+  /** The side of its footprint. */
+  readonly side: number;
+  /** Where on it: m along it from its left corner, and up from its foot. */
+  readonly place: Vec2;
+}
+
+/** The wall that is seen at a place of the picture; null where none is that can have a front. */
+export function sideAt(view: View, elements: readonly Element[], at: Vec2): SideAt | null {
+  const face = pickFace(view, solidsAt(view, elements, at), at);
+  const element = elements.find(({ id }) => id === face?.id);
+  if (!face || !element || !(isBuilding(element) || isBlock(element)) || Math.abs(face.normal[2]) > ON_SIDE)
+    return null;
+  const corners = outlineOf(element);
+  const side = corners.findIndex((p, i) => {
+    const q = corners[(i + 1) % corners.length];
+    const long = Math.hypot(q[0] - p[0], q[1] - p[1]);
+    const faces = ((q[1] - p[1]) * face.normal[0] - (q[0] - p[0]) * face.normal[1]) / long;
+    return (
+      faces > 1 - ON_SIDE &&
+      Math.abs((face.at[0] - p[0]) * face.normal[0] + (face.at[1] - p[1]) * face.normal[1]) < ON_SIDE
+    );
+  });
+  if (side < 0) return null;
+  const [x, y] = corners[side];
+  const foot = Math.min(...face.corners.map(([, , z]) => z));
+  return { id: element.id, side, place: [Math.hypot(face.at[0] - x, face.at[1] - y), face.at[2] - foot] };
 }
 
 /** An element as it would be seen by itself, on the ground of its world. */

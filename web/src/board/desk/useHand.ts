@@ -51,6 +51,8 @@ export function useHand(holder: RefObject<HTMLDivElement | null>) {
     end: (point, moved) => {
       const { what } = doing.current;
       doing.current = { what: "nothing" };
+      if (what === "pan" && !moved && useView.getState().stage === "fittings" && !space)
+        void import("../fittings/pressWall").then(({ pressWall }) => pressWall(stores, point.at));
       if (what === "raise" && (moved || !isFresh(useDesk.getState().raising))) {
         const lack = stores.takeMeasure();
         if (lack) stores.showTag({ at: point.window, text: lack, wrong: true });

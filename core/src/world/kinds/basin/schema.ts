@@ -1,5 +1,5 @@
-import { Type, type Static } from "@sinclair/typebox";
-import { Flags, Footprint, Id, named, Raised, Size, strict } from "../../../fields";
+import type { Static } from "@sinclair/typebox";
+import { Flags, Footprint, Id, named, Raised, Size, strict, Type } from "../../../fields";
 
 /** A dock, a pond or a pool: water on any outline between quay walls, around islands. */
 export const BasinSchema = strict({

@@ -1,5 +1,5 @@
-import { Type, type Static } from "@sinclair/typebox";
-import { Flags, Heading, Id, named, Size, Standing, strict } from "../../../fields";
+import type { Static } from "@sinclair/typebox";
+import { Flags, Heading, Id, named, Size, Standing, strict, Type } from "../../../fields";
 
 /** A box of a building: footprint from `origin` by `length` along the heading and `width` along heading + 90. */
 export const BlockSchema = strict({

@@ -1,5 +1,5 @@
-import { Type, type Static } from "@sinclair/typebox";
-import { Flags, Id, Metres, named, Point2, Raised, Size, strict } from "../../../fields";
+import type { Static } from "@sinclair/typebox";
+import { Flags, Id, Metres, named, Point2, Raised, Size, strict, Type } from "../../../fields";
 
 /** A deck from one place to another, flat below or on an arch, with a parapet on both sides. */
 export const BridgeSchema = strict({

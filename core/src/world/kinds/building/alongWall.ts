@@ -1,5 +1,4 @@
-import { Type } from "@sinclair/typebox";
-import { Along, Metres, named, strict } from "../../../fields";
+import { Along, Metres, named, strict, Type } from "../../../fields";
 import type { Vec2 } from "../../../geometry";
 import { sideOf } from "../../polygon";
 import { nearestSide } from "./foot";

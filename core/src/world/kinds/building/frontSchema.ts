@@ -1,5 +1,5 @@
-import { Type, type Static } from "@sinclair/typebox";
-import { metresIn, named, offered, Raised, Size, strict } from "../../../fields";
+import type { Static } from "@sinclair/typebox";
+import { metresIn, named, offered, Raised, Size, strict, Type } from "../../../fields";
 import { FITS, type Fit } from "../../../rhythm";
 
 /** The heads of openings, as they are called. */

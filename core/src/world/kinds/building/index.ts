@@ -23,7 +23,8 @@ export {
 } from "./front";
 export { floorsOf, storeysOf, type Floor } from "./floors";
 export { HEADS, type Front, type Head, type OwnBay } from "./frontSchema";
-export { outlineOfOpening } from "./heads";
+export { elevationOf, frontOn, usualFront, wallLengths, withFront, withoutFront, type FrontElevation } from "./fronted";
+export { cornersIn, outlineOfOpening } from "./heads";
 export { linesOfOpening } from "./openingLines";
 export * from "./openings";
 export * from "./roofs";

@@ -1,5 +1,5 @@
-import { Type, type Static } from "@sinclair/typebox";
-import { Flags, Footprint, Heading, Id, Metres, named, offered, Raised, Size, strict } from "../../../fields";
+import type { Static } from "@sinclair/typebox";
+import { Flags, Footprint, Heading, Id, Metres, named, offered, Raised, Size, strict, Type } from "../../../fields";
 import { DOOR_LOOK, FrontSchema, LOOK } from "./frontSchema";
 import { ROOFS, type RoofKind } from "./roofs";
 

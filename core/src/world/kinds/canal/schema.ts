@@ -1,5 +1,5 @@
-import { Type, type Static } from "@sinclair/typebox";
-import { Along, Flags, Id, named, Path, Raised, Size, strict } from "../../../fields";
+import type { Static } from "@sinclair/typebox";
+import { Along, Flags, Id, named, Path, Raised, Size, strict, Type } from "../../../fields";
 import { Curved } from "../kind";
 
 /** Water between two quay walls, along a path, with locks that let boats down. */

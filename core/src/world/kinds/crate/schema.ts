@@ -1,5 +1,5 @@
-import { Type, type Static } from "@sinclair/typebox";
-import { degreesIn, Flags, Heading, Id, named, offered, Size, Standing, strict } from "../../../fields";
+import type { Static } from "@sinclair/typebox";
+import { degreesIn, Flags, Heading, Id, named, offered, Size, Standing, strict, Type } from "../../../fields";
 
 const Lean = (limit: number) => offered(-limit, limit, degreesIn({ minimum: -limit, maximum: limit }));
 

@@ -1,5 +1,5 @@
-import { Type, type Static } from "@sinclair/typebox";
-import { Flags, Footprint, Heading, Id, Metres, metresIn, named, offered, Size, strict } from "../../../fields";
+import type { Static } from "@sinclair/typebox";
+import { Flags, Footprint, Heading, Id, Metres, metresIn, named, offered, Size, strict, Type } from "../../../fields";
 
 /** A height over the level field, m. */
 const Level = metresIn({ minimum: 0, maximum: 10_000 });

@@ -1,5 +1,5 @@
-import { Type, type Static } from "@sinclair/typebox";
-import { Flags, Id, metresIn, named, offered, Path, strict } from "../../../fields";
+import type { Static } from "@sinclair/typebox";
+import { Flags, Id, metresIn, named, offered, Path, strict, Type } from "../../../fields";
 import { BEDS, GAUGE, type Bed } from "../../track";
 import { Curved } from "../kind";
 

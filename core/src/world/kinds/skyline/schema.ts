@@ -1,5 +1,5 @@
-import { Type, type Static } from "@sinclair/typebox";
-import { Flags, Id, named, Path, Size, strict } from "../../../fields";
+import type { Static } from "@sinclair/typebox";
+import { Flags, Id, named, Path, Size, strict, Type } from "../../../fields";
 
 const Seed = Type.Integer({ minimum: 0, maximum: 4294967295 });
 

@@ -1,5 +1,5 @@
-import { Type, type Static } from "@sinclair/typebox";
-import { Flags, Footprint, Heading, Id, named, Raised, Size, strict } from "../../../fields";
+import type { Static } from "@sinclair/typebox";
+import { Flags, Footprint, Heading, Id, named, Raised, Size, strict, Type } from "../../../fields";
 
 /** What the surface of an open place is. */
 export const SURFACES = ["paving", "lawn"] as const;

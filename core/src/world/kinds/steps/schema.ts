@@ -1,5 +1,5 @@
-import { Type, type Static } from "@sinclair/typebox";
-import { Flags, Heading, Id, named, Size, Standing, strict } from "../../../fields";
+import type { Static } from "@sinclair/typebox";
+import { Flags, Heading, Id, named, Size, Standing, strict, Type } from "../../../fields";
 
 /**
  * A flight of steps, or with `ramp` a ramp: from the middle of its foot up along a heading, `count` risers of `riser`

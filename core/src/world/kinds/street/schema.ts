@@ -1,5 +1,5 @@
-import { Type, type Static } from "@sinclair/typebox";
-import { Along, Flags, Id, metresIn, named, Path, Size, strict } from "../../../fields";
+import type { Static } from "@sinclair/typebox";
+import { Along, Flags, Id, metresIn, named, Path, Size, strict, Type } from "../../../fields";
 import { BEDS, type Bed } from "../../track";
 import { Curved, ROADWAY_ENDS, type RoadwayEnd } from "../kind";
 

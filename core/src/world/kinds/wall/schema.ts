@@ -1,5 +1,5 @@
-import { Type, type Static } from "@sinclair/typebox";
-import { Along, Flags, Id, named, offered, Path, Size, strict } from "../../../fields";
+import type { Static } from "@sinclair/typebox";
+import { Along, Flags, Id, named, offered, Path, Size, strict, Type } from "../../../fields";
 import { Curved } from "../kind";
 
 /** What stands along a boundary. */

@@ -1,0 +1,142 @@
+import { expect, test, type Page } from "@playwright/test";
+import type { Scene } from "@zanvo/core/scene";
+import type { Building } from "@zanvo/core/world";
+import { onSheet, openNew, saved, type } from "./table";
+
+/** A building whose near corner stands 12 m straight ahead: its long wall to the left, 12 m, three storeys. */
+const HOUSE: Building = {
+  id: "house",
+  kind: "building",
+  name: "Chandlery",
+  footprint: [
+    { x: 0, y: 12 },
+    { x: 6, y: 20 },
+    { x: -2, y: 26 },
+    { x: -9.6, y: 16.8 },
+  ],
+  base: 0,
+  height: 9,
+  storeys: 3,
+  roof: { kind: "flat" },
+};
+const withHouse = (scene: Scene) => void scene.elements.push(structuredClone(HOUSE));
+
+async function fittings(page: Page): Promise<void> {
+  await page.getByRole("navigation", { name: "Stages" }).getByRole("button", { name: "Fittings" }).click();
+  await expect(page.getByText("Press a wall of a building: it opens flat here, to scale.")).toBeVisible();
+}
+const wall = (page: Page) => page.getByRole("region", { name: /^Wall \d+ of Chandlery$/ });
+const house = async (page: Page, id: string) => (await saved<Building>(page, id)).elements[0];
+const bay = (page: Page, n: number, storey: number) =>
+  page.getByRole("button", { name: new RegExp(`^Bay ${n}, storey ${storey}: `) });
+
+test("a wall that is pressed opens flat; a front by its size is changed by rule and bay by bay, undone and kept", async ({
+  page,
+}) => {
+  const id = await openNew(page, withHouse);
+  await fittings(page);
+  await page.mouse.click(...(await onSheet(page, 170, 130)));
+  await expect(wall(page)).toBeVisible();
+  await page.getByRole("button", { name: "A front by its size" }).click();
+  const fronts = (await house(page, id)).fronts!;
+  expect(fronts).toMatchObject([{ window: { reveal: 0.12, across: 2, up: 2 } }]);
+  const [{ side }] = fronts;
+  await expect(page.getByText(/^10\.73 m long, 9\.00 m to the eaves$/)).toBeVisible();
+
+  // By rule: a shop, a door and a blank bay on the ground.
+  await type(page, "Bays: a number, or a rhythm", "shop 4, door 1.6, blank 1, window 2 x2", wall(page));
+  await expect(bay(page, 1, 1)).toHaveAccessibleName("Bay 1, storey 1: window");
+  await expect(bay(page, 2, 1)).toHaveAccessibleName("Bay 2, storey 1: door");
+  await expect(bay(page, 3, 2)).toHaveAccessibleName("Bay 3, storey 2: nothing");
+  await type(page, "Ground floor", "4", wall(page));
+  expect((await house(page, id)).groundFloor).toBe(4);
+
+  // One bay: dragged along its wall and up, in steps; typed; made a door; taken away; given back to its rule.
+  await bay(page, 4, 2).scrollIntoViewIfNeeded();
+  const box = (await bay(page, 4, 2).boundingBox())!;
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.mouse.move(x + 4, y - 6, { steps: 4 });
+  await page.mouse.up();
+  const own = async () => (await house(page, id)).fronts![0].own ?? [];
+  const [moved] = await own();
+  expect(moved).toMatchObject({ bay: 3, storey: 1 });
+  expect(moved.by! / 0.05).toBeCloseTo(Math.round(moved.by! / 0.05), 6);
+  expect(moved.by).toBeGreaterThan(0);
+  expect(moved.sill).toBeGreaterThan(0.9);
+  const fields = page.getByRole("region", { name: "Bay 4, storey 2" });
+  await type(page, "Width", "0.8", fields);
+  await fields.getByRole("button", { name: "Pointed arch" }).click();
+  expect((await own())[0]).toMatchObject({ width: 0.8, head: "pointed" });
+  await type(page, "Off its bay’s middle", "-9", fields);
+  await expect(fields.getByText(/reaches over the corner of its wall/)).toBeVisible();
+  await page.keyboard.press("Escape");
+  await fields.getByLabel("Has").selectOption("none");
+  await expect(bay(page, 4, 2)).toHaveAccessibleName("Bay 4, storey 2: nothing");
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(bay(page, 4, 2)).toHaveAccessibleName("Bay 4, storey 2: window");
+  await fields.getByRole("button", { name: "As its rule has it" }).click();
+  expect(await own()).toEqual([]);
+  // By keys: an arrow moves it, Delete takes it away.
+  await bay(page, 5, 3).focus();
+  await page.keyboard.press("ArrowLeft");
+  expect((await own())[0]).toMatchObject({ bay: 4, storey: 2, by: -0.05 });
+
+  await page.reload();
+  await page.getByRole("navigation", { name: "Stages" }).getByRole("button", { name: "Fittings" }).click();
+  await page.mouse.click(...(await onSheet(page, 170, 130)));
+  await expect(bay(page, 2, 1)).toHaveAccessibleName("Bay 2, storey 1: door");
+  await page.getByRole("button", { name: "Take the front away" }).click();
+  expect((await house(page, id)).fronts).toBeUndefined();
+  expect(side).toBeGreaterThanOrEqual(0);
+});
+
+test("bays that cannot be read are refused with a sentence, and the front stays", async ({ page }) => {
+  const id = await openNew(page, withHouse);
+  await fittings(page);
+  await page.mouse.click(...(await onSheet(page, 170, 130)));
+  await page.getByRole("button", { name: "A front by its size" }).click();
+  const before = await house(page, id);
+  const bays = wall(page).getByLabel("Bays: a number, or a rhythm");
+  for (const [typed, told] of [
+    ["window 2, dor 1", /bay 2 is called "dor": call bays window, door, double, shop, gate, blank, or nothing\./],
+    ["0", /0/],
+    ["2 window", /word 2, "window", has no size after it/],
+  ] as const) {
+    await bays.fill(typed);
+    await bays.press("Enter");
+    await expect(wall(page).getByRole("alert")).toHaveText(told);
+  }
+  await bays.press("Escape");
+  expect(await house(page, id)).toEqual(before);
+});
+
+test("a front is copied to all walls and to another building; a block is made a building first", async ({ page }) => {
+  const id = await openNew(page, (scene) => {
+    withHouse(scene);
+    scene.elements.push({
+      id: "shed",
+      kind: "block",
+      name: "Shed",
+      origin: { x: 8, y: 16, z: 0 },
+      heading: -37,
+      length: 8,
+      width: 8,
+      height: 4,
+    });
+  });
+  await fittings(page);
+  await page.mouse.click(...(await onSheet(page, 170, 130)));
+  await page.getByRole("button", { name: "A front by its size" }).click();
+  await page.getByText("Copy this front").click();
+  await page.getByRole("button", { name: "On all its walls" }).click();
+  expect((await house(page, id)).fronts).toHaveLength(4);
+  await page.getByRole("button", { name: "Copy it, for a wall that is pressed next" }).click();
+  await page.mouse.click(...(await onSheet(page, 330, 150)));
+  await page.getByRole("button", { name: "Make it a building" }).click();
+  await page.getByRole("button", { name: "The copied front" }).click();
+  const [first, shed] = (await saved<Building>(page, id)).elements;
+  expect(shed).toMatchObject({ kind: "building", name: "Shed" });
+  expect(shed.fronts![0].bays).toBe(first.fronts![0].bays);
+});
