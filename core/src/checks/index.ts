@@ -7,6 +7,7 @@ import { crowding } from "./crowding";
 import { lyingDepth } from "./depth";
 import type { Check, Finding } from "./finding";
 import { narrowJunctions } from "./junctions";
+import { odd } from "./oddities";
 import { outOfReach } from "./reach";
 import { stretchedRound } from "./round";
 import { contradicting } from "./sighted";
@@ -38,6 +39,7 @@ const CHECKS: readonly Check[] = [
   compassOff,
   offScale,
   narrowJunctions,
+  odd,
 ];
 
 const ORDER = { error: 0, warning: 1, note: 2 } as const;

@@ -36,6 +36,15 @@ export interface Figure {
   readonly usual: Told;
 }
 
+/** Something odd about an element: it stands so, and somebody would ask. */
+export interface Oddity {
+  /** Of those of one element. */
+  readonly id: string;
+  /** The measure that is odd, m. */
+  readonly value: number;
+  readonly told: Told;
+}
+
 /** A feature of a GeoJSON file on the plan: its places in m, its holes, and what is told of it. */
 export interface Feature {
   readonly places: readonly Point[];
@@ -153,6 +162,8 @@ export interface ElementKind<E extends ElementBase = ElementBase> {
   readonly geoJson: GeoJsonOf<E>;
   /** Its measures that people are compared with. */
   figures?(element: E): readonly Figure[];
+  /** What is odd about it by itself. */
+  oddities?(element: E): readonly Oddity[];
   /** Whether it is a way along which other things stand. */
   readonly way?: boolean;
   /** The row that it was laid in by rule, by id. */

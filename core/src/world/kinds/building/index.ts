@@ -5,6 +5,7 @@ import { elementKind, onFootprint, type Feature } from "../kind";
 import { measureIn } from "../tags";
 import { cornersOf, yardsOf } from "../../outline";
 import { validateBuilding } from "./build";
+import { odditiesOf } from "./oddities";
 import { ROOFS } from "./roofs";
 import { roofIn, roofTags, unreadable } from "./roofTags";
 import { BuildingSchema, type Building } from "./schema";
@@ -181,6 +182,7 @@ export const building = elementKind<Building>(BuildingSchema, {
       usual: sentence`Doors have ${metresBetween(2, 2.1, 1)}`,
     })),
   ],
+  oddities: odditiesOf,
   row: ({ row }) => row,
   alone,
   open: ({ passages = [] }) => Math.max(0, ...passages.map((passage) => passage.height)),
