@@ -297,3 +297,111 @@ write("4-from-the-kite-balloon", {
 });
 
 write("5-the-whole-quarter", wholeQuarter(a3));
+
+/** A building on the plan from its south-west corner, m, with the front that faces the street on one of its sides. */
+const fronted = (id, name, [x, y], [wide, deep], height, side, { front, ...more }) => ({
+  id,
+  kind: "building",
+  name,
+  footprint: [
+    { x, y },
+    { x: x + wide, y },
+    { x: x + wide, y: y + deep },
+    { x, y: y + deep },
+  ],
+  base: 0,
+  height,
+  roof: { kind: "flat", rise: 0.8 },
+  ...more,
+  fronts: [{ side, ...front }],
+});
+const pane = { reveal: 0.18, frame: 0.06, across: 2, up: 2, ledge: 0.1 };
+
+write("6-chandlers-row", {
+  title: "Chandlers' Row",
+  orientations: [{ id: "main", name: "Chandlers' Row", heading: 90 }],
+  elements: [
+    {
+      id: "row",
+      kind: "street",
+      name: "Chandlers' Row",
+      path: [
+        { x: 0.5, y: -30 },
+        { x: 0.5, y: 90 },
+      ],
+      carriageway: 5,
+      kerb: 0.12,
+      pavement: 2,
+      slabs: 1,
+    },
+    fronted("chandlery", "Rope chandlery", [-13, 5], [9, 12], 10, 1, {
+      storeys: 3,
+      groundFloor: 4,
+      front: {
+        bays: "shop 3.2, door 1.6, shop 3.2, shop 3.2",
+        door: { width: 0.95, height: 2.7, panels: 4, fanlight: 0.5, reveal: 0.18, lintel: 0.15 },
+        window: { width: 1.1, height: 1.7, sill: 0.8, ...pane, head: "segmental", lintel: 0.22 },
+      },
+      dress: { courses: 0.18, cornice: 0.5, pattern: "stretcher", hint: true },
+    }),
+    fronted("pub", "The Lantern, corner pub", [-12, 17], [8, 9], 7.6, 1, {
+      storeys: 2,
+      groundFloor: 4,
+      roof: { kind: "hip", rise: 2.6, overhang: 0.3 },
+      front: {
+        bays: "window 2.4, double 2.4, window 2.4",
+        door: { width: 1.6, height: 2.9, panels: 4, fanlight: 0.6, reveal: 0.2 },
+        window: { width: 1.3, height: 1.9, sill: 0.8, ...pane, head: "round", lintel: 0.2 },
+      },
+      dress: { plinth: 0.7, courses: 0.2, quoins: true },
+    }),
+    fronted("net-loft", "Net loft", [-13.5, 26], [9.5, 14], 11, 1, {
+      storeys: 3,
+      roof: { kind: "gable", rise: 3 },
+      front: {
+        bays: "gate 3.6, 2.4, gate 3.6, 2.4",
+        window: { width: 0.9, height: 1.3, sill: 0.9, reveal: 0.1, up: 2, shutters: true },
+      },
+      dress: { pattern: "boards" },
+    }),
+    fronted("customs-house", "Customs house", [5, 13], [14, 20], 12.5, 3, {
+      storeys: 3,
+      groundFloor: 4.5,
+      front: {
+        bays: "2.4 x3, double 2.8, 2.4 x3",
+        door: { width: 1.6, height: 3.3, panels: 6, fanlight: 0.9, reveal: 0.25, lintel: 0.3 },
+        window: { width: 1.2, height: 2, sill: 0.85, ...pane, reveal: 0.25, up: 3, lintel: 0.3 },
+      },
+      dress: { plinth: 0.9, courses: 0.25, cornice: 0.8, quoins: true },
+    }),
+    fronted("sail-store", "Sail store", [5.5, 33], [12, 16], 9, 3, {
+      storeys: 2,
+      roof: { kind: "gable", rise: 3 },
+      front: {
+        bays: "3 x2, gate 4, 3 x2",
+        window: { width: 1.2, height: 2.2, sill: 0.9, ...pane, head: "pointed", lintel: 0.2 },
+      },
+      dress: { plinth: 0.6, pattern: "stone", hint: true },
+    }),
+  ],
+  shots: [
+    {
+      id: "s1",
+      name: "Down the row",
+      ...a3,
+      eye: { x: 2.2, y: -3.5, z: 1.65 },
+      gaze: { heading: -16, pitch: 0, roll: 0 },
+      lens: { law: "rectilinear", distance: 290, centre: { x: 215, y: 190 } },
+      bundles: bundles(0, 0, 0),
+    },
+    {
+      id: "s2",
+      name: "The chandlery from its steps",
+      ...a3,
+      eye: { x: 1.5, y: 4, z: 1.65 },
+      gaze: { heading: -48, pitch: 0, roll: 0 },
+      lens: { law: "rectilinear", distance: 300, centre: { x: 210, y: 205 } },
+      bundles: bundles(0, 0, 0),
+    },
+  ],
+});

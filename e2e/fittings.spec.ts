@@ -140,3 +140,25 @@ test("a front is copied to all walls and to another building; a block is made a 
   expect(shed).toMatchObject({ kind: "building", name: "Shed" });
   expect(shed.fronts![0].bays).toBe(first.fronts![0].bays);
 });
+
+test("all walls of a building are dressed: bands around its corners, brick whole or as a hint", async ({ page }) => {
+  const id = await openNew(page, (scene) => {
+    withHouse(scene);
+    (scene.elements[0] as Building).height = 60;
+  });
+  await fittings(page);
+  await page.mouse.click(...(await onSheet(page, 170, 130)));
+  await page.getByText("All its walls", { exact: true }).click();
+  await page.getByLabel("A plinth").check();
+  await type(page, "Height of the plinth", "0.8", wall(page));
+  await page.getByLabel("Quoins").check();
+  await page.getByLabel("Made of").selectOption("flemish");
+  // 60 m of brick all around are too many to draw: it says so, and a hint can be had.
+  await expect(page.getByText(/has too many pieces on walls so large/).first()).toBeVisible();
+  await page.getByLabel("Made of").selectOption("boards");
+  await page.getByLabel("A hint of it at the edges").check();
+  await page.getByLabel("Made of").selectOption("flemish");
+  expect((await house(page, id)).dress).toEqual({ plinth: 0.8, quoins: true, pattern: "flemish", hint: true });
+  await page.getByLabel("Made of").selectOption("");
+  expect((await house(page, id)).dress).toEqual({ plinth: 0.8, quoins: true });
+});

@@ -18,7 +18,8 @@ export const DETAIL_KINDS = [
   { id: "contour", label: "Contour lines" },
   { id: "reveal", label: "Reveals" },
   { id: "glazing", label: "Frames, panes and panels" },
-  { id: "dressing", label: "Sills, lintels and shutters" },
+  { id: "dressing", label: "Sills, lintels, shutters and bands" },
+  { id: "masonry", label: "Brick, stone and boards" },
 ] as const;
 
 export type DetailKind = (typeof DETAIL_KINDS)[number]["id"];

@@ -5,6 +5,7 @@ import { areaTwice } from "./polygon";
 import {
   baysOf,
   built,
+  dressOfWall,
   elevationOf,
   floorsOf,
   linesOfOpening,
@@ -18,6 +19,7 @@ import {
   type Front,
   type Head,
   type Opening,
+  type PatternId,
 } from ".";
 
 const house = (change: Partial<Building> = {}): Building => ({
@@ -215,5 +217,75 @@ describe("a front by the size of its wall", () => {
       }),
       { numRuns: 60 },
     );
+  });
+});
+
+describe("the dress of a wall", () => {
+  const wall = { long: 6, height: 6, ground: 0, floors: [0, 3].map((low) => ({ low, height: 3 })), openings: [] };
+  const bricks = (pattern: PatternId, hint = false) =>
+    dressOfWall({ pattern, hint: hint || undefined }, wall).filter(({ of }) => of === "pattern");
+  const jointsAt = (pattern: PatternId, course: number) =>
+    bricks(pattern)
+      .filter(({ thing, index }) => thing === "joint" && index === course)
+      .map(({ a }) => a[0])
+      .sort((p, q) => p - q);
+
+  it("lays bricks of 215 by 65 mm with joints of 10 (EN 771-1, from memory) in their bonds", () => {
+    const beds = bricks("stretcher").filter(({ thing }) => thing === "bed");
+    expect(beds.map(({ a }) => a[1]).slice(0, 3)).toEqual([0.075, 0.15, 0.225].map((up) => expect.closeTo(up, 9)));
+    // 6 m are 26 stretchers and two thirds: 26 joints within; every other course is half a brick along.
+    expect(jointsAt("stretcher", 0)).toHaveLength(26);
+    expect(jointsAt("stretcher", 1)[0] - jointsAt("stretcher", 0)[0]).toBeCloseTo(-0.1125, 9);
+    // English: a course of headers, their middles over the joints of the course of stretchers and between them.
+    const [stretchers, headers] = [jointsAt("english", 0), jointsAt("english", 1)];
+    expect(headers[1] - headers[0]).toBeCloseTo(0.1125, 9);
+    expect(stretchers[0] - headers.findLast((s) => s < stretchers[0])!).toBeCloseTo(0.05625, 9);
+    // Flemish: stretcher and header in turn, each header over the middle of a stretcher.
+    const [low, high] = [jointsAt("flemish", 0), jointsAt("flemish", 1)];
+    const header = high.findIndex((s, i) => s > 0.4 && s - high[i - 1] < 0.12);
+    const middle = (high[header] + high[header - 1]) / 2;
+    const before = low.findLastIndex((s) => s < middle);
+    expect(low[before + 1] - low[before]).toBeCloseTo(0.225, 9);
+    expect((low[before] + low[before + 1]) / 2).toBeCloseTo(middle, 9);
+  });
+
+  it("keeps clear of openings and of their bands, along arches too", () => {
+    const opening: Opening = {
+      kind: "window",
+      from: 2,
+      to: 4,
+      low: 1,
+      high: 4,
+      index: 0,
+      storey: 0,
+      look: { head: "round" },
+    };
+    for (const { a, b } of dressOfWall({ pattern: "stone", courses: 0.2 }, { ...wall, openings: [opening] }))
+      for (const t of [0, 0.25, 0.5, 0.75, 1]) {
+        const [s, up] = [a[0] + t * (b[0] - a[0]), a[1] + t * (b[1] - a[1])];
+        // The round head is a half circle around (3, 3); its chords leave a centimetre and a half.
+        const within = Math.abs(s - 3) < 0.98 && up > 1.01 && (up < 3 || Math.hypot(s - 3, up - 3) < 0.97);
+        // An upright joint is judged by its middle.
+        if (a[0] !== b[0] || t === 0.5) expect(within).toBe(false);
+      }
+  });
+
+  it("runs its bands around the corners of a building, and hints at its bricks beside edges only", () => {
+    const dressed = house({
+      dress: { plinth: 0.6, courses: 0.2, cornice: 0.4, quoins: true, pattern: "stretcher", hint: true },
+    });
+    expect(why(dressed)).toBe("");
+    const { details } = built([dressed]);
+    const bands = details.filter(
+      ({ kind, a, b }) => kind === "dressing" && a[2] === b[2] && Math.abs(a[2] - 0.6) < 1e-9,
+    );
+    // All around: a place where one ends, another begins.
+    expect(bands.filter(({ a, b }) => Math.hypot(b[0] - a[0], b[1] - a[1]) > 1)).toHaveLength(4);
+    const bricksOn = details.filter(({ kind, a }) => kind === "masonry" && a[1] === 0);
+    expect(bricksOn.length).toBeGreaterThan(200);
+    expect(bricksOn.every(({ a }) => a[0] <= 0.451 || a[0] >= 12 - 0.451)).toBe(true);
+    expect(why(house({ dress: { plinth: 12 } }))).toBe("dress/plinth is higher than the walls.");
+    expect(why(house({ height: 90, dress: { pattern: "stretcher" } }))).toMatch(/^dress\/pattern has too many pieces/);
+    expect(why(house({ height: 90, dress: { pattern: "stretcher", hint: true } }))).toBe("");
   });
 });

@@ -21,6 +21,7 @@ import { Button, Fold, MeasureField, TextField } from "../../ui";
 import { useBoard, type Board } from "../useBoard";
 import { BayFields } from "./BayFields";
 import type { FittingsState } from "./createFittings";
+import { DressFields } from "./DressFields";
 import { Elevation } from "./Elevation";
 import { LookFields } from "./LookFields";
 import { useWall, type Wall } from "./useWall";
@@ -243,6 +244,9 @@ function WallTools({ wall: { element, building, side } }: { readonly wall: Wall 
       ) : (
         <NoFront building={building} side={side} change={change} />
       )}
+      <Fold title="All its walls">
+        <DressFields building={building} change={change} />
+      </Fold>
     </section>
   );
 }

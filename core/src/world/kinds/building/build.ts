@@ -7,6 +7,7 @@ import { MAX_CORNERS } from "../../skeleton";
 import { asPart, type Solid } from "../../solid";
 import type { ElementError } from "../kind";
 import { floorsOf, storeysOf } from "./floors";
+import { piecesOn } from "./dress";
 import { footed, riseUnder } from "./foot";
 import { frontProblem } from "./front";
 import { bySkeleton, frameOf, MANSARD, PARAPET, RISE, TOOTH, topOf, wideRoof } from "./roofShapes";
@@ -68,7 +69,7 @@ export function validateBuilding(building: Building): ElementError | null {
   }
   if (kind === "mansard" && !inset(top, MANSARD * (building.roof.rise ?? RISE)))
     return { field: "roof/rise", message: "does not fit: its steep sides would meet below the top." };
-  const unfit = validateFronts(building, points);
+  const unfit = validateFronts(building, points) ?? validateDress(building, points);
   if (unfit) return unfit;
   const foot = building.passages?.length
     ? footed(
@@ -97,6 +98,27 @@ function validateFronts(building: Building, points: readonly Vec2[]): ElementErr
     const problem = frontProblem(front, building, { long, deep: Math.max(...across) - Math.min(...across), floors });
     if (problem) return { field: `fronts/${i}/${problem.field}`, message: problem.message };
   }
+  return null;
+}
+
+/** No building has more bricks or stones drawn than these. */
+const MAX_PIECES = 40_000;
+
+/** Why the walls of a building cannot be dressed as they are said to be, and the field; null where they can. */
+function validateDress({ dress, height, round }: Building, points: readonly Vec2[]): ElementError | null {
+  if (!dress) return null;
+  if (round) return { field: "dress", message: "does not go with a round wall." };
+  for (const [field, size] of [
+    ["plinth", dress.plinth ?? 0],
+    ["cornice", dress.cornice ?? 0],
+  ] as const)
+    if (size > height) return { field: `dress/${field}`, message: "is higher than the walls." };
+  const around = points.reduce((sum, _, side) => sum + sideOf(points, side).long, 0);
+  if (dress.pattern && !dress.hint && piecesOn(dress.pattern, around * height) > MAX_PIECES)
+    return {
+      field: "dress/pattern",
+      message: "has too many pieces on walls so large: take a hint of it at the edges.",
+    };
   return null;
 }
 

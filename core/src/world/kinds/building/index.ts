@@ -22,6 +22,8 @@ export {
   type Bay,
   type Opening,
 } from "./front";
+export { dressOfWall, type DressLine } from "./dress";
+export { PATTERNS, type Dress, type PatternId } from "./dressSchema";
 export { floorsOf, storeysOf, type Floor } from "./floors";
 export { HEADS, type Front, type Head, type OwnBay } from "./frontSchema";
 export { elevationOf, frontOn, usualFront, wallLengths, withFront, withoutFront, type FrontElevation } from "./fronted";

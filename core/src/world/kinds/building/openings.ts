@@ -5,7 +5,9 @@ import { cornersOf, yardsOf } from "../../outline";
 import { sideOf } from "../../polygon";
 import { roundFrame } from "./roundWindows";
 import type { Building } from "./schema";
-import type { Detail, DetailKind } from "../../details";
+import type { Detail, DetailItem, DetailKind } from "../../details";
+import { dressOfWall, type DressedWall } from "./dress";
+import type { Dress } from "./dressSchema";
 import { floorsOf, type Floor } from "./floors";
 import { END, oneOfThem, openingsOfFront, type Opening } from "./front";
 import type { Front } from "./frontSchema";
@@ -110,6 +112,18 @@ function frame(opening: Opening, { p, u }: Wall, z: number, on: Detail["on"], ou
   }
 }
 
+/** Adds the lines of a wall's dress to others. */
+function dressed(dress: Dress, { p, u }: Wall, wall: DressedWall, z: number, on: Detail["on"], out: Detail[]): void {
+  const at = ([s, up]: Vec2): Vec3 => [p[0] + s * u[0], p[1] + s * u[1], z + up];
+  const items = new Map<string, DetailItem>();
+  for (const { of, thing, index, a, b } of dressOfWall(dress, wall)) {
+    const key = `${thing} ${index}`;
+    const item = items.get(key) ?? { index };
+    items.set(key, item);
+    out.push({ kind: of === "band" ? "dressing" : "masonry", a: at(a), b: at(b), on, item });
+  }
+}
+
 type Over = (at: Vec2) => number;
 const along = ({ p, u }: Wall, s: number): Vec2 => [p[0] + s * u[0], p[1] + s * u[1]];
 
@@ -203,8 +217,8 @@ function roundWindows(
 
 /** Windows and doors of a building, drawn on its walls. */
 export function openingsOf(building: Building, solids: readonly Solid[], rises: Over = () => 0): Detail[] {
-  const { windows, doors = [], fronts = [], slope } = building;
-  if (!windows && doors.length === 0 && fronts.length === 0) return [];
+  const { windows, doors = [], fronts = [], slope, dress } = building;
+  if (!windows && doors.length === 0 && fronts.length === 0 && !dress) return [];
   const [corners, yards] = [cornersOf(building), yardsOf(building)];
   const own = slope ? groundOver(corners, slope) : null;
   const ground: Over = own ? (at) => Math.max(own(at), rises(at)) : rises;
@@ -250,6 +264,10 @@ export function openingsOf(building: Building, solids: readonly Solid[], rises: 
       left -= Math.min(left, fresh.length);
       const on = { solid, face };
       for (const opening of found) frame(opening, wall, z, on, out);
+      if (dress) {
+        const low = Math.max(0, over(wall.p), over(along(wall, wall.long)));
+        dressed(dress, wall, { long: wall.long, height, ground: low, floors, openings: found }, z, on, out);
+      }
     }
   });
   return out;

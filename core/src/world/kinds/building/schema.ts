@@ -1,5 +1,6 @@
 import type { Static } from "@sinclair/typebox";
 import { Flags, Footprint, Heading, Id, Metres, named, offered, Raised, Size, strict, Type } from "../../../fields";
+import { DressSchema } from "./dressSchema";
 import { DOOR_LOOK, FrontSchema, LOOK } from "./frontSchema";
 import { ROOFS, type RoofKind } from "./roofs";
 
@@ -83,6 +84,7 @@ export const BuildingSchema = strict({
   doors: Type.Optional(Type.Array(strict({ ...At, width: Width, height: Height, ...DOOR_LOOK }), { maxItems: 40 })),
   /** The fronts of walls that have one of their own, by rule. */
   fronts: Type.Optional(Type.Array(FrontSchema, { maxItems: 400 })),
+  dress: Type.Optional(DressSchema),
   /** The row that it was laid in by rule, and whether it stays when the row is rolled again. */
   row: Type.Optional(Id),
   kept: Type.Optional(Type.Boolean()),

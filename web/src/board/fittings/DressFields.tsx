@@ -1,0 +1,81 @@
+import { measureOf } from "@zanvo/core/fields";
+import { kindOf, PATTERNS, requireValid, type Building, type Dress, type PatternId } from "@zanvo/core/world";
+import { toldBy } from "@zanvo/core/problem";
+import { Check, MeasureField, Select } from "../../ui";
+import { useBoard } from "../useBoard";
+
+/** Bands that all walls can have, and how high each is at first, m. */
+const BANDS = [
+  ["plinth", "A plinth", 0.6],
+  ["courses", "String courses", 0.15],
+  ["cornice", "A cornice", 0.4],
+] as const;
+
+/** What walls can be made of, none first. */
+const MADE_OF: readonly (readonly [PatternId | "", string])[] = [
+  ["", "nothing drawn"],
+  ...(Object.keys(PATTERNS) as PatternId[]).map((id) => [id, PATTERNS[id].label] as const),
+];
+
+interface DressFieldsProps {
+  readonly building: Building;
+  readonly change: (building: Building, what: string) => void;
+}
+
+/** The dress of all walls of a building: bands that run around its corners, quoins, and what it is made of. */
+export function DressFields({ building, change }: DressFieldsProps) {
+  const { say } = useBoard();
+  const { dress = {} } = building;
+  const put = (part: Partial<Dress>, what: string) => {
+    const next = Object.entries({ ...dress, ...part }).filter(([, value]) => value !== undefined);
+    const dressed = next.length > 0 ? (Object.fromEntries(next) as Dress) : undefined;
+    change(requireValid({ ...building, dress: dressed }), `dress ${what}`);
+  };
+  const spoken = (part: Partial<Dress>, what: string) => {
+    try {
+      put(part, what);
+    } catch (wrong) {
+      say(toldBy(wrong));
+    }
+  };
+  return (
+    <>
+      {BANDS.map(([key, label, first]) => (
+        <div key={key}>
+          <Check
+            label={label}
+            checked={dress[key] !== undefined}
+            onChange={(on) => spoken({ [key]: on ? first : undefined }, key)}
+          />
+          {dress[key] !== undefined && (
+            <MeasureField
+              measure={measureOf(kindOf(building).schema, `dress/${key}`)}
+              value={dress[key]}
+              onChange={(to) => put({ [key]: to }, key)}
+            />
+          )}
+        </div>
+      ))}
+      <Check
+        label="Quoins"
+        checked={dress.quoins ?? false}
+        onChange={(on) => spoken({ quoins: on || undefined }, "quoins")}
+      />
+      <Select
+        labelled
+        label="Made of"
+        className="min-w-0 grow"
+        value={dress.pattern ?? ""}
+        options={MADE_OF}
+        onChange={(pattern) => spoken(pattern ? { pattern } : { pattern: undefined, hint: undefined }, "pattern")}
+      />
+      {dress.pattern && (
+        <Check
+          label="A hint of it at the edges"
+          checked={dress.hint ?? false}
+          onChange={(on) => spoken({ hint: on || undefined }, "hint")}
+        />
+      )}
+    </>
+  );
+}
