@@ -49,9 +49,6 @@ try {
   await board("Quay street, the corner");
   await page.keyboard.press("3");
   await shoot("points");
-  await page.keyboard.press("d");
-  await shoot("whole-desk");
-  await page.keyboard.press("s");
   await page.keyboard.press("4");
   for (const set of ["Main streets, left", "Main streets, right", "Uprights"])
     await page.getByRole("region", { name: set }).getByRole("slider").press("Home");
@@ -138,9 +135,17 @@ try {
   await page.mouse.click(651, 320);
   await shoot("dividing");
 
+  await board("Chandlers' Row");
+  await page.getByRole("button", { name: "2 The chandlery from its steps" }).click();
+  await page.keyboard.press("7");
+  await page.waitForTimeout(2000);
+  await page.mouse.click(470, 250);
+  await page.getByRole("figure", { name: "The wall, flat" }).waitFor();
+  await shoot("fittings");
+
   await board("Quay street, the corner");
   await page.keyboard.press("3");
-  await page.keyboard.press("8");
+  await page.keyboard.press("9");
   await page.getByRole("link", { name: "The corner" }).click();
   await page.getByRole("application", { name: "Photo" }).waitFor();
   await page.waitForTimeout(1500);
@@ -169,7 +174,7 @@ try {
   await shoot("six-points");
 
   await board("Under the coal gantry");
-  await page.keyboard.press("7");
+  await page.keyboard.press("8");
   await page.getByRole("button", { name: "Lamp (dark mode)" }).click();
   await shoot("hand-over-lamp");
   await page.getByRole("button", { name: "Lamp (dark mode)" }).click();
