@@ -51,6 +51,11 @@ test("a wall that is pressed opens flat; a front by its size is changed by rule 
   await type(page, "Ground floor", "4", wall(page));
   expect((await house(page, id)).groundFloor).toBe(4);
 
+  // The shop has an awning, measured out.
+  await page.getByLabel("Awnings over its shops").check();
+  await type(page, "Reaches out by", "1.5", wall(page));
+  expect((await house(page, id)).fronts![0].awning).toEqual({ out: 1.5, drop: 0.5 });
+
   // One bay: dragged along its wall and up, in steps; typed; made a door; taken away; given back to its rule.
   await bay(page, 4, 2).scrollIntoViewIfNeeded();
   const box = (await bay(page, 4, 2).boundingBox())!;
@@ -72,6 +77,8 @@ test("a wall that is pressed opens flat; a front by its size is changed by rule 
   await type(page, "Off its bay’s middle", "-9", fields);
   await expect(fields.getByText(/reaches over the corner of its wall/)).toBeVisible();
   await page.keyboard.press("Escape");
+  await fields.getByLabel("A balcony before it").check();
+  expect((await own())[0]).toMatchObject({ balcony: true });
   await fields.getByLabel("Has").selectOption("none");
   await expect(bay(page, 4, 2)).toHaveAccessibleName("Bay 4, storey 2: nothing");
   await page.getByRole("button", { name: "Undo" }).click();

@@ -50,6 +50,15 @@ describe("what is odd about openings", () => {
     ]);
   });
 
+  it("is no door with a balcony before it, but an awning under which one stoops", () => {
+    expect(told([{ bay: 0, storey: 2, opening: "door", balcony: true }])).toEqual([]);
+    const low = chandlery([]);
+    const elements = [{ ...low, fronts: [{ side: 0, bays: "shop 1", awning: { out: 1, drop: 0.4, over: 1.9 } }] }];
+    expect(told([], { elements })).toEqual([
+      "Chandlery 1.9: The awnings on wall 1 of Chandlery leave 1.90 m clear: over a pavement 2.20 m are usual.",
+    ]);
+  });
+
   it("is told of what is shown in the panel only, and of no more than four", () => {
     const own = [0, 1, 2, 3].flatMap((bay) => [1, 2].map((storey): OwnBay => ({ bay, storey, sill: 0.3 })));
     expect(told(own)).toHaveLength(4);

@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import { between } from "../../testing";
+import { between, whyOpen } from "../../testing";
 import { inMetric } from "../units";
 import { areaTwice } from "./polygon";
 import {
@@ -13,6 +13,7 @@ import {
   outlineOfOpening,
   usualFront,
   validateBuilding,
+  volumeOf,
   withFront,
   withoutFront,
   type Building,
@@ -287,5 +288,39 @@ describe("the dress of a wall", () => {
     expect(why(house({ dress: { plinth: 12 } }))).toBe("dress/plinth is higher than the walls.");
     expect(why(house({ height: 90, dress: { pattern: "stretcher" } }))).toMatch(/^dress\/pattern has too many pieces/);
     expect(why(house({ height: 90, dress: { pattern: "stretcher", hint: true } }))).toBe("");
+  });
+});
+
+describe("what stands out of a wall", () => {
+  const shops = front({ bays: "shop 3, door 1.5, shop 3", awning: { out: 1.2, drop: 0.5 } });
+
+  it("are awnings over its shops, closed, clear of people's heads, the nearer edge the lower", () => {
+    const awnings = built([house({ groundFloor: 4, fronts: [shops] })]).solids.filter(({ part }) => part === "awning");
+    expect(awnings).toHaveLength(2);
+    for (const awning of awnings) {
+      expect(whyOpen(awning)).toBeNull();
+      expect(volumeOf(awning)).toBeGreaterThan(0);
+      const out = awning.vertices.map(([, y, z]) => [Number((-y).toFixed(6)), Number(z.toFixed(6))]);
+      // 1.2 m before the wall and 2.2 m clear, less its cloth; it falls by half a metre.
+      expect(Math.max(...out.map(([o]) => o))).toBe(1.2);
+      expect(Math.max(...out.filter(([o]) => o === 1.2).map(([, z]) => z))).toBe(2.2);
+      expect(Math.max(...out.map(([, z]) => z))).toBe(2.7);
+    }
+  });
+
+  it("are balconies with rails before openings over the ground", () => {
+    const own = [
+      { bay: 2, storey: 1, opening: "door" as const, balcony: true },
+      { bay: 1, storey: 0, balcony: true },
+    ];
+    const { solids, details } = built([house({ fronts: [front({ own })] })]);
+    const [slab, ...more] = solids.filter(({ part }) => part === "balcony");
+    expect(more).toEqual([]);
+    expect(whyOpen(slab)).toBeNull();
+    // The door's 0.95 m and a quarter of a metre beside it each way, 0.9 m out, 0.15 m thick.
+    expect(volumeOf(slab)).toBeCloseTo((0.95 + 0.5) * 0.9 * 0.15, 9);
+    const bars = details.filter(({ kind }) => kind === "bar");
+    expect(bars.filter(({ a, b }) => a[2] === b[2])).toHaveLength(3);
+    for (const { a, b } of bars) expect(Math.max(a[2], b[2])).toBeCloseTo(3.2 + 1, 9);
   });
 });

@@ -1,6 +1,6 @@
 import { measureOf } from "@zanvo/core/fields";
 import { elevationOf, frontOn, kindOf, type Building, type OwnBay } from "@zanvo/core/world";
-import { Button, MeasureField, Select } from "../../ui";
+import { Button, Check, MeasureField, Select } from "../../ui";
 import type { ChosenBay } from "./createFittings";
 import { HeadChoice } from "./HeadChoice";
 import { changedBay, ownOf } from "./ownBays";
@@ -57,6 +57,13 @@ export function BayFields({ building, side, bay, change }: BayFieldsProps) {
           {field("height", its.high - its.low)}
           {its.kind === "window" && field("sill", its.low - floor.low)}
           {field("by", (its.from + its.to - cell.from - cell.to) / 2)}
+          {bay.storey > 0 && (
+            <Check
+              label="A balcony before it"
+              checked={ownOf(front, bay)?.balcony ?? false}
+              onChange={(on) => put({ balcony: on || undefined }, "balcony")}
+            />
+          )}
         </>
       )}
       {ownOf(front, bay) && (

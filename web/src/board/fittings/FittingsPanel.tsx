@@ -1,8 +1,10 @@
 import { measureOf } from "@zanvo/core/fields";
-import { toldBy } from "@zanvo/core/problem";
+import { orNothing, toldBy } from "@zanvo/core/problem";
+import { partsOf } from "@zanvo/core/rhythm";
 import {
   asBuilding,
   BAY_NAMES,
+  CLEAR_UNDER,
   frontOn,
   isBlock,
   isBuilding,
@@ -17,7 +19,7 @@ import {
   type Front,
 } from "@zanvo/core/world";
 import { replaceElement, replaceMany } from "../../document/elements";
-import { Button, Fold, MeasureField, TextField } from "../../ui";
+import { Button, Check, Fold, MeasureField, TextField } from "../../ui";
 import { useBoard, type Board } from "../useBoard";
 import { BayFields } from "./BayFields";
 import type { FittingsState } from "./createFittings";
@@ -96,6 +98,14 @@ function NoFront({ building, side, change }: { building: Building; side: number;
   );
 }
 
+/** An awning as it is at first, m. */
+const AWNING = { out: 1.2, drop: 0.5 } as const;
+
+/** Whether any bay of a front is a shop. */
+function hasShops({ bays }: Front): boolean {
+  return orNothing(() => partsOf(bays)).some(({ name }) => name === "shop");
+}
+
 /** The rule of a front: its bays, its ends, and the ground floor of the building. */
 function RuleFields({
   building,
@@ -109,6 +119,7 @@ function RuleFields({
   change: Change;
 }) {
   const measure = (path: string) => measureOf(kindOf(building).schema, path);
+  const { awning } = front;
   const put = (part: Partial<Front>, what: string) =>
     change(requireValid(withFront(building, { ...front, ...part })), `front ${side} ${what}`);
   return (
@@ -121,6 +132,22 @@ function RuleFields({
       <p className="text-[11px] text-pencil">
         On the ground a bay has what it is called: {BAY_NAMES.join(", ")}; as in “shop 3 x2, door 1.4”.
       </p>
+      {hasShops(front) && (
+        <Check
+          label="Awnings over its shops"
+          checked={awning !== undefined}
+          onChange={(on) => put({ awning: on ? AWNING : undefined }, "awning")}
+        />
+      )}
+      {awning &&
+        (["out", "drop", "over"] as const).map((key) => (
+          <MeasureField
+            key={key}
+            measure={measure(`fronts/*/awning/${key}`)}
+            value={awning[key] ?? CLEAR_UNDER}
+            onChange={(to) => put({ awning: { ...awning, [key]: to } }, `awning ${key}`)}
+          />
+        ))}
       <MeasureField
         measure={measure("fronts/*/ends")}
         value={front.ends ?? 0.4}

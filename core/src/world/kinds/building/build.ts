@@ -7,6 +7,7 @@ import { MAX_CORNERS } from "../../skeleton";
 import { asPart, type Solid } from "../../solid";
 import type { ElementError } from "../kind";
 import { floorsOf, storeysOf } from "./floors";
+import { attachedTo } from "./attached";
 import { piecesOn } from "./dress";
 import { footed, riseUnder } from "./foot";
 import { frontProblem } from "./front";
@@ -225,6 +226,7 @@ export function buildBuilding(building: Building): Solid[] {
     ...masses,
     ...wideRoof(building, tiers[tiers.length - 1].points, z + height),
     ...onRoof(building, z + height),
+    ...attachedTo(building),
   ];
 }
 

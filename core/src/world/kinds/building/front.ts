@@ -133,6 +133,10 @@ function changed(front: Front, building: Pick<Building, "windows">, ruled: Ruled
   return { ...base, width, height, sill, look: head ? { ...base.look, head } : base.look };
 }
 
+/** What a bay of a front has of its own; undefined where it follows its rule. */
+export const ownBay = ({ own }: Front, bay: number, storey: number): OwnBay | undefined =>
+  own?.find((one) => one.bay === bay && one.storey === storey);
+
 /** The openings of a wall by its front, storey by storey; no opening is higher than its storey, unless it is said so. */
 export function openingsOfFront(
   front: Front,

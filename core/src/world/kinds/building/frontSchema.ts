@@ -55,6 +55,15 @@ const OwnSchema = strict({
   height: Type.Optional(Height),
   sill: Type.Optional(named("Sill over the floor", Raised)),
   head: Type.Optional(Head),
+  /** It has a balcony before it. */
+  balcony: Type.Optional(Type.Boolean()),
+});
+
+/** A cloth over each shop of a front: how far it reaches out, how much it falls, and what it leaves clear under it, m. */
+const AwningSchema = strict({
+  out: named("Reaches out by", offered(0.3, 4, Size)),
+  drop: named("Falls by", offered(0.05, 3, Size)),
+  over: Type.Optional(named("Clear under it", offered(1, 6, Size))),
 });
 
 /** The front of one wall, by rule: its bays from left to right as one stands before it, the same in every storey. */
@@ -68,10 +77,12 @@ export const FrontSchema = strict({
   ends: Type.Optional(named("Blank at its ends", Raised)),
   window: Type.Optional(WindowSchema),
   door: Type.Optional(DoorSchema),
+  awning: Type.Optional(AwningSchema),
   own: Type.Optional(Type.Array(OwnSchema, { maxItems: 2000 })),
 });
 
 export type WindowLook = Static<typeof WindowSchema>;
 export type DoorLook = Static<typeof DoorSchema>;
 export type OwnBay = Static<typeof OwnSchema>;
+export type Awning = Static<typeof AwningSchema>;
 export type Front = Static<typeof FrontSchema>;

@@ -22,6 +22,7 @@ export {
   type Bay,
   type Opening,
 } from "./front";
+export { CLEAR_UNDER } from "./attached";
 export { dressOfWall, type DressLine } from "./dress";
 export { PATTERNS, type Dress, type PatternId } from "./dressSchema";
 export { floorsOf, storeysOf, type Floor } from "./floors";

@@ -1,7 +1,10 @@
 import { cornersOf } from "../../outline";
 import { metres, sentence, type Told } from "../../../units";
 import type { Oddity } from "../kind";
+import { CLEAR_UNDER } from "./attached";
 import { validateBuilding } from "./build";
+import { ownBay } from "./front";
+import type { Front } from "./frontSchema";
 import { elevationOf } from "./fronted";
 import type { Building } from "./schema";
 
@@ -13,9 +16,10 @@ const SAME = 1e-6;
 export function odditiesOf(building: Building): readonly Oddity[] {
   const { fronts = [], name } = building;
   if (fronts.length === 0 || cornersOf(building).length < 3 || validateBuilding(building)) return [];
-  return fronts.flatMap(({ side }) => {
+  return fronts.flatMap((front) => {
+    const { side } = front;
     const { openings, floors } = elevationOf(building, side);
-    return openings.flatMap(({ kind, low, high, index, storey }): Oddity[] => {
+    const inBays = openings.flatMap(({ kind, low, high, index, storey }): Oddity[] => {
       const where = `wall ${side + 1}, bay ${index + 1}, storey ${storey + 1} of ${name || "a building"}`;
       const odd = (what: string, value: number, told: Told): Oddity => ({
         id: `${what}-${side}-${index}-${storey}`,
@@ -29,7 +33,7 @@ export function odditiesOf(building: Building): readonly Oddity[] {
         ...(over > SAME
           ? [odd("floor", over, sentence`The ${kind} in ${where} crosses the floor above it by ${metres(over)}.`)]
           : []),
-        ...(kind === "door" && storey > 0
+        ...(kind === "door" && storey > 0 && !ownBay(front, index, storey)?.balcony
           ? [
               odd(
                 "ground",
@@ -47,7 +51,7 @@ export function odditiesOf(building: Building): readonly Oddity[] {
               ),
             ]
           : []),
-        ...(kind === "window" && storey > 0 && sill < SILL - SAME
+        ...(kind === "window" && storey > 0 && sill < SILL - SAME && !ownBay(front, index, storey)?.balcony
           ? [
               odd(
                 "sill",
@@ -58,5 +62,21 @@ export function odditiesOf(building: Building): readonly Oddity[] {
           : []),
       ];
     });
+    return [...inBays, ...lowAwning(building, front)];
   });
+}
+
+/** An awning under which people would stoop. */
+function lowAwning({ name }: Building, { side, awning }: Front): readonly Oddity[] {
+  const { over = CLEAR_UNDER } = awning ?? {};
+  return over < CLEAR_UNDER - SAME
+    ? [
+        {
+          id: `awning-${side}`,
+          value: over,
+          told: sentence`The awnings on wall ${side + 1} of ${name || "a building"} leave ${metres(over)} clear: over a
+            pavement ${metres(CLEAR_UNDER)} are usual.`,
+        },
+      ]
+    : [];
 }

@@ -6,6 +6,7 @@ import { sideOf } from "../../polygon";
 import { roundFrame } from "./roundWindows";
 import type { Building } from "./schema";
 import type { Detail, DetailItem, DetailKind } from "../../details";
+import { railsOf } from "./attached";
 import { dressOfWall, type DressedWall } from "./dress";
 import type { Dress } from "./dressSchema";
 import { floorsOf, type Floor } from "./floors";
@@ -227,7 +228,7 @@ export function openingsOf(building: Building, solids: readonly Solid[], rises: 
   const entrance = entrances[0] && windows?.party ? sideOf(corners, entrances[0].side).u : null;
   let left = MAX_WINDOWS;
   // Into one list: a town has hundreds of thousands of lines.
-  const out: Detail[] = [];
+  const out: Detail[] = railsOf(building);
   tiersUp(building).forEach(({ points, z, height }, tier) => {
     const solid = solids.find(({ part }) => part === tierPart(tier));
     if (!solid) return;

@@ -1,0 +1,129 @@
+import type { Vec2, Vec3 } from "../../../geometry";
+import { cornersOf } from "../../outline";
+import { sideOf } from "../../polygon";
+import { extrude } from "../../shapes";
+import { asPart, type Solid } from "../../solid";
+import type { Detail } from "../../details";
+import { elevationOf } from "./fronted";
+import { ownBay } from "./front";
+import type { Building } from "./schema";
+
+/** An awning's cloth is so thick, and leaves so much at each end of its bay, m. */
+const CLOTH = { thick: 0.04, aside: 0.12 } as const;
+/** Clear height under an awning where none is said, m (common practice). */
+export const CLEAR_UNDER = 2.2;
+/** A balcony stands out by so much, is so thick, reaches so far beside its opening, and has a rail so high, m. */
+const BALCONY = { out: 0.9, thick: 0.15, aside: 0.25, rail: 1 } as const;
+/** Balusters stand so far apart: nothing wider than a head goes through, m (common practice). */
+const BALUSTER = 0.12;
+
+/** A place before a wall: m along it, out from it, and up from its foot. */
+type Before = readonly [along: number, out: number, up: number];
+
+/** Something that stands out of a wall, from one place along it to another: its section is m out and up, clockwise. */
+interface Attached {
+  readonly side: number;
+  readonly part: string;
+  readonly from: number;
+  readonly to: number;
+  readonly section: readonly Vec2[];
+}
+
+/** A balcony: the opening that it is before, m along its wall, and the height of its floor. */
+interface Balcony {
+  readonly side: number;
+  readonly from: number;
+  readonly to: number;
+  readonly up: number;
+}
+
+/** Where a place before a wall is in the world, m. */
+function beforeWall(building: Building, side: number): (at: Before) => Vec3 {
+  const { p, u } = sideOf(cornersOf(building), side);
+  return ([s, out, up]) => [p[0] + s * u[0] + out * u[1], p[1] + s * u[1] - out * u[0], building.base + up];
+}
+
+function awningsOf(building: Building): Attached[] {
+  return (building.fronts ?? []).flatMap(({ side, awning }): Attached[] => {
+    if (!awning) return [];
+    const { out, drop, over = CLEAR_UNDER } = awning;
+    return elevationOf(building, side)
+      .bays.filter(({ name }) => name === "shop")
+      .map(({ from, to }) => ({
+        side,
+        part: "awning",
+        from: from + CLOTH.aside,
+        to: to - CLOTH.aside,
+        section: [
+          [0, over + drop],
+          [out, over],
+          [out, over - CLOTH.thick],
+          [0, over + drop - CLOTH.thick],
+        ],
+      }));
+  });
+}
+
+function balconiesOf(building: Building): Balcony[] {
+  return (building.fronts ?? []).flatMap((front) => {
+    if (!front.own?.some(({ balcony }) => balcony)) return [];
+    const { openings, floors, long } = elevationOf(building, front.side);
+    return openings
+      .filter(({ index, storey }) => storey > 0 && ownBay(front, index, storey)?.balcony)
+      .map(({ from, to, storey }) => ({
+        side: front.side,
+        from: Math.max(0, from - BALCONY.aside),
+        to: Math.min(long, to + BALCONY.aside),
+        up: floors[storey].low,
+      }));
+  });
+}
+
+const slabOf = ({ side, from, to, up }: Balcony): Attached => ({
+  side,
+  part: "balcony",
+  from,
+  to,
+  section: [
+    [0, up],
+    [BALCONY.out, up],
+    [BALCONY.out, up - BALCONY.thick],
+    [0, up - BALCONY.thick],
+  ],
+});
+
+/** The solids that stand out of a building's walls: awnings over its shops, and the floors of its balconies. */
+export function attachedTo(building: Building): Solid[] {
+  return [...awningsOf(building), ...balconiesOf(building).map(slabOf)].map(({ side, part, from, to, section }) => {
+    const at = beforeWall(building, side);
+    return asPart(
+      extrude(building.id, section, ([out, up], end) => at([end ? to : from, out, up])),
+      part,
+    );
+  });
+}
+
+/** The rails of a building's balconies: a handrail around each, and its balusters. */
+export function railsOf(building: Building): Detail[] {
+  return balconiesOf(building).flatMap(({ side, from, to, up }) => {
+    const at = beforeWall(building, side);
+    const { out, rail } = BALCONY;
+    const corners: readonly Vec2[] = [
+      [from, 0],
+      [from, out],
+      [to, out],
+      [to, 0],
+    ];
+    const hand = { index: 0 };
+    const rails = corners.slice(1).map(([s, o], i): Detail => {
+      const [t, before] = corners[i];
+      return { kind: "bar", a: at([t, before, up + rail]), b: at([s, o, up + rail]), item: hand };
+    });
+    const n = Math.max(1, Math.round((to - from) / BALUSTER));
+    const balusters = Array.from({ length: n + 1 }, (_, i): Detail => {
+      const s = from + (i / n) * (to - from);
+      return { kind: "bar", a: at([s, out, up]), b: at([s, out, up + rail]), item: { index: i } };
+    });
+    return [...rails, ...balusters];
+  });
+}
