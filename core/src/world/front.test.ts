@@ -184,6 +184,36 @@ describe("an opening", () => {
     expect(linesOfOpening(door).some(({ a, b }) => a[1] === 2.05 && b[1] === 2.05)).toBe(true);
   });
 
+  it("has leaves that are opened by an angle, each about its own jamb", () => {
+    const door = (leaves: number, open: number): Opening => ({
+      from: 1,
+      to: 3,
+      low: 0,
+      high: 2.1,
+      kind: "door",
+      index: 0,
+      storey: 0,
+      look: { reveal: 0.1, leaves, panels: 4, open },
+    });
+    const free = (leaves: number, open: number) =>
+      linesOfOpening(door(leaves, open))
+        .filter(({ part, a, b }) => part === "glazing" && a[0] === b[0])
+        .map(({ a }) => [a[0], a[2]]);
+    const near = (value: number) => expect.closeTo(value, 9) as number;
+    // At right angles a leaf of 2 m stands 2 m behind its jamb; opened by 30 degrees, cos and sin of it.
+    expect(free(1, 90)).toEqual([[near(1), near(2.1)]]);
+    expect(free(2, 30)).toEqual([
+      [near(1 + Math.sqrt(3) / 2), near(0.6)],
+      [near(3 - Math.sqrt(3) / 2), near(0.6)],
+    ]);
+    const { details } = built([
+      house({ fronts: [front({ bays: "3", own: [{ bay: 1, storey: 0, opening: "door", open: 60 }] })] }),
+    ]);
+    const deep = details.filter(({ a, b }) => Math.max(a[1], b[1]) > 0.5);
+    expect(deep.length).toBeGreaterThan(2);
+    expect(deep.every(({ through }) => through !== undefined)).toBe(true);
+  });
+
   it("is drawn on the wall of its building, none over another or a passage", () => {
     const { details } = built([
       house({ fronts: [front({ bays: "2 x5" })], passages: [{ x: 6, y: 0, width: 2, height: 2.6 }] }),

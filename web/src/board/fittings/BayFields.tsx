@@ -1,5 +1,16 @@
 import { measureOf } from "@zanvo/core/fields";
-import { elevationOf, frontOn, kindOf, type Building, type OwnBay } from "@zanvo/core/world";
+import { distance2, type Vec3 } from "@zanvo/core/geometry";
+import {
+  elevationOf,
+  frontOn,
+  kindOf,
+  leafWays,
+  outlineOf,
+  type Building,
+  type Opening,
+  type OwnBay,
+} from "@zanvo/core/world";
+import { EdgePoints } from "../../elements/EdgePoints";
 import { Button, Check, MeasureField, Select } from "../../ui";
 import type { ChosenBay } from "./createFittings";
 import { HeadChoice } from "./HeadChoice";
@@ -17,6 +28,19 @@ const OPENINGS = [
   ["door", "a door"],
   ["none", "nothing"],
 ] as const;
+
+/** Which way the opened leaves of a door run, in the world. */
+function leavesOf(building: Building, side: number, door: Opening): readonly (readonly [string, Vec3])[] {
+  const corners = outlineOf(building);
+  const [p, q] = [corners[side], corners[(side + 1) % corners.length]];
+  const long = distance2(p, q);
+  const [ux, uy] = [(q[0] - p[0]) / long, (q[1] - p[1]) / long];
+  const ways = leafWays(door);
+  return ways.map(([along, behind], leaf) => [
+    ways.length === 1 ? "Its leaf" : leaf === 0 ? "Its left leaf" : "Its right leaf",
+    [along * ux - behind * uy, along * uy + behind * ux, 0],
+  ]);
+}
 
 /** What one bay has: by its rule, or of its own. */
 export function BayFields({ building, side, bay, change }: BayFieldsProps) {
@@ -57,6 +81,16 @@ export function BayFields({ building, side, bay, change }: BayFieldsProps) {
           {field("height", its.high - its.low)}
           {its.kind === "window" && field("sill", its.low - floor.low)}
           {field("by", (its.from + its.to - cell.from - cell.to) / 2)}
+          {its.kind === "door" && (
+            <>
+              <MeasureField
+                measure={measure("open")}
+                value={its.look.open ?? 0}
+                onChange={(open) => put({ open }, "open")}
+              />
+              {its.look.open && <EdgePoints label="Points of its leaves" ways={leavesOf(building, side, its)} />}
+            </>
+          )}
           {bay.storey > 0 && (
             <Check
               label="A balcony before it"

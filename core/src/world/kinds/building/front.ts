@@ -129,8 +129,9 @@ function changed(front: Front, building: Pick<Building, "windows">, ruled: Ruled
   if (own.opening === "none") return null;
   const fresh = own.opening === "door" ? ruledDoor(front, DEFAULT_DOOR) : ruledWindow(front, building);
   const base = ruled && (own.opening === undefined || own.opening === ruled.kind) ? ruled : fresh;
-  const { width = base.width, height = base.height, sill = base.sill, head } = own;
-  return { ...base, width, height, sill, look: head ? { ...base.look, head } : base.look };
+  const { width = base.width, height = base.height, sill = base.sill, head, open } = own;
+  const look = { ...base.look, ...(head ? { head } : {}), ...(open === undefined ? {} : { open }) };
+  return { ...base, width, height, sill, look };
 }
 
 /** What a bay of a front has of its own; undefined where it follows its rule. */

@@ -1,5 +1,5 @@
 import type { Static } from "@sinclair/typebox";
-import { metresIn, named, offered, Raised, Size, strict, Type } from "../../../fields";
+import { degreesIn, metresIn, named, offered, Raised, Size, strict, Type } from "../../../fields";
 import { FITS, type Fit } from "../../../rhythm";
 
 /** The heads of openings, as they are called. */
@@ -31,6 +31,8 @@ export const LOOK = {
   shutters: Type.Optional(Type.Boolean()),
 };
 
+const Open = named("Opened by", degreesIn({ minimum: 0, maximum: 170 }));
+
 /** What a door is made of besides. */
 export const DOOR_LOOK = {
   ...LOOK,
@@ -38,6 +40,8 @@ export const DOOR_LOOK = {
   panels: Type.Optional(named("Panels in a leaf", Type.Integer({ minimum: 0, maximum: 12 }))),
   /** The height of the light over its leaves. */
   fanlight: Type.Optional(named("Fanlight", offered(0.1, 2, Size))),
+  /** How far its leaves are opened inwards, degrees; 0 and where nothing is said, they are shut. */
+  open: Type.Optional(Open),
 };
 
 const [Width, Height] = [named("Width", Size), named("Height", Size)];
@@ -55,6 +59,7 @@ const OwnSchema = strict({
   height: Type.Optional(Height),
   sill: Type.Optional(named("Sill over the floor", Raised)),
   head: Type.Optional(Head),
+  open: Type.Optional(Open),
   /** It has a balcony before it. */
   balcony: Type.Optional(Type.Boolean()),
 });

@@ -29,7 +29,7 @@ export { floorsOf, storeysOf, type Floor } from "./floors";
 export { HEADS, type Front, type Head, type OwnBay } from "./frontSchema";
 export { elevationOf, frontOn, usualFront, wallLengths, withFront, withoutFront, type FrontElevation } from "./fronted";
 export { cornersIn, outlineOfOpening } from "./heads";
-export { linesOfOpening } from "./openingLines";
+export { leafWays, linesOfOpening } from "./openingLines";
 export * from "./openings";
 export * from "./roofs";
 export { RISE as ROOF_RISE } from "./roofShapes";

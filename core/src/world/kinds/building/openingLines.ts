@@ -1,4 +1,4 @@
-import type { Vec2 } from "../../../geometry";
+import { radians, type Vec2 } from "../../../geometry";
 import { inset } from "../../polygon";
 import type { Opening } from "./front";
 import { cornersIn, outlineOfOpening, riseOf, type Extent } from "./heads";
@@ -94,6 +94,39 @@ function panelsOf({ from, to, low, high }: Extent, panels: number): readonly Ext
   });
 }
 
+/** Up to where the leaves of a door reach: to its light, or to where its head springs. */
+const topOfLeaves = (opening: Opening): number => {
+  const { fanlight = 0, head = "flat" } = opening.look;
+  return opening.high - Math.max(fanlight, head === "flat" ? 0 : riseOf(head, opening));
+};
+
+/** Which way each leaf of a door runs from its hinge once it is opened: along its wall and behind it, per m. */
+export function leafWays({ look }: Opening): readonly (readonly [along: number, behind: number])[] {
+  const { leaves = 1, open = 0 } = look;
+  const [cos, sin] = [Math.cos(radians(open)), Math.sin(radians(open))];
+  const all: readonly (readonly [number, number])[] = [
+    [cos, sin],
+    [-cos, sin],
+  ];
+  return all.slice(0, leaves);
+}
+
+/** Leaves that are opened inwards about the jambs that they hang on: their free edge, their top and their foot. */
+function openLeaves(opening: Opening, depth: number): OpeningLine[] {
+  const { from, to, low, look } = opening;
+  const wide = (to - from) / (look.leaves ?? 1);
+  const top = topOfLeaves(opening);
+  return leafWays(opening).flatMap(([along, behind], leaf): OpeningLine[] => {
+    const hinge = leaf === 0 ? from : to;
+    const [s, back] = [hinge + wide * along, depth + wide * behind];
+    return [
+      { part: "glazing", a: [s, low, back], b: [s, top, back] },
+      { part: "glazing", a: [hinge, top, depth], b: [s, top, back] },
+      { part: "glazing", a: [hinge, low, depth], b: [s, low, back] },
+    ];
+  });
+}
+
 /**
  * The leaves of a door with their panels and handles, and the light over them; none where nothing is said of its
  * leaves.
@@ -101,8 +134,8 @@ function panelsOf({ from, to, low, high }: Extent, panels: number): readonly Ext
 function leavesOf(opening: Opening, pane: readonly Vec2[], depth: number): OpeningLine[] {
   const { from, to, low, high, look } = opening;
   if (look.panels === undefined && look.leaves === undefined) return [];
-  const { leaves = 1, panels = 0, fanlight = 0, head = "flat" } = look;
-  const top = high - Math.max(fanlight, head === "flat" ? 0 : riseOf(head, opening));
+  const { leaves = 1, panels = 0, open = 0 } = look;
+  const top = topOfLeaves(opening);
   const wide = (to - from) / leaves;
   const lines: (readonly [Vec2, Vec2])[] = [];
   // Two leaves meet in the true middle: perspective puts it where it is seen.
@@ -116,6 +149,7 @@ function leavesOf(opening: Opening, pane: readonly Vec2[], depth: number): Openi
       [from, top],
       [to, top],
     ]);
+  if (open > 0) return [...inPane(pane, depth, lines.slice(leaves === 2 ? 1 : 0)), ...openLeaves(opening, depth)];
   for (let leaf = 0; leaf < leaves; leaf++) {
     const own = { from: from + leaf * wide, to: from + (leaf + 1) * wide, low, high: top };
     // The handle is at the edge that opens: where two leaves meet, or to the right.
