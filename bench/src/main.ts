@@ -1,6 +1,6 @@
 import { readFileSync } from "node:fs";
 import type { Scene } from "@zanvo/core/scene";
-import { city, towns } from "./city";
+import { city, fronts, towns } from "./city";
 import { dragging, draggingQuarter, opening, firstLoad, gridded, memory, street } from "./browser";
 import { curves, denseDisc } from "./curves";
 import { drawingByHand } from "./drawing";
@@ -14,6 +14,7 @@ row("what", "measured", "target");
 projecting();
 visibility();
 towns();
+fronts();
 importing();
 drawingByHand();
 curves();
