@@ -340,7 +340,10 @@ write("6-chandlers-row", {
       front: {
         bays: "shop 3.2, door 1.6, shop 3.2, shop 3.2",
         awning: { out: 1.1, drop: 0.5, over: 2.4 },
-        own: [{ bay: 2, storey: 1, opening: "door", width: 1.3, height: 2.2, balcony: true }],
+        own: [
+          { bay: 2, storey: 1, opening: "door", width: 1.3, height: 2.2, balcony: true },
+          { bay: 1, storey: 0, open: 55 },
+        ],
         door: { width: 0.95, height: 2.7, panels: 4, fanlight: 0.5, reveal: 0.18, lintel: 0.15 },
         window: { width: 1.1, height: 1.7, sill: 0.8, ...pane, head: "segmental", lintel: 0.22 },
       },

@@ -85,6 +85,19 @@ test("a wall that is pressed opens flat; a front by its size is changed by rule 
   await expect(bay(page, 4, 2)).toHaveAccessibleName("Bay 4, storey 2: window");
   await fields.getByRole("button", { name: "As its rule has it" }).click();
   expect(await own()).toEqual([]);
+  // In the picture, by a handle on it: the wall's plane is under the hand.
+  await bay(page, 4, 2).click();
+  const handle = page.getByRole("button", { name: "The window in bay 4, storey 2" });
+  const there = (await handle.boundingBox())!;
+  await page.mouse.move(there.x + 12, there.y + 12);
+  await page.mouse.down();
+  await page.mouse.move(there.x + 20, there.y + 6, { steps: 4 });
+  await expect(page.getByRole("status").filter({ hasText: /^\d+\.\d\d m along, \d\.\d\d m up$/ })).toBeVisible();
+  await page.mouse.up();
+  expect((await own())[0]).toMatchObject({ bay: 3, storey: 1 });
+  expect(Math.abs((await own())[0].by!)).toBeGreaterThan(0.05);
+  await page.getByRole("button", { name: "Undo" }).click();
+  expect(await own()).toEqual([]);
   // By keys: an arrow moves it, Delete takes it away.
   await bay(page, 5, 3).focus();
   await page.keyboard.press("ArrowLeft");

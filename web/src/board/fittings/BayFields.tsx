@@ -14,7 +14,7 @@ import { EdgePoints } from "../../elements/EdgePoints";
 import { Button, Check, MeasureField, Select } from "../../ui";
 import type { ChosenBay } from "./createFittings";
 import { HeadChoice } from "./HeadChoice";
-import { changedBay, ownOf } from "./ownBays";
+import { changedBay, openingIn, ownOf } from "./ownBays";
 
 interface BayFieldsProps {
   readonly building: Building;
@@ -46,8 +46,8 @@ function leavesOf(building: Building, side: number, door: Opening): readonly (re
 export function BayFields({ building, side, bay, change }: BayFieldsProps) {
   const front = frontOn(building, side);
   if (!front) return null;
-  const { openings, floors, bays } = elevationOf(building, side);
-  const its = openings.find(({ index, storey }) => index === bay.bay && storey === bay.storey);
+  const { floors, bays } = elevationOf(building, side);
+  const its = openingIn(building, side, bay);
   const [floor, cell] = [floors[bay.storey], bays[bay.bay]];
   if (!floor || !cell) return null;
   const put = (part: Partial<OwnBay> | null, what: string) =>

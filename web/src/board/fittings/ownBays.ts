@@ -1,3 +1,4 @@
+import type { Vec2 } from "@zanvo/core/geometry";
 import {
   elevationOf,
   frontOn,
@@ -5,6 +6,7 @@ import {
   withFront,
   type Building,
   type Front,
+  type Opening,
   type OwnBay,
 } from "@zanvo/core/world";
 import type { ChosenBay } from "./createFittings";
@@ -32,21 +34,43 @@ export function changedBay(building: Building, side: number, at: ChosenBay, chan
   return front ? requireValid(withFront(building, withOwn(front, at, change))) : building;
 }
 
+/** The opening of a bay; undefined where it has none. */
+export const openingIn = (building: Building, side: number, { bay, storey }: ChosenBay): Opening | undefined =>
+  elevationOf(building, side).openings.find((one) => one.index === bay && one.storey === storey);
+
+/** The middle of an opening, m along its wall and up. */
+export const middleOfOpening = ({ from, to, low, high }: Opening): Vec2 => [(from + to) / 2, (low + high) / 2];
+
+/** What an opening has of its own once its middle is at a place of its wall; null where the bay has none. */
+export function movedTo(
+  building: Building,
+  side: number,
+  at: ChosenBay,
+  [along, up]: Vec2,
+  free = false,
+): Partial<OwnBay> | null {
+  const its = openingIn(building, side, at);
+  const { bays, floors } = elevationOf(building, side);
+  const cell = bays[at.bay];
+  if (!its || !cell) return null;
+  const sill = up - (its.high - its.low) / 2 - floors[at.storey].low;
+  return {
+    by: inSteps(along - (cell.from + cell.to) / 2, free),
+    // A door stays on its floor.
+    ...(its.kind === "window" ? { sill: Math.max(0, inSteps(sill, free)) } : {}),
+  };
+}
+
 /** What an opening has of its own once it is moved by so many m along its wall and up. */
 export function movedBy(
   building: Building,
   side: number,
-  { bay, storey }: ChosenBay,
-  [along, up]: readonly [number, number],
+  at: ChosenBay,
+  [along, up]: Vec2,
   free = false,
 ): Partial<OwnBay> | null {
-  const { openings, bays, floors } = elevationOf(building, side);
-  const its = openings.find((one) => one.index === bay && one.storey === storey);
-  const cell = bays[bay];
-  if (!its || !cell) return null;
-  const middle = (its.from + its.to) / 2 - (cell.from + cell.to) / 2;
-  return {
-    by: inSteps(middle + along, free),
-    ...(its.kind === "window" ? { sill: Math.max(0, inSteps(its.low - floors[storey].low + up, free)) } : {}),
-  };
+  const its = openingIn(building, side, at);
+  if (!its) return null;
+  const [s, z] = middleOfOpening(its);
+  return movedTo(building, side, at, [s + along, z + up], free);
 }

@@ -119,10 +119,13 @@ export function railsOf(building: Building): Detail[] {
       const [t, before] = corners[i];
       return { kind: "bar", a: at([t, before, up + rail]), b: at([s, o, up + rail]), item: hand };
     });
-    const n = Math.max(1, Math.round((to - from) / BALUSTER));
-    const balusters = Array.from({ length: n + 1 }, (_, i): Detail => {
-      const s = from + (i / n) * (to - from);
-      return { kind: "bar", a: at([s, out, up]), b: at([s, out, up + rail]), item: { index: i } };
+    const balusters = corners.slice(1).flatMap(([t, before], i) => {
+      const [s, o] = corners[i];
+      const n = Math.max(1, Math.round((Math.abs(t - s) + Math.abs(before - o)) / BALUSTER));
+      return Array.from({ length: n }, (_, k): Detail => {
+        const [along, off] = [s + (k / n) * (t - s), o + (k / n) * (before - o)];
+        return { kind: "bar", a: at([along, off, up]), b: at([along, off, up + rail]), item: { index: k } };
+      });
     });
     return [...rails, ...balusters];
   });
