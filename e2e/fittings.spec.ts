@@ -155,7 +155,7 @@ test("a front is copied to all walls and to another building; a block is made a 
   await page.getByRole("button", { name: "Copy it, for a wall that is pressed next" }).click();
   await page.mouse.click(...(await onSheet(page, 330, 150)));
   await page.getByRole("button", { name: "Make it a building" }).click();
-  await page.getByRole("button", { name: "The copied front" }).click();
+  await page.getByRole("button", { name: "Put the copied front here" }).click();
   const [first, shed] = (await saved<Building>(page, id)).elements;
   expect(shed).toMatchObject({ kind: "building", name: "Shed" });
   expect(shed.fronts![0].bays).toBe(first.fronts![0].bays);

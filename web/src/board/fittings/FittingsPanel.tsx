@@ -45,10 +45,31 @@ const onWalls = (building: Building, sides: readonly number[], front: (side: num
 
 const allSides = (building: Building) => wallLengths(building).map((_, side) => side);
 
+/** Puts the front that was copied on a wall; nothing where none was. */
+function CopiedFront({ building, side, change }: { building: Building; side: number; change: Change }) {
+  const board = useBoard();
+  const copied = board.useFittings((fittings) => fittings.copied);
+  if (!copied || copied === frontOn(building, side)) return null;
+  return (
+    <Button
+      className="w-full"
+      onClick={() =>
+        spoken(board, () =>
+          change(
+            onWalls(building, [side], () => copied),
+            "front",
+          ),
+        )
+      }
+    >
+      Put the copied front here
+    </Button>
+  );
+}
+
 /** A wall without a front: one press gives it one by its size. */
 function NoFront({ building, side, change }: { building: Building; side: number; change: Change }) {
   const board = useBoard();
-  const copied = board.useFittings((fittings) => fittings.copied);
   return (
     <div className="space-y-1.5">
       <p className="text-pencil">This wall has no front of its own.</p>
@@ -79,21 +100,7 @@ function NoFront({ building, side, change }: { building: Building; side: number;
       >
         Fronts on all its walls
       </Button>
-      {copied && (
-        <Button
-          className="w-full"
-          onClick={() =>
-            spoken(board, () =>
-              change(
-                onWalls(building, [side], () => copied),
-                "front",
-              ),
-            )
-          }
-        >
-          The copied front
-        </Button>
-      )}
+      <CopiedFront building={building} side={side} change={change} />
     </div>
   );
 }
@@ -202,8 +209,6 @@ function Copying({ building, front, change }: { building: Building; front: Front
 
 /** All of a wall that has a front. */
 function FrontTools({ building, side, front, bay, change }: FrontToolsProps) {
-  const board = useBoard();
-  const copied = board.useFittings((fittings) => fittings.copied);
   return (
     <>
       {bay && <BayFields building={building} side={side} bay={bay} change={change} />}
@@ -212,21 +217,7 @@ function FrontTools({ building, side, front, bay, change }: FrontToolsProps) {
         <LookFields building={building} side={side} change={change} />
       </Fold>
       <Copying building={building} front={front} change={change} />
-      {copied && copied !== front && (
-        <Button
-          className="w-full"
-          onClick={() =>
-            spoken(board, () =>
-              change(
-                onWalls(building, [side], () => copied),
-                "front",
-              ),
-            )
-          }
-        >
-          Put the copied front here
-        </Button>
-      )}
+      <CopiedFront building={building} side={side} change={change} />
       <Button className="w-full" onClick={() => change(withoutFront(building, side), "front")}>
         Take the front away
       </Button>

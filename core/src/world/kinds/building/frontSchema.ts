@@ -89,5 +89,4 @@ export const FrontSchema = strict({
 export type WindowLook = Static<typeof WindowSchema>;
 export type DoorLook = Static<typeof DoorSchema>;
 export type OwnBay = Static<typeof OwnSchema>;
-export type Awning = Static<typeof AwningSchema>;
 export type Front = Static<typeof FrontSchema>;

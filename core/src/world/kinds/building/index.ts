@@ -23,12 +23,12 @@ export {
   type Opening,
 } from "./front";
 export { CLEAR_UNDER } from "./attached";
-export { dressOfWall, type DressLine } from "./dress";
+export { dressOfWall } from "./dress";
 export { PATTERNS, type Dress, type PatternId } from "./dressSchema";
 export { floorsOf, storeysOf, type Floor } from "./floors";
 export { HEADS, type Front, type Head, type OwnBay } from "./frontSchema";
 export { elevationOf, frontOn, usualFront, wallLengths, withFront, withoutFront, type FrontElevation } from "./fronted";
-export { cornersIn, outlineOfOpening } from "./heads";
+export { outlineOfOpening } from "./heads";
 export { leafWays, linesOfOpening } from "./openingLines";
 export * from "./openings";
 export * from "./roofs";
