@@ -232,8 +232,8 @@ export const visibleEdges = (solids: readonly Solid[], eye: Vec3, details: reado
 function numbering(): (thing: object) => number {
   const numbers = new Map<object, number>();
   return (thing) => {
-    const number = numbers.get(thing) ?? numbers.size + 1;
-    numbers.set(thing, number);
+    let number = numbers.get(thing);
+    if (number === undefined) numbers.set(thing, (number = numbers.size + 1));
     return number;
   };
 }

@@ -109,9 +109,26 @@ describe("the bays of a front", () => {
     expect(of({ window: { width: 1, height: 1.2, sill: 0.9, reveal: 4.6 } })).toMatch(
       /deeper than half of the building, 4\.50 m\.$/,
     );
+    expect(of({ bays: "shop 0.1, window 5" })).toMatch(/a window in bay 1 of storey 1 that has no room/);
+    expect(of({ bays: "gate 0.2, window 5" })).toMatch(/a door in bay 1 of storey 1 that has no room/);
+    expect(of({ bays: "14" })).toMatch(
+      /^fronts\/0\/bays has a window in bay 1 of storey 1 that runs into the next one/,
+    );
+    expect(of({ bays: "shop 1", awning: { out: 1, drop: 3, over: 6.7 } })).toBe(
+      "fronts/0/awning/drop leads up over the eaves.",
+    );
     expect(of({ side: 4 })).toBe("fronts/0/side is none: the footprint has 4 sides.");
     expect(why(house({ fronts: [front(), front()] }))).toBe("fronts/1/side has a front already.");
     expect(why(house({ groundFloor: 9.6 }))).toBe("groundFloor leaves no room for the storeys over it.");
+  });
+});
+
+describe("a building that cannot stand", () => {
+  it("has nothing drawn, whatever its front asks for", () => {
+    const own = [{ bay: 0, storey: 1, balcony: true }];
+    const broken = house({ fronts: [front({ bays: "dor 1", own })], dress: { plinth: 1 } });
+    expect(why(broken)).not.toBe("");
+    expect(built([broken])).toEqual({ solids: [], details: [] });
   });
 });
 

@@ -5,13 +5,11 @@ import { extrude } from "../../shapes";
 import { asPart, type Solid } from "../../solid";
 import type { Detail } from "../../details";
 import { elevationOf } from "./fronted";
-import { ownBay } from "./front";
+import { CLEAR_UNDER, ownBay } from "./front";
 import type { Building } from "./schema";
 
 /** An awning's cloth is so thick, and leaves so much at each end of its bay, m. */
 const CLOTH = { thick: 0.04, aside: 0.12 } as const;
-/** Clear height under an awning where none is said, m (common practice). */
-export const CLEAR_UNDER = 2.2;
 /** A balcony stands out by so much, is so thick, reaches so far beside its opening, and has a rail so high, m. */
 const BALCONY = { out: 0.9, thick: 0.15, aside: 0.25, rail: 1 } as const;
 /** Balusters stand so far apart: nothing wider than a head goes through, m (common practice). */

@@ -20,6 +20,10 @@ const GATE = { width: 3, height: 3 } as const;
 const SHOP = { sill: 0.5, beside: 0.25, over: 0.7, pane: 1.3, reveal: 0.15 } as const;
 /** So much of a wall stays at its ends, and between an opening and the floor over it, m. */
 export const END = 0.2;
+/** Clear height under an awning where none is said, m (common practice). */
+export const CLEAR_UNDER = 2.2;
+/** No opening is narrower than this, m. */
+const NARROW = 0.1;
 /** What reaches over a limit by less is on it, m. */
 const SAME = 1e-9;
 /** Blank wall at each end of a front where nothing is said, m. */
@@ -138,7 +142,7 @@ function changed(front: Front, building: Pick<Building, "windows">, ruled: Ruled
 export const ownBay = ({ own }: Front, bay: number, storey: number): OwnBay | undefined =>
   own?.find((one) => one.bay === bay && one.storey === storey);
 
-/** The openings of a wall by its front, storey by storey; no opening is higher than its storey, unless it is said so. */
+/** The openings of a wall by its front, storey by storey: none higher than its storey, unless that is said of its own. */
 export function openingsOfFront(
   front: Front,
   building: Pick<Building, "windows">,
@@ -181,24 +185,43 @@ export function frontProblem(
   wall: FrontWall,
 ): { readonly field: string; readonly message: Told } | null {
   try {
-    for (const opening of openingsOfFront(front, building, wall.long, wall.floors)) {
+    const openings = openingsOfFront(front, building, wall.long, wall.floors);
+    for (const opening of openings) {
       const message = openingProblem(opening, wall);
       if (message) return { field: "own", message };
     }
-    return null;
+    const crowded = openings.find((one, i) => runsInto(one, openings[i + 1]));
+    if (crowded)
+      return {
+        field: "bays",
+        message: `has a ${crowded.kind} in ${whereOf(crowded)} that runs into the next one: make them narrower, or fewer.`,
+      };
+    return awningProblem(front, wall);
   } catch (error) {
     if (error instanceof BadInput || error instanceof NoAnswer) return { field: "bays", message: toldBy(error) };
     throw error;
   }
 }
 
+const whereOf = ({ index, storey }: Opening): string => `bay ${index + 1} of storey ${storey + 1}`;
+
+const runsInto = ({ storey, to }: Opening, next: Opening | undefined): boolean =>
+  next?.storey === storey && next.from < to - SAME;
+
+/** Why the awnings of a front cannot hang on its wall, and the field; null where they can. */
+function awningProblem({ awning }: Front, { floors }: FrontWall) {
+  const { low, height } = floors[floors.length - 1];
+  return awning && (awning.over ?? CLEAR_UNDER) + awning.drop > low + height
+    ? { field: "awning/drop", message: "leads up over the eaves." }
+    : null;
+}
+
 /** Why an opening cannot be in its wall; null where it can. */
-function openingProblem(
-  { kind, from, to, low, high, index, storey, look }: Opening,
-  { long, deep, floors }: FrontWall,
-): Told | null {
+function openingProblem(opening: Opening, { long, deep, floors }: FrontWall): Told | null {
+  const { kind, from, to, low, high, look } = opening;
   const top = floors[floors.length - 1];
-  const where = `has a ${kind} in bay ${index + 1} of storey ${storey + 1} that`;
+  const where = `has a ${kind} in ${whereOf(opening)} that`;
+  if (to - from < NARROW) return sentence`${where} has no room: its bay is too narrow.`;
   if (to - from > long) return sentence`${where} is wider than its wall, ${metres(long)}.`;
   if (from < -SAME || to > long + SAME) return sentence`${where} reaches over the corner of its wall.`;
   if (high > top.low + top.height + SAME) return sentence`${where} reaches over the eaves.`;

@@ -15,6 +15,7 @@ export { wayOf, type Way } from "./foot";
 export {
   BAY_NAMES,
   baysOf,
+  CLEAR_UNDER,
   DEFAULT_DOOR,
   DEFAULT_WINDOWS,
   openingsOfFront,
@@ -22,7 +23,6 @@ export {
   type Bay,
   type Opening,
 } from "./front";
-export { CLEAR_UNDER } from "./attached";
 export { dressOfWall } from "./dress";
 export { PATTERNS, type Dress, type PatternId } from "./dressSchema";
 export { floorsOf, storeysOf, type Floor } from "./floors";

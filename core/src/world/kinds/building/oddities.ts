@@ -1,9 +1,8 @@
 import { cornersOf } from "../../outline";
 import { metres, sentence, type Told } from "../../../units";
 import type { Oddity } from "../kind";
-import { CLEAR_UNDER } from "./attached";
 import { validateBuilding } from "./build";
-import { ownBay } from "./front";
+import { CLEAR_UNDER, ownBay } from "./front";
 import type { Front } from "./frontSchema";
 import { elevationOf } from "./fronted";
 import type { Building } from "./schema";

@@ -220,6 +220,7 @@ function roundWindows(
 export function openingsOf(building: Building, solids: readonly Solid[], rises: Over = () => 0): Detail[] {
   const { windows, doors = [], fronts = [], slope, dress } = building;
   if (!windows && doors.length === 0 && fronts.length === 0 && !dress) return [];
+  const tiers = tiersUp(building);
   const [corners, yards] = [cornersOf(building), yardsOf(building)];
   const own = slope ? groundOver(corners, slope) : null;
   const ground: Over = own ? (at) => Math.max(own(at), rises(at)) : rises;
@@ -228,8 +229,8 @@ export function openingsOf(building: Building, solids: readonly Solid[], rises: 
   const entrance = entrances[0] && windows?.party ? sideOf(corners, entrances[0].side).u : null;
   let left = MAX_WINDOWS;
   // Into one list: a town has hundreds of thousands of lines.
-  const out: Detail[] = railsOf(building);
-  tiersUp(building).forEach(({ points, z, height }, tier) => {
+  const out: Detail[] = tiers.length > 0 ? railsOf(building) : [];
+  tiers.forEach(({ points, z, height }, tier) => {
     const solid = solids.find(({ part }) => part === tierPart(tier));
     if (!solid) return;
     const over: Over = tier === 0 ? ground : () => -Infinity;
