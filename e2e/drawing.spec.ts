@@ -1,6 +1,5 @@
 import { expect, test, type Page } from "@playwright/test";
 import type { OwnLine } from "@zanvo/core/lines";
-import { openReference, photo } from "./bench";
 import { dragOnSheet, onSheet, openNew, saved, type, withKiosk } from "./table";
 
 /** Goes to where one draws, and takes a tool up. */
@@ -395,28 +394,4 @@ test("lines are drawn without a mouse: a cursor moved by keys presses, and draws
   await go("Shift+ArrowDown", 2);
   await page.keyboard.press("Enter");
   expect(only((await saved(page, id)).shots[0].lines, "stroke").samples.length).toBeGreaterThan(3);
-});
-
-test("the bays of a wall that is traced in a photo are taken for the parts of a line", async ({ page }) => {
-  const { bytes, edges } = await photo();
-  const id = await openReference(page, bytes, (reference) => {
-    const sets = [edges.Left, edges.Right, edges.Uprights];
-    sets.forEach((lines, i) => {
-      reference.sets[i].edges = lines.map(([[x1, y1], [x2, y2]]) => ({ x1, y1, x2, y2 }));
-    });
-    // The left wall of the fish hall, 12 m by 6: from its far foot to the near corner's top.
-    const [foot] = [edges.Left[0][1]];
-    const [, top] = edges.Uprights[0];
-    const [x1, y1, x2, y2] = [...foot, ...top];
-    reference.walls = [{ id: "w", name: "Front", along: "left", x1, y1, x2, y2, marks: [0.25, 0.5] }];
-  });
-  await page.goto(`/scenes/${id}`);
-  await draw(page, "Steps along a line");
-  await dragOnSheet(page, [120, 250], [300, 183]);
-  await chosen(page).getByLabel("Bays of").selectOption("Front");
-  // A quarter, a quarter and a half of it: one to one to two, within what the tracing tells.
-  const { parts } = only((await saved(page, id)).shots[0].lines, "spacing");
-  const [a, b, c] = parts.split(" ").map(Number);
-  expect(a / b).toBeCloseTo(1, 1);
-  expect(c / a).toBeCloseTo(2, 1);
 });

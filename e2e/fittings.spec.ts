@@ -30,7 +30,7 @@ const house = async (page: Page, id: string) => (await saved<Building>(page, id)
 const bay = (page: Page, n: number, storey: number) =>
   page.getByRole("button", { name: new RegExp(`^Bay ${n}, storey ${storey}: `) });
 
-test("a wall that is pressed opens flat; a front by its size is changed by rule and bay by bay, undone and kept", async ({
+test("a wall that is pressed opens flat; its front is changed by rule and bay by bay, undone and kept", async ({
   page,
 }) => {
   const id = await openNew(page, withHouse);
@@ -181,4 +181,55 @@ test("all walls of a building are dressed: bands around its corners, brick whole
   expect((await house(page, id)).dress).toEqual({ plinth: 0.8, quoins: true, pattern: "flemish", hint: true });
   await page.getByLabel("Made of").selectOption("");
   expect((await house(page, id)).dress).toEqual({ plinth: 0.8, quoins: true });
+});
+
+test("the doors of a front, and bays that do not fill its wall", async ({ page }) => {
+  const id = await openNew(page, withHouse);
+  await fittings(page);
+  await page.mouse.click(...(await onSheet(page, 170, 130)));
+  await page.getByRole("button", { name: "A front by its size" }).click();
+  const front = async () => (await house(page, id)).fronts![0];
+  await type(page, "Bays: a number, or a rhythm", "door 2, double 2.4, window 2", wall(page));
+  await page.getByLabel("Bays that do not fill the wall").selectOption("cut");
+  expect((await front()).fit).toBe("cut");
+  await page.getByText("Its doors").click();
+  const doors = wall(page);
+  await type(page, "Panels in a leaf", "6", doors);
+  await page.getByLabel("A light over it").check();
+  await type(page, "Fanlight", "0.3", doors);
+  expect((await front()).door).toMatchObject({ panels: 6, fanlight: 0.3, reveal: 0.12 });
+  // Bays of 2 m do not take a door of 2.4: it is told, and the door stays.
+  await type(page, "Width", "2.4", doors);
+  await expect(doors.getByText(/runs into the next one/)).toBeVisible();
+  await page.keyboard.press("Escape");
+  expect((await front()).door!.width).toBe(0.95);
+  // Opened, its leaf has a point of its own.
+  await bay(page, 1, 1).click();
+  const fields = page.getByRole("region", { name: "Bay 1, storey 1" });
+  await type(page, "Opened by", "40", fields);
+  await expect(fields.getByLabel("Points of its leaves").getByText(/mm/)).toBeVisible();
+  await bay(page, 2, 1).click();
+  const double = page.getByRole("region", { name: "Bay 2, storey 1" });
+  await type(page, "Opened by", "40", double);
+  await expect(double.getByLabel("Points of its leaves").getByText(/leaf runs to/)).toHaveCount(2);
+});
+
+test("a front is put on all buildings of its row, which are kept when it is rolled again", async ({ page }) => {
+  const id = await openNew(page, (scene) => {
+    for (const [k, x] of [0, 14].entries())
+      scene.elements.push({
+        ...structuredClone(HOUSE),
+        id: `house-${k}`,
+        footprint: HOUSE.footprint.map((at) => ({ x: at.x + x, y: at.y + x })),
+        row: "row",
+      });
+  });
+  await fittings(page);
+  await page.mouse.click(...(await onSheet(page, 170, 130)));
+  await page.getByRole("button", { name: "A front by its size" }).click();
+  await page.getByText("Copy this front").click();
+  await page.getByRole("button", { name: "On the 2 buildings of its row" }).click();
+  const [one, other] = (await saved<Building>(page, id)).elements;
+  expect(other.fronts).toEqual(one.fronts);
+  expect([one.kept, other.kept]).toEqual([true, true]);
 });

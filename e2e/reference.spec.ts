@@ -2,7 +2,7 @@ import { readFileSync } from "node:fs";
 import { expect, test } from "@playwright/test";
 import sharp from "sharp";
 import AxeBuilder from "@axe-core/playwright";
-import { bench, bringIn, onBench, openReference, photo, references, set, trace, traceSet, TRUTH } from "./bench";
+import { bench, bringIn, onBench, photo, references, set, trace, traceSet, TRUTH } from "./bench";
 import { dragHandle, dragOnSheet, openNew, onSheet, saved, type } from "./table";
 
 test("a photo is taken in, its edges traced, its view found and drawn into", async ({ page }) => {
@@ -229,66 +229,6 @@ test("a photo is dropped on the desk, or pasted", async ({ page }) => {
   expect((await saved(page, id)).references).toHaveLength(2);
 });
 
-test("four corners of a photo are divided and repeated, dragged, undone and kept", async ({ page }) => {
-  const { bytes } = await photo();
-  const id = await openReference(page, bytes);
-  const kept = async () => (await saved(page, id)).references![0].quads ?? [];
-  const press = (x: number, y: number) =>
-    trace(page, [
-      [x, y],
-      [x, y],
-    ]);
-  await page.getByText("Divide", { exact: true }).click();
-  await page.getByRole("button", { name: "Press four corners" }).click();
-  await press(300, 400);
-  await press(900, 900);
-  await press(900, 400);
-  await press(300, 800);
-  await expect(page.getByText("The corners cross: press them in their order around.").first()).toBeVisible();
-  // The last one that was pressed is taken back; the others stay.
-  await page.keyboard.press("Backspace");
-  await page.keyboard.press("Backspace");
-  await press(900, 400);
-  await press(900, 900);
-  await press(300, 800);
-  const one = page.getByRole("region", { name: "Division 1" });
-  await expect(one).toBeVisible();
-  expect(await kept()).toMatchObject([{ columns: "2" }]);
-
-  await type(page, "Columns: a number, or a rhythm", "2 1 x2", one);
-  await type(page, "Rows: a number, a rhythm, or none", "4", one);
-  await type(page, "Repeats after", "1", one);
-  // Its sides, and the lines between: 9 columns of two spans, 5 rows, the outline; each a run of the path.
-  const runs = () =>
-    page
-      .getByTestId("division")
-      .locator("path")
-      .nth(1)
-      .evaluate((path) => path.getAttribute("d")!.match(/M/g)!.length);
-  expect(await runs()).toBe(1 + 9 + 5);
-
-  await trace(page, [
-    [900, 400],
-    [880, 460],
-  ]);
-  const [moved] = await kept();
-  expect(moved.corners[1].map(Math.round)).toEqual([880, 460]);
-  // A corner inside the other three is kept, and why it cannot be divided is said.
-  await trace(page, [
-    [880, 460],
-    [500, 780],
-  ]);
-  await expect(one.getByText("Corner 2 lies inside the other three.")).toBeVisible();
-  await page.getByRole("button", { name: "Undo" }).click();
-  await expect(one.getByRole("alert")).toHaveCount(0);
-  await page.reload();
-  await expect(page.getByTestId("division")).toBeVisible();
-  await page.getByText("Divide", { exact: true }).click();
-  await page.getByRole("button", { name: "Delete Division 1" }).click();
-  await expect(page.getByTestId("division")).toHaveCount(0);
-  expect(await kept()).toEqual([]);
-});
-
 test("a scene is saved with its photos in one file, and stands on the shelf with them again", async ({ page }) => {
   const { id, edges } = await onBench(page);
   await traceSet(page, "Left", edges.Left);
@@ -366,7 +306,7 @@ test("a photo begins a scene from the shelf, chosen or dropped, and what is none
   await expect(page.getByRole("link", { name: "IMG" })).toHaveCount(0);
 });
 
-test("a rough is laid under the drawing, moved, turned, and laid by two places; ruled lines on it tell its points", async ({
+test("a rough is laid under the drawing, moved, turned, and laid by two places; lines on it tell its points", async ({
   page,
 }) => {
   const id = await openNew(page);

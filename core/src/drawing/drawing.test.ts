@@ -114,6 +114,26 @@ describe("details", () => {
   );
 });
 
+describe("the lines within a thing", () => {
+  it("are drawn where its outline is and they fit beside it, each level whole or not at all", () => {
+    const view = viewOf(shotWith({ gaze: { heading: 0 } }));
+    // An upright at 20 m, one 0.5 m beside it, and one that crowds the first; all of 2 m.
+    const at = (x: number) => [[x, 20, 0] as const, [x, 20, 2] as const];
+    const items = (needs: readonly number[], ...places: readonly number[]) => ({
+      ends: flat(places.map((x) => [at(x)[0], at(x)[1]])),
+      starts: Uint32Array.from({ length: places.length + 1 }, (_, i) => i),
+      rank: Uint8Array.from(places, () => 1),
+      needs: Int32Array.from(needs),
+    });
+    const drawnOf = (of: ReturnType<typeof items>, wanted = (_: number) => true) => [...thinned(view, of, 0.8, wanted)];
+    expect(drawnOf(items([-1, 0], 0, 0.5))).toEqual([1, 1]);
+    expect(drawnOf(items([-1, 0], 0, 0.01))).toEqual([1, 0]);
+    // What needs another waits for it, whatever their order, and goes with it.
+    expect(drawnOf(items([1, -1], 0, 0.01))).toEqual([0, 1]);
+    expect(drawnOf(items([-1, 0], 0, 0.5), (i) => i === 1)).toEqual([0, 0]);
+  });
+});
+
 describe("far things", () => {
   it(
     "are thinned to their outline when what is within it would clot; near ones keep creases, details and lines " +

@@ -202,7 +202,7 @@ describe("an opening", () => {
   });
 
   it("has leaves that are opened by an angle, each about its own jamb", () => {
-    const door = (leaves: number, open: number): Opening => ({
+    const door = (leaves: 1 | 2, open: number): Opening => ({
       from: 1,
       to: 3,
       low: 0,
@@ -212,7 +212,7 @@ describe("an opening", () => {
       storey: 0,
       look: { reveal: 0.1, leaves, panels: 4, open },
     });
-    const free = (leaves: number, open: number) =>
+    const free = (leaves: 1 | 2, open: number) =>
       linesOfOpening(door(leaves, open))
         .filter(({ part, a, b }) => part === "glazing" && a[0] === b[0])
         .map(({ a }) => [a[0], a[2]]);

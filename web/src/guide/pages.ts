@@ -4,6 +4,8 @@ import { byHabit, withCovered, withFieldOfView } from "@zanvo/core/shot";
 import { shiftHorizon } from "@zanvo/core/vanishing";
 import { asBuilding, newBlock, withFront, type Block, type Building, type Front } from "@zanvo/core/world";
 
+import { LOFT, block, disc, fronted, picture, sparse } from "./pictures";
+
 /** One page of the pocket guide: a few sentences, and a picture that is worked out afresh as its slider moves. */
 export interface GuidePage {
   readonly id: string;
@@ -21,67 +23,6 @@ export interface GuidePage {
   readonly scene: (value: number) => Scene;
   /** Shows the desk to both sides of the sheet, where the points are. */
   readonly wide?: boolean;
-}
-
-const block = (id: string, x: number, y: number, length: number, width: number, height: number, heading = -55): Block =>
-  newBlock({ id, name: id, origin: { x, y, z: 0 }, heading, length, width, height });
-
-/** The corner by the net loft, its near edge straight ahead, and what stands behind it along both streets. */
-const LOFT: readonly Block[] = [
-  block("net-loft", 0.6, 15, 9, 8, 6),
-  block("ice-house", 6, 22.8, 9, 8, 9),
-  block("shed", -8.4, 21.3, 5, 6, 3.4),
-];
-
-const BASE = newScene("Net loft corner");
-const [MAIN] = BASE.orientations;
-/** A picture of the loft's corner; the sheet is only as large as its panel. */
-const picture = (change: (shot: Shot) => Shot, more: Partial<Scene> = {}): Scene => {
-  const shot: Shot = {
-    ...BASE.shots[0],
-    sheet: { width: 390, height: 240 },
-    frame: { x: 0, y: 0, width: 390, height: 240 },
-    lens: { law: "rectilinear", distance: 330, centre: { x: 195, y: 140 } },
-    bundles: [
-      { pin: "main-left", spacing: 22, strength: 0.7 },
-      { pin: "main-right", spacing: 22, strength: 0.7 },
-      { pin: "upright", spacing: 30, strength: 0.25 },
-    ],
-  };
-  return { ...BASE, elements: [...LOFT], ...more, shots: [change(shot)] };
-};
-
-/** The near building of the picture with fronts on the walls that face the eye, and openings so deep. */
-function fronted(reveal: number): Building {
-  const plain: Building = { ...asBuilding(block("net-loft", 0.6, 8, 9, 8, 6)), storeys: 2 };
-  const front = (side: number): Front => ({
-    side,
-    bays: "window 1.6, double 2, window 1.6",
-    window: { width: 1, height: 1.5, sill: 0.9, reveal, frame: 0.06, across: 2, up: 2 },
-    door: { width: 1.6, height: 2.3, leaves: 2, panels: 4, reveal },
-  });
-  return [0, 1, 2, 3].reduce((one, side) => withFront(one, front(side)), plain);
-}
-
-const sparse = (spacing: number): Shot["bundles"] =>
-  ["main-left", "main-right", "upright"].map((pin) => ({ pin, spacing, strength: 0.6 }));
-
-/** A shot as a disc of so many degrees across in the middle of its panel. */
-function disc(shot: Shot, angle: number, law: LawId = "stereographic"): Shot {
-  const { frame } = shot;
-  return withCovered(
-    {
-      ...shot,
-      bundles: sparse(11),
-      lens: {
-        law,
-        distance: 100,
-        within: angle,
-        centre: { x: frame.x + frame.width / 2, y: frame.y + frame.height / 2 },
-      },
-    },
-    angle,
-  );
 }
 
 export const PAGES: readonly GuidePage[] = [

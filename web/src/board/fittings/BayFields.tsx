@@ -12,15 +12,17 @@ import {
 } from "@zanvo/core/world";
 import { EdgePoints } from "../../elements/EdgePoints";
 import { Button, Check, MeasureField, Select } from "../../ui";
+import type { ChangeBuilding } from "./change";
 import type { ChosenBay } from "./createFittings";
 import { HeadChoice } from "./HeadChoice";
 import { changedBay, openingIn, ownOf } from "./ownBays";
+import { useSpoken } from "./useSpoken";
 
 interface BayFieldsProps {
   readonly building: Building;
   readonly side: number;
   readonly bay: ChosenBay;
-  readonly change: (building: Building, what: string) => void;
+  readonly change: ChangeBuilding;
 }
 
 const OPENINGS = [
@@ -44,6 +46,7 @@ function leavesOf(building: Building, side: number, door: Opening): readonly (re
 
 /** What one bay has: by its rule, or of its own. */
 export function BayFields({ building, side, bay, change }: BayFieldsProps) {
+  const spoken = useSpoken();
   const front = frontOn(building, side);
   if (!front) return null;
   const { floors, bays } = elevationOf(building, side);
@@ -70,12 +73,12 @@ export function BayFields({ building, side, bay, change }: BayFieldsProps) {
         className="min-w-0 grow"
         value={its?.kind ?? "none"}
         options={OPENINGS}
-        onChange={(opening) => put({ opening }, "opening")}
+        onChange={(opening) => spoken(() => put({ opening }, "opening"))}
       />
       {its && (
         <>
           {its.kind === "window" && (
-            <HeadChoice value={its.look.head ?? "flat"} onChange={(head) => put({ head }, "head")} />
+            <HeadChoice value={its.look.head ?? "flat"} onChange={(head) => spoken(() => put({ head }, "head"))} />
           )}
           {field("width", its.to - its.from)}
           {field("height", its.high - its.low)}
@@ -95,13 +98,13 @@ export function BayFields({ building, side, bay, change }: BayFieldsProps) {
             <Check
               label="A balcony before it"
               checked={ownOf(front, bay)?.balcony ?? false}
-              onChange={(on) => put({ balcony: on || undefined }, "balcony")}
+              onChange={(on) => spoken(() => put({ balcony: on || undefined }, "balcony"))}
             />
           )}
         </>
       )}
       {ownOf(front, bay) && (
-        <Button className="w-full" onClick={() => put(null, "rule")}>
+        <Button className="w-full" onClick={() => spoken(() => put(null, "rule"))}>
           As its rule has it
         </Button>
       )}

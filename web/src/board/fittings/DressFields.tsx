@@ -1,8 +1,8 @@
 import { measureOf } from "@zanvo/core/fields";
 import { kindOf, PATTERNS, requireValid, type Building, type Dress, type PatternId } from "@zanvo/core/world";
-import { toldBy } from "@zanvo/core/problem";
 import { Check, MeasureField, Select } from "../../ui";
-import { useBoard } from "../useBoard";
+import type { ChangeBuilding } from "./change";
+import { useSpoken } from "./useSpoken";
 
 /** Bands that all walls can have, and how high each is at first, m. */
 const BANDS = [
@@ -19,24 +19,17 @@ const MADE_OF: readonly (readonly [PatternId | "", string])[] = [
 
 interface DressFieldsProps {
   readonly building: Building;
-  readonly change: (building: Building, what: string) => void;
+  readonly change: ChangeBuilding;
 }
 
 /** The dress of all walls of a building: bands that run around its corners, quoins, and what it is made of. */
 export function DressFields({ building, change }: DressFieldsProps) {
-  const { say } = useBoard();
+  const spoken = useSpoken();
   const { dress = {} } = building;
   const put = (part: Partial<Dress>, what: string) => {
-    const next = Object.entries({ ...dress, ...part }).filter(([, value]) => value !== undefined);
-    const dressed = next.length > 0 ? (Object.fromEntries(next) as Dress) : undefined;
-    change(requireValid({ ...building, dress: dressed }), `dress ${what}`);
-  };
-  const spoken = (part: Partial<Dress>, what: string) => {
-    try {
-      put(part, what);
-    } catch (wrong) {
-      say(toldBy(wrong));
-    }
+    const next = { ...dress, ...part };
+    const any = Object.values(next).some((value) => value !== undefined);
+    change(requireValid({ ...building, dress: any ? next : undefined }), `dress ${what}`);
   };
   return (
     <>
@@ -45,7 +38,7 @@ export function DressFields({ building, change }: DressFieldsProps) {
           <Check
             label={label}
             checked={dress[key] !== undefined}
-            onChange={(on) => spoken({ [key]: on ? first : undefined }, key)}
+            onChange={(on) => spoken(() => put({ [key]: on ? first : undefined }, key))}
           />
           {dress[key] !== undefined && (
             <MeasureField
@@ -59,7 +52,7 @@ export function DressFields({ building, change }: DressFieldsProps) {
       <Check
         label="Quoins"
         checked={dress.quoins ?? false}
-        onChange={(on) => spoken({ quoins: on || undefined }, "quoins")}
+        onChange={(on) => spoken(() => put({ quoins: on || undefined }, "quoins"))}
       />
       <Select
         labelled
@@ -67,13 +60,15 @@ export function DressFields({ building, change }: DressFieldsProps) {
         className="min-w-0 grow"
         value={dress.pattern ?? ""}
         options={MADE_OF}
-        onChange={(pattern) => spoken(pattern ? { pattern } : { pattern: undefined, hint: undefined }, "pattern")}
+        onChange={(pattern) =>
+          spoken(() => put(pattern ? { pattern } : { pattern: undefined, hint: undefined }, "pattern"))
+        }
       />
       {dress.pattern && (
         <Check
           label="A hint of it at the edges"
           checked={dress.hint ?? false}
-          onChange={(on) => spoken({ hint: on || undefined }, "hint")}
+          onChange={(on) => spoken(() => put({ hint: on || undefined }, "hint"))}
         />
       )}
     </>

@@ -1,5 +1,4 @@
 import type { Vec2 } from "@zanvo/core/geometry";
-import { toldBy } from "@zanvo/core/problem";
 import { metres, sentence } from "@zanvo/core/units";
 import {
   elevationOf,
@@ -15,6 +14,7 @@ import { arrowBy } from "../../ui/arrows";
 import { useBoard } from "../useBoard";
 import type { ChosenBay } from "./createFittings";
 import { changedBay, movedBy, STEP } from "./ownBays";
+import { useSpoken } from "./useSpoken";
 
 const INK = "#26251f";
 const ACCENT = "#c8401f";
@@ -72,6 +72,7 @@ function placeOf({ currentTarget, clientX, clientY }: PointerEvent<SVGGraphicsEl
 /** The hand on an elevation: it presses a bay, and moves what is in it. */
 function useElevationHand({ building, side }: ElevationProps) {
   const board = useBoard();
+  const spoken = useSpoken();
   const live = useRef<{ from: Vec2; window: Vec2; at: ChosenBay; of: Building; moved: boolean } | null>(null);
   const put = (change: ReturnType<typeof movedBy>, at: ChosenBay, of: Building) => {
     if (!change) return;
@@ -109,28 +110,19 @@ function useElevationHand({ building, side }: ElevationProps) {
       live.current = null;
     },
     onKeyDown: (at: ChosenBay) => (event: KeyboardEvent) => {
-      const change =
-        event.key === "Delete" || event.key === "Backspace"
-          ? { opening: "none" as const }
-          : arrowBy(event, STEP) && movedBy(building, side, at, arrowUp(event));
-      if (event.key === "Enter" || event.key === " ") board.fit({ bay: at });
+      if (event.key === "Enter" || event.key === " ") return board.fit({ bay: at });
+      const by = arrowBy(event, STEP);
+      const gone = event.key === "Delete" || event.key === "Backspace";
+      const change = gone ? { opening: "none" as const } : by && movedBy(building, side, at, [by[0], -by[1]]);
       if (!change) return;
       event.preventDefault();
       event.stopPropagation();
-      try {
-        board.edit(replaceElement(changedBay(building, side, at, change)), `bay ${building.id} ${at.bay} ${at.storey}`);
-      } catch (wrong) {
-        board.say(toldBy(wrong));
-      }
+      spoken(() =>
+        board.edit(replaceElement(changedBay(building, side, at, change)), `bay ${building.id} ${at.bay} ${at.storey}`),
+      );
     },
   };
 }
-
-/** What an arrow key moves by on a wall, m along it and up. */
-const arrowUp = (event: KeyboardEvent): Vec2 => {
-  const [dx, dy] = arrowBy(event, STEP) ?? [0, 0];
-  return [dx, -dy];
-};
 
 /** The lines of storeys and bays of a wall. */
 function Divisions({ elevation: { long, floors, bays } }: { readonly elevation: FrontElevation }) {

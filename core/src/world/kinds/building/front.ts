@@ -39,10 +39,16 @@ export interface Bay {
 /** What an opening is. */
 export type OpeningKind = "window" | "door";
 
+/** What an opening is made of; a door may have two leaves, and be opened by so many degrees. */
+export type Look = Partial<Omit<WindowLook, "width" | "height" | "sill"> & Omit<DoorLook, "width" | "height">> & {
+  readonly leaves?: 1 | 2;
+  readonly open?: number;
+};
+
 /** An opening in a wall: its extent in m along it and over its part's foot, and what it is made of. */
 export interface Opening extends Extent {
   readonly kind: OpeningKind;
-  readonly look: Partial<Omit<WindowLook, "width" | "height" | "sill">> & Partial<Omit<DoorLook, "width" | "height">>;
+  readonly look: Look;
   /** Its place in the row of its storey, and that storey, from 0. */
   readonly index: number;
   readonly storey: number;
@@ -73,14 +79,14 @@ export function baysOf({ bays, fit, ends = ENDS }: Front, long: number): readonl
   }));
 }
 
-/** One of the windows that a building has in all its walls. */
-export function oneOfThem({ every: _every, party: _party, ...window }: NonNullable<Building["windows"]>): WindowLook {
-  return window;
+/** The windows of a front where its own are not said: as large as the building's, or usual ones. */
+export function windowOf({ window }: Front, { windows = DEFAULT_WINDOWS }: Pick<Building, "windows">): WindowLook {
+  const { width, height, sill } = windows;
+  return window ?? { width, height, sill, reveal: DEFAULT_LEAF.reveal };
 }
 
-/** The windows of a front where its own are not said: the building's, or usual ones. */
-export const windowOf = ({ window }: Front, { windows }: Pick<Building, "windows">): WindowLook =>
-  window ?? oneOfThem(windows ?? { ...DEFAULT_WINDOWS, reveal: DEFAULT_LEAF.reveal });
+/** The doors of a front, where nothing else is said of a bay. */
+export const doorOf = ({ door }: Front): DoorLook => ({ ...DEFAULT_DOOR, ...DEFAULT_LEAF, ...door });
 
 /** What a bay has by its rule: how it stands in its storey, and what it is made of. */
 interface Ruled {
@@ -88,7 +94,7 @@ interface Ruled {
   readonly width: number;
   readonly height: number;
   readonly sill: number;
-  readonly look: Opening["look"];
+  readonly look: Look;
 }
 
 function ruledWindow(front: Front, building: Pick<Building, "windows">): Ruled {
@@ -96,8 +102,8 @@ function ruledWindow(front: Front, building: Pick<Building, "windows">): Ruled {
   return { kind: "window", width, height, sill, look };
 }
 
-function ruledDoor({ door }: Front, size: { readonly width: number; readonly height: number }): Ruled {
-  const { width, height, ...look } = { ...DEFAULT_LEAF, ...size, ...door };
+function ruledDoor(front: Front): Ruled {
+  const { width, height, ...look } = doorOf(front);
   return { kind: "door", width, height, sill: 0, look };
 }
 
@@ -111,9 +117,12 @@ function onGround(front: Front, building: Pick<Building, "windows">, bay: Bay, f
     case "window":
       return ruledWindow(front, building);
     case "door":
-      return ruledDoor(front, DEFAULT_DOOR);
-    case "double":
-      return ruledDoor({ ...front, door: { ...DOUBLE, ...front.door, width: DOUBLE.width, leaves: 2 } }, DOUBLE);
+      return ruledDoor(front);
+    case "double": {
+      const door = ruledDoor(front);
+      const height = front.door?.height ?? DOUBLE.height;
+      return { ...door, width: DOUBLE.width, height, look: { ...door.look, leaves: 2 } };
+    }
     case "gate": {
       const size = { width: Math.min(GATE.width, wide - 2 * END), height: Math.min(GATE.height, tall) };
       return { kind: "door", ...size, sill: 0, look: { reveal: DEFAULT_LEAF.reveal, leaves: 2, panels: 1 } };
@@ -131,7 +140,7 @@ function onGround(front: Front, building: Pick<Building, "windows">, bay: Bay, f
 function changed(front: Front, building: Pick<Building, "windows">, ruled: Ruled | null, own?: OwnBay): Ruled | null {
   if (!own) return ruled;
   if (own.opening === "none") return null;
-  const fresh = own.opening === "door" ? ruledDoor(front, DEFAULT_DOOR) : ruledWindow(front, building);
+  const fresh = own.opening === "door" ? ruledDoor(front) : ruledWindow(front, building);
   const base = ruled && (own.opening === undefined || own.opening === ruled.kind) ? ruled : fresh;
   const { width = base.width, height = base.height, sill = base.sill, head, open } = own;
   const look = { ...base.look, ...(head ? { head } : {}), ...(open === undefined ? {} : { open }) };

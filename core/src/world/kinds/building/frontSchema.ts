@@ -17,37 +17,37 @@ const oneOf = <T extends string>(words: readonly T[]) => Type.Unsafe<T>({ type: 
 const Head = named("Head", oneOf(Object.keys(HEADS) as Head[]));
 const Panes = Type.Integer({ minimum: 1, maximum: 12 });
 
-/** What an opening is made of: lengths in m. */
-export const LOOK = {
+/** What any opening is made of: lengths in m. */
+const LOOK = {
   head: Type.Optional(Head),
   /** How far behind the wall its pane or its leaf lies: 0.10 to 0.25 m are usual (common practice). */
-  reveal: Type.Optional(named("Reveal", offered(0.02, 0.6, metresIn({ minimum: 0, maximum: 5 })))),
+  reveal: Type.Optional(named("Reveal", offered(0, 0.6, metresIn({ minimum: 0, maximum: 5 })))),
   frame: Type.Optional(named("Width of its frame", offered(0.02, 0.3, Size))),
+  /** The height of the band over its head. */
+  lintel: Type.Optional(named("Lintel", offered(0.05, 1, Size))),
+};
+const [Width, Height] = [named("Width", Size), named("Height", Size)];
+
+const WindowSchema = strict({
+  width: Width,
+  height: Height,
+  sill: named("Sill over the floor", Raised),
+  ...LOOK,
   across: Type.Optional(named("Panes across", Panes)),
   up: Type.Optional(named("Panes up", Panes)),
-  /** The height of the bands under it and over its head. */
+  /** The height of the band under it. */
   ledge: Type.Optional(named("Sill band", offered(0.03, 0.5, Size))),
-  lintel: Type.Optional(named("Lintel", offered(0.05, 1, Size))),
   shutters: Type.Optional(Type.Boolean()),
-};
+});
 
-const Open = named("Opened by", degreesIn({ minimum: 0, maximum: 170 }));
-
-/** What a door is made of besides. */
-export const DOOR_LOOK = {
+const DoorSchema = strict({
+  width: Width,
+  height: Height,
   ...LOOK,
-  leaves: Type.Optional(named("Leaves", Type.Integer({ minimum: 1, maximum: 2 }))),
   panels: Type.Optional(named("Panels in a leaf", Type.Integer({ minimum: 0, maximum: 12 }))),
   /** The height of the light over its leaves. */
   fanlight: Type.Optional(named("Fanlight", offered(0.1, 2, Size))),
-  /** How far its leaves are opened inwards, degrees; 0 and where nothing is said, they are shut. */
-  open: Type.Optional(Open),
-};
-
-const [Width, Height] = [named("Width", Size), named("Height", Size)];
-
-const WindowSchema = strict({ width: Width, height: Height, sill: named("Sill over the floor", Raised), ...LOOK });
-const DoorSchema = strict({ width: Width, height: Height, ...DOOR_LOOK });
+});
 
 /** What a bay has in place of what its rule gives it; lengths in m, `by` along the wall from the middle of its bay. */
 const OwnSchema = strict({
@@ -59,12 +59,13 @@ const OwnSchema = strict({
   height: Type.Optional(Height),
   sill: Type.Optional(named("Sill over the floor", Raised)),
   head: Type.Optional(Head),
-  open: Type.Optional(Open),
+  /** How far the leaves of its door are opened inwards, degrees; 0 and where nothing is said, they are shut. */
+  open: Type.Optional(named("Opened by", degreesIn({ minimum: 0, maximum: 170 }))),
   /** It has a balcony before it. */
   balcony: Type.Optional(Type.Boolean()),
 });
 
-/** A cloth over each shop of a front: how far it reaches out, how much it falls, and what it leaves clear under it, m. */
+/** A cloth over each shop: how far it reaches out, how much it falls, and what it leaves clear under it, m. */
 const AwningSchema = strict({
   out: named("Reaches out by", offered(0.3, 4, Size)),
   drop: named("Falls by", offered(0.05, 3, Size)),

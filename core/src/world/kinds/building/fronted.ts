@@ -57,7 +57,7 @@ export function elevationOf(building: Building, side: number): FrontElevation {
   };
 }
 
-/** A front that suits the size of a wall: bays of a usual width, windows by the height of the storeys, a door between. */
+/** A front that suits the size of a wall: bays of a usual width, windows by its storeys, a door between. */
 export function usualFront(building: Building, side: number, withDoor = true): Front {
   const long = wallLengths(building)[side];
   const n = Math.max(1, Math.min(60, Math.floor((long - 0.8) / BAY)));

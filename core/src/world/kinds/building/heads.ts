@@ -60,7 +60,7 @@ function headOf(head: Head, extent: Extent): Vec2[] {
   ];
 }
 
-/** The outline of an opening, counter-clockwise as it is seen from outside; one with a round window's head is a circle. */
+/** The outline of an opening, counter-clockwise as it is seen from outside; that of a round window is a circle. */
 export function outlineOfOpening(head: Head, extent: Extent): readonly Vec2[] {
   const { from, to, low, high } = extent;
   if (head !== "circle") {

@@ -19,6 +19,7 @@ export {
   DEFAULT_DOOR,
   DEFAULT_WINDOWS,
   openingsOfFront,
+  doorOf,
   windowOf,
   type Bay,
   type Opening,

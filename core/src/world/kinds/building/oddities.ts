@@ -55,7 +55,8 @@ export function odditiesOf(building: Building): readonly Oddity[] {
               odd(
                 "sill",
                 sill,
-                sentence`The sill in ${where} is ${metres(sill)} over its floor: below ${metres(SILL)} a rail is wanted.`,
+                sentence`The sill in ${where} is ${metres(sill)} over its floor:
+                  below ${metres(SILL)} a rail is wanted.`,
               ),
             ]
           : []),

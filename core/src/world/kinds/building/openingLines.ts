@@ -133,7 +133,7 @@ function openLeaves(opening: Opening, depth: number): OpeningLine[] {
  */
 function leavesOf(opening: Opening, pane: readonly Vec2[], depth: number): OpeningLine[] {
   const { from, to, low, high, look } = opening;
-  if (look.panels === undefined && look.leaves === undefined) return [];
+  if (look.panels === undefined) return [];
   const { leaves = 1, panels = 0, open = 0 } = look;
   const top = topOfLeaves(opening);
   const wide = (to - from) / leaves;

@@ -10,7 +10,7 @@ import { railsOf } from "./attached";
 import { dressOfWall, type DressedWall } from "./dress";
 import type { Dress } from "./dressSchema";
 import { floorsOf, type Floor } from "./floors";
-import { END, oneOfThem, openingsOfFront, type Opening } from "./front";
+import { END, openingsOfFront, type Opening } from "./front";
 import type { Front } from "./frontSchema";
 import { outlineOfOpening } from "./heads";
 import { LINE_PARTS, linesOfOpening, type InWall, type LinePart } from "./openingLines";
@@ -132,17 +132,11 @@ const along = ({ p, u }: Wall, s: number): Vec2 => [p[0] + s * u[0], p[1] + s * 
 type Placed = Omit<NonNullable<Building["doors"]>[number], "x" | "y">;
 
 /** A door where it fits into its wall, on the ground there. */
-function doorIn(
-  wall: Wall,
-  middle: number,
-  { width, height: tall, ...look }: Placed,
-  height: number,
-  over: Over,
-): Opening[] {
+function doorIn(wall: Wall, middle: number, { width, height: tall }: Placed, height: number, over: Over): Opening[] {
   const from = Math.max(END / 4, Math.min(wall.long - width - END / 4, middle - width / 2));
   const foot = Math.max(over(along(wall, from)), over(along(wall, from + width)));
   if (from < 0 || foot + tall > height) return [];
-  return [{ kind: "door", look, from, to: from + width, low: foot, high: foot + tall, index: 0, storey: 0 }];
+  return [{ kind: "door", look: {}, from, to: from + width, low: foot, high: foot + tall, index: 0, storey: 0 }];
 }
 
 /** Windows in every storey of a wall, clear of what is taken of it and of the ground. */
@@ -151,7 +145,7 @@ function windowsIn(
   windows: NonNullable<Building["windows"]>,
   { floors, taken, over }: { floors: readonly Floor[]; taken: readonly Taken[]; over: Over },
 ): Opening[] {
-  const { width, height, sill, ...look } = oneOfThem(windows);
+  const { width, height, sill } = windows;
   const bay = Math.max(windows.every, width + END);
   const bays = Math.floor((wall.long - 2 * END) / bay);
   const out: Opening[] = [];
@@ -162,7 +156,7 @@ function windowsIn(
       const low = floor.low + sill;
       const high = Math.min(low + height, floor.low + floor.height - END);
       if (high - low < END || low < over(along(wall, middle)) + END) continue;
-      const opening: Opening = { kind: "window", look, from, to, low, high, index: n, storey };
+      const opening: Opening = { kind: "window", look: {}, from, to, low, high, index: n, storey };
       if (!isTaken(opening, taken)) out.push(opening);
     }
   });

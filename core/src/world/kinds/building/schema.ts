@@ -1,7 +1,7 @@
 import type { Static } from "@sinclair/typebox";
 import { Flags, Footprint, Heading, Id, Metres, named, offered, Raised, Size, strict, Type } from "../../../fields";
 import { DressSchema } from "./dressSchema";
-import { DOOR_LOOK, FrontSchema, LOOK } from "./frontSchema";
+import { FrontSchema } from "./frontSchema";
 import { ROOFS, type RoofKind } from "./roofs";
 
 /** Where a part of a building stands on the plan, m. */
@@ -77,11 +77,10 @@ export const BuildingSchema = strict({
       height: named("Height of a window", Size),
       sill: named("Sill over the floor", Raised),
       party: Type.Optional(Type.Boolean()),
-      ...LOOK,
     }),
   ),
   /** Doors, each in the wall nearest to x and y, m. */
-  doors: Type.Optional(Type.Array(strict({ ...At, width: Width, height: Height, ...DOOR_LOOK }), { maxItems: 40 })),
+  doors: Type.Optional(Type.Array(strict({ ...At, width: Width, height: Height }), { maxItems: 40 })),
   /** The fronts of walls that have one of their own, by rule. */
   fronts: Type.Optional(Type.Array(FrontSchema, { maxItems: 400 })),
   dress: Type.Optional(DressSchema),
