@@ -1,10 +1,8 @@
-import type { LawId } from "@zanvo/core/lens";
-import { newScene, splitPanel, type Scene, type Shot } from "@zanvo/core/scene";
+import { splitPanel, type Scene } from "@zanvo/core/scene";
 import { byHabit, withCovered, withFieldOfView } from "@zanvo/core/shot";
 import { shiftHorizon } from "@zanvo/core/vanishing";
-import { asBuilding, newBlock, withFront, type Block, type Building, type Front } from "@zanvo/core/world";
 
-import { LOFT, block, disc, fronted, picture, sparse } from "./pictures";
+import { LOFT, MAIN, block, disc, fronted, picture, sparse } from "./pictures";
 
 /** One page of the pocket guide: a few sentences, and a picture that is worked out afresh as its slider moves. */
 export interface GuidePage {

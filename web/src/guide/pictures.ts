@@ -21,7 +21,7 @@ export const LOFT: readonly Block[] = [
 ];
 
 const BASE = newScene("Net loft corner");
-const [MAIN] = BASE.orientations;
+export const [MAIN] = BASE.orientations;
 /** A picture of the loft's corner; the sheet is only as large as its panel. */
 export const picture = (change: (shot: Shot) => Shot, more: Partial<Scene> = {}): Scene => {
   const shot: Shot = {
