@@ -198,9 +198,9 @@ test("the doors of a front, and bays that do not fill its wall", async ({ page }
   await page.getByLabel("A light over it").check();
   await type(page, "Fanlight", "0.3", doors);
   expect((await front()).door).toMatchObject({ panels: 6, fanlight: 0.3, reveal: 0.12 });
-  // Bays of 2 m do not take a door of 2.4: it is told, and the door stays.
-  await type(page, "Width", "2.4", doors);
-  await expect(doors.getByText(/runs into the next one/)).toBeVisible();
+  // A door of 3.2 m in the first bay, 2 m wide and 0.4 m from the corner: it is told, and the door stays.
+  await type(page, "Width", "3.2", doors);
+  await expect(doors.getByText(/door in bay 1 of storey 1 that reaches over the corner of its wall/)).toBeVisible();
   await page.keyboard.press("Escape");
   expect((await front()).door!.width).toBe(0.95);
   // Opened, its leaf has a point of its own.
