@@ -262,7 +262,7 @@ test("a press beside a chosen building raises another; it stands along the stree
   expect([10, -80]).toContainEqual(Math.round(second.heading));
 });
 
-test("a corner is begun at a height, from its top downwards, and led to its neighbour's top; a cube takes one press", async ({
+test("a corner begins at a height or at its top, and is led to its neighbour's top; a cube takes one press", async ({
   page,
 }) => {
   const id = await openNew(page, withHouse);

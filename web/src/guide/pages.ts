@@ -214,8 +214,8 @@ export const PAGES: readonly GuidePage[] = [
       "Lines of a front go to its own wall's point; what goes back into the wall, the jambs, the sill and the " +
         "soffit, goes to the opposite one. Only the far jamb shows: the near one hides behind the wall's edge.",
       "Seen from below, a head shows its soffit and no sill; from above, its sill. The panes lie as deep as the " +
-        "reveal, so they start later on the near side. Two leaves meet in the true middle, nearer to the far side " +
-        "than to the near one on paper.",
+        "reveal: a strip of them hides behind the near edge. Two leaves meet in the true middle, nearer to the far " +
+        "side than to the near one on paper.",
     ],
     slider: { label: "Reveal", unit: "m", min: 0, max: 0.6, step: 0.02, start: 0.24 },
     scene: (reveal) => picture((shot) => shot, { elements: [fronted(reveal)] }),

@@ -1,8 +1,8 @@
 import type { Reference } from "@zanvo/core/scene";
-import { X } from "lucide-react";
 import { DivisionFields } from "../dividing/DivisionFields";
 import { useStores } from "../stores";
-import { Button, Fold, IconButton } from "../ui";
+import { Button, Fold } from "../ui";
+import { ListedHead } from "./ListedHead";
 import { changeQuad, QUADS, removeQuad, type Tracing } from "./tracing";
 
 interface DividePanelProps {
@@ -35,25 +35,15 @@ export function DividePanel({ reference, tracing: { set, edge }, onTracing }: Di
             aria-label={name}
             className={`space-y-1 rounded border p-1.5 ${chosen ? "border-accent" : "border-hair"}`}
           >
-            <div className="flex items-center gap-1">
-              <button
-                type="button"
-                aria-pressed={chosen}
-                className="min-h-6 grow text-left font-medium"
-                onClick={() => onTracing({ set: QUADS, edge: at })}
-              >
-                {name}
-              </button>
-              <IconButton
-                label={`Delete ${name}`}
-                onClick={() => {
-                  removeQuad(stores, reference.id, at);
-                  onTracing({ set: QUADS, edge: null });
-                }}
-              >
-                <X size={14} />
-              </IconButton>
-            </div>
+            <ListedHead
+              name={name}
+              chosen={chosen}
+              onChoose={() => onTracing({ set: QUADS, edge: at })}
+              onDelete={() => {
+                removeQuad(stores, reference.id, at);
+                onTracing({ set: QUADS, edge: null });
+              }}
+            />
             {chosen && (
               <DivisionFields
                 quad={quad}

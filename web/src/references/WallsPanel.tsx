@@ -1,4 +1,4 @@
-import { RotateCcw, X } from "lucide-react";
+import { RotateCcw } from "lucide-react";
 import type { Reference, Wall } from "@zanvo/core/scene";
 import { fileName } from "@zanvo/core/scene";
 import type { MeasuredWall } from "@zanvo/core/recover";
@@ -6,6 +6,7 @@ import { download } from "../files";
 import { Button, Fold, IconButton, MeasureField, Select, useWork, Working } from "../ui";
 import { listed, metres } from "@zanvo/core/units";
 import { sceneMeasure } from "@zanvo/core/schema";
+import { ListedHead } from "./ListedHead";
 import { useWalls } from "./Traced";
 import { onWall, removeEdge, WALLS, type Tracing } from "./tracing";
 import { flatWall } from "./warp";
@@ -131,25 +132,15 @@ function WallRow({
       aria-label={wall.name}
       className={`space-y-1 rounded border p-1.5 ${chosen ? "border-accent" : "border-hair"}`}
     >
-      <div className="flex items-center gap-1">
-        <button
-          type="button"
-          aria-pressed={chosen}
-          className="min-h-6 grow text-left font-medium"
-          onClick={() => onTracing({ set: WALLS, edge: at })}
-        >
-          {wall.name}
-        </button>
-        <IconButton
-          label={`Delete ${wall.name}`}
-          onClick={() => {
-            removeEdge(stores, reference.id, WALLS, at);
-            onTracing({ set: WALLS, edge: null });
-          }}
-        >
-          <X size={14} />
-        </IconButton>
-      </div>
+      <ListedHead
+        name={wall.name}
+        chosen={chosen}
+        onChoose={() => onTracing({ set: WALLS, edge: at })}
+        onDelete={() => {
+          removeEdge(stores, reference.id, WALLS, at);
+          onTracing({ set: WALLS, edge: null });
+        }}
+      />
       <Select
         label={`${wall.name} runs along`}
         value={wall.along}

@@ -151,7 +151,7 @@ function changed(front: Front, building: Pick<Building, "windows">, ruled: Ruled
 export const ownBay = ({ own }: Front, bay: number, storey: number): OwnBay | undefined =>
   own?.find((one) => one.bay === bay && one.storey === storey);
 
-/** The openings of a wall by its front, storey by storey: none higher than its storey, unless that is said of its own. */
+/** The openings of a wall by its front, storey by storey; none is higher than its storey, unless that is said. */
 export function openingsOfFront(
   front: Front,
   building: Pick<Building, "windows">,
@@ -203,7 +203,9 @@ export function frontProblem(
     if (crowded)
       return {
         field: "bays",
-        message: `has a ${crowded.kind} in ${whereOf(crowded)} that runs into the next one: make them narrower, or fewer.`,
+        message:
+          `has a ${crowded.kind} in ${whereOf(crowded)} that runs into the next one: ` +
+          "make them narrower, or fewer.",
       };
     return awningProblem(front, wall);
   } catch (error) {
