@@ -233,3 +233,41 @@ test("a front is put on all buildings of its row, which are kept when it is roll
   expect(other.fronts).toEqual(one.fronts);
   expect([one.kept, other.kept]).toEqual([true, true]);
 });
+
+test("rooms lie behind the walls: one looks in and out again, walks in, and leaves near walls out", async ({
+  page,
+}) => {
+  const id = await openNew(page, withHouse);
+  await fittings(page);
+  await page.mouse.click(...(await onSheet(page, 170, 130)));
+  await page.getByRole("button", { name: "Fronts on all its walls" }).click();
+  await page.getByText("Its rooms").click();
+  const before = await page.getByRole("application").screenshot();
+  await page.getByLabel("Rooms behind its walls").check();
+  await expect.poll(async () => (await house(page, id)).rooms).toEqual({ wall: 0.3, slab: 0.3 });
+  await type(page, "Thickness of the walls", "0.4", wall(page));
+  await type(page, "Rooms side by side", "3", wall(page));
+  await expect.poll(async () => (await house(page, id)).rooms).toEqual({ wall: 0.4, slab: 0.3, across: 3 });
+  // What cannot be is said by its field, and nothing is lost.
+  await type(page, "Thickness of the floors", "0.4", wall(page));
+  await type(page, "Thickness of the walls", "0.5", wall(page));
+  await type(page, "Rooms side by side", "20", wall(page));
+  await expect(page.getByText(/are too many: no room is left for each/)).toBeVisible();
+  expect((await house(page, id)).rooms?.across).toBe(3);
+  await expect.poll(async () => Buffer.compare(before, await page.getByRole("application").screenshot())).not.toBe(0);
+
+  await page.getByLabel("Leave its near walls out in this shot").check();
+  await expect.poll(async () => (await saved<Building>(page, id)).shots[0].cutaway).toBe("house");
+  await page.reload();
+  await fittings(page);
+  await page.mouse.click(...(await onSheet(page, 170, 130)));
+  await page.getByText("Its rooms").click();
+  await expect(page.getByLabel("Leave its near walls out in this shot")).toBeChecked();
+
+  // The eye may stand in a room; without rooms, that is told.
+  await page.getByRole("navigation", { name: "Stages" }).getByRole("button", { name: "Eye level" }).click();
+  await type(page, "Eye, north of the origin", "18");
+  await type(page, "Eye, east of the origin", "-2");
+  await expect.poll(async () => (await saved<Building>(page, id)).shots[0].eye).toMatchObject({ x: -2, y: 18 });
+  await expect(page.getByText(/The eye stands inside/)).toHaveCount(0);
+});

@@ -102,6 +102,9 @@ describe("findings", () => {
     expect(
       seenFindings({ ...scene, elements: [steps] }, shotWith({ eye: { x: 15, y: 5, z: 3 } })).map(({ id }) => id),
     ).not.toContain("eye-inside-ell");
+    // In a room one is meant to be; in its wall one is not.
+    const rooms = { wall: 0.4, slab: 0.3 };
+    expect([told(15, 5, 1.6, { rooms }), told(15, 5.7, 1.6, { rooms })?.severity]).toEqual([undefined, "warning"]);
     // In a passage one is not inside.
     expect(told(15, 3, 1.6, { passages: [{ x: 15, y: 0, width: 3, height: 3 }] })).toBeUndefined();
   });

@@ -18,14 +18,13 @@ import { tenth, type Check } from "./finding";
 const CLEAR = 0.5;
 
 /**
- * Whether a place is within the walls of an element, up to its eaves; one low enough to be in a passage through it is
+ * Whether a place is within the walls of an element, up to its eaves; one in a passage through it, or in a room, is
  * not.
  */
 function within(element: Element, at: Vec2, z: number, terrain: Terrain): boolean {
   const { origin, height } = boxOf(element);
   const foot = origin.z + raisedBy(element, at, terrain);
-  const open = kindOf(element).open?.(element) ?? 0;
-  return z > foot + open && z < foot + height && standsAt(element, at);
+  return z > foot && z < foot + height && standsAt(element, at) && !kindOf(element).letsIn?.(element, at, z - foot);
 }
 
 /** The nearest place before a wall of an element, out of it, seen from within. */

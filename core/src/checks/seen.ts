@@ -1,6 +1,6 @@
 import type { Scene, Shot } from "../scene";
 import { viewOf } from "../shot";
-import { visibleEdges } from "../visibility";
+import { cutAway, visibleEdges } from "../visibility";
 import { built } from "../world";
 import { pinsOf } from "../vanishing";
 import { bareFoot } from "./bareFoot";
@@ -19,8 +19,8 @@ const LATER: readonly Check[] = [insideThing, underground, onSlopes, missedPoint
 
 /** What is to be said of what is built and seen in a shot, which is worked out for it: in a worker, or from a shell. */
 export function seenFindings(scene: Scene, shot: Shot): Finding[] {
-  const { solids, details } = built(scene.elements);
   const view = viewOf(shot);
+  const { solids, details } = cutAway(built(scene.elements), view.eye, shot.cutaway);
   const visible = visibleEdges(solids, view.eye, details);
   const looked = { scene, shot, view, pins: pinsOf(scene.orientations, shot) };
   return [

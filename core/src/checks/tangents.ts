@@ -3,7 +3,7 @@ import { mm, sentence } from "../units";
 import { contains, distance2, fromStretch, type Vec2, type Vec3 } from "../geometry";
 import type { Scene, Shot } from "../scene";
 import { project, viewOf, type View } from "../shot";
-import { OUTLINE, visibleEdges, type VisibleEdges } from "../visibility";
+import { cutAway, OUTLINE, visibleEdges, type VisibleEdges } from "../visibility";
 import { built, buildCache, moved, outlineOf, stands, type Element, type Solid } from "../world";
 import { tenth, type Finding } from "./finding";
 
@@ -156,8 +156,9 @@ export function tangentsOf(view: View, solids: readonly Solid[], visible: Visibl
   return [...best.values()].sort((a, b) => a.off - b.off);
 }
 
-const tangentsFrom = (solids: readonly Solid[], shot: Shot): Tangent[] => {
+const tangentsFrom = (all: readonly Solid[], shot: Shot): Tangent[] => {
   const view = viewOf(shot);
+  const { solids } = cutAway({ solids: all, details: [] }, view.eye, shot.cutaway);
   return tangentsOf(view, solids, visibleEdges(solids, view.eye));
 };
 

@@ -2,7 +2,7 @@ import { around, corners } from "../geometry";
 import { BadInput } from "../problem";
 import { pageOf, shotOf, type Scene, type Shot } from "../scene";
 import { viewOf } from "../shot";
-import { visibleEdges, type VisibleEdges } from "../visibility";
+import { cutAway, visibleEdges, type VisibleEdges } from "../visibility";
 import { built } from "../world";
 import { compose } from "./compose";
 import { contextOf, sheetRect } from "./context";
@@ -47,8 +47,9 @@ export function drawShot(scene: Scene, shotId?: string, without: readonly string
   const shot = shotOf(scene, shotId);
   const show = { ...shot.show, ...Object.fromEntries(without.map((kind) => [kind, 0])) };
   const under = without.includes("photo") ? undefined : shot.under;
-  const { solids, details } = built(scene.elements);
-  return draw(scene, { ...shot, show, under }, visibleEdges(solids, viewOf(shot).eye, details));
+  const { eye } = viewOf(shot);
+  const { solids, details } = cutAway(built(scene.elements), eye, shot.cutaway);
+  return draw(scene, { ...shot, show, under }, visibleEdges(solids, eye, details));
 }
 
 /**

@@ -331,6 +331,8 @@ const ShotSchema = strict({
   ),
   /** The horizon and the grids stop where masses stand before them. */
   stopAtMasses: Type.Optional(Type.Boolean()),
+  /** The element whose near walls are left out, so that one sees into its rooms. */
+  cutaway: Type.Optional(Id),
   /** Outlines are of one width, and not lighter with depth. */
   evenOutlines: Type.Optional(Type.Boolean()),
 });

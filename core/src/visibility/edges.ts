@@ -1,6 +1,6 @@
 import Flatbush from "flatbush";
 import { dot, gaps, norm, sub, union, type Interval, type Vec3 } from "../geometry";
-import { DETAIL_KINDS, encloses, LEVELS, type Detail, type Solid } from "../world";
+import { DETAIL_KINDS, encloses, LEVELS, type Detail, type Edge, type EdgeDetail, type Solid } from "../world";
 import { loopBoxes } from "./bearing";
 import { intersectionCurves, type Intersection } from "./intersections";
 import { openingSight } from "./openingSight";
@@ -35,6 +35,9 @@ function eyeSideOf(solid: Solid, eye: Vec3): EyeSide {
 
 /** Edges are looked at so many at a time before what is known is handed out. */
 const BATCH = 2000;
+
+/** Which occluders a line passes by: those that it lies on. */
+type Passed = (occluder: Occluder) => boolean;
 
 /** More occluders than these before a face are looked for again for each line that is drawn on it. */
 const MANY = 24;
@@ -140,16 +143,18 @@ export function* visibleEdgesInParts(
   const occluders = wanted.filter(({ solid }) => !lost[solid]).sort((a, b) => a.near - b.near);
   const near = indexOf(solids, occluders, eye);
   const out = new Gathered(boxesOf(solids));
-  const numberOf = numbering();
-  const addStretch = (s: number, a: Vec3, b: Vec3, passed: (occluder: Occluder) => boolean, as: EdgeClass) => {
+  const asDetail = detailNumbers();
+  const addStretch = (s: number, a: Vec3, b: Vec3, passed: Passed, as: EdgeClass, edge?: Edge) => {
     const least = SLIVER / norm(sub(b, a));
     const hidden = union(hiddenBy(near([a, b]), passed, a, b)).filter(([t0, t1]) => t1 - t0 > least);
+    if (edge?.detail) return out.push(s, a, b, gaps(hidden, least), DETAIL, asDetail(edge.detail, edge));
     out.push(s, a, b, gaps(hidden, least), as);
     out.push(s, a, b, hidden, HIDDEN);
   };
   const edgesOf = (thing: Solid, s: number) => {
     const { inside } = stands[s];
-    for (const { a: from, b: to, faces, concave, smooth } of thing.edges) {
+    for (const edge of thing.edges) {
+      const { a: from, b: to, faces, concave, smooth, detail } = edge;
       const fronts = faces.filter((face) => front(s, face)).length;
       if (smooth && fronts !== 1) continue;
       const [a, b] = [thing.vertices[from], thing.vertices[to]];
@@ -157,8 +162,9 @@ export function* visibleEdgesInParts(
       const ofItself = ({ solid, face }: Occluder) => solid === s && (thing.convex || faces.includes(face));
       // From outside, an edge between two faces that look away lies behind the solid itself, and so does one that folds
       // inwards beside a face that does. From inside all edges are seen.
-      if (lost[s] || (!inside && (fronts === 0 || (concave && fronts === 1)))) out.push(s, a, b, [[0, 1]], HIDDEN);
-      else addStretch(s, a, b, ofItself, fronts === 1 ? OUTLINE : CREASE);
+      if (!(lost[s] || (!inside && (fronts === 0 || (concave && fronts === 1)))))
+        addStretch(s, a, b, ofItself, fronts === 1 ? OUTLINE : CREASE, edge);
+      else if (!detail) out.push(s, a, b, [[0, 1]], HIDDEN);
     }
   };
   const meetingOf = ({ a, b, of: [p, q] }: Intersection) => {
@@ -167,18 +173,11 @@ export function* visibleEdgesInParts(
     if (!seen || (lost[p.solid] && lost[q.solid])) out.push(p.solid, a, b, [[0, 1]], HIDDEN);
     else addStretch(p.solid, a, b, ofBoth, INTERSECTION);
   };
-  const detailOf = (
-    s: number,
-    detail: Detail,
-    before: Iterable<Occluder>,
-    passed: (one: Occluder) => boolean = () => false,
-  ) => {
-    const { a, b, item, level = 0 } = detail;
+  const detailOf = (s: number, detail: Detail, before: Iterable<Occluder>, passed: Passed = () => false) => {
+    const { a, b } = detail;
     const hidden = [...hiddenBy(before, passed, a, b), ...(detail.through ? outsideOf(detail.through, a, b) : [])];
     const seen = gaps(union(hidden), SLIVER / norm(sub(b, a)));
-    const kind = DETAIL_KINDS.findIndex(({ id }) => id === detail.kind);
-    const number = LEVELS * numberOf(item ?? detail) + level;
-    out.push(s, a, b, seen, DETAIL, { kind, item: number, rank: item ? rankOf(item.index) : 0 });
+    out.push(s, a, b, seen, DETAIL, asDetail(detail, detail));
   };
 
   const outsideOf = openingSight(eye);
@@ -228,13 +227,18 @@ function facesOf(solids: readonly Solid[], occluders: readonly Occluder[]): Pick
 export const visibleEdges = (solids: readonly Solid[], eye: Vec3, details: readonly Detail[] = []): VisibleEdges =>
   joined([...visibleEdgesInParts(solids, eye, details)]);
 
-/** Numbers things from 1, each by itself. */
-function numbering(): (thing: object) => number {
+/** What details are, in numbers: things, of which each may have several, are numbered from 1. */
+function detailNumbers(): (detail: EdgeDetail, own: object) => typeof OF_NO_ITEM {
   const numbers = new Map<object, number>();
-  return (thing) => {
+  return ({ kind, item, level = 0 }, own) => {
+    const thing = item ?? own;
     let number = numbers.get(thing);
     if (number === undefined) numbers.set(thing, (number = numbers.size + 1));
-    return number;
+    return {
+      kind: DETAIL_KINDS.findIndex(({ id }) => id === kind),
+      item: LEVELS * number + level,
+      rank: item ? rankOf(item.index) : 0,
+    };
   };
 }
 

@@ -54,7 +54,7 @@ function builtLevel(unit: Unit): Built {
   if (element.hidden) return NOTHING;
   const kind = builderOf(element);
   const taken = inTheWay.length > 0 ? together(inTheWay.map(takenBy)) : [];
-  const solids = facets ? solidsOfGround(element.id, facets) : kind.build(element, taken);
+  const solids = facets ? solidsOfGround(element.id, facets) : kind.build(element, { taken });
   return { solids, details: kind.details?.(element, solids, { taken }) ?? [] };
 }
 
@@ -65,9 +65,9 @@ function builtUnit(unit: Unit, terrain: Terrain): Built {
   const settled = terrain === LEVEL || element.hidden ? undefined : kind.settle?.(element, terrain);
   if (!settled) return builtLevel(unit);
   if (settled === "draped") return drapedOver(builtLevel(unit), terrain);
-  const solids = kind.build(element);
-  const rises = (at: Vec2) => groundAt(terrain, at) - heightOn(settled, at);
-  return settledOn({ solids, details: kind.details?.(element, solids, { rises }) ?? [] }, settled);
+  const around = { rises: (at: Vec2) => groundAt(terrain, at) - heightOn(settled, at) };
+  const solids = kind.build(element, around);
+  return settledOn({ solids, details: kind.details?.(element, solids, around) ?? [] }, settled);
 }
 
 /** What is around an element may change what it is built to so far beside its outline, m. */

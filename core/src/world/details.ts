@@ -41,6 +41,8 @@ export interface Detail {
   /** What it is a line of; where nothing is said, it is something by itself. */
   readonly item?: DetailItem;
   readonly on?: { readonly solid: Solid; readonly face: number };
+  /** The element that it stands out of, where it is on no face, and goes with a wall that is left out. */
+  readonly of?: string;
   /**
    * Which of the thing's lines it belongs to, below `LEVELS`: each level is drawn whole or not at all, and only where
    * level 0 is.

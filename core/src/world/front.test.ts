@@ -214,7 +214,7 @@ describe("an opening", () => {
     });
     const free = (leaves: 1 | 2, open: number) =>
       linesOfOpening(door(leaves, open))
-        .filter(({ part, a, b }) => part === "glazing" && a[0] === b[0])
+        .filter(({ part, a, b }) => part === "leaf" && a[0] === b[0])
         .map(({ a }) => [a[0], a[2]]);
     const near = (value: number) => expect.closeTo(value, 9) as number;
     // At right angles a leaf of 2 m stands 2 m behind its jamb; opened by 30 degrees, cos and sin of it.

@@ -55,7 +55,9 @@ function lifted(solid: Solid, over: (at: Vec2) => number): Solid {
     parts.map(({ name }) => name),
     parts.map(({ holes }) => holes),
   );
-  return { ...raised, part: solid.part };
+  const same = raised.edges.length === solid.edges.length;
+  const edges = same ? raised.edges.map((edge, i) => ({ ...edge, detail: solid.edges[i].detail })) : raised.edges;
+  return { ...raised, edges, part: solid.part };
 }
 
 /** What stands on a plane over the plan: all of it raised by that. */

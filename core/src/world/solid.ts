@@ -1,4 +1,5 @@
 import { cross, dot, norm, scale, sub, type Vec2, type Vec3 } from "../geometry";
+import type { Detail } from "./details";
 import { convexParts, trianglesOf } from "./triangles";
 
 /** A flat face; `normal` points out of the solid and normal . p = offset on it. */
@@ -17,6 +18,9 @@ export interface Face {
   readonly name?: string;
 }
 
+/** What an edge is drawn as that is a detail. */
+export type EdgeDetail = Pick<Detail, "kind" | "item" | "level">;
+
 /** An edge from vertex a to vertex b, between two faces. */
 export interface Edge {
   readonly a: number;
@@ -26,6 +30,8 @@ export interface Edge {
   readonly concave: boolean;
   /** A join within a round surface or a plane: drawn only where the surface turns away from the eye. */
   readonly smooth: boolean;
+  /** It is drawn as a detail, such as an edge of an opening; where nothing is said, as an edge. */
+  readonly detail?: EdgeDetail;
 }
 
 /**

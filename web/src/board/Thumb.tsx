@@ -37,8 +37,7 @@ function Drawing({ elements, shot }: Drawn) {
   const { useDocument, useVisibleEdges } = useStores();
   const orientations = useDocument((document) => document.scene.orientations);
   const lines = useDocument((document) => document.scene.lines);
-  const { x, y, z } = shot.eye;
-  const visible = useVisibleEdges(elements, x, y, z);
+  const visible = useVisibleEdges(elements, shot);
   const layers = useLayers({ orientations, lines }, shot, visible, undefined, PICTURE_LAYERS);
   const camera = useMemo(() => fit(shot.frame, SIZE, 1), [shot.frame]);
   return (

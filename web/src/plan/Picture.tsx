@@ -13,8 +13,8 @@ export function Picture() {
   const orientations = useDocument((document) => document.scene.orientations);
   const lines = useDocument((document) => document.scene.lines);
   const shot = useShot();
-  const { frame, eye } = shot;
-  const visible = useVisibleEdges(elements, eye.x, eye.y, eye.z);
+  const { frame } = shot;
+  const visible = useVisibleEdges(elements, shot);
   const layers = useLayers({ orientations, lines }, shot, visible, undefined, PICTURE_LAYERS);
   useEffect(() => {
     const element = holder.current;

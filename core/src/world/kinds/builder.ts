@@ -1,5 +1,4 @@
 import type { Vec2 } from "../../geometry";
-import type { Region } from "../areas";
 import type { Detail } from "../details";
 import type { Solid } from "../solid";
 import { groundRange, type Plane, type RaisedGround, type Terrain } from "../terrain";
@@ -10,8 +9,8 @@ import type { Cutting, ElementBase, Surroundings } from "./kind";
  * elements and checks them need not load it.
  */
 export interface ElementBuilder<E extends ElementBase = ElementBase> {
-  /** Its solids; none where it cannot stand. @param taken of the ground that it lies on, where it yields */
-  build(element: E, taken?: Region): Solid[];
+  /** Its solids; none where it cannot stand. */
+  build(element: E, around?: Surroundings): Solid[];
   /** What is drawn on its solids, and on the ground. */
   details?(element: E, solids: readonly Solid[], around?: Surroundings): Detail[];
   /** The cutting that it is dug into the ground as; null where it cannot be. */

@@ -181,8 +181,8 @@ export interface ElementKind<E extends ElementBase = ElementBase> {
   yields?(element: E): "areas" | "areas and ways" | false;
   /** Whether roadways end where they meet its outline. */
   endsRoadways?(element: E): boolean;
-  /** Passages so high, m, let an eye stand within its outline. */
-  open?(element: E): number;
+  /** Whether an eye may stand within its outline, so high over its foot, m: in a passage, or in a room. */
+  letsIn?(element: E, at: Vec2, over: number): boolean;
 }
 
 /** Declares a kind of element with the schema of its fields. */

@@ -59,8 +59,7 @@ function Drawing({ under }: { readonly under: ReturnType<typeof useUnderPicture>
   const shot = useShot();
   const size = useDesk((desk) => desk.size);
   const camera = useDesk((desk) => desk.camera);
-  const { x, y, z } = shot.eye;
-  const visible = useVisibleEdges(elements, x, y, z);
+  const visible = useVisibleEdges(elements, shot);
   const others = useOtherPanels();
   const pins = useShownPins();
   const onDesk = useMemo(() => ({ pins, within: AROUND }), [pins]);

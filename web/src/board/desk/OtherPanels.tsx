@@ -26,7 +26,7 @@ export function OtherPanel({ shot, elements }: { readonly shot: Shot; readonly e
   const orientations = useDocument((document) => document.scene.orientations);
   const lines = useDocument((document) => document.scene.lines);
   const other = backToBack(useShot(), shot);
-  const visible = useVisibleEdges(elements, shot.eye.x, shot.eye.y, shot.eye.z);
+  const visible = useVisibleEdges(elements, shot);
   const shown = useMemo(() => ({ pins: shownPins(orientations, shot) }), [orientations, shot]);
   const layers = useLayers({ orientations, lines }, shot, visible, shown, other ? WITH_GRIDS : PICTURE_LAYERS);
   return <Layers layers={layers} order={ORDER.panels} strength={RESTING} />;

@@ -1,4 +1,5 @@
 import { NOTHING_VISIBLE, type VisibleEdges } from "@zanvo/core/visibility";
+import type { Shot } from "@zanvo/core/scene";
 import type { Element } from "@zanvo/core/world";
 import { proxy } from "comlink";
 import { useEffect, useId, useState } from "react";
@@ -13,20 +14,22 @@ export function createVisibility() {
     { onTrouble: (stale) => lines.tellTrouble(stale), alive: (remote) => remote.alive() },
   );
   const lines = createHiddenLines({
-    visibleEdges: (asker, elements, eye, tell) =>
-      thread.call((remote) => remote.visibleEdges(asker, elements, eye, tell && proxy(tell))),
+    visibleEdges: (asker, { elements, eye, cutaway }, tell) =>
+      thread.call((remote) => remote.visibleEdges(asker, elements, eye, cutaway, tell && proxy(tell))),
     giveUp: (asker) => void thread.call((remote) => remote.giveUp(asker)).catch(() => undefined),
   });
   return {
     useTrouble: lines.useTrouble,
     lookAgain: lines.lookAgain,
-    /** Hidden lines of elements from an eye, worked out beside the page; the last finished ones stay meanwhile. */
-    useVisibleEdges: (elements: readonly Element[], x: number, y: number, z: number): VisibleEdges => {
+    /** Hidden lines of elements from the eye of a shot, worked out beside the page; the last finished ones stay meanwhile. */
+    useVisibleEdges: (elements: readonly Element[], shot: Pick<Shot, "eye" | "cutaway">): VisibleEdges => {
+      const { cutaway } = shot;
+      const { x, y, z } = shot.eye;
       const id = useId();
       const [visible, setSeen] = useState(NOTHING_VISIBLE);
       const [asker] = useState(() => lines.asker(id, setSeen));
       const tries = lines.useTrouble((one) => one.tries);
-      useEffect(() => asker.want(elements, [x, y, z]), [asker, elements, x, y, z, tries]);
+      useEffect(() => asker.want({ elements, eye: [x, y, z], cutaway }), [asker, elements, x, y, z, cutaway, tries]);
       useEffect(() => asker.leave, [asker]);
       return visible;
     },

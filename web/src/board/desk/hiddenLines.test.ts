@@ -26,7 +26,7 @@ function heldWorker() {
   const runs: Run[] = [];
   const givenUp: string[] = [];
   const lines = createHiddenLines({
-    visibleEdges: (asker, elements, _eye, tell) =>
+    visibleEdges: (asker, { elements }, tell) =>
       new Promise((resolve, reject) => runs.push({ asker, elements, tell, end: resolve, fail: reject })),
     giveUp: (asker) => void givenUp.push(asker),
   });
@@ -45,7 +45,7 @@ describe("hidden lines beside the page", () => {
     const { runs, lines } = heldWorker();
     const shown: VisibleEdges[] = [];
     const asker = lines.asker("board", (one) => shown.push(one));
-    for (const state of states) asker.want(state, EYE);
+    for (const state of states) asker.want({ elements: state, eye: EYE });
     expect(runs.map((run) => run.elements)).toEqual([states[0]]);
     runs[0].end(edges(0));
     await settle();
@@ -53,7 +53,7 @@ describe("hidden lines beside the page", () => {
     runs[1].end(edges(3));
     await settle();
     expect(shown.map(({ solid }) => solid[0])).toEqual([0, 3]);
-    asker.want(states[1], EYE);
+    asker.want({ elements: states[1], eye: EYE });
     expect(runs).toHaveLength(3);
   });
 
@@ -61,7 +61,7 @@ describe("hidden lines beside the page", () => {
     const { runs, lines } = heldWorker();
     const shown: VisibleEdges[] = [];
     const asker = lines.asker("board", (one) => shown.push(one));
-    asker.want(states[0], EYE);
+    asker.want({ elements: states[0], eye: EYE });
     runs[0].tell!(edges(1));
     expect(shown).toEqual([]);
     jest.advanceTimersByTime(130);
@@ -76,7 +76,7 @@ describe("hidden lines beside the page", () => {
     expect([...shown[1].solid]).toEqual([1, 2, 3, 4]);
     runs[0].end(edges(9));
     await settle();
-    asker.want(states[1], EYE);
+    asker.want({ elements: states[1], eye: EYE });
     expect(runs[1].tell).toBeUndefined();
   });
 
@@ -84,17 +84,17 @@ describe("hidden lines beside the page", () => {
     const { runs, givenUp, lines } = heldWorker();
     const shown: VisibleEdges[] = [];
     const asker = lines.asker("board", (one) => shown.push(one));
-    asker.want(states[0], EYE);
+    asker.want({ elements: states[0], eye: EYE });
     jest.advanceTimersByTime(5000);
     expect(givenUp).toEqual([]);
-    asker.want(states[1], EYE);
+    asker.want({ elements: states[1], eye: EYE });
     jest.advanceTimersByTime(1);
     expect(givenUp).toEqual(["board"]);
     runs[0].end(null);
     await settle();
     expect(runs[1].elements).toBe(states[1]);
     jest.advanceTimersByTime(400);
-    asker.want(states[2], EYE);
+    asker.want({ elements: states[2], eye: EYE });
     jest.advanceTimersByTime(599);
     expect(givenUp).toHaveLength(1);
     jest.advanceTimersByTime(2);
@@ -106,13 +106,13 @@ describe("hidden lines beside the page", () => {
     const { runs, lines } = heldWorker();
     const asker = lines.asker("board", () => undefined);
     lines.tellTrouble(true);
-    asker.want(states[0], EYE);
+    asker.want({ elements: states[0], eye: EYE });
     runs[0].fail(new Error("gone"));
     await settle();
     expect(lines.useTrouble.getState()).toEqual({ stale: true, gaveUp: true, tries: 0 });
     lines.lookAgain();
     expect(lines.useTrouble.getState()).toEqual({ stale: true, gaveUp: false, tries: 1 });
-    asker.want(states[0], EYE);
+    asker.want({ elements: states[0], eye: EYE });
     runs[1].end(edges(1));
     lines.tellTrouble(false);
     await settle();
@@ -122,8 +122,8 @@ describe("hidden lines beside the page", () => {
   it("are no longer wanted by who leaves", () => {
     const { givenUp, lines } = heldWorker();
     const [board, other] = [lines.asker("board", () => undefined), lines.asker("other", () => undefined)];
-    board.want(states[0], EYE);
-    other.want(states[0], EYE);
+    board.want({ elements: states[0], eye: EYE });
+    other.want({ elements: states[0], eye: EYE });
     board.leave();
     expect(givenUp).toEqual(["board"]);
   });

@@ -8,6 +8,13 @@ const PATIENCE = 1000;
 /** The first parts are shown after so long, and each time after twice as long: there is more to draw then, ms. */
 const FIRST_SHOWN = 120;
 
+/** What is looked at, and from where; the near walls of an element may be left out. */
+export interface Wanted {
+  readonly elements: readonly Element[];
+  readonly eye: Vec3;
+  readonly cutaway?: string;
+}
+
 /** What works hidden lines out, beside the page. */
 export interface HiddenLineWorker {
   /**
@@ -17,8 +24,7 @@ export interface HiddenLineWorker {
    */
   readonly visibleEdges: (
     asker: string,
-    elements: readonly Element[],
-    eye: Vec3,
+    wanted: Wanted,
     tell?: (part: VisibleEdges) => void,
   ) => Promise<VisibleEdges | null>;
   readonly giveUp: (asker: string) => void;
@@ -29,11 +35,6 @@ export interface Trouble {
   readonly stale: boolean;
   readonly gaveUp: boolean;
   readonly tries: number;
-}
-
-interface Wanted {
-  readonly elements: readonly Element[];
-  readonly eye: Vec3;
 }
 
 /** Shows parts of what is visible together, as they come. */
@@ -69,11 +70,11 @@ export function createHiddenLines(worker: HiddenLineWorker) {
 
     const work = async () => {
       while (wanted) {
-        const { elements, eye } = wanted;
+        const now = wanted;
         wanted = null;
         begun = performance.now();
         try {
-          const found = await worker.visibleEdges(id, elements, eye, fresh ? together(show) : undefined);
+          const found = await worker.visibleEdges(id, now, fresh ? together(show) : undefined);
           if (!found) continue;
           fresh = false;
           show(found);
@@ -87,8 +88,8 @@ export function createHiddenLines(worker: HiddenLineWorker) {
       if (begun === run && wanted) worker.giveUp(id);
     };
     return {
-      want: (elements: readonly Element[], eye: Vec3): void => {
-        wanted = { elements, eye };
+      want: (next: Wanted): void => {
+        wanted = next;
         clearTimeout(timer);
         if (begun === null) void work();
         else timer = setTimeout(giveUpFor, Math.max(0, begun + PATIENCE - performance.now()), begun);

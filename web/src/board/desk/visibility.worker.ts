@@ -14,17 +14,19 @@ const listen = () => new Promise((resolve) => setTimeout(resolve, 0));
 const api = {
   /**
    * The stretches of the elements' edges that an eye sees; null where the asker gave it up meanwhile.
+   * @param cutaway the element whose near walls are left out
    * @param onPart told each part as it comes, the nearest first
    */
   async visibleEdges(
     asker: string,
     elements: readonly Element[],
     eye: Vec3,
+    cutaway?: string,
     onPart?: (part: VisibleEdges) => void,
   ): Promise<VisibleEdges | null> {
     const run = (wanted.get(asker) ?? 0) + 1;
     wanted.set(asker, run);
-    const parts = look(elements, eye);
+    const parts = look(elements, eye, cutaway);
     let heard = performance.now();
     for (let next = parts.next(); ; next = parts.next()) {
       if (next.done) return next.value;

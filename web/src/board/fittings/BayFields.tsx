@@ -94,6 +94,13 @@ export function BayFields({ building, side, bay, change }: BayFieldsProps) {
               {its.look.open && <EdgePoints label="Points of its leaves" ways={leavesOf(building, side, its)} />}
             </>
           )}
+          {building.rooms && its.kind === "window" && (
+            <Check
+              label="Nothing is seen through the glass"
+              checked={its.look.opaque ?? false}
+              onChange={(opaque) => spoken(() => put({ opaque }, "glass"))}
+            />
+          )}
           {bay.storey > 0 && (
             <Check
               label="A balcony before it"

@@ -9,6 +9,7 @@ import type { FittingsState } from "./createFittings";
 import { DressFields } from "./DressFields";
 import { Elevation } from "./Elevation";
 import { DoorFields, WindowFields } from "./LookFields";
+import { RoomFields } from "./RoomFields";
 import { RuleFields } from "./RuleFields";
 import { useSpoken } from "./useSpoken";
 import { useWall, type Wall } from "./useWall";
@@ -95,6 +96,9 @@ function WallTools({ wall: { element, building, side } }: { readonly wall: Wall 
       )}
       <Fold title="All its walls">
         <DressFields building={building} change={change} />
+      </Fold>
+      <Fold title="Its rooms">
+        <RoomFields building={building} change={change} />
       </Fold>
     </section>
   );

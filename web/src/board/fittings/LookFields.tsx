@@ -100,6 +100,13 @@ export function WindowFields({ building, side, change }: LookFieldsProps) {
         checked={window.shutters ?? false}
         onChange={(on) => spoken(() => put({ shutters: on || undefined }, "shutters"))}
       />
+      {building.rooms && (
+        <Check
+          label="Nothing is seen through the glass"
+          checked={window.opaque ?? false}
+          onChange={(on) => spoken(() => put({ opaque: on || undefined }, "glass"))}
+        />
+      )}
     </>
   );
 }

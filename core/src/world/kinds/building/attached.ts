@@ -115,14 +115,26 @@ export function railsOf(building: Building): Detail[] {
     const hand = { index: 0 };
     const rails = corners.slice(1).map(([s, o], i): Detail => {
       const [t, before] = corners[i];
-      return { kind: "bar", a: at([t, before, up + rail]), b: at([s, o, up + rail]), item: hand };
+      return {
+        kind: "bar",
+        a: at([t, before, up + rail]),
+        b: at([s, o, up + rail]),
+        item: hand,
+        of: building.id,
+      };
     });
     const balusters = corners.slice(1).flatMap(([t, before], i) => {
       const [s, o] = corners[i];
       const n = Math.max(1, Math.round((Math.abs(t - s) + Math.abs(before - o)) / BALUSTER));
       return Array.from({ length: n }, (_, k): Detail => {
         const [along, off] = [s + (k / n) * (t - s), o + (k / n) * (before - o)];
-        return { kind: "bar", a: at([along, off, up]), b: at([along, off, up + rail]), item: { index: k } };
+        return {
+          kind: "bar",
+          a: at([along, off, up]),
+          b: at([along, off, up + rail]),
+          item: { index: k },
+          of: building.id,
+        };
       });
     });
     return [...rails, ...balusters];

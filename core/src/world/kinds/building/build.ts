@@ -14,7 +14,10 @@ import { frontProblem } from "./front";
 import { bySkeleton, frameOf, MANSARD, PARAPET, RISE, TOOTH, topOf, wideRoof } from "./roofShapes";
 import { ROOFS } from "./roofs";
 import type { Building } from "./schema";
+import { leavesBefore, roomed } from "./hollow";
+import { validateRooms } from "./rooms";
 import { overhangingRoof, skeletonRoof } from "./skeletonRoof";
+import { fittedTiers, type Over, type Tier } from "./wallOpenings";
 
 /** The least thickness of what stands between courtyards, and between them and the walls, m. */
 const CLEAR = 0.01;
@@ -70,7 +73,7 @@ export function validateBuilding(building: Building): ElementError | null {
   }
   if (kind === "mansard" && !inset(top, MANSARD * (building.roof.rise ?? RISE)))
     return { field: "roof/rise", message: "does not fit: its steep sides would meet below the top." };
-  const unfit = validateFronts(building, points) ?? validateDress(building, points);
+  const unfit = validateFronts(building, points) ?? validateDress(building, points) ?? validateRooms(building, points);
   if (unfit) return unfit;
   const foot = building.passages?.length
     ? footed(
@@ -188,9 +191,7 @@ function tiersOf(points: readonly Vec2[], { setbacks = [] }: Building): readonly
  * The parts of a building from the ground up: their footprint, and from where to where they reach; none where it
  * cannot stand.
  */
-export function tiersUp(
-  building: Building,
-): readonly { readonly points: readonly Vec2[]; readonly z: number; readonly height: number }[] {
+export function tiersUp(building: Building): readonly Tier[] {
   const tiers = validateBuilding(building) ? 0 : tiersOf(cornersOf(building), building);
   if (typeof tiers === "number") return [];
   const heights = [building.height, ...(building.setbacks ?? []).map(({ height }) => height)];
@@ -204,11 +205,16 @@ export function tiersUp(
 /** What the solid of a tier is called, from the ground up. */
 export const tierPart = (tier: number): string => `tier ${tier}`;
 
-/** The solids of a building: its parts from the ground up, and what stands on its roof; none where it cannot stand. */
-export function buildBuilding(building: Building): Solid[] {
+/**
+ * The solids of a building: its parts from the ground up, and what stands on its roof; none where it cannot stand.
+ * @param rises how high the ground rises over what it stands on, at a place, m
+ */
+export function buildBuilding(building: Building, rises?: Over): Solid[] {
   const tiers = tiersUp(building);
   if (tiers.length === 0) return [];
   const yards = yardsOf(building);
+  const { rooms } = building;
+  const fitted = rooms && fittedTiers(building, tiers, rises);
   const masses = tiers.map(({ points, z, height }, i) => {
     const last = i === tiers.length - 1;
     const flat = !last || building.roof.kind === "flat" || building.roof.overhang !== undefined;
@@ -219,11 +225,13 @@ export function buildBuilding(building: Building): Solid[] {
           ? topOf(building, points, z, height)
           : loft(building.id, [ring(points, z), ring(points, z + height)], null, building.round ? "all" : undefined);
     const foot = i > 0 ? solid : footed(solid, points, building);
-    return asPart("passage" in foot ? solid : foot, tierPart(i));
+    const mass = "passage" in foot ? solid : foot;
+    return asPart(rooms && fitted ? roomed(mass, rooms, fitted[i]) : mass, tierPart(i));
   });
   const { z, height } = tiers[tiers.length - 1];
   return [
     ...masses,
+    ...(rooms && fitted ? fitted.flatMap((tier) => leavesBefore(building.id, rooms, tier)) : []),
     ...wideRoof(building, tiers[tiers.length - 1].points, z + height),
     ...onRoof(building, z + height),
     ...attachedTo(building),

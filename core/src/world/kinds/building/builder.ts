@@ -5,7 +5,7 @@ import { openingsOf } from "./openings";
 import type { Building } from "./schema";
 
 export const buildingBuilder = elementBuilder<Building>({
-  build: buildBuilding,
+  build: (element, around) => buildBuilding(element, around?.rises),
   details: (element, solids, around) => openingsOf(element, solids, around?.rises),
   settle: onLowest(cornersOf),
 });

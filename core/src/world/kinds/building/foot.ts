@@ -14,7 +14,7 @@ const ARC = 12;
 const SAME = 1e-6;
 
 /** A solid taken apart, to be changed and put together again. */
-interface Parts {
+export interface Parts {
   readonly vertices: Vec3[];
   readonly loops: number[][];
   readonly round: (number | undefined)[];
@@ -23,14 +23,14 @@ interface Parts {
   readonly holes: number[][][];
 }
 
-const takenApart = ({ vertices, faces }: Solid): Parts => ({
+export const takenApart = ({ vertices, faces }: Solid): Parts => ({
   vertices: [...vertices],
   loops: faces.map(({ loop }) => [...loop]),
   round: faces.map(({ round }) => round),
   names: faces.map(({ name }) => name),
   holes: faces.map(({ holes = [] }) => holes.map((hole) => [...hole])),
 });
-const putTogether = (id: string, { vertices, loops, round, names, holes }: Parts): Solid =>
+export const putTogether = (id: string, { vertices, loops, round, names, holes }: Parts): Solid =>
   solidOf(id, vertices, loops, round, names, holes);
 
 /**

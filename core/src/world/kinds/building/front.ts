@@ -142,8 +142,13 @@ function changed(front: Front, building: Pick<Building, "windows">, ruled: Ruled
   if (own.opening === "none") return null;
   const fresh = own.opening === "door" ? ruledDoor(front) : ruledWindow(front, building);
   const base = ruled && (own.opening === undefined || own.opening === ruled.kind) ? ruled : fresh;
-  const { width = base.width, height = base.height, sill = base.sill, head, open } = own;
-  const look = { ...base.look, ...(head ? { head } : {}), ...(open === undefined ? {} : { open }) };
+  const { width = base.width, height = base.height, sill = base.sill, head, open, opaque } = own;
+  const look = {
+    ...base.look,
+    ...(head ? { head } : {}),
+    ...(open === undefined ? {} : { open }),
+    ...(opaque === undefined ? {} : { opaque }),
+  };
   return { ...base, width, height, sill, look };
 }
 

@@ -38,6 +38,8 @@ const WindowSchema = strict({
   /** The height of the band under it. */
   ledge: Type.Optional(named("Sill band", offered(0.03, 0.5, Size))),
   shutters: Type.Optional(Type.Boolean()),
+  /** Nothing is seen through its glass. */
+  opaque: Type.Optional(Type.Boolean()),
 });
 
 const DoorSchema = strict({
@@ -61,6 +63,8 @@ const OwnSchema = strict({
   head: Type.Optional(Head),
   /** How far the leaves of its door are opened inwards, degrees; 0 and where nothing is said, they are shut. */
   open: Type.Optional(named("Opened by", degreesIn({ minimum: 0, maximum: 170 }))),
+  /** Nothing is seen through its glass; false where its front says so of all, and it is clear. */
+  opaque: Type.Optional(Type.Boolean()),
   /** It has a balcony before it. */
   balcony: Type.Optional(Type.Boolean()),
 });

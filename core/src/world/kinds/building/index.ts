@@ -4,11 +4,14 @@ import { boxOutline, heightTags, type Block } from "../block";
 import { elementKind, onFootprint, type Feature } from "../kind";
 import { measureIn } from "../tags";
 import { cornersOf, yardsOf } from "../../outline";
-import { validateBuilding } from "./build";
+import { isWithin } from "../../polygon";
+import { tiersUp, validateBuilding } from "./build";
 import { odditiesOf } from "./oddities";
 import { ROOFS } from "./roofs";
+import { roomsOf } from "./rooms";
 import { roofIn, roofTags, unreadable } from "./roofTags";
 import { BuildingSchema, type Building } from "./schema";
+import { fittedTiers } from "./wallOpenings";
 export * from "./alongWall";
 export * from "./build";
 export { wayOf, type Way } from "./foot";
@@ -124,6 +127,16 @@ export function asBuilding(element: Block | Building): Building {
 
 const roofName = ({ roof: { kind } }: Building): string => ROOFS[kind].name.toLowerCase();
 
+/** Whether a place so high over a building's foot, m, is in one of its rooms. */
+function isInRoom(building: Building, at: Vec2, over: number): boolean {
+  if (!building.rooms) return false;
+  const [tier] = fittedTiers(building, tiersUp(building).slice(0, 1));
+  const z = building.base + over;
+  return (tier ? roomsOf(building.rooms, tier) : []).some(
+    ({ ring, floor, ceiling }) => z > floor && z < ceiling && isWithin(at, ring),
+  );
+}
+
 /** A building for itself, of no row. */
 function alone({ row: _row, kept: _kept, ...building }: Building): Building {
   return building;
@@ -189,5 +202,6 @@ export const building = elementKind<Building>(BuildingSchema, {
   oddities: odditiesOf,
   row: ({ row }) => row,
   alone,
-  open: ({ passages = [] }) => Math.max(0, ...passages.map((passage) => passage.height)),
+  letsIn: (element, at, over) =>
+    (element.passages ?? []).some(({ height }) => over <= height) || isInRoom(element, at, over),
 });

@@ -7,7 +7,7 @@ import { cornersIn, outlineOfOpening, riseOf, type Extent } from "./heads";
 export type InWall = readonly [along: number, up: number, behind: number];
 
 /** What a line of an opening is of: its outline comes first, and is drawn where there is no room for the others. */
-export const LINE_PARTS = ["outline", "reveal", "glazing", "dressing"] as const;
+export const LINE_PARTS = ["outline", "reveal", "glazing", "dressing", "leaf"] as const;
 export type LinePart = (typeof LINE_PARTS)[number];
 
 /** A line of an opening; what lies behind its wall is seen through its outline only. */
@@ -111,21 +111,37 @@ export function leafWays({ look }: Opening): readonly (readonly [along: number, 
   return all.slice(0, leaves);
 }
 
-/** Leaves that are opened inwards about the jambs that they hang on: their free edge, their top and their foot. */
-function openLeaves(opening: Opening, depth: number): OpeningLine[] {
-  const { from, to, low, look } = opening;
+/** A leaf that is opened: the places of its hinge and of its free edge, m along its wall and behind it, and its top. */
+interface OpenedLeaf {
+  readonly hinge: Vec2;
+  readonly free: Vec2;
+  readonly top: number;
+}
+
+/** Farther than this a leaf is opened only where it hangs behind its jamb, degrees. */
+const ACROSS = 90;
+
+/** The leaves of an opened door, about the jambs that they hang on. @param thick how deep its jambs are, m */
+export function openedLeaves(opening: Opening, thick = opening.look.reveal ?? 0): readonly OpenedLeaf[] {
+  const { from, to, look } = opening;
+  const { reveal = 0, open = 0 } = look;
+  if (open <= 0) return [];
   const wide = (to - from) / (look.leaves ?? 1);
+  const depth = open > ACROSS ? thick : reveal;
   const top = topOfLeaves(opening);
-  return leafWays(opening).flatMap(([along, behind], leaf): OpeningLine[] => {
-    const hinge = leaf === 0 ? from : to;
-    const [s, back] = [hinge + wide * along, depth + wide * behind];
-    return [
-      { part: "glazing", a: [s, low, back], b: [s, top, back] },
-      { part: "glazing", a: [hinge, top, depth], b: [s, top, back] },
-      { part: "glazing", a: [hinge, low, depth], b: [s, low, back] },
-    ];
+  return leafWays(opening).map(([along, behind], leaf) => {
+    const s = leaf === 0 ? from : to;
+    return { hinge: [s, depth], free: [s + wide * along, depth + wide * behind], top };
   });
 }
+
+/** The lines of leaves that are opened inwards: their free edge, their top and their foot. */
+const linesOfLeaves = (opening: Opening): OpeningLine[] =>
+  openedLeaves(opening).flatMap(({ hinge: [s, back], free: [t, far], top }): OpeningLine[] => [
+    { part: "leaf", a: [t, opening.low, far], b: [t, top, far] },
+    { part: "leaf", a: [s, top, back], b: [t, top, far] },
+    { part: "leaf", a: [s, opening.low, back], b: [t, opening.low, far] },
+  ]);
 
 /**
  * The leaves of a door with their panels and handles, and the light over them; none where nothing is said of its
@@ -149,7 +165,7 @@ function leavesOf(opening: Opening, pane: readonly Vec2[], depth: number): Openi
       [from, top],
       [to, top],
     ]);
-  if (open > 0) return [...inPane(pane, depth, lines.slice(leaves === 2 ? 1 : 0)), ...openLeaves(opening, depth)];
+  if (open > 0) return [...inPane(pane, depth, lines.slice(leaves === 2 ? 1 : 0)), ...linesOfLeaves(opening)];
   for (let leaf = 0; leaf < leaves; leaf++) {
     const own = { from: from + leaf * wide, to: from + (leaf + 1) * wide, low, high: top };
     // The handle is at the edge that opens: where two leaves meet, or to the right.

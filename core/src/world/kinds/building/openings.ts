@@ -9,44 +9,48 @@ import type { Dress } from "./dressSchema";
 import type { Floor } from "./floors";
 import { END, type Opening } from "./front";
 import { outlineOfOpening } from "./heads";
-import { LINE_PARTS, linesOfOpening, type InWall, type LinePart } from "./openingLines";
+import { LINE_PARTS, linesOfOpening, type LinePart } from "./openingLines";
+import { cutThrough, keyOf } from "./hollow";
 import { roundFrame } from "./roundWindows";
 import type { Building } from "./schema";
-import { fittedTiers, MAX_WINDOWS, windowsIn, type Over, type Taken, type Wall } from "./wallOpenings";
-
-/** The face of a solid that a wall from one place of the plan to another is; -1 where it is none. */
-const faceOf = ({ faces }: Solid, [px, py]: Vec2, [ux, uy]: Vec2): number =>
-  faces.findIndex(
-    ({ normal: [x, y, z], offset }) =>
-      Math.abs(z) < 1e-6 && x * uy - y * ux > 1 - 1e-6 && Math.abs(x * px + y * py - offset) < 1e-4,
-  );
+import { fittedTiers, MAX_WINDOWS, faceOf, placeIn, windowsIn, type Over, type Taken, type Wall } from "./wallOpenings";
 
 /** What a line of an opening is drawn as. */
 const KINDS: Readonly<Record<Exclude<LinePart, "outline">, DetailKind>> = {
   reveal: "reveal",
   glazing: "glazing",
+  leaf: "glazing",
   dressing: "dressing",
 };
 
-/** Adds the lines of an opening in a wall to others. @param z the height of the foot that it is measured from, m */
-function frame(opening: Opening, { p, u }: Wall, z: number, on: Detail["on"], out: Detail[]): void {
-  const at = ([s, up, behind]: InWall): Vec3 => [
-    p[0] + s * u[0] - behind * u[1],
-    p[1] + s * u[1] + behind * u[0],
-    z + up,
-  ];
-  const item = { index: opening.index };
+/**
+ * Adds the lines of an opening in a wall to others. One that is cut through has its outline and its reveal as edges, and
+ * what is in it hangs in the air.
+ * @param z the height of the foot that it is measured from, m
+ * @param cut what it is drawn as where it is cut through
+ */
+function frame(
+  opening: Opening,
+  wall: Wall,
+  z: number,
+  on: Detail["on"],
+  cut: DetailItem | undefined,
+  out: Detail[],
+): void {
+  const at = placeIn(wall, z);
+  const item = cut ?? { index: opening.index };
   const through = outlineOfOpening(opening.look.head ?? "flat", opening).map(([s, up]) => at([s, up, 0]));
   for (const { part, a, b } of linesOfOpening(opening)) {
+    if (cut && (part === "outline" || part === "reveal" || part === "leaf")) continue;
     const isBehind = a[2] > 0 || b[2] > 0;
     out.push({
       kind: part === "outline" ? opening.kind : KINDS[part],
       a: at(a),
       b: at(b),
-      on,
+      on: cut && part === "glazing" ? undefined : on,
       item,
       ...(part === "outline" ? {} : { level: LINE_PARTS.indexOf(part) }),
-      ...(isBehind ? { through } : {}),
+      ...(isBehind && !cut ? { through } : {}),
     });
   }
 }
@@ -75,7 +79,7 @@ function roundWindows(
   const sides = ring.map((_, side) => sideOf(ring, side));
   const starts = sides.map((_, side) => sides.slice(0, side).reduce((sum, { long }) => sum + long, 0));
   const round = sides.reduce((sum, { long }) => sum + long, 0);
-  const faces = sides.map(({ p, u }) => ({ solid, face: faceOf(solid, p, u) }));
+  const faces = sides.map(({ p, u }) => ({ solid, face: faceOf(solid, { p, u }) }));
   if (faces.some(({ face }) => face < 0)) return [];
   // Straightened, it is a wall without ends, whose windows are spread evenly all around.
   const bays = Math.floor(round / Math.max(windows.every, windows.width + END));
@@ -103,11 +107,12 @@ export function openingsOf(building: Building, solids: readonly Solid[], rises?:
       const all = roundWindows(points, windows, { floors, over: () => clear }, solid, z, barred);
       for (const lines of all.slice(0, MAX_WINDOWS)) out.push(...lines);
     }
+    const cuts = building.rooms && cutThrough(solid);
     for (const { wall, openings, ground } of walls) {
-      const face = faceOf(solid, wall.p, wall.u);
+      const face = faceOf(solid, wall);
       if (face < 0) continue;
       const on = { solid, face };
-      for (const opening of openings) frame(opening, wall, z, on, out);
+      for (const opening of openings) frame(opening, wall, z, on, cuts?.get(keyOf(wall, opening)), out);
       if (dress) dressed(dress, wall, { long: wall.long, height, ground, floors, openings }, z, on, out);
     }
   });

@@ -84,6 +84,17 @@ export const BuildingSchema = strict({
   /** The fronts of walls that have one of their own, by rule. */
   fronts: Type.Optional(Type.Array(FrontSchema, { maxItems: 400 })),
   dress: Type.Optional(DressSchema),
+  /**
+   * It is hollow: rooms within walls and over floors so thick, m, so many side by side in each storey, with doorways
+   * between. What opens and is not closed to sight opens into them.
+   */
+  rooms: Type.Optional(
+    strict({
+      wall: named("Thickness of the walls", offered(0.05, 2, Size)),
+      slab: named("Thickness of the floors", offered(0.05, 1.5, Size)),
+      across: Type.Optional(named("Rooms side by side", Type.Integer({ minimum: 1, maximum: 40 }))),
+    }),
+  ),
   /** The row that it was laid in by rule, and whether it stays when the row is rolled again. */
   row: Type.Optional(Id),
   kept: Type.Optional(Type.Boolean()),

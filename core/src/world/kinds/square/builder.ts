@@ -3,7 +3,7 @@ import { buildSquare, squareDetails } from "./build";
 import type { Square } from "./schema";
 
 export const squareBuilder = elementBuilder<Square>({
-  build: buildSquare,
+  build: (element, around) => buildSquare(element, around?.taken),
   details: (element, solids, around) => squareDetails(element, solids, around?.taken),
   settle: () => "draped",
 });
