@@ -152,9 +152,13 @@ export interface SideAt {
   readonly place: Vec2;
 }
 
+/** An element without the rooms that one sees through its windows: its walls are pressed there, too. */
+const withoutRooms = (element: Element): Element =>
+  isBuilding(element) && element.rooms ? { ...element, rooms: undefined } : element;
+
 /** The wall that is seen at a place of the picture; null where none is that can have a front. */
 export function sideAt(view: View, elements: readonly Element[], at: Vec2): SideAt | null {
-  const face = pickFace(view, solidsAt(view, elements, at), at);
+  const face = pickFace(view, solidsAt(view, elements.map(withoutRooms), at), at);
   const element = elements.find(({ id }) => id === face?.id);
   if (!face || !element || !(isBuilding(element) || isBlock(element)) || Math.abs(face.normal[2]) > ON_SIDE)
     return null;
