@@ -1,7 +1,7 @@
 import { expect, test, type Page } from "@playwright/test";
 import type { Scene } from "@zanvo/core/scene";
-import type { Building } from "@zanvo/core/world";
-import { onSheet, openNew, saved, type } from "./table";
+import type { Building, Furniture } from "@zanvo/core/world";
+import { dragOnSheet, onSheet, openNew, saved, type } from "./table";
 
 /** A building whose near corner stands 12 m straight ahead: its long wall to the left, 12 m, three storeys. */
 const HOUSE: Building = {
@@ -270,4 +270,47 @@ test("rooms lie behind the walls: one looks in and out again, walks in, and leav
   await type(page, "Eye, east of the origin", "-2");
   await expect.poll(async () => (await saved<Building>(page, id)).shots[0].eye).toMatchObject({ x: -2, y: 18 });
   await expect(page.getByText(/The eye stands inside/)).toHaveCount(0);
+});
+
+test("furniture is put where the picture is pressed, dragged, and undone; a picture hangs on a wall only", async ({
+  page,
+}) => {
+  const id = await openNew(page, (scene) => {
+    withHouse(scene);
+    scene.elements[0] = { ...HOUSE, rooms: { wall: 0.3, slab: 0.3 } };
+    scene.shots[0].cutaway = "house";
+  });
+  await fittings(page);
+  await page.getByText("Put where you press").click();
+  const things = async () => (await saved<Furniture>(page, id)).elements.slice(1);
+  await page.getByRole("button", { name: "Chair", exact: true }).click();
+  await expect(page.getByText("Chair: press in the picture where it goes. Escape: no more.")).toBeVisible();
+  // On the floor of the room, 1 cm over the ground.
+  await page.mouse.click(...(await onSheet(page, 190, 178)));
+  await expect.poll(things).toMatchObject([{ kind: "furniture", thing: "chair", name: "Chair", height: 0.45 }]);
+  const [chair] = await things();
+  expect(chair.at.z).toBeCloseTo(0.01, 9);
+  // It stands square to the walls of its room.
+  expect(Math.sin((Math.PI / 90) * 2 * (chair.heading - 36.87))).toBeCloseTo(0, 3);
+  // No chair hangs on a wall, no picture lies on a floor.
+  await page.mouse.click(...(await onSheet(page, 190, 120)));
+  await expect(page.getByText("A chair stands on a floor or the ground: press there.")).toBeVisible();
+  await page.getByRole("button", { name: "Picture", exact: true }).click();
+  await page.mouse.click(...(await onSheet(page, 225, 180)));
+  await expect(page.getByText("A picture hangs on a wall: press one.")).toBeVisible();
+  await page.mouse.click(...(await onSheet(page, 190, 120)));
+  await expect.poll(async () => (await things()).length).toBe(2);
+  expect((await things())[1]).toMatchObject({ thing: "picture", width: 0.8 });
+
+  // Nothing more is put; a thing is chosen by pressing it, dragged over its floor, measured.
+  await page.keyboard.press("Escape");
+  await page.mouse.click(...(await onSheet(page, 190, 176)));
+  await expect(page.getByLabel("Is a")).toHaveValue("chair");
+  await dragOnSheet(page, [190, 176], [205, 178]);
+  await expect.poll(async () => (await things())[0].at.x).not.toBe(chair.at.x);
+  expect((await things())[0].at.z).toBeCloseTo(0.01, 9);
+  await page.keyboard.press("Control+z");
+  await expect.poll(async () => (await things())[0].at).toEqual(chair.at);
+  await type(page, "Height", "0.5");
+  await expect.poll(async () => (await things())[0].height).toBe(0.5);
 });

@@ -1,4 +1,5 @@
 import type { Scene, Shot } from "@zanvo/core/scene";
+import type { Element } from "@zanvo/core/world";
 import { following, heldAs } from "@zanvo/core/shot";
 import type { Keep } from "@zanvo/core/vanishing";
 import type { Draft } from "immer";
@@ -27,6 +28,12 @@ export interface ViewState {
 }
 
 export type View = ReturnType<typeof createView>;
+
+/** What is looked at by hand: elements, of which one may have its near walls left out. */
+export interface Looked {
+  readonly elements: readonly Element[];
+  readonly cutaway?: string;
+}
 
 const FRESH: ViewState = {
   shotId: "",
@@ -58,6 +65,8 @@ export function createView({ useDocument }: Pick<SceneDocument, "useDocument">) 
   return {
     useView,
     currentShot,
+    /** What the hand looks at in the shot that is being drawn: its elements, one perhaps without its near walls. */
+    looked: (): Looked => ({ elements: useDocument.getState().scene.elements, cutaway: currentShot().cutaway }),
     useShot: (): Shot => {
       const shotId = useView((view) => view.shotId);
       return useDocument(({ scene }) => shotIn(scene, shotId));

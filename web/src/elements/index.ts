@@ -5,6 +5,7 @@ import { bridge } from "./bridge";
 import { building } from "./building";
 import { canal } from "./canal";
 import { crate } from "./crate";
+import { furniture } from "./furniture";
 import { ground } from "./ground";
 import { rails } from "./rails";
 import { skyline } from "./skyline";
@@ -17,6 +18,7 @@ export {
   ACCENT,
   INK,
   type Change,
+  type Drawn,
   type DrawnShape,
   type ElementTool,
   type ElementView,
@@ -33,6 +35,7 @@ export const VIEWS: readonly ElementView[] = [
   street,
   rails,
   steps,
+  furniture,
   square,
   wall,
   canal,

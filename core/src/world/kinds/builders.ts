@@ -6,6 +6,7 @@ import type { ElementBuilder } from "./builder";
 import { buildingBuilder } from "./building/builder";
 import { canalBuilder } from "./canal/builder";
 import { crateBuilder } from "./crate/builder";
+import { furnitureBuilder } from "./furniture/builder";
 import { groundBuilder } from "./ground/builder";
 import { railsBuilder } from "./rails/builder";
 import { skylineBuilder } from "./skyline/builder";
@@ -21,6 +22,7 @@ const BUILDERS: Builders = {
   block: blockBuilder,
   building: buildingBuilder,
   crate: crateBuilder,
+  furniture: furnitureBuilder,
   street: streetBuilder,
   steps: stepsBuilder,
   canal: canalBuilder,

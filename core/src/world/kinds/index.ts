@@ -6,6 +6,7 @@ import { bridge } from "./bridge";
 import { building } from "./building";
 import { canal } from "./canal";
 import { crate } from "./crate";
+import { furniture } from "./furniture";
 import { ground } from "./ground";
 import type { ElementError, ElementKind } from "./kind";
 import { rails } from "./rails";
@@ -21,6 +22,7 @@ export const KINDS = [
   block,
   building,
   crate,
+  furniture,
   street,
   steps,
   canal,

@@ -21,14 +21,15 @@ export const standingOf = (elements: readonly Element[]): Block[] =>
   elements.filter((one) => stands(one) && !one.hidden).map(boxOf);
 
 /**
- * The element moved over the ground so that the foot of its near corner is seen `by` mm away from where it was, drawn
- * to corners and street lines of the others within `reach` mm. Null where that would be above the horizon.
+ * The element moved on the level that its foot is on so that the foot of its near corner is seen `by` mm away from where it was, drawn
+ * to corners and street lines of the others within `reach` mm. Null where that level is not seen there.
  */
 export function moveElement(view: View, element: Element, others: readonly Element[], by: Vec2, reach: number) {
   const box = boxOf(element);
   const [x, y] = blockCorner(box, ...nearCorner(box, view.eye));
-  const seen = project(view, [x, y, 0]);
-  const foot = seen && footAt(view, standingOf(others), [seen[0] + by[0], seen[1] + by[1]], reach);
+  const { z } = box.origin;
+  const seen = project(view, [x, y, z]);
+  const foot = seen && footAt(view, standingOf(others), [seen[0] + by[0], seen[1] + by[1]], reach, z);
   return (
     foot && {
       element: moved(element, foot.at[0] - x, foot.at[1] - y),

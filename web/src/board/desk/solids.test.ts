@@ -17,7 +17,7 @@ describe("what is pressed in a picture", () => {
       const { x, y, width, height } = shot.frame;
       return Array.from({ length: 24 }, (_, i) => {
         const at = [x + ((i % 6) + 0.5) * (width / 6), y + (Math.floor(i / 6) + 0.5) * (height / 4)] as const;
-        const id = pick(view, elements, at);
+        const id = pick(view, { elements }, at);
         expect(id).toBe(pickSolid(view, solids, at));
         return id;
       });

@@ -3,7 +3,7 @@ import { along, around, norm, sub, type Rect, type Vec2, type Vec3 } from "@zanv
 import { axesOf, inWorld, levelAt, ontoPlane, planeThrough, samePlane, type OwnPlane } from "@zanvo/core/lines";
 import { placeOnPlane } from "@zanvo/core/ruling";
 import { project, unproject, unprojectToGround, type View } from "@zanvo/core/shot";
-import { visibleEdges, type VisibleEdges } from "@zanvo/core/visibility";
+import { cutAway, visibleEdges, type VisibleEdges } from "@zanvo/core/visibility";
 import {
   boxOf,
   build,
@@ -16,6 +16,7 @@ import {
   type Solid,
   type Terrain,
 } from "@zanvo/core/world";
+import type { Looked } from "../../document/view";
 
 /** No part of a thing stands farther out of its outline than this, m: beams of lock gates do by a metre or so. */
 const BESIDE = 5;
@@ -58,7 +59,7 @@ function solidsOf(element: Element, terrain: Terrain): readonly Solid[] {
 }
 
 /** The solids among which is what a ray from a place first meets: of the nearest things, until one is met for sure. */
-function solidsAlong(elements: readonly Element[], from: Vec3, ray: Vec3): Solid[] {
+function solidsAlong({ elements, cutaway }: Looked, from: Vec3, ray: Vec3): readonly Solid[] {
   const terrain = terrainOf(elements);
   const ground = terrainRange(terrain);
   const outwards = elements
@@ -71,7 +72,8 @@ function solidsAlong(elements: readonly Element[], from: Vec3, ray: Vec3): Solid
   let reach = Infinity;
   for (const { element, far } of outwards) {
     if (far > reach) break;
-    const solids = solidsOf(element, terrain);
+    const whole = solidsOf(element, terrain);
+    const solids = element.id === cutaway ? cutAway({ solids: whole, details: [] }, from, cutaway).solids : whole;
     found.push(...solids);
     const hit = faceBefore(solids, from, ray);
     if (hit) reach = Math.min(reach, norm(sub(hit.at, from)) / norm(ray));
@@ -80,18 +82,18 @@ function solidsAlong(elements: readonly Element[], from: Vec3, ray: Vec3): Solid
 }
 
 /** The solids among which is what is seen at a place of the picture. */
-const solidsAt = (view: View, elements: readonly Element[], at: Vec2): Solid[] =>
-  solidsAlong(elements, view.eye, unproject(view, at));
+const solidsAt = (view: View, looked: Looked, at: Vec2): readonly Solid[] =>
+  solidsAlong(looked, view.eye, unproject(view, at));
 
 /** The element that is seen at a place of the picture. */
-export const pick = (view: View, elements: readonly Element[], at: Vec2): string | null =>
-  pickSolid(view, solidsAt(view, elements, at), at);
+export const pick = (view: View, looked: Looked, at: Vec2): string | null =>
+  pickSolid(view, solidsAt(view, looked, at), at);
 
 /** The plane of what is seen at a place of the picture: a face, or the ground; null in the sky. */
-export function planeAt(view: View, elements: readonly Element[], at: Vec2): OwnPlane | null {
-  const face = pickFace(view, solidsAt(view, elements, at), at);
+export function planeAt(view: View, looked: Looked, at: Vec2): OwnPlane | null {
+  const face = pickFace(view, solidsAt(view, looked, at), at);
   if (!face) return unprojectToGround(view, at) && levelAt("Ground", 0);
-  const { name } = elements.find(({ id }) => id === face.id) ?? { name: "" };
+  const { name } = looked.elements.find(({ id }) => id === face.id) ?? { name: "" };
   return planeThrough([name, face.name].filter(Boolean).join(", ").slice(0, 200), face.corners[0], face.normal);
 }
 
@@ -110,9 +112,9 @@ export interface Faced {
 }
 
 /** What of a plane is to be seen flat, where it is seen at a place of the picture, or around its own origin. */
-export function facedAt(view: View, elements: readonly Element[], plane: OwnPlane, at: Vec2 | null): Faced {
+export function facedAt(view: View, looked: Looked, plane: OwnPlane, at: Vec2 | null): Faced {
   const axes = axesOf(plane);
-  const face = at && pickFace(view, solidsAt(view, elements, at), at);
+  const face = at && pickFace(view, solidsAt(view, looked, at), at);
   const own = face && samePlane(plane, planeThrough("", face.corners[0], face.normal)) ? face : null;
   const [cx, cy] = at ? placeOnPlane(view, plane, at) : [0, 0];
   const area = own
@@ -122,13 +124,13 @@ export function facedAt(view: View, elements: readonly Element[], plane: OwnPlan
   const far = Math.max(area.width, area.height);
   // What stands before the plane must stay behind the eye.
   const from = along(middle, axes.normal, OFF_FACE);
-  const hit = faceBefore(solidsAlong(elements, from, axes.normal), from, axes.normal);
+  const hit = faceBefore(solidsAlong(looked, from, axes.normal), from, axes.normal);
   return { area, depth: hit ? Math.min(far, CLEAR * norm(sub(hit.at, from))) : far };
 }
 
 /** The four corners of the wall that is seen at a place of the picture, as they are seen, mm; or null. */
-export function wallAt(view: View, elements: readonly Element[], at: Vec2): readonly Vec2[] | null {
-  const face = pickFace(view, solidsAt(view, elements, at), at);
+export function wallAt(view: View, looked: Looked, at: Vec2): readonly Vec2[] | null {
+  const face = pickFace(view, solidsAt(view, looked, at), at);
   if (face?.corners.length !== 4) return null;
   const { corners } = face;
   const low = (i: number) => corners[i % 4][2] + corners[(i + 1) % 4][2];
@@ -138,6 +140,14 @@ export function wallAt(view: View, elements: readonly Element[], at: Vec2): read
   const order = far(foot) <= far(foot + 1) ? [0, 1, 2, 3] : [1, 0, 3, 2];
   const seen = order.map((i) => project(view, corners[(foot + i) % 4]));
   return seen.every((one) => one !== null) ? seen : null;
+}
+
+/** The place that is seen at a place of the picture, m, and the normal of what it is on; null in the sky. */
+export function placeAt(view: View, looked: Looked, at: Vec2): { readonly at: Vec3; readonly normal: Vec3 } | null {
+  const face = pickFace(view, solidsAt(view, looked, at), at);
+  if (face) return { at: face.at, normal: face.normal };
+  const ground = unprojectToGround(view, at);
+  return ground && { at: [ground[0], ground[1], 0], normal: [0, 0, 1] };
 }
 
 /** How nearly a wall must lie on a side of an outline to be it, m. */
@@ -158,7 +168,7 @@ const withoutRooms = (element: Element): Element =>
 
 /** The wall that is seen at a place of the picture; null where none is that can have a front. */
 export function sideAt(view: View, elements: readonly Element[], at: Vec2): SideAt | null {
-  const face = pickFace(view, solidsAt(view, elements.map(withoutRooms), at), at);
+  const face = pickFace(view, solidsAt(view, { elements: elements.map(withoutRooms) }, at), at);
   const element = elements.find(({ id }) => id === face?.id);
   if (!face || !element || !(isBuilding(element) || isBlock(element)) || Math.abs(face.normal[2]) > ON_SIDE)
     return null;

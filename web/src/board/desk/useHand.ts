@@ -10,6 +10,7 @@ import { solids, solidsNow } from "./useSolids";
 import { caughtHeight, heightMarks } from "./heights";
 import { alongOf, begin, beginAtTop, onPaper, reach, type Raising } from "./raise";
 import { useDrag, type DragPoint } from "./useDrag";
+import { isThing } from "../fittings/isThing";
 import { replaceElement } from "../../document/elements";
 import { useBoard, type Board } from "../useBoard";
 
@@ -52,7 +53,7 @@ export function useHand(holder: RefObject<HTMLDivElement | null>) {
       const { what } = doing.current;
       doing.current = { what: "nothing" };
       if (what === "pan" && !moved && useView.getState().stage === "fittings" && !space)
-        void import("../fittings/pressWall").then(({ pressWall }) => pressWall(stores, point.at));
+        void import("../fittings/pressWall").then(({ press }) => press(stores, point.at, point.window));
       if (what === "raise" && (moved || !isFresh(useDesk.getState().raising))) {
         const lack = stores.takeMeasure();
         if (lack) stores.showTag({ at: point.window, text: lack, wrong: true });
@@ -117,7 +118,8 @@ function begun(stores: Board, { at, window, alt }: DragPoint, panning: boolean):
   const { stage, tool } = stores.useView.getState();
   const { scene } = stores.useDocument.getState();
   const shot = stores.currentShot();
-  if (panning || stage !== "masses") return { what: "pan", last: window };
+  if (panning || (stage !== "masses" && stage !== "fittings")) return { what: "pan", last: window };
+  if (stage === "fittings") return fitting(stores, at, window);
   const view = stores.currentView();
   if (tool === "raise") {
     if (stores.useDesk.getState().raising) {
@@ -140,15 +142,29 @@ function begun(stores: Board, { at, window, alt }: DragPoint, panning: boolean):
   if (!choosing) {
     // The first press right after coming here: it chooses as soon as it can.
     void solids().then(({ pick }) =>
-      chooseOne(stores, contains(shot.frame, at) ? pick(view, scene.elements, at) : null),
+      chooseOne(stores, contains(shot.frame, at) ? pick(view, stores.looked(), at) : null),
     );
     return { what: "nothing" };
   }
-  const id = contains(shot.frame, at) ? choosing.pick(view, scene.elements, at) : null;
+  const id = contains(shot.frame, at) ? choosing.pick(view, stores.looked(), at) : null;
   chooseOne(stores, id);
   if (!id || scene.elements.find((one) => one.id === id)?.locked) return { what: "pan", last: window };
   stores.beginGesture();
   return { what: "move", id };
+}
+
+/** What a press begins among fittings: moving a thing that is put somewhere, or else panning. */
+function fitting(stores: Board, at: Vec2, window: Vec2): Doing {
+  const { elements } = stores.useDocument.getState().scene;
+  const id = stores.useFittings.getState().putting
+    ? null
+    : solidsNow()?.pick(stores.currentView(), stores.looked(), at);
+  const element = elements.find((one) => one.id === id);
+  if (!element || element.locked || !isThing(element)) return { what: "pan", last: window };
+  stores.fit({ wall: null, bay: null });
+  chooseOne(stores, element.id);
+  stores.beginGesture();
+  return { what: "move", id: element.id };
 }
 
 /** Whether a raising waits for its first measure: a mere press only says where it begins. */

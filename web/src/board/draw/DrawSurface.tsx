@@ -135,7 +135,7 @@ function useDrawHand(panning: boolean) {
     looking.current = requestAnimationFrame(() => {
       const now = solidsNow();
       if (!now) return void solids();
-      const plane = now.planeAt(board.currentView(), board.useDocument.getState().scene.elements, point.at);
+      const plane = now.planeAt(board.currentView(), board.looked(), point.at);
       board.drawWith({ under: plane && { plane, at: point.at } });
     });
   };

@@ -86,12 +86,12 @@ export function takeLength(board: Board, length: number): void {
 /** Opens a plane flat: a shot of its own that faces it squarely, to scale, with the plane held to be drawn on. */
 export function openFlat(board: Board, plane: NonNullable<Aiming["plane"]>): void {
   const { useDocument, useDraw, currentView, currentShot, edit, go, drawWith } = board;
-  const { elements, shots } = useDocument.getState().scene;
+  const { shots } = useDocument.getState().scene;
   const now = solidsNow();
   if (!now) return;
   const { under } = useDraw.getState();
   const at = under && samePlane(under.plane, plane) ? under.at : null;
-  const { area, depth } = now.facedAt(currentView(), elements, plane, at);
+  const { area, depth } = now.facedAt(currentView(), board.looked(), plane, at);
   const from = currentShot();
   const { shot } = elevationOf(from, plane, area, depth, newId());
   const after = shots.findIndex(({ id }) => id === from.id) + 1;
@@ -102,7 +102,7 @@ export function openFlat(board: Board, plane: NonNullable<Aiming["plane"]>): voi
 
 /** Divides the wall that is pressed, by its four corners. */
 export function pressWall(board: Board, point: HandPoint): void {
-  const wall = solidsNow()?.wallAt(board.currentView(), board.useDocument.getState().scene.elements, point.at);
+  const wall = solidsNow()?.wallAt(board.currentView(), board.looked(), point.at);
   const { weight, parts, fit } = board.useDraw.getState();
   const making = { view: board.currentView(), plane: null, weight, parts, fit };
   const line = wall && lineThrough("quad", wall, making, newId());

@@ -1,16 +1,19 @@
 import { asBuilding, frontOn, isBlock, usualFront, withoutFront, type Building, type Front } from "@zanvo/core/world";
 import { replaceElement } from "../../document/elements";
 import { Button, Fold } from "../../ui";
+import { ChosenFields } from "../panels/ChosenFields";
 import { useBoard } from "../useBoard";
 import { BayFields } from "./BayFields";
 import { allSides, onWalls, type ChangeBuilding } from "./change";
 import { CopiedFront, Copying } from "./CopyFields";
 import type { FittingsState } from "./createFittings";
 import { DressFields } from "./DressFields";
+import { isThing } from "./isThing";
 import { Elevation } from "./Elevation";
 import { DoorFields, WindowFields } from "./LookFields";
 import { RoomFields } from "./RoomFields";
 import { RuleFields } from "./RuleFields";
+import { ThingChoice } from "./things/ThingChoice";
 import { useSpoken } from "./useSpoken";
 import { useWall, type Wall } from "./useWall";
 
@@ -107,13 +110,20 @@ function WallTools({ wall: { element, building, side } }: { readonly wall: Wall 
 /** Fronts of walls, pressed in the picture and laid out beside it. */
 export function FittingsPanel() {
   const wall = useWall();
+  const { useChosen } = useBoard();
+  const chosen = useChosen();
+  const thing = chosen && isThing(chosen) ? chosen : null;
   return (
     <div className="space-y-2">
+      <Fold title="Put where you press">
+        <ThingChoice />
+      </Fold>
       <p className="text-pencil">
         {wall
           ? "Press another wall, or a bay of this one; drag what is in a bay. Alt: not in steps of 0.05 m."
           : "Press a wall of a building: it opens flat here, to scale."}
       </p>
+      {thing && !wall && <ChosenFields element={thing} />}
       {wall && <WallTools wall={wall} />}
     </div>
   );

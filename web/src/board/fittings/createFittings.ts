@@ -18,11 +18,13 @@ export interface FittingsState {
   readonly bay: ChosenBay | null;
   /** The front that was copied, to be put on other walls. */
   readonly copied: Front | null;
+  /** What is put where the picture is pressed next, by its id. */
+  readonly putting: string | null;
 }
 
 /** Which wall is fitted out. Nothing of it is part of the document. */
 export function createFittings() {
-  const useFittings = create<FittingsState>(() => ({ wall: null, bay: null, copied: null }));
+  const useFittings = create<FittingsState>(() => ({ wall: null, bay: null, copied: null, putting: null }));
   return {
     useFittings,
     fit: (change: Partial<FittingsState>): void => useFittings.setState(change),

@@ -1,6 +1,9 @@
 import { contains, type Vec2 } from "@zanvo/core/geometry";
 import { elevationOf, isBuilding, type Building } from "@zanvo/core/world";
 import { solids } from "../desk/useSolids";
+import { isThing } from "./isThing";
+import { thingOf } from "./things";
+import { putThing } from "./things/putThing";
 import type { Board } from "../useBoard";
 import type { ChosenBay } from "./createFittings";
 
@@ -12,11 +15,23 @@ export function bayAt(building: Building, side: number, [along, up]: Vec2): Chos
   return bay >= 0 && storey >= 0 ? { bay, storey } : null;
 }
 
+/** Puts down what is to be put, where the picture is pressed; or chooses what is seen there: a wall, or a thing. */
+export async function press(board: Board, at: Vec2, window: Vec2): Promise<void> {
+  const thing = thingOf(board.useFittings.getState().putting);
+  return thing ? putThing(board, thing, at, window) : pressWall(board, at);
+}
+
 /** Chooses the wall of a building that is seen at a place of the sheet, and the bay there. */
-export async function pressWall(board: Board, at: Vec2): Promise<void> {
+async function pressWall(board: Board, at: Vec2): Promise<void> {
   const { scene } = board.useDocument.getState();
   if (!contains(board.currentShot().frame, at)) return;
-  const { sideAt } = await solids();
+  const { pick, sideAt } = await solids();
+  const seen = pick(board.currentView(), board.looked(), at);
+  const thing = scene.elements.find(({ id }) => id === seen);
+  if (thing && isThing(thing)) {
+    board.fit({ wall: null, bay: null });
+    return board.choose([thing.id]);
+  }
   const found = sideAt(board.currentView(), scene.elements, at);
   if (!found) return board.fit({ wall: null, bay: null });
   const { id, side, place } = found;

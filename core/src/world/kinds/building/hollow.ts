@@ -12,6 +12,8 @@ import { faceOf, placeIn, type FittedTier, type Wall } from "./wallOpenings";
 
 /** Doorways between rooms are so wide and high, and leave so much wall over them, m (common practice). */
 const DOORWAY = { width: 0.9, height: 2.05, over: 0.15 } as const;
+/** What the faces around an opening are called after it, before their number. */
+const SIDE = ", side ";
 /** Nearer than this two places are one, m. */
 const SAME = 1e-6;
 /** The leaf of a door is so thick, and keeps so far from what is around it, m. */
@@ -77,7 +79,7 @@ function cut({ parts, rims }: Hollow, { rim, far, sharp, faces: [near, behind], 
     rims.set(loops.length, { outer: near, rim: isThreshold ? inside : { kind, item, level: 0 }, inside });
     loops.push([a, b, b + n, a + n]);
     round.push(curve);
-    names.push(name);
+    names.push(`${name}${SIDE}${i}`);
     holes.push([]);
   });
 }
@@ -211,11 +213,10 @@ export function leavesBefore(id: string, rooms: Rooms, tier: FittedTier): Solid[
 /** The openings that are cut through a solid, by what they are called: what each is drawn as. */
 export function cutThrough({ faces, edges }: Solid): ReadonlyMap<string, DetailItem> {
   const found = new Map<string, DetailItem>();
-  for (const {
-    detail,
-    faces: [a, b],
-  } of edges)
-    if (detail?.item)
-      for (const { name } of [faces[a], faces[b]]) if (name && !found.has(name)) found.set(name, detail.item);
+  for (const { detail, faces: around } of edges)
+    for (const face of around) {
+      const [name, side] = (faces[face].name ?? "").split(SIDE);
+      if (detail?.item && side !== undefined) found.set(name, detail.item);
+    }
   return found;
 }

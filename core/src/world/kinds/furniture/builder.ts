@@ -1,0 +1,10 @@
+import { boxOutline } from "../block";
+import { elementBuilder, onLowest } from "../builder";
+import { boxOfFurniture, buildFurniture, furnitureDetails } from "./build";
+import type { Furniture } from "./schema";
+
+export const furnitureBuilder = elementBuilder<Furniture>({
+  build: buildFurniture,
+  details: furnitureDetails,
+  settle: onLowest((element) => boxOutline(boxOfFurniture(element))),
+});
