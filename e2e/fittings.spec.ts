@@ -1,6 +1,6 @@
 import { expect, test, type Page } from "@playwright/test";
 import type { Scene } from "@zanvo/core/scene";
-import type { Building, Furniture } from "@zanvo/core/world";
+import type { Building, Furniture, Steps } from "@zanvo/core/world";
 import { dragOnSheet, onSheet, openNew, saved, type } from "./table";
 
 /** A building whose near corner stands 12 m straight ahead: its long wall to the left, 12 m, three storeys. */
@@ -313,4 +313,52 @@ test("furniture is put where the picture is pressed, dragged, and undone; a pict
   await expect.poll(async () => (await things())[0].at).toEqual(chair.at);
   await type(page, "Height", "0.5");
   await expect.poll(async () => (await things())[0].height).toBe(0.5);
+});
+
+test("stairs are put on the ground, turned, measured by their height, and refused where they cannot be", async ({
+  page,
+}) => {
+  const id = await openNew(page);
+  await fittings(page);
+  await page.getByText("Put where you press").click();
+  await page.getByRole("button", { name: "Half turn stairs", exact: true }).click();
+  await page.mouse.click(...(await onSheet(page, 210, 220)));
+  const stairs = async () => (await saved<Steps>(page, id)).elements[0];
+  await expect.poll(stairs).toMatchObject({ kind: "steps", plan: "half", count: 17, rails: true });
+  await page.keyboard.press("Escape");
+  const tools = page.getByRole("region", { name: "Fittings tools" });
+
+  // By their height in all: a whole number of risers, and treads to go with them.
+  await type(page, "Height in all", "3.2", tools);
+  await expect.poll(async () => (await stairs()).count).toBe(18);
+  expect((await stairs()).riser).toBeCloseTo(3.2 / 18, 9);
+  await page.getByRole("button", { name: "Treads to go with the risers" }).click();
+  await expect.poll(async () => 2 * (await stairs()).riser + (await stairs()).tread).toBeCloseTo(0.63, 9);
+  await page.getByLabel("They turn to the left").check();
+  await type(page, "Risers up to the landing", "6", tools);
+  await expect.poll(stairs).toMatchObject({ left: true, landing: 6 });
+  await type(page, "Risers up to the landing", "40", tools);
+  await expect(page.getByText("The landing is none: there are only 18 risers.")).toBeVisible();
+
+  // On a solid, a narrow spiral cannot go more than once around; its treads hang free.
+  await page.getByLabel("On plan").selectOption("spiral");
+  await expect.poll(stairs).toMatchObject({ plan: "spiral", open: true, eye: 0.2 });
+  await page.getByLabel("Treads hang free").click();
+  await expect(page.getByText(/on a solid they can turn less than once around/)).toBeVisible();
+  expect((await stairs()).open).toBe(true);
+  await page.keyboard.press("Control+z");
+  await expect.poll(stairs).toMatchObject({ plan: "half", landing: 6 });
+});
+
+test("steps lead up to a door that stands over the ground", async ({ page }) => {
+  const id = await openNew(page, (scene) => {
+    const front = { side: 3, bays: "door 1", ends: 0.4 };
+    scene.elements.push({ ...structuredClone(HOUSE), base: 0.68, fronts: [front] });
+  });
+  await fittings(page);
+  await page.mouse.click(...(await onSheet(page, 170, 150)));
+  await expect(wall(page)).toBeVisible();
+  await bay(page, 1, 1).press("Enter");
+  await page.getByLabel("Steps up to it").check();
+  await expect.poll(async () => (await house(page, id)).fronts![0].own).toEqual([{ bay: 0, storey: 0, steps: true }]);
 });

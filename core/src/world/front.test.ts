@@ -242,6 +242,28 @@ describe("an opening", () => {
   });
 });
 
+describe("steps up to a door", () => {
+  const own = [{ bay: 1, storey: 0, opening: "door" as const, steps: true }];
+  const stepsBefore = (base: number, change: Partial<Front> = {}) =>
+    built([house({ base, fronts: [front({ bays: "3", own, ...change })] })]).solids.filter(
+      ({ part }) => part === "steps",
+    );
+
+  it("lead from the ground to its sill in even risers, with a platform before it", () => {
+    const [solid] = stepsBefore(0.68);
+    expect(whyOpen(solid)).toBeNull();
+    // Four risers of 0.17 m: a platform of 0.9 m and three treads of 0.29 m, 0.95 + 2 * 0.3 m wide.
+    const heights = [...new Set(solid.vertices.map(([, , z]) => Number(z.toFixed(6))))].sort((a, b) => a - b);
+    expect(heights).toEqual([0, 0.17, 0.34, 0.51, 0.68]);
+    expect(volumeOf(solid)).toBeCloseTo(1.55 * (0.9 * 0.68 + 0.29 * 0.17 * (1 + 2 + 3)), 6);
+  });
+
+  it("are none where the door stands on the ground, or is a window", () => {
+    expect(stepsBefore(0)).toEqual([]);
+    expect(stepsBefore(0.68, { own: [{ bay: 1, storey: 0, steps: true }] })).toEqual([]);
+  });
+});
+
 describe("a front by the size of its wall", () => {
   it("stands on any wall of any building that stands, and is taken away again", () => {
     fc.assert(

@@ -1,11 +1,10 @@
-import { toldBy } from "@zanvo/core/problem";
 import { centroid, cornersOf, DEFAULT_DOOR, DEFAULT_WINDOWS, type Building } from "@zanvo/core/world";
 import { Check, Fold } from "../ui";
 import { Measures, measuresOf } from "./Measures";
 import { Parts } from "./Parts";
 import type { Change } from "./view";
 import { wallMeasures } from "./wallMeasures";
-import { useStores } from "../stores";
+import { useSpoken } from "../stores";
 
 /** Changes parts of a building. @throws Error with why it cannot stand so */
 interface PartsOf {
@@ -115,15 +114,9 @@ export function OpeningFields({ building, set, change }: PartsOf) {
 
 /** The ground that a building stands on: level, sloping, or stepped. */
 export function FootFields({ building, set, change }: PartsOf) {
-  const { say } = useStores();
+  const spoken = useSpoken();
   const { slope } = building;
-  const put = (to: Building["slope"]) => {
-    try {
-      set({ slope: to }, "slope");
-    } catch (wrong) {
-      say(toldBy(wrong));
-    }
-  };
+  const put = (to: Building["slope"]) => spoken(() => set({ slope: to }, "slope"));
   return (
     <Fold title="The ground under it">
       <Check

@@ -1,9 +1,8 @@
 import { Plus, X } from "lucide-react";
 import type { ReactNode } from "react";
-import { toldBy } from "@zanvo/core/problem";
 import type { Measure } from "@zanvo/core/fields";
 import { Button, IconButton, MeasureField } from "../ui";
-import { useStores } from "../stores";
+import { useSpoken } from "../stores";
 
 /** The measures that each part has. */
 type Measured<P> = { readonly [K in keyof P]: P[K] extends number | undefined ? K : never }[keyof P] & string;
@@ -37,14 +36,7 @@ interface PartsProps<P> {
 /** Parts of a thing that there may be several of, each with its measures; they are added and taken away. */
 export function Parts<P extends object>({ name, add, parts, derived = [], ...props }: PartsProps<P>) {
   const { fields, measure, fresh, more, onChange } = props;
-  const { say } = useStores();
-  const spoken = (act: () => void) => {
-    try {
-      act();
-    } catch (wrong) {
-      say(toldBy(wrong));
-    }
-  };
+  const spoken = useSpoken();
   const put = (at: number, change: Partial<P>, what: string) =>
     onChange(parts.with(at, { ...parts[at], ...change }), `${name} ${at} ${what}`);
   return (

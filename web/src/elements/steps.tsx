@@ -1,41 +1,60 @@
 import { ChartNoAxesColumnIncreasing } from "lucide-react";
 import { degrees } from "@zanvo/core/geometry";
-import { DEFAULT_STEPS, nextFlight, sizeOf, type Steps } from "@zanvo/core/world";
+import { boxOf, comfortable, DEFAULT_STEPS, nextFlight, requireValid, upBy, type Steps } from "@zanvo/core/world";
+import type { Measure } from "@zanvo/core/fields";
 import { metres, sentence } from "@zanvo/core/units";
 import { addThings } from "../document/elements";
 import { newId } from "../id";
-import { Button, Check } from "../ui";
+import { Button, MeasureField } from "../ui";
 import { Measures } from "./Measures";
+import { StairFields } from "./StairFields";
 import { INK, type Change, type ElementView } from "./view";
 import { useStores, type Stores } from "../stores";
+
+/** How high stairs lead in all: their risers follow. */
+const HEIGHT: Measure = { label: "Height in all", unit: "m", min: 0.01, max: 1000, whole: false, fallback: undefined };
 
 /** Measures of a flight of steps or a ramp, and where it stands. */
 function StepsFields({ element: steps, change }: { readonly element: Steps; readonly change: Change }) {
   const stores = useStores();
   const measures = stores.useMeasures();
-  const { length, height } = sizeOf(steps);
+  const { length, height } = boxOf(steps);
   return (
     <>
       <p className="measure text-pencil">{measures(sentence`${metres(length)} long, ${metres(height)} up`)}</p>
-      <Check
-        label="A ramp"
-        checked={steps.ramp ?? false}
-        onChange={(on) => change({ ...steps, ramp: on || undefined }, "ramp")}
+      <StairFields element={steps} change={change} />
+      <MeasureField
+        measure={HEIGHT}
+        value={height}
+        onChange={(to) => change(requireValid(upBy(steps, to)), "height")}
       />
       <Measures
         element={steps}
         of={["count", "riser", "tread", "width", "heading", "foot/z", "foot/x", "foot/y"]}
         change={change}
       />
-      <div className="flex gap-1">
-        <Button className="grow" onClick={() => addFlight(stores, steps, "on")}>
-          Second flight on
+      {!steps.ramp && (
+        <Button className="w-full" onClick={() => change(comfortable(steps), "tread")}>
+          Treads to go with the risers
         </Button>
-        <Button className="grow" onClick={() => addFlight(stores, steps, "back")}>
-          Turned back
-        </Button>
-      </div>
+      )}
+      {(steps.plan ?? "straight") === "straight" && <NextFlights steps={steps} />}
     </>
+  );
+}
+
+/** Second flights, straight on or turned back. */
+function NextFlights({ steps }: { readonly steps: Steps }) {
+  const stores = useStores();
+  return (
+    <div className="flex gap-1">
+      <Button className="grow" onClick={() => addFlight(stores, steps, "on")}>
+        Second flight on
+      </Button>
+      <Button className="grow" onClick={() => addFlight(stores, steps, "back")}>
+        Turned back
+      </Button>
+    </div>
   );
 }
 

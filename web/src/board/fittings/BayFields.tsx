@@ -16,7 +16,7 @@ import type { ChangeBuilding } from "./change";
 import type { ChosenBay } from "./createFittings";
 import { HeadChoice } from "./HeadChoice";
 import { changedBay, openingIn, ownOf } from "./ownBays";
-import { useSpoken } from "./useSpoken";
+import { useSpoken } from "../../stores";
 
 interface BayFieldsProps {
   readonly building: Building;
@@ -99,6 +99,13 @@ export function BayFields({ building, side, bay, change }: BayFieldsProps) {
               label="Nothing is seen through the glass"
               checked={its.look.opaque ?? false}
               onChange={(opaque) => spoken(() => put({ opaque }, "glass"))}
+            />
+          )}
+          {its.kind === "door" && (
+            <Check
+              label="Steps up to it"
+              checked={ownOf(front, bay)?.steps ?? false}
+              onChange={(on) => spoken(() => put({ steps: on || undefined }, "steps"))}
             />
           )}
           {bay.storey > 0 && (

@@ -3,7 +3,7 @@ import { replaceMany } from "../../document/elements";
 import { Button, Fold } from "../../ui";
 import { useBoard } from "../useBoard";
 import { allSides, onWalls, type ChangeBuilding } from "./change";
-import { useSpoken } from "./useSpoken";
+import { useSpoken } from "../../stores";
 
 /** Puts the front that was copied on a wall; nothing where none was. */
 export function CopiedFront({ building, side, change }: { building: Building; side: number; change: ChangeBuilding }) {

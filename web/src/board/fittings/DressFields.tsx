@@ -2,7 +2,7 @@ import { measureOf } from "@zanvo/core/fields";
 import { kindOf, PATTERNS, requireValid, type Building, type Dress, type PatternId } from "@zanvo/core/world";
 import { Check, MeasureField, Select } from "../../ui";
 import type { ChangeBuilding } from "./change";
-import { useSpoken } from "./useSpoken";
+import { useSpoken } from "../../stores";
 
 /** Bands that all walls can have, and how high each is at first, m. */
 const BANDS = [

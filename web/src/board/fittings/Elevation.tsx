@@ -14,7 +14,7 @@ import { arrowBy } from "../../ui/arrows";
 import { useBoard } from "../useBoard";
 import type { ChosenBay } from "./createFittings";
 import { changedBay, movedBy, STEP } from "./ownBays";
-import { useSpoken } from "./useSpoken";
+import { useSpoken } from "../../stores";
 
 const INK = "#26251f";
 const ACCENT = "#c8401f";

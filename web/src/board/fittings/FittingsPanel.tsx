@@ -14,7 +14,7 @@ import { DoorFields, WindowFields } from "./LookFields";
 import { RoomFields } from "./RoomFields";
 import { RuleFields } from "./RuleFields";
 import { ThingChoice } from "./things/ThingChoice";
-import { useSpoken } from "./useSpoken";
+import { useSpoken } from "../../stores";
 import { useWall, type Wall } from "./useWall";
 
 /** A wall without a front: one press gives it one by its size. */

@@ -13,7 +13,7 @@ import {
 import { Check, MeasureField } from "../../ui";
 import type { ChangeBuilding } from "./change";
 import { HeadChoice } from "./HeadChoice";
-import { useSpoken } from "./useSpoken";
+import { useSpoken } from "../../stores";
 
 type Window = NonNullable<Front["window"]>;
 type Door = NonNullable<Front["door"]>;

@@ -3,7 +3,7 @@ import { kindOf, requireValid, type Building } from "@zanvo/core/world";
 import { Check, MeasureField } from "../../ui";
 import { useBoard } from "../useBoard";
 import type { ChangeBuilding } from "./change";
-import { useSpoken } from "./useSpoken";
+import { useSpoken } from "../../stores";
 
 /** Walls and floors at first, m. */
 const FIRST = { wall: 0.3, slab: 0.3 } as const;

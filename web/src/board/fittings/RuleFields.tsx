@@ -14,7 +14,7 @@ import {
 import { Check, MeasureField, optionsOf, Select, TextField } from "../../ui";
 import { FIT_NAMES } from "../draw/names";
 import type { ChangeBuilding } from "./change";
-import { useSpoken } from "./useSpoken";
+import { useSpoken } from "../../stores";
 
 /** An awning as it is at first, m. */
 const AWNING = { out: 1.2, drop: 0.5 } as const;

@@ -15,6 +15,11 @@ const BALCONY = { out: 0.9, thick: 0.15, aside: 0.25, rail: 1 } as const;
 /** Balusters stand so far apart: nothing wider than a head goes through, m (common practice). */
 const BALUSTER = 0.12;
 
+/** Steps up to a door: their platform is so deep, they reach so far beside it, and are about so high and so deep, m. */
+const STEPS = { platform: 0.9, aside: 0.3, riser: 0.17, tread: 0.29 } as const;
+/** A door lower over the ground than this needs no steps, m. */
+const NO_STEP = 0.05;
+
 /** A place before a wall: m along it, out from it, and up from its foot. */
 type Before = readonly [along: number, out: number, up: number];
 
@@ -77,6 +82,40 @@ function balconiesOf(building: Building): Balcony[] {
   });
 }
 
+/** Steps up to doors, straight out from their walls. @param rises how high the ground rises over the foot of all, m */
+function stepsOf(building: Building, rises: (at: Vec2) => number): Attached[] {
+  return (building.fronts ?? []).flatMap((front) => {
+    if (!front.own?.some(({ steps }) => steps)) return [];
+    const { openings, long } = elevationOf(building, front.side);
+    const at = beforeWall(building, front.side);
+    return openings.flatMap((opening): Attached[] => {
+      const { kind, from, to, low, index, storey } = opening;
+      if (kind !== "door" || !ownBay(front, index, storey)?.steps) return [];
+      const [x, y] = at([(from + to) / 2, STEPS.platform, 0]);
+      const ground = rises([x, y]) - building.base;
+      const high = low - ground;
+      if (high < NO_STEP) return [];
+      const n = Math.max(1, Math.round(high / STEPS.riser));
+      const section = Array.from({ length: n }, (_, i): Vec2[] => {
+        const [out, up] = [STEPS.platform + i * STEPS.tread, low - (i / n) * high];
+        return [
+          [out, up],
+          [out, up - high / n],
+        ];
+      }).flat();
+      return [
+        {
+          side: front.side,
+          part: "steps",
+          from: Math.max(0, from - STEPS.aside),
+          to: Math.min(long, to + STEPS.aside),
+          section: [[0, low], ...section, [0, ground]],
+        },
+      ];
+    });
+  });
+}
+
 const slabOf = ({ side, from, to, up }: Balcony): Attached => ({
   side,
   part: "balcony",
@@ -90,9 +129,13 @@ const slabOf = ({ side, from, to, up }: Balcony): Attached => ({
   ],
 });
 
-/** The solids that stand out of a building's walls: awnings over its shops, and the floors of its balconies. */
-export function attachedTo(building: Building): Solid[] {
-  return [...awningsOf(building), ...balconiesOf(building).map(slabOf)].map(({ side, part, from, to, section }) => {
+/**
+ * The solids that stand out of a building's walls: awnings over its shops, the floors of its balconies, and steps up to
+ * its doors.
+ */
+export function attachedTo(building: Building, rises: (at: Vec2) => number = () => 0): Solid[] {
+  const all = [...awningsOf(building), ...balconiesOf(building).map(slabOf), ...stepsOf(building, rises)];
+  return all.map(({ side, part, from, to, section }) => {
     const at = beforeWall(building, side);
     return asPart(
       extrude(building.id, section, ([out, up], end) => at([end ? to : from, out, up])),

@@ -234,7 +234,7 @@ export function buildBuilding(building: Building, rises?: Over): Solid[] {
     ...(rooms && fitted ? fitted.flatMap((tier) => leavesBefore(building.id, rooms, tier)) : []),
     ...wideRoof(building, tiers[tiers.length - 1].points, z + height),
     ...onRoof(building, z + height),
-    ...attachedTo(building),
+    ...attachedTo(building, rises),
   ];
 }
 

@@ -65,6 +65,8 @@ const OwnSchema = strict({
   open: Type.Optional(named("Opened by", degreesIn({ minimum: 0, maximum: 170 }))),
   /** Nothing is seen through its glass; false where its front says so of all, and it is clear. */
   opaque: Type.Optional(Type.Boolean()),
+  /** Steps lead up to it from the ground. */
+  steps: Type.Optional(Type.Boolean()),
   /** It has a balcony before it. */
   balcony: Type.Optional(Type.Boolean()),
 });

@@ -48,7 +48,10 @@ function inFront(building: Building, front: Front): readonly Oddity[] {
       ...(over > SAME
         ? [odd("floor", over, sentence`The ${kind} in ${where} crosses the floor above it by ${metres(over)}.`)]
         : []),
-      ...(kind === "door" && storey > 0 && !ownBay(front, index, storey)?.balcony
+      ...(kind === "door" &&
+      storey > 0 &&
+      !ownBay(front, index, storey)?.balcony &&
+      !ownBay(front, index, storey)?.steps
         ? [
             odd(
               "ground",

@@ -37,13 +37,17 @@ export function ThingChoice() {
   const { useFittings, fit } = useBoard();
   const putting = useFittings((fittings) => fittings.putting);
   useEffect(() => {
-    const onKey = ({ key }: KeyboardEvent) => key === "Escape" && fit({ putting: null });
-    window.addEventListener("keydown", onKey);
-    return () => {
-      window.removeEventListener("keydown", onKey);
+    if (!putting) return undefined;
+    // Before anything else hears of it: what was put stays chosen.
+    const onKey = (event: KeyboardEvent) => {
+      if (event.key !== "Escape") return;
+      event.stopImmediatePropagation();
       fit({ putting: null });
     };
-  }, [fit]);
+    window.addEventListener("keydown", onKey, true);
+    return () => window.removeEventListener("keydown", onKey, true);
+  }, [fit, putting]);
+  useEffect(() => () => fit({ putting: null }), [fit]);
   const taken = thingOf(putting);
   return (
     <>

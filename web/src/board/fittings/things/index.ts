@@ -1,9 +1,13 @@
 import { furniture } from "./furniture";
+import { stairs } from "./stairs";
 import type { Thing } from "./thing";
 export type { PressedPlace, Thing } from "./thing";
 
 /** What can be put where one presses in the picture, in the order of its samples. */
-export const THINGS: readonly (readonly [title: string, things: readonly Thing[]])[] = [["Furniture", furniture]];
+export const THINGS: readonly (readonly [title: string, things: readonly Thing[]])[] = [
+  ["Stairs", stairs],
+  ["Furniture", furniture],
+];
 
 /** What is to be put, by its id. */
 export const thingOf = (id: string | null): Thing | undefined =>

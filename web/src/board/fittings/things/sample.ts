@@ -16,7 +16,7 @@ const PLACES: readonly PressedPlace[] = [
 function alone(thing: Thing): Element | null {
   for (const place of PLACES) {
     const drawn = thing.put(place);
-    if (typeof drawn !== "string") return { ...drawn, id: thing.id, name: thing.label };
+    if (typeof drawn !== "string") return { ...(thing.plainer?.(drawn) ?? drawn), id: thing.id, name: thing.label };
   }
   return null;
 }

@@ -16,6 +16,8 @@ export interface Thing {
   readonly label: string;
   /** All of it but its id and its name; a sentence where it cannot be put there. */
   put(place: PressedPlace): Drawn | string;
+  /** The same made plainer, where its sample would be too dense otherwise. */
+  readonly plainer?: (drawn: Drawn) => Drawn;
 }
 
 /** A face that leans by less than this is a floor or a wall: the sine of the angle. */
