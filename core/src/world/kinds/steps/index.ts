@@ -100,7 +100,7 @@ function validate(steps: Steps): ElementError | null {
   const at = landingAt(steps);
   if (at !== null && at > count - 1)
     return landing === undefined
-      ? { field: "count", message: "are too few to turn: two are needed at the least." }
+      ? { field: "count", message: "is too low: stairs that turn have two risers at the least." }
       : { field: "landing", message: `is none: there are only ${count} risers.` };
   if (cheeks && plan !== "straight") return { field: "cheeks", message: "go with straight steps only." };
   if (plan !== "spiral") return null;
@@ -110,8 +110,8 @@ function validate(steps: Steps): ElementError | null {
     return {
       field: "count",
       message:
-        `turn by ${Math.round(each * count)}°: on a solid they can turn less than once around. Let the treads hang ` +
-        "free, or make the eye wider.",
+        `is too high: the stairs turn by ${Math.round(each * count)}°, and on a solid they turn less than once ` +
+        "around. Let the treads hang free, or make the eye wider.",
     };
   return each > 90 ? { field: "tread", message: "is too deep for so narrow a spiral: make its eye wider." } : null;
 }
