@@ -29,6 +29,7 @@ const MODULES = [
   "@kninnug",
   "p-queue",
   "p-timeout",
+  "@fontsource",
 ];
 
 export default {
@@ -37,6 +38,8 @@ export default {
   globalTeardown: "<rootDir>/scripts/unitTeardown.mjs",
   testMatch: ["<rootDir>/{core,raster,pdf,files,store,server,web,cli,demo,bench}/**/*.test.{ts,tsx}"],
   moduleNameMapper: {
+    // As Vite has it: the address of a file that ships.
+    "^(.+)\\.woff2\\?url$": "$1.woff2",
     "^@zanvo/pdf$": "<rootDir>/pdf/src/index.ts",
     "^@zanvo/store/text$": "<rootDir>/store/src/text.ts",
     "^@zanvo/store$": "<rootDir>/store/src/index.ts",
@@ -44,7 +47,7 @@ export default {
     "^@zanvo/raster$": "<rootDir>/raster/src/index.ts",
     "^@zanvo/core/(.*)$": "<rootDir>/core/src/$1/index.ts",
   },
-  transform: { "\\.(m?[jt]sx?)$": swc },
+  transform: { "\\.(m?[jt]sx?)$": swc, "\\.woff2$": "<rootDir>/scripts/fileAddress.mjs" },
   transformIgnorePatterns: [`/node_modules/(?!(${MODULES.join("|")})/)`],
   testTimeout: 120000,
   // As many as the smallest machine it runs on has cores; by itself it would leave one of them idle.

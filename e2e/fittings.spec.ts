@@ -1,6 +1,7 @@
+import { fileURLToPath } from "node:url";
 import { expect, test, type Page } from "@playwright/test";
 import type { Scene } from "@zanvo/core/scene";
-import type { Building, Furniture, Steps } from "@zanvo/core/world";
+import type { Building, Furniture, Sign, Steps } from "@zanvo/core/world";
 import { dragOnSheet, onSheet, openNew, saved, type } from "./table";
 
 /** A building whose near corner stands 12 m straight ahead: its long wall to the left, 12 m, three storeys. */
@@ -361,4 +362,57 @@ test("steps lead up to a door that stands over the ground", async ({ page }) => 
   await bay(page, 1, 1).press("Enter");
   await page.getByLabel("Steps up to it").check();
   await expect.poll(async () => (await house(page, id)).fronts![0].own).toEqual([{ bay: 0, storey: 0, steps: true }]);
+});
+
+test("a sign is hung on a wall, says what is typed in any script, and is dragged in its wall's plane", async ({
+  page,
+}) => {
+  const id = await openNew(page, withHouse);
+  await fittings(page);
+  await page.getByText("Put where you press").click();
+  await page.getByRole("button", { name: "Painted on the wall", exact: true }).click();
+  await page.mouse.click(...(await onSheet(page, 170, 130)));
+  const hung = async () => (await saved<Sign>(page, id)).elements[1];
+  await expect.poll(hung).toMatchObject({ kind: "sign", text: "SIGN", capital: 0.6 });
+  await page.keyboard.press("Escape");
+  const tools = page.getByRole("region", { name: "Fittings tools" });
+  await type(page, "Says", "Café שלום", tools);
+  await expect.poll(async () => (await hung()).text).toBe("Café שלום");
+  expect((await hung()).letters).toHaveLength(8);
+  await tools.getByLabel("Typeface").selectOption("Lobster, a script");
+  await expect.poll(async () => (await hung()).typeface).toBe("Lobster, a script");
+  // What no typeface has is named, and left out.
+  await type(page, "Says", "Café 漢", tools);
+  await expect(page.getByText("No typeface here has 漢: left out.").first()).toBeVisible();
+  await expect.poll(async () => (await hung()).letters.length).toBe(4);
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect.poll(async () => (await hung()).text).toBe("Café שלום");
+
+  // A font file of one's own; one that is none is refused, and nothing is lost.
+  const pick = async (file: string | { name: string; mimeType: string; buffer: Buffer }) => {
+    const asked = page.waitForEvent("filechooser");
+    await tools.getByRole("button", { name: "Bring a font file of your own" }).click();
+    await (await asked).setFiles(file);
+  };
+  await pick({ name: "broken.ttf", mimeType: "font/ttf", buffer: Buffer.from("no font at all") });
+  await expect(page.getByText(/the file cannot be read as a font/).first()).toBeVisible();
+  await pick(
+    fileURLToPath(
+      new URL("../node_modules/@fontsource/alfa-slab-one/files/alfa-slab-one-latin-400-normal.woff", import.meta.url),
+    ),
+  );
+  await expect.poll(async () => (await hung()).typeface).toBe("alfa-slab-one-latin-400-normal.woff");
+
+  // On a board, letters stand out; it is dragged along its wall and up.
+  await tools.getByLabel("On a board").check();
+  await tools.getByLabel("Letters stand out").check();
+  await expect.poll(hung).toMatchObject({ board: { depth: 0.05 }, raised: 0.06 });
+  const before = (await hung()).at;
+  await dragOnSheet(page, [170, 130], [185, 120]);
+  await expect.poll(async () => (await hung()).at.z).toBeGreaterThan(before.z);
+  const { at, heading } = await hung();
+  const [nx, ny] = [Math.sin((heading * Math.PI) / 180), Math.cos((heading * Math.PI) / 180)];
+  expect(nx * (at.x - before.x) + ny * (at.y - before.y)).toBeCloseTo(0, 9);
+  await page.keyboard.press("Control+z");
+  await expect.poll(async () => (await hung()).at).toEqual(before);
 });

@@ -5,6 +5,7 @@ import { built } from "../world";
 import { pinsOf } from "../vanishing";
 import { bareFoot } from "./bareFoot";
 import type { Check, Finding } from "./finding";
+import { crossedOpenings } from "./crossedOpenings";
 import { insideThing } from "./inside";
 import { leaningOval } from "./leaning";
 import { missedPoint } from "./ownAims";
@@ -15,7 +16,16 @@ import { underground } from "./underground";
 import { wrongPoint } from "./wrongPoint";
 
 /** Checks that ask how high the ground is, and those of own lines: a board that opens need not load them. */
-const LATER: readonly Check[] = [insideThing, underground, onSlopes, missedPoint, wrongPoint, bareFoot, leaningOval];
+const LATER: readonly Check[] = [
+  insideThing,
+  crossedOpenings,
+  underground,
+  onSlopes,
+  missedPoint,
+  wrongPoint,
+  bareFoot,
+  leaningOval,
+];
 
 /** What is to be said of what is built and seen in a shot, which is worked out for it: in a worker, or from a shell. */
 export function seenFindings(scene: Scene, shot: Shot): Finding[] {

@@ -20,6 +20,8 @@ export const DETAIL_KINDS = [
   { id: "glazing", label: "Frames, panes and panels" },
   { id: "dressing", label: "Sills, lintels, shutters and bands" },
   { id: "masonry", label: "Brick, stone and boards" },
+  { id: "letter", label: "Letters" },
+  { id: "guide", label: "Boxes and lines of letters" },
 ] as const;
 
 export type DetailKind = (typeof DETAIL_KINDS)[number]["id"];

@@ -26,6 +26,7 @@ export * from "./kinds/crate";
 export * from "./kinds/furniture";
 export * from "./kinds/ground";
 export { type Rails } from "./kinds/rails";
+export * from "./kinds/sign";
 export * from "./kinds/skyline";
 export * from "./kinds/square";
 export * from "./kinds/steps";

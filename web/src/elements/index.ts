@@ -8,6 +8,7 @@ import { crate } from "./crate";
 import { furniture } from "./furniture";
 import { ground } from "./ground";
 import { rails } from "./rails";
+import { sign } from "./sign";
 import { skyline } from "./skyline";
 import { square } from "./square";
 import { steps } from "./steps";
@@ -36,6 +37,7 @@ export const VIEWS: readonly ElementView[] = [
   rails,
   steps,
   furniture,
+  sign,
   square,
   wall,
   canal,

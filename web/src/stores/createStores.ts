@@ -14,6 +14,7 @@ import { createSingleKeys } from "../page/createSingleKeys";
 import { createArrivals } from "../references/createArrivals";
 import type { Memory } from "../remembered";
 import { createNotes } from "../ui/createNotes";
+import { createLettering } from "../lettering/createLettering";
 import { createUnits } from "../createUnits";
 
 /** What the stores of a window stand on. */
@@ -56,6 +57,10 @@ export function createStores({ memory, prefersDark, light }: On) {
     useSaving: saving.useSaving,
     ...units,
     ...createNotes(units.inWords),
+    lettering: createLettering({
+      setting: () => import("@zanvo/core/typesetting"),
+      fetchFont: async (url) => new Uint8Array(await (await fetch(url)).arrayBuffer()),
+    }),
     ...createVisibility(),
     ...createTangents(),
     ...createArrivals(),

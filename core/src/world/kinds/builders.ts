@@ -9,6 +9,7 @@ import { crateBuilder } from "./crate/builder";
 import { furnitureBuilder } from "./furniture/builder";
 import { groundBuilder } from "./ground/builder";
 import { railsBuilder } from "./rails/builder";
+import { signBuilder } from "./sign/builder";
 import { skylineBuilder } from "./skyline/builder";
 import { squareBuilder } from "./square/builder";
 import { stepsBuilder } from "./steps/builder";
@@ -23,6 +24,7 @@ const BUILDERS: Builders = {
   building: buildingBuilder,
   crate: crateBuilder,
   furniture: furnitureBuilder,
+  sign: signBuilder,
   street: streetBuilder,
   steps: stepsBuilder,
   canal: canalBuilder,

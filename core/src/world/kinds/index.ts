@@ -10,6 +10,7 @@ import { furniture } from "./furniture";
 import { ground } from "./ground";
 import type { ElementError, ElementKind } from "./kind";
 import { rails } from "./rails";
+import { sign } from "./sign";
 import { skyline } from "./skyline";
 import { square } from "./square";
 import { steps } from "./steps";
@@ -23,6 +24,7 @@ export const KINDS = [
   building,
   crate,
   furniture,
+  sign,
   street,
   steps,
   canal,

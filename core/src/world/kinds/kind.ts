@@ -1,6 +1,6 @@
 import type { TObject } from "@sinclair/typebox";
 import { metresIn, named, Type } from "../../fields";
-import type { Interval, Vec2 } from "../../geometry";
+import type { Interval, Vec2, Vec3 } from "../../geometry";
 import type { Told } from "../../units";
 import type { Region } from "../areas";
 import type { Solid } from "../solid";
@@ -134,6 +134,26 @@ export interface Surroundings {
   readonly rises?: (at: Vec2) => number;
 }
 
+/** How a thing hangs in an upright plane: the plane's normal, where it is, and the same thing elsewhere. */
+export interface Hanging<E> {
+  readonly normal: Vec3;
+  readonly at: Vec3;
+  /** What it fills of that plane: m to the right of `at` as one stands before it, and up. */
+  readonly extent: { readonly from: Vec2; readonly to: Vec2 };
+  put(at: Vec3): E;
+}
+
+/** An opening in an upright wall: the left end of the wall's foot, the way along it, and m along it and up from there. */
+export interface WallOpening {
+  readonly foot: Vec3;
+  readonly along: Vec2;
+  readonly from: number;
+  readonly to: number;
+  readonly low: number;
+  readonly high: number;
+  readonly kind: "window" | "door";
+}
+
 /** All that is known of a kind of element. */
 export interface ElementKind<E extends ElementBase = ElementBase> {
   readonly kind: E["kind"];
@@ -181,6 +201,10 @@ export interface ElementKind<E extends ElementBase = ElementBase> {
   yields?(element: E): "areas" | "areas and ways" | false;
   /** Whether roadways end where they meet its outline. */
   endsRoadways?(element: E): boolean;
+  /** How it hangs on what is upright: in a plane with a normal, at a place; put elsewhere in it. None where it stands. */
+  hangs?(element: E): Hanging<E> | null;
+  /** The openings in its walls. */
+  openings?(element: E): readonly WallOpening[];
   /** Whether an eye may stand within its outline, so high over its foot, m: in a passage, or in a room. */
   letsIn?(element: E, at: Vec2, over: number): boolean;
 }

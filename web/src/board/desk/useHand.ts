@@ -1,8 +1,9 @@
 import { useEffect, useRef, useState, type PointerEvent, type RefObject } from "react";
 import { footAt, type Foot } from "@zanvo/core/construct";
-import { contains, corners, middle, type Vec2 } from "@zanvo/core/geometry";
+import { add, contains, corners, dot, middle, sub, type Vec2 } from "@zanvo/core/geometry";
 import type { Shot } from "@zanvo/core/scene";
-import { unprojectToGround, type View } from "@zanvo/core/shot";
+import { unprojectTo, unprojectToGround, type View } from "@zanvo/core/shot";
+import { kindOf, type Element } from "@zanvo/core/world";
 import { metres, mm, sentence } from "@zanvo/core/units";
 import { moveElement, standingOf, streetsAt } from "./blocks";
 import { pan, pinched, wheeled } from "../../canvas/camera";
@@ -209,10 +210,21 @@ function drawOut(stores: Board, { at, window, alt }: DragPoint): void {
   });
 }
 
+/** Moves what hangs in an upright plane within that. @returns whether it hangs */
+function moveHung(stores: Board, element: Element, at: Vec2, from: Vec2): boolean {
+  const hanging = kindOf(element).hangs?.(element);
+  if (!hanging) return false;
+  const [view, offset] = [stores.currentView(), dot(hanging.normal, hanging.at)];
+  const [p, q] = [from, at].map((place) => unprojectTo(view, place, hanging.normal, offset));
+  if (p && q) stores.drag(replaceElement(hanging.put(add(hanging.at, sub(q, p)))));
+  return true;
+}
+
 function moveChosen(stores: Board, id: string, { at, from, window, alt }: DragPoint): void {
   const { gesture, scene } = stores.useDocument.getState();
   const before = (gesture?.base ?? scene).elements;
   const element = before.find((one) => one.id === id);
+  if (element && moveHung(stores, element, at, from)) return;
   const moved =
     element &&
     moveElement(

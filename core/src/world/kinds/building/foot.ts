@@ -2,7 +2,8 @@ import { headingDirection, type Vec2, type Vec3 } from "../../../geometry";
 import { yardsOf } from "../../outline";
 import { sideOf } from "../../polygon";
 import type { Building } from "./schema";
-import { solidOf, type Solid } from "../../solid";
+import { putTogether, takenApart, type Parts } from "../../parts";
+import type { Solid } from "../../solid";
 
 type Passage = NonNullable<Building["passages"]>[number];
 type Slope = NonNullable<Building["slope"]>;
@@ -12,26 +13,6 @@ const CLEAR = 0.05;
 const ARC = 12;
 /** Nearer than this two places are one, m. */
 const SAME = 1e-6;
-
-/** A solid taken apart, to be changed and put together again. */
-export interface Parts {
-  readonly vertices: Vec3[];
-  readonly loops: number[][];
-  readonly round: (number | undefined)[];
-  readonly names: (string | undefined)[];
-  /** The holes of each face. */
-  readonly holes: number[][][];
-}
-
-export const takenApart = ({ vertices, faces }: Solid): Parts => ({
-  vertices: [...vertices],
-  loops: faces.map(({ loop }) => [...loop]),
-  round: faces.map(({ round }) => round),
-  names: faces.map(({ name }) => name),
-  holes: faces.map(({ holes = [] }) => holes.map((hole) => [...hole])),
-});
-export const putTogether = (id: string, { vertices, loops, round, names, holes }: Parts): Solid =>
-  solidOf(id, vertices, loops, round, names, holes);
 
 /**
  * Where a passage enters and leaves a footprint, on which of its sides: the right and the left of who looks at the

@@ -3,7 +3,7 @@ import type { DetailItem } from "../../details";
 import { extrude } from "../../shapes";
 import { sideOf } from "../../polygon";
 import { asPart, type EdgeDetail, type Solid } from "../../solid";
-import { putTogether, takenApart, type Parts } from "./foot";
+import { putTogether, takenApart, type Parts } from "../../parts";
 import type { Opening } from "./front";
 import { cornersIn, outlineOfOpening } from "./heads";
 import { LINE_PARTS, openedLeaves } from "./openingLines";

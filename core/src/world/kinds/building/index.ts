@@ -202,6 +202,20 @@ export const building = elementKind<Building>(BuildingSchema, {
   oddities: odditiesOf,
   row: ({ row }) => row,
   alone,
+  openings: (element) =>
+    fittedTiers(element, tiersUp(element)).flatMap(({ z, walls }) =>
+      walls.flatMap(({ wall: { p, u }, openings }) =>
+        openings.map(({ kind, from, to, low, high }) => ({
+          foot: [...p, z] as const,
+          along: u,
+          from,
+          to,
+          low,
+          high,
+          kind,
+        })),
+      ),
+    ),
   letsIn: (element, at, over) =>
     (element.passages ?? []).some(({ height }) => over <= height) || isInRoom(element, at, over),
 });

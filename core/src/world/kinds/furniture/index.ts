@@ -1,3 +1,4 @@
+import { headingDirection } from "../../../geometry";
 import { metres, metresBetween, sentence, type Told } from "../../../units";
 import { boxOutline, heightTags } from "../block";
 import { elementKind, type Figure } from "../kind";
@@ -44,4 +45,13 @@ export const furniture = elementKind<Furniture>(FurnitureSchema, {
     write: (element) => ({ shape: "area", properties: heightTags(element.at.z, reachOfFurniture(element)) }),
   },
   figures: figuresOf,
+  hangs: (element) =>
+    element.thing === "picture"
+      ? {
+          normal: headingDirection(element.heading),
+          at: [element.at.x, element.at.y, element.at.z],
+          extent: { from: [-element.width / 2, 0], to: [element.width / 2, element.height] },
+          put: ([x, y, z]) => ({ ...element, at: { x, y, z } }),
+        }
+      : null,
 });

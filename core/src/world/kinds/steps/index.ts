@@ -13,6 +13,12 @@ export { nextFlight } from "./flights";
 export { STAIRS, type StairPlan, type Steps } from "./schema";
 export { EYE } from "./spiral";
 
+/** Stairs, from their measures. */
+export const newSteps = (of: Omit<Steps, "kind" | "id" | "name">): Omit<Steps, "id" | "name"> => ({
+  ...of,
+  kind: "steps",
+});
+
 export const isSteps = (element: { readonly kind: string }): element is Steps => element.kind === "steps";
 
 /** Two risers and a tread of comfortable stairs, m (Blondel, 1675 (from memory)). */

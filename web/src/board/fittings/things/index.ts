@@ -1,4 +1,5 @@
 import { furniture } from "./furniture";
+import { signs } from "./signs";
 import { stairs } from "./stairs";
 import type { Thing } from "./thing";
 export type { PressedPlace, Thing } from "./thing";
@@ -6,6 +7,7 @@ export type { PressedPlace, Thing } from "./thing";
 /** What can be put where one presses in the picture, in the order of its samples. */
 export const THINGS: readonly (readonly [title: string, things: readonly Thing[]])[] = [
   ["Stairs", stairs],
+  ["Signs", signs],
   ["Furniture", furniture],
 ];
 

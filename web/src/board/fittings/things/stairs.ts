@@ -1,4 +1,4 @@
-import { comfortable, EYE, STAIRS, type StairPlan, type Steps } from "@zanvo/core/world";
+import { comfortable, EYE, isSteps, newSteps, STAIRS, type StairPlan, type Steps } from "@zanvo/core/world";
 import { isFloor, type PressedPlace, type Thing } from "./thing";
 
 /** Stairs in a house are so wide, and lead up by so many risers, m (common practice). */
@@ -22,8 +22,7 @@ const put =
     if (!isFloor(place)) return "Stairs begin on a floor or the ground: press where their foot is.";
     const [x, y, z] = place.at;
     const { riser, tread } = comfortable({ riser: RISER });
-    return {
-      kind: "steps",
+    return newSteps({
       foot: { x, y, z },
       // Away from who looks at them.
       heading: (place.heading + 180) % 360,
@@ -32,12 +31,12 @@ const put =
       ...INDOORS,
       ...(plan === "straight" ? {} : { plan }),
       ...MORE[plan],
-    };
+    });
   };
 
 export const stairs: readonly Thing[] = (Object.keys(STAIRS) as StairPlan[]).map((plan) => ({
   id: `stairs-${plan}`,
   label: plan === "straight" ? "Steps" : `${STAIRS[plan]} stairs`,
   put: put(plan),
-  plainer: (drawn) => (drawn.kind === "steps" ? { ...drawn, ...SAMPLE } : drawn),
+  plainer: (drawn) => (isSteps(drawn) ? { ...drawn, ...SAMPLE } : drawn),
 }));

@@ -1,0 +1,1 @@
+export { contoursOf, isOutline, OUTLINE_PATTERN, UNIT } from "./outline";
