@@ -2,7 +2,7 @@ import { contains, type Vec2 } from "../geometry";
 import { lineSpacingOf } from "../scene";
 import { projectMany } from "../shot";
 import { DETAIL, type VisibleEdges } from "../visibility";
-import { LEVELS } from "../world";
+import { isDense, LEVELS } from "../world";
 import type { LayerContext } from "./layers/kind";
 import { thinned, type DrawnItems } from "./thinning";
 import { edgesOfClass, smallIn } from "./visibleLines";
@@ -52,6 +52,9 @@ function byItem(visible: VisibleEdges): DetailItems {
     ),
     rank: Uint8Array.from(firsts, (i) => visible.rank[own[i]]),
     kind: Uint8Array.from(firsts, (i) => visible.detail[own[i]]),
+    dense: Uint8Array.from(numbers, (number, i) =>
+      Number(number % LEVELS === 0 && isDense(visible.detail[own[firsts[i]]])),
+    ),
     solid: Uint32Array.from(firsts, (i) => solid[i]),
   };
 }

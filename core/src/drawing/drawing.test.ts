@@ -91,6 +91,7 @@ describe("details", () => {
         starts: Uint32Array.from({ length: all.length + 1 }, (_, i) => i),
         needs: new Int32Array(all.length).fill(-1),
         rank: Uint8Array.from(all, ({ index }) => (index === 0 ? 31 : Math.log2(index & -index))),
+        dense: new Uint8Array(all.length),
       };
       const drawnItems = thinned(view, items, 0.8, () => true);
       const kept = all.filter((_, i) => drawnItems[i]);
@@ -124,6 +125,7 @@ describe("the lines within a thing", () => {
       starts: Uint32Array.from({ length: places.length + 1 }, (_, i) => i),
       rank: Uint8Array.from(places, () => 1),
       needs: Int32Array.from(needs),
+      dense: new Uint8Array(places.length),
     });
     const drawnOf = (of: ReturnType<typeof items>, wanted = (_: number) => true) => [...thinned(view, of, 0.8, wanted)];
     expect(drawnOf(items([-1, 0], 0, 0.5))).toEqual([1, 1]);
@@ -131,6 +133,22 @@ describe("the lines within a thing", () => {
     // What needs another waits for it, whatever their order, and goes with it.
     expect(drawnOf(items([1, -1], 0, 0.01))).toEqual([0, 1]);
     expect(drawnOf(items([-1, 0], 0, 0.5), (i) => i === 1)).toEqual([0, 0]);
+  });
+
+  it("may lie near to each other in letters, which are drawn while they can be read", () => {
+    const view = viewOf(shotWith({ gaze: { heading: 0 } }));
+    // Two uprights 5 mm apart, of a capital so high, at 20 m: 1 m is drawn 15 mm high there.
+    const letter = (high: number, dense: 0 | 1) => ({
+      ends: flat([0, 0.005].map((x) => [[x, 20, 1] as const, [x, 20, 1 + high] as const])),
+      starts: Uint32Array.from([0, 2]),
+      rank: Uint8Array.from([31]),
+      needs: Int32Array.from([-1]),
+      dense: Uint8Array.from([dense]),
+    });
+    const drawn = (high: number, dense: 0 | 1 = 1) => [...thinned(view, letter(high, dense), 0.8, () => true)];
+    expect([drawn(0.5), drawn(0.5, 0)]).toEqual([[1], [0]]);
+    // Four gaps are 3.2 mm: 0.2133 m there.
+    expect([drawn(0.22), drawn(0.2)]).toEqual([[1], [0]]);
   });
 });
 

@@ -10,7 +10,12 @@ export interface DrawnItems {
   readonly needs: Int32Array;
   /** How often the place of each in a row of its like can be halved. */
   readonly rank: Uint8Array;
+  /** 1 for those whose own lines may lie nearer to each other than the gap, such as letters, else 0. */
+  readonly dense: Uint8Array;
 }
+
+/** What is dense is drawn where its longest line is so many gaps long: smaller, it would be a blot. */
+const LEGIBLE = 4;
 
 /** Cells of a sheet are numbered in columns of so many. */
 const CELLS = 4_194_304;
@@ -71,33 +76,39 @@ class Kept {
 
 /**
  * What is drawn on surfaces, thinned: each thing with all of its lines or with none. None has a line nearer than a gap,
- * mm, to one of another that is kept, or to another of its own. Of a row, the first, then every half of what is left
+ * mm, to one of another that is kept, or, but where it is dense, to another of its own. Of a row, the first, then every half of what is left
  * between has its turn, so that an even share is kept: every second, fourth ... Far away, where they would clot, fewer
  * are left, and none that is smaller than the gap. Those that need another have their turn after all that do not.
  * @param wanted whether an item is to be drawn at all
  * @returns 1 for each item that is kept, else 0
  */
 export function thinned(view: View, items: DrawnItems, gap: number, wanted: (item: number) => boolean): Uint8Array {
-  const { ends, starts, rank, needs } = items;
+  const { ends, starts, rank, needs, dense } = items;
   const lines = projectMany(view, ends);
   const kept = new Kept(gap);
+  const longestOf = (own: Float64Array): number => {
+    let longest = 0;
+    for (let o = 0; o < own.length; o += 4)
+      longest = Math.max(longest, Math.hypot(own[o + 2] - own[o], own[o + 3] - own[o + 1]));
+    return longest;
+  };
   const fits = (item: number): boolean => {
     const own = lines.subarray(4 * starts[item], 4 * starts[item + 1]);
     // What is seen in part only is near, or at the panel's edge.
     if (own.some(Number.isNaN)) return true;
     const before = kept.count;
-    let longest = 0;
+    const isDense = dense[item] === 1;
+    if (isDense && longestOf(own) < LEGIBLE * gap) return false;
     for (let o = 0; o < own.length; o += 4) {
       const long = Math.hypot(own[o + 2] - own[o], own[o + 3] - own[o + 1]);
-      longest = Math.max(longest, long);
       if (long < gap) continue;
-      if (kept.crowds(own, o)) {
+      if (!isDense && kept.crowds(own, o)) {
         kept.takeBack(before);
         return false;
       }
       kept.add(own, o);
     }
-    return longest >= gap;
+    return longestOf(own) >= gap;
   };
   const later = (item: number) => (needs[item] < 0 ? 0 : 1);
   const turns = Uint32Array.from(rank.keys()).sort((i, k) => later(i) - later(k) || rank[k] - rank[i] || i - k);

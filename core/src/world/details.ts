@@ -20,9 +20,12 @@ export const DETAIL_KINDS = [
   { id: "glazing", label: "Frames, panes and panels" },
   { id: "dressing", label: "Sills, lintels, shutters and bands" },
   { id: "masonry", label: "Brick, stone and boards" },
-  { id: "letter", label: "Letters" },
+  { id: "letter", label: "Letters", dense: true },
   { id: "guide", label: "Boxes and lines of letters" },
 ] as const;
+
+/** Whether lines of one thing of a kind may lie nearer to each other than the least gap, as those of letters do. */
+export const isDense = (kind: number): boolean => "dense" in DETAIL_KINDS[kind];
 
 export type DetailKind = (typeof DETAIL_KINDS)[number]["id"];
 

@@ -39,7 +39,7 @@ function onSign(
   return putTogether(sign.id, { ...parts, vertices: parts.vertices.map(at) });
 }
 
-/** A letter that stands out, drawn as one thing: its face first, and the rest where there is room. */
+/** A letter that stands out: its face is drawn first, and the rest where there is room. */
 const raisedLetter = (sign: Sign, { contours }: SetLetter, item: DetailItem, depths: Vec2, face: "top" | "bottom") =>
   areasOf(together([contours])).map((area): Solid => {
     const solid = onSign(sign, area, depths);
@@ -64,6 +64,8 @@ export function buildSign(sign: Sign): Solid[] {
   const { board, raised, both } = sign;
   const { board: deep } = depthsOf(sign);
   const letters = raised === undefined ? [] : setLetters(sign);
+  // A word is drawn whole or not at all.
+  const [front, back]: readonly DetailItem[] = [{ index: 0 }, { index: 0 }];
   // Seen from behind, it reads the same.
   const behind = letters.map((letter): SetLetter => ({
     ...letter,
@@ -71,9 +73,9 @@ export function buildSign(sign: Sign): Solid[] {
   }));
   return [
     ...(board ? [asPart(onSign(sign, { outer: boardOf(board), holes: [] }, [0, board.depth]), "board")] : []),
-    ...letters.flatMap((letter, index) => raisedLetter(sign, letter, { index }, [deep, deep + (raised ?? 0)], "top")),
+    ...letters.flatMap((letter) => raisedLetter(sign, letter, front, [deep, deep + (raised ?? 0)], "top")),
     ...(both && board
-      ? behind.flatMap((letter, index) => raisedLetter(sign, letter, { index }, [-(raised ?? 0), 0], "bottom"))
+      ? behind.flatMap((letter) => raisedLetter(sign, letter, back, [-(raised ?? 0), 0], "bottom"))
       : []),
   ];
 }
@@ -112,14 +114,15 @@ export function signDetails(sign: Sign, solids: readonly Solid[]): Detail[] {
   const own = board && solids.find(({ part }) => part === "board");
   const faceAt = (top: boolean) =>
     own ? { solid: own, face: own.faces.findIndex(({ name }) => name === (top ? "top" : "bottom")) } : undefined;
-  const painted = (flip: 1 | -1, z: number, on: Detail["on"]) =>
-    letters.flatMap(({ contours }, index) => {
-      const item = { index };
-      return contours.flatMap((ring) => {
+  const painted = (flip: 1 | -1, z: number, on: Detail["on"]) => {
+    const item = { index: 0 };
+    return letters.flatMap(({ contours }) =>
+      contours.flatMap((ring) => {
         const placed = ring.map(([x, y]): Vec2 => [flip * x, y]);
         return around(placed, z, at).map(([a, b]): Detail => ({ kind: "letter", a, b, on, item, of: sign.id }));
-      });
-    });
+      }),
+    );
+  };
   const z = board ? deep : PAINT;
   return [
     ...(raised === undefined ? painted(1, z, faceAt(true)) : []),
