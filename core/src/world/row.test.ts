@@ -154,3 +154,74 @@ describe("a row by rule", () => {
 /** Whether a place lies within a millimetre of a lot's rim. */
 const onRim = (lot: readonly { readonly x: number; readonly y: number }[], at: readonly [number, number]): boolean =>
   lot.some(({ x, y }, i) => fromStretch(at, [x, y], [lot[(i + 1) % lot.length].x, lot[(i + 1) % lot.length].y]) < 1e-3);
+
+describe("the fronts of a row", () => {
+  it("are rolled with it: the same from the same seed, on the street side, and every house stands", () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 0, max: 1e6 }),
+        between(0, 100),
+        between(4, 9),
+        fc.integer({ min: 1, max: 7 }),
+        (seed, shops, least, storeys) => {
+          const rule = row({
+            seed,
+            fronts: { least, most: least + 5 },
+            storeys: { least: 1, most: storeys },
+            fitted: { shops },
+          });
+          const houses = fillRow(rule, [], String);
+          const plain = fillRow({ ...rule, fitted: undefined }, [], String);
+          // Nothing else of them changes.
+          expect(houses.map(({ footprint, height, roof }) => [footprint, height, roof])).toEqual(
+            plain.map(({ footprint, height, roof }) => [footprint, height, roof]),
+          );
+          for (const house of houses) {
+            expect(validateBuilding(house)).toBeNull();
+            for (const { side } of house.fronts ?? []) {
+              const corners = outlineOf(house);
+              const [p, q] = [corners[side], corners[(side + 1) % corners.length]];
+              for (const end of [p, q]) expect(Math.abs(measured([end[0], end[1]])[1])).toBeLessThan(1e-6);
+            }
+          }
+          expect(houses.filter(({ fronts = [] }) => fronts.length === 1).length).toBeGreaterThan(0.8 * houses.length);
+          expect(fillRow(rule, [], String)).toEqual(houses);
+        },
+      ),
+      { numRuns: 60 },
+    );
+  });
+
+  it("have as many shops as is said, doors on the ground, and differ from house to house", () => {
+    const long = row({ to: { x: 603, y: 804 }, fitted: { shops: 40 } });
+    const houses = fillRow(long, [], String).filter(({ fronts }) => fronts);
+    const withShops = houses.filter(({ fronts }) => fronts![0].bays.includes("shop"));
+    expect(Math.abs(withShops.length / houses.length - 0.4)).toBeLessThan(0.12);
+    expect(new Set(houses.map(({ fronts }) => JSON.stringify(fronts![0].window))).size).toBeGreaterThan(
+      0.9 * houses.length,
+    );
+    const none = fillRow({ ...long, fitted: { shops: 0 } }, [], String).filter(({ fronts }) => fronts);
+    expect(none.some(({ fronts }) => fronts![0].bays.includes("shop"))).toBe(false);
+    expect(none.every(({ fronts }) => fronts![0].bays.includes("door"))).toBe(true);
+  });
+
+  it("look at both streets at the corner of a lot, and are none where a row is blind", () => {
+    const lot = [
+      [0, 0],
+      [60, 0],
+      [60, 50],
+      [0, 50],
+    ].map(([x, y]) => ({ x, y }));
+    const houses = fillRow({ ...row({ fitted: { shops: 50 } }), from: undefined, to: undefined, lot }, [], String);
+    const two = houses.filter(({ fronts = [] }) => fronts.length === 2);
+    expect(two).toHaveLength(4);
+    for (const house of two)
+      for (const { side } of house.fronts!) {
+        const corners = outlineOf(house);
+        const [p, q] = [corners[side], corners[(side + 1) % corners.length]];
+        // Both ends lie on the rim of the lot.
+        for (const [x, y] of [p, q]) expect(Math.min(x, y, 60 - x, 50 - y)).toBeLessThan(1e-6);
+      }
+    expect(fillRow(row({ blind: true, fitted: { shops: 50 } }), [], String).some(({ fronts }) => fronts)).toBe(false);
+  });
+});

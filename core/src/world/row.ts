@@ -3,6 +3,7 @@ import { sentence, shortMetres } from "../units";
 import type { ElementError } from "./kinds/kind";
 import { DEFAULT_DOOR, DEFAULT_WINDOWS, newBuilding, validateBuilding, type Building } from "./kinds/building";
 import { centroid, inset, sideOf, tidy } from "./polygon";
+import { withRolledFronts } from "./rolledFronts";
 import type { Row } from "./rowSchema";
 
 /** What a row is built by where nothing else is said: a quarter's plain houses (common practice). */
@@ -42,6 +43,7 @@ function frontOf([x, y]: Vec2, [u, v]: Vec2, length: number, towers: boolean): F
   };
 }
 
+const middleOf = ([ax, ay]: Vec2, [bx, by]: Vec2): Vec2 => [(ax + bx) / 2, (ay + by) / 2];
 const point = ([x, y]: Vec2) => ({ x, y });
 
 /** A row whose line, or whose lot's rim, lies behind its forecourts: where its houses begin. */
@@ -137,7 +139,7 @@ function free(length: number, taken: readonly (readonly [number, number])[]): (r
  * @param id a fresh name for each house
  */
 export function fillRow(row: Row, kept: readonly Building[], id: (at: number) => string): Building[] {
-  const { fronts: widths, depth, storeys, storey, alleys, roofs, towers, blind } = row;
+  const { fronts: widths, depth, storeys, storey, alleys, roofs, towers, blind, fitted } = row;
   const roll = seededRandom(row.seed);
   const between = (least: number, most: number) => least + (roll(1001) / 1000) * (most - least);
   const [least, most] = [Math.min(widths.least, widths.most), Math.max(widths.least, widths.most)];
@@ -168,7 +170,11 @@ export function fillRow(row: Row, kept: readonly Building[], id: (at: number) =>
           }),
     });
     // A corner that is not square takes no roof that needs it to be.
-    houses.push(validateBuilding(house) ? { ...house, roof: { kind: "flat", rise: 0.8 } } : house);
+    const whole: Building = validateBuilding(house) ? { ...house, roof: { kind: "flat", rise: 0.8 } } : house;
+    // At a corner, the house looks at both streets.
+    const facing = [middleOf(corners[0], corners[1]), ...(party ? [] : [middleOf(corners[3], corners[0])])];
+    const own = row.seed * MAX_HOUSES + houses.length;
+    houses.push(fitted && !blind ? withRolledFronts(whole, facing, fitted.shops, own) : whole);
   };
   const { fronts, corners } = layoutOf(row);
   const standing = kept.map(({ footprint }) => ({

@@ -38,6 +38,8 @@ export const RowSchema = strict({
   front: Type.Optional(strict({ depth: named("Depth of the forecourts", LotSize), of: Bounded })),
   /** Behind each house lies a yard so deep, m, within the same. */
   yards: Type.Optional(strict({ depth: named("Depth of the yards", LotSize), of: Bounded })),
+  /** Houses have fronts of their own by the seed, and so many of a hundred have shops on the ground. */
+  fitted: Type.Optional(strict({ shops: named("Shops of 100 houses", Type.Number({ minimum: 0, maximum: 100 })) })),
   /** Without windows and doors. */
   blind: Type.Optional(Type.Boolean()),
 });

@@ -223,8 +223,12 @@ describe("stairs", () => {
 
   it("say why they cannot be, and what is odd about them", () => {
     expect(why(steps({ landing: 7 }))).toBe("landing is none: there are only 7 risers.");
-    expect(why(steps({ plan: "half", count: 1 }))).toBe("count is too low: stairs that turn have two risers at the least.");
-    expect(why(steps({ plan: "spiral", count: 60, eye: 0.2, width: 1 }))).toMatch(/^count is too high: the stairs turn by 1473°/);
+    expect(why(steps({ plan: "half", count: 1 }))).toBe(
+      "count is too low: stairs that turn have two risers at the least.",
+    );
+    expect(why(steps({ plan: "spiral", count: 60, eye: 0.2, width: 1 }))).toMatch(
+      /^count is too high: the stairs turn by 1473°/,
+    );
     expect(why(steps({ plan: "spiral", ramp: true }))).toBe("ramp cannot be a spiral.");
     expect(why(steps({ plan: "spiral", open: true, width: 0.2, eye: 0.05 }))).toContain("tread is too deep");
     expect(why(steps({ plan: "half", cheeks: true }))).toBe("cheeks go with straight steps only.");

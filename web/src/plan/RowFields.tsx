@@ -149,6 +149,20 @@ export function RowFields({ row, house }: { readonly row: Row; readonly house: B
       <CourtFields row={row} set={set} />
       <TowerFields row={row} set={set} />
       <Check label="Windows and doors" checked={!row.blind} onChange={(on) => set({ blind: !on || undefined })} />
+      {!row.blind && (
+        <Check
+          label="Fronts of their own, rolled with the row"
+          checked={row.fitted !== undefined}
+          onChange={(on) => set({ fitted: on ? { shops: 40 } : undefined })}
+        />
+      )}
+      {row.fitted && !row.blind && (
+        <MeasureField
+          measure={rowMeasure("fitted/shops")}
+          value={row.fitted.shops}
+          onChange={(shops) => set({ fitted: { shops } })}
+        />
+      )}
       <RoofKinds row={row} set={set} />
       <MeasureField measure={rowMeasure("alleys")} value={row.alleys} onChange={(alleys) => set({ alleys })} />
     </section>

@@ -14,7 +14,7 @@ import { BuildingSchema, type Building } from "./schema";
 import { fittedTiers } from "./wallOpenings";
 export * from "./alongWall";
 export * from "./build";
-export { wayOf, type Way } from "./foot";
+export { nearestSide, wayOf, type Way } from "./foot";
 export {
   BAY_NAMES,
   baysOf,
