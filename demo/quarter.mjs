@@ -97,6 +97,7 @@ BLOCKS.forEach(([name, p0, p1, q0, q1], b) => {
       alleys: 8,
       fronts: { least: 6, most: 10 },
       storeys: { least: 2, most: b % 3 ? 4 : 5 },
+      fitted: { shops: 35 },
       // The houses that face the hill stand behind forecourts, with yards at their backs.
       ...(name === "Ferry steps" && side === "east"
         ? { front: { depth: 2.5, of: "railing" }, yards: { depth: 5, of: "wall" } }
@@ -116,6 +117,7 @@ BLOCKS.forEach(([name, p0, p1, q0, q1], b) => {
     alleys: 0,
     fronts: { least: 6, most: 9 },
     storeys: { least: 3, most: 4 },
+    fitted: { shops: 35 },
     towers: { storeys: 2, roof: "pyramid" },
   });
 }
