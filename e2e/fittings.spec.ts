@@ -1,7 +1,7 @@
 import { fileURLToPath } from "node:url";
 import { expect, test, type Page } from "@playwright/test";
 import type { Scene } from "@zanvo/core/scene";
-import type { Building, Furniture, Sign, Steps } from "@zanvo/core/world";
+import type { Building, Fixture, Furniture, Sign, Steps } from "@zanvo/core/world";
 import { dragOnSheet, onSheet, openNew, saved, type } from "./table";
 
 /** A building whose near corner stands 12 m straight ahead: its long wall to the left, 12 m, three storeys. */
@@ -415,4 +415,35 @@ test("a sign is hung on a wall, says what is typed in any script, and is dragged
   expect(nx * (at.x - before.x) + ny * (at.y - before.y)).toBeCloseTo(0, 9);
   await page.keyboard.press("Control+z");
   await expect.poll(async () => (await hung()).at).toEqual(before);
+});
+
+test("a canopy, a drainpipe and a roof light are fixed where they belong, and refused elsewhere", async ({ page }) => {
+  const id = await openNew(page, (scene) => {
+    withHouse(scene);
+    scene.elements[0] = { ...HOUSE, height: 4, storeys: 1, roof: { kind: "hip", rise: 2 } };
+  });
+  await fittings(page);
+  await page.getByText("Put where you press").click();
+  const things = async () => (await saved<Fixture>(page, id)).elements.slice(1);
+  const put = async (name: string, x: number, y: number) => {
+    await page.getByRole("button", { name, exact: true }).click();
+    await page.mouse.click(...(await onSheet(page, x, y)));
+  };
+  await put("Canopy", 170, 130);
+  await expect.poll(async () => (await things()).length).toBe(1);
+  await expect(page.getByText("Points of its slopes")).toBeVisible();
+  await put("Drainpipe", 190, 110);
+  await expect.poll(async () => (await things())[1]).toMatchObject({ thing: "drainpipe", at: { z: 0 } });
+  await put("Canopy", 210, 240);
+  await expect(page.getByText("A canopy hangs on a wall: press one.")).toBeVisible();
+  await put("Roof light", 170, 130);
+  await expect(page.getByText("A roof light lies in a roof: press one.")).toBeVisible();
+  // From above, its roof is seen: the light lies in its slope.
+  await page.keyboard.press("Escape");
+  await page.getByRole("navigation", { name: "Stages" }).getByRole("button", { name: "Eye level" }).click();
+  await type(page, "Eye height", "9");
+  await page.getByRole("navigation", { name: "Stages" }).getByRole("button", { name: "Fittings" }).click();
+  await page.getByText("Put where you press").click();
+  const { at } = (await things())[0];
+  expect(at.z).toBeGreaterThan(1);
 });

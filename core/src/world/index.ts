@@ -23,6 +23,7 @@ export * from "./kinds/bridge";
 export * from "./kinds/building";
 export * from "./kinds/canal";
 export * from "./kinds/crate";
+export * from "./kinds/fixture";
 export * from "./kinds/furniture";
 export * from "./kinds/ground";
 export { type Rails } from "./kinds/rails";

@@ -24,6 +24,7 @@ import {
   KINDS,
   kindOf,
   moved,
+  newFixture,
   newFurniture,
   scaled,
   outlineOf,
@@ -69,6 +70,7 @@ const SAMPLES: { readonly [K in Element["kind"]]: Extract<Element, { kind: K }> 
     middle: { x: 4, y: 5, z: 0.2 },
     ...{ heading: 30, tilt: 12, roll: -7, length: 3, width: 2, height: 1.4 },
   },
+  fixture: { ...base, ...newFixture("canopy", { x: 2, y: 3, z: 2.5 }, 40) },
   furniture: { ...base, ...newFurniture("chair", { x: 2, y: 3, z: 0.5 }, 40) },
   sign: {
     ...base,

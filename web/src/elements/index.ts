@@ -5,6 +5,7 @@ import { bridge } from "./bridge";
 import { building } from "./building";
 import { canal } from "./canal";
 import { crate } from "./crate";
+import { fixture } from "./fixture";
 import { furniture } from "./furniture";
 import { ground } from "./ground";
 import { rails } from "./rails";
@@ -36,6 +37,7 @@ export const VIEWS: readonly ElementView[] = [
   street,
   rails,
   steps,
+  fixture,
   furniture,
   sign,
   square,

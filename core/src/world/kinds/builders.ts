@@ -6,6 +6,7 @@ import type { ElementBuilder } from "./builder";
 import { buildingBuilder } from "./building/builder";
 import { canalBuilder } from "./canal/builder";
 import { crateBuilder } from "./crate/builder";
+import { fixtureBuilder } from "./fixture/builder";
 import { furnitureBuilder } from "./furniture/builder";
 import { groundBuilder } from "./ground/builder";
 import { railsBuilder } from "./rails/builder";
@@ -23,6 +24,7 @@ const BUILDERS: Builders = {
   block: blockBuilder,
   building: buildingBuilder,
   crate: crateBuilder,
+  fixture: fixtureBuilder,
   furniture: furnitureBuilder,
   sign: signBuilder,
   street: streetBuilder,

@@ -6,6 +6,7 @@ import { bridge } from "./bridge";
 import { building } from "./building";
 import { canal } from "./canal";
 import { crate } from "./crate";
+import { fixture } from "./fixture";
 import { furniture } from "./furniture";
 import { ground } from "./ground";
 import type { ElementError, ElementKind } from "./kind";
@@ -23,6 +24,7 @@ export const KINDS = [
   block,
   building,
   crate,
+  fixture,
   furniture,
   sign,
   street,

@@ -1,3 +1,4 @@
+import { fixtures } from "./fixtures";
 import { furniture } from "./furniture";
 import { signs } from "./signs";
 import { stairs } from "./stairs";
@@ -8,6 +9,7 @@ export type { PressedPlace, Thing } from "./thing";
 export const THINGS: readonly (readonly [title: string, things: readonly Thing[]])[] = [
   ["Stairs", stairs],
   ["Signs", signs],
+  ["On walls and roofs", fixtures],
   ["Furniture", furniture],
 ];
 
