@@ -1,22 +1,7 @@
 // The whole quarter of Kestrel Quay, laid out by rule: rows of houses around eight blocks, streets between them, and
 // what stands out.
-import { mkdtempSync } from "node:fs";
-import { tmpdir } from "node:os";
-import { dirname, join } from "node:path";
-import { fileURLToPath, pathToFileURL } from "node:url";
-import { build } from "esbuild";
+import { core } from "./core.mjs";
 
-const root = join(dirname(fileURLToPath(import.meta.url)), "..");
-const outfile = join(mkdtempSync(join(tmpdir(), "zanvo-demo-")), "world.mjs");
-await build({
-  absWorkingDir: root,
-  entryPoints: ["core/src/world/index.ts"],
-  outfile,
-  bundle: true,
-  platform: "node",
-  format: "esm",
-  logLevel: "error",
-});
 const {
   circle,
   DEFAULT_BRIDGE,
@@ -30,7 +15,7 @@ const {
   DEFAULT_WALLS,
   fillRow,
   rowBoundaries,
-} = await import(pathToFileURL(outfile).href);
+} = await core("world");
 
 const HEADING = 32;
 const radians = (d) => (d * Math.PI) / 180;

@@ -82,7 +82,7 @@ export function BayFields({ building, side, bay, change }: BayFieldsProps) {
           )}
           {field("width", its.to - its.from)}
           {field("height", its.high - its.low)}
-          {its.kind === "window" && field("sill", its.low - floor.low)}
+          {field("sill", its.low - floor.low)}
           {field("by", (its.from + its.to - cell.from - cell.to) / 2)}
           {its.kind === "door" && (
             <>

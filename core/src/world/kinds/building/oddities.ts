@@ -11,6 +11,8 @@ import { fittedTiers } from "./wallOpenings";
 
 /** A sill lower over its floor wants a rail before it; who walks under less knocks the head, m (common practice). */
 const [SILL, HEADROOM] = [0.8, 2] as const;
+/** Who steps over a threshold steps no higher than this, m (common practice). */
+const STEP = 0.25;
 const SAME = 1e-6;
 
 /** What is odd about the openings of a building: each stands, and somebody would ask. */
@@ -41,6 +43,7 @@ function inFront(building: Building, front: Front): readonly Oddity[] {
       value,
       told,
     });
+    const own = ownBay(front, index, storey);
     const floor = floors[storey];
     const over = high - floor.low - floor.height;
     const sill = low - floor.low;
@@ -48,14 +51,11 @@ function inFront(building: Building, front: Front): readonly Oddity[] {
       ...(over > SAME
         ? [odd("floor", over, sentence`The ${kind} in ${where} crosses the floor above it by ${metres(over)}.`)]
         : []),
-      ...(kind === "door" &&
-      storey > 0 &&
-      !ownBay(front, index, storey)?.balcony &&
-      !ownBay(front, index, storey)?.steps
+      ...(kind === "door" && low > STEP + SAME && !own?.balcony && !own?.steps
         ? [
             odd(
               "ground",
-              floor.low,
+              low,
               sentence`The door in ${where} has no ground before it: it wants steps, a balcony or a rail.`,
             ),
           ]
@@ -69,7 +69,7 @@ function inFront(building: Building, front: Front): readonly Oddity[] {
             ),
           ]
         : []),
-      ...(kind === "window" && storey > 0 && sill < SILL - SAME && !ownBay(front, index, storey)?.balcony
+      ...(kind === "window" && storey > 0 && sill < SILL - SAME && !own?.balcony
         ? [
             odd(
               "sill",
