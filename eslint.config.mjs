@@ -100,9 +100,10 @@ export default ts.config(
     rules: { ...hooks.configs.recommended.rules, "react-hooks/incompatible-library": "off" },
   },
   {
-    files: ["scripts/**/*.mjs", "*.mjs", "demo/**/*.mjs"],
+    files: ["scripts/**/*.mjs", "*.mjs", "demo/**/*.mjs", "core/testing/**/*.mjs"],
     languageOptions: {
       globals: {
+        Buffer: "readonly",
         process: "readonly",
         console: "readonly",
         setTimeout: "readonly",

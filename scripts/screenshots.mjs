@@ -61,18 +61,6 @@ try {
   await shoot("masses");
 
   await page.keyboard.press("3");
-  await page.getByText("Directions and slopes").click();
-  await page.getByRole("button", { name: "Add a slope" }).click();
-  await page.keyboard.press("4");
-  await page.locator("summary", { hasText: "Aids on the margin" }).click();
-  for (const aid of ["Numbered edge ticks", "Tilts beside the ticks", "Centrolinead pegs"])
-    await page.getByLabel(aid).check();
-  for (const set of ["Main streets, right", "Roofs, falling"])
-    await page.getByRole("checkbox", { name: set }).uncheck();
-  await page.locator("summary", { hasText: "Aids on the margin" }).scrollIntoViewIfNeeded();
-  await shoot("slopes-and-aids");
-  for (let i = 0; i < 6; i++) await page.keyboard.press("Control+z");
-  await page.keyboard.press("3");
   await page.getByRole("link", { name: "Set-up sheet" }).click();
   await page.getByRole("heading", { name: "Quay street" }).waitFor();
   await shoot("set-up-sheet");
@@ -109,16 +97,6 @@ try {
   await page.keyboard.press("Escape");
   await page.mouse.up();
   await page.keyboard.press("Control+z");
-  await page.keyboard.press("s");
-  await page.keyboard.press("r");
-  const desk = await page.getByRole("application", { name: "Desk" }).boundingBox();
-  await page.mouse.move(desk.x + 330, desk.y + 590);
-  await page.mouse.down();
-  await page.mouse.move(desk.x + 330, desk.y + 530, { steps: 4 });
-  await page.mouse.up();
-  await page.mouse.move(desk.x + 290, desk.y + 560, { steps: 4 });
-  await page.waitForTimeout(300);
-  await page.screenshot({ path: join(folder, "raise-a-corner.png") });
   await page.keyboard.press("Escape");
 
   await board("The quarter from the harbour crane");
@@ -142,6 +120,13 @@ try {
   await page.mouse.click(470, 250);
   await page.getByRole("figure", { name: "The wall, flat" }).waitFor();
   await shoot("fittings");
+  await page.getByRole("button", { name: "1 Down the row" }).click();
+  await page.waitForTimeout(1500);
+  await shoot("street");
+  await page.getByRole("button", { name: "3 In the chandlery" }).click();
+  await page.getByText("Put where you press").click();
+  await page.waitForTimeout(1500);
+  await shoot("room");
 
   await board("Quay street, the corner");
   await page.keyboard.press("3");

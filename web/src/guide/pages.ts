@@ -2,7 +2,7 @@ import { splitPanel, type Scene } from "@zanvo/core/scene";
 import { byHabit, withCovered, withFieldOfView } from "@zanvo/core/shot";
 import { shiftHorizon } from "@zanvo/core/vanishing";
 
-import { LOFT, MAIN, block, disc, fronted, picture, sparse } from "./pictures";
+import { LOFT, MAIN, STAIRS_PICTURE, block, disc, fronted, picture, sparse } from "./pictures";
 
 /** One page of the pocket guide: a few sentences, and a picture that is worked out afresh as its slider moves. */
 export interface GuidePage {
@@ -219,6 +219,18 @@ export const PAGES: readonly GuidePage[] = [
     ],
     slider: { label: "Reveal", unit: "m", min: 0, max: 0.6, step: 0.02, start: 0.24 },
     scene: (reveal) => picture((shot) => shot, { elements: [fronted(reveal)] }),
+  },
+  {
+    id: "stairs",
+    title: "Stairs",
+    text: [
+      "A flight fits a wedge: equal risers on the near upright, equal treads on the ground, both aimed at the points of " +
+        "the house. A tread shows only below your eye level; above it you see risers alone.",
+      "Two risers and a tread make a stride, 0.60 to 0.65 m. The second flight takes its heights from the first, " +
+        "whichever way it turns: carry them across the landing.",
+    ],
+    slider: { label: "Eye height", unit: "m", min: 0.4, max: 4, step: 0.1, start: 1.6 },
+    scene: (z) => picture((shot) => ({ ...shot, eye: { ...shot.eye, z } }), { elements: [STAIRS_PICTURE] }),
   },
   {
     id: "cone",

@@ -1,7 +1,16 @@
 import type { LawId } from "@zanvo/core/lens";
 import { newScene, type Scene, type Shot } from "@zanvo/core/scene";
 import { withCovered } from "@zanvo/core/shot";
-import { asBuilding, newBlock, withFront, type Block, type Building, type Front } from "@zanvo/core/world";
+import {
+  asBuilding,
+  newBlock,
+  newSteps,
+  withFront,
+  type Block,
+  type Building,
+  type Element,
+  type Front,
+} from "@zanvo/core/world";
 
 export const block = (
   id: string,
@@ -49,6 +58,21 @@ export function fronted(reveal: number): Building {
   });
   return [0, 1, 2, 3].reduce((one, side) => withFront(one, front(side)), plain);
 }
+
+/** Stairs that turn halfway, before the eye. */
+export const STAIRS_PICTURE: Element = {
+  ...newSteps({
+    foot: { x: 0.4, y: 6.5, z: 0 },
+    heading: 20,
+    plan: "half",
+    width: 1.4,
+    count: 16,
+    riser: 0.175,
+    tread: 0.28,
+  }),
+  id: "stairs",
+  name: "Stairs",
+};
 
 export const sparse = (spacing: number): Shot["bundles"] =>
   ["main-left", "main-right", "upright"].map((pin) => ({ pin, spacing, strength: 0.6 }));

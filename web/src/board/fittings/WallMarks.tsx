@@ -37,7 +37,8 @@ function marksOf(
   bay: ChosenBay | null,
 ): Layer[] {
   const { long, height, openings, bays, floors } = elevationOf(building, side);
-  const { at } = wallFrame(building, side, elements);
+  const { at, faces } = wallFrame(building, side, elements);
+  if (!faces(view.eye)) return [];
   const wall: readonly (readonly [number, number])[] = [
     [0, 0],
     [long, 0],

@@ -1,6 +1,7 @@
 import { frontOn, newBuilding, type Building } from "@zanvo/core/world";
 import { changedBay, middleOfOpening, movedBy, movedTo, openingIn, ownOf, withOwn } from "./ownBays";
 import { bayAt } from "./pressWall";
+import { wallFrame } from "./wallFrame";
 
 const loft: Building = newBuilding({
   id: "loft",
@@ -29,6 +30,12 @@ describe("what single bays have of their own", () => {
     const withDoor = changedBay(loft, 0, { bay: 0, storey: 0 }, { opening: "door" });
     expect(movedBy(withDoor, 0, { bay: 0, storey: 0 }, [0.1, 1])).toEqual({ by: 0.1 });
     expect(movedBy(loft, 0, { bay: 9, storey: 0 }, [0, 0])).toBeNull();
+  });
+
+  it("is marked for who stands before its wall, and not from within or behind", () => {
+    const { faces, at: placeOf } = wallFrame(loft, 0, [loft]);
+    expect([faces([4, -3, 1.6]), faces([4, 3, 1.6]), faces([4, 9, 1.6])]).toEqual([true, false, false]);
+    expect(placeOf([3.4, 4.5])).toEqual([3.4, 0, 4.5]);
   });
 
   it("is put beside what the bay has already, and is given back to the rule", () => {

@@ -5,6 +5,8 @@ import { outlineOf, raisedBy, terrainOf, type Building, type Element } from "@za
 /** A wall in the world: where its places are, m along it from its left corner and up from its foot. */
 export interface WallFrame {
   readonly at: (place: Vec2) => Vec3;
+  /** Whether an eye stands before it: from behind, nothing of it is marked. */
+  readonly faces: (eye: Vec3) => boolean;
   /** The place of the wall's plane that is seen at a place of the sheet, mm; null where none is. */
   readonly seenAt: (view: View, at: Vec2) => Vec2 | null;
 }
@@ -19,6 +21,7 @@ export function wallFrame(building: Building, side: number, elements: readonly E
   const normal: Vec3 = [uy, -ux, 0];
   return {
     at: ([s, up]) => [foot[0] + s * ux, foot[1] + s * uy, foot[2] + up],
+    faces: (eye) => dot(normal, sub(eye, foot)) > 0,
     seenAt: (view, at) => {
       const place = unprojectTo(view, at, normal, dot(normal, foot));
       if (!place) return null;
