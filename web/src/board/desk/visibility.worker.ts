@@ -1,12 +1,22 @@
 import { expose } from "comlink";
 import type { Vec3 } from "@zanvo/core/geometry";
-import { visibilityCache, type VisibleEdges } from "@zanvo/core/visibility";
+import { NOTHING_VISIBLE, type visibilityCache, type VisibleEdges } from "@zanvo/core/visibility";
 import type { Element } from "@zanvo/core/world";
 
 /** So long is worked without listening whether it is still wanted, ms. */
 const DEAF = 25;
 
-const look = visibilityCache();
+/** What builds a world and looks at it, once there is anything to be seen: an empty board does without. */
+let looking: Promise<ReturnType<typeof visibilityCache>> | null = null;
+
+function looks(): NonNullable<typeof looking> {
+  if (looking) return looking;
+  looking = import("./lookAtWorld").then(({ newLook }) => newLook());
+  // What could not be fetched is asked for again.
+  looking.catch(() => (looking = null));
+  return looking;
+}
+
 /** What each asker wants now, by number: a run that is no longer it stops. */
 const wanted = new Map<string, number>();
 const listen = () => new Promise((resolve) => setTimeout(resolve, 0));
@@ -26,6 +36,9 @@ const api = {
   ): Promise<VisibleEdges | null> {
     const run = (wanted.get(asker) ?? 0) + 1;
     wanted.set(asker, run);
+    if (elements.length === 0 && !looking) return NOTHING_VISIBLE;
+    const look = await looks();
+    if (wanted.get(asker) !== run) return null;
     const parts = look(elements, eye, cutaway);
     let heard = performance.now();
     for (let next = parts.next(); ; next = parts.next()) {

@@ -2,22 +2,19 @@ import { degrees, wrap, type Vec2 } from "../../../geometry";
 import { metres, sentence } from "../../../units";
 import { cornersOf, yardsOf } from "../../outline";
 import { areClear, crossingOf, inset, isConvex, isRectangle, isWithin, longestSide, sideOf } from "../../polygon";
-import { loft, prism, ring } from "../../shapes";
+import { prism } from "../../shapes";
 import { MAX_CORNERS } from "../../skeleton";
-import { asPart, type Solid } from "../../solid";
 import type { ElementError } from "../kind";
 import { floorsOf, storeysOf } from "./floors";
-import { attachedTo } from "./attached";
 import { piecesOn } from "./dress";
 import { footed, riseUnder } from "./foot";
 import { frontProblem } from "./front";
-import { bySkeleton, frameOf, MANSARD, PARAPET, RISE, TOOTH, topOf, wideRoof } from "./roofShapes";
+import { bySkeleton, frameOf, MANSARD, PARAPET, RISE, TOOTH } from "./roofShapes";
 import { ROOFS } from "./roofs";
 import type { Building } from "./schema";
-import { leavesBefore, roomed } from "./hollow";
 import { validateRooms } from "./rooms";
 import { overhangingRoof, skeletonRoof } from "./skeletonRoof";
-import { fittedTiers, type Over, type Tier } from "./wallOpenings";
+import type { Tier } from "./wallOpenings";
 
 /** The least thickness of what stands between courtyards, and between them and the walls, m. */
 const CLEAR = 0.01;
@@ -204,58 +201,6 @@ export function tiersUp(building: Building): readonly Tier[] {
 
 /** What the solid of a tier is called, from the ground up. */
 export const tierPart = (tier: number): string => `tier ${tier}`;
-
-/**
- * The solids of a building: its parts from the ground up, and what stands on its roof; none where it cannot stand.
- * @param rises how high the ground rises over what it stands on, at a place, m
- */
-export function buildBuilding(building: Building, rises?: Over): Solid[] {
-  const tiers = tiersUp(building);
-  if (tiers.length === 0) return [];
-  const yards = yardsOf(building);
-  const { rooms } = building;
-  const fitted = rooms && fittedTiers(building, tiers, rises);
-  const masses = tiers.map(({ points, z, height }, i) => {
-    const last = i === tiers.length - 1;
-    const flat = !last || building.roof.kind === "flat" || building.roof.overhang !== undefined;
-    const solid =
-      flat && (yards.length || building.roof.overhang !== undefined)
-        ? prism(building.id, points, yards, [z, z + height])
-        : last
-          ? topOf(building, points, z, height)
-          : loft(building.id, [ring(points, z), ring(points, z + height)], null, building.round ? "all" : undefined);
-    const foot = i > 0 ? solid : footed(solid, points, building);
-    const mass = "passage" in foot ? solid : foot;
-    return asPart(rooms && fitted ? roomed(mass, rooms, fitted[i]) : mass, tierPart(i));
-  });
-  const { z, height } = tiers[tiers.length - 1];
-  return [
-    ...masses,
-    ...(rooms && fitted ? fitted.flatMap((tier) => leavesBefore(building.id, rooms, tier)) : []),
-    ...wideRoof(building, tiers[tiers.length - 1].points, z + height),
-    ...onRoof(building, z + height),
-    ...attachedTo(building, rises),
-  ];
-}
-
-/** Chimneys and boxes along a building's longest side, from a metre under the eaves up through the roof. */
-function onRoof({ id, footprint, chimneys = [], boxes = [] }: Building, eaves: number): Solid[] {
-  const [ux, uy] = longestSide(footprint.map(({ x, y }) => [x, y] as const));
-  return [...chimneys.map(({ side, ...at }) => ({ ...at, length: side, width: side })), ...boxes].map(
-    ({ x, y, length, width, rise }) => {
-      const [l, w] = [length / 2, width / 2];
-      const points = (
-        [
-          [-l, -w],
-          [l, -w],
-          [l, w],
-          [-l, w],
-        ] as const
-      ).map(([a, b]): Vec2 => [x + a * ux - b * uy, y + a * uy + b * ux]);
-      return loft(id, [ring(points, eaves - 1), ring(points, eaves + rise)], null);
-    },
-  );
-}
 
 /**
  * Which way a building's roof slopes, as a heading, and how steeply, degrees; null for a roof without one slope of

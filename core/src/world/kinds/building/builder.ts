@@ -1,6 +1,6 @@
 import { elementBuilder, onLowest } from "../builder";
 import { cornersOf } from "../../outline";
-import { buildBuilding } from "./build";
+import { buildBuilding } from "./masses";
 import { openingsOf } from "./openings";
 import type { Building } from "./schema";
 

@@ -14,6 +14,7 @@ import { BuildingSchema, type Building } from "./schema";
 import { fittedTiers } from "./wallOpenings";
 export * from "./alongWall";
 export * from "./build";
+export { buildBuilding } from "./masses";
 export { nearestSide, wayOf, type Way } from "./foot";
 export {
   BAY_NAMES,

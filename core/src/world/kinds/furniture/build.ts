@@ -3,7 +3,7 @@ import type { Detail } from "../../details";
 import { loft, ring } from "../../shapes";
 import type { Solid } from "../../solid";
 import { blockCorner } from "../block";
-import type { Box } from "../kind";
+import { boxOfFurniture, RISES } from "./measures";
 import type { Furniture, FurnitureThing } from "./schema";
 
 /** A part of a thing: from where to where, m from its left back corner, and over its foot. */
@@ -19,8 +19,6 @@ const [LEG, TOP, BACK, FRAME] = [0.1, 0.07, 0.08, 0.1] as const;
 const [BOARD, SHELVES] = [0.035, 0.36] as const;
 /** A counter's front stands so far behind its top, and the bedstead so high under a bed, as parts of their size. */
 const [TOE, STEAD] = [0.08, 0.5] as const;
-/** The back of a chair and that of a bed rise so far over the seat, as parts of its height. */
-const RISES = { chair: 1, bed: 0.8 } as const;
 
 type Sizes = Pick<Furniture, "width" | "depth" | "height">;
 
@@ -87,17 +85,6 @@ const PARTS: Readonly<Record<FurnitureThing, (sizes: Sizes) => readonly Part[]>>
   carpet: (sizes) => [slab(sizes, [0, sizes.height])],
   picture: (sizes) => [slab(sizes, [0, sizes.height])],
 };
-
-/** The box around a thing's foot, up to what counts of it. */
-export function boxOfFurniture({ at, heading, width, depth, height }: Furniture): Box {
-  const box: Box = { origin: at, heading, length: depth, width, height };
-  const [x, y, z] = blockCorner(box, -0.5, -0.5);
-  return { ...box, origin: { x, y, z } };
-}
-
-/** How high a thing reaches over its foot, m. */
-export const reachOfFurniture = (furniture: Furniture): number =>
-  Math.max(...PARTS[furniture.thing](furniture).map(({ up }) => up[1]));
 
 /** The solids of a thing: a box for each part of it. */
 export function buildFurniture(furniture: Furniture): Solid[] {

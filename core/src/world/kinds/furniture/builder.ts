@@ -1,6 +1,7 @@
 import { boxOutline } from "../block";
 import { elementBuilder, onLowest } from "../builder";
-import { boxOfFurniture, buildFurniture, furnitureDetails } from "./build";
+import { buildFurniture, furnitureDetails } from "./build";
+import { boxOfFurniture } from "./measures";
 import type { Furniture } from "./schema";
 
 export const furnitureBuilder = elementBuilder<Furniture>({

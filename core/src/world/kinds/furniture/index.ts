@@ -2,7 +2,7 @@ import { headingDirection } from "../../../geometry";
 import { metres, metresBetween, sentence, type Told } from "../../../units";
 import { boxOutline, heightTags } from "../block";
 import { elementKind, type Figure } from "../kind";
-import { boxOfFurniture, reachOfFurniture } from "./build";
+import { boxOfFurniture, reachOfFurniture } from "./measures";
 import { FURNITURE, FurnitureSchema, type Furniture, type FurnitureThing } from "./schema";
 export { FURNITURE, type Furniture, type FurnitureThing } from "./schema";
 

@@ -1,21 +1,23 @@
 import type { Vec2 } from "../../../geometry";
 import { cornersOf } from "../../outline";
 import { elementKind, onFootprint } from "../kind";
-import { raisedGround, validateGround } from "./build";
+import { crestOf, planeOf, validateGround } from "./crest";
 import { GroundSchema, type Ground } from "./schema";
-export * from "./build";
+export { raisedGround } from "./build";
+export { DEFAULT_GROUND, validateGround } from "./crest";
 export { contoursOf } from "./contours";
 export type { Ground } from "./schema";
 
-/** The height of the rim of raised ground where it is highest but for its points, m. */
-const topOf = (ground: Ground): number =>
-  Math.max(
+/** How high raised ground reaches, m: at the corners of what is not embankment, and at its points. */
+function topOf(ground: Ground): number {
+  const crest = validateGround(ground) ? null : crestOf(ground, cornersOf(ground));
+  const [a, b, c] = crest ? planeOf(ground, crest) : [0, 0, 0];
+  return Math.max(
     ground.height,
     ...(ground.spots ?? []).map(({ z }) => z),
-    ...(raisedGround(ground)?.facets.flatMap(({ region, plane: [a, b, c] }) =>
-      region.flat().map(([x, y]) => a * x + b * y + c),
-    ) ?? []),
+    ...(crest ?? []).map(([x, y]) => a * x + b * y + c),
   );
+}
 
 const isCorner = ({ footprint }: Ground, place: number): boolean => place < footprint.length;
 

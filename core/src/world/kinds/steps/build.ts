@@ -1,16 +1,11 @@
 import { along, headingDirection, type Vec2, type Vec3 } from "../../../geometry";
 import { extrude, prism } from "../../shapes";
 import type { Solid } from "../../solid";
-import { courseOf, ringOf, treadsOf, type Flight, type Landing } from "./course";
+import { courseOf, ringOf, type Flight, type Landing } from "./course";
 import type { Steps } from "./schema";
 import { openSpiral, solidSpiral } from "./spiral";
 import { terrace } from "./terrace";
-export { cornerOf } from "./course";
-
-/**
- * A comfortable flight: 2 risers and a tread are 0.60 to 0.65 m (Blondel, 1675 (from memory)), risers 0.15 to 0.19 m.
- */
-export const DEFAULT_STEPS: Pick<Steps, "riser" | "tread" | "width"> = { riser: 0.165, tread: 0.3, width: 3 };
+import { treadsOf } from "./treads";
 
 /** Free treads and landings are so thick, stringers beside them so wide and deep, posts so wide, m (common practice). */
 const FREE = { tread: 0.05, landing: 0.15, board: 0.05, deep: 0.24, post: 0.1 } as const;
@@ -135,18 +130,3 @@ export function buildSteps(steps: Steps): Solid[] {
     ...beside,
   ];
 }
-
-/** How long straight steps are on the plan, and how high stairs lead, m. */
-export const sizeOf = ({
-  count,
-  riser,
-  tread,
-  width = 0,
-  landing,
-}: Pick<Steps, "count" | "riser" | "tread"> & Partial<Steps>): {
-  readonly length: number;
-  readonly height: number;
-} => ({
-  length: landing === undefined ? count * tread : (count - 1) * tread + width,
-  height: count * riser,
-});

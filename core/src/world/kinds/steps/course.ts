@@ -129,7 +129,8 @@ export function courseOf(steps: Steps): Course {
   };
 }
 
-const onPlan = ([x, y]: Vec3): Vec2 => [x, y];
+/** A place on the plan. */
+export const onPlan = ([x, y]: Vec3): Vec2 => [x, y];
 
 /** The corners of a flight or a landing on the plan, counter-clockwise. */
 export function ringOf(corner: Vec3, heading: number, width: number, depth: number): readonly Vec2[] {
@@ -140,25 +141,4 @@ export function ringOf(corner: Vec3, heading: number, width: number, depth: numb
     [1, 1],
     [1, 0],
   ].map(([s, t]) => onPlan(along(along(corner, ahead, s * depth), right, t * width)));
-}
-
-/** The treads of a flight. */
-const treadsOfFlight = ({ corner, heading, count }: Flight, { width, tread }: Steps): readonly Tread[] => {
-  const [ahead, right] = [headingDirection(heading), headingDirection(heading + 90)];
-  const at = (s: number, t: number) => onPlan(along(along(corner, ahead, s), right, t));
-  return Array.from({ length: count }, (_, i) => {
-    const [from, to] = [i * tread, (i + 1) * tread];
-    return { right: [at(from, width), at(to, width)], left: [at(from, 0), at(to, 0)] };
-  });
-};
-
-/** All treads of stairs with a landing from the foot up, the landing among them. */
-export function treadsOf(steps: Steps): readonly Tread[] {
-  const { flights, landings } = courseOf(steps);
-  const [lower, upper] = [flights.filter(({ over }) => over === 0), flights.filter(({ over }) => over > 0)];
-  return [
-    ...lower.flatMap((flight) => treadsOfFlight(flight, steps)),
-    ...landings.map(({ tread }) => tread),
-    ...upper.flatMap((flight) => treadsOfFlight(flight, steps)),
-  ];
 }

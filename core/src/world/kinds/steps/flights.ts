@@ -1,6 +1,7 @@
 import { along, headingDirection } from "../../../geometry";
 import { newBlock, type Block } from "../block";
-import { cornerOf, sizeOf } from "./build";
+import { cornerOf } from "./course";
+import { sizeOf } from "./measures";
 import type { Steps } from "./schema";
 
 /** A second flight with the landing that it begins on. */

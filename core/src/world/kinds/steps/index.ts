@@ -3,15 +3,16 @@ import { metres, metresBetween, sentence } from "../../../units";
 import { circle } from "../../polygon";
 import { heightTags } from "../block";
 import { elementKind, IN_THE_WAY, type Box, type ElementError, type Oddity } from "../kind";
-import { sizeOf } from "./build";
+import { sizeOf } from "./measures";
 import { cornerOf, courseOf, landingAt, ringOf } from "./course";
 import { StepsSchema, type Steps } from "./schema";
-import { turningOf } from "./spiral";
-export * from "./build";
+import { turningOf } from "./turning";
+export { buildSteps } from "./build";
+export { DEFAULT_STEPS, sizeOf } from "./measures";
 export { landingAt } from "./course";
 export { nextFlight } from "./flights";
 export { STAIRS, type StairPlan, type Steps } from "./schema";
-export { EYE } from "./spiral";
+export { EYE } from "./turning";
 
 /** Stairs, from their measures. */
 export const newSteps = (of: Omit<Steps, "kind" | "id" | "name">): Omit<Steps, "id" | "name"> => ({

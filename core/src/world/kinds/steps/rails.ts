@@ -2,7 +2,7 @@ import { along, headingDirection, type Vec3 } from "../../../geometry";
 import type { Detail } from "../../details";
 import { courseOf, type Flight, type Landing } from "./course";
 import type { Steps } from "./schema";
-import { turningOf } from "./spiral";
+import { turningOf } from "./turning";
 
 /** A handrail is so high over the edges of the treads, and so far in from the side, m (common practice). */
 const [HIGH, IN] = [0.9, 0.06] as const;
