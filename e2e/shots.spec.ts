@@ -49,6 +49,6 @@ test("several shots look at one scene, each with its own view: added, renamed, r
   await page.reload();
   await expect(slip(page, "Eye height")).toHaveText("12.00 m");
   await page.getByRole("button", { name: "Delete From the crane" }).click();
-  expect(await names()).toEqual(["First shot"]);
+  await expect.poll(names).toEqual(["First shot"]);
   await expect(page.getByRole("button", { name: /^Delete/ })).toHaveCount(0);
 });
