@@ -1,7 +1,7 @@
 import { contains, dot, sub } from "../geometry";
 import { project } from "../shot";
 import { sentence } from "../units";
-import { boxesMeet, boxOnPlan, kindOf, outlineOf, raisedBy, terrainOf, type Element } from "../world";
+import { boxesMeet, boxOnPlan, kindOf, outlineOf, raisedBy, terrainOf, type Element, type Hanging } from "../world";
 import { tenth, type Check } from "./finding";
 
 /** What hangs on a wall lies so near to it, m, and is as good as in its plane. */
@@ -11,10 +11,8 @@ const TOUCH = 0.01;
 /** No more of them than these. */
 const MAX_FINDINGS = 4;
 
-type Hung = NonNullable<ReturnType<NonNullable<ReturnType<typeof kindOf>["hangs"]>>>;
-
 /** How far what hangs reaches into the openings of a wall behind it: the greatest overlap of one, m; 0 for none. */
-function reachesInto({ normal, at, extent }: Hung, element: Element, rise: number): number {
+function reachesInto({ normal, at, extent }: Hanging<Element>, element: Element, rise: number): number {
   const openings = kindOf(element).openings?.(element) ?? [];
   return Math.max(
     0,

@@ -22,13 +22,13 @@ export const odd: Check = ({ scene, shot, view }) =>
       const found = element.hidden ? [] : odditiesIn(element);
       const at = found.length > 0 ? project(view, middleOf(element)) : null;
       if (!at || !contains(shot.frame, at)) return [];
-      return found.map(({ id, value, told }) => ({
+      return found.map(({ id, value, unit = "m" as const, told }) => ({
         id: `odd-${element.id}-${id}`,
         severity: "note" as const,
         where: element.name,
         at,
         value: tenth(value),
-        unit: "m" as const,
+        unit,
         message: told,
       }));
     })

@@ -76,9 +76,10 @@ class Kept {
 
 /**
  * What is drawn on surfaces, thinned: each thing with all of its lines or with none. None has a line nearer than a gap,
- * mm, to one of another that is kept, or, but where it is dense, to another of its own. Of a row, the first, then every half of what is left
- * between has its turn, so that an even share is kept: every second, fourth ... Far away, where they would clot, fewer
- * are left, and none that is smaller than the gap. Those that need another have their turn after all that do not.
+ * mm, to one of another that is kept, or, but where it is dense, to another of its own. Of a row, the first, then every
+ * half of what is left between has its turn, so that an even share is kept: every second, fourth ... Far away, where
+ * they would clot, fewer are left, and none that is smaller than the gap. Those that need another have their turn after
+ * all that do not.
  * @param wanted whether an item is to be drawn at all
  * @returns 1 for each item that is kept, else 0
  */

@@ -30,7 +30,7 @@ function flattened(from: Vec2, control: readonly Vec2[], pieces: number): Vec2[]
 /** A curve is drawn in no more pieces than this. */
 const MOST = 24;
 
-/** Into how many pieces a curve falls so that none strays from it by more than a tolerance: by its second difference. */
+/** Into how many pieces a curve falls so that none strays from it by more than a tolerance. */
 function piecesOf(from: Vec2, control: readonly Vec2[], tolerance: number): number {
   const all = [from, ...control];
   const degree = control.length;
@@ -39,7 +39,8 @@ function piecesOf(from: Vec2, control: readonly Vec2[], tolerance: number): numb
       .slice(2)
       .map(([x, y], i) => Math.hypot(x - 2 * all[i + 1][0] + all[i][0], y - 2 * all[i + 1][1] + all[i][1])),
   );
-  // Chords of a curve of a degree n stray by n (n - 1) / 8 of its greatest second difference (Wang, 1984 (from memory)).
+  // Chords of a curve of degree n stray by n (n - 1) / 8 of its greatest second difference (Wang, 1984 (from
+  // memory)).
   return Math.min(MOST, Math.max(1, Math.ceil(Math.sqrt((degree * (degree - 1) * bend) / (8 * tolerance)))));
 }
 

@@ -4,7 +4,7 @@ import { between, whyOpen } from "../../testing";
 import { compared, stopped, stretchesOf } from "../../testing/rays";
 import { along, norm, sub, type Vec3 } from "../geometry";
 import { inMetric } from "../units";
-import { built, DETAIL_KINDS, encloses, validateBuilding, volumeOf, type Building, type Front } from "../world";
+import { built, DETAIL_KINDS, encloses, kindOf, validateBuilding, volumeOf, type Building, type Front } from "../world";
 import { cutAway, visibleEdges } from ".";
 import { CREASE, DETAIL, OUTLINE } from "./visibleEdges";
 
@@ -202,6 +202,21 @@ describe("rooms", () => {
     };
     expect(kinds([1, -6, 1.6])).toEqual(new Set(["window", "reveal", "glazing"]));
     expect(kinds([1, 4, 1.6])).toEqual(new Set(["reveal", "glazing", "window"]));
+  });
+
+  it("tell of openings behind which a floor or a wall between rooms stands", () => {
+    const told = (change: Partial<Building>) =>
+      kindOf(house()).oddities!(house(change)).map(({ id, value, unit }) => [id, value, unit]);
+    expect(told({})).toEqual([]);
+    // The middle one of three in each storey stands before the wall between two rooms.
+    expect(told({ rooms: { wall: WALL, slab: SLAB, across: 2 } })).toEqual([
+      ["blind-0", 2, ""],
+      ["blind-2", 2, ""],
+    ]);
+    expect(told({ rooms: { wall: WALL, slab: 1.2 } })).toEqual([
+      ["blind-0", 6, ""],
+      ["blind-2", 6, ""],
+    ]);
   });
 
   it("say why they cannot be", () => {

@@ -14,6 +14,7 @@ export {
   type ElementError,
   type ElementKind,
   type Figure,
+  type Hanging,
   type Oddity,
   type RoadwayEnd,
 } from "./kinds";

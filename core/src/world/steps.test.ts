@@ -234,6 +234,7 @@ describe("stairs", () => {
     expect(why(steps({ plan: "half", cheeks: true }))).toBe("cheeks go with straight steps only.");
     const odd = (one: Steps) => kindOf(one).oddities!(one).map(({ told }) => inMetric(told));
     expect(odd(steps({ count: 19 }))).toEqual(["A flight of Ferry steps has 19 risers: after 18 a landing is usual."]);
+    expect(kindOf(steps()).oddities!(steps({ count: 19 }))).toMatchObject([{ value: 19, unit: "" }]);
     expect(odd(steps({ count: 19, landing: 10 }))).toEqual([]);
     expect(
       odd(steps({ plan: "spiral", open: true, eye: 0.2, width: 0.8, count: 20, riser: 0.15, tread: 0.25 })),

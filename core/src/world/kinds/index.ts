@@ -17,7 +17,7 @@ import { square } from "./square";
 import { steps } from "./steps";
 import { street } from "./street";
 import { wall } from "./wall";
-export type { Box, ElementError, ElementKind, Figure, Oddity, RoadwayEnd } from "./kind";
+export type { Box, ElementError, ElementKind, Figure, Hanging, Oddity, RoadwayEnd } from "./kind";
 
 /** Every kind of element. */
 export const KINDS = [

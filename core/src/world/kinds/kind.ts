@@ -1,6 +1,6 @@
 import type { TObject } from "@sinclair/typebox";
 import { metresIn, named, Type } from "../../fields";
-import type { Interval, Vec2, Vec3 } from "../../geometry";
+import { headingDirection, type Interval, type Vec2, type Vec3 } from "../../geometry";
 import type { Told } from "../../units";
 import type { Region } from "../areas";
 import type { Solid } from "../solid";
@@ -40,8 +40,9 @@ export interface Figure {
 export interface Oddity {
   /** Of those of one element. */
   readonly id: string;
-  /** The measure that is odd, m. */
+  /** What is odd: a measure, m, or where it has no unit a number. */
   readonly value: number;
+  readonly unit?: "";
   readonly told: Told;
 }
 
@@ -143,7 +144,18 @@ export interface Hanging<E> {
   put(at: Vec3): E;
 }
 
-/** An opening in an upright wall: the left end of the wall's foot, the way along it, and m along it and up from there. */
+/** How a thing hangs whose place is `at`, and which faces along its heading. */
+export const hangsAt = <E extends { readonly at: { x: number; y: number; z: number }; readonly heading: number }>(
+  element: E,
+  extent: Hanging<E>["extent"],
+): Hanging<E> => ({
+  normal: headingDirection(element.heading),
+  at: [element.at.x, element.at.y, element.at.z],
+  extent,
+  put: ([x, y, z]) => ({ ...element, at: { x, y, z } }),
+});
+
+/** An opening in an upright wall: the left end of the wall's foot, the way along it, and m along it and up. */
 export interface WallOpening {
   readonly foot: Vec3;
   readonly along: Vec2;
@@ -201,7 +213,7 @@ export interface ElementKind<E extends ElementBase = ElementBase> {
   yields?(element: E): "areas" | "areas and ways" | false;
   /** Whether roadways end where they meet its outline. */
   endsRoadways?(element: E): boolean;
-  /** How it hangs on what is upright: in a plane with a normal, at a place; put elsewhere in it. None where it stands. */
+  /** How it hangs on what is upright; null where it stands. */
   hangs?(element: E): Hanging<E> | null;
   /** The openings in its walls. */
   openings?(element: E): readonly WallOpening[];

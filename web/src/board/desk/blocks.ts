@@ -21,8 +21,8 @@ export const standingOf = (elements: readonly Element[]): Block[] =>
   elements.filter((one) => stands(one) && !one.hidden).map(boxOf);
 
 /**
- * The element moved on the level that its foot is on so that the foot of its near corner is seen `by` mm away from where it was, drawn
- * to corners and street lines of the others within `reach` mm. Null where that level is not seen there.
+ * The element moved on the level of its foot so that the foot of its near corner is seen `by` mm away from where it
+ * was, drawn to corners and street lines of the others within `reach` mm. Null where that level is not seen there.
  */
 export function moveElement(view: View, element: Element, others: readonly Element[], by: Vec2, reach: number) {
   const box = boxOf(element);

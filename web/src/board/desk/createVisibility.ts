@@ -21,7 +21,7 @@ export function createVisibility() {
   return {
     useTrouble: lines.useTrouble,
     lookAgain: lines.lookAgain,
-    /** Hidden lines of elements from the eye of a shot, worked out beside the page; the last finished ones stay meanwhile. */
+    /** Hidden lines from the eye of a shot, worked out beside the page; the last finished ones stay meanwhile. */
     useVisibleEdges: (elements: readonly Element[], shot: Pick<Shot, "eye" | "cutaway">): VisibleEdges => {
       const { cutaway } = shot;
       const { x, y, z } = shot.eye;

@@ -109,7 +109,7 @@ function openWall(hollow: Hollow, tier: FittedTier, { wall, opening, faces, floo
   });
 }
 
-/** An opening of a wall: the faces that it is cut through, the height of the floor behind it, and how thick the wall is, m. */
+/** An opening of a wall, the faces that it is cut through, the floor behind it, and how thick the wall is, m. */
 interface OpenedWall extends Pick<Through, "faces"> {
   readonly wall: Wall;
   readonly opening: Opening;

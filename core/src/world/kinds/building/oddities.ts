@@ -27,6 +27,7 @@ const blindWindows = (building: Building, rooms: Rooms): readonly Oddity[] =>
   [...blindOpenings(rooms, fittedTiers(building, tiersUp(building))[0])].map(([side, n]) => ({
     id: `blind-${side}`,
     value: n,
+    unit: "" as const,
     told: sentence`Through ${String(n)} of the openings in wall ${side + 1} of ${building.name || "a building"} nothing is
       seen: right behind them is a floor, or the wall between two rooms.`,
   }));

@@ -19,7 +19,7 @@ export interface Taken {
   readonly top: number;
 }
 
-/** Where places of a wall are in the world, m along it, up from its foot and behind it. @param z the height of its foot */
+/** Where places of a wall are in the world: m along it, up from its foot and behind it. @param z height of the foot */
 export const placeIn =
   ({ p, u }: Pick<Wall, "p" | "u">, z: number) =>
   ([s, up, behind]: InWall): Vec3 => [p[0] + s * u[0] - behind * u[1], p[1] + s * u[1] + behind * u[0], z + up];

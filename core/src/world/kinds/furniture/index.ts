@@ -1,7 +1,6 @@
-import { headingDirection } from "../../../geometry";
 import { metres, metresBetween, sentence, type Told } from "../../../units";
 import { boxOutline, heightTags } from "../block";
-import { elementKind, type Figure } from "../kind";
+import { elementKind, hangsAt, type Figure } from "../kind";
 import { boxOfFurniture, reachOfFurniture } from "./measures";
 import { FURNITURE, FurnitureSchema, type Furniture, type FurnitureThing } from "./schema";
 export { FURNITURE, type Furniture, type FurnitureThing } from "./schema";
@@ -47,11 +46,6 @@ export const furniture = elementKind<Furniture>(FurnitureSchema, {
   figures: figuresOf,
   hangs: (element) =>
     element.thing === "picture"
-      ? {
-          normal: headingDirection(element.heading),
-          at: [element.at.x, element.at.y, element.at.z],
-          extent: { from: [-element.width / 2, 0], to: [element.width / 2, element.height] },
-          put: ([x, y, z]) => ({ ...element, at: { x, y, z } }),
-        }
+      ? hangsAt(element, { from: [-element.width / 2, 0], to: [element.width / 2, element.height] })
       : null,
 });

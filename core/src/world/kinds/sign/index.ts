@@ -1,8 +1,8 @@
-import { headingDirection, type Vec2, type Vec3 } from "../../../geometry";
+import type { Vec2 } from "../../../geometry";
 import { metres, sentence } from "../../../units";
 import { heightTags } from "../block";
 import { isOutline } from "../../../glyphs";
-import { elementKind, type ElementError, type Oddity } from "../kind";
+import { elementKind, hangsAt, type ElementError, type Oddity } from "../kind";
 import { depthsOf, extentOf, placesOn, setLetters } from "./layout";
 import { SignSchema, type Sign } from "./schema";
 export type { Sign } from "./schema";
@@ -70,11 +70,6 @@ export const sign = elementKind<Sign>(SignSchema, {
     write: (element) => ({ shape: "area", properties: heightTags(element.at.z, extentOf(element).to[1]) }),
   },
   oddities: odditiesOf,
-  hangs: (element) => ({
-    normal: headingDirection(element.heading),
-    at: [element.at.x, element.at.y, element.at.z],
-    extent: extentOf(element),
-    put: ([x, y, z]: Vec3) => ({ ...element, at: { x, y, z } }),
-  }),
+  hangs: (element) => hangsAt(element, extentOf(element)),
   letsIn: () => true,
 });

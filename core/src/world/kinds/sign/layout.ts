@@ -75,7 +75,7 @@ export function depthsOf({ board, raised, both }: Sign): {
 /** Paint lies so far before what it is on, m. */
 export const PAINT = 0.002;
 
-/** Where a place of a sign is in the world: m to the right of its middle, up from its lower edge, and out from its back. */
+/** Where a place of a sign is in the world: m to the right of its middle, up from its foot, and out from its back. */
 export function placesOn({ at, heading }: Pick<Sign, "at" | "heading">): (place: Vec3) => Vec3 {
   const [out, right] = [headingDirection(heading), headingDirection(heading - 90)];
   return ([x, y, z]) => [at.x + x * right[0] + z * out[0], at.y + x * right[1] + z * out[1], at.z + y];

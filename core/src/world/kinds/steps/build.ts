@@ -7,7 +7,7 @@ import { openSpiral, solidSpiral } from "./spiral";
 import { terrace } from "./terrace";
 import { treadsOf } from "./treads";
 
-/** Free treads and landings are so thick, stringers beside them so wide and deep, posts so wide, m (common practice). */
+/** Free treads and landings are so thick, stringers so wide and deep, posts so wide, m (common practice). */
 const FREE = { tread: 0.05, landing: 0.15, board: 0.05, deep: 0.24, post: 0.1 } as const;
 /** Walls beside steps are so thick, and rise so far over the edges of the treads, m (common practice). */
 const CHEEK = { thick: 0.2, over: 0.12 } as const;

@@ -147,6 +147,7 @@ function odditiesOf(steps: Steps): readonly Oddity[] {
         {
           id: "flight",
           value: longest,
+          unit: "",
           told: sentence`A flight of ${of} has ${String(longest)} risers: after ${String(IN_A_FLIGHT)} a landing is
             usual.`,
         },

@@ -32,7 +32,7 @@ function Sample({ thing, taken, onTake }: { thing: Thing; taken: boolean; onTake
   );
 }
 
-/** Rows of small drawings of what can be put where one presses in the picture; one that is taken up is put back again. */
+/** Rows of small drawings of what can be put where one presses; one that is taken up is put back again. */
 export function ThingChoice() {
   const { useFittings, fit } = useBoard();
   const putting = useFittings((fittings) => fittings.putting);

@@ -1,9 +1,8 @@
 import { degrees } from "@zanvo/core/geometry";
 import { FIXTURES, newFixture, type FixtureThing } from "@zanvo/core/world";
-import { isFloor, isWall, type PressedPlace, type Thing } from "./thing";
+import { headingOf, isFloor, isWall, type PressedPlace, type Thing } from "./thing";
 
-const rounded = (heading: number): number => Number(heading.toFixed(4));
-const outFrom = ({ normal: [nx, ny] }: PressedPlace): number => rounded(degrees(Math.atan2(nx, ny)));
+const outFrom = ({ normal: [nx, ny] }: PressedPlace): number => headingOf(nx, ny);
 
 type Put = Thing["put"];
 
@@ -40,7 +39,7 @@ const rooflight: Put = (place) => {
   if (isFloor(place)) return newFixture("rooflight", { x, y, z }, place.heading);
   const level = Math.hypot(nx, ny);
   // Up the slope, against the way its normal leans.
-  const heading = rounded(degrees(Math.atan2(-nx, -ny)));
+  const heading = headingOf(-nx, -ny);
   const pitch = Number(degrees(Math.atan2(level, nz)).toFixed(4));
   const half = FIXTURES.rooflight.out / 2;
   const at = { x: x + half * nz * (nx / level), y: y + half * nz * (ny / level), z: z - half * level };

@@ -1,6 +1,5 @@
-import { degrees } from "@zanvo/core/geometry";
 import { FURNITURE, newFurniture, type FurnitureThing } from "@zanvo/core/world";
-import { isFloor, isWall, type PressedPlace, type Thing } from "./thing";
+import { headingOf, isFloor, isWall, type PressedPlace, type Thing } from "./thing";
 
 /** A picture on a wall: it faces as the wall does, and its middle is where the wall was pressed. */
 function hung(place: PressedPlace) {
@@ -8,7 +7,7 @@ function hung(place: PressedPlace) {
   const { depth, height } = FURNITURE.picture;
   const [x, y, z] = place.at;
   const at = { x: x + (nx * depth) / 2, y: y + (ny * depth) / 2, z: z - height / 2 };
-  return newFurniture("picture", at, Number(degrees(Math.atan2(nx, ny)).toFixed(4)));
+  return newFurniture("picture", at, headingOf(nx, ny));
 }
 
 const put = (thing: FurnitureThing) => (place: PressedPlace) => {

@@ -8,7 +8,7 @@ import { solids } from "../../desk/useSolids";
 import type { Board } from "../../useBoard";
 import type { PressedPlace, Thing } from "./thing";
 
-/** The heading from a place to the eye, turned to the nearest way of the walls around it, or else of the main streets. */
+/** The heading from a place to the eye, turned to the nearest way of the walls around it, or of the main streets. */
 export function facing(
   { elements, orientations }: Pick<Scene, "elements" | "orientations">,
   at: Vec3,

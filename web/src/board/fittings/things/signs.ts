@@ -1,11 +1,9 @@
-import { degrees, type Vec2 } from "@zanvo/core/geometry";
+import type { Vec2 } from "@zanvo/core/geometry";
 import { newSign, type Sign } from "@zanvo/core/world";
 import { FIRST_LETTERS } from "./firstLetters";
-import { isFloor, isWall, type PressedPlace, type Thing } from "./thing";
+import { headingOf, isFloor, isWall, type PressedPlace, type Thing } from "./thing";
 
 type Look = Pick<Sign, "capital"> & Partial<Sign>;
-
-const rounded = (heading: number): number => Number(heading.toFixed(4));
 
 /** A sign on a wall, its middle where that was pressed: flat on it, or standing out from it by an arm. */
 const onWall =
@@ -15,12 +13,12 @@ const onWall =
     const [nx, ny] = place.normal;
     const [x, y, z] = place.at;
     const off = arm === undefined ? 0 : arm + (look.board?.width ?? look.capital) / 2;
-    const out = degrees(Math.atan2(nx, ny));
+    const out = headingOf(nx, ny);
     // What stands out is read by who comes along the wall.
     const heading = arm === undefined ? out : out + 90;
     const high = look.board?.height ?? look.capital;
     const [ax, ay]: Vec2 = [x + off * nx, y + off * ny];
-    return newSign({ ...FIRST_LETTERS, ...look, at: { x: ax, y: ay, z: z - high / 2 }, heading: rounded(heading) });
+    return newSign({ ...FIRST_LETTERS, ...look, at: { x: ax, y: ay, z: z - high / 2 }, heading });
   };
 
 const onRoof =

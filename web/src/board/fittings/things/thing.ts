@@ -1,4 +1,4 @@
-import type { Vec3 } from "@zanvo/core/geometry";
+import { degrees, type Vec3 } from "@zanvo/core/geometry";
 import type { Drawn } from "../../../elements";
 
 /** A place that was pressed in the picture: on a face of something, or on the ground. */
@@ -25,3 +25,6 @@ const LEANS = 0.02;
 
 export const isFloor = ({ normal }: PressedPlace): boolean => normal[2] > 1 - LEANS;
 export const isWall = ({ normal }: PressedPlace): boolean => Math.abs(normal[2]) < LEANS;
+
+/** The heading of a level way, degrees. */
+export const headingOf = (x: number, y: number): number => Number(degrees(Math.atan2(x, y)).toFixed(4));
