@@ -152,6 +152,10 @@ test("a street side is built up by rule and rolled again around what is kept", a
   expect(second.filter(({ id: own }) => first.some((one) => one.id === own))).toHaveLength(1);
   await type(page, "Storeys to", "2", row);
   for (const house of (await houses()).filter(({ kept }) => !kept)) expect(house.storeys).toBe(2);
+  // Fronts are rolled with the row; a house that is kept stays as it is.
+  await row.getByRole("checkbox", { name: "Fronts of their own, rolled with the row" }).check();
+  await type(page, "Shops of 100 houses", "0", row);
+  for (const house of await houses()) expect(house.fronts !== undefined).toBe(!house.kept);
 });
 
 test("real ground is brought in, with a word on what could not be; masses are saved as OBJ", async ({ page }) => {
