@@ -18,19 +18,25 @@ async function withPhotos<S extends Photographed>(scene: S, pictures: Pictures, 
   return { ...scene, references };
 }
 
-/** Puts the demo scenes on a shelf that nothing was ever put on, the first of them last, so that it stands first. */
+/** The documents in a folder, by their names. */
+const documentsIn = (folder: string): Photographed[] =>
+  readdirSync(folder)
+    .filter((name) => name.endsWith(".zanvo.json"))
+    .sort()
+    .map((file) => JSON.parse(readFileSync(join(folder, file), "utf8")) as Photographed);
+
+/**
+ * Puts the demo scenes on a shelf that nothing was ever put on, the first of them last, so that it stands first; and the
+ * kits that ship on theirs, where none was ever kept.
+ */
 export async function putDemo(
   store: Store,
   pictures: Pictures,
   jobs: Pick<Jobs, "check">,
   folder: string,
 ): Promise<void> {
-  if (!(await store.isNew())) return;
-  const files = readdirSync(folder)
-    .filter((name) => name.endsWith(".zanvo.json"))
-    .sort()
-    .reverse();
-  const scenes = files.map((file) => JSON.parse(readFileSync(join(folder, file), "utf8")) as Photographed);
-  const whole = await Promise.all(scenes.map((scene) => withPhotos(scene, pictures, folder)));
-  await store.createAll(await Promise.all(whole.map((scene) => jobs.check(JSON.stringify(scene)))));
+  const kits = (await store.hasNoKits()) ? documentsIn(join(folder, "kits")) : [];
+  const scenes = (await store.isNew()) ? documentsIn(folder) : [];
+  const whole = await Promise.all([...scenes, ...kits].map((scene) => withPhotos(scene, pictures, folder)));
+  await store.createAll(await Promise.all(whole.reverse().map((scene) => jobs.check(JSON.stringify(scene)))));
 }

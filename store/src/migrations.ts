@@ -87,8 +87,21 @@ class Templates1796000000000 implements MigrationInterface {
   }
 }
 
+/** Scenes may be kept as kits. */
+class Kits1797000000000 implements MigrationInterface {
+  readonly name = "Kits1797000000000";
+
+  async up(runner: QueryRunner): Promise<void> {
+    await runner.query("ALTER TABLE scene ADD COLUMN kit TEXT");
+  }
+
+  async down(): Promise<void> {
+    await Promise.reject(new Error(ONE_WAY));
+  }
+}
+
 /** In the order in which they are run; a new one is a class and an entry here. */
-export const MIGRATIONS = [Scenes1764000000000, Versions1764200000000, Templates1796000000000];
+export const MIGRATIONS = [Scenes1764000000000, Versions1764200000000, Templates1796000000000, Kits1797000000000];
 
 /** Their names, as the database lists those that were run. */
 export const MIGRATION_NAMES: readonly string[] = MIGRATIONS.map((Migration) => new Migration().name);

@@ -1,5 +1,6 @@
 import { randomUUID } from "node:crypto";
 import type { Card, DeletedCard, Version } from "@zanvo/core/answers";
+import type { KitKind } from "@zanvo/core/scene";
 import { IsNull, LessThan, Not, type EntityManager } from "typeorm";
 import { driverOf, patiently, type Writer } from "./connection";
 import { NotCommitted, NotFound } from "./errors";
@@ -28,6 +29,7 @@ export interface Checked {
   readonly title: string;
   readonly place: string | null;
   readonly template: boolean;
+  readonly kit: KitKind | null;
   readonly shots: number;
   readonly elements: number;
   readonly format: number;
@@ -162,12 +164,12 @@ async function free({ writer }: Access): Promise<void> {
 
 /** What is asked of the shelf. */
 const readingFrom = ({ read }: Access) => ({
-  /** The shelf, what was worked on last first; plain rows, since there may be thousands. */
-  list: (): Promise<Card[]> =>
+  /** A shelf, that of scenes or that of kits, what was worked on last first; plain rows, since there may be thousands. */
+  list: (shelf: "scenes" | "kits" = "scenes"): Promise<Card[]> =>
     read(async (db) => {
       const rows = (await db.query(
-        `SELECT id, revision, title, place, template, shots, elements, createdAt, savedAt FROM scene
-         WHERE deletedAt IS NULL ORDER BY savedAt DESC`,
+        `SELECT id, revision, title, place, template, kit, shots, elements, createdAt, savedAt FROM scene
+         WHERE deletedAt IS NULL AND kit IS ${shelf === "kits" ? "NOT NULL" : "NULL"} ORDER BY savedAt DESC`,
       )) as (Omit<Card, "template"> & { readonly template: number })[];
       return rows.map((row) => ({ ...row, template: row.template === 1 }));
     }),
@@ -181,6 +183,9 @@ const readingFrom = ({ read }: Access) => ({
     ),
   /** Whether nothing was ever put on the shelf. */
   isNew: (): Promise<boolean> => read(async (db) => !(await db.getRepository(SceneTable).exists())),
+  /** Whether no kit was ever kept. */
+  hasNoKits: (): Promise<boolean> =>
+    read(async (db) => !(await db.getRepository(SceneTable).existsBy({ kit: Not(IsNull()) }))),
   card: (id: string): Promise<Card> => read(async (db) => toCard(await find(db, id))),
   read: (id: string): Promise<Stored> => read(async (db) => stored(db, await find(db, id))),
   versions: (id: string): Promise<Version[]> =>

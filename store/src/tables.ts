@@ -1,3 +1,4 @@
+import type { KitKind } from "@zanvo/core/scene";
 import { EntitySchema } from "typeorm";
 
 /** What the shelf shows of a scene; its document is that of its newest version. Times are ISO 8601 in UTC. */
@@ -7,6 +8,7 @@ export interface SceneRow {
   title: string;
   place: string | null;
   template: boolean;
+  kit: KitKind | null;
   shots: number;
   elements: number;
   createdAt: string;
@@ -50,6 +52,7 @@ export const SceneTable = new EntitySchema<SceneRow>({
     title: { type: "text" },
     place: { type: "text", nullable: true },
     template: { type: "boolean" },
+    kit: { type: "text", nullable: true },
     shots: { type: "integer" },
     elements: { type: "integer" },
     createdAt: { type: "text" },

@@ -18,6 +18,7 @@ export function checkedOf(scene: Scene): Checked {
     title: scene.title,
     place: scene.place ?? null,
     template: scene.template ?? false,
+    kit: scene.kit ?? null,
     shots: scene.shots.length,
     elements: scene.elements.length,
     format: scene.version,

@@ -72,6 +72,8 @@ const json = (body: string, revision?: number): RequestInit => ({
 
 export const listDeleted = async (): Promise<DeletedCard[]> =>
   (await send("/api/scenes?deleted")).json() as Promise<DeletedCard[]>;
+/** The kits on their shelf. */
+export const listKits = async (): Promise<Card[]> => (await send("/api/scenes?kits")).json() as Promise<Card[]>;
 export const listScenes = async (): Promise<Card[]> => (await send("/api/scenes")).json() as Promise<Card[]>;
 export const openScene = async (id: string): Promise<Opened> => opened(id, await send(`/api/scenes/${id}`));
 

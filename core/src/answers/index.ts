@@ -1,3 +1,5 @@
+import type { KitKind } from "../scene";
+
 // What the server answers, as both sides know it.
 
 /** What the shelf shows of a scene. */
@@ -8,6 +10,8 @@ export interface Card {
   readonly place: string | null;
   /** Whether it is kept as a template, which new scenes are begun on. */
   readonly template: boolean;
+  /** What it is a kit of, where it is kept as one: such a scene stands on a shelf of its own. */
+  readonly kit: KitKind | null;
   readonly shots: number;
   readonly elements: number;
   readonly createdAt: string;

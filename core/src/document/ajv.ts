@@ -10,7 +10,7 @@ export const AJV_OPTIONS: Options = {
   discriminator: true,
   strict: true,
   // What a number counts in: read by other code, and no rule of its own.
-  keywords: ["unit", "offered", "turns"],
+  keywords: ["unit", "offered", "turns", "elevation"],
   strictTypes: false,
   strictRequired: false,
   validateSchema: false,

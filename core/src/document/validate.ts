@@ -1,7 +1,7 @@
 import { BadInput, type ValidationError } from "../problem";
 import { DEFAULT_SHOW, detailSwitch } from "../drawing";
 import { LAWS } from "../lens";
-import { MAX_ELEMENTS, type Scene } from "../scene";
+import { MAX_ELEMENTS, type Kit, type Scene } from "../scene";
 import { inMetric } from "../units";
 import { DETAIL_KINDS, validateElement, validateRow, kindOf, type Element, type Row } from "../world";
 import { elementFits, rowFits, sceneFits } from "./compiled";
@@ -63,10 +63,19 @@ function checkIds(list: string, items: readonly { readonly id: string }[]): void
   });
 }
 
-/** Refuses what cannot stand. @param at its place in the list of elements */
-function checkSense(element: Element, at: number): void {
+/** Refuses what cannot stand. @param at its place in a list of elements */
+function checkSense(element: Element, at: number, list = "elements"): void {
   const invalid = validateElement(element);
-  if (invalid) throw new BadInput([{ path: `elements/${at}/${invalid.field}`, message: inMetric(invalid.message) }]);
+  if (invalid) throw new BadInput([{ path: `${list}/${at}/${invalid.field}`, message: inMetric(invalid.message) }]);
+}
+
+/** Refuses kits whose parts could not be put down. */
+function checkKits(kits: readonly Kit[]): void {
+  checkIds("kits", kits);
+  kits.forEach(({ elements }, i) => {
+    checkIds(`kits/${i}/elements`, elements);
+    elements.forEach((element, k) => checkSense(element, k, `kits/${i}/elements`));
+  });
 }
 
 /**
@@ -74,11 +83,12 @@ function checkSense(element: Element, at: number): void {
  * off its sheet.
  */
 function checkWhole(scene: Scene, elements: readonly ElementSummary[]): void {
-  const { orientations, shots, references = [], rows = [] } = scene;
+  const { orientations, shots, references = [], rows = [], kits = [] } = scene;
   const { lines = [] } = scene;
   for (const [list, items] of Object.entries({ orientations, elements, shots, references, lines }))
     checkIds(list, items);
   shots.forEach((shot, i) => checkIds(`shots/${i}/lines`, shot.lines ?? []));
+  checkKits(kits);
   const most = excess(scene, elements);
   if (most) throw new BadInput([most]);
   rows.forEach((row, i) => {
@@ -106,7 +116,7 @@ function checkWhole(scene: Scene, elements: readonly ElementSummary[]): void {
 export function checkScene(value: unknown): Scene {
   const scene = fitting(sceneFits(), value);
   checkWhole(scene, scene.elements.map(summaryOf));
-  scene.elements.forEach(checkSense);
+  scene.elements.forEach((element, i) => checkSense(element, i));
   return scene;
 }
 

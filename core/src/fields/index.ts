@@ -48,18 +48,21 @@ export const Heading = Type.Number({ minimum: -36000, maximum: 36000, unit: "°"
 
 export const Point2 = <T extends TSchema>(of: T) => strict({ x: of, y: of });
 const OnPlan = { x: named("East of the origin", Metres), y: named("North of the origin", Metres) };
+/** How high over the ground a thing stands, m: `elevation` tells it from sizes, which are no places. */
+export const Elevation = (foot: string) => named(foot, metresIn({ minimum: -1e6, maximum: 1e6, elevation: true }));
 /** A place of the world where a thing stands. */
-export const Standing = (foot: string) => strict({ ...OnPlan, z: named(foot, Metres) });
+export const Standing = (foot: string) => strict({ ...OnPlan, z: Elevation(foot) });
 export const Point3 = <T extends TSchema>(of: T) => strict({ x: of, y: of, z: of });
 
 /**
- * What every element may carry: left out of all pictures for now, kept from being moved, and the group that it is one
- * of.
+ * What every element may carry: left out of all pictures for now, kept from being moved, the group that it is one of,
+ * and the part of a kit that it was put down as, in one of its instances.
  */
 export const Flags = {
   hidden: Type.Optional(Type.Boolean()),
   locked: Type.Optional(Type.Boolean()),
   group: Type.Optional(Type.String({ minLength: 1, maxLength: 200 })),
+  kit: Type.Optional(strict({ id: Id, instance: Id, part: Id })),
 };
 
 /** Corners of an area on the plan, m; and the bends of a line on it. */

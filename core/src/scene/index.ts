@@ -9,6 +9,8 @@ export type {
   Aids,
   Bundle,
   Edge,
+  Kit,
+  KitKind,
   Measured,
   Orientation,
   PickedArc,

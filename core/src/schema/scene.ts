@@ -87,6 +87,23 @@ export const ElementSchema = Type.Unsafe<Element>({
   oneOf: KINDS.map(({ schema }) => schema),
 });
 
+/** What a kit is of: things that are put down together, or the front of a wall. */
+export const KIT_KINDS = ["things", "front"] as const;
+export type KitKind = (typeof KIT_KINDS)[number];
+const KitKindSchema = OneOf(...KIT_KINDS);
+
+/**
+ * A kit as a scene has taken it over from the shelf: its name, what it is of, its revision there, and what it is made
+ * of, around the origin and facing south; of a front, one building that has it.
+ */
+const KitSchema = strict({
+  id: Id,
+  name: Name,
+  of: KitKindSchema,
+  revision: Type.Integer({ minimum: 1 }),
+  elements: Type.Array(ElementSchema, { minItems: 1, maxItems: 500 }),
+});
+
 const SpanSchema = strict({ from: Metres, to: Metres });
 
 /** A plane measured out in squares of `every` metres, every `heavy`th line heavier. */
@@ -344,6 +361,8 @@ export const SceneSchema = strict({
   title: Name,
   /** Whether it is kept as a template: a desk that new scenes are begun on. */
   template: Type.Optional(Type.Boolean()),
+  /** What it is a kit of, where it is kept as one. */
+  kit: Type.Optional(KitKindSchema),
   /** Where the scene plays. */
   place: Type.Optional(Name),
   /** Where the world's origin lies on the Earth, degrees, and the world's heading of true north. */
@@ -358,6 +377,8 @@ export const SceneSchema = strict({
   elements: Type.Array(ElementSchema, { maxItems: MAX_ELEMENTS }),
   /** Street sides that are built up by rule. */
   rows: Type.Optional(Type.Array(RowSchema, { maxItems: 500 })),
+  /** The kits that are in it, as they were taken over. */
+  kits: Type.Optional(Type.Array(KitSchema, { maxItems: 200 })),
   /** What the set-up sheet and constructions may ask for; anything, where nothing is said. */
   tools: Type.Optional(ToolsSchema),
   /** Lines of one's own on planes of the world: every shot shows them. */
@@ -374,6 +395,7 @@ export const SceneSchema = strict({
 export const sceneMeasure = (path: string): Measure => measureOf(SceneSchema, path);
 
 export type Scene = Static<typeof SceneSchema>;
+export type Kit = Static<typeof KitSchema>;
 export type Shot = Static<typeof ShotSchema>;
 export type Sheet = Shot["sheet"];
 export type Orientation = Static<typeof OrientationSchema>;

@@ -80,6 +80,10 @@ export const placed = <T extends Element>(element: T, place: number, at: Vec2): 
 export const moved = <T extends Element>(element: T, dx: number, dy: number): T =>
   changeMetres(kindOf(element).schema, element, { place: ([x, y]) => [x + dx, y + dy] });
 
+/** An element put higher over the ground, m. */
+export const lifted = <T extends Element>(element: T, by: number): T =>
+  by === 0 ? element : changeMetres(kindOf(element).schema, element, { elevation: (z) => z + by });
+
 /** An element so many times as large in all its measures, about a place of the plan. */
 export const scaled = <T extends Element>(element: T, times: number, [ax, ay]: Vec2): T =>
   changeMetres(kindOf(element).schema, element, {

@@ -40,6 +40,13 @@ export const RowSchema = strict({
   yards: Type.Optional(strict({ depth: named("Depth of the yards", LotSize), of: Bounded })),
   /** Houses have fronts of their own by the seed, and so many of a hundred have shops on the ground. */
   fitted: Type.Optional(strict({ shops: named("Shops of 100 houses", Type.Number({ minimum: 0, maximum: 100 })) })),
+  /** Of a hundred houses, so many are of one of these kits, or have the front of one of them. */
+  kits: Type.Optional(
+    strict({
+      ids: Type.Array(Id, { minItems: 1, maxItems: 100 }),
+      share: named("From kits, of 100 houses", Type.Number({ minimum: 0, maximum: 100 })),
+    }),
+  ),
   /** Without windows and doors. */
   blind: Type.Optional(Type.Boolean()),
 });

@@ -58,9 +58,9 @@ export function scenes(store: Store, jobs: Jobs, thumbnails: Thumbnails): Router
   const router = Router();
 
   router.get("/", async (req, res) => {
-    res
-      .set("Cache-Control", "no-cache")
-      .json(req.query.deleted === undefined ? await store.list() : await store.deleted());
+    const { deleted, kits } = req.query;
+    const cards = deleted === undefined ? store.list(kits === undefined ? "scenes" : "kits") : store.deleted();
+    res.set("Cache-Control", "no-cache").json(await cards);
   });
   router.post("/", body, async (req, res) => {
     const bytes = documentIn(req);

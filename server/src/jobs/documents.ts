@@ -11,6 +11,7 @@ const toStore = (scene: Scene, elements: number, document: Uint8Array): Checked 
   title: scene.title,
   place: scene.place ?? null,
   template: scene.template ?? false,
+  kit: scene.kit ?? null,
   shots: scene.shots.length,
   elements,
   format: VERSION,

@@ -7,6 +7,7 @@ const card = (title: string, place: string | null, savedAt: string, createdAt = 
   title,
   place,
   template: false,
+  kit: null,
   shots: 1,
   elements: 0,
   createdAt,

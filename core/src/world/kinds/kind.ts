@@ -213,6 +213,8 @@ export interface ElementKind<E extends ElementBase = ElementBase> {
   yields?(element: E): "areas" | "areas and ways" | false;
   /** Whether roadways end where they meet its outline. */
   endsRoadways?(element: E): boolean;
+  /** The heading that it faces along, where it has a front. */
+  faces?(element: E): number | undefined;
   /** How it hangs on what is upright; null where it stands. */
   hangs?(element: E): Hanging<E> | null;
   /** The openings in its walls. */

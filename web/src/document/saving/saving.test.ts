@@ -59,6 +59,7 @@ function fakeServer() {
     title: "",
     place: null,
     template: false,
+    kit: null,
     shots: 1,
     elements: 0,
     createdAt: "",

@@ -1,5 +1,5 @@
 import type { Static } from "@sinclair/typebox";
-import { degreesIn, metresIn, named, offered, Raised, Size, strict, Type } from "../../../fields";
+import { degreesIn, Id, metresIn, named, offered, Raised, Size, strict, Type } from "../../../fields";
 import { FITS, type Fit } from "../../../rhythm";
 
 /** The heads of openings, as they are called. */
@@ -91,6 +91,8 @@ export const FrontSchema = strict({
   door: Type.Optional(DoorSchema),
   awning: Type.Optional(AwningSchema),
   own: Type.Optional(Type.Array(OwnSchema, { maxItems: 2000 })),
+  /** The kit that it was put up from. */
+  kit: Type.Optional(Id),
 });
 
 export type WindowLook = Static<typeof WindowSchema>;

@@ -1,11 +1,12 @@
-import type { Vec2 } from "../../../geometry";
+import { degrees, type Vec2 } from "../../../geometry";
 import { metres, metresBetween, sentence } from "../../../units";
 import { boxOutline, heightTags, type Block } from "../block";
 import { elementKind, onFootprint, type Feature } from "../kind";
 import { measureIn } from "../tags";
 import { cornersOf, yardsOf } from "../../outline";
-import { isWithin } from "../../polygon";
+import { isWithin, sideOf } from "../../polygon";
 import { tiersUp, validateBuilding } from "./build";
+import { nearestSide } from "./foot";
 import { odditiesOf } from "./oddities";
 import { ROOFS } from "./roofs";
 import { roomsOf } from "./rooms";
@@ -111,7 +112,7 @@ export const isBuilding = (element: { readonly kind: string }): element is Build
 /** The building that a block is, to be given a roof or another footprint. */
 export function asBuilding(element: Block | Building): Building {
   if (isBuilding(element)) return element;
-  const { id, name, height, origin, hidden, locked, group } = element;
+  const { id, name, height, origin, hidden, locked, group, kit } = element;
   return {
     id,
     kind: "building",
@@ -123,6 +124,7 @@ export function asBuilding(element: Block | Building): Building {
     ...(hidden && { hidden }),
     ...(locked && { locked }),
     ...(group !== undefined && { group }),
+    ...(kit && { kit }),
   };
 }
 
@@ -136,6 +138,16 @@ function isInRoom(building: Building, at: Vec2, over: number): boolean {
   return (tier ? roomsOf(building.rooms, tier) : []).some(
     ({ ring, floor, ceiling }) => z > floor && z < ceiling && isWithin(at, ring),
   );
+}
+
+/** The heading that the side with its first front, or its first door, faces along. */
+function facesAlong(building: Building): number | undefined {
+  const { fronts, doors } = building;
+  const corners = cornersOf(building);
+  const side = fronts?.[0]?.side ?? (doors?.[0] && nearestSide(corners, [doors[0].x, doors[0].y]).side);
+  if (side === undefined || side >= corners.length) return undefined;
+  const [ux, uy] = sideOf(corners, side).u;
+  return degrees(Math.atan2(uy, -ux));
 }
 
 /** A building for itself, of no row. */
@@ -202,6 +214,7 @@ export const building = elementKind<Building>(BuildingSchema, {
   ],
   oddities: odditiesOf,
   row: ({ row }) => row,
+  faces: facesAlong,
   alone,
   openings: (element) =>
     fittedTiers(element, tiersUp(element)).flatMap(({ z, walls }) =>

@@ -1,5 +1,5 @@
 import type { Static } from "@sinclair/typebox";
-import { Flags, Footprint, Heading, Id, Metres, named, offered, Raised, Size, strict, Type } from "../../../fields";
+import { Elevation, Flags, Footprint, Heading, Id, Metres, named, offered, Raised, Size, strict, Type } from "../../../fields";
 import { DressSchema } from "./dressSchema";
 import { FrontSchema } from "./frontSchema";
 import { ROOFS, type RoofKind } from "./roofs";
@@ -21,7 +21,7 @@ export const BuildingSchema = strict({
   /** Corners of each courtyard on the plan, m: open to the sky, from the ground up. */
   courtyards: Type.Optional(Type.Array(Footprint, { maxItems: 40 })),
   /** Height of its foot, m. */
-  base: named("Foot over the ground", Metres),
+  base: Elevation("Foot over the ground"),
   /** From the foot to the eaves, m. */
   height: named("Height to the eaves", Size),
   /** The height of the ground floor, where it is not that of the storeys over it, m. */

@@ -44,6 +44,7 @@ export const furniture = elementKind<Furniture>(FurnitureSchema, {
     write: (element) => ({ shape: "area", properties: heightTags(element.at.z, reachOfFurniture(element)) }),
   },
   figures: figuresOf,
+  faces: ({ heading }) => heading,
   hangs: (element) =>
     element.thing === "picture"
       ? hangsAt(element, { from: [-element.width / 2, 0], to: [element.width / 2, element.height] })

@@ -70,6 +70,7 @@ export const sign = elementKind<Sign>(SignSchema, {
     write: (element) => ({ shape: "area", properties: heightTags(element.at.z, extentOf(element).to[1]) }),
   },
   oddities: odditiesOf,
+  faces: ({ heading }) => heading,
   hangs: (element) => hangsAt(element, extentOf(element)),
   letsIn: () => true,
 });

@@ -1,0 +1,4 @@
+export { frameOf, reachOf, type Frame } from "./frame";
+export * from "./instances";
+export * from "./kit";
+export * from "./rows";

@@ -1,0 +1,159 @@
+import type { Kit, Scene } from "../scene";
+import type { Building, Element } from "../world";
+import { carriedOver, frameOf, type Frame } from "./frame";
+import { frontOfKit, ORIGIN, plain } from "./kit";
+
+/** The part of a kit that an element was put down as. */
+type Part = NonNullable<Element["kit"]>;
+export type OfKit = Element & { readonly kit: Part };
+
+const isOf =
+  (kit: string) =>
+  (element: Element): element is OfKit =>
+    element.kit?.id === kit;
+
+/**
+ * A kit put down: its parts at a place of the world, facing along a heading, as one more instance of it. Several parts
+ * are a group.
+ * @param id a fresh name for each
+ */
+export function putDown(kit: Kit, to: Frame, id: () => string): Element[] {
+  const instance = id();
+  const group = kit.elements.length > 1 ? { group: `${kit.name} ${instance.slice(0, 4)}`.slice(0, 200) } : {};
+  return carriedOver(kit.elements, ORIGIN, to).map((one) => ({
+    ...one,
+    id: id(),
+    ...group,
+    kit: { id: kit.id, instance, part: one.id },
+  }));
+}
+
+/** The instances of a kit among elements, each by its parts. */
+export function instancesOf(elements: readonly Element[], kit: string): readonly (readonly OfKit[])[] {
+  const found = new Map<string, OfKit[]>();
+  for (const one of elements.filter(isOf(kit))) {
+    const parts = found.get(one.kit.instance);
+    if (parts) parts.push(one);
+    else found.set(one.kit.instance, [one]);
+  }
+  return [...found.values()];
+}
+
+/** Where an instance stands: what the origin of its kit became; null where none of its parts is one of the kit. */
+function standingOf(instance: readonly OfKit[], kit: Kit): Frame | null {
+  for (const part of kit.elements) {
+    const own = instance.find((one) => one.kit.part === part.id);
+    if (!own) continue;
+    // The same way from the part to the origin, from where the part now is.
+    const [from, to] = [frameOf(part), frameOf(own)];
+    return originFrom(from, to);
+  }
+  return null;
+}
+
+/** Where the origin of a kit comes to be when one of its frames comes to be another. */
+function originFrom(from: Frame, to: Frame): Frame {
+  const turn = ((to.heading - from.heading) * Math.PI) / 180;
+  const [x, y] = [-from.at[0], -from.at[1]];
+  return {
+    at: [to.at[0] + x * Math.cos(turn) + y * Math.sin(turn), to.at[1] - x * Math.sin(turn) + y * Math.cos(turn)],
+    z: to.z - from.z,
+    heading: ORIGIN.heading + to.heading - from.heading,
+  };
+}
+
+/** What an instance becomes with other parts, where it stands: what was a part of it keeps its id, its name and more. */
+export function instanceMade(instance: readonly OfKit[], before: Kit, now: Kit, id: () => string): Element[] | null {
+  const at = standingOf(instance, before);
+  if (!at) return null;
+  const [first] = instance;
+  const grouped =
+    now.elements.length > 1 ? (first.group ?? `${now.name} ${first.kit.instance.slice(0, 4)}`) : first.group;
+  return carriedOver(now.elements, ORIGIN, at).map((one): Element => {
+    const old = instance.find((part) => part.kit.part === one.id);
+    const { hidden, locked } = old ?? first;
+    return {
+      ...one,
+      id: old?.id ?? id(),
+      name: old?.name ?? one.name,
+      ...(hidden && { hidden }),
+      ...(locked && { locked }),
+      ...(grouped === undefined ? {} : { group: grouped }),
+      ...rowOf(old),
+      kit: { id: now.id, instance: first.kit.instance, part: one.id },
+    };
+  });
+}
+
+/** That an element was laid in a row, and whether it stays there. */
+const rowOf = (old: Element | undefined): Pick<Building, "row" | "kept"> =>
+  old && "row" in old && old.row !== undefined
+    ? { row: old.row, ...("kept" in old && old.kept ? { kept: old.kept } : {}) }
+    : {};
+
+/** Elements with each front that is of a kit put up anew. */
+const withFronts = (elements: readonly Element[], kit: Kit): Element[] => {
+  const front = frontOfKit(kit);
+  return elements.map((one) =>
+    front && "fronts" in one && one.fronts?.some((own) => own.kit === kit.id)
+      ? {
+          ...one,
+          fronts: one.fronts.map((own) => (own.kit === kit.id ? { ...front, side: own.side, kit: kit.id } : own)),
+        }
+      : one,
+  );
+};
+
+/** The parts of a scene that kits are kept in. */
+export type Kitted = Pick<Scene, "elements" | "kits">;
+
+/** A scene with a kit in its list, in the place of the one with its id. */
+export const withKit = ({ kits = [] }: Pick<Scene, "kits">, kit: Kit): Kit[] =>
+  kits.some(({ id }) => id === kit.id) ? kits.map((one) => (one.id === kit.id ? kit : one)) : [...kits, kit];
+
+/**
+ * A scene in which every instance of a kit is as the kit now is; an instance that has lost all its parts stays as it is.
+ * @param id a fresh name for each part that comes new
+ */
+export function renewed(scene: Kitted, now: Kit, id: () => string): Required<Kitted> {
+  const before = scene.kits?.find((one) => one.id === now.id) ?? now;
+  const kits = withKit(scene, now);
+  if (now.of === "front") return { elements: withFronts(scene.elements, now), kits };
+  const next = new Map<string, Element[]>();
+  for (const instance of instancesOf(scene.elements, now.id)) {
+    const parts = instanceMade(instance, before, now, id);
+    if (parts) next.set(instance[0].kit.instance, parts);
+  }
+  const placed = new Set<string>();
+  const elements = scene.elements.flatMap((one): readonly Element[] => {
+    const instance = one.kit?.id === now.id ? one.kit.instance : null;
+    const parts = instance === null ? undefined : next.get(instance);
+    if (instance === null || !parts) return [one];
+    if (placed.has(instance)) return [];
+    placed.add(instance);
+    return parts;
+  });
+  return { elements, kits };
+}
+
+/**
+ * A kit as one of its instances has become: its parts where the kit has them, by the names they had there, and other
+ * things that were added to it.
+ * @param things the parts of one instance, and what is added
+ */
+export function kitFrom(kit: Kit, things: readonly Element[]): Kit | null {
+  const instance = things.filter(isOf(kit.id));
+  const at = standingOf(instance, kit);
+  if (!at) return null;
+  const ids = new Set<string>();
+  const elements = carriedOver(things.map(plain), at, ORIGIN).map((one, i) => {
+    const { kit: of } = things[i];
+    const part = of?.id === kit.id && !ids.has(of.part) ? of.part : one.id;
+    ids.add(part);
+    return { ...one, id: part };
+  });
+  return { ...kit, elements };
+}
+
+/** Elements that are of no kit any more, and no longer change with it. */
+export const released = (things: readonly Element[]): Element[] => things.map(({ kit: _kit, ...own }): Element => own);
