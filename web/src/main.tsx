@@ -43,6 +43,7 @@ const PAGES: Readonly<Record<string, Lazy<object>>> = {
     await Promise.race([listed, new Promise((resolve) => setTimeout(resolve, LONG))]);
     return ShelfPage;
   }),
+  "/kits": lazily(async () => (await import("./shelf/KitsPage")).KitsPage),
   "/deleted": lazily(async () => (await import("./shelf/DeletedPage")).DeletedPage),
   "/scenes/:id": lazily(async () => (await import("./board/BoardPage")).BoardPage),
   "/scenes/:id/plan": lazily(async () => (await import("./plan/PlanPage")).PlanPage),

@@ -1,3 +1,4 @@
+import type { Card } from "@zanvo/core/answers";
 import type { Scene } from "@zanvo/core/scene";
 import { fileName } from "@zanvo/core/scene";
 import { createScene, deleteScene, fetchReference, openScene, saveScene, takeIn } from "./api";
@@ -81,9 +82,10 @@ export async function readSceneFile(file: Blob): Promise<SceneFile> {
   };
 }
 
-/** Puts a scene from a file on the shelf, with the photos that came with it. @returns its title */
-export async function shelveFile({ text, pictures }: SceneFile): Promise<string> {
-  const { id, title, revision: first } = await createScene(text);
+/** Puts a scene from a file on the shelf, with the photos that came with it. @returns its card */
+export async function shelveFile({ text, pictures }: SceneFile): Promise<Card> {
+  const card = await createScene(text);
+  const { id } = card;
   const renamed = new Map<string, string>();
   try {
     for (const [name, bytes] of pictures) {
@@ -92,7 +94,7 @@ export async function shelveFile({ text, pictures }: SceneFile): Promise<string>
     }
   } catch (error) {
     // All of it is brought in, or nothing.
-    await deleteScene(id, first).catch(() => undefined);
+    await deleteScene(id, card.revision).catch(() => undefined);
     throw error;
   }
   if (renamed.size) {
@@ -101,5 +103,5 @@ export async function shelveFile({ text, pictures }: SceneFile): Promise<string>
     const references = scene.references?.map((one) => ({ ...one, picture: renamed.get(one.picture) ?? one.picture }));
     await saveScene(id, JSON.stringify({ ...scene, references }), revision);
   }
-  return title;
+  return card;
 }

@@ -114,14 +114,16 @@ export const withKit = ({ kits = [] }: Pick<Scene, "kits">, kit: Kit): Kit[] =>
 /**
  * A scene in which every instance of a kit is as the kit now is; an instance that has lost all its parts stays as it is.
  * @param id a fresh name for each part that comes new
+ * @param only the one instance that becomes so, where others stay as they are
  */
-export function renewed(scene: Kitted, now: Kit, id: () => string): Required<Kitted> {
+export function renewed(scene: Kitted, now: Kit, id: () => string, only?: string): Required<Kitted> {
   const before = scene.kits?.find((one) => one.id === now.id) ?? now;
   const kits = withKit(scene, now);
   if (now.of === "front") return { elements: withFronts(scene.elements, now), kits };
   const next = new Map<string, Element[]>();
   for (const instance of instancesOf(scene.elements, now.id)) {
-    const parts = instanceMade(instance, before, now, id);
+    const parts =
+      only === undefined || instance[0].kit.instance === only ? instanceMade(instance, before, now, id) : null;
     if (parts) next.set(instance[0].kit.instance, parts);
   }
   const placed = new Set<string>();

@@ -19,7 +19,7 @@ export function plain({ hidden: _hidden, locked: _locked, group: _group, kit: _k
  */
 export function frontOf(things: readonly Element[], facing: number): Frame {
   const [first] = things;
-  if (kindOf(first).hangs?.(first)) return frameOf(first);
+  if (hangs({ elements: [...things] })) return frameOf(first);
   const heading = things.map((one) => kindOf(one).faces?.(one)).find((one) => one !== undefined) ?? facing;
   const { right, along } = reachOf([first], heading);
   const [a, r] = [along[1], (right[0] + right[1]) / 2];
@@ -74,6 +74,9 @@ export function kitOfFront(building: Building, { kit: _kit, ...front }: Front, t
 /** A kit of the shelf as a scene takes it over; null for a scene that is none, or in which nothing is left. */
 export const kitIn = (id: string, revision: number, { title, kit, elements }: Scene): Kit | null =>
   kit && elements.length > 0 ? { id, name: title, of: kit, revision, elements } : null;
+
+/** Whether a kit hangs on a wall, by its first part, rather than stands. */
+export const hangs = ({ elements: [first] }: Pick<Kit, "elements">): boolean => Boolean(kindOf(first).hangs?.(first));
 
 /** The front that a kit is of; undefined where it is of things. */
 export const frontOfKit = ({ of, elements }: Kit): Front | undefined =>

@@ -15,7 +15,8 @@ export async function pasteCarried(stores: Stores, text: string): Promise<void> 
   try {
     const things = thingsIn(text);
     await checkScene({ ...newScene("Carried"), elements: [...things] });
-    addThings(stores, fresh(beside(things, stores.useDocument.getState().scene.elements)));
+    const { elements, kits } = stores.useDocument.getState().scene;
+    addThings(stores, fresh(beside(things, elements), kits));
     stores.say(`${counted(things.length)} laid down.`);
   } catch (error) {
     stores.say(toldBy(error));

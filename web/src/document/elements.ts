@@ -1,5 +1,7 @@
 import { original } from "immer";
 import { blockAxes, boxOf, kindOf, moved, type Element } from "@zanvo/core/world";
+import { instancesOf } from "@zanvo/core/kits";
+import type { Kit } from "@zanvo/core/scene";
 import { sentence } from "@zanvo/core/units";
 import { newId } from "../id";
 import type { Recipe } from ".";
@@ -46,18 +48,29 @@ export function deleteMany(stores: Stores, things: readonly Element[]): void {
   stores.choose(kept.map(({ id }) => id));
 }
 
-/** Copies of things, to be put down elsewhere: with names for themselves, and of no row. */
-export const fresh = (things: readonly Element[]): Element[] =>
-  things.map((one) => {
-    const copy = { ...one, id: newId() };
+/**
+ * Copies of things, to be put down elsewhere: with names for themselves, and of no row; all parts of a kit together are
+ * one more instance of it, and some of them are of none.
+ */
+export function fresh(things: readonly Element[], kits: readonly Kit[] = []): Element[] {
+  const instances = new Map<string, string>();
+  for (const { id, elements } of kits)
+    for (const [{ kit }, ...more] of instancesOf(things, id))
+      if (more.length + 1 === elements.length) instances.set(kit.instance, newId());
+  return things.map(({ kit, ...one }) => {
+    const instance = kit && instances.get(kit.instance);
+    const copy = { ...one, id: newId(), ...(instance && { kit: { ...kit, instance } }) };
     return kindOf(copy).alone?.(copy) ?? copy;
   });
+}
 
 /** Puts things down and chooses them. */
 export function addThings(stores: Stores, things: readonly Element[]): void {
   stores.edit((scene) => void scene.elements.push(...things));
   stores.choose(things.map(({ id }) => id));
 }
+
+export const kitsOf = (stores: Stores): readonly Kit[] | undefined => stores.useDocument.getState().scene.kits;
 
 /** So far a copy of several things is put beside them, m. */
 const BESIDE = 2;
@@ -66,7 +79,10 @@ export function duplicateMany(stores: Stores, things: readonly Element[]): void 
   if (things.length === 1) return duplicateElement(stores, things[0]);
   addThings(
     stores,
-    fresh(things).map((one) => ({ ...moved(one, BESIDE, -BESIDE), name: `${one.name} (copy)`.slice(0, 200) })),
+    fresh(things, kitsOf(stores)).map((one) => ({
+      ...moved(one, BESIDE, -BESIDE),
+      name: `${one.name} (copy)`.slice(0, 200),
+    })),
   );
 }
 
@@ -74,11 +90,6 @@ export function duplicateMany(stores: Stores, things: readonly Element[]): void 
 export function duplicateElement(stores: Stores, element: Element): void {
   const box = boxOf(element);
   const [l] = blockAxes(box);
-  const copy: Element = {
-    ...moved(element, l[0] * box.length, l[1] * box.length),
-    id: newId(),
-    name: `${element.name} (copy)`.slice(0, 200),
-  };
-  stores.edit((scene) => void scene.elements.push(copy));
-  stores.choose([copy.id]);
+  const [copy] = fresh([moved(element, l[0] * box.length, l[1] * box.length)], kitsOf(stores));
+  addThings(stores, [{ ...copy, name: `${element.name} (copy)`.slice(0, 200) }]);
 }

@@ -8,6 +8,7 @@ import { alike } from "../document/alike";
 import { dressMany } from "../document/dress";
 import { replaceMany, flagMany, deleteMany, duplicateMany } from "../document/elements";
 import { viewOfElement, type Change } from "../elements";
+import { KitFields } from "../kits/KitFields";
 import { useStores } from "../stores";
 
 /** The measures of several things of one kind: what is typed of the first holds for all. */
@@ -86,6 +87,7 @@ export function ManyFields({ things }: { readonly things: readonly Element[] }) 
           Give them roofs and windows by rule
         </Button>
       )}
+      <KitFields things={things} />
       <div className="flex gap-2 pt-1">
         <Button className="grow" title="Ctrl+D" onClick={() => duplicateMany(stores, things)}>
           <Copy size={14} aria-hidden />

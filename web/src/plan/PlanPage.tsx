@@ -9,10 +9,11 @@ import { deleteMany, duplicateMany, moveMany } from "../document/elements";
 import { ANYWHERE, type Keys } from "../page/keys";
 import { OpenedScene } from "../page/OpenedScene";
 import { Page } from "../page/Page";
-import { Button, Guarded, Select } from "../ui";
+import { Button, Fold, Guarded, Select } from "../ui";
 import { ARROWS, arrowBy } from "../ui/arrows";
 import { CarryFields } from "./CarryFields";
 import { GroundFields } from "./GroundFields";
+import { KitsToLay } from "./KitsToLay";
 import { ManyFields } from "./ManyFields";
 import { Picture } from "./Picture";
 import { PlaceFields } from "./PlaceFields";
@@ -157,6 +158,9 @@ function World({ id }: { readonly id: string }) {
         <Guarded what="The list of things">
           <Things />
         </Guarded>
+        <Fold title="Kits">
+          <KitsToLay tool={tool} onTool={setTool} />
+        </Fold>
         <CarryFields />
         <ChosenOnPlan />
         <GroundFields onBrought={() => setBrought((count) => count + 1)} />

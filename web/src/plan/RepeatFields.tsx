@@ -1,13 +1,14 @@
 import { useState } from "react";
 import { headingDirection } from "@zanvo/core/geometry";
 import { boxOf, moved, type Element } from "@zanvo/core/world";
-import { newId } from "../id";
+import { fresh, kitsOf } from "../document/elements";
 import { Button, Fold, NumberField } from "../ui";
 import { useStores } from "../stores";
 
 /** The chosen thing set up again and again along a line. */
 export function RepeatFields({ element }: { readonly element: Element }) {
-  const { edit } = useStores();
+  const stores = useStores();
+  const { edit } = stores;
   const box = boxOf(element);
   const [copies, setCopies] = useState(4);
   const [every, setEvery] = useState(Number((box.length + 2).toFixed(2)));
@@ -16,11 +17,8 @@ export function RepeatFields({ element }: { readonly element: Element }) {
     const [x, y] = headingDirection(heading);
     edit((scene) => {
       for (let i = 1; i <= copies; i++)
-        scene.elements.push({
-          ...moved(element, i * every * x, i * every * y),
-          id: newId(),
-          name: `${element.name} ${i + 1}`.slice(0, 200),
-        });
+        for (const copy of fresh([moved(element, i * every * x, i * every * y)], kitsOf(stores)))
+          scene.elements.push({ ...copy, name: `${element.name} ${i + 1}`.slice(0, 200) });
     });
   };
   return (

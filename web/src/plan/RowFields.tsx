@@ -5,9 +5,10 @@ import { BOUNDARIES, ROOFS, type Building, type RoofKind, type Row } from "@zanv
 import { replaceElement } from "../document/elements";
 import { Button, Check, MeasureField, Select } from "../ui";
 import { changeRow, reroll } from "./rows";
+import { RowKits } from "./RowKits";
 import { useStores } from "../stores";
 
-interface RuleProps {
+export interface RuleProps {
   readonly row: Row;
   readonly set: (change: Partial<Row>) => void;
 }
@@ -163,6 +164,7 @@ export function RowFields({ row, house }: { readonly row: Row; readonly house: B
           onChange={(shops) => set({ fitted: { shops } })}
         />
       )}
+      <RowKits row={row} set={set} />
       <RoofKinds row={row} set={set} />
       <MeasureField measure={rowMeasure("alleys")} value={row.alleys} onChange={(alleys) => set({ alleys })} />
     </section>

@@ -1,4 +1,5 @@
 import { rowEnds } from "@zanvo/core/construct";
+import { beside, kitsOfRow } from "@zanvo/core/kits";
 import { sentence, shortMetres } from "@zanvo/core/units";
 import { ToldError } from "@zanvo/core/problem";
 import type { Vec2 } from "@zanvo/core/geometry";
@@ -32,13 +33,19 @@ export function rowOf(element: Element, rows: readonly Row[] = []): { row: Row; 
   return row ? { row, house: element } : null;
 }
 
-/** Builds a row anew: what is kept of it stays, the rest is laid by its rule. */
-function rebuild(row: Row, elements: Scene["elements"]): Scene["elements"] {
-  const kept = elements.filter(houseOf(row.id)).filter((house) => house.kept);
-  const houses = fillRow(row, kept, newId);
+/** Builds a row anew: what is kept of it stays, the rest is laid by its rule, from the kits of the scene. */
+function rebuild(row: Row, { elements, kits }: Pick<Scene, "elements" | "kits">): Scene["elements"] {
+  const own = elements.filter(houseOf(row.id));
+  const kept = own.filter((house) => house.kept);
+  const gone = new Set(own.filter((house) => !house.kept).flatMap(({ kit }) => kit?.instance ?? []));
+  const houses = fillRow(row, kept, newId, kitsOfRow(row, kits));
   const stays = (element: Element) =>
-    kindOf(element).row?.(element) !== row.id || kept.some(({ id }) => id === element.id);
-  return [...elements.filter(stays), ...houses, ...rowBoundaries(row, [...kept, ...houses], newId)];
+    (kindOf(element).row?.(element) !== row.id || kept.some(({ id }) => id === element.id)) &&
+    !(element.kit && gone.has(element.kit.instance));
+  // A house of a kit brings its own yard, or none.
+  const walled = [...kept, ...houses].filter(({ kit }) => !kit);
+  const around = rowBoundaries(row, walled, newId);
+  return [...elements.filter(stays), ...houses, ...beside(houses, kits, newId), ...around];
 }
 
 const point = ([x, y]: Vec2) => ({ x, y });
@@ -66,7 +73,7 @@ export function addRow(stores: Stores, row: Row): void {
   const { scene } = stores.useDocument.getState();
   const invalid = validateRow(row);
   if (invalid) return stores.say(whyInvalid(invalid));
-  const elements = rebuild(row, scene.elements);
+  const elements = rebuild(row, scene);
   const first = elements[scene.elements.length];
   if (!first)
     return stores.say(sentence`Draw it longer: the narrowest house is ${shortMetres(DEFAULT_ROW.fronts.least)} wide.`);
@@ -87,7 +94,7 @@ export function changeRow(stores: Stores, id: string, change: Partial<Row>): voi
     const invalid = validateRow(row);
     if (invalid) throw new ToldError(whyInvalid(invalid));
     scene.rows[at] = row;
-    scene.elements = rebuild(row, scene.elements as Scene["elements"]);
+    scene.elements = rebuild(row, scene as Scene);
   }, `row ${id}`);
   const { elements } = stores.useDocument.getState().scene;
   if (stores.chosenElements().length === 0)

@@ -9,7 +9,7 @@ import { addYard } from "./yards";
 import type { Stores } from "../stores";
 
 /** A tool that lays several things by a rule. */
-interface RuleTool extends Omit<ElementTool, "draw"> {
+export interface RuleTool extends Omit<ElementTool, "draw"> {
   readonly add: (stores: Stores, places: readonly Vec2[], seed: number) => void;
   /** The outlines of what it would lay. */
   /** What it drew last stays to be seen while it is taken up. */

@@ -112,8 +112,9 @@ export function SceneCard({ card, address, onRename, ...actions }: SceneCardProp
           {[
             card.template && "Template",
             card.place,
-            counted(card.shots, "shot", "shots"),
-            counted(card.elements, "thing", "things"),
+            card.kit === "front" && "A front",
+            card.kit === null && counted(card.shots, "shot", "shots"),
+            card.kit !== "front" && counted(card.elements, "thing", "things"),
           ]
             .filter(Boolean)
             .join(" · ")}

@@ -1,16 +1,10 @@
 import type { Card } from "@zanvo/core/answers";
-import { BookOpen, FileInput, ImagePlus, Lamp, Plus, Search, Trash2 } from "lucide-react";
-import { useState } from "react";
+import { ImagePlus, Package, Plus, Trash2 } from "lucide-react";
 import { Link } from "react-router";
-import useSWR, { preload } from "swr";
-import { listScenes, picturePath } from "../api";
-import { Button, IconButton } from "../ui/Button";
-import { Cards } from "./Cards";
-import { SceneCard } from "./SceneCard";
-import { Select } from "../ui/Select";
-import { SORTS, sorted, type SortId } from "./sort";
-import { useShelf } from "./useShelf";
-import { useStores } from "../stores";
+import { preload } from "swr";
+import { listScenes } from "../api";
+import { Button } from "../ui/Button";
+import { LINK, Shelf, type ShelfWork } from "./Shelf";
 
 /** What is on the shelf, asked for while the page itself is still being made. */
 let first: Card[] | undefined;
@@ -20,35 +14,15 @@ export const listed: Promise<void> = preload("/api/scenes", listScenes).then(
   () => undefined,
 );
 
-const ORDERS = (Object.keys(SORTS) as SortId[]).map((id) => [id, SORTS[id].label] as const);
-
-interface ShelfHeaderProps {
-  readonly wanted: string;
-  readonly onWanted: (wanted: string) => void;
-  readonly sort: SortId;
-  readonly onSort: (sort: SortId) => void;
-  readonly shelf: ReturnType<typeof useShelf>;
-}
-
-/** Searching, sorting, and where else one can go from the shelf. */
-function ShelfHeader({ wanted, onWanted, sort, onSort, shelf }: ShelfHeaderProps) {
-  const { switchLamp } = useStores();
+/** Where else one can go from the scenes, and what they are begun from. */
+function SceneTools({ shelf }: { readonly shelf: ShelfWork }) {
   return (
-    <header className="flex flex-wrap items-center gap-3 border-b border-hair px-6 py-3">
-      <img src="/zanvo.svg" alt="" className="size-6" />
-      <h1 className="mr-auto text-base font-semibold">Zanvo</h1>
-      <label className="flex h-7 items-center gap-1.5 rounded border border-hair px-2 focus-within:border-ink">
-        <Search size={14} aria-hidden />
-        <input
-          className="w-44 bg-transparent outline-none"
-          placeholder="Find a scene"
-          aria-label="Find a scene"
-          value={wanted}
-          onChange={(event) => onWanted(event.target.value)}
-        />
-      </label>
-      <Select labelled label="Order" value={sort} options={ORDERS} onChange={onSort} />
-      <Link className="inline-flex h-7 items-center gap-1.5 rounded px-2 hover:bg-wash" to="/deleted">
+    <>
+      <Link className={LINK} to="/kits">
+        <Package size={14} aria-hidden />
+        Kits
+      </Link>
+      <Link className={LINK} to="/deleted">
         <Trash2 size={14} aria-hidden />
         Deleted
       </Link>
@@ -56,70 +30,21 @@ function ShelfHeader({ wanted, onWanted, sort, onSort, shelf }: ShelfHeaderProps
         <ImagePlus size={14} aria-hidden />
         From a photo
       </Button>
-      <Button onClick={shelf.bringIn}>
-        <FileInput size={14} aria-hidden />
-        Import a file
-      </Button>
-      <Link className="inline-flex h-7 items-center gap-1.5 rounded px-2 hover:bg-wash" to="/guide">
-        <BookOpen size={14} aria-hidden />
-        Pocket guide
-      </Link>
-      <IconButton label="Lamp (dark mode)" onClick={switchLamp}>
-        <Lamp size={16} />
-      </IconButton>
-    </header>
+    </>
   );
 }
 
 /** The shelf: every scene as a small drawing. */
 export function ShelfPage() {
-  const { data: cards, error, mutate } = useSWR<Card[], Error>("/api/scenes", listScenes, { fallbackData: first });
-  const [wanted, setWanted] = useState("");
-  const [sort, setSort] = useState<SortId>("saved");
-
-  const shelf = useShelf(mutate);
-  const shown = sorted(cards ?? [], wanted, sort);
-  const card = (one: Card) => (
-    <SceneCard
-      key={`${one.id} ${one.revision}`}
-      card={one}
-      address={picturePath(one)}
-      onBegin={() => shelf.beginOn(one)}
-      onRename={(title) => shelf.rename(one, title)}
-      onDuplicate={() => shelf.duplicate(one)}
-      onSave={() => shelf.saveFile(one)}
-      onDelete={() => shelf.remove(one)}
-    />
-  );
   return (
-    <div
-      className="flex h-full flex-col"
-      onDragOver={(event) => event.preventDefault()}
-      onDrop={(event) => {
-        event.preventDefault();
-        shelf.drop(event.dataTransfer.files[0]);
-      }}
-    >
-      <ShelfHeader wanted={wanted} onWanted={setWanted} sort={sort} onSort={setSort} shelf={shelf} />
-      <main className="flex min-h-0 grow flex-col">
-        {error && (
-          <p role="alert" className="m-4 rounded border border-hair bg-slip p-3">
-            {error.message} <Button onClick={() => void mutate()}>Try again</Button>
-          </p>
-        )}
-        {cards && cards.length > 0 && shown.length === 0 && (
-          <p className="px-6 pt-4">
-            No scene is called “{wanted}”. <Button onClick={() => setWanted("")}>Show all</Button>
-          </p>
-        )}
-        {!cards && !error && <p className="px-6 pt-4">Looking along the shelf…</p>}
-        <Cards
-          count={shown.length + 1}
-          keyOf={(at) => shown[at - 1]?.id ?? "new"}
-          card={(at) => (at === 0 ? <NewScene onPress={shelf.begin} /> : card(shown[at - 1]))}
-        />
-      </main>
-    </div>
+    <Shelf
+      of={{ address: "/api/scenes", list: listScenes, first }}
+      title="Zanvo"
+      find="Find a scene"
+      word="scene"
+      tools={(shelf) => <SceneTools shelf={shelf} />}
+      begin={(shelf) => <NewScene onPress={shelf.begin} />}
+    />
   );
 }
 

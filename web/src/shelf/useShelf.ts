@@ -33,7 +33,8 @@ export function useShelf(refresh: () => unknown) {
   const shelve = async (file: File) => {
     try {
       const { readSceneFile, shelveFile } = await import("../sceneFile");
-      say(`“${await shelveFile(await readSceneFile(file))}” is on the shelf.`);
+      const { title, kit } = await shelveFile(await readSceneFile(file));
+      say(`“${title}” is on the shelf${kit ? " of kits" : ""}.`);
     } catch (wrong) {
       say(`${file.name} was not brought in. ${(wrong as Error).message}`);
     }

@@ -1,11 +1,19 @@
 import { ChevronRight } from "lucide-react";
 import { Suspense, useState, type ReactNode } from "react";
 
+interface FoldProps {
+  readonly title: string;
+  /** Whether it is open at first. */
+  readonly open?: boolean;
+  readonly children: ReactNode;
+}
+
 /** A part of a panel that is folded away until it is wanted; what is in it is made when it is first opened. */
-export function Fold({ title, children }: { readonly title: string; readonly children: ReactNode }) {
-  const [wanted, setWanted] = useState(false);
+export function Fold({ title, open = false, children }: FoldProps) {
+  const [wanted, setWanted] = useState(open);
   return (
     <details
+      open={open || undefined}
       className="group border-t border-hair pt-1.5"
       onToggle={(event) => {
         if (event.currentTarget.open) setWanted(true);

@@ -8,7 +8,10 @@ import { allSides, onWalls, type ChangeBuilding } from "./change";
 import { CopiedFront, Copying } from "./CopyFields";
 import type { FittingsState } from "./createFittings";
 import { DressFields } from "./DressFields";
+import { KitFields } from "../../kits/KitFields";
+import { FrontKit } from "./FrontKit";
 import { isThing } from "./isThing";
+import { KitsToPut } from "./KitsToPut";
 import { Elevation } from "./Elevation";
 import { DoorFields, WindowFields } from "./LookFields";
 import { RoomFields } from "./RoomFields";
@@ -53,6 +56,7 @@ function FrontTools({ building, side, front, bay, change }: FrontToolsProps) {
       </Fold>
       <Copying building={building} front={front} change={change} />
       <CopiedFront building={building} side={side} change={change} />
+      <FrontKit building={building} front={front} />
       <Button className="w-full" onClick={() => change(withoutFront(building, side), "front")}>
         Take the front away
       </Button>
@@ -103,6 +107,7 @@ function WallTools({ wall: { element, building, side } }: { readonly wall: Wall 
       <Fold title="Its rooms">
         <RoomFields building={building} change={change} />
       </Fold>
+      <KitFields things={[building]} />
     </section>
   );
 }
@@ -110,7 +115,8 @@ function WallTools({ wall: { element, building, side } }: { readonly wall: Wall 
 /** Fronts of walls, pressed in the picture and laid out beside it. */
 export function FittingsPanel() {
   const wall = useWall();
-  const { useChosen } = useBoard();
+  const { useChosen, useMany } = useBoard();
+  const many = useMany();
   const chosen = useChosen();
   const thing = chosen && isThing(chosen) ? chosen : null;
   return (
@@ -118,12 +124,16 @@ export function FittingsPanel() {
       <Fold title="Put where you press">
         <ThingChoice />
       </Fold>
+      <Fold title="Kits">
+        <KitsToPut />
+      </Fold>
       <p className="text-pencil">
         {wall
           ? "Press another wall, or a bay of this one; drag what is in a bay. Alt: not in steps of 0.05 m."
           : "Press a wall of a building: it opens flat here, to scale."}
       </p>
       {thing && !wall && <ChosenFields element={thing} />}
+      {many.length > 1 && !wall && <KitFields key={many[0].id} things={many} open />}
       {wall && <WallTools wall={wall} />}
     </div>
   );

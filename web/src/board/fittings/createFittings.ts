@@ -1,3 +1,4 @@
+import type { Kit } from "@zanvo/core/scene";
 import type { Front } from "@zanvo/core/world";
 import { create } from "zustand";
 
@@ -18,8 +19,8 @@ export interface FittingsState {
   readonly bay: ChosenBay | null;
   /** The front that was copied, to be put on other walls. */
   readonly copied: Front | null;
-  /** What is put where the picture is pressed next, by its id. */
-  readonly putting: string | null;
+  /** What is put where the picture is pressed next: a thing, by its id, or a kit. */
+  readonly putting: { readonly thing: string } | { readonly kit: Kit } | null;
 }
 
 /** Which wall is fitted out. Nothing of it is part of the document. */

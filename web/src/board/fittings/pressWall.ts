@@ -3,6 +3,7 @@ import { elevationOf, isBuilding, type Building } from "@zanvo/core/world";
 import { solids } from "../desk/useSolids";
 import { isThing } from "./isThing";
 import { thingOf } from "./things";
+import { putKit } from "./putKit";
 import { putThing } from "./things/putThing";
 import type { Board } from "../useBoard";
 import type { ChosenBay } from "./createFittings";
@@ -17,7 +18,9 @@ export function bayAt(building: Building, side: number, [along, up]: Vec2): Chos
 
 /** Puts down what is to be put, where the picture is pressed; or chooses what is seen there: a wall, or a thing. */
 export async function press(board: Board, at: Vec2, window: Vec2): Promise<void> {
-  const thing = thingOf(board.useFittings.getState().putting);
+  const { putting } = board.useFittings.getState();
+  if (putting && "kit" in putting) return putKit(board, putting.kit, at, window);
+  const thing = putting && thingOf(putting.thing);
   return thing ? putThing(board, thing, at, window) : pressWall(board, at);
 }
 

@@ -1,6 +1,7 @@
 import { Copy, Trash2 } from "lucide-react";
 import type { Element } from "@zanvo/core/world";
 import { viewOfElement, type Change } from "../../elements";
+import { KitFields } from "../../kits/KitFields";
 import { Button } from "../../ui";
 import { replaceElement, deleteMany, duplicateElement } from "../../document/elements";
 import { useStores } from "../../stores";
@@ -22,6 +23,7 @@ export function ChosenFields({ element }: { readonly element: Element }) {
         onKeyDown={(event) => event.stopPropagation()}
       />
       <Fields element={element} change={change} />
+      <KitFields things={[element]} />
       <div className="flex gap-2 pt-1">
         <Button className="grow" title="Ctrl+D" onClick={() => duplicateElement(stores, element)}>
           <Copy size={14} aria-hidden />

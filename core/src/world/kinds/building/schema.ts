@@ -1,5 +1,18 @@
 import type { Static } from "@sinclair/typebox";
-import { Elevation, Flags, Footprint, Heading, Id, Metres, named, offered, Raised, Size, strict, Type } from "../../../fields";
+import {
+  Elevation,
+  Flags,
+  Footprint,
+  Heading,
+  Id,
+  Metres,
+  named,
+  offered,
+  Raised,
+  Size,
+  strict,
+  Type,
+} from "../../../fields";
 import { DressSchema } from "./dressSchema";
 import { FrontSchema } from "./frontSchema";
 import { ROOFS, type RoofKind } from "./roofs";

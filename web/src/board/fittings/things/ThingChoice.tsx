@@ -1,7 +1,8 @@
-import { useEffect, useMemo } from "react";
+import { useMemo } from "react";
 import { useBoard } from "../../useBoard";
 import { thingOf, THINGS, type Thing } from ".";
 import { sampleOf } from "./sample";
+import { usePutting } from "../usePutting";
 
 /** The size of a sample, px, and what it keeps clear around it. */
 const [WIDE, HIGH, CLEAR] = [46, 38, 3] as const;
@@ -36,19 +37,8 @@ function Sample({ thing, taken, onTake }: { thing: Thing; taken: boolean; onTake
 export function ThingChoice() {
   const { useFittings, fit } = useBoard();
   const putting = useFittings((fittings) => fittings.putting);
-  useEffect(() => {
-    if (!putting) return undefined;
-    // Before anything else hears of it: what was put stays chosen.
-    const onKey = (event: KeyboardEvent) => {
-      if (event.key !== "Escape") return;
-      event.stopImmediatePropagation();
-      fit({ putting: null });
-    };
-    window.addEventListener("keydown", onKey, true);
-    return () => window.removeEventListener("keydown", onKey, true);
-  }, [fit, putting]);
-  useEffect(() => () => fit({ putting: null }), [fit]);
-  const taken = thingOf(putting);
+  usePutting();
+  const taken = putting && "thing" in putting ? thingOf(putting.thing) : undefined;
   return (
     <>
       {THINGS.map(([title, things]) => (
@@ -58,7 +48,7 @@ export function ThingChoice() {
               key={thing.id}
               thing={thing}
               taken={thing === taken}
-              onTake={() => fit({ putting: thing === taken ? null : thing.id })}
+              onTake={() => fit({ putting: thing === taken ? null : { thing: thing.id } })}
             />
           ))}
         </div>

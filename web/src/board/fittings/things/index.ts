@@ -14,5 +14,5 @@ export const THINGS: readonly (readonly [title: string, things: readonly Thing[]
 ];
 
 /** What is to be put, by its id. */
-export const thingOf = (id: string | null): Thing | undefined =>
+export const thingOf = (id: string): Thing | undefined =>
   THINGS.flatMap(([, things]) => things).find((thing) => thing.id === id);

@@ -24,7 +24,7 @@ export interface Thing {
 const LEANS = 0.02;
 
 export const isFloor = ({ normal }: PressedPlace): boolean => normal[2] > 1 - LEANS;
-export const isWall = ({ normal }: PressedPlace): boolean => Math.abs(normal[2]) < LEANS;
+export const isWall = ({ normal }: Pick<PressedPlace, "normal">): boolean => Math.abs(normal[2]) < LEANS;
 
 /** The heading of a level way, degrees. */
 export const headingOf = (x: number, y: number): number => Number(degrees(Math.atan2(x, y)).toFixed(4));
