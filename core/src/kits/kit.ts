@@ -49,7 +49,7 @@ const DEEP = 6;
 /** The front of a wall as a kit: on a plain building as wide and as high as the one that it was made for. */
 export function kitOfFront(building: Building, { kit: _kit, ...front }: Front, title: string): Scene {
   const long = wallLengths(building)[front.side];
-  const { height, storeys, groundFloor, windows } = building;
+  const { height, storeys, groundFloor, storeyHeights, windows } = building;
   const half = long / 2;
   const wall = newBuilding({
     id: "wall",
@@ -65,6 +65,7 @@ export function kitOfFront(building: Building, { kit: _kit, ...front }: Front, t
     roof: { kind: "flat" },
     ...(storeys === undefined ? {} : { storeys }),
     ...(groundFloor === undefined ? {} : { groundFloor }),
+    ...(storeyHeights ? { storeyHeights } : {}),
     ...(windows ? { windows } : {}),
     fronts: [{ ...front, side: 0 }],
   });

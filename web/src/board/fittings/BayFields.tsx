@@ -5,13 +5,15 @@ import {
   frontOn,
   kindOf,
   leafWays,
+  OPENS,
   outlineOf,
+  turns,
   type Building,
   type Opening,
   type OwnBay,
 } from "@zanvo/core/world";
 import { EdgePoints } from "../../elements/EdgePoints";
-import { Button, Check, MeasureField, Select } from "../../ui";
+import { Button, Check, MeasureField, optionsOf, Select } from "../../ui";
 import type { ChangeBuilding } from "./change";
 import type { ChosenBay } from "./createFittings";
 import { HeadChoice } from "./HeadChoice";
@@ -30,6 +32,9 @@ const OPENINGS = [
   ["door", "a door"],
   ["none", "nothing"],
 ] as const;
+
+/** A window stands out by so much at first, m (common practice). */
+const STANDS_OUT = 0.6;
 
 /** Which way the opened leaves of a door run, in the world. */
 function leavesOf(building: Building, side: number, door: Opening): readonly (readonly [string, Vec3])[] {
@@ -86,14 +91,49 @@ export function BayFields({ building, side, bay, change }: BayFieldsProps) {
           {field("by", (its.from + its.to - cell.from - cell.to) / 2)}
           {its.kind === "door" && (
             <>
-              <MeasureField
-                measure={measure("open")}
-                value={its.look.open ?? 0}
-                onChange={(open) => put({ open }, "open")}
+              <Select
+                labelled
+                label="Opens"
+                className="min-w-0 grow"
+                value={its.look.opens ?? "inwards"}
+                options={optionsOf(OPENS)}
+                onChange={(opens) => spoken(() => put({ opens: opens === "inwards" ? undefined : opens }, "opens"))}
               />
-              {its.look.open && <EdgePoints label="Points of its leaves" ways={leavesOf(building, side, its)} />}
+              {turns(its.look) ? (
+                <MeasureField
+                  measure={measure("open")}
+                  value={its.look.open ?? 0}
+                  onChange={(open) => put({ open }, "open")}
+                />
+              ) : (
+                <MeasureField
+                  measure={measure("clear")}
+                  value={its.look.clear ?? 0}
+                  onChange={(clear) => put({ clear }, "clear")}
+                />
+              )}
+              {turns(its.look) && its.look.open && (
+                <EdgePoints label="Points of its leaves" ways={leavesOf(building, side, its)} />
+              )}
             </>
           )}
+          {its.kind === "window" && its.look.head !== "circle" && (
+            <Check
+              label="Stands out, as a bay window"
+              checked={Boolean(its.look.out)}
+              onChange={(on) => spoken(() => put({ out: on ? STANDS_OUT : 0, square: undefined }, "out"))}
+            />
+          )}
+          {its.kind === "window" && its.look.out ? (
+            <>
+              <MeasureField measure={measure("out")} value={its.look.out} onChange={(out) => put({ out }, "out")} />
+              <Check
+                label="Its cheeks are square to the wall"
+                checked={its.look.square ?? false}
+                onChange={(square) => spoken(() => put({ square: square || undefined }, "square"))}
+              />
+            </>
+          ) : null}
           {building.rooms && its.kind === "window" && (
             <Check
               label="Nothing is seen through the glass"

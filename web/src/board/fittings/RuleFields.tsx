@@ -4,14 +4,16 @@ import { partsOf } from "@zanvo/core/rhythm";
 import {
   BAY_NAMES,
   CLEAR_UNDER,
+  floorsOf,
   kindOf,
   requireValid,
   storeysOf,
   withFront,
+  withStorey,
   type Building,
   type Front,
 } from "@zanvo/core/world";
-import { Check, MeasureField, optionsOf, Select, TextField } from "../../ui";
+import { Button, Check, Fold, MeasureField, optionsOf, Select, TextField } from "../../ui";
 import { FIT_NAMES } from "../draw/names";
 import type { ChangeBuilding } from "./change";
 import { useSpoken } from "../../stores";
@@ -22,6 +24,35 @@ const AWNING = { out: 1.2, drop: 0.5 } as const;
 /** Whether any bay of a front is a shop. */
 function hasShops({ bays }: Front): boolean {
   return orNothing(() => partsOf(bays)).some(({ name }) => name === "shop");
+}
+
+/** The heights of all storeys, the topmost first: each keeps its own, and the eaves rise or fall. */
+function StoreyFields({ building, change }: { readonly building: Building; readonly change: ChangeBuilding }) {
+  const measure = measureOf(kindOf(building).schema, "storeyHeights/*");
+  const { groundFloor, storeyHeights } = building;
+  const all = floorsOf(building, building.height, true);
+  return (
+    <>
+      {all
+        .map(({ height }, storey) => (
+          <MeasureField
+            key={storey}
+            measure={{ ...measure, label: storey === 0 ? "Storey 1, on the ground" : `Storey ${storey + 1}` }}
+            value={height}
+            onChange={(to) => change(requireValid(withStorey(building, storey, to)), `storey ${storey}`)}
+          />
+        ))
+        .reverse()}
+      {(groundFloor ?? storeyHeights) && (
+        <Button
+          className="w-full"
+          onClick={() => change({ ...building, groundFloor: undefined, storeyHeights: undefined }, "storeys")}
+        >
+          All storeys alike
+        </Button>
+      )}
+    </>
+  );
 }
 
 /** The rule of a front: its bays, its ends, and the ground floor of the building. */
@@ -83,9 +114,16 @@ export function RuleFields({
       {storeysOf(building) > 1 && (
         <MeasureField
           measure={measure("groundFloor")}
-          value={building.groundFloor ?? building.height / storeysOf(building)}
-          onChange={(groundFloor) => change(requireValid({ ...building, groundFloor }), "groundFloor")}
+          value={floorsOf(building, building.height, true)[0].height}
+          onChange={(groundFloor) =>
+            change(requireValid({ ...building, groundFloor, storeyHeights: undefined }), "groundFloor")
+          }
         />
+      )}
+      {storeysOf(building) > 1 && (
+        <Fold title="Each storey by itself">
+          <StoreyFields building={building} change={change} />
+        </Fold>
       )}
     </>
   );

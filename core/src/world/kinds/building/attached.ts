@@ -4,6 +4,7 @@ import { sideOf } from "../../polygon";
 import { extrude } from "../../shapes";
 import { asPart, type Solid } from "../../solid";
 import type { Detail } from "../../details";
+import { bayWindows } from "./bayWindows";
 import { elevationOf } from "./fronted";
 import { CLEAR_UNDER, ownBay } from "./front";
 import type { Building } from "./schema";
@@ -130,18 +131,19 @@ const slabOf = ({ side, from, to, up }: Balcony): Attached => ({
 });
 
 /**
- * The solids that stand out of a building's walls: awnings over its shops, the floors of its balconies, and steps up to
- * its doors.
+ * The solids that stand out of a building's walls: awnings over its shops, the floors of its balconies, steps up to its
+ * doors, and windows that stand out.
  */
 export function attachedTo(building: Building, rises: (at: Vec2) => number = () => 0): Solid[] {
   const all = [...awningsOf(building), ...balconiesOf(building).map(slabOf), ...stepsOf(building, rises)];
-  return all.map(({ side, part, from, to, section }) => {
+  const extruded = all.map(({ side, part, from, to, section }) => {
     const at = beforeWall(building, side);
     return asPart(
       extrude(building.id, section, ([out, up], end) => at([end ? to : from, out, up])),
       part,
     );
   });
+  return [...extruded, ...bayWindows(building)];
 }
 
 /** The rails of a building's balconies: a handrail around each, and its balusters. */

@@ -5,7 +5,7 @@ import { areClear, crossingOf, inset, isConvex, isRectangle, isWithin, longestSi
 import { prism } from "../../shapes";
 import { MAX_CORNERS } from "../../skeleton";
 import type { ElementError } from "../kind";
-import { floorsOf, storeysOf } from "./floors";
+import { floorsOf, heightSaid } from "./floors";
 import { piecesOn } from "./dress";
 import { footed, riseUnder } from "./foot";
 import { frontProblem } from "./front";
@@ -84,9 +84,14 @@ export function validateBuilding(building: Building): ElementError | null {
 
 /** Why the ground floor or a front of a building cannot be as it is said, and the field; null where it can. */
 function validateFronts(building: Building, points: readonly Vec2[]): ElementError | null {
-  const { fronts = [], groundFloor, height, round } = building;
-  if (groundFloor !== undefined && storeysOf(building) > 1 && groundFloor > height - LOW)
-    return { field: "groundFloor", message: "leaves no room for the storeys over it." };
+  const { fronts = [], storeyHeights, height, round } = building;
+  if (heightSaid(building) > height - LOW) {
+    const field = storeyHeights ? "storeyHeights" : "groundFloor";
+    return {
+      field,
+      message: storeyHeights ? "leave no room for the last storey." : "leaves no room for the storeys over it.",
+    };
+  }
   if (fronts.length > 0 && round) return { field: "fronts", message: "do not go with a round wall." };
   const floors = floorsOf(building, height, true);
   for (const [i, front] of fronts.entries()) {

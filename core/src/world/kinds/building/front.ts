@@ -2,12 +2,12 @@ import { BadInput, NoAnswer, toldBy } from "../../../problem";
 import { partsOf, sharesOf, type Part } from "../../../rhythm";
 import { metres, sentence, type Told } from "../../../units";
 import type { Floor } from "./floors";
-import type { DoorLook, Front, OwnBay, WindowLook } from "./frontSchema";
+import type { DoorLook, Front, Opens, OwnBay, WindowLook } from "./frontSchema";
 import type { Extent } from "./heads";
 import type { Building } from "./schema";
 
 /** What bays may be called in a rhythm of them: what each has on the ground floor. */
-export const BAY_NAMES = ["window", "door", "double", "shop", "gate", "blank"] as const;
+export const BAY_NAMES = ["window", "door", "double", "shop", "gate", "bay", "blank"] as const;
 export type BayName = (typeof BAY_NAMES)[number];
 
 /** Windows and doors as they are usual, m (common practice). */
@@ -18,6 +18,10 @@ const DOUBLE = { width: 1.6, height: 2.3 } as const;
 const GATE = { width: 3, height: 3 } as const;
 /** A shop window stands so high over the pavement, leaves so much beside it and over it, and has panes so wide, m. */
 const SHOP = { sill: 0.5, beside: 0.25, over: 0.7, pane: 1.3, reveal: 0.15 } as const;
+/** A bay window stands out by so much, m (common practice). */
+const BAY_OUT = 0.6;
+/** Beside its window, a face of a bay window has so much wall, m. */
+export const ASIDE = 0.12;
 /** So much of a wall stays at its ends, and between an opening and the floor over it, m. */
 export const END = 0.2;
 /** Clear height under an awning where none is said, m (common practice). */
@@ -39,10 +43,15 @@ export interface Bay {
 /** What an opening is. */
 export type OpeningKind = "window" | "door";
 
-/** What an opening is made of; a door may have two leaves, and be opened by so many degrees. */
+/** What an opening is made of; a door may have two leaves, and be opened, in one of several ways. */
 export type Look = Partial<Omit<WindowLook, "width" | "height" | "sill"> & Omit<DoorLook, "width" | "height">> & {
   readonly leaves?: 1 | 2;
+  /** Of a window that stands out of its wall: by how much, m, and whether its cheeks are square to the wall. */
+  readonly out?: number;
+  readonly square?: boolean;
+  readonly opens?: Opens;
   readonly open?: number;
+  readonly clear?: number;
 };
 
 /** An opening in a wall: its extent in m along it and over its part's foot, and what it is made of. */
@@ -116,6 +125,10 @@ function onGround(front: Front, building: Pick<Building, "windows">, bay: Bay, f
       return null;
     case "window":
       return ruledWindow(front, building);
+    case "bay": {
+      const window = ruledWindow(front, building);
+      return { ...window, look: { ...window.look, out: BAY_OUT } };
+    }
     case "door":
       return ruledDoor(front);
     case "double": {
@@ -142,12 +155,27 @@ function changed(front: Front, building: Pick<Building, "windows">, ruled: Ruled
   if (own.opening === "none") return null;
   const fresh = own.opening === "door" ? ruledDoor(front) : ruledWindow(front, building);
   const base = ruled && (own.opening === undefined || own.opening === ruled.kind) ? ruled : fresh;
-  const { width = base.width, height = base.height, sill = base.sill, head, open, opaque } = own;
+  const {
+    width = base.width,
+    height = base.height,
+    sill = base.sill,
+    head,
+    opens,
+    open,
+    clear,
+    opaque,
+    out,
+    square,
+  } = own;
   const look = {
     ...base.look,
     ...(head ? { head } : {}),
+    ...(opens ? { opens } : {}),
     ...(open === undefined ? {} : { open }),
+    ...(clear === undefined ? {} : { clear }),
     ...(opaque === undefined ? {} : { opaque }),
+    ...(out === undefined ? {} : { out }),
+    ...(square ? { square } : {}),
   };
   return { ...base, width, height, sill, look };
 }
@@ -221,8 +249,24 @@ export function frontProblem(
 
 const whereOf = ({ index, storey }: Opening): string => `bay ${index + 1} of storey ${storey + 1}`;
 
-const runsInto = ({ storey, to }: Opening, next: Opening | undefined): boolean =>
-  next?.storey === storey && next.from < to - SAME;
+/** Where a window that stands out leaves its wall, and where its front begins and ends, m along the wall. */
+export interface BayExtent {
+  readonly base: readonly [from: number, to: number];
+  readonly front: readonly [from: number, to: number];
+}
+
+export function extentOfBay({ from, to, look }: Opening): BayExtent {
+  const [a, b] = [from - ASIDE, to + ASIDE];
+  const cant = look.square ? 0 : (look.out ?? 0);
+  return { base: [a - cant, b + cant], front: [a, b] };
+}
+
+/** What an opening takes of its wall, m along it. */
+const takenBy = (opening: Opening): readonly [number, number] =>
+  opening.look.out ? extentOfBay(opening).base : [opening.from, opening.to];
+
+const runsInto = (one: Opening, next: Opening | undefined): boolean =>
+  next?.storey === one.storey && takenBy(next)[0] < takenBy(one)[1] - SAME;
 
 /** Why the awnings of a front cannot hang on its wall, and the field; null where they can. */
 function awningProblem({ awning }: Front, { floors }: FrontWall) {
@@ -239,7 +283,8 @@ function openingProblem(opening: Opening, { long, deep, floors }: FrontWall): To
   const where = `has a ${kind} in ${whereOf(opening)} that`;
   if (to - from < NARROW) return sentence`${where} has no room: its bay is too narrow.`;
   if (to - from > long) return sentence`${where} is wider than its wall, ${metres(long)}.`;
-  if (from < -SAME || to > long + SAME) return sentence`${where} reaches over the corner of its wall.`;
+  const [left, right] = takenBy(opening);
+  if (left < -SAME || right > long + SAME) return sentence`${where} reaches over the corner of its wall.`;
   if (high > top.low + top.height + SAME) return sentence`${where} reaches over the eaves.`;
   if (low < -SAME) return sentence`${where} reaches below the foot of its wall.`;
   if ((look.reveal ?? 0) > deep / 2)

@@ -12,6 +12,10 @@ export const HEADS = {
 } as const;
 export type Head = keyof typeof HEADS;
 
+/** How doors open, as it is called. */
+export const OPENS = { inwards: "Inwards", outwards: "Outwards", slides: "Slides aside", rolls: "Rolls up" } as const;
+export type Opens = keyof typeof OPENS;
+
 const oneOf = <T extends string>(words: readonly T[]) => Type.Unsafe<T>({ type: "string", enum: [...words] });
 
 const Head = named("Head", oneOf(Object.keys(HEADS) as Head[]));
@@ -61,12 +65,19 @@ const OwnSchema = strict({
   height: Type.Optional(Height),
   sill: Type.Optional(named("Sill over the floor", Raised)),
   head: Type.Optional(Head),
-  /** How far the leaves of its door are opened inwards, degrees; 0 and where nothing is said, they are shut. */
+  /** How its door opens: its leaves turn inwards where nothing is said. */
+  opens: Type.Optional(oneOf(Object.keys(OPENS) as Opens[])),
+  /** How far leaves that turn are opened, degrees; 0 and where nothing is said, they are shut. */
   open: Type.Optional(named("Opened by", degreesIn({ minimum: 0, maximum: 170 }))),
+  /** How much of what slides or rolls up is open, of a hundred. */
+  clear: Type.Optional(named("Opened, of 100", Type.Number({ minimum: 0, maximum: 100 }))),
   /** Nothing is seen through its glass; false where its front says so of all, and it is clear. */
   opaque: Type.Optional(Type.Boolean()),
   /** Steps lead up to it from the ground. */
   steps: Type.Optional(Type.Boolean()),
+  /** Its window stands out of the wall by so much, m, with slanting cheeks or square ones; 0 where it does not. */
+  out: Type.Optional(named("Stands out by", offered(0, 1.5, metresIn({ minimum: 0, maximum: 3 })))),
+  square: Type.Optional(Type.Boolean()),
   /** It has a balcony before it. */
   balcony: Type.Optional(Type.Boolean()),
 });

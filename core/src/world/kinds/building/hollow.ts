@@ -6,8 +6,9 @@ import { asPart, type EdgeDetail, type Solid } from "../../solid";
 import { putTogether, takenApart, type Parts } from "../../parts";
 import type { Opening } from "./front";
 import { cornersIn, outlineOfOpening } from "./heads";
-import { LINE_PARTS, openedLeaves } from "./openingLines";
+import { closedStill, LINE_PARTS, openedLeaves, type OpenedLeaf } from "./openingLines";
 import { clearOpenings, OVER, PARTITION, roomsOf, type Room, type Rooms } from "./rooms";
+import type { Building } from "./schema";
 import { faceOf, placeIn, type FittedTier, type Wall } from "./wallOpenings";
 
 /** Doorways between rooms are so wide and high, and leave so much wall over them, m (common practice). */
@@ -181,34 +182,79 @@ export function roomed(solid: Solid, rooms: Rooms, tier: FittedTier): Solid {
   };
 }
 
+/**
+ * A leaf of a door that stands open, as a solid.
+ * @param floor of what it opens over, m from the foot of its wall
+ */
+function leafOf(id: string, opening: Opening, wall: Wall, z: number, floor: number, leaf: OpenedLeaf): Solid {
+  const at = placeIn(wall, z);
+  const outwards = opening.look.opens === "outwards" ? -1 : 1;
+  const {
+    hinge: [s, depth],
+    free: [t, far],
+    top,
+  } = leaf;
+  const back = outwards < 0 ? depth - LEAF.clear : depth;
+  // Its thickness lies on the side of the jamb that it hangs on.
+  const long = Math.hypot(t - s, far - back);
+  const [du, db] = [(t - s) / long, (far - back) / long];
+  const inwards = s < (opening.from + opening.to) / 2 ? 1 : -1;
+  const side = inwards * outwards;
+  const [nu, nb] = [side * db * LEAF.thick, -side * du * LEAF.thick];
+  const clear = inwards * LEAF.clear;
+  const corners: readonly Vec2[] = [
+    [s + clear, back],
+    [t + clear, far],
+    [t + clear + nu, far + nb],
+    [s + clear + nu, back + nb],
+  ];
+  const ring = side > 0 ? [...corners].reverse() : corners;
+  const solid = extrude(id, ring, ([along, behindIt], end) => at([along, end ? top - LEAF.clear : floor, behindIt]));
+  return asPart(solid, "leaf");
+}
+
+/** What still closes a door that slides or rolls up, as solids just behind where it is drawn. */
+function stillClosed(id: string, opening: Opening, wall: Wall, z: number): Solid[] {
+  const at = placeIn(wall, z);
+  const { reveal = 0 } = opening.look;
+  return closedStill(opening).map(({ from, to, low, high }) => {
+    const ring: readonly Vec2[] = [
+      [from + LEAF.clear, reveal + LEAF.clear],
+      [from + LEAF.clear, reveal + LEAF.thick],
+      [to - LEAF.clear, reveal + LEAF.thick],
+      [to - LEAF.clear, reveal + LEAF.clear],
+    ];
+    const solid = extrude(id, ring, ([along, behindIt], end) =>
+      at([along, end ? high - LEAF.clear : low + 2 * LEAF.clear, behindIt]),
+    );
+    return asPart(solid, "leaf");
+  });
+}
+
 /** The leaves of doors that stand open before rooms. */
 export function leavesBefore(id: string, rooms: Rooms, tier: FittedTier): Solid[] {
   const all = roomsOf(rooms, tier);
   return clearOpenings(all, tier, rooms.wall).flatMap(({ wall, opening, behind }) => {
     if (!behind || opening.kind !== "door") return [];
-    const at = placeIn(wall, tier.z);
     const floor = all[behind.room].floor + OVER - tier.z + LEAF.clear;
-    return openedLeaves(opening, rooms.wall).map(({ hinge: [s, back], free: [t, far], top }): Solid => {
-      // Its thickness lies on the side of the jamb that it hangs on, while that is behind the wall.
-      const long = Math.hypot(t - s, far - back);
-      const [du, db] = [(t - s) / long, (far - back) / long];
-      const inwards = s < (opening.from + opening.to) / 2 ? 1 : -1;
-      const [nu, nb] = [inwards * db * LEAF.thick, -inwards * du * LEAF.thick];
-      const clear = inwards * LEAF.clear;
-      const corners: readonly Vec2[] = [
-        [s + clear, back],
-        [t + clear, far],
-        [t + clear + nu, far + nb],
-        [s + clear + nu, back + nb],
-      ];
-      const ring = inwards > 0 ? [...corners].reverse() : corners;
-      const solid = extrude(id, ring, ([along, behindIt], end) =>
-        at([along, end ? top - LEAF.clear : floor, behindIt]),
-      );
-      return asPart(solid, "leaf");
-    });
+    return [
+      ...openedLeaves(opening, rooms.wall).map((leaf) => leafOf(id, opening, wall, tier.z, floor, leaf)),
+      ...stillClosed(id, opening, wall, tier.z),
+    ];
   });
 }
+
+/** Whether a building has doors that may stand open before its walls. */
+export const opensOutwards = ({ fronts = [] }: Building): boolean =>
+  fronts.some(({ own }) => own?.some(({ opens, open }) => opens === "outwards" && open));
+
+/** The leaves of doors that stand open before walls without rooms. */
+export const leavesOutside = (id: string, { walls, z }: FittedTier): Solid[] =>
+  walls.flatMap(({ wall, openings }) =>
+    openings
+      .filter(({ kind, look }) => kind === "door" && look.opens === "outwards")
+      .flatMap((one) => openedLeaves(one).map((leaf) => leafOf(id, one, wall, z, one.low + LEAF.clear, leaf))),
+  );
 
 /** The openings that are cut through a solid, by what they are called: what each is drawn as. */
 export function cutThrough({ faces, edges }: Solid): ReadonlyMap<string, DetailItem> {

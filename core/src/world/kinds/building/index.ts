@@ -31,11 +31,11 @@ export {
 } from "./front";
 export { dressOfWall } from "./dress";
 export { PATTERNS, type Dress, type PatternId } from "./dressSchema";
-export { floorsOf, storeysOf, type Floor } from "./floors";
-export { HEADS, type Front, type Head, type OwnBay } from "./frontSchema";
+export { floorsOf, storeysOf, withStorey, type Floor } from "./floors";
+export { HEADS, OPENS, type Opens, type Front, type Head, type OwnBay } from "./frontSchema";
 export { elevationOf, frontOn, usualFront, wallLengths, withFront, withoutFront, type FrontElevation } from "./fronted";
 export { outlineOfOpening } from "./heads";
-export { leafWays, linesOfOpening } from "./openingLines";
+export { leafWays, linesOfOpening, turns } from "./openingLines";
 export * from "./openings";
 export * from "./roofs";
 export { RISE as ROOF_RISE } from "./roofShapes";

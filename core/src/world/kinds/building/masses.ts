@@ -6,7 +6,7 @@ import { asPart, type Solid } from "../../solid";
 import { attachedTo } from "./attached";
 import { tierPart, tiersUp } from "./build";
 import { footed } from "./foot";
-import { leavesBefore, roomed } from "./hollow";
+import { leavesBefore, leavesOutside, opensOutwards, roomed } from "./hollow";
 import { topOf, wideRoof } from "./roofShapes";
 import type { Building } from "./schema";
 import { fittedTiers, type Over } from "./wallOpenings";
@@ -20,7 +20,7 @@ export function buildBuilding(building: Building, rises?: Over): Solid[] {
   if (tiers.length === 0) return [];
   const yards = yardsOf(building);
   const { rooms } = building;
-  const fitted = rooms && fittedTiers(building, tiers, rises);
+  const fitted = rooms || opensOutwards(building) ? fittedTiers(building, tiers, rises) : undefined;
   const masses = tiers.map(({ points, z, height }, i) => {
     const last = i === tiers.length - 1;
     const flat = !last || building.roof.kind === "flat" || building.roof.overhang !== undefined;
@@ -37,7 +37,9 @@ export function buildBuilding(building: Building, rises?: Over): Solid[] {
   const { z, height } = tiers[tiers.length - 1];
   return [
     ...masses,
-    ...(rooms && fitted ? fitted.flatMap((tier) => leavesBefore(building.id, rooms, tier)) : []),
+    ...(fitted ?? []).flatMap((tier) =>
+      rooms ? leavesBefore(building.id, rooms, tier) : leavesOutside(building.id, tier),
+    ),
     ...wideRoof(building, tiers[tiers.length - 1].points, z + height),
     ...onRoof(building, z + height),
     ...attachedTo(building, rises),

@@ -1,6 +1,6 @@
 import { radians, type Vec2 } from "../../../geometry";
 import { inset } from "../../polygon";
-import type { Opening } from "./front";
+import type { Look, Opening } from "./front";
 import { cornersIn, outlineOfOpening, riseOf, type Extent } from "./heads";
 
 /** A place of an opening: m along its wall, up, and behind the wall. */
@@ -23,6 +23,8 @@ const HANDLE = { at: 1.05, long: 0.12, aside: 0.07 } as const;
 const STILE = 0.11;
 /** Bands under and over an opening reach so far beyond it, m. */
 const BEYOND = 0.08;
+/** A slat of a shutter that rolls up is so high, m (common practice). */
+const SLAT = 0.1;
 /** Slats of a shutter: so many (common practice). */
 const SLATS = 5;
 
@@ -100,10 +102,14 @@ const topOfLeaves = (opening: Opening): number => {
   return opening.high - Math.max(fanlight, head === "flat" ? 0 : riseOf(head, opening));
 };
 
+/** Whether the leaves of a door turn on hinges. */
+export const turns = ({ opens = "inwards" }: Look): boolean => opens === "inwards" || opens === "outwards";
+
 /** Which way each leaf of a door runs from its hinge once it is opened: along its wall and behind it, per m. */
 export function leafWays({ look }: Opening): readonly (readonly [along: number, behind: number])[] {
-  const { leaves = 1, open = 0 } = look;
-  const [cos, sin] = [Math.cos(radians(open)), Math.sin(radians(open))];
+  const { leaves = 1, open = 0, opens } = look;
+  const behind = opens === "outwards" ? -1 : 1;
+  const [cos, sin] = [Math.cos(radians(open)), behind * Math.sin(radians(open))];
   const all: readonly (readonly [number, number])[] = [
     [cos, sin],
     [-cos, sin],
@@ -112,7 +118,7 @@ export function leafWays({ look }: Opening): readonly (readonly [along: number, 
 }
 
 /** A leaf that is opened: the places of its hinge and of its free edge, m along its wall and behind it, and its top. */
-interface OpenedLeaf {
+export interface OpenedLeaf {
   readonly hinge: Vec2;
   readonly free: Vec2;
   readonly top: number;
@@ -121,13 +127,16 @@ interface OpenedLeaf {
 /** Farther than this a leaf is opened only where it hangs behind its jamb, degrees. */
 const ACROSS = 90;
 
-/** The leaves of an opened door, about the jambs that they hang on. @param thick how deep its jambs are, m */
+/**
+ * The leaves of an opened door, about the jambs that they hang on: what opens outwards hangs on the face of its wall.
+ * @param thick how deep its jambs are, m
+ */
 export function openedLeaves(opening: Opening, thick = opening.look.reveal ?? 0): readonly OpenedLeaf[] {
   const { from, to, look } = opening;
-  const { reveal = 0, open = 0 } = look;
-  if (open <= 0) return [];
+  const { reveal = 0, open = 0, opens } = look;
+  if (open <= 0 || !turns(look)) return [];
   const wide = (to - from) / (look.leaves ?? 1);
-  const depth = open > ACROSS ? thick : reveal;
+  const depth = opens === "outwards" ? 0 : open > ACROSS ? thick : reveal;
   const top = topOfLeaves(opening);
   return leafWays(opening).map(([along, behind], leaf) => {
     const s = leaf === 0 ? from : to;
@@ -135,13 +144,41 @@ export function openedLeaves(opening: Opening, thick = opening.look.reveal ?? 0)
   });
 }
 
-/** The lines of leaves that are opened inwards: their free edge, their top and their foot. */
+/** The lines of leaves that are opened inwards: their free edge, their top and their foot; others are solids. */
 const linesOfLeaves = (opening: Opening): OpeningLine[] =>
-  openedLeaves(opening).flatMap(({ hinge: [s, back], free: [t, far], top }): OpeningLine[] => [
-    { part: "leaf", a: [t, opening.low, far], b: [t, top, far] },
-    { part: "leaf", a: [s, top, back], b: [t, top, far] },
-    { part: "leaf", a: [s, opening.low, back], b: [t, opening.low, far] },
-  ]);
+  (opening.look.opens === "outwards" ? [] : openedLeaves(opening)).flatMap(
+    ({ hinge: [s, back], free: [t, far], top }): OpeningLine[] => [
+      { part: "leaf", a: [t, opening.low, far], b: [t, top, far] },
+      { part: "leaf", a: [s, top, back], b: [t, top, far] },
+      { part: "leaf", a: [s, opening.low, back], b: [t, opening.low, far] },
+    ],
+  );
+
+/** What still closes a door that slides or rolls up: rectangles of its wall, one for each leaf. */
+export function closedStill(opening: Opening): readonly Extent[] {
+  const { from, to, low, look } = opening;
+  const { leaves = 1, clear = 0, opens } = look;
+  const [top, open] = [topOfLeaves(opening), clear / 100];
+  if (turns(look) || open >= 1) return [];
+  if (opens === "rolls") return [{ from, to, low: low + open * (top - low), high: top }];
+  const wide = ((to - from) / leaves) * (1 - open);
+  // One leaf slides to the right; of two, each to its own side.
+  const left = { from, to: from + wide, low, high: top };
+  const right = { from: to - wide, to, low, high: top };
+  return leaves === 2 ? [left, right] : [right];
+}
+
+/** The slats of a shutter that rolls up. */
+function slatsOf({ from, to, low, high }: Extent): (readonly [Vec2, Vec2])[] {
+  const n = Math.max(1, Math.round((high - low) / SLAT));
+  return Array.from({ length: n }, (_, i): readonly [Vec2, Vec2] => {
+    const z = low + (i / n) * (high - low);
+    return [
+      [from, z],
+      [to, z],
+    ];
+  });
+}
 
 /**
  * The leaves of a door with their panels and handles, and the light over them; none where nothing is said of its
@@ -149,25 +186,28 @@ const linesOfLeaves = (opening: Opening): OpeningLine[] =>
  */
 function leavesOf(opening: Opening, pane: readonly Vec2[], depth: number): OpeningLine[] {
   const { from, to, low, high, look } = opening;
+  if (look.opens === "rolls") return inPane(pane, depth, closedStill(opening).flatMap(slatsOf));
   if (look.panels === undefined) return [];
-  const { leaves = 1, panels = 0, open = 0 } = look;
+  const { leaves = 1, panels = 0, open = 0, clear = 0 } = look;
   const top = topOfLeaves(opening);
   const wide = (to - from) / leaves;
   const lines: (readonly [Vec2, Vec2])[] = [];
+  /** How far a leaf has slid aside. */
+  const slid = (leaf: number) => (turns(look) ? 0 : (clear / 100) * wide * (leaves === 2 && leaf === 0 ? -1 : 1));
   // Two leaves meet in the true middle: perspective puts it where it is seen.
-  if (leaves === 2)
-    lines.push([
-      [from + wide, low],
-      [from + wide, top],
-    ]);
+  if (leaves === 2 && slid(0) === 0) lines.push(freeEdge(from + wide));
   if (top < high - 1e-9)
     lines.push([
       [from, top],
       [to, top],
     ]);
-  if (open > 0) return [...inPane(pane, depth, lines.slice(leaves === 2 ? 1 : 0)), ...linesOfLeaves(opening)];
+  if (open > 0 && turns(look))
+    return [...inPane(pane, depth, lines.slice(leaves === 2 ? 1 : 0)), ...linesOfLeaves(opening)];
   for (let leaf = 0; leaf < leaves; leaf++) {
-    const own = { from: from + leaf * wide, to: from + (leaf + 1) * wide, low, high: top };
+    const aside = slid(leaf);
+    const own = { from: from + leaf * wide + aside, to: from + (leaf + 1) * wide + aside, low, high: top };
+    // What has slid leaves its free edge to be seen.
+    if (aside !== 0) lines.push(freeEdge(aside > 0 ? own.from : own.to));
     // The handle is at the edge that opens: where two leaves meet, or to the right.
     const edge = leaf === 0 ? own.to - HANDLE.aside : own.from + HANDLE.aside;
     const inwards = leaf === 0 ? -HANDLE.long : HANDLE.long;
@@ -181,6 +221,13 @@ function leavesOf(opening: Opening, pane: readonly Vec2[], depth: number): Openi
       rectangleOf(panel).forEach((p, i, ring) => lines.push([p, ring[(i + 1) % 4]]));
   }
   return inPane(pane, depth, lines);
+
+  function freeEdge(s: number): readonly [Vec2, Vec2] {
+    return [
+      [s, low],
+      [s, top],
+    ];
+  }
 }
 
 /** The band over a head: a lintel, or an arch that follows it. */

@@ -3,6 +3,7 @@ import type { Detail, DetailItem, DetailKind } from "../../details";
 import { sideOf } from "../../polygon";
 import type { Solid } from "../../solid";
 import { railsOf } from "./attached";
+import { bayPanes } from "./bayWindows";
 import { tierPart, tiersUp } from "./build";
 import { dressOfWall, type DressedWall } from "./dress";
 import type { Dress } from "./dressSchema";
@@ -116,5 +117,7 @@ export function openingsOf(building: Building, solids: readonly Solid[], rises?:
       if (dress) dressed(dress, wall, { long: wall.long, height, ground, floors, openings }, z, on, out);
     }
   });
+  for (const { wall, opening, on } of tiers.length > 0 ? bayPanes(building, solids) : [])
+    frame(opening, wall, building.base, on, undefined, out);
   return out;
 }

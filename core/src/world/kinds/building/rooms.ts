@@ -4,6 +4,7 @@ import { inset, isConvex, longestSide, sideOf } from "../../polygon";
 import type { ElementError } from "../kind";
 import { floorsOf } from "./floors";
 import type { Opening } from "./front";
+import { turns } from "./openingLines";
 import type { Building } from "./schema";
 import type { FittedTier, Wall } from "./wallOpenings";
 
@@ -108,7 +109,8 @@ export function validateRooms(building: Building, points: readonly Vec2[]): Elem
 }
 
 /** Whether one sees through an opening: a window that is not closed to sight, a door that is open. */
-const isClear = ({ kind, look }: Opening): boolean => (kind === "window" ? !look.opaque : (look.open ?? 0) > 0);
+const isClear = ({ kind, look }: Opening): boolean =>
+  kind === "window" ? !look.opaque : ((turns(look) ? look.open : look.clear) ?? 0) > 0;
 
 /** The wall of a room that an opening in an outer wall is before, over its floor and under its ceiling. */
 interface Behind {

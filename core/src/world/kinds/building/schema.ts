@@ -39,6 +39,8 @@ export const BuildingSchema = strict({
   height: named("Height to the eaves", Size),
   /** The height of the ground floor, where it is not that of the storeys over it, m. */
   groundFloor: Type.Optional(named("Ground floor", Size)),
+  /** The heights of storeys from the ground up, m, in place of that: those that are not said share what is left. */
+  storeyHeights: Type.Optional(Type.Array(named("Storey", Size), { maxItems: 299 })),
   storeys: Type.Optional(named("Storeys", Type.Integer({ minimum: 1, maximum: 300 }))),
   /** Upper parts, each so far inside the one below and so high, m. */
   setbacks: Type.Optional(Type.Array(strict({ inset: named("Set back by", Size), height: Height }), { maxItems: 12 })),

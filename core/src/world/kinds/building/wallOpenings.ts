@@ -132,7 +132,9 @@ function frontIn(
   { height, floors, taken, over }: { height: number; floors: readonly Floor[]; taken: readonly Taken[]; over: Over },
 ): Opening[] {
   return openingsOfFront(front, building, wall.long, floors).flatMap((opening): Opening[] => {
-    const { kind, from, to, low, high, storey } = opening;
+    const { kind, from, to, low, high, storey, look } = opening;
+    // What stands out of the wall is no opening in it.
+    if (look.out) return [];
     const ground = Math.max(...[from, (from + to) / 2, to].map((s) => over(along(wall, s))));
     if (isTaken(opening, taken)) return [];
     if (kind === "window") return low < ground + END ? [] : [opening];
