@@ -20,6 +20,7 @@ export const DETAIL_KINDS = [
   { id: "glazing", label: "Frames, panes and panels" },
   { id: "dressing", label: "Sills, lintels, shutters and bands" },
   { id: "masonry", label: "Brick, stone and boards" },
+  { id: "roofing", label: "Tiles and slates" },
   { id: "letter", label: "Letters", dense: true },
   { id: "guide", label: "Boxes and lines of letters" },
 ] as const;

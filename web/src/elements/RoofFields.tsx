@@ -2,6 +2,7 @@ import { toldBy } from "@zanvo/core/problem";
 import { measureOf } from "@zanvo/core/fields";
 import {
   asBuilding,
+  COVERS,
   kindOf,
   mayTurnRidge,
   requireValid,
@@ -11,6 +12,7 @@ import {
   whyInvalid,
   type Block,
   type Building,
+  type CoverId,
   type RoofKind,
 } from "@zanvo/core/world";
 import { addSlope } from "../document/slopes";
@@ -32,6 +34,12 @@ function attempt(stores: Stores, work: () => void): void {
     stores.say(toldBy(wrong));
   }
 }
+
+/** What roofs can be laid with, nothing first. */
+const LAID_WITH: readonly (readonly [CoverId | "", string])[] = [
+  ["", "nothing drawn"],
+  ...(Object.keys(COVERS) as CoverId[]).map((id) => [id, COVERS[id].label] as const),
+];
 
 const KINDS = Object.keys(ROOFS) as RoofKind[];
 /** The rise that a roof is given at first, and the height of a parapet (common practice), m. */
@@ -115,14 +123,44 @@ function OverhangFields({ building, change }: { readonly building: Building; rea
   );
 }
 
+/** What the slopes of a roof are laid with, whole or as a hint. */
+function CoverFields({ building, change }: { readonly building: Building; readonly change: Change }) {
+  const stores = useStores();
+  const { cover, hint } = building.roof;
+  const set = (part: Partial<Building["roof"]>) =>
+    attempt(stores, () => change(requireValid({ ...building, roof: { ...building.roof, ...part } }), "cover"));
+  return (
+    <>
+      <Select
+        labelled
+        label="Laid with"
+        value={cover ?? ""}
+        options={LAID_WITH}
+        onChange={(to) => set(to === "" ? { cover: undefined, hint: undefined } : { cover: to })}
+      />
+      {cover && (
+        <Check
+          label="A hint of it at the edges"
+          checked={hint ?? false}
+          onChange={(on) => set({ hint: on || undefined })}
+        />
+      )}
+    </>
+  );
+}
+
 /** The roof of a block or a building; a block that is given one becomes a building. */
 export function RoofFields({ element, change }: { readonly element: Block | Building; readonly change: Change }) {
   const stores = useStores();
   const building = asBuilding(element);
-  const { kind, rise, turned } = building.roof;
+  const { kind, rise, turned, cover, hint } = building.roof;
   const withRoof = (to: RoofKind): Building => ({
     ...building,
-    roof: { kind: to, ...(to === "flat" ? {} : { rise: rise ?? RISE }) },
+    roof: {
+      kind: to,
+      ...(to === "flat" ? {} : { rise: rise ?? RISE }),
+      ...(cover && ROOFS[to].sloped ? { cover, ...(hint && { hint }) } : {}),
+    },
   });
   return (
     <>
@@ -147,6 +185,7 @@ export function RoofFields({ element, change }: { readonly element: Block | Buil
       {(kind === "hip" || kind === "gable") && !building.courtyards?.length && (
         <OverhangFields building={building} change={change} />
       )}
+      {ROOFS[kind].sloped && !building.round && <CoverFields building={building} change={change} />}
       {slopeOf(building) && (
         <Button className="w-full" onClick={() => addRoofSlope(stores, building)}>
           Give its slope points of its own

@@ -1,6 +1,7 @@
 import { Grid3x3, Trees } from "lucide-react";
-import { DEFAULT_LAWN, DEFAULT_SQUARE, requireValid, type Square } from "@zanvo/core/world";
-import { Check, Choice } from "../ui";
+import { DEFAULT_LAWN, DEFAULT_SQUARE, LAID, requireValid, type Square } from "@zanvo/core/world";
+import { useSpoken } from "../stores";
+import { Check, Choice, optionsOf, Select } from "../ui";
 import { Measures } from "./Measures";
 import { GROUND, points, type Change, type ElementView } from "./view";
 
@@ -8,6 +9,7 @@ import { GROUND, points, type Change, type ElementView } from "./view";
 function SquareFields({ element: square, change }: { readonly element: Square; readonly change: Change }) {
   const set = (part: Partial<Square>, what: string) => change(requireValid({ ...square, ...part }), what);
   const { slabs } = square;
+  const spoken = useSpoken();
   return (
     <>
       <Measures element={square} of={["kerb"]} change={change} />
@@ -15,7 +17,9 @@ function SquareFields({ element: square, change }: { readonly element: Square; r
         label="Surface"
         value={square.surface ?? "paving"}
         options={{ paving: "Paving", lawn: "Lawn" }}
-        onChange={(to) => set(to === "lawn" ? { surface: to, slabs: undefined } : { surface: undefined }, "surface")}
+        onChange={(to) =>
+          set(to === "lawn" ? { surface: to, slabs: undefined, laid: undefined } : { surface: undefined }, "surface")
+        }
       />
       {square.surface !== "lawn" && (
         <Check
@@ -24,7 +28,19 @@ function SquareFields({ element: square, change }: { readonly element: Square; r
           onChange={(on) => set({ slabs: on ? DEFAULT_SQUARE.slabs : undefined }, "slabs")}
         />
       )}
-      {slabs !== undefined && <Measures element={square} of={["slabs", "heading"]} change={change} />}
+      {slabs !== undefined && (
+        <>
+          <Select
+            labelled
+            label="Slabs are"
+            className="min-w-0 grow"
+            value={square.laid ?? "square"}
+            options={optionsOf(LAID)}
+            onChange={(laid) => spoken(() => set({ laid: laid === "square" ? undefined : laid }, "laid"))}
+          />
+          <Measures element={square} of={["slabs", "heading"]} change={change} />
+        </>
+      )}
     </>
   );
 }

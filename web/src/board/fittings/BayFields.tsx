@@ -1,4 +1,4 @@
-import { measureOf } from "@zanvo/core/fields";
+import { measureOf, type Measure } from "@zanvo/core/fields";
 import { distance2, type Vec3 } from "@zanvo/core/geometry";
 import {
   elevationOf,
@@ -49,6 +49,115 @@ function leavesOf(building: Building, side: number, door: Opening): readonly (re
   ]);
 }
 
+interface OwnProps {
+  readonly its: Opening;
+  readonly put: (part: Partial<OwnBay>, what: string) => void;
+  readonly measure: (key: string) => Measure;
+}
+
+/** The window of a bay: its head, whether it stands out, and its glass. */
+function OwnWindow({ its: { look }, put, measure, rooms }: OwnProps & { readonly rooms: boolean }) {
+  const spoken = useSpoken();
+  return (
+    <>
+      <HeadChoice value={look.head ?? "flat"} onChange={(head) => spoken(() => put({ head }, "head"))} />
+      {look.head !== "circle" && (
+        <Check
+          label="Stands out, as a bay window"
+          checked={Boolean(look.out)}
+          onChange={(on) => spoken(() => put({ out: on ? STANDS_OUT : 0, square: undefined }, "out"))}
+        />
+      )}
+      {look.out ? (
+        <>
+          <MeasureField measure={measure("out")} value={look.out} onChange={(out) => put({ out }, "out")} />
+          <Check
+            label="Its cheeks are square to the wall"
+            checked={look.square ?? false}
+            onChange={(square) => spoken(() => put({ square: square || undefined }, "square"))}
+          />
+        </>
+      ) : null}
+      {rooms && (
+        <Check
+          label="Nothing is seen through the glass"
+          checked={look.opaque ?? false}
+          onChange={(opaque) => spoken(() => put({ opaque }, "glass"))}
+        />
+      )}
+    </>
+  );
+}
+
+interface OwnDoorProps extends OwnProps {
+  readonly ways: ReturnType<typeof leavesOf>;
+  readonly own: OwnBay | undefined;
+}
+
+/** The door of a bay: how it opens, how far, and whether steps lead up to it. */
+function OwnDoor({ its: { look }, put, measure, ways, own }: OwnDoorProps) {
+  const spoken = useSpoken();
+  const far = turns(look) ? "open" : "clear";
+  return (
+    <>
+      <Select
+        labelled
+        label="Opens"
+        className="min-w-0 grow"
+        value={look.opens ?? "inwards"}
+        options={optionsOf(OPENS)}
+        onChange={(opens) => spoken(() => put({ opens: opens === "inwards" ? undefined : opens }, "opens"))}
+      />
+      <MeasureField
+        key={far}
+        measure={measure(far)}
+        value={look[far] ?? 0}
+        onChange={(to) => put({ [far]: to }, far)}
+      />
+      {turns(look) && look.open ? <EdgePoints label="Points of its leaves" ways={ways} /> : null}
+      <Check
+        label="Steps up to it"
+        checked={own?.steps ?? false}
+        onChange={(on) => spoken(() => put({ steps: on || undefined }, "steps"))}
+      />
+    </>
+  );
+}
+
+interface OwnOpeningProps extends OwnProps, Omit<BayFieldsProps, "change"> {
+  /** The height of its floor, and the middle of its bay, m of its wall. */
+  readonly floor: number;
+  readonly middle: number;
+}
+
+/** The opening of a bay: its measures, and what belongs to a window or a door. */
+function OwnOpening({ building, side, bay, its, put, measure, floor, middle }: OwnOpeningProps) {
+  const spoken = useSpoken();
+  const front = frontOn(building, side);
+  const own = front && ownOf(front, bay);
+  const sizes = { width: its.to - its.from, height: its.high - its.low, sill: its.low - floor };
+  const all = { ...sizes, by: (its.from + its.to) / 2 - middle };
+  return (
+    <>
+      {(["width", "height", "sill", "by"] as const).map((key) => (
+        <MeasureField key={key} measure={measure(key)} value={all[key]} onChange={(to) => put({ [key]: to }, key)} />
+      ))}
+      {its.kind === "window" ? (
+        <OwnWindow its={its} put={put} measure={measure} rooms={building.rooms !== undefined} />
+      ) : (
+        <OwnDoor its={its} put={put} measure={measure} ways={leavesOf(building, side, its)} own={own} />
+      )}
+      {bay.storey > 0 && (
+        <Check
+          label="A balcony before it"
+          checked={own?.balcony ?? false}
+          onChange={(on) => spoken(() => put({ balcony: on || undefined }, "balcony"))}
+        />
+      )}
+    </>
+  );
+}
+
 /** What one bay has: by its rule, or of its own. */
 export function BayFields({ building, side, bay, change }: BayFieldsProps) {
   const spoken = useSpoken();
@@ -61,9 +170,7 @@ export function BayFields({ building, side, bay, change }: BayFieldsProps) {
   const put = (part: Partial<OwnBay> | null, what: string) =>
     change(changedBay(building, side, bay, part), `bay ${bay.bay} ${bay.storey} ${what}`);
   const measure = (key: string) => measureOf(kindOf(building).schema, `fronts/*/own/*/${key}`);
-  const field = (key: "width" | "height" | "sill" | "by", value: number) => (
-    <MeasureField key={key} measure={measure(key)} value={value} onChange={(to) => put({ [key]: to }, key)} />
-  );
+  const middle = (cell.from + cell.to) / 2;
   return (
     <section
       aria-label={`Bay ${bay.bay + 1}, storey ${bay.storey + 1}`}
@@ -80,83 +187,7 @@ export function BayFields({ building, side, bay, change }: BayFieldsProps) {
         options={OPENINGS}
         onChange={(opening) => spoken(() => put({ opening }, "opening"))}
       />
-      {its && (
-        <>
-          {its.kind === "window" && (
-            <HeadChoice value={its.look.head ?? "flat"} onChange={(head) => spoken(() => put({ head }, "head"))} />
-          )}
-          {field("width", its.to - its.from)}
-          {field("height", its.high - its.low)}
-          {field("sill", its.low - floor.low)}
-          {field("by", (its.from + its.to - cell.from - cell.to) / 2)}
-          {its.kind === "door" && (
-            <>
-              <Select
-                labelled
-                label="Opens"
-                className="min-w-0 grow"
-                value={its.look.opens ?? "inwards"}
-                options={optionsOf(OPENS)}
-                onChange={(opens) => spoken(() => put({ opens: opens === "inwards" ? undefined : opens }, "opens"))}
-              />
-              {turns(its.look) ? (
-                <MeasureField
-                  measure={measure("open")}
-                  value={its.look.open ?? 0}
-                  onChange={(open) => put({ open }, "open")}
-                />
-              ) : (
-                <MeasureField
-                  measure={measure("clear")}
-                  value={its.look.clear ?? 0}
-                  onChange={(clear) => put({ clear }, "clear")}
-                />
-              )}
-              {turns(its.look) && its.look.open && (
-                <EdgePoints label="Points of its leaves" ways={leavesOf(building, side, its)} />
-              )}
-            </>
-          )}
-          {its.kind === "window" && its.look.head !== "circle" && (
-            <Check
-              label="Stands out, as a bay window"
-              checked={Boolean(its.look.out)}
-              onChange={(on) => spoken(() => put({ out: on ? STANDS_OUT : 0, square: undefined }, "out"))}
-            />
-          )}
-          {its.kind === "window" && its.look.out ? (
-            <>
-              <MeasureField measure={measure("out")} value={its.look.out} onChange={(out) => put({ out }, "out")} />
-              <Check
-                label="Its cheeks are square to the wall"
-                checked={its.look.square ?? false}
-                onChange={(square) => spoken(() => put({ square: square || undefined }, "square"))}
-              />
-            </>
-          ) : null}
-          {building.rooms && its.kind === "window" && (
-            <Check
-              label="Nothing is seen through the glass"
-              checked={its.look.opaque ?? false}
-              onChange={(opaque) => spoken(() => put({ opaque }, "glass"))}
-            />
-          )}
-          {its.kind === "door" && (
-            <Check
-              label="Steps up to it"
-              checked={ownOf(front, bay)?.steps ?? false}
-              onChange={(on) => spoken(() => put({ steps: on || undefined }, "steps"))}
-            />
-          )}
-          {bay.storey > 0 && (
-            <Check
-              label="A balcony before it"
-              checked={ownOf(front, bay)?.balcony ?? false}
-              onChange={(on) => spoken(() => put({ balcony: on || undefined }, "balcony"))}
-            />
-          )}
-        </>
-      )}
+      {its && <OwnOpening {...{ building, side, bay, its, put, measure }} floor={floor.low} middle={middle} />}
       {ownOf(front, bay) && (
         <Button className="w-full" onClick={() => spoken(() => put(null, "rule"))}>
           As its rule has it

@@ -11,6 +11,9 @@ const BANDS = [
   ["cornice", "A cornice", 0.4],
 ] as const;
 
+/** Bands stand out by so much, and pilasters are so wide, at first (common practice), m. */
+const [STAND_OUT, PILASTER] = [0.12, 0.4] as const;
+
 /** What walls can be made of, none first. */
 const MADE_OF: readonly (readonly [PatternId | "", string])[] = [
   ["", "nothing drawn"],
@@ -28,9 +31,20 @@ export function DressFields({ building, change }: DressFieldsProps) {
   const { dress = {} } = building;
   const put = (part: Partial<Dress>, what: string) => {
     const next = { ...dress, ...part };
+    // Without a band, none stands out.
+    if (BANDS.every(([key]) => next[key] === undefined)) delete next.out;
     const any = Object.values(next).some((value) => value !== undefined);
     change(requireValid({ ...building, dress: any ? next : undefined }), `dress ${what}`);
   };
+  /** The measure of something that the walls have. */
+  const measured = (key: "plinth" | "courses" | "cornice" | "out" | "pilasters") =>
+    dress[key] !== undefined && (
+      <MeasureField
+        measure={measureOf(kindOf(building).schema, `dress/${key}`)}
+        value={dress[key]}
+        onChange={(to) => put({ [key]: to }, key)}
+      />
+    );
   return (
     <>
       {BANDS.map(([key, label, first]) => (
@@ -40,15 +54,23 @@ export function DressFields({ building, change }: DressFieldsProps) {
             checked={dress[key] !== undefined}
             onChange={(on) => spoken(() => put({ [key]: on ? first : undefined }, key))}
           />
-          {dress[key] !== undefined && (
-            <MeasureField
-              measure={measureOf(kindOf(building).schema, `dress/${key}`)}
-              value={dress[key]}
-              onChange={(to) => put({ [key]: to }, key)}
-            />
-          )}
+          {measured(key)}
         </div>
       ))}
+      {BANDS.some(([key]) => dress[key] !== undefined) && (
+        <Check
+          label="Bands stand out of the walls"
+          checked={dress.out !== undefined}
+          onChange={(on) => spoken(() => put({ out: on ? STAND_OUT : undefined }, "out"))}
+        />
+      )}
+      {measured("out")}
+      <Check
+        label="Pilasters between its bays"
+        checked={dress.pilasters !== undefined}
+        onChange={(on) => spoken(() => put({ pilasters: on ? PILASTER : undefined }, "pilasters"))}
+      />
+      {measured("pilasters")}
       <Check
         label="Quoins"
         checked={dress.quoins ?? false}

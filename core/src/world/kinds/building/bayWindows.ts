@@ -144,13 +144,13 @@ export function bayPanes(building: Building, solids: readonly Solid[]): readonly
       return [x, y];
     };
     const corners = [onPlan(base[0], 0), onPlan(front[0], out), onPlan(front[1], out), onPlan(base[1], 0)];
-    const { across: _, shutters: __, ...plain } = opening.look;
     return (["front", "left", "right"] as const).flatMap((name): BayPane[] => {
       const [p, q] = name === "front" ? [corners[1], corners[2]] : name === "left" ? corners : corners.slice(2);
       const long = Math.hypot(q[0] - p[0], q[1] - p[1]);
       if (long - 2 * ASIDE < NARROW) return [];
       const wall: Wall = { side: null, p, u: [(q[0] - p[0]) / long, (q[1] - p[1]) / long], long, taken: [] };
-      const look = name === "front" ? { ...opening.look, shutters: undefined } : plain;
+      const across = name === "front" ? opening.look.across : undefined;
+      const look = { ...opening.look, across, shutters: undefined };
       const own: Opening = { ...opening, look, from: ASIDE, to: long - ASIDE };
       return [{ wall, opening: own, on: { solid, face: solid.faces.findIndex((face) => face.name === name) } }];
     });

@@ -1,7 +1,17 @@
 import { degrees, wrap, type Vec2 } from "../../../geometry";
 import { metres, sentence } from "../../../units";
 import { cornersOf, yardsOf } from "../../outline";
-import { areClear, crossingOf, inset, isConvex, isRectangle, isWithin, longestSide, sideOf } from "../../polygon";
+import {
+  areaTwice,
+  areClear,
+  crossingOf,
+  inset,
+  isConvex,
+  isRectangle,
+  isWithin,
+  longestSide,
+  sideOf,
+} from "../../polygon";
 import { prism } from "../../shapes";
 import { MAX_CORNERS } from "../../skeleton";
 import type { ElementError } from "../kind";
@@ -10,7 +20,7 @@ import { piecesOn } from "./dress";
 import { footed, riseUnder } from "./foot";
 import { frontProblem } from "./front";
 import { bySkeleton, frameOf, MANSARD, PARAPET, RISE, TOOTH } from "./roofShapes";
-import { ROOFS } from "./roofs";
+import { COVERS, ROOFS } from "./roofs";
 import type { Building } from "./schema";
 import { validateRooms } from "./rooms";
 import { overhangingRoof, skeletonRoof } from "./skeletonRoof";
@@ -70,6 +80,8 @@ export function validateBuilding(building: Building): ElementError | null {
   }
   if (kind === "mansard" && !inset(top, MANSARD * (building.roof.rise ?? RISE)))
     return { field: "roof/rise", message: "does not fit: its steep sides would meet below the top." };
+  const laid = validateCover(building, points);
+  if (laid) return laid;
   const unfit = validateFronts(building, points) ?? validateDress(building, points) ?? validateRooms(building, points);
   if (unfit) return unfit;
   const foot = building.passages?.length
@@ -111,7 +123,7 @@ function validateFronts(building: Building, points: readonly Vec2[]): ElementErr
 const MAX_PIECES = 40_000;
 
 /** Why the walls of a building cannot be dressed as they are said to be, and the field; null where they can. */
-function validateDress({ dress, height, round }: Building, points: readonly Vec2[]): ElementError | null {
+function validateDress({ dress, height, round, slope }: Building, points: readonly Vec2[]): ElementError | null {
   if (!dress) return null;
   if (round) return { field: "dress", message: "does not go with a round wall." };
   for (const [field, size] of [
@@ -119,6 +131,11 @@ function validateDress({ dress, height, round }: Building, points: readonly Vec2
     ["cornice", dress.cornice ?? 0],
   ] as const)
     if (size > height) return { field: `dress/${field}`, message: "is higher than the walls." };
+  if (dress.out !== undefined) {
+    if (slope) return { field: "dress/out", message: "does not go with a foot on a slope." };
+    if (!inset(points, -dress.out))
+      return { field: "dress/out", message: "is more than there is room for between its walls." };
+  }
   const around = points.reduce((sum, _, side) => sum + sideOf(points, side).long, 0);
   if (dress.pattern && !dress.hint && piecesOn(dress.pattern, around * height) > MAX_PIECES)
     return {
@@ -126,6 +143,19 @@ function validateDress({ dress, height, round }: Building, points: readonly Vec2
       message: "has too many pieces on walls so large: take a hint of it at the edges.",
     };
   return null;
+}
+
+/** Why a roof cannot be laid with what it is said to be, and the field; null where it can. */
+function validateCover({ roof, round }: Building, points: readonly Vec2[]): ElementError | null {
+  if (!roof.cover) return null;
+  if (round || !ROOFS[roof.kind].sloped)
+    return { field: "roof/cover", message: `does not go with a ${ROOFS[roof.kind].name.toLowerCase()} roof.` };
+  const { wide, gauge } = COVERS[roof.cover];
+  // A hint is cut out of the whole, so that there is a limit to that, too.
+  const most = roof.hint ? 5 * MAX_PIECES : MAX_PIECES;
+  return areaTwice(points) / 2 / (wide * Math.min(gauge, 10)) > most
+    ? { field: "roof/cover", message: "has too many pieces on a roof so large: take a hint of it, or larger ones." }
+    : null;
 }
 
 /** Why a hip or gable roof cannot stand over the topmost part of a building, and the field; null where it can. */

@@ -10,6 +10,8 @@ export interface DressedWall {
   readonly height: number;
   /** The ground over its foot: what is lower is not seen. */
   readonly ground: number;
+  /** Its place among the walls around, from 0: bricks bond with those of its neighbours at its corners. */
+  readonly side?: number;
   readonly floors: readonly Floor[];
   readonly openings: readonly Opening[];
 }
@@ -28,8 +30,8 @@ export interface DressLine {
 const QUOIN = { long: 0.6, short: 0.35, high: 0.3 } as const;
 /** A hint of a pattern reaches so far from corners and openings, m. */
 const HINT = 0.45;
-/** Shorter than this nothing is drawn, m. */
-const LEAST = 0.02;
+/** Shorter than this nothing is drawn; nearer than the other, two edges touch, m. */
+const [LEAST, SAME] = [0.02, 1e-9] as const;
 
 /** The ring that a wall's dress keeps clear of: an opening with its bands. */
 function ringAround({ look, from, to, low, high }: Opening): readonly Vec2[] {
@@ -70,14 +72,41 @@ const hinted = (free: readonly Interval[]): readonly Interval[] =>
 const level = (of: DressLine["of"], thing: string, index: number, up: number, free: readonly Interval[]): DressLine[] =>
   free.map(([from, to]) => ({ of, thing, index, a: [from, up], b: [to, up] }));
 
-/** The heights of the bands of a wall, m: their lower and their upper edge; at one height all around. */
-function bandsOf({ plinth, courses, cornice }: Dress, { height, floors }: DressedWall): readonly number[] {
-  return [
-    ...(plinth === undefined ? [] : [plinth]),
-    ...(courses === undefined ? [] : floors.slice(1).flatMap(({ low }) => [low - courses, low])),
-    ...(cornice === undefined ? [] : [height - cornice]),
-  ].filter((up) => up > LEAST && up < height - LEAST);
+/** A band of a wall, by its lower and its upper edge, m: at one height all around. */
+export interface Band {
+  readonly low: number;
+  readonly high: number;
 }
+
+/** The bands of walls so high, from the plinth up. */
+export function bandsAlong({ plinth, courses, cornice }: Dress, { height, floors }: BandedWall): readonly Band[] {
+  return [
+    ...(plinth === undefined ? [] : [{ low: 0, high: plinth }]),
+    ...(courses === undefined ? [] : floors.slice(1).map(({ low }) => ({ low: low - courses, high: low }))),
+    ...(cornice === undefined ? [] : [{ low: height - cornice, high: height }]),
+  ];
+}
+
+type BandedWall = Pick<DressedWall, "height" | "floors">;
+
+/** What openings take of a wall at the height of a band, m along it, from left to right. */
+export const takenAround = (openings: readonly Opening[], { low, high }: Band): readonly Interval[] =>
+  union(
+    openings.flatMap((opening): Interval[] => {
+      const ring = ringAround(opening);
+      const [along, up] = [0, 1].map((axis) => ring.map((p) => p[axis]));
+      const crosses = Math.min(...up) < high - SAME && Math.max(...up) > low + SAME;
+      return crosses ? [[Math.min(...along), Math.max(...along)]] : [];
+    }),
+  );
+
+/** The heights at which lines of bands are drawn on a wall, m. */
+const linesOfBands = (dress: Dress, wall: BandedWall): readonly number[] =>
+  dress.out !== undefined
+    ? []
+    : bandsAlong(dress, wall)
+        .flatMap(({ low, high }) => [low, high])
+        .filter((up) => up > LEAST && up < wall.height - LEAST);
 
 /** The blocks at both ends of a wall; around the corner a short one meets a long one. */
 function quoinsOf({ long, height, ground }: DressedWall): DressLine[] {
@@ -99,28 +128,42 @@ function quoinsOf({ long, height, ground }: DressedWall): DressLine[] {
   });
 }
 
-/** Where the upright joints of a course begin and how far they are apart, in turn, m. */
-function jointsOf(pattern: PatternId, course: number): { readonly from: number; readonly steps: readonly number[] } {
+/**
+ * Where the upright joints of a course begin at a corner and how far they are apart, in turn, m.
+ * @param turned whether the first piece shows its other side, as it does where a stretcher turns the corner as a header
+ */
+function jointsOf(pattern: PatternId, turned: boolean): { readonly from: number; readonly steps: readonly number[] } {
   const { long } = PATTERNS[pattern];
-  const [odd, half] = [course % 2 === 1, long / 2];
-  if (pattern === "english") return odd ? { from: half / 2, steps: [half] } : { from: 0, steps: [long] };
+  const half = long / 2;
+  // Behind the header at the corner, a closer of half its width brings headers over the middle of stretchers.
+  if (pattern === "english") return turned ? { from: half / 2, steps: [half] } : { from: 0, steps: [long] };
   // A header stands over the middle of a stretcher.
-  if (pattern === "flemish") return { from: odd ? 0.75 * long : 0, steps: [long, half] };
-  return { from: odd ? half : 0, steps: [long] };
+  if (pattern === "flemish") return { from: turned ? 0.75 * long : 0, steps: [long, half] };
+  return { from: turned ? half : 0, steps: [long] };
 }
 
-/** The places of the upright joints of a course within a stretch, m. */
-function jointsIn(pattern: PatternId, course: number, [from, to]: Interval): number[] {
-  if (PATTERNS[pattern].long === Infinity) return [];
-  const { from: first, steps } = jointsOf(pattern, course);
-  const period = steps.reduce((sum, step) => sum + step, 0);
+/** The places of the upright joints of a course from a corner on, m from it, up to a distance. */
+function jointsFrom(pattern: PatternId, turned: boolean, far: number): number[] {
+  const { from, steps } = jointsOf(pattern, turned);
   const found: number[] = [];
-  let at = first + period * Math.floor((from - first) / period);
-  for (let k = 0; at < to - LEAST; k++) {
-    if (at > from + LEAST) found.push(at);
-    at += steps[k % steps.length];
-  }
+  for (let at = from, k = 0; at < far - LEAST; at += steps[k++ % steps.length]) if (at > LEAST) found.push(at);
   return found;
+}
+
+/**
+ * The places of the upright joints of a course of a wall, m along it: laid from both its corners to its middle, where a
+ * cut piece closes it. What shows its long side at a corner shows its short one on the next wall.
+ */
+function jointsOfCourse(pattern: PatternId, course: number, { long, side = 0 }: DressedWall): readonly number[] {
+  if (PATTERNS[pattern].long === Infinity) return [];
+  const turned = (course + side) % 2 === 1;
+  const left = jointsFrom(pattern, turned, long / 2);
+  const last = left.at(-1) ?? 0;
+  const right = jointsFrom(pattern, turned, long / 2)
+    .map((at) => long - at)
+    .filter((at) => at - last > PATTERNS[pattern].long / 4)
+    .reverse();
+  return [...left, ...right];
 }
 
 /** The joints of a wall's pattern, course by course, clear of its openings. */
@@ -133,15 +176,10 @@ function patternOf({ pattern, hint }: Dress, wall: DressedWall, rings: readonly 
     if (low < wall.ground) return [];
     const kept = (free: readonly Interval[]) => (hint ? hinted(free) : free);
     const bed = up < wall.height - LEAST ? level("pattern", "bed", i, up, kept(freeAt(rings, wall.long, up))) : [];
-    const joints = kept(freeAt(rings, wall.long, (low + up) / 2)).flatMap((stretch) =>
-      jointsIn(pattern, i, stretch).map((s): DressLine => ({
-        of: "pattern",
-        thing: "joint",
-        index: i,
-        a: [s, low],
-        b: [s, up],
-      })),
-    );
+    const free = kept(freeAt(rings, wall.long, (low + up) / 2));
+    const joints = jointsOfCourse(pattern, i, wall)
+      .filter((s) => free.some(([from, to]) => s > from + LEAST && s < to - LEAST))
+      .map((s): DressLine => ({ of: "pattern", thing: "joint", index: i, a: [s, low], b: [s, up] }));
     return [...bed, ...joints];
   });
 }
@@ -149,7 +187,7 @@ function patternOf({ pattern, hint }: Dress, wall: DressedWall, rings: readonly 
 /** The lines of a wall's dress: its bands, its quoins and its pattern, all clear of its openings. */
 export function dressOfWall(dress: Dress, wall: DressedWall): readonly DressLine[] {
   const rings = wall.openings.map(ringAround);
-  const bands = bandsOf(dress, wall)
+  const bands = linesOfBands(dress, wall)
     .filter((up) => up > wall.ground)
     .flatMap((up, i) => level("band", `band ${i}`, 0, up, freeAt(rings, wall.long, up)));
   return [...bands, ...(dress.quoins ? quoinsOf(wall) : []), ...patternOf(dress, wall, rings)];

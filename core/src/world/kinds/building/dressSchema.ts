@@ -19,6 +19,10 @@ export const DressSchema = strict({
   /** A band under each upper storey. */
   courses: Type.Optional(named("Height of the string courses", offered(0.05, 1, Size))),
   cornice: Type.Optional(named("Height of the cornice", offered(0.05, 2, Size))),
+  /** How far all bands stand out of the walls; where nothing is said, they are drawn on them. */
+  out: Type.Optional(named("Bands stand out by", offered(0.02, 0.5, Size))),
+  /** Between the bays of fronts, from the plinth to the cornice. */
+  pilasters: Type.Optional(named("Width of the pilasters", offered(0.1, 2, Size))),
   quoins: Type.Optional(Type.Boolean()),
   pattern: Type.Optional(
     named("Made of", Type.Unsafe<PatternId>({ type: "string", enum: Object.keys(PATTERNS) as PatternId[] })),

@@ -4,6 +4,7 @@ import { longestSide } from "../../polygon";
 import { loft, prism, ring } from "../../shapes";
 import { asPart, type Solid } from "../../solid";
 import { attachedTo } from "./attached";
+import { bandsAround, pilastersOf } from "./bands";
 import { tierPart, tiersUp } from "./build";
 import { footed } from "./foot";
 import { leavesBefore, leavesOutside, opensOutwards, roomed } from "./hollow";
@@ -20,7 +21,8 @@ export function buildBuilding(building: Building, rises?: Over): Solid[] {
   if (tiers.length === 0) return [];
   const yards = yardsOf(building);
   const { rooms } = building;
-  const fitted = rooms || opensOutwards(building) ? fittedTiers(building, tiers, rises) : undefined;
+  const fitted =
+    rooms || building.dress?.out || opensOutwards(building) ? fittedTiers(building, tiers, rises) : undefined;
   const masses = tiers.map(({ points, z, height }, i) => {
     const last = i === tiers.length - 1;
     const flat = !last || building.roof.kind === "flat" || building.roof.overhang !== undefined;
@@ -40,6 +42,8 @@ export function buildBuilding(building: Building, rises?: Over): Solid[] {
     ...(fitted ?? []).flatMap((tier) =>
       rooms ? leavesBefore(building.id, rooms, tier) : leavesOutside(building.id, tier),
     ),
+    ...(fitted ?? []).flatMap((tier, i) => bandsAround(building, tier, i === 0)),
+    ...pilastersOf(building),
     ...wideRoof(building, tiers[tiers.length - 1].points, z + height),
     ...onRoof(building, z + height),
     ...attachedTo(building, rises),

@@ -12,6 +12,7 @@ import { END, type Opening } from "./front";
 import { outlineOfOpening } from "./heads";
 import { LINE_PARTS, linesOfOpening, type LinePart } from "./openingLines";
 import { cutThrough, keyOf } from "./hollow";
+import { roofingOf } from "./roofing";
 import { roundFrame } from "./roundWindows";
 import type { Building } from "./schema";
 import { fittedTiers, MAX_WINDOWS, faceOf, placeIn, windowsIn, type Over, type Taken, type Wall } from "./wallOpenings";
@@ -97,7 +98,7 @@ function roundWindows(
 /** Windows and doors of a building, drawn on its walls. */
 export function openingsOf(building: Building, solids: readonly Solid[], rises?: Over): Detail[] {
   const { windows, doors = [], fronts = [], dress } = building;
-  if (!windows && doors.length === 0 && fronts.length === 0 && !dress) return [];
+  if (!windows && doors.length === 0 && fronts.length === 0 && !dress && !building.roof.cover) return [];
   const tiers = fittedTiers(building, tiersUp(building), rises);
   // Into one list: a town has hundreds of thousands of lines.
   const out: Detail[] = tiers.length > 0 ? railsOf(building) : [];
@@ -114,10 +115,12 @@ export function openingsOf(building: Building, solids: readonly Solid[], rises?:
       if (face < 0) continue;
       const on = { solid, face };
       for (const opening of openings) frame(opening, wall, z, on, cuts?.get(keyOf(wall, opening)), out);
-      if (dress) dressed(dress, wall, { long: wall.long, height, ground, floors, openings }, z, on, out);
+      if (dress)
+        dressed(dress, wall, { long: wall.long, height, ground, floors, openings, side: wall.side ?? 0 }, z, on, out);
     }
   });
   for (const { wall, opening, on } of tiers.length > 0 ? bayPanes(building, solids) : [])
     frame(opening, wall, building.base, on, undefined, out);
+  if (tiers.length > 0) out.push(...roofingOf(building, tierPart(tiers.length - 1), solids));
   return out;
 }

@@ -15,7 +15,7 @@ import {
 } from "../../../fields";
 import { DressSchema } from "./dressSchema";
 import { FrontSchema } from "./frontSchema";
-import { ROOFS, type RoofKind } from "./roofs";
+import { COVERS, ROOFS, type CoverId, type RoofKind } from "./roofs";
 
 /** Where a part of a building stands on the plan, m. */
 const At = { x: named("East", Metres), y: named("North", Metres) };
@@ -46,13 +46,16 @@ export const BuildingSchema = strict({
   setbacks: Type.Optional(Type.Array(strict({ inset: named("Set back by", Size), height: Height }), { maxItems: 12 })),
   /**
    * `rise` is what the roof adds to the height, or the parapet of a flat one; `turned` runs the ridge of one over a
-   * rectangle across; the eaves of a hip or gable roof reach out by `overhang`.
+   * rectangle across; the eaves of a hip or gable roof reach out by `overhang`. Its slopes are laid with `cover`, drawn
+   * whole or as a hint at its edges.
    */
   roof: strict({
     kind: Roof,
     rise: Type.Optional(named("Rise of the roof", Size)),
     turned: Type.Optional(Type.Boolean()),
     overhang: Type.Optional(named("Eaves reach out by", offered(0.05, 3, Size))),
+    cover: Type.Optional(Type.Unsafe<CoverId>({ type: "string", enum: Object.keys(COVERS) })),
+    hint: Type.Optional(Type.Boolean()),
   }),
   /** Stacks through the roof: their middle on the plan, their side, and how far they rise over the eaves, m. */
   chimneys: Type.Optional(Type.Array(strict({ ...At, side: named("Side", Size), rise: Rise }), { maxItems: 40 })),

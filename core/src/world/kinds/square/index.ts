@@ -4,7 +4,7 @@ import { cornersOf } from "../../outline";
 import { DEFAULT_LAWN, DEFAULT_SQUARE, validateSquare } from "./measures";
 import { SquareSchema, type Square } from "./schema";
 export * from "./measures";
-export { SURFACES, type Square, type Surface } from "./schema";
+export { LAID, SURFACES, type Laid, type Square, type Surface } from "./schema";
 
 /** Values of OpenStreetMap's keys that are green (from memory). */
 const GREENS: Readonly<Record<string, readonly string[]>> = {

@@ -1,7 +1,7 @@
 import { cornersOf } from "../../outline";
 import { areaTwice, crossingOf } from "../../polygon";
 import type { ElementError } from "../kind";
-import type { Square } from "./schema";
+import { MAX_SLABS, type Square } from "./schema";
 
 /** A paved square's measures where nothing is said, m (common practice). */
 export const DEFAULT_SQUARE: Pick<Square, "kerb" | "slabs"> = { kerb: 0.12, slabs: 2 };
@@ -14,5 +14,10 @@ export function validateSquare(square: Square): ElementError | null {
   const points = cornersOf(square);
   if (points.length < 3 || areaTwice(points) < 1e-6)
     return { field: "footprint", message: "has no area: its corners lie on one line." };
-  return crossingOf(points) ? { field: "footprint", message: "crosses itself." } : null;
+  if (crossingOf(points)) return { field: "footprint", message: "crosses itself." };
+  const { slabs, laid = "square" } = square;
+  // Joints in line are drawn whole; of others, each piece by itself.
+  return slabs !== undefined && laid !== "square" && areaTwice(points) / 2 / slabs ** 2 > MAX_SLABS
+    ? { field: "slabs", message: "are too small for a place so large: make them larger, or lay them square." }
+    : null;
 }
