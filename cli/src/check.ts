@@ -1,4 +1,4 @@
-import { findings, seenFindings } from "@zanvo/core/checks";
+import { findings, seenFindings, toldOf } from "@zanvo/core/checks";
 import { checkDrawn } from "@zanvo/core/recover";
 import { shotOf } from "@zanvo/core/scene";
 import { inMetric } from "@zanvo/core/units";
@@ -11,7 +11,7 @@ import { sceneIn, type Call } from "./io";
 export async function check(call: Call) {
   const scene = await sceneIn(call);
   const shot = shotOf(scene, call.options.shot);
-  const found = [...findings(scene, shot), ...seenFindings(scene, shot)].map(
+  const found = toldOf(shot, [...findings(scene, shot), ...seenFindings(scene, shot)]).told.map(
     ({ message, id, severity, where, value, unit }) => ({
       id,
       severity,

@@ -5,7 +5,7 @@ import { withFieldOfView } from "../shot";
 import { anyShot, block, shotWith } from "../../testing";
 import { inMetric } from "../units";
 import { DEFAULT_STREET, type Building, type Steps, type Street } from "../world";
-import { findings, seenFindings } from ".";
+import { findings, meaning, toldOf, seenFindings } from ".";
 
 const scene = newScene("Test");
 const of = (shot: Shot, id: string) => findings(scene, shot).find((finding) => finding.id === id);
@@ -62,6 +62,17 @@ describe("findings", () => {
     // Cornerwise both sides are as deep; and from 300 mm it is 1.71 times.
     expect(told(near, 45)).toBeUndefined();
     expect(told(shotWith({ distance: 300, gaze: { heading: 0 } }), 0)).toBeUndefined();
+  });
+
+  it("are not told again of a shot in which they are meant", () => {
+    const deep = { ...scene, elements: [block("hall", -2, 12, 10, 4, 5, 0)] };
+    const shot = shotWith({ distance: 250, gaze: { heading: 0 } });
+    const found = findings(deep, shot);
+    const one = found.find(({ id }) => id === "lying-depth-hall")!;
+    const meant = meaning(meaning(shot, one), one);
+    expect(meant.meant).toEqual(["lying-depth-hall"]);
+    expect(toldOf(meant, found)).toEqual({ told: found.filter(({ id }) => id !== one.id), meant: 1 });
+    expect(toldOf(shot, found)).toEqual({ told: found, meant: 0 });
   });
 
   it("say that the eye stands inside something, and put it before the nearest wall", () => {

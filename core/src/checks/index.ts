@@ -49,3 +49,15 @@ export function findings(scene: Scene, shot: Shot): Finding[] {
   const looked = { scene, shot, view: viewOf(shot), pins: pinsOf(scene.orientations, shot) };
   return CHECKS.flatMap((check) => check(looked)).sort((a, b) => ORDER[a.severity] - ORDER[b.severity]);
 }
+
+/** What is told of a shot's findings: those that are not meant, and how many are. */
+export function toldOf({ meant = [] }: Pick<Shot, "meant">, found: readonly Finding[]) {
+  const told = found.filter(({ id }) => !meant.includes(id));
+  return { told, meant: found.length - told.length };
+}
+
+/** A shot in which a finding is meant so. */
+export const meaning = <S extends Pick<Shot, "meant">>(shot: S, { id }: Pick<Finding, "id">): S => ({
+  ...shot,
+  meant: [...(shot.meant ?? []).filter((one) => one !== id), id],
+});

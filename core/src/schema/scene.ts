@@ -350,6 +350,8 @@ const ShotSchema = strict({
   stopAtMasses: Type.Optional(Type.Boolean()),
   /** The element whose near walls are left out, so that one sees into its rooms. */
   cutaway: Type.Optional(Id),
+  /** What was found in it and is meant so, by the ids of findings: it is not told again. */
+  meant: Type.Optional(Type.Array(Type.String({ minLength: 1, maxLength: 400 }), { maxItems: 500 })),
   /** Outlines are of one width, and not lighter with depth. */
   evenOutlines: Type.Optional(Type.Boolean()),
 });

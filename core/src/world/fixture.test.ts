@@ -40,7 +40,7 @@ describe("what is fixed to buildings", () => {
             out,
             drop,
             height,
-            ...(thing === "rooflight" ? { pitch } : {}),
+            ...(thing === "rooflight" || thing === "dormer" ? { pitch } : {}),
           });
           const solids = build([one]);
           for (const solid of solids) {
@@ -55,6 +55,20 @@ describe("what is fixed to buildings", () => {
       ),
       { numRuns: 120, seed: 5 },
     );
+  });
+
+  it("stands in a slope as far back as that takes to reach its ridge, with a window in its front", () => {
+    const dormer = fixture("dormer", { width: 1.4, height: 1.4, drop: 0.6, pitch: 45 });
+    const { solids, details } = built([dormer]);
+    // At 45 degrees 2 m of height are 2 m of depth; it faces south, its front at y = 1.
+    const ys = solids[0].vertices.map(([, y]) => y);
+    expect([Math.min(...ys), Math.max(...ys)]).toEqual([expect.closeTo(1, 9), expect.closeTo(3, 9)]);
+    expect(volumeOf(solids[0])).toBeCloseTo((1.4 * 1.4 + (1.4 * 0.6) / 2) * 2, 9);
+    for (const { a, b } of details) for (const p of [a, b]) expect(p[1]).toBeCloseTo(1, 9);
+    expect(details.filter(({ kind }) => kind === "window")).toHaveLength(4);
+    // Down the slope it falls as steeply as that rises.
+    const [[, way]] = fixtureSlopes(dormer);
+    expect(way[2]).toBeCloseTo(-Math.SQRT1_2, 9);
   });
 
   it("falls, rises and lies on slopes as it is said to, and its ways are listed", () => {

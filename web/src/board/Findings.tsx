@@ -1,7 +1,7 @@
 import { sentence, metres } from "@zanvo/core/units";
 import { useDeferredValue, useMemo, useState } from "react";
 import { keepsView } from "@zanvo/core/shot";
-import { findings, type Finding } from "@zanvo/core/checks";
+import { findings, meaning, toldOf, type Finding } from "@zanvo/core/checks";
 import { Button, useWork, Working } from "../ui";
 import { replaceElement } from "../document/elements";
 import { useBoard, type Board } from "./useBoard";
@@ -23,7 +23,8 @@ interface FoundProps {
 }
 
 /** What can be done about a finding. */
-function Fixes({ finding: { fix, between }, busy, onFree, onPart }: FoundProps) {
+function Fixes({ finding, busy, onFree, onPart }: FoundProps) {
+  const { fix, between } = finding;
   const stores = useBoard();
   const { useMeasures, useShot, edit, onShot } = stores;
   const [measures, shot] = [useMeasures(), useShot()];
@@ -60,6 +61,15 @@ function Fixes({ finding: { fix, between }, busy, onFree, onPart }: FoundProps) 
           {measures(fix.label)}
         </Button>
       )}
+      <Button
+        className="mt-1 w-full"
+        onClick={() => {
+          point(stores, null);
+          edit(onShot((before) => meaning(before, finding)));
+        }}
+      >
+        It is meant: do not tell it of this shot
+      </Button>
     </>
   );
 }
@@ -108,7 +118,7 @@ export function Findings() {
   const [looked, lookedAt] = [useDeferredValue(scene), useDeferredValue(shot)];
   const told = useMemo(() => findings(looked, lookedAt), [looked, lookedAt]);
   const touching = useTangents(scene, shot);
-  const found = [...told, ...touching];
+  const { told: found, meant } = toldOf(shot, [...told, ...touching]);
   const all = useColumn((column) => column.findings);
   const work = useWork("The search");
   /** Looks for a small move of the eye that frees the shot of tangents, and makes it. */
@@ -165,6 +175,18 @@ export function Findings() {
           />
         ))}
       </ul>
+      {meant > 0 && (
+        <p className="text-pencil">
+          {meant === 1 ? "One more is meant." : `${meant} more are meant.`}{" "}
+          <button
+            type="button"
+            className="min-h-6 rounded px-1 underline hover:bg-wash"
+            onClick={() => edit(onShot((before) => ({ ...before, meant: undefined })))}
+          >
+            Tell them again
+          </button>
+        </p>
+      )}
     </section>
   );
 }

@@ -166,26 +166,41 @@ export interface SideAt {
 const withoutRooms = (element: Element): Element =>
   isBuilding(element) && element.rooms ? { ...element, rooms: undefined } : element;
 
-/** The wall that is seen at a place of the picture; null where none is that can have a front. */
+/** What stands out of a wall belongs to it as far before it, m: bay windows, bands and steps to its doors do. */
+const BEFORE = 4;
+
+/** The side of an outline that a place is on, or stands before as one looks at it; -1 where it is none. */
+function sideOfPlace(corners: readonly Vec2[], [x, y]: Vec3, eye: Vec3): number {
+  const before = corners.map(([px, py], i) => {
+    const [qx, qy] = corners[(i + 1) % corners.length];
+    const long = Math.hypot(qx - px, qy - py);
+    const [ux, uy] = [(qx - px) / long, (qy - py) / long];
+    const off = (at: readonly number[]) => (at[0] - px) * uy - (at[1] - py) * ux;
+    const along = (x - px) * ux + (y - py) * uy;
+    const isBefore = off(eye) > 0 && along > -ON_SIDE && along < long + ON_SIDE && off([x, y]) > -ON_SIDE;
+    return isBefore ? off([x, y]) : Infinity;
+  });
+  const nearest = Math.min(...before);
+  return nearest < BEFORE ? before.indexOf(nearest) : -1;
+}
+
+/**
+ * The wall that is seen at a place of the picture, or that what is seen there stands out of; null where none is that can
+ * have a front.
+ */
 export function sideAt(view: View, elements: readonly Element[], at: Vec2): SideAt | null {
   const face = pickFace(view, solidsAt(view, { elements: elements.map(withoutRooms) }, at), at);
   const element = elements.find(({ id }) => id === face?.id);
-  if (!face || !element || !(isBuilding(element) || isBlock(element)) || Math.abs(face.normal[2]) > ON_SIDE)
-    return null;
+  if (!face || !element || !(isBuilding(element) || isBlock(element))) return null;
   const corners = outlineOf(element);
-  const side = corners.findIndex((p, i) => {
-    const q = corners[(i + 1) % corners.length];
-    const long = Math.hypot(q[0] - p[0], q[1] - p[1]);
-    const faces = ((q[1] - p[1]) * face.normal[0] - (q[0] - p[0]) * face.normal[1]) / long;
-    return (
-      faces > 1 - ON_SIDE &&
-      Math.abs((face.at[0] - p[0]) * face.normal[0] + (face.at[1] - p[1]) * face.normal[1]) < ON_SIDE
-    );
-  });
+  const side = sideOfPlace(corners, face.at, view.eye);
   if (side < 0) return null;
-  const [x, y] = corners[side];
-  const foot = Math.min(...face.corners.map(([, , z]) => z));
-  return { id: element.id, side, place: [Math.hypot(face.at[0] - x, face.at[1] - y), face.at[2] - foot] };
+  const [[px, py], [qx, qy]] = [corners[side], corners[(side + 1) % corners.length]];
+  const long = Math.hypot(qx - px, qy - py);
+  const along = ((face.at[0] - px) * (qx - px) + (face.at[1] - py) * (qy - py)) / long;
+  const [walls] = solidsOf(element, terrainOf(elements));
+  const foot = Math.min(...walls.vertices.map(([, , z]) => z));
+  return { id: element.id, side, place: [along, face.at[2] - foot] };
 }
 
 /** An element as it would be seen by itself, on the ground of its world. */

@@ -31,6 +31,15 @@ const onTop =
       : `${FIXTURES[thing].label}s stand on roofs: press one.`;
   };
 
+/** Upright in the slope of a roof, its front where that was pressed, looking down it. */
+const dormer: Put = (place) => {
+  const [x, y, z] = place.at;
+  const [nx, ny, nz] = place.normal;
+  if (isWall(place) || nz <= 0 || isFloor(place)) return "A dormer stands in the slope of a roof: press one.";
+  const pitch = Number(degrees(Math.atan2(Math.hypot(nx, ny), nz)).toFixed(4));
+  return newFixture("dormer", { x, y, z }, headingOf(nx, ny), { pitch });
+};
+
 /** In the slope of a roof, its middle where that was pressed. */
 const rooflight: Put = (place) => {
   const [x, y, z] = place.at;
@@ -53,6 +62,7 @@ const PUT: Readonly<Record<FixtureThing, Put>> = {
   drainpipe,
   aerial: onTop("aerial"),
   pot: onTop("pot"),
+  dormer,
   rooflight,
 };
 

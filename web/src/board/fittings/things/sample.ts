@@ -5,14 +5,15 @@ import type { PressedPlace, Thing } from "./thing";
 
 /** From where samples are looked at: so far off that they are drawn without a point, m. */
 const EYE: Vec3 = [-1300, -2400, 1500];
-/** Towards the eye, as near as a quarter turn goes to it, degrees; and the wall that samples hang on. */
+/** Towards the eye, as near as a quarter turn goes to it, degrees; and the wall or the slope that samples are on. */
 const FACES = 180;
 const PLACES: readonly PressedPlace[] = [
   { at: [0, 0, 0], normal: [0, 0, 1], heading: FACES },
   { at: [0, 0, 0], normal: [0, -1, 0], heading: FACES },
+  { at: [0, 0, 0], normal: [0, -0.5, Math.sqrt(0.75)], heading: FACES },
 ];
 
-/** A thing as it would be put down by itself; null where it needs more than a floor or a wall. */
+/** A thing as it would be put down by itself; null where it needs more than a floor, a wall or a slope. */
 function alone(thing: Thing): Element | null {
   for (const place of PLACES) {
     const drawn = thing.put(place);

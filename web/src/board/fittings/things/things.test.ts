@@ -7,13 +7,14 @@ import { sampleOf } from "./sample";
 
 const ALL = THINGS.flatMap(([, things]) => things);
 const floor: PressedPlace = { at: [3, 4, 0.5], normal: [0, 0, 1], heading: 120 };
+const slope: PressedPlace = { at: [3, 4, 7], normal: [0, -0.6, 0.8], heading: 180 };
 const wall: PressedPlace = { at: [3, 4, 2.8], normal: [0, -1, 0], heading: 180 };
 
 describe("what is put where the picture is pressed", () => {
   it.each(ALL.map((thing) => [thing.label, thing] as const))(
     "%s stands or hangs, and is drawn as a sample",
     (_, thing) => {
-      const put = [floor, wall].map((place) => standing(thing, place, { elements: [] }));
+      const put = [floor, wall, slope].map((place) => standing(thing, place, { elements: [] }));
       const told = put.filter((one) => typeof one === "string");
       const elements = put.filter((one) => typeof one !== "string");
       expect(elements.length).toBeGreaterThan(0);
