@@ -121,7 +121,7 @@ test("bays that cannot be read are refused with a sentence, and the front stays"
   const before = await house(page, id);
   const bays = wall(page).getByLabel("Bays: a number, or a rhythm");
   for (const [typed, told] of [
-    ["window 2, dor 1", /bay 2 is called "dor": call bays window, door, double, shop, gate, blank, or nothing\./],
+    ["window 2, dor 1", /bay 2 is called "dor": call bays window, door, double, shop, gate, bay, blank, or nothing\./],
     ["0", /0/],
     ["2 window", /word 2, "window", has no size after it/],
   ] as const) {

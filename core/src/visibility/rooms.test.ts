@@ -2,9 +2,19 @@ import fc from "fast-check";
 import { BoxGeometry, DoubleSide, Mesh, MeshBasicMaterial, Vector3 } from "three";
 import { between, whyOpen } from "../../testing";
 import { compared, stopped, stretchesOf } from "../../testing/rays";
-import { along, norm, sub, type Vec3 } from "../geometry";
+import { along, norm, sub, type Vec2, type Vec3 } from "../geometry";
 import { inMetric } from "../units";
-import { built, DETAIL_KINDS, encloses, kindOf, validateBuilding, volumeOf, type Building, type Front } from "../world";
+import {
+  built,
+  DETAIL_KINDS,
+  encloses,
+  kindOf,
+  validateBuilding,
+  volumeOf,
+  withRoom,
+  type Building,
+  type Front,
+} from "../world";
 import { cutAway, visibleEdges } from ".";
 import { CREASE, DETAIL, OUTLINE } from "./visibleEdges";
 
@@ -202,6 +212,84 @@ describe("rooms", () => {
     };
     expect(kinds([1, -6, 1.6])).toEqual(new Set(["window", "reveal", "glazing"]));
     expect(kinds([1, 4, 1.6])).toEqual(new Set(["reveal", "glazing", "window"]));
+  });
+
+  it("are as they are drawn on the plan, brought to the walls and to each other, with doorways between", () => {
+    const room = (x0: number, y0: number, x1: number, y1: number): Vec2[] => [
+      [x0, y0],
+      [x1, y0],
+      [x1, y1],
+      [x0, y1],
+    ];
+    const rough = [room(-5.4, 0.5, -1, 7.5), room(-0.7, 0.2, 5.9, 4), room(-0.8, 4.3, 5.5, 7.6)];
+    const drawn = rough.reduce((one, ring) => withRoom(one, ring), house({ rooms: undefined, fronts: undefined }));
+    expect(why(drawn)).toBe("");
+    // Walls of 0.3 m outside, of 0.12 m between: by plain arithmetic.
+    const rings = drawn.rooms!.drawn!.map(({ footprint }) => footprint.map(({ x, y }) => [x, y]));
+    const near = (ring: number[][]) => ring.map(([x, y]) => [expect.closeTo(x, 9), expect.closeTo(y, 9)]);
+    expect(rings[0]).toEqual(
+      near([
+        [-5.7, 0.3],
+        [-1, 0.3],
+        [-1, 7.7],
+        [-5.7, 7.7],
+      ]),
+    );
+    expect(rings[1]).toEqual(
+      near([
+        [-0.88, 0.3],
+        [5.7, 0.3],
+        [5.7, 4],
+        [-0.88, 4],
+      ]),
+    );
+    expect(rings[2]).toEqual(
+      near([
+        [-0.88, 4.12],
+        [5.7, 4.12],
+        [5.7, 7.7],
+        [-0.88, 7.7],
+      ]),
+    );
+    const solid = bodyOf(drawn);
+    const doorways = new Set(
+      solid.faces.flatMap(({ name }) => (name?.startsWith("opening") ? name.split(", ")[0] : [])),
+    );
+    // Three rooms in each of two storeys, each beside the two others: their doorways make a ring of them, so that each
+    // storey's cavity is of genus 1, within an outside of genus 0: together 2 + 0 + 0.
+    expect(doorways.size).toBe(6);
+    expect(whyOpen(solid, 0)).toBeNull();
+    const high = 3.2 - 0.3 - 0.01;
+    const floors = 4.7 * 7.4 + 6.58 * 3.7 + 6.58 * 3.58;
+    const walls = 3 * 0.9 * (2.05 - 0.01) * 0.12;
+    expect(volumeOf(solid)).toBeCloseTo(12 * 8 * 6.4 - 2 * (floors * high + walls), 9);
+  });
+
+  it("may be drawn for one storey, and say what they run into", () => {
+    const rooms = (...drawn: NonNullable<NonNullable<Building["rooms"]>["drawn"]>) => ({
+      wall: WALL,
+      slab: SLAB,
+      drawn,
+    });
+    const footprint = [
+      [-5, 1],
+      [0, 1],
+      [0, 6],
+      [-5, 6],
+    ].map(([x, y]) => ({ x, y }));
+    const names = bodyOf(house({ fronts: undefined, rooms: rooms({ footprint, storey: 1 }) })).faces.map(
+      ({ name }) => name,
+    );
+    // In the other storey there are rooms by the rule.
+    expect(names.filter((name) => name?.endsWith("floor"))).toEqual(["room 0 0 floor", "room 1 0 floor"]);
+    const moved = footprint.map(({ x, y }) => ({ x: x + 4, y }));
+    expect(why(house({ rooms: rooms({ footprint }, { footprint: moved, storey: 0 }) }))).toBe(
+      "rooms/drawn/1 runs into room 1: leave a wall between them.",
+    );
+    expect(why(house({ rooms: rooms({ footprint, storey: 1 }, { footprint: moved, storey: 0 }) }))).toBe("");
+    expect(why(house({ rooms: rooms({ footprint: footprint.map(({ x, y }) => ({ x: x - 1, y })) }) }))).toMatch(
+      /^rooms\/drawn\/0 reaches into the outer walls/,
+    );
   });
 
   it("tell of openings behind which a floor or a wall between rooms stands", () => {

@@ -69,10 +69,19 @@ const passageSides = (building: Building) =>
       : [[way.enters.from, way.leaves.from] as const, [way.enters.to, way.leaves.to] as const];
   });
 
+/** The rims of rooms that are drawn in a building. */
+const roomSides = ({ rooms }: Building) =>
+  (rooms?.drawn ?? []).flatMap(({ footprint }) =>
+    footprint.map(({ x, y }, i) => {
+      const next = footprint[(i + 1) % footprint.length];
+      return [[x, y] as const, [next.x, next.y] as const] as const;
+    }),
+  );
+
 export const building: ElementView<Building> = {
   kind: "building",
   look: { fill: INK, order: 4 },
   tools: TOOLS,
   Fields: BuildingFields,
-  marks: passageSides,
+  marks: (element) => [...passageSides(element), ...roomSides(element)],
 };

@@ -1,11 +1,11 @@
-import { Frame, LandPlot, MousePointer2, Rows3, Ruler } from "lucide-react";
+import { DoorOpen, Frame, LandPlot, MousePointer2, Rows3, Ruler } from "lucide-react";
 import type { ReactNode } from "react";
 import { degrees, wrap, type Vec2 } from "@zanvo/core/geometry";
 import { sentence, shortMetres } from "@zanvo/core/units";
 import { outlineOf } from "@zanvo/core/world";
 import { VIEWS, type ElementTool, type Gesture } from "../elements";
 import { addRow, housesOf, newRow, type Ruled } from "./rows";
-import { addYard } from "./yards";
+import { addRoom, addYard } from "./yards";
 import type { Stores } from "../stores";
 
 /** A tool that lays several things by a rule. */
@@ -88,6 +88,15 @@ const RULES: readonly RuleTool[] = [
     gesture: "drawn",
     shape: "rectangle",
     add: addYard,
+  },
+  {
+    id: "room",
+    label: "Room",
+    icon: <DoorOpen size={14} aria-hidden />,
+    hint: "Draw inside a building, from one corner of a room to the opposite one: near its walls it is brought to them.",
+    gesture: "drawn",
+    shape: "rectangle",
+    add: addRoom,
   },
 ];
 

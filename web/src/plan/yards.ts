@@ -2,10 +2,12 @@ import type { Vec2 } from "@zanvo/core/geometry";
 import { toldBy } from "@zanvo/core/problem";
 import {
   asBuilding,
+  centroid,
   isBlock,
   isBuilding,
   requireValid,
   standsAt,
+  withRoom,
   type Block,
   type Building,
   type Element,
@@ -15,18 +17,32 @@ import type { Stores } from "../stores";
 
 const isMass = (element: Element): element is Block | Building => isBlock(element) || isBuilding(element);
 
-/** Opens a courtyard in the building that stands at all of its corners; what cannot be is told. */
-export function addYard(stores: Stores, corners: readonly Vec2[]): void {
+/** Changes the building that stands at all of some places; what cannot be is told. @param what is drawn inside it */
+function changeAround(
+  stores: Stores,
+  places: readonly Vec2[],
+  what: string,
+  change: (building: Building) => Building,
+): void {
   const { elements } = stores.useDocument.getState().scene;
-  const around = elements.filter(isMass).find((one) => !one.hidden && corners.every((at) => standsAt(one, at)));
-  if (!around) return stores.say("Draw the courtyard inside a building, clear of its walls.");
+  const around = elements.filter(isMass).find((one) => !one.hidden && places.every((at) => standsAt(one, at)));
+  if (!around) return stores.say(`Draw the ${what} inside a building, clear of its walls.`);
   if (around.locked) return stores.say(`${around.name} is locked.`);
-  const building = asBuilding(around);
-  const yard = corners.map(([x, y]) => ({ x, y }));
   try {
-    stores.edit(replaceElement(requireValid({ ...building, courtyards: [...(building.courtyards ?? []), yard] })));
-    stores.choose([building.id]);
+    stores.edit(replaceElement(requireValid(change(asBuilding(around)))));
+    stores.choose([around.id]);
   } catch (wrong) {
     stores.say(toldBy(wrong));
   }
 }
+
+/** Opens a courtyard in the building that stands at all of its corners. */
+export const addYard = (stores: Stores, corners: readonly Vec2[]): void =>
+  changeAround(stores, corners, "courtyard", (building) => ({
+    ...building,
+    courtyards: [...(building.courtyards ?? []), corners.map(([x, y]) => ({ x, y }))],
+  }));
+
+/** Makes a room in the building that stands at its middle, in every storey: its corners may have caught on the walls. */
+export const addRoom = (stores: Stores, corners: readonly Vec2[]): void =>
+  changeAround(stores, [centroid(corners)], "room", (building) => withRoom(building, corners));

@@ -7,7 +7,7 @@ import { putTogether, takenApart, type Parts } from "../../parts";
 import type { Opening } from "./front";
 import { cornersIn, outlineOfOpening } from "./heads";
 import { closedStill, LINE_PARTS, openedLeaves, type OpenedLeaf } from "./openingLines";
-import { clearOpenings, OVER, PARTITION, roomsOf, type Room, type Rooms } from "./rooms";
+import { clearOpenings, OVER, roomsOf, type Room, type Rooms } from "./rooms";
 import type { Building } from "./schema";
 import { faceOf, placeIn, type FittedTier, type Wall } from "./wallOpenings";
 
@@ -118,22 +118,49 @@ interface OpenedWall extends Pick<Through, "faces"> {
   readonly thick: number;
 }
 
+/** No wall between two rooms that has a doorway is thicker than this, m. */
+const THICKEST = 0.6;
+
+/** A wall between two rooms: their sides, and of the first, m along it, from where to where they stand face to face. */
+interface Partition {
+  readonly sides: readonly [number, number];
+  readonly from: number;
+  readonly to: number;
+  readonly thick: number;
+}
+
+/** The longest wall between two rooms of a storey; null where they have none that a doorway goes through. */
+function partitionOf(one: Room, other: Room): Partition | null {
+  const found = one.ring.flatMap((_, side) => {
+    const { p, u, long } = sideOf(one.ring, side);
+    return other.ring.flatMap((__, facing): Partition[] => {
+      const { p: q, u: v, long: far } = sideOf(other.ring, facing);
+      const [dx, dy] = [q[0] - p[0], q[1] - p[1]];
+      const thick = dx * u[1] - dy * u[0];
+      if (u[0] * v[0] + u[1] * v[1] > SAME - 1 || thick < SAME || thick > THICKEST) return [];
+      // The other room's side runs the other way.
+      const start = dx * u[0] + dy * u[1];
+      const [from, to] = [Math.max(0, start - far), Math.min(long, start)];
+      return to - from < 2 * DOORWAY.width ? [] : [{ sides: [side, facing], from, to, thick }];
+    });
+  });
+  return found.reduce<Partition | null>(
+    (best, one) => (best && best.to - best.from >= one.to - one.from ? best : one),
+    null,
+  );
+}
+
 /** Cuts a doorway through each wall between two rooms that stand side by side. */
 function openPartitions(hollow: Hollow, rooms: readonly Placed[]): void {
   rooms.forEach(({ room, first }, i) => {
-    const next = rooms[i + 1];
-    if (!next || next.room.floor !== room.floor) return;
-    room.ring.forEach((_, side) => {
-      const { p, u, long } = sideOf(room.ring, side);
-      const facing = next.room.ring.findIndex((__, other) => {
-        const { p: q, u: v } = sideOf(next.room.ring, other);
-        const off = (q[0] - p[0]) * u[1] - (q[1] - p[1]) * u[0];
-        return u[0] * v[0] + u[1] * v[1] < SAME - 1 && Math.abs(off - PARTITION) < SAME;
-      });
+    rooms.slice(i + 1).forEach((next) => {
+      if (next.room.floor !== room.floor) return;
       const high = Math.min(DOORWAY.height, room.ceiling - room.floor - DOORWAY.over);
-      if (facing < 0 || long < 2 * DOORWAY.width || high < 2 * DOORWAY.over) return;
+      const wall = high < 2 * DOORWAY.over ? null : partitionOf(room, next.room);
+      if (!wall) return;
+      const { p, u } = sideOf(room.ring, wall.sides[0]);
       // From the room, the wall runs from right to left.
-      const middle = long / 2;
+      const middle = (wall.from + wall.to) / 2;
       const ring: readonly Vec2[] = [
         [middle + DOORWAY.width / 2, OVER],
         [middle - DOORWAY.width / 2, OVER],
@@ -147,12 +174,12 @@ function openPartitions(hollow: Hollow, rooms: readonly Placed[]): void {
       ];
       cut(hollow, {
         rim: ring.map((place) => at(place, 0)),
-        far: ring.map((place) => at(place, PARTITION)),
+        far: ring.map((place) => at(place, wall.thick)),
         sharp: ring.map(() => true),
-        faces: [first + side, next.first + facing],
+        faces: [first + wall.sides[0], next.first + wall.sides[1]],
         kind: "door",
         item: { index: i },
-        name: `opening ${room.name}`,
+        name: `opening ${room.name} ${next.room.name}`,
       });
     });
   });

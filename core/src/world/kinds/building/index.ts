@@ -33,6 +33,7 @@ export { dressOfWall } from "./dress";
 export { PATTERNS, type Dress, type PatternId } from "./dressSchema";
 export { floorsOf, storeysOf, withStorey, type Floor } from "./floors";
 export { HEADS, OPENS, type Opens, type Front, type Head, type OwnBay } from "./frontSchema";
+export { DEFAULT_ROOMS, withRoom } from "./drawnRooms";
 export { elevationOf, frontOn, usualFront, wallLengths, withFront, withoutFront, type FrontElevation } from "./fronted";
 export { outlineOfOpening } from "./heads";
 export { leafWays, linesOfOpening, turns } from "./openingLines";

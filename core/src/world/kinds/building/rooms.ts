@@ -1,6 +1,6 @@
 import type { Vec2 } from "../../../geometry";
 import { metres, sentence } from "../../../units";
-import { inset, isConvex, longestSide, sideOf } from "../../polygon";
+import { areClear, crossingOf, inset, isConvex, isWithin, longestSide, sideOf, tidy } from "../../polygon";
 import type { ElementError } from "../kind";
 import { floorsOf } from "./floors";
 import type { Opening } from "./front";
@@ -12,6 +12,8 @@ export type Rooms = NonNullable<Building["rooms"]>;
 
 /** A floor lies so far over the foot of its storey, and a threshold so far over the floor, m. */
 export const OVER = 0.01;
+/** No wall between rooms that are drawn is thinner than this, m. */
+const THINNEST = 0.02;
 /** Walls between rooms are so thick, m (common practice). */
 export const PARTITION = 0.12;
 /** No room is lower or narrower than this, m. */
@@ -58,8 +60,49 @@ function ringsOf(within: readonly Vec2[], across: number): readonly (readonly Ve
   });
 }
 
+/** The rooms that are drawn for a storey: corners of each, counter-clockwise. */
+const drawnIn = ({ drawn = [] }: Rooms, storey: number): readonly (readonly Vec2[])[] =>
+  drawn
+    .filter((one) => one.storey === undefined || one.storey === storey)
+    .map(({ footprint }) => tidy(footprint.map(({ x, y }): Vec2 => [x, y])));
+
+/** Why rooms cannot be as they are drawn, and the field; null where they can. @param within the walls */
+function validateDrawn({ drawn = [] }: Rooms, within: readonly Vec2[]): ElementError | null {
+  const rings = drawn.map(({ footprint }) => tidy(footprint.map(({ x, y }): Vec2 => [x, y])));
+  for (const [i, ring] of rings.entries()) {
+    const field = `rooms/drawn/${i}`;
+    if (ring.length < 3 || crossingOf(ring))
+      return { field, message: "is no room: its sides cross each other, or it has no area." };
+    if (!ring.every((at) => isWithin(at, within) || isOnRim(at, within)))
+      return { field, message: "reaches into the outer walls, or out of them." };
+    const other = rings.findIndex(
+      (one, k) => k < i && sameStorey(drawn[i].storey, drawn[k].storey) && !areApart(ring, one),
+    );
+    if (other >= 0) return { field, message: `runs into room ${other + 1}: leave a wall between them.` };
+  }
+  return null;
+}
+
+/** Whether two rooms may be in one storey: what is drawn for all of them is in each. */
+const sameStorey = (a: number | undefined, b: number | undefined): boolean =>
+  a === undefined || b === undefined || a === b;
+
+/** Whether two rooms have a wall between them, wherever they meet. */
+const areApart = (one: readonly Vec2[], other: readonly Vec2[]): boolean =>
+  areClear(one, other, THINNEST) && !isWithin(one[0], other) && !isWithin(other[0], one);
+
+/** Whether a place lies on a side of a ring. */
+const isOnRim = (at: Vec2, ring: readonly Vec2[]): boolean =>
+  ring.some((_, side) => {
+    const { p, u, long } = sideOf(ring, side);
+    const [dx, dy] = [at[0] - p[0], at[1] - p[1]];
+    const along = dx * u[0] + dy * u[1];
+    return Math.abs(dx * u[1] - dy * u[0]) < SAME && along > -SAME && along < long + SAME;
+  });
+
 /** The rooms of a part of a building, storey by storey; none where there is no room for any. */
-export function roomsOf({ wall, slab, across = 1 }: Rooms, { points, z, height, floors }: FittedTier): readonly Room[] {
+export function roomsOf(rooms: Rooms, { points, z, height, floors }: FittedTier): readonly Room[] {
+  const { wall, slab, across = 1 } = rooms;
   const within = inset(points, wall);
   if (!within) return [];
   const rings = ringsOf(within, isConvex(within) ? across : 1);
@@ -67,7 +110,13 @@ export function roomsOf({ wall, slab, across = 1 }: Rooms, { points, z, height, 
     const top = floors[storey + 1]?.low ?? height;
     const [low, ceiling] = [z + floor.low + OVER, z + top - slab];
     if (ceiling - low < LEAST) return [];
-    return rings.map((ring, i): Room => ({ name: `room ${storey} ${i}`, ring, floor: low, ceiling }));
+    const own = drawnIn(rooms, storey);
+    return (own.length ? own : rings).map((ring, i): Room => ({
+      name: `room ${storey} ${i}`,
+      ring,
+      floor: low,
+      ceiling,
+    }));
   });
 }
 
@@ -98,6 +147,8 @@ export function validateRooms(building: Building, points: readonly Vec2[]): Elem
     const wide = (Math.max(...along) - Math.min(...along) + PARTITION) / (rooms.across ?? 1) - PARTITION;
     if (wide < LEAST) return { field: "rooms/across", message: "are too many: no room is left for each." };
   }
+  const undrawn = validateDrawn(rooms, within);
+  if (undrawn) return undrawn;
   for (const { side, window, door } of fronts)
     for (const look of [window, door])
       if ((look?.reveal ?? 0) > rooms.wall)

@@ -104,13 +104,20 @@ export const BuildingSchema = strict({
   dress: Type.Optional(DressSchema),
   /**
    * It is hollow: rooms within walls and over floors so thick, m, so many side by side in each storey, with doorways
-   * between. What opens and is not closed to sight opens into them.
+   * between; or as they are drawn on the plan, in one storey or in all. What opens and is not closed to sight opens
+   * into them.
    */
   rooms: Type.Optional(
     strict({
       wall: named("Thickness of the walls", offered(0.05, 2, Size)),
       slab: named("Thickness of the floors", offered(0.05, 1.5, Size)),
       across: Type.Optional(named("Rooms side by side", Type.Integer({ minimum: 1, maximum: 40 }))),
+      drawn: Type.Optional(
+        Type.Array(
+          strict({ footprint: Footprint, storey: Type.Optional(Type.Integer({ minimum: 0, maximum: 299 })) }),
+          { minItems: 1, maxItems: 200 },
+        ),
+      ),
     }),
   ),
   /** The row that it was laid in by rule, and whether it stays when the row is rolled again. */
