@@ -1,18 +1,36 @@
 import type { Vec3 } from "../geometry";
-import { buildCache, type Built, type Element } from "../world";
+import { buildCache, type Built, type Detail, type Element, type Solid } from "../world";
 import { cutAway } from "./cutaway";
-import { visibleEdgesInParts } from "./edges";
+import { byDrawnOn, visibleEdgesInParts, type Drawn } from "./edges";
+import { SightMemory } from "./sightMemory";
 import { joined, type VisibleEdges } from "./visibleEdges";
 
-/** What is seen from so many places is kept. */
-const MAX_EYES = 12;
+/** What is seen from so many places is kept; and of so many, what each thing shows, for when some of them change. */
+const [MAX_EYES, MAX_MEMORIES] = [12, 2] as const;
 
 const same = <T>(a: readonly T[], b: readonly T[]): boolean =>
   a.length === b.length && a.every((one, i) => one === b[i]);
 
+/** What is drawn on the solids of a world, from what is drawn on those of each of its units. */
+function drawnBy({ details, units }: Built, known: WeakMap<readonly Detail[], Drawn>): Drawn {
+  if (!units) return byDrawnOn(details);
+  const all = new Map<Solid | undefined, Detail[]>();
+  for (const unit of units) {
+    let own = known.get(unit);
+    if (!own) known.set(unit, (own = byDrawnOn(unit)));
+    for (const [solid, on] of own) {
+      const before = all.get(solid);
+      if (before) before.push(...on);
+      else all.set(solid, [...on]);
+    }
+  }
+  return all;
+}
+
 /**
  * A look at worlds that keeps what it saw: for as long as nothing in the world changes, a place is worked out once,
- * whichever shots look from it. The parts of a fresh look are handed out as they come, the nearest first; a look that
+ * whichever shots look from it; where some of it changes, only what may be
+ * seen otherwise by that is worked out again. The parts of a fresh look are handed out as they come, the nearest first; a look that
  * is not carried to its end leaves nothing.
  */
 export function visibilityCache(): (
@@ -23,6 +41,14 @@ export function visibilityCache(): (
   const build = buildCache();
   let world: Built = { solids: [], details: [] };
   let known = new Map<string, VisibleEdges>();
+  const memories = new Map<string, SightMemory>();
+  const drawn = new WeakMap<readonly Detail[], Drawn>();
+  /** What was seen from a place; it is taken out, so that a look that is broken off leaves nothing of itself. */
+  const memoryOf = (at: string): SightMemory => {
+    const memory = memories.get(at) ?? new SightMemory();
+    memories.delete(at);
+    return memory;
+  };
   return function* (elements, eye, cutaway) {
     const now = build(elements);
     if (!same(now.solids, world.solids) || !same(now.details, world.details))
@@ -31,11 +57,14 @@ export function visibilityCache(): (
     const before = mine.get(at);
     if (before) return before;
     const parts: VisibleEdges[] = [];
-    const { solids, details } = cutAway(now, eye, cutaway);
-    for (const part of visibleEdgesInParts(solids, eye, details)) {
+    const seen = cutAway(now, eye, cutaway);
+    const memory = memoryOf(at);
+    for (const part of visibleEdgesInParts(seen.solids, eye, seen.details, { memory, drawn: drawnBy(seen, drawn) })) {
       parts.push(part);
       yield part;
     }
+    memories.set(at, memory);
+    if (memories.size > MAX_MEMORIES) memories.delete(memories.keys().next().value!);
     const whole = joined(parts);
     if (mine.size >= MAX_EYES) mine.delete(mine.keys().next().value!);
     mine.set(at, whole);

@@ -12,16 +12,8 @@ export type EdgeClass = typeof OUTLINE | typeof CREASE | typeof HIDDEN | typeof 
  * Stretches of edges, one after the other: ends (ax ay az bx by bz, in m), the number of the solid (as many as there
  * are for what is drawn on open ground), and the sight.
  */
-export interface VisibleEdges {
-  readonly ends: Float64Array;
+export interface VisibleEdges extends Stretches {
   readonly solid: Uint32Array;
-  readonly edgeClass: Uint8Array;
-  /** Of details, the place of their kind among `DETAIL_KINDS`; of all else, 0. */
-  readonly detail: Uint8Array;
-  /** Of details, the number of what they are a line of times `LEVELS`, and their level in it; of all else, 0. */
-  readonly item: Uint32Array;
-  /** Of details, how often the place in a row of what they are a line of can be halved. */
-  readonly rank: Uint8Array;
   /** The boxes around all solids: least and greatest x, y and z of each, m. */
   readonly boxes: Float64Array;
   /** The convex parts of faces that the eye looks at, corner after corner: x y z of each, m. */
@@ -30,6 +22,18 @@ export interface VisibleEdges {
   readonly faceStarts: Uint32Array;
   /** Whether it is all that is seen; parts are handed out before, without the faces. */
   readonly whole: boolean;
+}
+
+/** Stretches of one solid, or of any. */
+export interface Stretches {
+  readonly ends: Float64Array;
+  readonly edgeClass: Uint8Array;
+  /** Of details, the place of their kind among `DETAIL_KINDS`; of all else, 0. */
+  readonly detail: Uint8Array;
+  /** Of details, the number of what they are a line of times `LEVELS`, and their level in it; of all else, 0. */
+  readonly item: Uint32Array;
+  /** Of details, how often the place in a row of what they are a line of can be halved. */
+  readonly rank: Uint8Array;
 }
 
 /** No edges at all. */

@@ -19,6 +19,8 @@ import { cuttingOf, roadwayOf, takenBy, unitsOf, type Unit } from "./units";
 export interface Built {
   readonly solids: readonly Solid[];
   readonly details: readonly Detail[];
+  /** The details of each of its units: the same again for as long as that stays as it is. */
+  readonly units?: readonly (readonly Detail[])[];
 }
 
 const NOTHING: Built = { solids: [], details: [] };
@@ -115,6 +117,7 @@ export function buildCache(): (elements: readonly Element[]) => Built {
     return {
       solids: ([] as Solid[]).concat(...parts.map(({ built: { solids } }) => solids), ground.solids),
       details: ([] as Detail[]).concat(...parts.map(({ built: { details } }) => details)),
+      units: parts.map(({ built: { details } }) => details),
     };
   };
 }

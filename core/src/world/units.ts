@@ -39,7 +39,7 @@ export function takenBy(element: Element): Region {
 }
 
 const endsRoadways = (element: Element): boolean =>
-  !element.hidden && validateElement(element) === null && (kindOf(element).endsRoadways?.(element) ?? false);
+  !element.hidden && (kindOf(element).endsRoadways?.(element) ?? false) && validateElement(element) === null;
 
 const yieldsTo = (element: Element) => (element.hidden ? false : (kindOf(element).yields?.(element) ?? false));
 

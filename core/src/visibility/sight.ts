@@ -1,0 +1,149 @@
+import { gaps, norm, sub, union, type Interval, type Vec3 } from "../geometry";
+import type { Detail, Edge, Solid } from "../world";
+import { Gathered } from "./gathered";
+import { grouped } from "./grouped";
+import type { Intersection } from "./intersections";
+import { covers, hiddenInterval, TOUCH, type Occluder } from "./occluder";
+import { openingSight } from "./openingSight";
+import type { EyeSide } from "./sightMemory";
+import { CREASE, DETAIL, HIDDEN, INTERSECTION, OUTLINE, type EdgeClass } from "./visibleEdges";
+
+/** Stretches shorter than this are rounding, or what `TOUCH` leaves at a corner, in m. */
+const SLIVER = 3 * TOUCH;
+
+/** Which occluders a line passes by: those that it lies on. */
+type Passed = (occluder: Occluder) => boolean;
+
+/** More occluders than these before a face are looked for again for each line that is drawn on it. */
+const MANY = 24;
+
+/** What an eye sees of a world: how it stands to each solid, which are hidden whole, and what stands in its way. */
+export interface Looked {
+  readonly solids: readonly Solid[];
+  readonly eye: Vec3;
+  readonly stands: readonly EyeSide[];
+  readonly lost: Uint8Array;
+  /** What stands in the directions of a segment or a convex polygon, the nearest first. */
+  readonly near: (places: readonly Vec3[]) => Iterable<Occluder>;
+}
+
+/** The stretches of single solids that an eye sees, gathered as they are asked for. */
+export class Sight {
+  private own = new Gathered();
+  private readonly outsideOf: ReturnType<typeof openingSight>;
+
+  constructor(private readonly looked: Looked) {
+    this.outsideOf = openingSight(looked.eye);
+  }
+
+  /** What was gathered since the last time. */
+  taken(): ReturnType<Gathered["done"]> {
+    const done = this.own.done();
+    this.own = new Gathered();
+    return done;
+  }
+
+  private front(s: number, f: number): boolean {
+    return this.looked.stands[s].heights[f] > TOUCH;
+  }
+
+  private add(a: Vec3, b: Vec3, passed: Passed, as: EdgeClass, edge?: Edge): void {
+    const least = SLIVER / norm(sub(b, a));
+    const hidden = union(hiddenBy(this.looked.near([a, b]), passed, a, b)).filter(([t0, t1]) => t1 - t0 > least);
+    if (edge?.detail) return this.own.push(a, b, gaps(hidden, least), DETAIL, { of: edge.detail, own: edge });
+    this.own.push(a, b, gaps(hidden, least), as);
+    this.own.push(a, b, hidden, HIDDEN);
+  }
+
+  /** The edges of a solid. */
+  edgesOf(thing: Solid, s: number): void {
+    const { stands, lost } = this.looked;
+    const { inside } = stands[s];
+    for (const edge of thing.edges) {
+      const { a: from, b: to, faces, concave, smooth, detail } = edge;
+      const fronts = faces.filter((face) => this.front(s, face)).length;
+      if (smooth && fronts !== 1) continue;
+      const [a, b] = [thing.vertices[from], thing.vertices[to]];
+      // No face of a convex solid hides any other edge of it; of any solid, the edge's own faces do not.
+      const ofItself = ({ solid, face }: Occluder) => solid === s && (thing.convex || faces.includes(face));
+      // From outside, an edge between two faces that look away lies behind the solid itself, and so does one that folds
+      // inwards beside a face that does. From inside all edges are seen.
+      if (!(lost[s] || (!inside && (fronts === 0 || (concave && fronts === 1)))))
+        this.add(a, b, ofItself, fronts === 1 ? OUTLINE : CREASE, edge);
+      else if (!detail) this.own.push(a, b, [[0, 1]], HIDDEN);
+    }
+  }
+
+  /** A line in which two solids meet. */
+  meetingOf({ a, b, of: [p, q] }: Intersection): void {
+    const { stands, lost } = this.looked;
+    const ofBoth = (one: Occluder) => [p, q].some(({ solid, face }) => solid === one.solid && face === one.face);
+    const seen = [p, q].some(({ solid: s, face }) => stands[s].inside || this.front(s, face));
+    if (!seen || (lost[p.solid] && lost[q.solid])) this.own.push(a, b, [[0, 1]], HIDDEN);
+    else this.add(a, b, ofBoth, INTERSECTION);
+  }
+
+  /** A line that is drawn. @param before what may stand before it; where nothing is said, what is in its directions */
+  detailOf(detail: Detail, before?: Iterable<Occluder>, passed: Passed = () => false): void {
+    const { a, b } = detail;
+    const hidden = [
+      ...hiddenBy(before ?? this.looked.near([a, b]), passed, a, b),
+      ...(detail.through ? this.outsideOf(detail.through, a, b) : []),
+    ];
+    const seen = gaps(union(hidden), SLIVER / norm(sub(b, a)));
+    this.own.push(a, b, seen, DETAIL, { of: detail, own: detail });
+  }
+
+  /** What is drawn on a solid, face by face. */
+  drawnOn(solid: Solid, s: number, on: readonly Detail[]): void {
+    if (this.looked.lost[s]) return;
+    for (const [face, lines] of grouped(on, ({ on: at }) => at!.face)) {
+      // A face that looks away shows nothing that is drawn on it.
+      if (!this.looked.stands[s].inside && !this.front(s, face)) continue;
+      const before = beforeFace(solid, s, face, this.looked.near);
+      const passed = (one: Occluder) => one.solid === s && one.face === face;
+      // Where much stands before a face, only what stands before a line itself is looked at.
+      const all = before && before.length <= MANY ? before : undefined;
+      if (before) for (const detail of lines) this.detailOf(detail, all, passed);
+    }
+  }
+}
+
+/** What hides some of a face, and so of what is drawn on it; null where one piece hides all of it. */
+function beforeFace(
+  { vertices, faces }: Solid,
+  s: number,
+  face: number,
+  near: (places: readonly Vec3[]) => Iterable<Occluder>,
+): readonly Occluder[] | null {
+  const found = new Set<Occluder>();
+  for (const piece of faces[face].pieces) {
+    const places = piece.map((n) => vertices[n]);
+    for (const occluder of near(places))
+      if (
+        !(occluder.solid === s && occluder.face === face) &&
+        !found.has(occluder) &&
+        covers(occluder.planes, places) !== "none"
+      )
+        found.add(occluder);
+  }
+  const corners = faces[face].loop.map((n) => vertices[n]);
+  return [...found].some(({ planes }) => covers(planes, corners) === "all") ? null : [...found];
+}
+
+/** The intervals of an edge that what it does not pass hides; no more are looked for once one hides it whole. */
+function hiddenBy(
+  occluders: Iterable<Occluder>,
+  passed: (occluder: Occluder) => boolean,
+  a: Vec3,
+  b: Vec3,
+): Interval[] {
+  const found: Interval[] = [];
+  const out: [number, number] = [0, 0];
+  for (const occluder of occluders) {
+    if (passed(occluder) || !hiddenInterval(occluder.planes, a, b, out)) continue;
+    if (out[0] === 0 && out[1] === 1) return [[0, 1]];
+    found.push([out[0], out[1]]);
+  }
+  return found;
+}
