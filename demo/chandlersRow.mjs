@@ -84,19 +84,20 @@ export const chandlersRow = {
     fronted("pub", "The Lantern, corner pub", [-12, 17], [8, 9], 7.6, 1, {
       storeys: 2,
       groundFloor: 4,
-      roof: { kind: "hip", rise: 2.6, overhang: 0.3 },
+      roof: { kind: "hip", rise: 2.6, overhang: 0.3, cover: "slates" },
       front: {
-        bays: "window 2.4, double 2.4, window 2.4",
+        bays: "bay 2.9, double 2.2, bay 2.9",
         door: { width: 1.6, height: 2.9, panels: 4, fanlight: 0.6, reveal: 0.2 },
-        window: { width: 1.3, height: 1.9, sill: 0.8, ...pane, head: "round", lintel: 0.2 },
+        window: { width: 1.1, height: 1.9, sill: 0.8, ...pane, head: "round" },
       },
       dress: { plinth: 0.7, courses: 0.2, quoins: true },
     }),
     fronted("net-loft", "Net loft", [-13.5, 26], [9.5, 14], 11, 1, {
       storeys: 3,
-      roof: { kind: "gable", rise: 3 },
+      roof: { kind: "gable", rise: 3, cover: "pantiles", hint: true },
       front: {
         bays: "gate 3.6, 2.4, gate 3.6, 2.4",
+        own: [{ bay: 0, storey: 0, opens: "outwards", open: 75 }],
         window: { width: 0.9, height: 1.3, sill: 0.9, reveal: 0.1, up: 2, shutters: true },
       },
       dress: { pattern: "boards" },
@@ -110,11 +111,11 @@ export const chandlersRow = {
         door: { width: 1.6, height: 3.3, panels: 6, fanlight: 0.9, reveal: 0.25, lintel: 0.3 },
         window: { width: 1.2, height: 2, sill: 0.85, ...pane, reveal: 0.25, up: 3, lintel: 0.3 },
       },
-      dress: { plinth: 0.9, courses: 0.25, cornice: 0.8, quoins: true },
+      dress: { plinth: 0.9, courses: 0.25, cornice: 0.8, out: 0.14, pilasters: 0.45 },
     }),
     fronted("sail-store", "Sail store", [5.5, 33], [12, 16], 9, 3, {
       storeys: 2,
-      roof: { kind: "gable", rise: 3 },
+      roof: { kind: "gable", rise: 3, cover: "slates", hint: true },
       front: {
         bays: "3 x2, gate 4, 3 x2",
         window: { width: 1.2, height: 2.2, sill: 0.9, ...pane, head: "pointed", lintel: 0.2 },
@@ -136,11 +137,11 @@ export const chandlersRow = {
       board: { width: 2.5, height: 0.75, depth: 0.05 },
     }),
     lettered("customs-sign", "Sign of the customs house", "CUSTOMS", SLAB, {
-      at: { x: 5, y: 23, z: 7.75 },
+      at: { x: 5, y: 23, z: 7.68 },
       heading: -90,
-      capital: 0.7,
+      capital: 0.55,
     }),
-    fixed("pub-lantern", "Lantern of the pub", "lantern", [-4, 19.2, 2.7], 90),
+    fixed("pub-lantern", "Lantern of the pub", "lantern", [-4, 21.5, 3.3], 90),
     fixed("customs-flag", "Flag of the customs house", "flag", [5, 24.4, 5.6], -90),
     fixed("pub-pipe", "Drainpipe of the pub", "drainpipe", [-4, 17.2, 0], 90, { height: 7.4 }),
     {

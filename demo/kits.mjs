@@ -12,13 +12,13 @@ const terraceHouse = [
   fronted("house", "Terrace house", [0, 0], [5.4, 9], 6.2, 0, {
     storeys: 2,
     groundFloor: 3.3,
-    roof: { kind: "gable", rise: 2.4 },
+    roof: { kind: "gable", rise: 2.4, cover: "slates" },
     chimneys: [{ x: 4.9, y: 4.5, side: 0.7, rise: 3.2 }],
     front: {
-      bays: "door 1.5, window 2.6",
+      bays: "door 1.6, bay 3",
       own: [{ bay: 0, storey: 0, steps: true, sill: 0.34 }],
       door: { width: 0.9, height: 2.05, panels: 4, fanlight: 0.35, reveal: 0.14, lintel: 0.18 },
-      window: { width: 1.05, height: 1.55, sill: 0.85, ...pane, lintel: 0.18 },
+      window: { width: 1.05, height: 1.55, sill: 0.85, ...pane },
     },
     dress: { plinth: 0.34, courses: 0.14, pattern: "stretcher", hint: true },
   }),

@@ -107,11 +107,6 @@ try {
   for (let i = 0; i < 5; i++) await page.getByRole("button", { name: "Step forward" }).click();
   await shoot("construction");
   await page.getByRole("button", { name: "Close the construction" }).click();
-  await page.getByRole("button", { name: "2 The fish hall, divided" }).click();
-  await page.getByRole("button", { name: "Choose", exact: true }).click();
-  await page.waitForTimeout(800);
-  await page.mouse.click(651, 320);
-  await shoot("dividing");
 
   await board("Chandlers' Row");
   await page.getByRole("button", { name: "2 The chandlery from its steps" }).click();
@@ -127,6 +122,15 @@ try {
   await page.getByText("Put where you press").click();
   await page.waitForTimeout(1500);
   await shoot("room");
+
+  await page.goto(`http://127.0.0.1:${PORT}/kits`);
+  await page.getByRole("article", { name: "Warehouse" }).waitFor();
+  await page.waitForFunction(
+    () => [...document.querySelectorAll("article img")].every((img) => img.complete && img.naturalWidth > 0),
+    null,
+    { timeout: 60_000 },
+  );
+  await shoot("kits");
 
   await board("Quay street, the corner");
   await page.keyboard.press("3");

@@ -19,7 +19,7 @@ import { cuttingOf, roadwayOf, takenBy, unitsOf, type Unit } from "./units";
 export interface Built {
   readonly solids: readonly Solid[];
   readonly details: readonly Detail[];
-  /** The details of each of its units: the same again for as long as that stays as it is. */
+  /** The details of each of its units that has any: the same again for as long as that stays as it is. */
   readonly units?: readonly (readonly Detail[])[];
 }
 
@@ -117,7 +117,7 @@ export function buildCache(): (elements: readonly Element[]) => Built {
     return {
       solids: ([] as Solid[]).concat(...parts.map(({ built: { solids } }) => solids), ground.solids),
       details: ([] as Detail[]).concat(...parts.map(({ built: { details } }) => details)),
-      units: parts.map(({ built: { details } }) => details),
+      units: parts.flatMap(({ built: { details } }) => (details.length > 0 ? [details] : [])),
     };
   };
 }
