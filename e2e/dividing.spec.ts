@@ -46,12 +46,16 @@ test("four corners of a photo are divided and repeated, dragged, undone and kept
   ]);
   const [moved] = await kept();
   expect(moved.corners[1].map(Math.round)).toEqual([880, 460]);
+  // The circle in it is told as an ellipse; where there is none, that is said.
+  await one.getByText("Its ellipse", { exact: true }).click();
+  await expect(one.getByLabel("Its ellipse").getByText(/px, leaning by -?\d+\.\d°$/)).toBeVisible();
   // A corner inside the other three is kept, and why it cannot be divided is said.
   await trace(page, [
     [880, 460],
     [500, 780],
   ]);
   await expect(one.getByText("Corner 2 lies inside the other three.")).toBeVisible();
+  await expect(one.getByText("Of this no ellipse is seen")).toBeVisible();
   await page.getByRole("button", { name: "Undo" }).click();
   await expect(one.getByRole("alert")).toHaveCount(0);
   await page.reload();

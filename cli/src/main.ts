@@ -21,6 +21,7 @@ const COMMANDS: Readonly<Record<string, Entry>> = {
   detect: { load: async () => (await import("./detect")).detectIn },
   check: { load: async () => (await import("./check")).check },
   export: { load: async () => (await import("./export")).exportScene },
+  ellipse: { load: async () => (await import("./ellipse")).ellipse },
   divide: { load: async () => (await import("./divide")).divide },
   recipe: { load: async () => (await import("./recipe")).recipe },
   slip: { load: async () => (await import("./slip")).slip },

@@ -32,6 +32,8 @@ export const HELP = `zanvo: perspective from a shell. FILE may be - for standard
   zanvo divide JOB                                 a drawn quadrilateral divided and repeated, towards its points:
                                                    { "quad": [[x,y] x 4], "columns": N or "2 4 2 4 x3",
                                                    "rows": N, "repeat": { "before": N, "after": N } }
+  zanvo ellipse JOB                                the circle in the picture of a square, as an ellipse:
+                                                   { "quad": [[x,y] x 4] }, and how it is drawn by hand
   zanvo recipe SCENE --thing ${recipes} [--of ID] [--shot ID] [--out FILE.pdf]
                                                    how a construction is drawn by hand, step by step, as text or
                                                    as small pictures; of an element or an own line, by its id

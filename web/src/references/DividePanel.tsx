@@ -1,5 +1,6 @@
 import type { Reference } from "@zanvo/core/scene";
 import { DivisionFields } from "../dividing/DivisionFields";
+import { EllipseFields } from "../dividing/EllipseFields";
 import { useStores } from "../stores";
 import { Button, Fold } from "../ui";
 import { ListedHead } from "./ListedHead";
@@ -45,15 +46,18 @@ export function DividePanel({ reference, tracing: { set, edge }, onTracing }: Di
               }}
             />
             {chosen && (
-              <DivisionFields
-                quad={quad}
-                onChange={(next, key) =>
-                  stores.edit(
-                    changeQuad(reference.id, at, (one) => void Object.assign(one, next)),
-                    key,
-                  )
-                }
-              />
+              <>
+                <DivisionFields
+                  quad={quad}
+                  onChange={(next, key) =>
+                    stores.edit(
+                      changeQuad(reference.id, at, (one) => void Object.assign(one, next)),
+                      key,
+                    )
+                  }
+                />
+                <EllipseFields quad={quad.corners} pixels />
+              </>
             )}
           </section>
         );
