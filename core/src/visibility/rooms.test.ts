@@ -60,7 +60,7 @@ describe("rooms", () => {
   it("are closed solids with any heads, sizes and rooms side by side", () => {
     fc.assert(
       fc.property(
-        fc.constantFrom("flat", "segmental", "round", "pointed", "circle" as const),
+        fc.constantFrom("flat", "segmental", "round", "basket", "pointed", "circle" as const),
         between(0.3, 1.9),
         between(0.6, 1.9),
         between(0.1, 0.6),

@@ -128,7 +128,7 @@ describe("a building that cannot stand", () => {
     const own = [{ bay: 0, storey: 1, balcony: true }];
     const broken = house({ fronts: [front({ bays: "dor 1", own })], dress: { plinth: 1 } });
     expect(why(broken)).not.toBe("");
-    expect(built([broken])).toEqual({ solids: [], details: [] });
+    expect(built([broken])).toMatchObject({ solids: [], details: [] });
   });
 });
 
@@ -141,11 +141,13 @@ describe("an opening", () => {
     // An equilateral arch over 2 m: two sectors of 60 degrees and radius 2 less their triangle, on walls.
     pointed: 2 * (3 - Math.sqrt(3)) + (2 * (Math.PI * 4)) / 6 - Math.sqrt(3),
     segmental: 0,
+    // Two sectors of 60 degrees and radius 0.5447, one of radius 1.4553, less the triangle of their centres.
+    basket: 2 * (3 - 2 / 3) + (2 * 0.5447 ** 2 + 1.4553 ** 2) * (Math.PI / 6) - Math.sqrt(3) * 0.4553 ** 2,
     circle: Math.PI,
   };
 
   it("has heads of the areas that geometry gives, within what twelve chords leave", () => {
-    for (const head of ["flat", "round", "pointed", "circle"] as const)
+    for (const head of ["flat", "round", "basket", "pointed", "circle"] as const)
       expect(areaTwice(outlineOfOpening(head, extent)) / 2 / AREAS[head]).toBeCloseTo(1, 1);
     const segmental = outlineOfOpening("segmental", extent);
     // It rises a sixth of its span.
@@ -156,7 +158,7 @@ describe("an opening", () => {
   it("is convex and within its extent, whatever its head and size", () => {
     fc.assert(
       fc.property(
-        fc.constantFrom<Head>("flat", "segmental", "round", "pointed", "circle"),
+        fc.constantFrom<Head>("flat", "segmental", "round", "basket", "pointed", "circle"),
         between(0.2, 6),
         between(0.2, 6),
         (head, wide, tall) => {
@@ -169,6 +171,36 @@ describe("an opening", () => {
         },
       ),
     );
+  });
+
+  it("has the stones of its arch, a keystone and imposts where they are said to be", () => {
+    const stones = (head: Head, look: Partial<Opening["look"]>) => {
+      const of = (more: Partial<Opening["look"]>) =>
+        linesOfOpening({
+          ...extent,
+          kind: "window",
+          index: 0,
+          storey: 0,
+          look: { head, lintel: 0.25, ...more },
+        }).filter(({ part }) => part === "dressing");
+      return of(look).slice(of({}).length - of(look).length);
+    };
+    for (const head of ["flat", "segmental", "round", "basket", "pointed"] as const) {
+      expect(stones(head, { voussoirs: 9 })).toHaveLength(8);
+      // The middle one of nine stands out: two joints and its top.
+      expect(stones(head, { voussoirs: 9, keystone: true })).toHaveLength(6 + 3);
+      // Of an even number none is in the middle: one more is laid.
+      expect(stones(head, { voussoirs: 8, keystone: true })).toHaveLength(6 + 3);
+      expect(stones(head, { keystone: true })).toHaveLength(3);
+      expect(stones(head, { imposts: true })).toHaveLength(8);
+    }
+    // The joints of a round arch run to its centre, at 2 m along and 3 m up, and are as long as its band is high.
+    for (const { a, b } of stones("round", { voussoirs: 13 })) {
+      expect(Math.abs((a[0] - 2) * (b[1] - 3) - (a[1] - 3) * (b[0] - 2))).toBeLessThan(1e-9);
+      expect(Math.hypot(a[0] - b[0], a[1] - b[1])).toBeCloseTo(0.25, 1);
+    }
+    const high = (lines: readonly { readonly b: readonly number[] }[]) => Math.max(...lines.map(({ b }) => b[1]));
+    expect(high(stones("round", { keystone: true }))).toBeGreaterThan(4.25);
   });
 
   it("has its panes, its leaves and its bands where they are said to be", () => {

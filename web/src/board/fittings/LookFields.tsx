@@ -21,14 +21,20 @@ type Door = NonNullable<Front["door"]>;
 type Lengths<T> = { readonly [K in keyof T]-?: NonNullable<T[K]> extends number ? K : never }[keyof T] & string;
 
 interface MadeOfProps<T> {
-  readonly look: T & { readonly head?: Head };
+  readonly look: T & Pick<Window, "head" | "lintel" | "keystone" | "imposts">;
   /** Measures that it always has, and how large they are where nothing is said. */
   readonly always: readonly (readonly [Lengths<T>, number])[];
   /** What can be had or not, what it is called, and how much of it there is at first, m. */
   readonly atWill: readonly (readonly [Lengths<T>, string, number])[];
   readonly measure: (key: string) => Measure;
-  readonly put: (part: Readonly<Record<string, number | Head | undefined>>, what: string) => void;
+  readonly put: (part: Readonly<Record<string, number | boolean | Head | undefined>>, what: string) => void;
 }
+
+/** Stones that a lintel or an arch can have. */
+const STONES = [
+  ["keystone", "A keystone"],
+  ["imposts", "Imposts under its ends"],
+] as const;
 
 /** What windows or doors are made of. */
 function MadeOf<T extends object>({ look, always, atWill, measure, put }: MadeOfProps<T>) {
@@ -57,6 +63,15 @@ function MadeOf<T extends object>({ look, always, atWill, measure, put }: MadeOf
           </div>
         );
       })}
+      {look.lintel !== undefined &&
+        STONES.map(([key, label]) => (
+          <Check
+            key={key}
+            label={label}
+            checked={look[key] ?? false}
+            onChange={(on) => spoken(() => put({ [key]: on || undefined }, key))}
+          />
+        ))}
     </>
   );
 }
@@ -91,6 +106,7 @@ export function WindowFields({ building, side, change }: LookFieldsProps) {
           ["frame", "A frame", 0.06],
           ["ledge", "A band under it", 0.08],
           ["lintel", "A lintel, or an arch", 0.2],
+          ["voussoirs", "Its stones one by one", 11],
         ]}
         measure={(key) => measureOf(kindOf(building).schema, `fronts/*/window/${key}`)}
         put={put}
@@ -129,6 +145,7 @@ export function DoorFields({ building, side, change }: LookFieldsProps) {
         ["frame", "A frame around it", 0.06],
         ["fanlight", "A light over it", 0.4],
         ["lintel", "A lintel over it, or an arch", 0.2],
+        ["voussoirs", "Its stones one by one", 11],
       ]}
       measure={(key) => measureOf(kindOf(building).schema, `fronts/*/door/${key}`)}
       put={(part, what) =>

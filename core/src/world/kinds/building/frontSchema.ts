@@ -7,6 +7,7 @@ export const HEADS = {
   flat: "Flat",
   segmental: "Segmental",
   round: "Round arch",
+  basket: "Basket arch",
   pointed: "Pointed arch",
   circle: "Round window",
 } as const;
@@ -29,6 +30,10 @@ const LOOK = {
   frame: Type.Optional(named("Width of its frame", offered(0.02, 0.3, Size))),
   /** The height of the band over its head. */
   lintel: Type.Optional(named("Lintel", offered(0.05, 1, Size))),
+  /** That band is of so many stones, the middle one may stand up out of it, and others may lie at its ends. */
+  voussoirs: Type.Optional(named("Stones of its arch", Type.Integer({ minimum: 3, maximum: 61 }))),
+  keystone: Type.Optional(Type.Boolean()),
+  imposts: Type.Optional(Type.Boolean()),
 };
 const [Width, Height] = [named("Width", Size), named("Height", Size)];
 

@@ -13,8 +13,8 @@ export interface Extent {
 const PIECES = 12;
 /** Nearer than this two corners are one, m. */
 const SAME = 1e-9;
-/** The rise of a segmental arch: a sixth of its span (common practice). */
-const SEGMENTAL = 1 / 6;
+/** The rise of a segmental arch, a sixth of its span, and that of a basket arch, a third (common practice). */
+const [SEGMENTAL, BASKET] = [1 / 6, 1 / 3] as const;
 
 const arc = (centre: Vec2, radius: number, from: number, to: number, pieces: number, tall = 1): Vec2[] =>
   Array.from({ length: pieces + 1 }, (_, i): Vec2 => {
@@ -29,6 +29,7 @@ export function riseOf(head: Head, { from, to, low, high }: Extent): number {
     flat: 0,
     segmental: SEGMENTAL * span,
     round: span / 2,
+    basket: BASKET * span,
     // An equilateral arch: each side is struck from the foot of the other.
     pointed: (Math.sqrt(3) / 2) * span,
     circle: 0,
@@ -36,8 +37,25 @@ export function riseOf(head: Head, { from, to, low, high }: Extent): number {
   return Math.min(free[head], high - low);
 }
 
+/**
+ * An arch of three centres over a half span, each struck over 60 degrees: of the outer ones, whose radius is r, they lie
+ * at its springing, and the middle one's under it where the arcs meet with one tangent. Half span a and rise b give
+ * r = (b - (2 - sqrt 3) a) / (sqrt 3 - 1), by plain trigonometry. A lower one is that of a third of the span, flattened.
+ */
+function basket([x, y]: Vec2, half: number, rise: number): Vec2[] {
+  const usual = 2 * BASKET * half;
+  const r = (usual - (2 - Math.sqrt(3)) * half) / (Math.sqrt(3) - 1);
+  const off = half - r;
+  const sixty = Math.PI / 3;
+  const pieces = PIECES / 3;
+  const right = arc([x + off, 0], r, 0, sixty, pieces);
+  const top = arc([x, -Math.sqrt(3) * off], r + 2 * off, sixty, 2 * sixty, pieces);
+  const left = arc([x - off, 0], r, 2 * sixty, Math.PI, pieces);
+  return [...right, ...top.slice(1), ...left.slice(1)].map(([s, up]): Vec2 => [s, y + (up * rise) / usual]);
+}
+
 /** The head of an opening from its right springing to its left one; both ends included. */
-function headOf(head: Head, extent: Extent): Vec2[] {
+export function headOf(head: Head, extent: Extent): Vec2[] {
   const { from, to, high } = extent;
   const [half, middle] = [(to - from) / 2, (from + to) / 2];
   const rise = riseOf(head, extent);
@@ -48,6 +66,7 @@ function headOf(head: Head, extent: Extent): Vec2[] {
     const open = Math.asin(Math.min(1, half / radius));
     return arc([middle, high - radius], radius, Math.PI / 2 - open, Math.PI / 2 + open, PIECES);
   }
+  if (head === "basket" && rise > 0) return basket([middle, springs], half, rise);
   if (head === "pointed") {
     const tall = rise / (Math.sqrt(3) * half);
     const right = arc([from, springs], 2 * half, 0, Math.PI / 3, PIECES / 2, tall);

@@ -1,7 +1,7 @@
 import { radians, type Vec2 } from "../../../geometry";
 import { inset } from "../../polygon";
 import type { Look, Opening } from "./front";
-import { cornersIn, outlineOfOpening, riseOf, type Extent } from "./heads";
+import { cornersIn, headOf, outlineOfOpening, riseOf, type Extent } from "./heads";
 
 /** A place of an opening: m along its wall, up, and behind the wall. */
 export type InWall = readonly [along: number, up: number, behind: number];
@@ -230,6 +230,58 @@ function leavesOf(opening: Opening, pane: readonly Vec2[], depth: number): Openi
   }
 }
 
+/** A keystone stands out of its band by so much of it; an impost is so high and reaches so far beyond it, as parts of it. */
+const [KEYSTONE, IMPOST, REACHES] = [0.35, 0.5, 0.2] as const;
+
+/** The place so far along a line of places, as a part of their number. */
+function placeAlong(line: readonly Vec2[], part: number): Vec2 {
+  const at = part * (line.length - 1);
+  const i = Math.min(line.length - 2, Math.floor(at));
+  const [[s, z], [t, up]] = [line[i], line[i + 1]];
+  return [s + (at - i) * (t - s), z + (at - i) * (up - z)];
+}
+
+/**
+ * The stones of a band over a head: the joints between them, square to it, a keystone that stands out of it, and imposts
+ * under its ends.
+ * @param inner its lower edge and `outer` its upper one, from right to left, with as many places
+ */
+function stonesOf({ look }: Opening, inner: readonly Vec2[], outer: readonly Vec2[], high: number): OpeningLine[] {
+  const { voussoirs = 0, keystone, imposts } = look;
+  const line = ([s, z]: Vec2, [t, up]: Vec2): OpeningLine => ({ part: "dressing", a: [s, z, 0], b: [t, up, 0] });
+  // A middle stone there is only among an odd number.
+  const n = Math.max(voussoirs, keystone ? 5 : 0);
+  const count = n % 2 === 0 && keystone ? n + 1 : n;
+  const at = (k: number, beyond = 0): readonly [Vec2, Vec2] => {
+    const [p, q] = [placeAlong(inner, k / count), placeAlong(outer, k / count)];
+    return [p, [q[0] + beyond * (q[0] - p[0]), q[1] + beyond * (q[1] - p[1])]];
+  };
+  const first = (count - 1) / 2;
+  const isKey = (k: number) => keystone && (k === first || k === first + 1);
+  const joints = voussoirs > 0 ? Array.from({ length: count - 1 }, (_, i) => i + 1) : [];
+  const drawn = [...joints.filter((k) => !isKey(k)).map((k) => line(...at(k)))];
+  if (keystone) {
+    const [right, left] = [at(first, KEYSTONE), at(first + 1, KEYSTONE)];
+    drawn.push(line(...right), line(...left), line(right[1], left[1]));
+  }
+  if (imposts)
+    for (const [end, way] of [
+      [inner[0], 1],
+      [inner[inner.length - 1], -1],
+    ] as const) {
+      const [s, z] = end;
+      const far = s + way * high * (1 + REACHES);
+      const ring: readonly Vec2[] = [
+        [s, z - IMPOST * high],
+        [far, z - IMPOST * high],
+        [far, z],
+        [s, z],
+      ];
+      drawn.push(...ring.map((p, i) => line(p, ring[(i + 1) % 4])));
+    }
+  return drawn;
+}
+
 /** The band over a head: a lintel, or an arch that follows it. */
 function lintelOf(opening: Opening, high: number): OpeningLine[] {
   const { from, to, low, look } = opening;
@@ -238,18 +290,21 @@ function lintelOf(opening: Opening, high: number): OpeningLine[] {
     const grown = { from: from - high, to: to + high, low: low - high, high: opening.high + high };
     return around(outlineOfOpening(head, grown), 0, "dressing");
   }
-  if (head === "flat")
-    return around(
-      rectangleOf({ from: from - BEYOND, to: to + BEYOND, low: opening.high, high: opening.high + high }),
-      0,
-      "dressing",
-    );
+  if (head === "flat") {
+    const band = rectangleOf({ from: from - BEYOND, to: to + BEYOND, low: opening.high, high: opening.high + high });
+    const lower: readonly Vec2[] = [
+      [to, opening.high],
+      [from, opening.high],
+    ];
+    return [...around(band, 0, "dressing"), ...stonesOf(opening, lower, band.slice(2), high)];
+  }
   const springs = opening.high - riseOf(head, opening);
   const grown = { from: from - high, to: to + high, low: springs, high: opening.high + high };
-  const [, , ...arch] = outlineOfOpening(head, grown);
+  const arch = headOf(head, grown);
   return [
     ...around(arch, 0, "dressing").slice(0, -1),
     ...[arch[0], arch[arch.length - 1]].map(([s, z]) => level(s, z)),
+    ...stonesOf(opening, headOf(head, opening), arch, high),
   ];
 
   function level(s: number, z: number): OpeningLine {
