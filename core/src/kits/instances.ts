@@ -1,7 +1,7 @@
 import type { Kit, Scene } from "../scene";
 import type { Building, Element } from "../world";
 import { carriedOver, frameOf, type Frame } from "./frame";
-import { frontOfKit, ORIGIN, plain } from "./kit";
+import { frontOfKit, ORIGIN, plain } from "./taken";
 
 /** The part of a kit that an element was put down as. */
 type Part = NonNullable<Element["kit"]>;

@@ -1,16 +1,9 @@
 import { radians, type Vec2 } from "../geometry";
-import { newScene, type Kit, type KitKind, type Scene } from "../scene";
+import { newScene, type KitKind, type Scene } from "../scene";
 import { kindOf, newBuilding, wallLengths, type Building, type Element, type Front } from "../world";
 import { carriedOver, frameOf, reachOf, type Frame } from "./frame";
+import { hangs, ORIGIN, plain } from "./taken";
 import { shotOfThings } from "./shotOfThings";
-
-/** Kits stand at the origin and face south. */
-export const ORIGIN: Frame = { at: [0, 0], z: 0, heading: 180 };
-
-/** A thing for itself: of no row, no group and no kit, and to be seen and moved. */
-export function plain({ hidden: _hidden, locked: _locked, group: _group, kit: _kit, ...own }: Element): Element {
-  return kindOf(own).alone?.(own) ?? own;
-}
 
 /**
  * Where things that are to be a kit are in the world: where the first of them hangs; else before the middle of the
@@ -71,14 +64,3 @@ export function kitOfFront(building: Building, { kit: _kit, ...front }: Front, t
   });
   return kitScene(title, "front", [wall]);
 }
-
-/** A kit of the shelf as a scene takes it over; null for a scene that is none, or in which nothing is left. */
-export const kitIn = (id: string, revision: number, { title, kit, elements }: Scene): Kit | null =>
-  kit && elements.length > 0 ? { id, name: title, of: kit, revision, elements } : null;
-
-/** Whether a kit hangs on a wall, by its first part, rather than stands. */
-export const hangs = ({ elements: [first] }: Pick<Kit, "elements">): boolean => Boolean(kindOf(first).hangs?.(first));
-
-/** The front that a kit is of; undefined where it is of things. */
-export const frontOfKit = ({ of, elements }: Kit): Front | undefined =>
-  of === "front" ? elements.flatMap((one) => ("fronts" in one ? (one.fronts ?? []) : []))[0] : undefined;

@@ -2,7 +2,7 @@ import type { Kit } from "../scene";
 import { isBuilding, type Building, type Element, type Row, type RowKit } from "../world";
 import { reachOf } from "./frame";
 import { instanceMade } from "./instances";
-import { frontOfKit, ORIGIN } from "./kit";
+import { frontOfKit, ORIGIN } from "./taken";
 
 /** What a row may roll of a kit; null where there is no house in it. */
 export function rowKitOf(kit: Kit): RowKit | null {

@@ -1,58 +1,32 @@
 import fc from "fast-check";
 import { between, whyOpen } from "../../testing";
-import { inMetric } from "../units";
-import {
-  built,
-  elevationOf,
-  floorsOf,
-  newBuilding,
-  validateBuilding,
-  volumeOf,
-  withStorey,
-  type Building,
-  type OwnBay,
-  type Solid,
-} from ".";
+import { plainHouse, whyNot } from "../../testing/houses";
+import { built, elevationOf, floorsOf, volumeOf, withStorey, type Building, type OwnBay, type Solid } from ".";
 
-const house = (change: Partial<Building> = {}): Building =>
-  newBuilding({
-    ...{ id: "house", name: "Chandlery", base: 0, height: 9, storeys: 3, roof: { kind: "flat" } },
-    footprint: [
-      { x: 0, y: 0 },
-      { x: 12, y: 0 },
-      { x: 12, y: 9 },
-      { x: 0, y: 9 },
-    ],
-    ...change,
-  });
-const withOwn = (...own: OwnBay[]): Building => house({ fronts: [{ side: 0, bays: "3 x4", own }] });
-const why = (building: Building): string => {
-  const problem = validateBuilding(building);
-  return problem ? `${problem.field} ${inMetric(problem.message)}` : "";
-};
+const withOwn = (...own: OwnBay[]): Building => plainHouse({ fronts: [{ side: 0, bays: "3 x4", own }] });
 const partsOf = (building: Building, part: string): readonly Solid[] =>
   built([building]).solids.filter((one) => one.part?.startsWith(part));
 
 describe("storeys", () => {
   it("have heights of their own, and those that are not said share what is left", () => {
     const heights = (of: Building) => floorsOf(of, of.height, true).map(({ low, height }) => [low, height]);
-    expect(heights(house({ storeyHeights: [4] }))).toEqual([
+    expect(heights(plainHouse({ storeyHeights: [4] }))).toEqual([
       [0, 4],
       [4, 2.5],
       [6.5, 2.5],
     ]);
-    expect(heights(house({ storeyHeights: [4, 3] }))).toEqual([
+    expect(heights(plainHouse({ storeyHeights: [4, 3] }))).toEqual([
       [0, 4],
       [4, 3],
       [7, 2],
     ]);
     // Of the last one nothing is said: it takes what is left.
-    expect(heights(house({ storeyHeights: [4, 3, 8, 8] }))[2]).toEqual([7, 2]);
-    expect(why(house({ storeyHeights: [5, 4] }))).toBe("storeyHeights leave no room for the last storey.");
+    expect(heights(plainHouse({ storeyHeights: [4, 3, 8, 8] }))[2]).toEqual([7, 2]);
+    expect(whyNot(plainHouse({ storeyHeights: [5, 4] }))).toBe("storeyHeights leave no room for the last storey.");
   });
 
   it("keep their heights while one is changed, and the eaves rise or fall", () => {
-    const taller = withStorey(house({ groundFloor: 4 }), 1, 3.1);
+    const taller = withStorey(plainHouse({ groundFloor: 4 }), 1, 3.1);
     expect(floorsOf(taller, taller.height, true).map(({ height }) => Number(height.toFixed(9)))).toEqual([4, 3.1, 2.5]);
     expect(taller.height).toBeCloseTo(9.6, 9);
     const top = withStorey(taller, 2, 2);
@@ -75,7 +49,7 @@ describe("a window that stands out", () => {
         }),
         ({ out, square, storeys, by }) => {
           const building = withOwn(...storeys.map((storey) => ({ bay: 1, storey, out, square, by })));
-          expect(why(building)).toBe("");
+          expect(whyNot(building)).toBe("");
           const bays = partsOf(building, "bay window");
           expect(bays).toHaveLength(storeys.length);
           for (const bay of bays) expect(whyOpen(bay)).toBeNull();
@@ -114,23 +88,25 @@ describe("a window that stands out", () => {
   });
 
   it("is what a bay is called after on the ground, and must have room", () => {
-    const named = house({ fronts: [{ side: 0, bays: "bay 4, door 2, bay 4" }] });
+    const named = plainHouse({ fronts: [{ side: 0, bays: "bay 4, door 2, bay 4" }] });
     expect(partsOf(named, "bay window")).toHaveLength(2);
-    const narrow = house({ fronts: [{ side: 0, bays: "bay 1 x5" }] });
-    expect(why(narrow)).toMatch(/runs into the next one/);
-    const corner = house({ fronts: [{ side: 0, bays: "3 x4", own: [{ bay: 0, storey: 0, out: 1.4, by: -0.7 }] }] });
-    expect(why(corner)).toMatch(/reaches over the corner of its wall/);
+    const narrow = plainHouse({ fronts: [{ side: 0, bays: "bay 1 x5" }] });
+    expect(whyNot(narrow)).toMatch(/runs into the next one/);
+    const corner = plainHouse({
+      fronts: [{ side: 0, bays: "3 x4", own: [{ bay: 0, storey: 0, out: 1.4, by: -0.7 }] }],
+    });
+    expect(whyNot(corner)).toMatch(/reaches over the corner of its wall/);
   });
 });
 
 describe("doors", () => {
   const door = (own: Partial<OwnBay>, rooms = false): Building =>
-    house({
+    plainHouse({
       fronts: [{ side: 0, bays: "gate 4, 4 x2", own: [{ bay: 0, storey: 0, ...own }], ends: 0 }],
       ...(rooms ? { rooms: { wall: 0.3, slab: 0.15 } } : {}),
     });
   const leavesOf = (building: Building) => {
-    expect(why(building)).toBe("");
+    expect(whyNot(building)).toBe("");
     return partsOf(building, "leaf");
   };
 

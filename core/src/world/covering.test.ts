@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { between, whyOpen } from "../../testing";
-import { inMetric } from "../units";
+import { plainHouse, whyNot } from "../../testing/houses";
 import type { Vec2 } from "../geometry";
 import { coursed, hatched, herringbone, withinArea } from "./hatching";
 import {
@@ -11,8 +11,6 @@ import {
   dressOfWall,
   isWithin,
   LAID,
-  newBuilding,
-  validateBuilding,
   validateSquare,
   volumeOf,
   type Building,
@@ -21,21 +19,6 @@ import {
   type PatternId,
 } from ".";
 
-const house = (change: Partial<Building> = {}): Building =>
-  newBuilding({
-    ...{ id: "house", name: "Chandlery", base: 0, height: 9, storeys: 3, roof: { kind: "flat" } },
-    footprint: [
-      { x: 0, y: 0 },
-      { x: 12, y: 0 },
-      { x: 12, y: 9 },
-      { x: 0, y: 9 },
-    ],
-    ...change,
-  });
-const why = (building: Building): string => {
-  const problem = validateBuilding(building);
-  return problem ? `${problem.field} ${inMetric(problem.message)}` : "";
-};
 const long = (a: Vec2, b: Vec2) => Math.hypot(b[0] - a[0], b[1] - a[1]);
 const square = (side: number): Vec2[] => [
   [0, 0],
@@ -101,7 +84,7 @@ describe("what roofs are laid with", () => {
 
   it("lies on their slopes alone, in level courses", () => {
     for (const cover of ["tiles", "pantiles", "slates"] as const) {
-      const building = house({ roof: { kind: "gable", rise: 3, cover } });
+      const building = plainHouse({ roof: { kind: "gable", rise: 3, cover } });
       const lines = roofing(building);
       expect(lines.length).toBeGreaterThan(100);
       for (const { on, a, b } of lines) {
@@ -116,22 +99,24 @@ describe("what roofs are laid with", () => {
   });
 
   it("is a hint where that is asked for, and not drawn where there is no slope, or too much of it", () => {
-    const whole = roofing(house({ roof: { kind: "hip", rise: 3, cover: "slates" } }));
-    const hint = roofing(house({ roof: { kind: "hip", rise: 3, cover: "slates", hint: true } }));
+    const whole = roofing(plainHouse({ roof: { kind: "hip", rise: 3, cover: "slates" } }));
+    const hint = roofing(plainHouse({ roof: { kind: "hip", rise: 3, cover: "slates", hint: true } }));
     const sum = (all: typeof whole) => all.reduce((l, { a, b }) => l + Math.hypot(a[0] - b[0], a[1] - b[1]), 0);
     expect(sum(hint)).toBeLessThan(0.7 * sum(whole));
-    expect(roofing(house({ roof: { kind: "gable", rise: 3, overhang: 0.4, cover: "sheet" } })).length).toBeGreaterThan(
-      20,
+    expect(
+      roofing(plainHouse({ roof: { kind: "gable", rise: 3, overhang: 0.4, cover: "sheet" } })).length,
+    ).toBeGreaterThan(20);
+    expect(whyNot(plainHouse({ roof: { kind: "flat", cover: "tiles" } }))).toBe(
+      "roof/cover does not go with a flat roof.",
     );
-    expect(why(house({ roof: { kind: "flat", cover: "tiles" } }))).toBe("roof/cover does not go with a flat roof.");
-    const hall = house({ roof: { kind: "gable", rise: 3, cover: "tiles" } });
+    const hall = plainHouse({ roof: { kind: "gable", rise: 3, cover: "tiles" } });
     const footprint = hall.footprint.map(({ x, y }) => ({ x: 5 * x, y: 5 * y }));
-    expect(why({ ...hall, footprint })).toMatch(/has too many pieces/);
+    expect(whyNot({ ...hall, footprint })).toMatch(/has too many pieces/);
   });
 });
 
 describe("bands that stand out, and pilasters", () => {
-  const dressed = (dress: Dress, change: Partial<Building> = {}) => built([house({ dress, ...change })]);
+  const dressed = (dress: Dress, change: Partial<Building> = {}) => built([plainHouse({ dress, ...change })]);
   const bandsOf = (of: ReturnType<typeof built>) => of.solids.filter(({ part }) => part?.startsWith("band"));
 
   it("run around the corners as one, as much out everywhere", () => {
@@ -163,7 +148,7 @@ describe("bands that stand out, and pilasters", () => {
       // 0.4 m wide, 0.12 m out, from the plinth to the cornice.
       expect(volumeOf(one)).toBeCloseTo(0.4 * 0.12 * 8, 9);
     }
-    expect(why(house({ dress: { plinth: 0.6, out: 0.1 }, slope: { heading: 0, grade: 5 } }))).toBe(
+    expect(whyNot(plainHouse({ dress: { plinth: 0.6, out: 0.1 }, slope: { heading: 0, grade: 5 } }))).toBe(
       "dress/out does not go with a foot on a slope.",
     );
   });
