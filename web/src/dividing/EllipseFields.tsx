@@ -50,6 +50,7 @@ export function EllipseFields({ quad, pixels }: EllipseFieldsProps) {
   const size = (value: number): Told => (pixels ? `${value.toFixed(1)} px` : sentence`${mm(value)}`);
   return (
     <Fold title="Its ellipse">
+      {circle && <p className="text-pencil">Of the circle in these corners, taken for those of a square.</p>}
       {circle ? (
         <dl aria-label="Its ellipse" className="space-y-1">
           {rowsOf(circle, size).map(([name, told]) => (
