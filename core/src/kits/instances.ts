@@ -1,5 +1,5 @@
 import type { Kit, Scene } from "../scene";
-import type { Building, Element } from "../world";
+import { validateElement, type Building, type Element, type Front } from "../world";
 import { carriedOver, frameOf, type Frame } from "./frame";
 import { frontOfKit, ORIGIN, plain } from "./taken";
 
@@ -91,18 +91,23 @@ const rowOf = (old: Element | undefined): Pick<Building, "row" | "kept"> =>
     ? { row: old.row, ...("kept" in old && old.kept ? { kept: old.kept } : {}) }
     : {};
 
-/** Elements with each front that is of a kit put up anew. */
-const withFronts = (elements: readonly Element[], kit: Kit): Element[] => {
-  const front = frontOfKit(kit);
-  return elements.map((one) =>
-    front && "fronts" in one && one.fronts?.some((own) => own.kit === kit.id)
-      ? {
-          ...one,
-          fronts: one.fronts.map((own) => (own.kit === kit.id ? { ...front, side: own.side, kit: kit.id } : own)),
-        }
-      : one,
-  );
-};
+/** A building with each front that is of a kit put up anew; as it is where that does not fit its walls. */
+function withFronts(one: Element, front: Front, kit: Kit): Element {
+  if (!("fronts" in one) || !one.fronts?.some((own) => own.kit === kit.id)) return one;
+  const fronts = one.fronts.map((own) => (own.kit === kit.id ? { ...front, side: own.side, kit: kit.id } : own));
+  const next: Element = { ...one, fronts };
+  return validateElement(next) ? one : next;
+}
+
+/** Whether anything of a scene is of a kit: an instance, a front, or a row that rolls from it. */
+const isUsed = ({ elements, rows = [] }: Pick<Scene, "elements" | "rows">, kit: string): boolean =>
+  elements.some(
+    (one) => one.kit?.id === kit || ("fronts" in one && one.fronts?.some((front) => front.kit === kit) === true),
+  ) || rows.some(({ kits }) => kits?.ids.includes(kit));
+
+/** A kit of the shelf as it is put into a scene: as that has it already, so that all of it there is alike. */
+export const asHere = (scene: Pick<Scene, "elements" | "rows" | "kits">, kit: Kit): Kit =>
+  (isUsed(scene, kit.id) && scene.kits?.find(({ id }) => id === kit.id)) || kit;
 
 /** The parts of a scene that kits are kept in. */
 export type Kitted = Pick<Scene, "elements" | "kits">;
@@ -112,14 +117,16 @@ export const withKit = ({ kits = [] }: Pick<Scene, "kits">, kit: Kit): Kit[] =>
   kits.some(({ id }) => id === kit.id) ? kits.map((one) => (one.id === kit.id ? kit : one)) : [...kits, kit];
 
 /**
- * A scene in which every instance of a kit is as the kit now is; an instance that has lost all its parts stays as it is.
+ * A scene in which every instance of a kit is as the kit now is; what has lost all its parts stays as it
+ * is, and so does a front on a wall that the new one does not fit.
  * @param id a fresh name for each part that comes new
  * @param only the one instance that becomes so, where others stay as they are
  */
 export function renewed(scene: Kitted, now: Kit, id: () => string, only?: string): Required<Kitted> {
   const before = scene.kits?.find((one) => one.id === now.id) ?? now;
   const kits = withKit(scene, now);
-  if (now.of === "front") return { elements: withFronts(scene.elements, now), kits };
+  const front = frontOfKit(now);
+  if (front) return { elements: scene.elements.map((one) => withFronts(one, front, now)), kits };
   const next = new Map<string, Element[]>();
   for (const instance of instancesOf(scene.elements, now.id)) {
     const parts =

@@ -20,6 +20,7 @@ import {
   type Element,
 } from "../world";
 import {
+  asHere,
   beside,
   frameOf,
   frontOfKit,
@@ -174,6 +175,26 @@ describe("the front of a wall as a kit", () => {
     const [wall] = readScene(writeScene(scene)).elements;
     expect(wall).toMatchObject({ height: 7, storeys: 2, fronts: [{ ...pub.fronts![0], side: 0 }] });
     expect(outlineOf(wall)[1][0] - outlineOf(wall)[0][0]).toBeCloseTo(6, 9);
+  });
+
+  it("stays as it is on a wall that the new one does not fit, so that the scene can be saved", () => {
+    const narrow: Building = { ...withFront({ ...plain, id: "a" }, { side: 0, bays: "door 1", kit: "f" }) };
+    const [wall] = front.elements.filter(isBuilding);
+    const bays = Array.from({ length: 12 }, () => "gate 1").join(", ");
+    const wide: Kit = {
+      ...front,
+      elements: [{ ...wall, fronts: [{ side: 0, bays, own: [{ bay: 0, storey: 0, width: 5 }] }] }],
+    };
+    const { elements } = renewed({ elements: [narrow] }, wide, fresh);
+    expect(elements).toEqual([narrow]);
+  });
+
+  it("is put as the scene has it while anything there is of it, and else as the shelf has it", () => {
+    const newer: Kit = { ...front, revision: 2 };
+    const used: Building = withFront({ ...plain, id: "a" }, { side: 0, bays: "door 1", kit: "f" });
+    expect(asHere({ elements: [used], kits: [front] }, newer)).toBe(front);
+    expect(asHere({ elements: [plain], kits: [front] }, newer)).toBe(newer);
+    expect(asHere({ elements: [used] }, newer)).toBe(newer);
   });
 
   it("changes on every wall that has it", () => {

@@ -1,4 +1,4 @@
-import { rowKitOf } from "@zanvo/core/kits";
+import { asHere, rowKitOf } from "@zanvo/core/kits";
 import { sceneMeasure } from "@zanvo/core/schema";
 import { fetchKit, keepsKit, useKits } from "../kits/shelfOfKits";
 import { Check, Fold, MeasureField, useWork } from "../ui";
@@ -24,7 +24,7 @@ function KitsOfRow({ row: { kits }, set }: RuleProps) {
     set({ kits: next.length ? { ids: [...next], share: kits?.share ?? SHARE } : undefined });
   const add = (id: string) =>
     work.run(async () => {
-      const kit = here.find((one) => one.id === id) ?? (await fetchKit(id));
+      const kit = asHere(stores.useDocument.getState().scene, await fetchKit(id));
       if (!rowKitOf(kit)) return stores.say(`There is no house in “${kit.name}”.`);
       stores.edit(keepsKit(kit));
       put([...ids, id]);

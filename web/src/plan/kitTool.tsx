@@ -1,6 +1,6 @@
 import { rowEnds, wayBeside } from "@zanvo/core/construct";
 import { degrees, distance2, headingDirection, type Vec2 } from "@zanvo/core/geometry";
-import { hangs, putDown, reachOf, ORIGIN, type Frame } from "@zanvo/core/kits";
+import { asHere, hangs, putDown, reachOf, ORIGIN, type Frame } from "@zanvo/core/kits";
 import type { Kit, Scene } from "@zanvo/core/scene";
 import { outlineOf } from "@zanvo/core/world";
 import { newId } from "../id";
@@ -35,7 +35,8 @@ export function standingAlong(kit: Kit, { elements, orientations }: Scene, [from
 export function kitTool(kit: Kit): PlanTool {
   const laid = (stores: Stores, places: readonly Vec2[]) => {
     const { scene } = stores.useDocument.getState();
-    return putDown(kit, standingAlong(kit, scene, places), newId);
+    const here = asHere(scene, kit);
+    return putDown(here, standingAlong(here, scene, places), newId);
   };
   return {
     id: `kit ${kit.id}`,
@@ -46,11 +47,12 @@ export function kitTool(kit: Kit): PlanTool {
     gesture: "drawn",
     add: (stores, places) => {
       if (hangs(kit)) return stores.say("It hangs on a wall: put it there in the picture, in Fittings.");
-      const { elements } = stores.useDocument.getState().scene;
+      const { scene: before } = stores.useDocument.getState();
+      const { elements } = before;
       const parts = laid(stores, places);
       stores.edit((scene) => {
         scene.elements.push(...parts);
-        keepsKit(kit)(scene);
+        keepsKit(asHere(before, kit))(scene);
       });
       stores.choose(parts.map(({ id }) => id));
       sayWhatIsUnder(stores, parts.slice(0, 1), elements);

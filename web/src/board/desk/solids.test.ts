@@ -57,7 +57,21 @@ describe("the wall that is pressed", () => {
     expect(pressed(2, 11.9, 3.1)).toMatchObject({ side: 0, place: [expect.closeTo(6, 6), expect.closeTo(2.9, 6)] });
   });
 
-  it("is none where the ground is pressed", () => {
+  it("is none where the ground is pressed, or a roof, though another wing faces it", () => {
     expect(pressed(2, 8, 0)).toBeNull();
+    const wings = [
+      [0, 0],
+      [2, 0],
+      [2, 6],
+      [4, 6],
+      [4, 0],
+      [6, 0],
+      [6, 8],
+      [0, 8],
+    ].map(([x, y]) => ({ x: x - 3, y: y + 9 }));
+    const horseshoe = { ...house, footprint: wings, fronts: undefined, dress: undefined, height: 1 };
+    const from: View = { ...view, eye: [-2.5, 0, 1.7] };
+    // On the right wing's roof, 3 m before the side of the left one that looks at it.
+    expect(sideAt(from, [horseshoe], project(from, [2, 11, 1.2])!)).toBeNull();
   });
 });

@@ -9,6 +9,7 @@ import {
   build,
   isBlock,
   isBuilding,
+  isWithin,
   terrainRange,
   outlineOf,
   terrainOf,
@@ -181,6 +182,8 @@ function sideOfPlace(corners: readonly Vec2[], [x, y]: Vec3, eye: Vec3): number 
     return isBefore ? off([x, y]) : Infinity;
   });
   const nearest = Math.min(...before);
+  // Within its outline, a roof may stand before the wall of another wing, and is no part of that.
+  if (nearest > ON_SIDE && isWithin([x, y], corners)) return -1;
   return nearest < BEFORE ? before.indexOf(nearest) : -1;
 }
 

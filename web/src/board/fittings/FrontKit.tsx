@@ -1,15 +1,17 @@
 import { Package } from "lucide-react";
 import { frontOfKit, kitOfFront } from "@zanvo/core/kits";
-import { isBuilding, withFront, type Building, type Front } from "@zanvo/core/world";
+import { isBuilding, requireValid, withFront, type Building, type Front } from "@zanvo/core/world";
 import { replaceElement } from "../../document/elements";
 import { keepFront } from "../../kits/keep";
 import { KitTools } from "../../kits/KitTools";
 import { Button, Fold, useWork } from "../../ui";
+import { useSpoken } from "../../stores";
 import { useBoard } from "../useBoard";
 
 /** The kit that the front of a wall is of, or may be kept as. */
 function Kit({ building, front }: { readonly building: Building; readonly front: Front }) {
   const board = useBoard();
+  const spoken = useSpoken();
   const work = useWork("Keeping the kit");
   const kit = board.useDocument(({ scene }) => scene.kits?.find(({ id }) => id === front.kit));
   const elements = board.useDocument(({ scene }) => scene.elements);
@@ -25,7 +27,7 @@ function Kit({ building, front }: { readonly building: Building; readonly front:
       </Button>
     );
   const walls = elements.filter(isBuilding).flatMap(({ fronts = [] }) => fronts.filter((one) => one.kit === kit.id));
-  const change = (next: Front) => board.edit(replaceElement(withFront(building, next)));
+  const change = (next: Front) => board.edit(replaceElement(requireValid(withFront(building, next))));
   const { kit: _, ...own } = front;
   return (
     <KitTools
@@ -35,7 +37,7 @@ function Kit({ building, front }: { readonly building: Building; readonly front:
       now={() => ({ ...kit, elements: kitOfFront(building, front, kit.name).elements })}
       again={() => {
         const usual = frontOfKit(kit);
-        if (usual) change({ ...usual, side: front.side, kit: kit.id });
+        if (usual) spoken(() => change({ ...usual, side: front.side, kit: kit.id }));
       }}
       release={() => change(own)}
     />

@@ -1,5 +1,5 @@
 import { contains, type Vec2 } from "@zanvo/core/geometry";
-import { frontOfKit, hangs, putDown } from "@zanvo/core/kits";
+import { asHere, frontOfKit, hangs, putDown } from "@zanvo/core/kits";
 import type { Kit } from "@zanvo/core/scene";
 import { toldBy } from "@zanvo/core/problem";
 import { isBlock, isBuilding, raisedBy, terrainOf } from "@zanvo/core/world";
@@ -36,7 +36,8 @@ async function putFront(board: Board, kit: Kit, at: Vec2, refuse: (text: string)
 }
 
 /** Puts a kit where the picture was pressed, and chooses it; says why it cannot be put there. */
-export async function putKit(board: Board, kit: Kit, at: Vec2, window: Vec2): Promise<void> {
+export async function putKit(board: Board, shelved: Kit, at: Vec2, window: Vec2): Promise<void> {
+  const kit = asHere(board.useDocument.getState().scene, shelved);
   const refuse = (text: string) => board.showTag({ at: window, text, wrong: true });
   if (!contains(board.currentShot().frame, at)) return refuse("Press in the panel.");
   if (kit.of === "front") return putFront(board, kit, at, refuse);
