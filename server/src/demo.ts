@@ -26,8 +26,8 @@ const documentsIn = (folder: string): Photographed[] =>
     .map((file) => JSON.parse(readFileSync(join(folder, file), "utf8")) as Photographed);
 
 /**
- * Puts the demo scenes on a shelf that nothing was ever put on, the first of them last, so that it stands first; and the
- * kits that ship on theirs, where none was ever kept.
+ * Puts the demo scenes on a shelf that nothing was ever put on, the first of them last, so that it stands first; and
+ * the kits that ship on theirs, where none was ever kept.
  */
 export async function putDemo(
   store: Store,

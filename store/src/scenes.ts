@@ -164,7 +164,7 @@ async function free({ writer }: Access): Promise<void> {
 
 /** What is asked of the shelf. */
 const readingFrom = ({ read }: Access) => ({
-  /** A shelf, that of scenes or that of kits, what was worked on last first; plain rows, since there may be thousands. */
+  /** The shelf of scenes, or of kits, what was worked on last first; plain rows, since there may be thousands. */
   list: (shelf: "scenes" | "kits" = "scenes"): Promise<Card[]> =>
     read(async (db) => {
       const rows = (await db.query(

@@ -95,7 +95,7 @@ describe("the circle in the picture of a square", () => {
     );
   });
 
-  it("obeys Apollonius: conjugate half diameters have the squares of the semi-axes for their sum, and their area", () => {
+  it("obeys Apollonius: of conjugate half diameters the squares have one sum, and the area is the same", () => {
     fc.assert(
       fc.property(anyQuad, between(0, 360), (quad, at) => {
         const ellipse = circleInQuad(quad);

@@ -6,7 +6,7 @@ export const TEMPLATES = [15, 20, 25, 30, 35, 40, 45, 50, 55, 60] as const;
 
 /** How an ellipse is drawn by hand: lengths in the unit of its axes. */
 export interface ByHand {
-  /** The angle at which a circle is seen that looks so: that whose sine is the short axis over the long one, degrees. */
+  /** The angle at which a circle is seen that looks so: its sine is the short axis over the long one, degrees. */
   readonly seenAt: number;
   /** The template that comes nearest, degrees, and by how much of the short semi-axis it is off. */
   readonly template: { readonly angle: number; readonly off: number };

@@ -11,7 +11,7 @@ import {
 import { quadProblem } from "../dividing";
 import { NoAnswer } from "../problem";
 
-/** An ellipse: its centre, its semi-axes, the long one first, and how the long one lies, degrees clockwise from right. */
+/** An ellipse: its centre, its semi-axes, and how the long one lies, degrees clockwise from right. */
 export interface Ellipse {
   readonly centre: Vec2;
   readonly semiAxes: readonly [long: number, short: number];
@@ -58,10 +58,10 @@ function ellipseIn([a, b, c, d, e, f]: Conic): Ellipse | null {
   return { centre: [x, y], semiAxes: [long, short], tilt: turn === -90 ? 90 : turn };
 }
 
-/** Where a circle's square is halved and quartered: on the middles of its sides, and 0.1464 of a side off its corners. */
+/** A circle crosses the diagonals of the square around it so far off its sides: 0.1464 of a side. */
 const OFF = (1 - Math.SQRT1_2) / 2;
 
-/** The eight places that a circle is drawn through by hand, in the square around it, from the middle of its first side. */
+/** The eight places that a circle is drawn through, in the square around it, from the middle of its first side. */
 export const EIGHT: readonly Vec2[] = [
   [0.5, 0],
   [1 - OFF, OFF],

@@ -1,3 +1,4 @@
+import { radians } from "../geometry";
 import type { Kit, Scene } from "../scene";
 import { validateElement, type Building, type Element, type Front } from "../world";
 import { carriedOver, frameOf, type Frame } from "./frame";
@@ -12,6 +13,9 @@ const isOf =
   (element: Element): element is OfKit =>
     element.kit?.id === kit;
 
+/** What the parts of an instance are called as a group. */
+const groupOf = ({ name }: Kit, instance: string): string => `${name} ${instance.slice(0, 4)}`.slice(0, 200);
+
 /**
  * A kit put down: its parts at a place of the world, facing along a heading, as one more instance of it. Several parts
  * are a group.
@@ -19,7 +23,7 @@ const isOf =
  */
 export function putDown(kit: Kit, to: Frame, id: () => string): Element[] {
   const instance = id();
-  const group = kit.elements.length > 1 ? { group: `${kit.name} ${instance.slice(0, 4)}`.slice(0, 200) } : {};
+  const group = kit.elements.length > 1 ? { group: groupOf(kit, instance) } : {};
   return carriedOver(kit.elements, ORIGIN, to).map((one) => ({
     ...one,
     id: id(),
@@ -53,7 +57,7 @@ function standingOf(instance: readonly OfKit[], kit: Kit): Frame | null {
 
 /** Where the origin of a kit comes to be when one of its frames comes to be another. */
 function originFrom(from: Frame, to: Frame): Frame {
-  const turn = ((to.heading - from.heading) * Math.PI) / 180;
+  const turn = radians(to.heading - from.heading);
   const [x, y] = [-from.at[0], -from.at[1]];
   return {
     at: [to.at[0] + x * Math.cos(turn) + y * Math.sin(turn), to.at[1] - x * Math.sin(turn) + y * Math.cos(turn)],
@@ -62,13 +66,12 @@ function originFrom(from: Frame, to: Frame): Frame {
   };
 }
 
-/** What an instance becomes with other parts, where it stands: what was a part of it keeps its id, its name and more. */
+/** What an instance becomes with other parts, where it stands: what was a part of it keeps its id and its name. */
 export function instanceMade(instance: readonly OfKit[], before: Kit, now: Kit, id: () => string): Element[] | null {
   const at = standingOf(instance, before);
   if (!at) return null;
   const [first] = instance;
-  const grouped =
-    now.elements.length > 1 ? (first.group ?? `${now.name} ${first.kit.instance.slice(0, 4)}`) : first.group;
+  const grouped = now.elements.length > 1 ? (first.group ?? groupOf(now, first.kit.instance)) : first.group;
   return carriedOver(now.elements, ORIGIN, at).map((one): Element => {
     const old = instance.find((part) => part.kit.part === one.id);
     const { hidden, locked } = old ?? first;

@@ -20,7 +20,7 @@ export function rowKitOf(kit: Kit): RowKit | null {
 export const kitsOfRow = ({ kits: from }: Row, kits: readonly Kit[] = []): readonly RowKit[] =>
   kits.flatMap((kit) => (from?.ids.includes(kit.id) ? (rowKitOf(kit) ?? []) : []));
 
-/** What else belongs to the kits that houses were rolled from: signs, lanterns and steps, as parts of their instances. */
+/** What else belongs to the kits that houses were rolled from, such as signs, as parts of their instances. */
 export const beside = (houses: readonly Building[], kits: readonly Kit[] = [], id: () => string): Element[] =>
   houses.flatMap((house) => {
     const kit = kits.find((one) => one.id === house.kit?.id);

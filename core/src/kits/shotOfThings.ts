@@ -48,7 +48,7 @@ export function shotOfThings(things: readonly Element[]): Shot {
   const [xs, ys] = [0, 1].map((axis) => seen.map((p) => p[axis]));
   const [[u0, u1], [v0, v1]] = [xs, ys].map((all) => [Math.min(...all), Math.max(...all)]);
   const times = FILLED * Math.min(frame.width / (u1 - u0), frame.height / (v1 - v0));
-  // The picture is larger about the centre of vision, which is put where the middle of the kit comes to be in its panel.
+  // The picture grows about the centre of vision, which is put so that the kit comes to the middle of its panel.
   const centre = {
     x: middle.x - times * ((u0 + u1) / 2 - middle.x),
     y: middle.y - times * ((v0 + v1) / 2 - middle.y),

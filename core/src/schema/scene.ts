@@ -88,7 +88,7 @@ export const ElementSchema = Type.Unsafe<Element>({
 });
 
 /** What a kit is of: things that are put down together, or the front of a wall. */
-export const KIT_KINDS = ["things", "front"] as const;
+const KIT_KINDS = ["things", "front"] as const;
 export type KitKind = (typeof KIT_KINDS)[number];
 const KitKindSchema = OneOf(...KIT_KINDS);
 

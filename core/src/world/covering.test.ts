@@ -92,7 +92,7 @@ describe("what roofs are laid with", () => {
         expect(normal[2]).toBeGreaterThan(0.1);
         for (const [x, y, z] of [a, b]) expect(normal[0] * x + normal[1] * y + normal[2] * z).toBeCloseTo(offset, 9);
       }
-      // The ridge runs along the longer side, 4.5 m and 3 m up: courses are so many of the slope as their gauge goes in.
+      // The ridge runs along the longer side, 4.5 m in and 3 m up: so many courses as their gauge goes into the slope.
       const courses = lines.filter(({ a, b }) => Math.abs(a[2] - b[2]) < 1e-9);
       expect(courses).toHaveLength(2 * Math.ceil(Math.hypot(4.5, 3) / COVERS[cover].gauge - 1 - 1e-9));
     }

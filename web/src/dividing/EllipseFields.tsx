@@ -27,8 +27,8 @@ function rowsOf(circle: CircleInQuad, size: (value: number) => Told): readonly (
     ["Seen at", sentence`${seenAt.toFixed(1)}°`],
     [
       "Nearest template",
-      sentence`${String(template.angle)}°, ${size(2 * long)} long: its short axis is ${size(2 * Math.abs(template.off))} too
-        ${template.off > 0 ? "wide" : "narrow"}`,
+      sentence`${String(template.angle)}°, ${size(2 * long)} long: its short axis is
+        ${size(2 * Math.abs(template.off))} too ${template.off > 0 ? "wide" : "narrow"}`,
     ],
     [
       "Pins and string",
@@ -36,7 +36,8 @@ function rowsOf(circle: CircleInQuad, size: (value: number) => Told): readonly (
     ],
     [
       "Trammel",
-      sentence`marks ${size(trammel.onLong)} and ${size(trammel.onShort)} from the tip, for the long and the short axis`,
+      sentence`marks ${size(trammel.onLong)} and ${size(trammel.onShort)} from the tip, for the long and the short
+        axis`,
     ],
     ["With a level long axis", sentence`${lean.toFixed(1)}° wrong, the outline up to ${size(apart)} off`],
   ];

@@ -77,12 +77,12 @@ export const WORK: readonly WordsPage[] = [
     id: "kits",
     title: "Kits",
     text: [
-      "A kit is what you would draw again: a building with its signs, a front, a shelter. Choose things on the plan or " +
-        "on the board, open Kit, give it a name and press Keep as a kit. A front is kept from its wall, in Fittings.",
-      "Kits stand on a shelf of their own, beside that of scenes. There they are opened, renamed, duplicated, saved as " +
-        "files, deleted and put back; a file of a kit is brought in like that of a scene.",
-      "In Fittings, a kit is put where you press in the picture, its front towards you, square to the streets. On the " +
-        "plan it is pressed down, or drawn along its front from one end, and stands away from the street.",
+      "A kit is what you would draw again: a building with its signs, a front, a shelter. Choose things on the plan " +
+        "or on the board, open Kit, give it a name and press Keep as a kit. A front is kept from its wall, in Fittings.",
+      "Kits stand on a shelf of their own, beside that of scenes. There they are opened, renamed, duplicated, saved " +
+        "as files, deleted and put back; a file of a kit is brought in like that of a scene.",
+      "In Fittings, a kit is put where you press in the picture, its front towards you, square to the streets. On " +
+        "the plan it is pressed down, or drawn along its front from one end, and stands away from the street.",
       "What was put down is an instance of its kit. Change one and press “Change the kit everywhere”: all instances " +
         "here follow, where they stand, and other scenes are offered it. Or change one alone from then on.",
       "A row rolls houses and fronts from the kits that you tick there.",

@@ -93,7 +93,7 @@ const RULES: readonly RuleTool[] = [
     id: "room",
     label: "Room",
     icon: <DoorOpen size={14} aria-hidden />,
-    hint: "Draw inside a building, from one corner of a room to the opposite one: near its walls it is brought to them.",
+    hint: "Draw inside a building, from one corner of a room to the opposite one: near walls it is brought to them.",
     gesture: "drawn",
     shape: "rectangle",
     add: addRoom,

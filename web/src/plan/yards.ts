@@ -43,6 +43,6 @@ export const addYard = (stores: Stores, corners: readonly Vec2[]): void =>
     courtyards: [...(building.courtyards ?? []), corners.map(([x, y]) => ({ x, y }))],
   }));
 
-/** Makes a room in the building that stands at its middle, in every storey: its corners may have caught on the walls. */
+/** Makes a room in the building that stands at its middle, in every storey: its corners may lie on the walls. */
 export const addRoom = (stores: Stores, corners: readonly Vec2[]): void =>
   changeAround(stores, [centroid(corners)], "room", (building) => withRoom(building, corners));

@@ -188,8 +188,8 @@ function sideOfPlace(corners: readonly Vec2[], [x, y]: Vec3, eye: Vec3): number 
 }
 
 /**
- * The wall that is seen at a place of the picture, or that what is seen there stands out of; null where none is that can
- * have a front.
+ * The wall that is seen at a place of the picture, or that what is seen there stands out of; null where none is that
+ * can have a front.
  */
 export function sideAt(view: View, elements: readonly Element[], at: Vec2): SideAt | null {
   const face = pickFace(view, solidsAt(view, { elements: elements.map(withoutRooms) }, at), at);

@@ -56,7 +56,8 @@ function bayWindowsOf(building: Building): readonly BayWindow[] {
         low: storey === 0 ? 0 : floor.low,
         high,
         foot: storey === 0 || under ? null : floor.low - Math.min(BRACKET, out),
-        top: over ? null : Math.max(high, Math.min(high + ROOF, ceiling)) + (high === ceiling ? ROOF : 0),
+        // At the top of its wall, its roof rises over the eaves.
+        top: over ? null : high < ceiling ? Math.min(high + ROOF, ceiling) : high + ROOF,
       };
     });
   });

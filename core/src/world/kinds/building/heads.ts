@@ -38,9 +38,10 @@ export function riseOf(head: Head, { from, to, low, high }: Extent): number {
 }
 
 /**
- * An arch of three centres over a half span, each struck over 60 degrees: of the outer ones, whose radius is r, they lie
- * at its springing, and the middle one's under it where the arcs meet with one tangent. Half span a and rise b give
- * r = (b - (2 - sqrt 3) a) / (sqrt 3 - 1), by plain trigonometry. A lower one is that of a third of the span, flattened.
+ * An arch of three centres over a half span, each struck over 60 degrees. The outer ones, whose radius is r, lie at its
+ * springing; the middle one lies under it where the arcs meet with one tangent. Half span a and rise b give
+ * r = (b - (2 - sqrt 3) a) / (sqrt 3 - 1), by plain trigonometry. A lower one is that of a third of the span,
+ * flattened.
  */
 function basket([x, y]: Vec2, half: number, rise: number): Vec2[] {
   const usual = 2 * BASKET * half;

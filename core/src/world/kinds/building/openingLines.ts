@@ -230,7 +230,7 @@ function leavesOf(opening: Opening, pane: readonly Vec2[], depth: number): Openi
   }
 }
 
-/** A keystone stands out of its band by so much of it; an impost is so high and reaches so far beyond it, as parts of it. */
+/** So much of its band a keystone stands out of it, an impost is high, and reaches beyond it. */
 const [KEYSTONE, IMPOST, REACHES] = [0.35, 0.5, 0.2] as const;
 
 /** The place so far along a line of places, as a part of their number. */
@@ -242,8 +242,8 @@ function placeAlong(line: readonly Vec2[], part: number): Vec2 {
 }
 
 /**
- * The stones of a band over a head: the joints between them, square to it, a keystone that stands out of it, and imposts
- * under its ends.
+ * The stones of a band over a head: the joints between them, square to it, a keystone that stands out of it, and
+ * imposts under its ends.
  * @param inner its lower edge and `outer` its upper one, from right to left, with as many places
  */
 function stonesOf({ look }: Opening, inner: readonly Vec2[], outer: readonly Vec2[], high: number): OpeningLine[] {

@@ -1,4 +1,4 @@
-import { add, cross, dot, scale, unit, type Vec2, type Vec3 } from "../../../geometry";
+import { add, cross, dot, fromStretch, scale, unit, type Vec2, type Vec3 } from "../../../geometry";
 import type { Detail, DetailItem } from "../../details";
 import { coursed, type Hatch } from "../../hatching";
 import type { Face, Solid } from "../../solid";
@@ -21,15 +21,8 @@ function waysOf({ normal }: Face): readonly [along: Vec3, up: Vec3] {
 }
 
 /** How near a place lies to the rim of an area, m. */
-const nearness = ([x, y]: Vec2, ring: readonly Vec2[]): number =>
-  Math.min(
-    ...ring.map(([px, py], i) => {
-      const [qx, qy] = ring[(i + 1) % ring.length];
-      const [dx, dy] = [qx - px, qy - py];
-      const k = Math.max(0, Math.min(1, ((x - px) * dx + (y - py) * dy) / (dx * dx + dy * dy)));
-      return Math.hypot(x - px - k * dx, y - py - k * dy);
-    }),
-  );
+const nearness = (at: Vec2, ring: readonly Vec2[]): number =>
+  Math.min(...ring.map((p, i) => fromStretch(at, p, ring[(i + 1) % ring.length])));
 
 /** What is left of lines for a hint: those near the rim. */
 function hinted(lines: readonly Hatch[], ring: readonly Vec2[]): readonly Hatch[] {
@@ -45,7 +38,10 @@ function hinted(lines: readonly Hatch[], ring: readonly Vec2[]): readonly Hatch[
   });
 }
 
-/** The joints of what the slopes of a roof are laid with. @param top the part that the roof is on, where it is one with it */
+/**
+ * The joints of what the slopes of a roof are laid with.
+ * @param top the part that the roof is on, where it is one with it
+ */
 export function roofingOf({ roof }: Building, top: string, solids: readonly Solid[]): Detail[] {
   if (!roof.cover) return [];
   const { wide, gauge } = COVERS[roof.cover];

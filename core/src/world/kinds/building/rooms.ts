@@ -1,4 +1,4 @@
-import type { Vec2 } from "../../../geometry";
+import { fromStretch, type Vec2 } from "../../../geometry";
 import { metres, sentence } from "../../../units";
 import { areClear, crossingOf, inset, isConvex, isWithin, longestSide, sideOf, tidy } from "../../polygon";
 import type { ElementError } from "../kind";
@@ -93,12 +93,7 @@ const areApart = (one: readonly Vec2[], other: readonly Vec2[]): boolean =>
 
 /** Whether a place lies on a side of a ring. */
 const isOnRim = (at: Vec2, ring: readonly Vec2[]): boolean =>
-  ring.some((_, side) => {
-    const { p, u, long } = sideOf(ring, side);
-    const [dx, dy] = [at[0] - p[0], at[1] - p[1]];
-    const along = dx * u[0] + dy * u[1];
-    return Math.abs(dx * u[1] - dy * u[0]) < SAME && along > -SAME && along < long + SAME;
-  });
+  ring.some((p, i) => fromStretch(at, p, ring[(i + 1) % ring.length]) < SAME);
 
 /** The rooms of a part of a building, storey by storey; none where there is no room for any. */
 export function roomsOf(rooms: Rooms, { points, z, height, floors }: FittedTier): readonly Room[] {
