@@ -5,6 +5,7 @@ export * from "./context";
 export * from "./desk";
 export * from "./layer";
 export * from "./layers";
+export { leastAngleIn } from "./leastAngle";
 export * from "./lettering";
 export * from "./missing";
 export * from "./sheet";

@@ -4,6 +4,7 @@ import { OUTLINE, type EdgeClass, type VisibleEdges } from "../visibility";
 import type { Shapes } from "./layer";
 import type { LayerContext } from "./layers/kind";
 import { endsWhere, stretchLines, type Stretches } from "./stretches";
+import { OUTLINE_ONLY } from "../world";
 
 /** What is drawn of visible edges is worked out from these. */
 type EdgeContext = Pick<LayerContext, "view" | "visible" | "shot">;
@@ -41,9 +42,6 @@ function ofClass({ ends, edgeClass, solid }: VisibleEdges, wanted: EdgeClass): C
 export const classLines = (view: View, visible: VisibleEdges, wanted: EdgeClass): Shapes =>
   stretchLines(view, edgesOfClass(visible, wanted).ends);
 
-/** Drawn smaller than so many gaps, a thing is left with its outline only. */
-const FAR = 5;
-
 /** Which solids were too small the last time that they were asked for: the kinds of lines of one drawing share it. */
 const lastSmall = new WeakMap<
   VisibleEdges,
@@ -55,7 +53,7 @@ export function smallIn({ view, visible, shot }: EdgeContext): Uint8Array {
   const { gap } = lineSpacingOf(shot);
   const last = lastSmall.get(visible);
   if (last && last.view === view && last.gap === gap) return last.small;
-  const small = findSmall(view, visible, FAR * gap);
+  const small = findSmall(view, visible, OUTLINE_ONLY * gap);
   lastSmall.set(visible, { view, gap, small });
   return small;
 }

@@ -13,6 +13,24 @@ export interface StretchAt {
   readonly tangential: number;
 }
 
+/** How many places along a side of the panel are asked how much they are enlarged. */
+const ALONG_SIDE = 8;
+
+/** The angle (rad) that is drawn no wider than a length, mm, anywhere in a shot's panel. */
+export function leastAngleOf(shot: Shot, length: number): number {
+  const { frame } = shot;
+  const view = viewOf(shot);
+  const steps = Array.from({ length: ALONG_SIDE + 1 }, (_, i) => i / ALONG_SIDE);
+  const enlargements = steps.flatMap((s) =>
+    steps.map((t) => {
+      const seen = toEye(view, unproject(view, [frame.x + s * frame.width, frame.y + t * frame.height]));
+      const { radial, tangential } = view.law.stretch(seen);
+      return Math.max(radial, tangential);
+    }),
+  );
+  return length / (view.distance * Math.max(1, ...enlargements.filter(Number.isFinite)));
+}
+
 /**
  * The stretch along a level line through the panel, at the height of the centre of vision or as near to it as the
  * panel reaches.

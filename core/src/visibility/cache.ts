@@ -27,6 +27,14 @@ function drawnBy({ details, units }: Built, known: WeakMap<readonly Detail[], Dr
   return all;
 }
 
+/** How a world is looked at. */
+export interface HowSeen {
+  /** The element whose near walls are left out. */
+  readonly cutaway?: string;
+  /** Lines that are seen nearer together than this cannot be told apart, rad: such details are not built. */
+  readonly leastAngle?: number;
+}
+
 /**
  * A look at worlds that keeps what it saw: for as long as nothing in the world changes, a place is worked out once,
  * whichever shots look from it; where some of it changes, only what may be seen otherwise by that is worked out again.
@@ -36,7 +44,7 @@ function drawnBy({ details, units }: Built, known: WeakMap<readonly Detail[], Dr
 export function visibilityCache(): (
   elements: readonly Element[],
   eye: Vec3,
-  cutaway?: string,
+  how?: HowSeen,
 ) => Generator<VisibleEdges, VisibleEdges> {
   const build = buildCache();
   let world: Built = { solids: [], details: [] };
@@ -49,11 +57,10 @@ export function visibilityCache(): (
     memories.delete(at);
     return memory;
   };
-  return function* (elements, eye, cutaway) {
-    const now = build(elements);
-    if (!same(now.solids, world.solids) || !same(now.details, world.details))
-      [world, known] = [now, new Map<string, VisibleEdges>()];
-    const [at, mine] = [[...eye, cutaway].join(" "), known];
+  return function* (elements, eye, { cutaway, leastAngle } = {}) {
+    const now = build(elements, leastAngle === undefined ? undefined : { eye, leastAngle });
+    if (!same(now.of ?? [], world.of ?? [])) [world, known] = [now, new Map<string, VisibleEdges>()];
+    const [at, mine] = [[...eye, leastAngle, cutaway].join(" "), known];
     const before = mine.get(at);
     if (before) return before;
     const parts: VisibleEdges[] = [];

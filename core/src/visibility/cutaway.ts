@@ -43,9 +43,10 @@ function nearFaces({ faces, edges }: Solid, eye: Vec3): ReadonlySet<number> {
  * A world with the near walls of one element left out, so that an eye before them sees into its rooms: with those
  * walls goes what stands out of them and what is drawn on them. An element without rooms stays whole.
  */
-export function cutAway({ solids, details, units }: Built, eye: Vec3, element?: string): Built {
+export function cutAway(world: Built, eye: Vec3, element?: string): Built {
+  const { solids, details } = world;
   const own = solids.filter(({ id, faces }) => id === element && faces.some(isOfRoom));
-  if (own.length === 0) return { solids, details, units };
+  if (own.length === 0) return world;
   const changed = new Map<Solid, { readonly solid: Solid | null; readonly gone: ReadonlySet<number> }>();
   const items = new Set<DetailItem>();
   const planes: Face[] = [];

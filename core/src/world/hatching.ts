@@ -1,4 +1,5 @@
 import type { Vec2 } from "../geometry";
+import { shareOf } from "./resolution";
 
 /** No area has more lines of a hatching in one direction than this. */
 const MAX_LINES = 2000;
@@ -47,8 +48,8 @@ export function withinArea(rings: Rings, a: Vec2, b: Vec2): (readonly [Vec2, Vec
   return out;
 }
 
-/** Lines along a direction of length 1, one every so many m, where they lie within an area. */
-export function hatched(rings: Rings, [ux, uy]: Vec2, every: number): Hatch[] {
+/** Lines along a direction of length 1, one every so many m, where they lie within an area. @param share of them */
+export function hatched(rings: Rings, [ux, uy]: Vec2, every: number, share = 1): Hatch[] {
   const places = rings.flat();
   const off = places.map(([x, y]) => y * ux - x * uy);
   const along = places.map(([x, y]) => x * ux + y * uy);
@@ -57,7 +58,7 @@ export function hatched(rings: Rings, [ux, uy]: Vec2, every: number): Hatch[] {
   const back = (s: number, t: number): Vec2 => [s * ux - t * uy, s * uy + t * ux];
   const out: Hatch[] = [];
   for (let k = Math.ceil((low + 1e-6) / every), n = 0; k * every < high - 1e-6 && n < MAX_LINES; k++, n++)
-    for (const [a, b] of withinArea(rings, back(from, k * every), back(to, k * every)))
+    for (const [a, b] of k % share === 0 ? withinArea(rings, back(from, k * every), back(to, k * every)) : [])
       out.push({ a, b, index: Math.abs(k) });
   return out;
 }
@@ -70,13 +71,16 @@ export interface Courses {
   readonly shift: number;
 }
 
-/** The joints of courses along a direction of length 1, where they lie within an area. */
-export function coursed(rings: Rings, way: Vec2, { long, high, shift }: Courses): Hatch[] {
+/**
+ * The joints of courses along a direction of length 1, where they lie within an area.
+ * @param leastLength those nearer together than this are left out, m
+ */
+export function coursed(rings: Rings, way: Vec2, { long, high, shift }: Courses, leastLength = 0): Hatch[] {
   const [ux, uy] = way;
   const back = (s: number, t: number): Vec2 => [s * ux - t * uy, s * uy + t * ux];
-  const beds = high === Infinity ? [] : hatched(rings, way, high);
-  if (long === Infinity) return beds;
-  if (high === Infinity) return hatched(rings, [-uy, ux], long);
+  const beds = high === Infinity ? [] : hatched(rings, way, high, shareOf(high, leastLength));
+  if (high === Infinity) return hatched(rings, [-uy, ux], long, shareOf(long, leastLength));
+  if (long === Infinity || Math.min(long, high) < leastLength) return beds;
   const places = rings.flat();
   const off = places.map(([x, y]) => y * ux - x * uy);
   const along = places.map(([x, y]) => x * ux + y * uy);

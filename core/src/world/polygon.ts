@@ -188,5 +188,9 @@ export const cornersOfBox = ([x0, y0, x1, y1]: PlanBox): readonly Vec2[] => [
 
 export const isInBox = ([x, y]: Vec2, [x0, y0, x1, y1]: PlanBox): boolean => x >= x0 && x <= x1 && y >= y0 && y <= y1;
 
+/** How far a place is from a box of the plan, m: 0 within it. */
+export const distanceToBox = ([x, y]: Vec2, [x0, y0, x1, y1]: PlanBox): number =>
+  Math.hypot(Math.max(x0 - x, 0, x - x1), Math.max(y0 - y, 0, y - y1));
+
 export const boxesMeet = (a: PlanBox, b: PlanBox): boolean =>
   a[0] <= b[2] && b[0] <= a[2] && a[1] <= b[3] && b[1] <= a[3];

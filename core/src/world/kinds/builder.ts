@@ -13,6 +13,8 @@ export interface ElementBuilder<E extends ElementBase = ElementBase> {
   build(element: E, around?: Surroundings): Solid[];
   /** What is drawn on its solids, and on the ground. */
   details?(element: E, solids: readonly Solid[], around?: Surroundings): Detail[];
+  /** Whether it builds only those details that can be told apart, by the least length around it. */
+  fine?(element: E): boolean;
   /** The cutting that it is dug into the ground as; null where it cannot be. */
   cutting?(element: E): Cutting | null;
   /** What it raises the ground to; null where it cannot be. @param held an outline as others that it meets hold it */

@@ -133,6 +133,8 @@ export interface Surroundings {
   readonly taken?: Region;
   /** How high the ground rises over what the element stands on, at a place, m; where nothing is said, nowhere. */
   readonly rises?: (at: Vec2) => number;
+  /** Lines nearer together than this cannot be told apart where they are drawn, m; where nothing is said, all can. */
+  readonly leastLength?: number;
 }
 
 /** How a thing hangs in an upright plane: the plane's normal, where it is, and the same thing elsewhere. */

@@ -1,4 +1,5 @@
 import { NOTHING_VISIBLE, type VisibleEdges } from "@zanvo/core/visibility";
+import { leastAngleIn } from "@zanvo/core/drawing";
 import type { Shot } from "@zanvo/core/scene";
 import type { Element } from "@zanvo/core/world";
 import { proxy } from "comlink";
@@ -7,6 +8,9 @@ import { steady } from "../../worker";
 import { createHiddenLines } from "./hiddenLines";
 import type { VisibilityWorker } from "./visibility.worker";
 
+/** The next smaller power of two: it stays as it is for small turns and pulls, so that nothing is hidden anew for them. */
+const steadyAngle = (angle: number): number => 2 ** Math.floor(Math.log2(angle));
+
 /** Hidden lines in one thread for every panel; it stays for the whole visit. */
 export function createVisibility() {
   const thread = steady<VisibilityWorker>(
@@ -14,22 +18,26 @@ export function createVisibility() {
     { onTrouble: (stale) => lines.tellTrouble(stale), alive: (remote) => remote.alive() },
   );
   const lines = createHiddenLines({
-    visibleEdges: (asker, { elements, eye, cutaway }, tell) =>
-      thread.call((remote) => remote.visibleEdges(asker, elements, eye, cutaway, tell && proxy(tell))),
+    visibleEdges: (asker, { elements, eye, ...how }, tell) =>
+      thread.call((remote) => remote.visibleEdges(asker, elements, eye, how, tell && proxy(tell))),
     giveUp: (asker) => void thread.call((remote) => remote.giveUp(asker)).catch(() => undefined),
   });
   return {
     useTrouble: lines.useTrouble,
     lookAgain: lines.lookAgain,
     /** Hidden lines from the eye of a shot, worked out beside the page; the last finished ones stay meanwhile. */
-    useVisibleEdges: (elements: readonly Element[], shot: Pick<Shot, "eye" | "cutaway">): VisibleEdges => {
+    useVisibleEdges: (elements: readonly Element[], shot: Shot): VisibleEdges => {
       const { cutaway } = shot;
+      const leastAngle = steadyAngle(leastAngleIn(shot));
       const { x, y, z } = shot.eye;
       const id = useId();
       const [visible, setSeen] = useState(NOTHING_VISIBLE);
       const [asker] = useState(() => lines.asker(id, setSeen));
       const tries = lines.useTrouble((one) => one.tries);
-      useEffect(() => asker.want({ elements, eye: [x, y, z], cutaway }), [asker, elements, x, y, z, cutaway, tries]);
+      useEffect(
+        () => asker.want({ elements, eye: [x, y, z], cutaway, leastAngle }),
+        [asker, elements, x, y, z, cutaway, leastAngle, tries],
+      );
       useEffect(() => asker.leave, [asker]);
       return visible;
     },

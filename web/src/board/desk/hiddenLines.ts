@@ -1,5 +1,5 @@
 import type { Vec3 } from "@zanvo/core/geometry";
-import { joined, type VisibleEdges } from "@zanvo/core/visibility";
+import { joined, type HowSeen, type VisibleEdges } from "@zanvo/core/visibility";
 import type { Element } from "@zanvo/core/world";
 import { create } from "zustand";
 
@@ -8,11 +8,10 @@ const PATIENCE = 1000;
 /** The first parts are shown after so long, and each time after twice as long: there is more to draw then, ms. */
 const FIRST_SHOWN = 120;
 
-/** What is looked at, and from where; the near walls of an element may be left out. */
-export interface Wanted {
+/** What is looked at, and from where. */
+export interface Wanted extends HowSeen {
   readonly elements: readonly Element[];
   readonly eye: Vec3;
-  readonly cutaway?: string;
 }
 
 /** What works hidden lines out, beside the page. */

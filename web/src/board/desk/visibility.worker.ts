@@ -1,6 +1,6 @@
 import { expose } from "comlink";
 import type { Vec3 } from "@zanvo/core/geometry";
-import { NOTHING_VISIBLE, type visibilityCache, type VisibleEdges } from "@zanvo/core/visibility";
+import { NOTHING_VISIBLE, type HowSeen, type visibilityCache, type VisibleEdges } from "@zanvo/core/visibility";
 import type { Element } from "@zanvo/core/world";
 
 /** So long is worked without listening whether it is still wanted, ms. */
@@ -24,14 +24,13 @@ const listen = () => new Promise((resolve) => setTimeout(resolve, 0));
 const api = {
   /**
    * The stretches of the elements' edges that an eye sees; null where the asker gave it up meanwhile.
-   * @param cutaway the element whose near walls are left out
    * @param onPart told each part as it comes, the nearest first
    */
   async visibleEdges(
     asker: string,
     elements: readonly Element[],
     eye: Vec3,
-    cutaway?: string,
+    how?: HowSeen,
     onPart?: (part: VisibleEdges) => void,
   ): Promise<VisibleEdges | null> {
     const run = (wanted.get(asker) ?? 0) + 1;
@@ -39,7 +38,7 @@ const api = {
     if (elements.length === 0 && !looking) return NOTHING_VISIBLE;
     const look = await looks();
     if (wanted.get(asker) !== run) return null;
-    const parts = look(elements, eye, cutaway);
+    const parts = look(elements, eye, how);
     let heard = performance.now();
     for (let next = parts.next(); ; next = parts.next()) {
       if (next.done) return next.value;

@@ -1,4 +1,5 @@
 import { gaps, union, type Interval, type Vec2 } from "../../../geometry";
+import { shareOf } from "../../resolution";
 import { PATTERNS, type Dress, type PatternId } from "./dressSchema";
 import type { Floor } from "./floors";
 import type { Opening } from "./front";
@@ -14,6 +15,8 @@ export interface DressedWall {
   readonly side?: number;
   readonly floors: readonly Floor[];
   readonly openings: readonly Opening[];
+  /** Lines of its pattern that are nearer together than this are left out: they cannot be told apart, m. */
+  readonly leastLength?: number;
 }
 
 /** A line of a wall's dress, m along it and up; lines of one `thing` are drawn together or not at all. */
@@ -169,13 +172,17 @@ function jointsOfCourse(pattern: PatternId, course: number, { long, side = 0 }: 
 /** The joints of a wall's pattern, course by course, clear of its openings. */
 function patternOf({ pattern, hint }: Dress, wall: DressedWall, rings: readonly (readonly Vec2[])[]): DressLine[] {
   if (!pattern) return [];
-  const { high } = PATTERNS[pattern];
+  const { high, long: piece } = PATTERNS[pattern];
   const courses = Math.floor(wall.height / high + 1e-9);
-  return Array.from({ length: courses }, (_, i) => i).flatMap((i) => {
+  const { leastLength = 0 } = wall;
+  const share = shareOf(high, leastLength);
+  const hasJoints = share === 1 && piece >= leastLength;
+  return Array.from({ length: Math.ceil(courses / share) }, (_, n) => n * share).flatMap((i) => {
     const [low, up] = [i * high, (i + 1) * high];
     if (low < wall.ground) return [];
     const kept = (free: readonly Interval[]) => (hint ? hinted(free) : free);
     const bed = up < wall.height - LEAST ? level("pattern", "bed", i, up, kept(freeAt(rings, wall.long, up))) : [];
+    if (!hasJoints) return bed;
     const free = kept(freeAt(rings, wall.long, (low + up) / 2));
     const joints = jointsOfCourse(pattern, i, wall)
       .filter((s) => free.some(([from, to]) => s > from + LEAST && s < to - LEAST))

@@ -1,7 +1,10 @@
 import type { Vec2, Vec3 } from "../../../geometry";
 import type { Detail, DetailItem, DetailKind } from "../../details";
-import { sideOf } from "../../polygon";
+import { cornersOf } from "../../outline";
+import { boxOnPlan, sideOf } from "../../polygon";
+import { OUTLINE_ONLY } from "../../resolution";
 import type { Solid } from "../../solid";
+import type { Surroundings } from "../kind";
 import { railsOf } from "./attached";
 import { bayPanes } from "./bayWindows";
 import { tierPart, tiersUp } from "./build";
@@ -57,6 +60,9 @@ function frame(
   }
 }
 
+/** How large an opening is from corner to corner, m. */
+const diagonalOf = ({ from, to, low, high }: Opening): number => Math.hypot(to - from, high - low);
+
 /** Adds the lines of a wall's dress to others. */
 function dressed(dress: Dress, { p, u }: Wall, wall: DressedWall, z: number, on: Detail["on"], out: Detail[]): void {
   const at = ([s, up]: Vec2): Vec3 => [p[0] + s * u[0], p[1] + s * u[1], z + up];
@@ -95,10 +101,25 @@ function roundWindows(
   );
 }
 
-/** Windows and doors of a building, drawn on its walls. */
-export function openingsOf(building: Building, solids: readonly Solid[], rises?: Over): Detail[] {
-  const { windows, doors = [], fronts = [], dress } = building;
-  if (!windows && doors.length === 0 && fronts.length === 0 && !dress && !building.roof.cover) return [];
+/** Whether a building has lines on its walls or roofs. */
+export const hasFineDetails = ({ windows, doors = [], fronts = [], dress, roof }: Building): boolean =>
+  windows !== undefined || doors.length > 0 || fronts.length > 0 || dress !== undefined || roof.cover !== undefined;
+
+/** Whether a building is so small that only its outline is drawn. */
+function isOutlineOnly(building: Building, least: number): boolean {
+  if (least === 0) return false;
+  const [x0, y0, x1, y1] = boxOnPlan(cornersOf(building));
+  const heights = tiersUp(building).map(({ z, height }) => z + height - building.base);
+  // Its roof included, it is hardly higher than it is wide besides.
+  const high = Math.max(...heights) + Math.hypot(x1 - x0, y1 - y0);
+  return Math.hypot(x1 - x0, y1 - y0, high) < OUTLINE_ONLY * least;
+}
+
+/** Windows and doors of a building, drawn on its walls: those that can be told apart. */
+export function openingsOf(building: Building, solids: readonly Solid[], around: Surroundings = {}): Detail[] {
+  const { windows, dress } = building;
+  const { rises, leastLength = 0 } = around;
+  if (!hasFineDetails(building) || isOutlineOnly(building, leastLength)) return [];
   const tiers = fittedTiers(building, tiersUp(building), rises);
   // Into one list: a town has hundreds of thousands of lines.
   const out: Detail[] = tiers.length > 0 ? railsOf(building) : [];
@@ -114,13 +135,21 @@ export function openingsOf(building: Building, solids: readonly Solid[], rises?:
       const face = faceOf(solid, wall);
       if (face < 0) continue;
       const on = { solid, face };
-      for (const opening of openings) frame(opening, wall, z, on, cuts?.get(keyOf(wall, opening)), out);
+      for (const opening of openings.filter((one) => diagonalOf(one) >= leastLength))
+        frame(opening, wall, z, on, cuts?.get(keyOf(wall, opening)), out);
       if (dress)
-        dressed(dress, wall, { long: wall.long, height, ground, floors, openings, side: wall.side ?? 0 }, z, on, out);
+        dressed(
+          dress,
+          wall,
+          { long: wall.long, height, ground, floors, openings, side: wall.side ?? 0, leastLength },
+          z,
+          on,
+          out,
+        );
     }
   });
   for (const { wall, opening, on } of tiers.length > 0 ? bayPanes(building, solids) : [])
     frame(opening, wall, building.base, on, undefined, out);
-  if (tiers.length > 0) out.push(...roofingOf(building, tierPart(tiers.length - 1), solids));
+  if (tiers.length > 0) out.push(...roofingOf(building, tierPart(tiers.length - 1), solids, leastLength));
   return out;
 }

@@ -41,8 +41,9 @@ function hinted(lines: readonly Hatch[], ring: readonly Vec2[]): readonly Hatch[
 /**
  * The joints of what the slopes of a roof are laid with.
  * @param top the part that the roof is on, where it is one with it
+ * @param leastLength joints that are nearer together than this are left out, m
  */
-export function roofingOf({ roof }: Building, top: string, solids: readonly Solid[]): Detail[] {
+export function roofingOf({ roof }: Building, top: string, solids: readonly Solid[], leastLength = 0): Detail[] {
   if (!roof.cover) return [];
   const { wide, gauge } = COVERS[roof.cover];
   return solids
@@ -60,7 +61,7 @@ export function roofingOf({ roof }: Building, top: string, solids: readonly Soli
         // Courses are laid from the eaves up.
         const eaves = Math.min(...flat.map(([, v]) => v));
         const ring = flat.map(([s, v]): Vec2 => [s, v - eaves]);
-        const lines = coursed([ring], [1, 0], { long: wide, high: gauge, shift: 0.5 });
+        const lines = coursed([ring], [1, 0], { long: wide, high: gauge, shift: 0.5 }, leastLength);
         const at = ([s, v]: Vec2): Vec3 => add(origin, add(scale(along, s), scale(up, v + eaves)));
         const items = new Map<string, DetailItem>();
         return (roof.hint ? hinted(lines, ring) : lines).map(({ a, b, index }): Detail => {
