@@ -1,6 +1,7 @@
-import { dot, norm, sub, type Vec3 } from "../geometry";
+import { dot, norm, scale, sub, type Vec3 } from "../geometry";
 import type { View } from "../shot";
 import type { EdgeClass } from "../visibility";
+import { onBend } from "../world";
 import type { LayerContext, LayerPart } from "./layers/kind";
 import { stretchLines, type Stretches } from "./stretches";
 import { edgesOfClass, withoutSmall } from "./visibleLines";
@@ -22,10 +23,10 @@ const known = new WeakMap<Stretches, { readonly distance: number; readonly bands
 export function parted(stretches: Stretches, { eye, distance }: Pick<View, "eye" | "distance">): readonly Stretches[] {
   const before = known.get(stretches);
   if (before?.distance === distance) return before.bands;
-  const bands = DEPTHS.map(() => ({ ends: [] as number[], solid: [] as number[] }));
+  const bands = DEPTHS.map(() => ({ ends: [] as number[], bends: [] as number[], solid: [] as number[] }));
   // A metre is drawn as large as the picture distance is to its own.
   const radii = DEPTHS.slice(0, -1).map(({ least }) => distance / least);
-  const { ends, solid } = stretches;
+  const { ends, bends, solid } = stretches;
   for (let i = 0; i < solid.length; i++) {
     const stretch = ends.subarray(6 * i, 6 * i + 6);
     const cuts = cutsOf(stretch, eye, radii);
@@ -33,11 +34,18 @@ export function parted(stretches: Stretches, { eye, distance }: Pick<View, "eye"
       const far = norm(sub(placeAlong(stretch, (cuts[k - 1] + cuts[k]) / 2), eye));
       let depth = 0;
       while (depth < radii.length && far >= radii[depth]) depth++;
-      bands[depth].ends.push(...placeAlong(stretch, cuts[k - 1]), ...placeAlong(stretch, cuts[k]));
+      const bend = bends?.subarray(6 * i, 6 * i + 6);
+      const part = partOfStretch(stretch, bend, cuts[k - 1], cuts[k]);
+      bands[depth].ends.push(...part.ends);
+      if (bend) bands[depth].bends.push(...part.bends);
       bands[depth].solid.push(solid[i]);
     }
   }
-  const found = bands.map((band) => ({ ends: Float64Array.from(band.ends), solid: Uint32Array.from(band.solid) }));
+  const found = bands.map((band) => ({
+    ends: Float64Array.from(band.ends),
+    bends: bends && Float64Array.from(band.bends),
+    solid: Uint32Array.from(band.solid),
+  }));
   known.set(stretches, { distance, bands: found });
   return found;
 }
@@ -47,6 +55,21 @@ const placeAlong = ([ax, ay, az, bx, by, bz]: Float64Array, t: number): Vec3 => 
   ay + t * (by - ay),
   az + t * (bz - az),
 ];
+
+const NO_BENDS: readonly number[] = [0, 0, 0, 0, 0, 0];
+
+/** A part of a stretch, from one share of it to another: of a curved one, of its cubic. */
+function partOfStretch(stretch: Float64Array, bend: Float64Array | undefined, from: number, to: number) {
+  if (!bend || bend.every((k) => k === 0))
+    return { ends: [...placeAlong(stretch, from), ...placeAlong(stretch, to)], bends: NO_BENDS };
+  const vector = (all: Float64Array, o: number): Vec3 => [all[o], all[o + 1], all[o + 2]];
+  const [a, b, u, v] = [vector(stretch, 0), vector(stretch, 3), vector(bend, 0), vector(bend, 3)];
+  const places = [from, to].map((t) => onBend(a, b, [u, v], t));
+  return {
+    ends: places.flatMap(({ at }) => at),
+    bends: places.flatMap(({ way }) => scale(way, to - from)),
+  };
+}
 
 const WHOLE: readonly number[] = [0, 1];
 

@@ -4,6 +4,7 @@ import { projectMany } from "../shot";
 import { DETAIL, type VisibleEdges } from "../visibility";
 import { isDense, LEVELS } from "../world";
 import type { LayerContext } from "./layers/kind";
+import { endsWhere, type Ends } from "./stretches";
 import { thinned, type DrawnItems } from "./thinning";
 import { edgesOfClass, smallIn } from "./visibleLines";
 
@@ -14,6 +15,8 @@ type DetailContext = Pick<LayerContext, "view" | "visible" | "shot">;
 interface DetailItems extends DrawnItems {
   readonly kind: Uint8Array;
   readonly solid: Uint32Array;
+  /** The derivatives at the ends of lines, where some are curved. */
+  readonly bends?: Float64Array;
 }
 
 /** Things that are drawn on surfaces, sorted once, as the stretches are. */
@@ -27,7 +30,7 @@ function detailItems(visible: VisibleEdges): DetailItems {
 
 /** The lines of details, item by item. */
 function byItem(visible: VisibleEdges): DetailItems {
-  const { ends, solid, own } = edgesOfClass(visible, DETAIL);
+  const { ends, bends, solid, own } = edgesOfClass(visible, DETAIL);
   const lines = new Map<number, number[]>();
   own.forEach((place, i) => {
     const item = visible.item[place];
@@ -41,10 +44,15 @@ function byItem(visible: VisibleEdges): DetailItems {
   const firsts = all.map(([first]) => first);
   const starts = new Uint32Array(all.length + 1);
   all.forEach((some, i) => (starts[i + 1] = starts[i] + some.length));
-  const inOrder = new Float64Array(ends.length);
-  all.flat().forEach((i, k) => inOrder.set(ends.subarray(6 * i, 6 * i + 6), 6 * k));
+  const order = all.flat();
+  const sortedBy = (rows: Float64Array) => {
+    const inOrder = new Float64Array(rows.length);
+    order.forEach((i, k) => inOrder.set(rows.subarray(6 * i, 6 * i + 6), 6 * k));
+    return inOrder;
+  };
   return {
-    ends: inOrder,
+    ends: sortedBy(ends),
+    bends: bends && sortedBy(bends),
     starts,
     // Of a thing of which only lines behind others are seen, nothing is drawn.
     needs: Int32Array.from(numbers, (number, i) =>
@@ -62,27 +70,21 @@ function byItem(visible: VisibleEdges): DetailItems {
 /**
  * What is drawn on surfaces, none of it nearer to another than the shot's least gap.
  * @param shown whether a kind of detail is drawn at all
- * @returns the ends (ax ay az bx by bz, m) of those kinds that are wanted
+ * @returns the lines of those kinds that are wanted
  */
 export function detailEnds(
   context: DetailContext,
   shown: (kind: number) => boolean,
-): (wanted: (kind: number) => boolean) => Float64Array {
+): (wanted: (kind: number) => boolean) => Ends {
   const { view, visible, shot } = context;
   const items = detailItems(visible);
-  const { ends, starts, kind, solid } = items;
+  const { ends, bends, starts, kind, solid } = items;
   const small = smallIn(context);
   const kept = thinned(view, items, lineSpacingOf(shot).gap, (i) => !small[solid[i]] && shown(kind[i]));
   return (wanted) => {
-    const found = new Float64Array(ends.length);
-    let o = 0;
-    for (let i = 0; i < kept.length; i++) {
-      if (!kept[i] || !wanted(kind[i])) continue;
-      const own = ends.subarray(6 * starts[i], 6 * starts[i + 1]);
-      found.set(own, o);
-      o += own.length;
-    }
-    return found.subarray(0, o);
+    const isDrawn = new Uint8Array(ends.length / 6);
+    for (let i = 0; i < kept.length; i++) if (kept[i] && wanted(kind[i])) isDrawn.fill(1, starts[i], starts[i + 1]);
+    return endsWhere({ ends, bends }, (line) => isDrawn[line] === 1);
   };
 }
 

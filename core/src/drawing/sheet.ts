@@ -4,7 +4,7 @@ import { pageOf, shotOf, type Scene, type Shot } from "../scene";
 import { viewOf } from "../shot";
 import { cutAway, visibleEdges, type VisibleEdges } from "../visibility";
 import { built } from "../world";
-import { leastAngleIn } from "./leastAngle";
+import { howSeen } from "./howSeen";
 import { compose } from "./compose";
 import { contextOf, sheetRect } from "./context";
 import type { Drawing, Photo } from "./layer";
@@ -49,12 +49,9 @@ export function drawShot(scene: Scene, shotId?: string, without: readonly string
   const show = { ...shot.show, ...Object.fromEntries(without.map((kind) => [kind, 0])) };
   const under = without.includes("photo") ? undefined : shot.under;
   const { eye } = viewOf(shot);
-  const { solids, details } = cutAway(
-    built(scene.elements, { eye, leastAngle: leastAngleIn(shot) }),
-    eye,
-    shot.cutaway,
-  );
-  return draw(scene, { ...shot, show, under }, visibleEdges(solids, eye, details));
+  const { leastAngle, within } = howSeen(shot);
+  const { solids, details } = cutAway(built(scene.elements, { eye, leastAngle }), eye, shot.cutaway);
+  return draw(scene, { ...shot, show, under }, visibleEdges(solids, eye, details, within));
 }
 
 /**

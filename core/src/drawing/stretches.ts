@@ -1,13 +1,16 @@
 import type { Vec3 } from "../geometry";
-import { clipAllToSight, CurveBook, drawSegment, projectMany, type View } from "../shot";
+import { clipAllToSight, CurveBook, drawCubics, drawSegment, projectMany, type View } from "../shot";
+import type { VisibleEdges } from "../visibility";
 import { NO_LINES, type Shapes } from "./layer";
 
 /** A straight line of the world, m. */
 export type Segment = readonly [Vec3, Vec3];
 
-/** Straight lines of the world, ax ay az bx by bz of each (m), and the solid that each is of. */
-export interface Stretches {
-  readonly ends: Float64Array;
+/** Lines of the world, ax ay az bx by bz of each (m); where some are curved, with their derivatives at both ends. */
+export type Ends = Pick<VisibleEdges, "ends" | "bends">;
+
+/** Lines of the world, and the solid that each is of. */
+export interface Stretches extends Ends {
   readonly solid: Uint32Array;
 }
 
@@ -21,19 +24,36 @@ export function flat(segments: readonly Segment[]): Float64Array {
   return ends;
 }
 
-/** Stretches of the world on paper, cut at the panel: straight in a straight lens, curved in any other. */
-export function stretchLines(view: View, ends: Float64Array): Shapes {
-  if (!view.law.straight) {
-    const book = new CurveBook();
-    for (let i = 0; i < ends.length; i += 6)
-      drawSegment(view, [ends[i], ends[i + 1], ends[i + 2]], [ends[i + 3], ends[i + 4], ends[i + 5]], book);
-    return { lines: NO_LINES, curves: book.curves() };
-  }
-  return { lines: withoutGaps(projectMany(view, clipAllToSight(view, ends))) };
+/** Stretches of the world on paper, cut at the panel: in a straight lens those that are straight are straight there. */
+export function stretchLines(view: View, { ends, bends }: Ends): Shapes {
+  if (bends) return withCurves(view, ends, bends);
+  if (view.law.straight) return { lines: withoutGaps(projectMany(view, clipAllToSight(view, ends))) };
+  const book = new CurveBook();
+  drawSegments(view, ends, book);
+  return { lines: NO_LINES, curves: book.curves() };
+}
+
+function drawSegments(view: View, ends: Float64Array, book: CurveBook): void {
+  for (let i = 0; i < ends.length; i += 6)
+    drawSegment(view, [ends[i], ends[i + 1], ends[i + 2]], [ends[i + 3], ends[i + 4], ends[i + 5]], book);
+}
+
+/** Stretches of which some are curved. */
+function withCurves(view: View, ends: Float64Array, bends: Float64Array): Shapes {
+  const isCurved = Array.from({ length: ends.length / 6 }, (_, i) =>
+    bends.subarray(6 * i, 6 * i + 6).some((k) => k !== 0),
+  );
+  const curved = endsWhere({ ends, bends }, (i) => isCurved[i]);
+  const { ends: straight } = endsWhere({ ends }, (i) => !isCurved[i]);
+  const book = new CurveBook();
+  if (!view.law.straight) drawSegments(view, straight, book);
+  drawCubics(view, curved.ends, curved.bends!, book);
+  return { lines: view.law.straight ? stretchLines(view, { ends: straight }).lines : NO_LINES, curves: book.curves() };
 }
 
 /** World segments on paper, as `stretchLines` draws them. */
-export const segmentLines = (view: View, segments: readonly Segment[]): Shapes => stretchLines(view, flat(segments));
+export const segmentLines = (view: View, segments: readonly Segment[]): Shapes =>
+  stretchLines(view, { ends: flat(segments) });
 
 /** Lines of four numbers without those that have an end which the lens does not show. */
 function withoutGaps(lines: Float64Array): Float64Array {
@@ -46,14 +66,15 @@ function withoutGaps(lines: Float64Array): Float64Array {
   return lines.subarray(0, o);
 }
 
-/** The ends of those stretches that are wanted. */
-export function endsWhere({ ends, solid }: Stretches, wanted: (solid: number) => boolean): Float64Array {
-  const kept = new Float64Array(ends.length);
+/** Those of some lines that are wanted, by their places among them. */
+export function endsWhere({ ends, bends }: Ends, wanted: (place: number) => boolean): Ends {
+  const kept = { ends: new Float64Array(ends.length), bends: bends && new Float64Array(ends.length) };
   let o = 0;
-  for (let i = 0; i < solid.length; i++) {
-    if (!wanted(solid[i])) continue;
-    kept.set(ends.subarray(6 * i, 6 * i + 6), o);
+  for (let i = 0; 6 * i < ends.length; i++) {
+    if (!wanted(i)) continue;
+    kept.ends.set(ends.subarray(6 * i, 6 * i + 6), o);
+    if (bends) kept.bends!.set(bends.subarray(6 * i, 6 * i + 6), o);
     o += 6;
   }
-  return kept.subarray(0, o);
+  return { ends: kept.ends.subarray(0, o), bends: kept.bends?.subarray(0, o) };
 }

@@ -3,7 +3,7 @@ import { projectMany, type View } from "../shot";
 import { OUTLINE, type EdgeClass, type VisibleEdges } from "../visibility";
 import type { Shapes } from "./layer";
 import type { LayerContext } from "./layers/kind";
-import { endsWhere, stretchLines, type Stretches } from "./stretches";
+import { endsWhere, stretchLines, type Ends, type Stretches } from "./stretches";
 import { OUTLINE_ONLY } from "../world";
 
 /** What is drawn of visible edges is worked out from these. */
@@ -26,21 +26,27 @@ export function edgesOfClass(visible: VisibleEdges, wanted: EdgeClass): ClassEdg
   return edges;
 }
 
-function ofClass({ ends, edgeClass, solid }: VisibleEdges, wanted: EdgeClass): ClassEdges {
+function ofClass({ ends, bends, edgeClass, solid }: VisibleEdges, wanted: EdgeClass): ClassEdges {
   const places: number[] = [];
   for (let i = 0; i < edgeClass.length; i++) if (edgeClass[i] === (wanted as number)) places.push(i);
   const own = Uint32Array.from(places);
-  const found = { ends: new Float64Array(6 * own.length), solid: new Uint32Array(own.length), own };
+  const found = {
+    ends: new Float64Array(6 * own.length),
+    bends: bends && new Float64Array(6 * own.length),
+    solid: new Uint32Array(own.length),
+    own,
+  };
   for (let k = 0; k < own.length; k++) {
     found.solid[k] = solid[own[k]];
     for (let c = 0; c < 6; c++) found.ends[6 * k + c] = ends[6 * own[k] + c];
+    if (bends) found.bends!.set(bends.subarray(6 * own[k], 6 * own[k] + 6), 6 * k);
   }
   return found;
 }
 
 /** The edges of a class on paper. */
 export const classLines = (view: View, visible: VisibleEdges, wanted: EdgeClass): Shapes =>
-  stretchLines(view, edgesOfClass(visible, wanted).ends);
+  stretchLines(view, edgesOfClass(visible, wanted));
 
 /** Which solids were too small the last time that they were asked for: the kinds of lines of one drawing share it. */
 const lastSmall = new WeakMap<
@@ -87,10 +93,10 @@ function spread(places: Float64Array, first: number): number {
 }
 
 /** The ends of stretches of a class; things that are drawn small have their outline only. */
-export function withoutSmall(context: EdgeContext, wanted: EdgeClass, stretches: Stretches): Float64Array {
-  if (wanted === OUTLINE) return stretches.ends;
+export function withoutSmall(context: EdgeContext, wanted: EdgeClass, stretches: Stretches): Ends {
+  if (wanted === OUTLINE) return stretches;
   const small = smallIn(context);
-  return endsWhere(stretches, (solid) => !small[solid]);
+  return endsWhere(stretches, (place) => !small[stretches.solid[place]]);
 }
 
 /** The visible edges of a class on paper, without those of small things. */

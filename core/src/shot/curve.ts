@@ -1,7 +1,8 @@
-import { clipToRect, contains, dot, norm, scale, sub, unit, type Rect, type Vec2, type Vec3 } from "../geometry";
+import { dot, norm, scale, sub, unit, type Rect, type Vec2, type Vec3 } from "../geometry";
 import { drawArc } from "./arc";
 import type { CurveBook } from "./book";
 import { crossings, direction, turned, type GreatCircle } from "./circle";
+import { Pen, type Spot } from "./pen";
 import { toEye, type View } from "./view";
 
 /** How far a chord may depart from its curve on paper, mm. */
@@ -17,12 +18,10 @@ const LEAST_STEP = 1e-6;
 /** The longest step (radians): chords of a quarter turn say nothing about their curve. */
 const LONGEST_STEP = Math.PI / 8;
 
-/** A place of a great circle: its parameter with cosine and sine, and its picture, sheet mm. */
-interface Spot {
-  readonly t: number;
+/** A place of a great circle: its parameter with cosine and sine, and its picture. */
+interface CircleSpot extends Spot {
   readonly cos: number;
   readonly sin: number;
-  readonly place: Vec2 | null;
 }
 
 /** Where a great circle leaves what the law shows, or crosses the seam behind the eye: it is cut there. */
@@ -88,8 +87,8 @@ function drawPiece(
 ): void {
   const { law, distance, frame } = view;
   const line = new Line(view, circle, book);
-  const stop = (t: number): Spot => line.spot(t, Math.cos(t), Math.sin(t));
-  const offOf = ({ cos, sin }: Spot): number => law.off(turned(circle, cos, sin));
+  const stop = (t: number): CircleSpot => line.spot(t, Math.cos(t), Math.sin(t));
+  const offOf = ({ cos, sin }: CircleSpot): number => law.off(turned(circle, cos, sin));
   let here = stop(from);
   let spent = 0;
   const stack = [stop(to)];
@@ -114,71 +113,48 @@ function drawPiece(
   }
 }
 
-/** A great circle on its way into a book: even steps, each chord cut at the panel. */
+/** A great circle on its way into a book, in even steps. */
 class Line {
-  private open = false;
+  private readonly pen: Pen<CircleSpot>;
 
   constructor(
     private readonly view: View,
     private readonly circle: GreatCircle,
-    private readonly book: CurveBook,
-  ) {}
+    book: CurveBook,
+  ) {
+    const { law, distance, frame } = view;
+    this.pen = new Pen<CircleSpot>(
+      frame,
+      book,
+      (from, to, share) => {
+        const t = from.t + share * (to.t - from.t);
+        return this.spot(t, Math.cos(t), Math.sin(t));
+      },
+      ({ cos, sin }) => {
+        const w = law.velocity(turned(circle, cos, sin), turned(circle, -sin, cos));
+        return [distance * w[0], -distance * w[1]];
+      },
+    );
+  }
 
   /** A place of the circle. */
-  spot(t: number, cos: number, sin: number): Spot {
+  spot(t: number, cos: number, sin: number): CircleSpot {
     const { law, distance, centre } = this.view;
     const p = law.project(turned(this.circle, cos, sin));
     return { t, cos, sin, place: p && [centre[0] + distance * p[0], centre[1] - distance * p[1]] };
   }
 
   /** Goes on from one spot to the next in even steps. */
-  run(from: Spot, to: Spot, steps: number): void {
+  run(from: CircleSpot, to: CircleSpot, steps: number): void {
     const step = (to.t - from.t) / steps;
     const [c, s] = [Math.cos(step), Math.sin(step)];
     let here = from;
     for (let i = 1; i <= steps; i++) {
       const next =
         i === steps ? to : this.spot(from.t + i * step, here.cos * c - here.sin * s, here.sin * c + here.cos * s);
-      this.chord(here, next);
+      this.pen.chord(here, next);
       here = next;
     }
-  }
-
-  private chord(from: Spot, to: Spot): void {
-    const { frame } = this.view;
-    const [a, b] = [from.place, to.place];
-    if (!a || !b) this.open = false;
-    else if (contains(frame, a) && contains(frame, b)) {
-      if (!this.open) this.begin(from);
-      this.put(to);
-      this.open = true;
-    } else {
-      const range = clipToRect(a, [b[0] - a[0], b[1] - a[1]], frame, [0, 1]);
-      if (range) {
-        if (!this.open || range[0] > 0) this.begin(this.cut(range[0], from, to));
-        this.put(this.cut(range[1], from, to));
-      }
-      this.open = range?.[1] === 1;
-    }
-  }
-
-  private cut(k: number, from: Spot, to: Spot): Spot {
-    if (k === 0) return from;
-    if (k === 1) return to;
-    const t = from.t + k * (to.t - from.t);
-    return this.spot(t, Math.cos(t), Math.sin(t));
-  }
-
-  private begin(spot: Spot): void {
-    this.book.begin();
-    this.put(spot);
-  }
-
-  private put({ t, cos, sin, place }: Spot): void {
-    if (!place) return;
-    const { law, distance } = this.view;
-    const w = law.velocity(turned(this.circle, cos, sin), turned(this.circle, -sin, cos));
-    this.book.add(place[0], place[1], distance * w[0], -distance * w[1], t);
   }
 }
 

@@ -1,6 +1,7 @@
 export * from "./back";
 export * from "./book";
 export * from "./clip";
+export { drawCubics } from "./cubics";
 export * from "./curve";
 export * from "./numbers";
 export * from "./ready";

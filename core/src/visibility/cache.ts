@@ -33,6 +33,8 @@ export interface HowSeen {
   readonly cutaway?: string;
   /** Lines that are seen nearer together than this cannot be told apart, rad: such details are not built. */
   readonly leastAngle?: number;
+  /** Facets of round faces leave them by no more than this angle, rad. */
+  readonly within?: number;
 }
 
 /**
@@ -57,16 +59,17 @@ export function visibilityCache(): (
     memories.delete(at);
     return memory;
   };
-  return function* (elements, eye, { cutaway, leastAngle } = {}) {
+  return function* (elements, eye, { cutaway, leastAngle, within } = {}) {
     const now = build(elements, leastAngle === undefined ? undefined : { eye, leastAngle });
     if (!same(now.of ?? [], world.of ?? [])) [world, known] = [now, new Map<string, VisibleEdges>()];
-    const [at, mine] = [[...eye, leastAngle, cutaway].join(" "), known];
+    const [at, mine] = [[...eye, leastAngle, within, cutaway].join(" "), known];
     const before = mine.get(at);
     if (before) return before;
     const parts: VisibleEdges[] = [];
     const seen = cutAway(now, eye, cutaway);
     const memory = memoryOf(at);
-    for (const part of visibleEdgesInParts(seen.solids, eye, seen.details, { memory, drawn: drawnBy(seen, drawn) })) {
+    const looking = { memory, drawn: drawnBy(seen, drawn), within };
+    for (const part of visibleEdgesInParts(seen.solids, eye, seen.details, looking)) {
       parts.push(part);
       yield part;
     }

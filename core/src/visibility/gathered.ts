@@ -1,5 +1,5 @@
-import type { Interval, Vec3 } from "../geometry";
-import { DETAIL_KINDS, LEVELS, type EdgeDetail } from "../world";
+import { scale, type Interval, type Vec3 } from "../geometry";
+import { onBend, type Bend, DETAIL_KINDS, LEVELS, type EdgeDetail } from "../world";
 import { joined, NOTHING_VISIBLE, type EdgeClass, type Stretches, type VisibleEdges } from "./visibleEdges";
 
 /** The first of a row is drawn before all others of it. */
@@ -22,22 +22,38 @@ export interface OwnStretches extends Stretches {
 /** Stretches that are gathered. */
 export class Gathered {
   private readonly ends: number[] = [];
+  private bends: number[] | undefined;
   private readonly edgeClass: number[] = [];
   private readonly detail: number[] = [];
   private readonly item: number[] = [];
   private readonly rank: number[] = [];
   private readonly numbers = new Map<object, number>();
 
-  push(a: Vec3, b: Vec3, stretches: readonly Interval[], as: EdgeClass, detail?: AsDetail): void {
+  push(a: Vec3, b: Vec3, stretches: readonly Interval[], as: EdgeClass, detail?: AsDetail, bend?: Bend): void {
     if (stretches.length === 0) return;
     const [kind, item, rank] = detail ? this.numbered(detail) : [0, 0, 0];
+    if (bend) this.bends ??= this.ends.map(() => 0);
     for (const [t0, t1] of stretches) {
-      for (const t of [t0, t1])
-        for (const axis of [0, 1, 2]) this.ends.push(t === 1 ? b[axis] : a[axis] + t * (b[axis] - a[axis]));
+      if (bend) this.putCurved(a, b, bend, t0, t1);
+      else this.putStraight(a, b, t0, t1);
       this.edgeClass.push(as);
       this.detail.push(kind);
       this.item.push(item);
       this.rank.push(rank);
+    }
+  }
+
+  private putStraight(a: Vec3, b: Vec3, t0: number, t1: number): void {
+    for (const t of [t0, t1])
+      for (const axis of [0, 1, 2]) this.ends.push(t === 1 ? b[axis] : a[axis] + t * (b[axis] - a[axis]));
+    this.bends?.push(0, 0, 0, 0, 0, 0);
+  }
+
+  private putCurved(a: Vec3, b: Vec3, bend: Bend, t0: number, t1: number): void {
+    for (const t of [t0, t1]) {
+      const { at, way } = onBend(a, b, bend, t);
+      this.ends.push(...at);
+      this.bends!.push(...scale(way, t1 - t0));
     }
   }
 
@@ -52,6 +68,7 @@ export class Gathered {
   done(): OwnStretches {
     return {
       ends: Float64Array.from(this.ends),
+      bends: this.bends && Float64Array.from(this.bends),
       edgeClass: Uint8Array.from(this.edgeClass),
       detail: Uint8Array.from(this.detail),
       item: Uint32Array.from(this.item),

@@ -122,36 +122,61 @@ function cutsBetween(one: Solid, { face: f, number }: Side, other: Solid, { face
  * The stretches in which faces of two solids cut each other; faces that only touch along an edge of either do not.
  */
 function between(one: Solid, other: Solid): Cut[] {
-  const [mine, theirs] = [boundsOf(one.vertices), boundsOf(other.vertices)];
+  const [mine, theirs] = [boxOf(one), boxOf(other)];
   const near = sidesOf(other).filter(({ box }) => touch(box, mine));
   return sidesOf(one)
     .filter(({ box }) => touch(box, theirs))
     .flatMap((f) => near.filter(({ box }) => touch(box, f.box)).flatMap((g) => cutsBetween(one, f, other, g)));
 }
 
+/** The box around a solid: it stays as long as that does. */
+const boxes = new WeakMap<Solid, Bounds>();
+
+function boxOf(solid: Solid): Bounds {
+  let box = boxes.get(solid);
+  if (!box) boxes.set(solid, (box = boundsOf(solid.vertices)));
+  return box;
+}
+
+/** Calls back for each pair of solids whose boxes overlap, in their order. */
+function overlaps(solids: readonly Solid[], found: (one: number, other: number) => void): void {
+  if (solids.length < 2) return;
+  const all = solids.map(boxOf);
+  const index = new Flatbush(solids.length);
+  for (const [x0, y0, , x1, y1] of all) index.add(x0, y0, x1, y1);
+  index.finish();
+  all.forEach(([x0, y0, z0, x1, y1, z1], s) => {
+    for (const o of index.search(x0, y0, x1, y1).sort((p, q) => p - q))
+      if (o > s && all[o][2] < z1 - TOUCH && all[o][5] > z0 + TOUCH) found(s, o);
+  });
+}
+
+/** The solids with round faces whose box overlaps that of another: something may cut through them. */
+export function overlapping(solids: readonly Solid[]): ReadonlySet<Solid> {
+  const found = new Set<Solid>();
+  if (solids.some(({ shape }) => shape))
+    overlaps(solids, (s, o) => {
+      // Boxes that touch do not overlap.
+      const [a, b] = [boxOf(solids[s]), boxOf(solids[o])];
+      if (![0, 1].every((k) => a[k] < b[k + 3] - TOUCH && b[k] < a[k + 3] - TOUCH)) return;
+      for (const one of [solids[s], solids[o]]) if (one.shape) found.add(one);
+    });
+  return found;
+}
+
 /** The lines in which solids cut each other: what an edge would be if they were one. */
 export function intersectionCurves(solids: readonly Solid[]): readonly Intersection[] {
   const out: Intersection[] = [];
-  if (solids.length > 1) {
-    const boxes = solids.map(({ vertices }) => boundsOf(vertices));
-    const index = new Flatbush(solids.length);
-    for (const [x0, y0, , x1, y1] of boxes) index.add(x0, y0, x1, y1);
-    index.finish();
-    boxes.forEach(([x0, y0, z0, x1, y1, z1], s) => {
-      for (const o of index.search(x0, y0, x1, y1).sort((p, q) => p - q)) {
-        if (o > s && boxes[o][2] < z1 - TOUCH && boxes[o][5] > z0 + TOUCH) {
-          for (const { a, b, faces } of cutsOf(solids[s], solids[o]))
-            out.push({
-              a,
-              b,
-              of: [
-                { solid: s, face: faces[0] },
-                { solid: o, face: faces[1] },
-              ],
-            });
-        }
-      }
-    });
-  }
+  overlaps(solids, (s, o) => {
+    for (const { a, b, faces } of cutsOf(solids[s], solids[o]))
+      out.push({
+        a,
+        b,
+        of: [
+          { solid: s, face: faces[0] },
+          { solid: o, face: faces[1] },
+        ],
+      });
+  });
   return out;
 }

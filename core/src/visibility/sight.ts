@@ -1,4 +1,4 @@
-import { gaps, norm, sub, union, type Interval, type Vec3 } from "../geometry";
+import { dot, gaps, norm, sub, union, type Interval, type Vec3 } from "../geometry";
 import type { Detail, Edge, Solid } from "../world";
 import { Gathered } from "./gathered";
 import { grouped } from "./grouped";
@@ -50,9 +50,10 @@ export class Sight {
   private add(a: Vec3, b: Vec3, passed: Passed, as: EdgeClass, edge?: Edge): void {
     const least = SLIVER / norm(sub(b, a));
     const hidden = union(hiddenBy(this.looked.near([a, b]), passed, a, b)).filter(([t0, t1]) => t1 - t0 > least);
-    if (edge?.detail) return this.own.push(a, b, gaps(hidden, least), DETAIL, { of: edge.detail, own: edge });
-    this.own.push(a, b, gaps(hidden, least), as);
-    this.own.push(a, b, hidden, HIDDEN);
+    const bend = edge?.bend;
+    if (edge?.detail) return this.own.push(a, b, gaps(hidden, least), DETAIL, { of: edge.detail, own: edge }, bend);
+    this.own.push(a, b, gaps(hidden, least), as, undefined, bend);
+    this.own.push(a, b, hidden, HIDDEN, undefined, bend);
   }
 
   /** The edges of a solid. */
@@ -70,7 +71,7 @@ export class Sight {
       // inwards beside a face that does. From inside all edges are seen.
       if (!(lost[s] || (!inside && (fronts === 0 || (concave && fronts === 1)))))
         this.add(a, b, ofItself, fronts === 1 ? OUTLINE : CREASE, edge);
-      else if (!detail) this.own.push(a, b, [[0, 1]], HIDDEN);
+      else if (!detail) this.own.push(a, b, [[0, 1]], HIDDEN, undefined, edge.bend);
     }
   }
 
@@ -89,15 +90,28 @@ export class Sight {
     const hidden = [
       ...hiddenBy(before ?? this.looked.near([a, b]), passed, a, b),
       ...(detail.through ? this.outsideOf(detail.through, a, b) : []),
+      ...(detail.on?.round ? turnedAway(detail.on.round.normals, a, b, this.looked.eye) : []),
     ];
     const seen = gaps(union(hidden), SLIVER / norm(sub(b, a)));
-    this.own.push(a, b, seen, DETAIL, { of: detail, own: detail });
+    this.own.push(a, b, seen, DETAIL, { of: detail, own: detail }, detail.bend);
+  }
+
+  /** What is drawn on the round surfaces of a solid: a surface hides nothing that is drawn on it, but turns away. */
+  private drawnOnRound(solid: Solid, s: number, lines: readonly Detail[]): void {
+    for (const detail of lines) {
+      const number = detail.on!.round?.number;
+      this.detailOf(detail, undefined, (one) => one.solid === s && solid.faces[one.face].round === number);
+    }
   }
 
   /** What is drawn on a solid, face by face. */
   drawnOn(solid: Solid, s: number, on: readonly Detail[]): void {
     if (this.looked.lost[s]) return;
     for (const [face, lines] of grouped(on, ({ on: at }) => at!.face)) {
+      if (face < 0) {
+        this.drawnOnRound(solid, s, lines);
+        continue;
+      }
       // A face that looks away shows nothing that is drawn on it.
       if (!this.looked.stands[s].inside && !this.front(s, face)) continue;
       const before = beforeFace(solid, s, face, this.looked.near);
@@ -107,6 +121,14 @@ export class Sight {
       if (before) for (const detail of lines) this.detailOf(detail, all, passed);
     }
   }
+}
+
+/** Which part of a line on a round surface is where that turns away from the eye, by its normals at both ends. */
+function turnedAway([u, v]: readonly [Vec3, Vec3], a: Vec3, b: Vec3, eye: Vec3): Interval[] {
+  const [from, to] = [dot(u, sub(eye, a)), dot(v, sub(eye, b))];
+  if (from <= 0 && to <= 0) return [[0, 1]];
+  if (from < 0) return [[0, from / (from - to)]];
+  return to < 0 ? [[from / (from - to), 1]] : [];
 }
 
 /** What hides some of a face, and so of what is drawn on it; null where one piece hides all of it. */

@@ -65,6 +65,29 @@ const overlaps = (a: Box, b: Box): boolean => a[0] <= b[2] && b[0] <= a[2] && a[
 export class SightMemory {
   private alone = new Map<Solid, Alone>();
   private seen = new Map<Solid, Seen>();
+  private faced = new Map<Solid, { readonly isCut: boolean; readonly as: Solid }>();
+
+  /**
+   * Solids as the eye sees them, those with round faces in facets for it.
+   * @param cut those that others cut through
+   * @param face how one falls into facets
+   */
+  facing(
+    solids: readonly Solid[],
+    cut: ReadonlySet<Solid>,
+    face: (solid: Solid, isCut: boolean) => Solid,
+  ): readonly Solid[] {
+    const next: typeof this.faced = new Map();
+    const all = solids.map((solid) => {
+      if (!solid.shape) return solid;
+      const [before, isCut] = [this.faced.get(solid), cut.has(solid)];
+      const one = before?.isCut === isCut ? before : { isCut, as: face(solid, isCut) };
+      next.set(solid, one);
+      return one.as;
+    });
+    this.faced = next;
+    return all;
+  }
 
   /** How an eye stands to each solid, and its occluders. @param sideOf how it stands to one that is new */
   standing(

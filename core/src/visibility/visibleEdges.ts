@@ -27,6 +27,11 @@ export interface VisibleEdges extends Stretches {
 /** Stretches of one solid, or of any. */
 export interface Stretches {
   readonly ends: Float64Array;
+  /**
+   * Of curved stretches the derivatives at both ends, by a parameter that runs from 0 to 1 (m, as `ends`); of straight
+   * ones, 0. Nothing where all are straight.
+   */
+  readonly bends?: Float64Array;
   readonly edgeClass: Uint8Array;
   /** Of details, the place of their kind among `DETAIL_KINDS`; of all else, 0. */
   readonly detail: Uint8Array;
@@ -54,7 +59,9 @@ export const NOTHING_VISIBLE: VisibleEdges = {
 export function joined(parts: readonly VisibleEdges[]): VisibleEdges {
   const last = parts.at(-1) ?? NOTHING_VISIBLE;
   const size = parts.reduce((sum, { edgeClass }) => sum + edgeClass.length, 0);
+  const bends = parts.some((part) => part.bends) ? new Float64Array(6 * size) : undefined;
   const whole = {
+    bends,
     ends: new Float64Array(6 * size),
     solid: new Uint32Array(size),
     edgeClass: new Uint8Array(size),
@@ -67,7 +74,8 @@ export function joined(parts: readonly VisibleEdges[]): VisibleEdges {
     whole: last.whole,
   };
   let at = 0;
-  for (const { ends, solid, edgeClass, detail, item, rank } of parts) {
+  for (const { ends, bends: own, solid, edgeClass, detail, item, rank } of parts) {
+    if (own) bends!.set(own, 6 * at);
     whole.ends.set(ends, 6 * at);
     whole.solid.set(solid, at);
     whole.edgeClass.set(edgeClass, at);

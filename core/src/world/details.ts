@@ -1,4 +1,5 @@
 import type { Vec3 } from "../geometry";
+import type { Bend } from "./round/bend";
 import type { Solid } from "./solid";
 
 /**
@@ -39,6 +40,14 @@ export interface DetailItem {
 /** How many levels of lines a thing can have. */
 export const LEVELS = 8;
 
+/** The face that a detail lies on; of a round surface, which falls into other facets for every eye, none by number. */
+export interface DetailFace {
+  readonly solid: Solid;
+  readonly face: number;
+  /** Which round surface it lies on, and the normals of that at its ends; its face is then -1. */
+  readonly round?: { readonly number: number; readonly normals: readonly [Vec3, Vec3] };
+}
+
 /** Something drawn on a surface: a straight stretch, m, and the face that it lies on; on the open ground, none. */
 export interface Detail {
   readonly kind: DetailKind;
@@ -46,7 +55,9 @@ export interface Detail {
   readonly b: Vec3;
   /** What it is a line of; where nothing is said, it is something by itself. */
   readonly item?: DetailItem;
-  readonly on?: { readonly solid: Solid; readonly face: number };
+  readonly on?: DetailFace;
+  /** How it is curved from a to b; where nothing is said, it is straight. */
+  readonly bend?: Bend;
   /** The element that it stands out of, where it is on no face, and goes with a wall that is left out. */
   readonly of?: string;
   /**

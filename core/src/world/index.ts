@@ -39,6 +39,7 @@ export * from "./outline";
 export * from "./path";
 export * from "./polygon";
 export { rowBoundaries } from "./boundaries";
+export * from "./round";
 export { OUTLINE_ONLY, type Resolution } from "./resolution";
 export * from "./row";
 export { RowSchema, type Row } from "./rowSchema";

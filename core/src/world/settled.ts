@@ -2,6 +2,7 @@ import { distance2, dot, type Vec2, type Vec3 } from "../geometry";
 import { partsOf, type Region } from "./areas";
 import type { Detail } from "./details";
 import { boxOnPlan, cornersOfBox } from "./polygon";
+import { movedShape, roundSolid } from "./round";
 import { faceNamed, solidOf, type Face, type Solid } from "./solid";
 import { solidsOver } from "./surface";
 import { groundAt, groundRange, groundUnder, heightOn, reaches, type Plane, type Terrain } from "./terrain";
@@ -36,6 +37,9 @@ type Part = Pick<Face, "loop" | "holes" | "round" | "name">;
 
 /** A solid with each vertex raised; faces that are flat no longer fall into triangles of one round surface. */
 function lifted(solid: Solid, over: (at: Vec2) => number): Solid {
+  const { shape } = solid;
+  // What is round stands level: it is raised as a whole.
+  if (shape) return roundSolid(solid.id, movedShape(shape, [0, 0, over(onPlan(solid.vertices[0]))]), solid.part);
   const vertices = solid.vertices.map(([x, y, z]): Vec3 => [x, y, z + over([x, y])]);
   const isFlat = ({ loop, holes = [] }: Face): boolean => {
     const three = loop.slice(0, 3).map((n) => vertices[n]);

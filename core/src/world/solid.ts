@@ -1,5 +1,6 @@
 import { cross, dot, norm, scale, sub, type Vec2, type Vec3 } from "../geometry";
 import type { Detail } from "./details";
+import type { Bend, RoundShape } from "./round";
 import { convexParts, trianglesOf } from "./triangles";
 
 /** A flat face; `normal` points out of the solid and normal . p = offset on it. */
@@ -16,6 +17,8 @@ export interface Face {
   readonly round?: number;
   /** What it is of its solid: top, bottom, wall 0 ... */
   readonly name?: string;
+  /** Of a facet that was made for an eye: whether its surface looks at that. */
+  readonly front?: boolean;
 }
 
 /** What an edge is drawn as that is a detail. */
@@ -32,6 +35,8 @@ export interface Edge {
   readonly smooth: boolean;
   /** It is drawn as a detail, such as an edge of an opening; where nothing is said, as an edge. */
   readonly detail?: EdgeDetail;
+  /** How it is curved from a to b; where nothing is said, it is straight. */
+  readonly bend?: Bend;
 }
 
 /**
@@ -48,6 +53,8 @@ export interface Solid {
   readonly part?: string;
   /** Whether no face of it can hide another part of it from an eye outside. */
   readonly convex: boolean;
+  /** What it is exactly, where some of its faces are round: its own faces are facets of them. */
+  readonly shape?: RoundShape;
 }
 
 /** Nearer than this to a plane counts as on it, m. */
@@ -95,12 +102,31 @@ function piecesOf(
   return convexParts(places, triangles).map((part) => part.map((n) => corners[n]));
 }
 
+/** A flat face from its loops. */
+export function flatFace(
+  vertices: readonly Vec3[],
+  loop: readonly number[],
+  holes: readonly (readonly number[])[] = [],
+  name?: string,
+): Face {
+  const normal = normalOf(loop, vertices);
+  return {
+    loop,
+    ...(holes.length ? { holes } : {}),
+    pieces: piecesOf(loop, holes, vertices, normal),
+    normal,
+    offset: dot(normal, vertices[loop[0]]),
+    name,
+  };
+}
+
 /**
  * A solid from vertices and outward loops; the edges follow from the loops. Each edge must lie on two loops, once
  * each way.
  * @param round the round surface that each loop is a facet of, if any: joins between two facets of one are smooth
  * @param names what each face is called, if anything
  * @param holes the loops around the holes of each face, if it has any
+ * @param isConvex whether it is convex, where that is known
  */
 export function solidOf(
   id: string,
@@ -109,19 +135,9 @@ export function solidOf(
   round: readonly (number | undefined)[] = [],
   names: readonly (string | undefined)[] = [],
   holes: readonly (readonly (readonly number[])[] | undefined)[] = [],
+  isConvex?: boolean,
 ): Solid {
-  const faces = loops.map((loop, f): Face => {
-    const normal = normalOf(loop, vertices);
-    return {
-      loop,
-      ...(holes[f]?.length ? { holes: holes[f] } : {}),
-      pieces: piecesOf(loop, holes[f] ?? [], vertices, normal),
-      normal,
-      offset: dot(normal, vertices[loop[0]]),
-      round: round[f],
-      name: names[f],
-    };
-  });
+  const faces = loops.map((loop, f): Face => ({ ...flatFace(vertices, loop, holes[f], names[f]), round: round[f] }));
   // By the numbers of both ends in one: the face on whose loop an edge has been met so far.
   const open = new Map<number, number>();
   const edges: Edge[] = [];
@@ -143,7 +159,8 @@ export function solidOf(
     meet(loop, face);
     for (const hole of holes[face] ?? []) meet(hole, face);
   });
-  const convex = faces.every(({ normal, offset }) => vertices.every((p) => dot(normal, p) - offset <= FLAT));
+  const convex =
+    isConvex ?? faces.every(({ normal, offset }) => vertices.every((p) => dot(normal, p) - offset <= FLAT));
   return { id, vertices, faces, edges, convex };
 }
 
@@ -157,7 +174,7 @@ export const asPart = (solid: Solid, part: string): Solid => ({ ...solid, part }
 export const faceNamed = ({ faces }: Solid, name: string): number => faces.findIndex((face) => face.name === name);
 
 /** Whether two faces fold inwards along their edge, which runs from a to b in the first one's loop. */
-const folds = (first: Face, second: Face, a: Vec3, b: Vec3): boolean =>
+export const folds = (first: Face, second: Face, a: Vec3, b: Vec3): boolean =>
   dot(cross(first.normal, second.normal), sub(b, a)) < -1e-9 * norm(sub(b, a));
 
 /** The volume that a closed solid encloses, m^3. */

@@ -1,5 +1,5 @@
 import { NOTHING_VISIBLE, type VisibleEdges } from "@zanvo/core/visibility";
-import { leastAngleIn } from "@zanvo/core/drawing";
+import { howSeen } from "@zanvo/core/drawing";
 import type { Shot } from "@zanvo/core/scene";
 import type { Element } from "@zanvo/core/world";
 import { proxy } from "comlink";
@@ -27,16 +27,16 @@ export function createVisibility() {
     lookAgain: lines.lookAgain,
     /** Hidden lines from the eye of a shot, worked out beside the page; the last finished ones stay meanwhile. */
     useVisibleEdges: (elements: readonly Element[], shot: Shot): VisibleEdges => {
-      const { cutaway } = shot;
-      const leastAngle = steadyAngle(leastAngleIn(shot));
+      const { cutaway, ...angles } = howSeen(shot);
+      const [leastAngle, within] = [angles.leastAngle, angles.within].map(steadyAngle);
       const { x, y, z } = shot.eye;
       const id = useId();
       const [visible, setSeen] = useState(NOTHING_VISIBLE);
       const [asker] = useState(() => lines.asker(id, setSeen));
       const tries = lines.useTrouble((one) => one.tries);
       useEffect(
-        () => asker.want({ elements, eye: [x, y, z], cutaway, leastAngle }),
-        [asker, elements, x, y, z, cutaway, leastAngle, tries],
+        () => asker.want({ elements, eye: [x, y, z], cutaway, leastAngle, within }),
+        [asker, elements, x, y, z, cutaway, leastAngle, within, tries],
       );
       useEffect(() => asker.leave, [asker]);
       return visible;

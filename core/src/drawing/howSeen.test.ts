@@ -7,7 +7,7 @@ import { DEFAULT_LINE_SPACING, newScene, type Scene } from "../scene";
 import { projectDirection, unproject, viewOf } from "../shot";
 import { visibilityCache, visibleEdges } from "../visibility";
 import { built, usualFront, withFront, type Element } from "../world";
-import { contextOf, drawShot, leastAngleIn } from ".";
+import { contextOf, drawShot, howSeen } from ".";
 import { compose } from "./compose";
 
 /** A brick house with fronts and a tiled roof, so far to the north. */
@@ -42,7 +42,7 @@ describe("what can be told apart", () => {
         fc.property(anyShot, between(0, 1), between(0, 1), between(0, 6.3), (any, s, t, turn) => {
           const shot = { ...any, lens: { ...any.lens, law } };
           const view = viewOf(shot);
-          const angle = leastAngleIn(shot);
+          const angle = howSeen(shot).leastAngle;
           const { x, y, width, height } = shot.frame;
           const at = [x + s * width, y + t * height] as const;
           // A short step from a place of the panel, and the angle that it is seen under.
@@ -73,7 +73,7 @@ describe("what can be told apart", () => {
 
   it("is all that is built: few of the bricks and tiles of far houses, all of near ones", () => {
     const [shot] = sceneWith([]).shots;
-    const leastAngle = leastAngleIn(shot);
+    const { leastAngle } = howSeen(shot);
     const count = (far: number) => built([houseAt(far)], { eye: viewOf(shot).eye, leastAngle }).details.length;
     const all = built([houseAt(12)]).details.length;
     expect(count(12)).toBe(all);

@@ -1,0 +1,44 @@
+import type { Vec3 } from "../../geometry";
+import type { Solid } from "../solid";
+import { meshOfExtruded, type Extruded } from "./extruded";
+import type { Fineness } from "./how";
+import { seenSolidOfMesh, solidOfMesh } from "./mesh";
+import { meshOfTurned, type Turned } from "./turned";
+export { bendBetween, onBend, type Bend } from "./bend";
+export type { Extruded, PlaneFrame } from "./extruded";
+export { bulgeOf, chordsAlong, piecesOf as piecesOfOutline, type OutlinePoint } from "./outline";
+export type { Axis, Turned } from "./turned";
+
+/** A solid with round faces, as it is exactly. */
+export type RoundShape = Turned | Extruded;
+
+/** How far the facets of a round solid leave it where nobody looks, m: as it is picked, measured and written to files. */
+export const USUAL_SAGITTA = 0.004;
+
+const meshOf = (shape: RoundShape, how: Fineness) =>
+  shape.kind === "turned" ? meshOfTurned(shape, how) : meshOfExtruded(shape, how);
+
+/** A solid with round faces. */
+export const roundSolid = (id: string, shape: RoundShape, part?: string, sagitta = USUAL_SAGITTA): Solid => ({
+  ...solidOfMesh(id, meshOf(shape, { sagitta })),
+  shape,
+  ...(part === undefined ? {} : { part }),
+});
+
+/**
+ * A solid as an eye sees it: one with round faces falls into facets that leave them by no more than an angle, with edges
+ * exactly where they turn away from the eye, and no others. Flat faces keep their numbers.
+ * @param isCut whether other things cut through it, so that all its facets must be as fine as its rims
+ */
+export function facing(solid: Solid, eye: Vec3, within: number, isCut = false): Solid {
+  const { shape, id, part } = solid;
+  return shape ? { ...seenSolidOfMesh(id, meshOf(shape, { eye, within, isCut })), part } : solid;
+}
+
+/** The same solid moved by a vector. */
+export function movedShape(shape: RoundShape, by: Vec3): RoundShape {
+  const shifted = ([x, y, z]: Vec3): Vec3 => [x + by[0], y + by[1], z + by[2]];
+  return shape.kind === "turned"
+    ? { ...shape, axis: { ...shape.axis, origin: shifted(shape.axis.origin) } }
+    : { ...shape, frame: { ...shape.frame, origin: shifted(shape.frame.origin) } };
+}

@@ -1,0 +1,138 @@
+import { cross, dot, norm, sub, type Vec3 } from "../../geometry";
+import { flatFace, folds, solidOf, type Edge, type Face, type Solid } from "../solid";
+import type { Bend } from "./bend";
+
+/** What is known of an edge: how it is curved, and of a contour whether its own surface hides it. */
+export interface CurvedEdge {
+  readonly bend?: Bend;
+  readonly concave?: boolean;
+}
+
+/** What is told of a face. */
+interface FaceTold {
+  readonly round?: number;
+  readonly name?: string;
+  readonly holes?: readonly (readonly number[])[];
+  readonly front?: boolean;
+}
+
+/** Facets of a round solid, the flat faces first, and which of its edges are curved. */
+export interface Mesh {
+  readonly vertices: readonly Vec3[];
+  readonly loops: readonly (readonly number[])[];
+  readonly holes: readonly (readonly (readonly number[])[] | undefined)[];
+  readonly rounds: readonly (number | undefined)[];
+  readonly names: readonly (string | undefined)[];
+  /** Of facets for an eye, whether their surface looks at that. */
+  readonly fronts: readonly (boolean | undefined)[];
+  readonly bends: ReadonlyMap<number, ReadonlyMap<number, CurvedEdge>>;
+  readonly convex: boolean;
+}
+
+/** Gathers the facets of a round solid. */
+export class MeshBook {
+  private readonly vertices: Vec3[] = [];
+  private readonly loops: (readonly number[])[] = [];
+  private readonly holes: (readonly (readonly number[])[] | undefined)[] = [];
+  private readonly rounds: (number | undefined)[] = [];
+  private readonly names: (string | undefined)[] = [];
+  private readonly fronts: (boolean | undefined)[] = [];
+  private readonly curved = new Map<number, Map<number, CurvedEdge>>();
+
+  vertex(at: Vec3): number {
+    return this.vertices.push(at) - 1;
+  }
+
+  at(vertex: number): Vec3 {
+    return this.vertices[vertex];
+  }
+
+  face(loop: readonly number[], { round, name, holes, front }: FaceTold): void {
+    this.loops.push(loop);
+    this.holes.push(holes);
+    this.rounds.push(round);
+    this.names.push(name);
+    this.fronts.push(front);
+  }
+
+  /** Tells how the edge between two vertices is curved, from the first to the second; told again, it stays. */
+  edge(a: number, b: number, told: CurvedEdge): void {
+    const from = this.curved.get(a);
+    if (!from) this.curved.set(a, new Map([[b, told]]));
+    else if (!from.has(b)) from.set(b, told);
+  }
+
+  mesh(convex: boolean): Mesh {
+    const { vertices, loops, holes, rounds, names, fronts, curved: bends } = this;
+    return { vertices, loops, holes, rounds, names, fronts, bends, convex };
+  }
+}
+
+const reversed = ([u, v]: Bend): Bend => [
+  [-v[0], -v[1], -v[2]],
+  [-u[0], -u[1], -u[2]],
+];
+
+/** The solid of a mesh, with its curved edges. */
+export function solidOfMesh(id: string, { vertices, loops, rounds, names, holes, bends, convex }: Mesh): Solid {
+  const solid = solidOf(id, vertices, loops, rounds, names, holes, convex);
+  return { ...solid, edges: solid.edges.map((edge) => withTold(edge, bends)) };
+}
+
+/** An edge with what was told of it, whichever way around. */
+function withTold(edge: Edge, bends: Mesh["bends"]): Edge {
+  const told = bends.get(edge.a)?.get(edge.b);
+  const back = told ? undefined : bends.get(edge.b)?.get(edge.a);
+  if (!told && !back) return edge;
+  const bend = told?.bend ?? (back?.bend && reversed(back.bend));
+  return { ...edge, ...(bend ? { bend } : {}), concave: (told ?? back)?.concave ?? edge.concave };
+}
+
+/** The facet of a round surface: flat, and convex. */
+function facetOf(loop: readonly number[], vertices: readonly Vec3[], round: number, front: boolean | undefined): Face {
+  const [a, b, c, d = a] = loop.map((n) => vertices[n]);
+  const across = cross(sub(c, a), sub(d === a ? a : d, b));
+  const n = d === a ? cross(sub(b, a), sub(c, a)) : across;
+  const size = norm(n);
+  const normal: Vec3 = [n[0] / size, n[1] / size, n[2] / size];
+  return { loop, pieces: [loop], normal, offset: dot(normal, a), round, front };
+}
+
+/**
+ * The solid of a mesh that was made for an eye. Of its edges it has those that can be seen: between surfaces, and where
+ * one turns away.
+ */
+export function seenSolidOfMesh(id: string, mesh: Mesh): Solid {
+  const { vertices, loops, rounds, names, holes, fronts, bends, convex } = mesh;
+  const flat = rounds.findIndex((round) => round !== undefined);
+  const first = flat < 0 ? loops.length : flat;
+  const faces = loops.map((loop, f): Face => {
+    const [round, name] = [rounds[f], names[f]];
+    if (f < first) return flatFace(vertices, loop, holes[f], name);
+    return { ...facetOf(loop, vertices, round ?? -1, fronts[f]), round, name };
+  });
+  // By the numbers of both ends in one: the face on whose loop an edge has been met so far.
+  const open = new Map<number, number>();
+  const edges: Edge[] = [];
+  const meet = (ring: readonly number[], face: number) => {
+    for (let i = 0; i < ring.length; i++) {
+      const [a, b] = [ring[i], ring[i + 1 < ring.length ? i + 1 : 0]];
+      const key = b * vertices.length + a;
+      const other = open.get(key);
+      if (other === undefined) {
+        open.set(a * vertices.length + b, face);
+        continue;
+      }
+      open.delete(key);
+      const smooth = rounds[face] !== undefined && rounds[face] === rounds[other];
+      if (smooth && fronts[face] === fronts[other]) continue;
+      const concave = folds(faces[other], faces[face], vertices[b], vertices[a]);
+      edges.push(withTold({ a: b, b: a, faces: [other, face], concave, smooth }, bends));
+    }
+  };
+  loops.forEach((loop, face) => {
+    meet(loop, face);
+    for (const hole of holes[face] ?? []) meet(hole, face);
+  });
+  return { id, vertices, faces, edges, convex };
+}
