@@ -142,7 +142,7 @@ describe("what round solids hide", () => {
       const visible = visibleEdges(solids, eye);
       const from = new Vector3(...eye);
       let [asked, differ] = [0, 0];
-      const near = [0, 1, 2].flatMap((axis) => [4e-3, -4e-3].map((by) => [0, 1, 2].map((k) => (k === axis ? by : 0))));
+      const near = [0, 1, 2].flatMap((axis) => [8e-3, -8e-3].map((by) => [0, 1, 2].map((k) => (k === axis ? by : 0))));
       visible.edgeClass.forEach((edgeClass, i) => {
         const e = visible.ends.subarray(6 * i, 6 * i + 6);
         const long = Math.hypot(e[3] - e[0], e[4] - e[1], e[5] - e[2]);

@@ -266,8 +266,9 @@ class Turning {
     const { arc } = piece;
     if (!arc) return [0, 1];
     const sweep = Math.abs(arc.sweep);
+    // The ends of a part of a turn are edges along the outline.
     const steps = Math.max(
-      ...[0, 0.5, 1].map((t) => stepsOf(arc.radius, sweep, this.sagitta(placeOn(piece, t), false))),
+      ...[0, 0.5, 1].map((t) => stepsOf(arc.radius, sweep, this.sagitta(placeOn(piece, t), !this.around))),
     );
     const even = Array.from({ length: steps + 1 }, (_, i) => i / steps);
     const ends = this.eye ? contourEnds(piece, this.eye) : [];
