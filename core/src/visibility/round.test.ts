@@ -7,7 +7,7 @@ import { bulgeOf, onBend, roundSolid, type OutlinePoint, type RoundShape, type S
 import { HIDDEN, OUTLINE, visibleEdges, type VisibleEdges } from ".";
 
 const turned = (outline: OutlinePoint[], origin: Vec3 = [0, 0, 0], more: object = {}): RoundShape => ({
-  kind: "turned",
+  kind: "revolved",
   axis: { origin, up: [0, 0, 1], side: [1, 0, 0] },
   outline,
   ...more,

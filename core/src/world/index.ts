@@ -18,11 +18,13 @@ export {
   type Oddity,
   type RoadwayEnd,
 } from "./kinds";
+export * from "./kinds/arches";
 export * from "./kinds/basin";
 export * from "./kinds/block";
 export * from "./kinds/bridge";
 export * from "./kinds/building";
 export * from "./kinds/canal";
+export * from "./kinds/columns";
 export * from "./kinds/crate";
 export * from "./kinds/fixture";
 export * from "./kinds/furniture";
@@ -33,6 +35,15 @@ export * from "./kinds/skyline";
 export * from "./kinds/square";
 export * from "./kinds/steps";
 export * from "./kinds/street";
+export {
+  newTurned,
+  outlineOfTurned,
+  TURNED,
+  turnedOutline,
+  validateTurned,
+  type TurnedForm,
+  type TurnedThing,
+} from "./kinds/turned";
 export * from "./kinds/wall";
 export { BEDS, GAUGE, type Bed } from "./track";
 export * from "./outline";

@@ -38,8 +38,10 @@ type Part = Pick<Face, "loop" | "holes" | "round" | "name">;
 /** A solid with each vertex raised; faces that are flat no longer fall into triangles of one round surface. */
 function lifted(solid: Solid, over: (at: Vec2) => number): Solid {
   const { shape } = solid;
-  // What is round stands level: it is raised as a whole.
-  if (shape) return roundSolid(solid.id, movedShape(shape, [0, 0, over(onPlan(solid.vertices[0]))]), solid.part);
+  const first = over(onPlan(solid.vertices[0]));
+  // What is round is raised as a whole; on a slope its facets are.
+  if (shape && solid.vertices.every((at) => Math.abs(over(onPlan(at)) - first) < 1e-9))
+    return roundSolid(solid.id, movedShape(shape, [0, 0, first]), solid.part);
   const vertices = solid.vertices.map(([x, y, z]): Vec3 => [x, y, z + over([x, y])]);
   const isFlat = ({ loop, holes = [] }: Face): boolean => {
     const three = loop.slice(0, 3).map((n) => vertices[n]);

@@ -1,9 +1,11 @@
 import type { Element } from "@zanvo/core/world";
+import { arches } from "./arches";
 import { basin } from "./basin";
 import { block } from "./block";
 import { bridge } from "./bridge";
 import { building } from "./building";
 import { canal } from "./canal";
+import { columns } from "./columns";
 import { crate } from "./crate";
 import { fixture } from "./fixture";
 import { furniture } from "./furniture";
@@ -14,6 +16,7 @@ import { skyline } from "./skyline";
 import { square } from "./square";
 import { steps } from "./steps";
 import { street } from "./street";
+import { turned } from "./turned";
 import { wall } from "./wall";
 import type { ElementView } from "./view";
 export {
@@ -32,6 +35,9 @@ export {
 export const VIEWS: readonly ElementView[] = [
   block,
   building,
+  turned,
+  columns,
+  arches,
   crate,
   skyline,
   street,

@@ -1,10 +1,12 @@
 import type { Element } from ".";
+import { archesBuilder } from "./arches/builder";
 import { basinBuilder } from "./basin/builder";
 import { blockBuilder } from "./block/builder";
 import { bridgeBuilder } from "./bridge/builder";
 import type { ElementBuilder } from "./builder";
 import { buildingBuilder } from "./building/builder";
 import { canalBuilder } from "./canal/builder";
+import { columnsBuilder } from "./columns/builder";
 import { crateBuilder } from "./crate/builder";
 import { fixtureBuilder } from "./fixture/builder";
 import { furnitureBuilder } from "./furniture/builder";
@@ -15,6 +17,7 @@ import { skylineBuilder } from "./skyline/builder";
 import { squareBuilder } from "./square/builder";
 import { stepsBuilder } from "./steps/builder";
 import { streetBuilder } from "./street/builder";
+import { turnedBuilder } from "./turned/builder";
 import { wallBuilder } from "./wall/builder";
 
 type Builders = { readonly [K in Element["kind"]]: ElementBuilder<Extract<Element, { kind: K }>> };
@@ -23,6 +26,9 @@ type Builders = { readonly [K in Element["kind"]]: ElementBuilder<Extract<Elemen
 const BUILDERS: Builders = {
   block: blockBuilder,
   building: buildingBuilder,
+  turned: turnedBuilder,
+  columns: columnsBuilder,
+  arches: archesBuilder,
   crate: crateBuilder,
   fixture: fixtureBuilder,
   furniture: furnitureBuilder,

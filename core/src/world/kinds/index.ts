@@ -1,10 +1,12 @@
 import { ToldError } from "../../problem";
 import { sentence, type Told } from "../../units";
+import { arches } from "./arches";
 import { basin } from "./basin";
 import { block } from "./block";
 import { bridge } from "./bridge";
 import { building } from "./building";
 import { canal } from "./canal";
+import { columns } from "./columns";
 import { crate } from "./crate";
 import { fixture } from "./fixture";
 import { furniture } from "./furniture";
@@ -16,6 +18,7 @@ import { skyline } from "./skyline";
 import { square } from "./square";
 import { steps } from "./steps";
 import { street } from "./street";
+import { turned } from "./turned";
 import { wall } from "./wall";
 export type { Box, ElementError, ElementKind, Figure, Hanging, Oddity, RoadwayEnd } from "./kind";
 
@@ -23,6 +26,9 @@ export type { Box, ElementError, ElementKind, Figure, Hanging, Oddity, RoadwayEn
 export const KINDS = [
   block,
   building,
+  turned,
+  columns,
+  arches,
   crate,
   fixture,
   furniture,

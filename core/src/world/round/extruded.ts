@@ -98,7 +98,8 @@ export function meshOfExtruded({ frame, outline, holes = [], from, to }: Extrude
         const k = (i + 1) % ring.length;
         const [a, b, c, d] = [near[r][i], near[r][k], far[r][k], far[r][i]];
         const last = ring[k].piece === piece ? ring[k].t || 1 : 1;
-        const name = r === 0 ? `wall ${side}` : `yard ${r - 1} wall ${side}`;
+        // A round wall has its name once.
+        const name = t > 0 ? undefined : r === 0 ? `wall ${side}` : `yard ${r - 1} wall ${side}`;
         book.face(r === 0 ? [a, b, c, d] : [b, a, d, c], {
           round: isRound ? round : undefined,
           name,

@@ -6,8 +6,8 @@ import { seenSolidOfMesh, solidOfMesh } from "./mesh";
 import { meshOfTurned, type Turned } from "./turned";
 export { bendBetween, onBend, type Bend } from "./bend";
 export type { Extruded, PlaneFrame } from "./extruded";
-export { bulgeOf, chordsAlong, piecesOf as piecesOfOutline, type OutlinePoint } from "./outline";
-export type { Axis, Turned } from "./turned";
+export { bulgeOf, chordsAlong, domeArc, piecesOf as piecesOfOutline, type OutlinePoint } from "./outline";
+export { turnedPlace, type Axis, type Turned } from "./turned";
 
 /** A solid with round faces, as it is exactly. */
 export type RoundShape = Turned | Extruded;
@@ -16,7 +16,7 @@ export type RoundShape = Turned | Extruded;
 export const USUAL_SAGITTA = 0.004;
 
 const meshOf = (shape: RoundShape, how: Fineness) =>
-  shape.kind === "turned" ? meshOfTurned(shape, how) : meshOfExtruded(shape, how);
+  shape.kind === "revolved" ? meshOfTurned(shape, how) : meshOfExtruded(shape, how);
 
 /** A solid with round faces. */
 export const roundSolid = (id: string, shape: RoundShape, part?: string, sagitta = USUAL_SAGITTA): Solid => ({
@@ -38,7 +38,7 @@ export function facing(solid: Solid, eye: Vec3, within: number, isCut = false): 
 /** The same solid moved by a vector. */
 export function movedShape(shape: RoundShape, by: Vec3): RoundShape {
   const shifted = ([x, y, z]: Vec3): Vec3 => [x + by[0], y + by[1], z + by[2]];
-  return shape.kind === "turned"
+  return shape.kind === "revolved"
     ? { ...shape, axis: { ...shape.axis, origin: shifted(shape.axis.origin) } }
     : { ...shape, frame: { ...shape.frame, origin: shifted(shape.frame.origin) } };
 }

@@ -103,3 +103,13 @@ export function stepsOf(radius: number, sweep: number, sagitta: number): number 
   const step = 2 * Math.acos(Math.max(0, 1 - sagitta / radius));
   return Math.max(1, Math.ceil(sweep / LONGEST - 1e-9), Math.min(MOST, Math.ceil(sweep / step - 1e-9)));
 }
+
+/**
+ * The arc from the springing of a dome to its top: a quarter of a circle; of a lower one less of a larger circle, level
+ * at its top; a higher one is upright at its springing, and pointed.
+ */
+export function domeArc(radius: number, low: number, rise: number): readonly [OutlinePoint, OutlinePoint] {
+  const lean = Math.atan2(rise, radius);
+  const half = rise <= radius ? lean : Math.PI / 2 - lean;
+  return [{ at: [radius, low], bulge: bulgeOf(2 * half) }, { at: [0, low + rise] }];
+}

@@ -6,7 +6,7 @@ import { bulgeOf, facing, roundSolid, type OutlinePoint, type RoundShape } from 
 
 const UP: Vec3 = [0, 0, 1];
 const turned = (outline: OutlinePoint[], more: object = {}): RoundShape => ({
-  kind: "turned",
+  kind: "revolved",
   axis: { origin: [0, 0, 0], up: UP, side: [1, 0, 0] },
   outline,
   ...more,

@@ -26,7 +26,7 @@ export interface Axis {
  * the solid on its left, and the angles that it is turned through, radians, counter-clockwise seen from the axis's end.
  */
 export interface Turned {
-  readonly kind: "turned";
+  readonly kind: "revolved";
   readonly axis: Axis;
   readonly outline: readonly OutlinePoint[];
   /** Whether the outline leads back to its first place, as that of a ring does; else it is closed along the axis. */
@@ -217,7 +217,10 @@ class Turning {
     const rows = this.rowsOfPieces();
     const all = [...new Set(rows.flat().map(({ row }) => row))];
     this.most = this.mostSteps(all);
-    for (const row of all) this.place(row);
+    // The middle of a whole disc is no corner of anything.
+    const discs = rows.filter((_, p) => isLevel(this.pieces[p]) && this.isDisc(this.pieces[p]));
+    const unused = new Set(this.around ? discs.flat().map(({ row }) => row) : []);
+    for (const row of all) if (row.r >= ON_AXIS || !unused.has(row)) this.place(row);
     this.pieces.forEach((piece, p) => {
       if (isLevel(piece) && this.isDisc(piece)) this.disc(piece, rows[p]);
     });
@@ -538,3 +541,22 @@ const isEnds = (p: number, q: number, first: number, last: number): boolean =>
 
 /** The facets of a turned solid: for an eye, its contour and its rims are edges whose ends lie exactly on them. */
 export const meshOfTurned = (turned: Turned, how: Fineness): Mesh => new Turning(turned, how).mesh();
+
+/** A place of a turned surface: its normal, and the direction of its meridian there, of length 1. */
+export interface SurfacePlace {
+  readonly at: Vec3;
+  readonly normal: Vec3;
+  readonly meridian: Vec3;
+}
+
+/** The place of a piece of an outline at a parameter, turned about an axis to an angle, radians. */
+export function turnedPlace(axis: Axis, piece: Piece, t: number, angle: number): SurfacePlace {
+  const [side, beside, up] = framesOf(axis);
+  const out = add(scale(side, Math.cos(angle)), scale(beside, Math.sin(angle)));
+  const on = ([r, z]: Vec2): Vec3 => add(scale(out, r), scale(up, z));
+  return {
+    at: add(axis.origin, on(placeOn(piece, t))),
+    normal: on(normalOn(piece, t)),
+    meridian: on(directionOn(piece, t)),
+  };
+}

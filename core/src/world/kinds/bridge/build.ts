@@ -1,8 +1,9 @@
-import { distance2, type Vec2, type Vec3 } from "../../../geometry";
+import { distance2 } from "../../../geometry";
 import { pathOf, ribbon } from "../../path";
 import type { ElementError } from "../kind";
 import type { Bridge } from "./schema";
-import { extrude, loft } from "../../shapes";
+import { roundSolid, type OutlinePoint } from "../../round";
+import { loft } from "../../shapes";
 import type { Solid } from "../../solid";
 
 /** A small stone bridge, m (common practice). */
@@ -14,8 +15,6 @@ export const DEFAULT_BRIDGE: Omit<Bridge, "id" | "kind" | "name" | "path"> = {
   parapet: { height: 0.9, thickness: 0.3 },
 };
 
-/** An arch is drawn in so many pieces. */
-const ARC = 16;
 /** So much of a bridge's length stays solid at each end of its arch. */
 const ABUTMENT = 0.06;
 
@@ -39,22 +38,18 @@ export function buildBridge(bridge: Bridge): Solid[] {
   const [ux, uy] = [(q[0] - p[0]) / long, (q[1] - p[1]) / long];
   const low = -thickness - arch;
   const span = long * (1 - 2 * ABUTMENT);
-  // A circle's arc from springing to springing, by its sagitta.
-  const radius = arch > 0 ? (span * span) / (8 * arch) + arch / 2 : 0;
-  const soffit: Vec2[] =
-    arch > 0
-      ? Array.from({ length: ARC + 1 }, (_, i): Vec2 => {
-          const x = ((i - ARC / 2) / (ARC / 2)) * Math.asin(span / 2 / radius);
-          return [long / 2 + radius * Math.sin(x), -thickness + radius * (Math.cos(x) - 1)];
-        })
-      : [];
-  const profile: Vec2[] = [[0, low], ...soffit, [long, low], [long, 0], [0, 0]];
-  // Drawn out from the left of the way to its right.
-  const at = ([s, up]: Vec2, out: 0 | 1): Vec3 => {
-    const aside = (out - 0.5) * width;
-    return [p[0] + s * ux + aside * uy, p[1] + s * uy - aside * ux, level + up];
-  };
-  const deck = extrude(id, profile, at, arch > 0 ? [1, ARC + 1] : undefined);
+  // A circle's arc from springing to springing, under the deck: its bulge is its rise by half its span.
+  const soffit: OutlinePoint[] =
+    arch > 0 ? [{ at: [(long - span) / 2, low], bulge: (-2 * arch) / span }, { at: [(long + span) / 2, low] }] : [];
+  const outline: OutlinePoint[] = [{ at: [0, low] }, ...soffit, { at: [long, low] }, { at: [long, 0] }, { at: [0, 0] }];
+  // Extruded from the left of the way to its right.
+  const deck = roundSolid(id, {
+    kind: "extruded",
+    frame: { origin: [p[0], p[1], level], x: [ux, uy, 0], y: [0, 0, 1] },
+    outline,
+    from: -width / 2,
+    to: width / 2,
+  });
   const rails = parapet
     ? [1, -1].map((side) => {
         const ring = ribbon([p, q], (side * width) / 2, side * (width / 2 - parapet.thickness));

@@ -9,6 +9,7 @@ import { tierPart, tiersUp } from "./build";
 import { footed } from "./foot";
 import { leavesBefore, leavesOutside, opensOutwards, roomed } from "./hollow";
 import { topOf, wideRoof } from "./roofShapes";
+import { roundTier } from "./roundTiers";
 import type { Building } from "./schema";
 import { fittedTiers, type Over } from "./wallOpenings";
 
@@ -26,6 +27,8 @@ export function buildBuilding(building: Building, rises?: Over): Solid[] {
   const masses = tiers.map(({ points, z, height }, i) => {
     const last = i === tiers.length - 1;
     const flat = !last || building.roof.kind === "flat" || building.roof.overhang !== undefined;
+    const round = roundTier(building, points, [z, z + height], last);
+    if (round) return asPart(round, tierPart(i));
     const solid =
       flat && (yards.length || building.roof.overhang !== undefined)
         ? prism(building.id, points, yards, [z, z + height])

@@ -16,6 +16,7 @@ import { outlineOfOpening } from "./heads";
 import { LINE_PARTS, linesOfOpening, type LinePart } from "./openingLines";
 import { cutThrough, keyOf } from "./hollow";
 import { roofingOf } from "./roofing";
+import { openingOnRound, roundLength, windowOnRound } from "./roundTiers";
 import { roundFrame } from "./roundWindows";
 import type { Building } from "./schema";
 import { fittedTiers, MAX_WINDOWS, faceOf, placeIn, windowsIn, type Over, type Taken, type Wall } from "./wallOpenings";
@@ -86,19 +87,25 @@ function roundWindows(
 ): readonly (readonly Detail[])[] {
   const sides = ring.map((_, side) => sideOf(ring, side));
   const starts = sides.map((_, side) => sides.slice(0, side).reduce((sum, { long }) => sum + long, 0));
-  const round = sides.reduce((sum, { long }) => sum + long, 0);
+  const polygon = sides.reduce((sum, { long }) => sum + long, 0);
+  // A true circle is longer than the polygon that stands for it.
+  const round = roundLength(solid) ?? polygon;
   const faces = sides.map(({ p, u }) => ({ solid, face: faceOf(solid, { p, u }) }));
-  if (faces.some(({ face }) => face < 0)) return [];
+  if (!solid.shape && faces.some(({ face }) => face < 0)) return [];
   // Straightened, it is a wall without ends, whose windows are spread evenly all around.
   const bays = Math.floor(round / Math.max(windows.every, windows.width + END));
   if (bays < 1) return [];
   const wall: Wall = { side: null, p: ring[0], u: [1, 0], long: round + 2 * END, taken: [] };
   const barred = taken.flatMap((own, side) =>
-    own.map(({ top }) => ({ from: starts[side], to: starts[side] + sides[side].long, top })),
+    own.map(({ top }) => {
+      const [from, to] = [starts[side], starts[side] + sides[side].long].map((s) => (s * round) / polygon);
+      return { from, to, top };
+    }),
   );
-  return windowsIn(wall, { ...windows, every: round / bays - 1e-9 }, { ...room, taken: barred }).map((one) =>
-    roundFrame(ring, { ...one, from: one.from - END, to: one.to - END }, z, faces),
-  );
+  return windowsIn(wall, { ...windows, every: round / bays - 1e-9 }, { ...room, taken: barred }).map((one) => {
+    const window = { ...one, from: one.from - END, to: one.to - END };
+    return solid.shape ? windowOnRound(solid, window, round, z) : roundFrame(ring, window, z, faces);
+  });
 }
 
 /** Whether a building has lines on its walls or roofs. */
@@ -132,6 +139,7 @@ export function openingsOf(building: Building, solids: readonly Solid[], around:
     }
     const cuts = building.rooms && cutThrough(solid);
     for (const { wall, openings, ground } of walls) {
+      if (solid.shape) out.push(...openings.flatMap((opening) => openingOnRound(solid, wall, opening, z)));
       const face = faceOf(solid, wall);
       if (face < 0) continue;
       const on = { solid, face };

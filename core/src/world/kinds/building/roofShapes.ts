@@ -1,6 +1,7 @@
 import type { Vec2, Vec3 } from "../../../geometry";
 import { yardsOf } from "../../outline";
 import { centroid, inset, isRectangle } from "../../polygon";
+import { roundSolid } from "../../round";
 import { extrude, loft, ring, type Ring } from "../../shapes";
 import { asPart, solidOf, type Solid } from "../../solid";
 import type { Building } from "./schema";
@@ -67,6 +68,38 @@ function profiled(
   return extrude(id, profile, place, arc);
 }
 
+/** The profile of a barrel roof that rises by more than half its span: half an ellipse in straight pieces. */
+function ellipseOver(width: number, height: number, rise: number): readonly Vec2[] {
+  const arc = Array.from({ length: ARC + 1 }, (_, i): Vec2 => [
+    width / 2 + (width / 2) * Math.cos((Math.PI * i) / ARC),
+    height + rise * Math.sin((Math.PI * i) / ARC),
+  ]);
+  return [[0, 0], [width, 0], ...arc];
+}
+
+/** A building under a barrel roof that is an arc of a circle, exactly; null where it rises by more than half its span. */
+function barrel(id: string, points: readonly Vec2[], turned: boolean, [z, height]: Vec2, rise: number): Solid | null {
+  const { length, width, at } = frameOf(points, turned);
+  if (rise > width / 2 + 1e-9) return null;
+  const [o, p, q] = [at(0, 0), at(0, width), at(length, 0)];
+  const way = ([x, y]: Vec2, long: number): Vec3 => [(x - o[0]) / long, (y - o[1]) / long, 0];
+  const frame = { origin: [...o, z] as const, x: way(p, width), y: [0, 0, 1] as const };
+  // What runs along the ridge lies square to both; which way, depends on how the corners go round.
+  const [s] = [frame.x[1] * way(q, length)[0] - frame.x[0] * way(q, length)[1]];
+  return roundSolid(id, {
+    kind: "extruded",
+    frame,
+    outline: [
+      { at: [0, 0] },
+      { at: [width, 0] },
+      { at: [width, height], bulge: (2 * rise) / width },
+      { at: [0, height] },
+    ],
+    from: s > 0 ? 0 : -length,
+    to: s > 0 ? length : 0,
+  });
+}
+
 /** The topmost part of a building with its roof. */
 export function topOf(building: Building, points: readonly Vec2[], z: number, height: number): Solid {
   const { id, roof, round } = building;
@@ -112,11 +145,8 @@ export function topOf(building: Building, points: readonly Vec2[], z: number, he
         false,
       );
     case "barrel": {
-      const arc = Array.from({ length: ARC + 1 }, (_, i): Vec2 => [
-        width / 2 + (width / 2) * Math.cos((Math.PI * i) / ARC),
-        height + rise * Math.sin((Math.PI * i) / ARC),
-      ]);
-      return profiled(id, points, turned, z, [[0, 0], [width, 0], ...arc], false, [2, 2 + ARC]);
+      const round = barrel(id, points, turned, [z, height], rise);
+      return round ?? profiled(id, points, turned, z, ellipseOver(width, height, rise), false, [2, 2 + ARC]);
     }
     case "saw-tooth": {
       const teeth = Math.max(1, Math.round(length / TOOTH));

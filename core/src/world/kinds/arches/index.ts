@@ -1,0 +1,67 @@
+import { headingDirection, type Vec2 } from "../../../geometry";
+import { heightTags } from "../block";
+import { elementKind } from "../kind";
+import { validateArches, widthOfArches } from "./outline";
+import { ArchesSchema, type Arches } from "./schema";
+export { riseOfArch, validateArches, widthOfArches } from "./outline";
+export { ARCHES, type Arches, type ArchForm } from "./schema";
+
+/** An arcade of so many arches, all but its id and its name. */
+export const newArches = (at: Arches["at"], heading = 0, count = 3): Omit<Arches, "id" | "name"> => ({
+  kind: "arches",
+  arch: "round",
+  at,
+  heading,
+  count,
+  span: 2.4,
+  pier: 0.6,
+  springing: 2.4,
+  height: 4.4,
+  thickness: 0.5,
+  voussoirs: 0.35,
+});
+
+/** The ground that a wall with arches covers: its openings with it, counter-clockwise. */
+export function archesOutline(arches: Arches): readonly Vec2[] {
+  const { at, heading, thickness } = arches;
+  const [fx, fy] = headingDirection(heading);
+  const wide = widthOfArches(arches) / 2;
+  return [
+    [-wide, -thickness],
+    [wide, -thickness],
+    [wide, 0],
+    [-wide, 0],
+  ].map(([s, f]): Vec2 => [at.x + s * fy + f * fx, at.y - s * fx + f * fy]);
+}
+
+export const arches = elementKind<Arches>(ArchesSchema, {
+  kind: "arches",
+  word: "Arches",
+  stands: true,
+  validate: validateArches,
+  outline: archesOutline,
+  span: (element) => [element.at.z, element.height],
+  places: (element) => {
+    const [fx, fy] = headingDirection(element.heading);
+    const wide = widthOfArches(element) / 2;
+    return [[element.at.x + wide * fy, element.at.y - wide * fx]];
+  },
+  // As long as it is drawn: its spans follow.
+  placed: (element, _place, [x, y]) => {
+    const [dx, dy] = [x - element.at.x, y - element.at.y];
+    const { pier, count } = element;
+    const span = Math.max(0.1, (2 * Math.hypot(dx, dy) - (count + 1) * pier) / count);
+    return { ...element, span, heading: (Math.atan2(dx, dy) * 180) / Math.PI - 90 };
+  },
+  geoJson: {
+    write: (element) => ({ shape: "area", properties: heightTags(element.at.z, element.height) }),
+  },
+  faces: ({ heading }) => heading,
+  letsIn: (element, [x, y], over) => {
+    const [fx, fy] = headingDirection(element.heading);
+    const along = (x - element.at.x) * fy - (y - element.at.y) * fx;
+    const { span, pier, springing, count } = element;
+    const at = (((along + ((count - 1) / 2) * (span + pier)) % (span + pier)) + span + pier) % (span + pier);
+    return over < springing && Math.min(at, span + pier - at) < span / 2;
+  },
+});

@@ -1,0 +1,95 @@
+import { distance2, headingDirection, radians, type Vec2 } from "../../../geometry";
+import { heightTags } from "../block";
+import { elementKind, type Oddity } from "../kind";
+import { sentence } from "../../../units";
+import { axesOfRow, CORNICE, diameterOf, halfWidth, PLINTH, reachOfColumns, STEP, validateColumns } from "./measures";
+import { ColumnsSchema, type Columns } from "./schema";
+export { axesOfRow, diameterOf, reachOfColumns, standsOf, validateColumns } from "./measures";
+export { GAPS, ORDERS, STANDS, type Columns, type OrderId } from "./schema";
+
+/** On the plan a ring is drawn as a polygon of so many corners. */
+const AROUND = 120;
+
+/** A row of four columns of an order, all but its id and its name. */
+export const newColumns = (order: Columns["order"], at: Columns["at"], heading = 0): Omit<Columns, "id" | "name"> => ({
+  kind: "columns",
+  order,
+  stand: "row",
+  at,
+  heading,
+  height: 4,
+  count: 4,
+  gap: 2.25,
+  entablature: true,
+});
+
+/** The ground that columns cover with their steps, counter-clockwise. */
+export function columnsOutline(columns: Columns): readonly Vec2[] {
+  const { at, heading, stand, radius = 5, steps = 0, depth = 0 } = columns;
+  const d = diameterOf(columns);
+  const out = Math.max(PLINTH * d * 0.6 + Math.max(0, steps - 1) * STEP.tread, (PLINTH * d) / 2);
+  if (stand === "ring")
+    return Array.from({ length: AROUND }, (_, i): Vec2 => {
+      const angle = radians((i * 360) / AROUND);
+      return [at.x + (radius + out) * Math.cos(angle), at.y + (radius + out) * Math.sin(angle)];
+    });
+  const [fx, fy] = headingDirection(heading);
+  const wide = (stand === "single" ? 0 : axesOfRow(columns).at(-1)!) + out;
+  const back = Math.max(depth, out);
+  return [
+    [-wide, -back],
+    [wide, -back],
+    [wide, out],
+    [-wide, out],
+  ].map(([s, f]): Vec2 => [at.x + s * fy + f * fx, at.y - s * fx + f * fy]);
+}
+
+/** The usual heights of pediments by their width (Vitruvius and Vignola, from memory). */
+const [LOWEST, HIGHEST] = [1 / 9, 1 / 4] as const;
+
+function odditiesOf(columns: Columns): readonly Oddity[] {
+  const { pediment, name } = columns;
+  if (pediment === undefined || (pediment >= LOWEST - 1e-9 && pediment <= HIGHEST + 1e-9)) return [];
+  return [
+    {
+      id: "pediment",
+      value: pediment,
+      unit: "",
+      told: sentence`The pediment of ${name} rises by ${pediment.toFixed(2)} of its width: from a ninth to a quarter is usual.`,
+    },
+  ];
+}
+
+export const columns = elementKind<Columns>(ColumnsSchema, {
+  kind: "columns",
+  word: "Columns",
+  stands: true,
+  validate: validateColumns,
+  outline: columnsOutline,
+  span: (element) => [element.at.z, reachOfColumns(element)],
+  // The end of a row, or the rim of a ring.
+  places: (element) => {
+    const [fx, fy] = headingDirection(element.heading);
+    if (element.stand === "row") {
+      const wide = halfWidth(element) - (0.5 + CORNICE) * diameterOf(element);
+      return [[element.at.x + wide * fy, element.at.y - wide * fx]];
+    }
+    const { radius = 5 } = element;
+    return element.stand === "ring" ? [[element.at.x + radius * fx, element.at.y + radius * fy]] : [];
+  },
+  placed: (element, _place, to) => {
+    const far = distance2([element.at.x, element.at.y], to);
+    if (element.stand === "ring") return { ...element, radius: Math.max(0.1, far) };
+    if (element.stand !== "row" || element.count < 2) return element;
+    // As wide as it is drawn: the gaps follow.
+    const d = diameterOf(element);
+    const gap = Math.max(1 / 3, (2 * far) / (element.count - 1) / d - 1);
+    const heading = (Math.atan2(to[0] - element.at.x, to[1] - element.at.y) * 180) / Math.PI - 90;
+    return { ...element, gap, heading, middle: undefined };
+  },
+  geoJson: {
+    write: (element) => ({ shape: "area", properties: heightTags(element.at.z, reachOfColumns(element)) }),
+  },
+  oddities: odditiesOf,
+  faces: ({ heading }) => heading,
+});
