@@ -3,6 +3,7 @@ import { readFileSync, writeFileSync } from "node:fs";
 import { chandlersRow } from "./chandlersRow.mjs";
 import { kits } from "./kits.mjs";
 import { a3, bundles } from "./sheets.mjs";
+import { roundThings } from "./roundThings.mjs";
 import { quarter as wholeQuarter } from "./quarter.mjs";
 
 const LEFT = -58;
@@ -295,5 +296,6 @@ write("4-from-the-kite-balloon", {
 write("5-the-whole-quarter", wholeQuarter(a3));
 
 write("6-chandlers-row", chandlersRow);
+write("7-customs-square", roundThings);
 
 for (const { file, ...kit } of kits) write(`kits/${file}`, kit);

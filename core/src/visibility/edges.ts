@@ -4,20 +4,22 @@ import { encloses, facing, type Detail, type Solid } from "../world";
 import { loopBoxes } from "./bearing";
 import { Parts } from "./gathered";
 import { grouped } from "./grouped";
-import { intersectionCurves, overlapping } from "./intersections";
+import { cutThrough, intersectionCurves } from "./intersections";
 import { TOUCH, type Occluder } from "./occluder";
 import { hiddenWhole } from "./occlusionProfile";
 import { Sight } from "./sight";
 import { SightMemory, type EyeSide, type Standing } from "./sightMemory";
 import { joined, type VisibleEdges } from "./visibleEdges";
 
-function eyeSideOf(solid: Solid, eye: Vec3): EyeSide {
+/** @param exact the solid itself, where it falls into other facets for the eye */
+function eyeSideOf(solid: Solid, eye: Vec3, exact: Solid): EyeSide {
   const heights = solid.faces.map(({ normal, offset, front }) => {
     const height = dot(normal, eye) - offset;
     // Beside a contour a facet may lean a little otherwise than its surface.
     return front === undefined ? height : front ? Math.max(height, 2 * TOUCH) : Math.min(height, -2 * TOUCH);
   });
-  return { heights, inside: solid.convex ? heights.every((height) => height <= TOUCH) : encloses(solid, eye) };
+  const isConvex = solid.convex && !exact.shape;
+  return { heights, inside: isConvex ? heights.every((height) => height <= TOUCH) : encloses(exact, eye) };
 }
 
 /** Edges are looked at so many at a time before what is known is handed out. */
@@ -62,9 +64,11 @@ export function* visibleEdgesInParts(
   looking: Looking = {},
 ): Generator<VisibleEdges, void> {
   const { memory = new SightMemory(), drawn = byDrawnOn(details), within = WITHIN } = looking;
-  const cut = overlapping(world);
-  const solids = memory.facing(world, cut, (solid, isCut) => facing(solid, eye, within, isCut));
-  const known = memory.standing(solids, eye, (solid) => eyeSideOf(solid, eye));
+  const cut = cutThrough(world);
+  const solids = memory.facing(world, cut, (solid, isCut) =>
+    facing(solid, eye, { within, isCut, isInside: encloses(solid, eye) }),
+  );
+  const known = memory.standing(solids, eye, (solid, s) => eyeSideOf(solid, eye, world[s]));
   const wanted = known.flatMap(({ standing }) => standing);
   const lost = hiddenWhole(
     solids,

@@ -151,15 +151,14 @@ function overlaps(solids: readonly Solid[], found: (one: number, other: number) 
   });
 }
 
-/** The solids with round faces whose box overlaps that of another: something may cut through them. */
-export function overlapping(solids: readonly Solid[]): ReadonlySet<Solid> {
+/** The solids with round faces that others cut through, by their facets as they are for nobody. */
+export function cutThrough(solids: readonly Solid[]): ReadonlySet<Solid> {
   const found = new Set<Solid>();
   if (solids.some(({ shape }) => shape))
     overlaps(solids, (s, o) => {
-      // Boxes that touch do not overlap.
-      const [a, b] = [boxOf(solids[s]), boxOf(solids[o])];
-      if (![0, 1].every((k) => a[k] < b[k + 3] - TOUCH && b[k] < a[k + 3] - TOUCH)) return;
-      for (const one of [solids[s], solids[o]]) if (one.shape) found.add(one);
+      const pair = [solids[s], solids[o]];
+      if (!pair.some(({ shape }) => shape) || cutsOf(pair[0], pair[1]).length === 0) return;
+      for (const one of pair) if (one.shape) found.add(one);
     });
   return found;
 }

@@ -93,12 +93,12 @@ export class SightMemory {
   standing(
     solids: readonly Solid[],
     eye: Vec3,
-    sideOf: (solid: Solid) => EyeSide,
+    sideOf: (solid: Solid, s: number) => EyeSide,
   ): readonly Pick<Alone, "side" | "standing">[] {
     const next = new Map<Solid, Alone>();
     const all = solids.map((solid, s) => {
       const before = this.alone.get(solid);
-      const one = before ? numbered(before, s) : aloneOf(solids, s, eye, sideOf(solid));
+      const one = before ? numbered(before, s) : aloneOf(solids, s, eye, sideOf(solid, s));
       next.set(solid, one);
       return one;
     });

@@ -13,7 +13,7 @@ export { turnedPlace, type Axis, type Turned } from "./turned";
 export type RoundShape = Turned | Extruded;
 
 /** How far the facets of a round solid leave it where nobody looks, m: as it is picked, measured and written to files. */
-export const USUAL_SAGITTA = 0.004;
+export const USUAL_SAGITTA = 0.01;
 
 const meshOf = (shape: RoundShape, how: Fineness) =>
   shape.kind === "revolved" ? meshOfTurned(shape, how) : meshOfExtruded(shape, how);
@@ -25,14 +25,24 @@ export const roundSolid = (id: string, shape: RoundShape, part?: string, sagitta
   ...(part === undefined ? {} : { part }),
 });
 
+/** How the other things and the eye stand to a solid with round faces. */
+export interface Seeing {
+  /** Facets leave the surface by no more than this at rims and contours, rad. */
+  readonly within: number;
+  /** Whether other things cut through it, so that all its facets must be as fine as its rims. */
+  readonly isCut?: boolean;
+  /** Whether the eye is within it. */
+  readonly isInside?: boolean;
+}
+
 /**
- * A solid as an eye sees it: one with round faces falls into facets that leave them by no more than an angle, with edges
- * exactly where they turn away from the eye, and no others. Flat faces keep their numbers.
- * @param isCut whether other things cut through it, so that all its facets must be as fine as its rims
+ * A solid as an eye sees it: one with round faces falls into facets, with edges exactly at its rims and where it turns
+ * away from the eye, and no others. Flat faces keep their numbers. Facets that look away stand for one another, unless
+ * they are seen from inside or cut by other things.
  */
-export function facing(solid: Solid, eye: Vec3, within: number, isCut = false): Solid {
+export function facing(solid: Solid, eye: Vec3, { within, isCut = false, isInside = false }: Seeing): Solid {
   const { shape, id, part } = solid;
-  return shape ? { ...seenSolidOfMesh(id, meshOf(shape, { eye, within, isCut })), part } : solid;
+  return shape ? { ...seenSolidOfMesh(id, meshOf(shape, { eye, within, isCut, isInside })), part } : solid;
 }
 
 /** The same solid moved by a vector. */

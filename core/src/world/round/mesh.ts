@@ -100,7 +100,7 @@ function facetOf(loop: readonly number[], vertices: readonly Vec3[], round: numb
 
 /**
  * The solid of a mesh that was made for an eye. Of its edges it has those that can be seen: between surfaces, and where
- * one turns away.
+ * one turns away. Where facets that look away were left out, the last face stands for them.
  */
 export function seenSolidOfMesh(id: string, mesh: Mesh): Solid {
   const { vertices, loops, rounds, names, holes, fronts, bends, convex } = mesh;
@@ -111,6 +111,24 @@ export function seenSolidOfMesh(id: string, mesh: Mesh): Solid {
     if (f < first) return flatFace(vertices, loop, holes[f], name);
     return { ...facetOf(loop, vertices, round ?? -1, fronts[f]), round, name };
   });
+  const { edges, open } = edgesBetween(mesh, faces);
+  const away = faces.length;
+  const met = new Set(edges.map(({ a, b }) => a * vertices.length + b));
+  const isMet = (a: number, b: number) => met.has(a * vertices.length + b) || met.has(b * vertices.length + a);
+  let isOpen = false;
+  for (const [a, told] of bends)
+    for (const b of told.keys()) {
+      if (isMet(a, b)) continue;
+      isOpen = true;
+      const face = open.get(a * vertices.length + b) ?? open.get(b * vertices.length + a) ?? away;
+      edges.push(withTold({ a, b, faces: [face, away], concave: false, smooth: false }, bends));
+    }
+  const behind: Face = { ...faces[0], loop: [], pieces: [], holes: undefined, name: undefined, front: false };
+  return { id, vertices, faces: isOpen ? [...faces, behind] : faces, edges, convex };
+}
+
+/** The edges between the faces of a mesh that can be seen, and by its ends each that lies on one face only. */
+function edgesBetween({ vertices, loops, holes, rounds, fronts, bends }: Mesh, faces: readonly Face[]) {
   // By the numbers of both ends in one: the face on whose loop an edge has been met so far.
   const open = new Map<number, number>();
   const edges: Edge[] = [];
@@ -134,5 +152,5 @@ export function seenSolidOfMesh(id: string, mesh: Mesh): Solid {
     meet(loop, face);
     for (const hole of holes[face] ?? []) meet(hole, face);
   });
-  return { id, vertices, faces, edges, convex };
+  return { edges, open };
 }

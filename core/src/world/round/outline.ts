@@ -99,9 +99,9 @@ export const chordsAlong = (pieces: readonly Piece[], sagitta: number): readonly
 const [LONGEST, MOST] = [Math.PI / 4, 512] as const;
 
 /** How many chords an arc has that leaves none of them by more than a sagitta: r (1 - cos(step / 2)). */
-export function stepsOf(radius: number, sweep: number, sagitta: number): number {
+export function stepsOf(radius: number, sweep: number, sagitta: number, longest: number = LONGEST): number {
   const step = 2 * Math.acos(Math.max(0, 1 - sagitta / radius));
-  return Math.max(1, Math.ceil(sweep / LONGEST - 1e-9), Math.min(MOST, Math.ceil(sweep / step - 1e-9)));
+  return Math.max(1, Math.ceil(sweep / longest - 1e-9), Math.min(MOST, Math.ceil(sweep / step - 1e-9)));
 }
 
 /**

@@ -67,8 +67,8 @@ const eyes = fc.tuple(between(-30, 30), between(-30, 30), between(-20, 30)) as f
 describe("solids with round faces", () => {
   it.each(Object.entries(SHAPES))("%s is closed from any eye, and as finely as it is asked", (_, shape) => {
     fc.assert(
-      fc.property(eyes, between(0.0005, 0.02), (eye, within) => {
-        const solid = facing(roundSolid("r", shape), eye, within);
+      fc.property(eyes, between(0.002, 0.04), (eye, within) => {
+        const solid = facing(roundSolid("r", shape), eye, { within, isCut: true });
         expect(isClosed(solid)).toBe(true);
         expect(solid.faces.every(({ normal }) => Math.abs(norm(normal) - 1) < 1e-9)).toBe(true);
       }),

@@ -1,6 +1,6 @@
 import { add, cross, norm, scale, sub, dot, type Vec2, type Vec3 } from "../../geometry";
 import { bendBetween, type Bend } from "./bend";
-import { insideSagittaAt, sagittaAt, type Fineness } from "./how";
+import { insideSagittaAt, sagittaAt, wantsFrontsOnly, type Fineness } from "./how";
 import { MeshBook, type Mesh } from "./mesh";
 import {
   curvatureOf,
@@ -46,6 +46,8 @@ const COARSER = 4;
 /** Where the contour of a piece ends within it is looked for between so many places. */
 const SAMPLES = 24;
 
+/** Beside the ends of a contour there are rows at these shares of a step. */
+const BESIDE = [1 / 64, 1 / 16, 1 / 4, 9 / 16] as const;
 /** A contour between two rows is halved so many times at most. */
 const MOST_HALVINGS = 7;
 
@@ -63,6 +65,8 @@ interface Row {
   /** Whether it is an edge of the solid; else it lies within a smooth surface. */
   readonly isRim: boolean;
   readonly marks: number[];
+  /** From where to where, around it, its surfaces look at the eye. */
+  readonly seen: (readonly [number, number])[];
   angles: readonly number[];
   vertices: readonly number[];
 }
@@ -189,6 +193,7 @@ class Turning {
   /** The half turns that it is cut into, from the eye's angle on, and whether it closes on itself. */
   private readonly halves: readonly (readonly [number, number])[];
   private readonly around: boolean;
+  private readonly frontsOnly: boolean;
   private most = 8;
   /** Whether it is convex and looked at from outside. */
   private readonly isPlain: boolean;
@@ -200,6 +205,7 @@ class Turning {
     this.eye = how.eye ? eyeIn(turned.axis, how.eye) : null;
     this.pieces = piecesOf(closedOutline(turned), turned.closed ?? false).flatMap(cutWhereLevel);
     this.around = turned.sweep === undefined;
+    this.frontsOnly = wantsFrontsOnly(how);
     const isConvex = isConvexTurned(turned);
     this.isPlain = isConvex && this.eye !== null && this.pieces.some((piece) => looksAt(piece, this.eye!));
     const begin = turned.sweep ? turned.sweep[0] - (this.eye?.angle ?? 0) : 0;
@@ -248,7 +254,15 @@ class Turning {
   private rowsOfPieces(): readonly (readonly PieceRow[])[] {
     const { closed } = this.turned;
     const { pieces } = this;
-    const rowAt = ([r, z]: Vec2, isRim = false): Row => ({ r, z, isRim, marks: [], angles: [], vertices: [] });
+    const rowAt = ([r, z]: Vec2, isRim = false): Row => ({
+      r,
+      z,
+      isRim,
+      marks: [],
+      seen: [],
+      angles: [],
+      vertices: [],
+    });
     const before = (p: number) => (p > 0 || closed ? pieces[(p + pieces.length - 1) % pieces.length] : null);
     const ends = pieces.map((piece, p) => {
       const last = before(p);
@@ -259,9 +273,20 @@ class Turning {
       this.stepsAlong(piece).map((t): PieceRow => {
         const row = t === 0 ? ends[p] : t === 1 ? (ends[p + 1] ?? last) : rowAt(placeOn(piece, t));
         const away = this.eye && !isLevel(piece) ? turnsAway(piece, t, this.eye) : 0;
-        return { row, t, breaks: this.halves.map((half) => this.mark(row, half, away)) };
+        const breaks = this.halves.map((half) => this.mark(row, half, away));
+        this.halves.forEach(([low, high], h) => {
+          const [first, second] = this.looks(piece, low);
+          if (first !== false) row.seen.push([low, breaks[h]]);
+          if (second !== false) row.seen.push([breaks[h], high]);
+        });
+        return { row, t, breaks };
       }),
     );
+  }
+
+  /** Between its rows an outline turns by no more than this, radians. */
+  private get longest(): number {
+    return this.frontsOnly && this.around ? Math.PI / 2 : Math.PI / 4;
   }
 
   /** The parameters of a piece's rows: evenly, and where its contour ends. */
@@ -269,13 +294,16 @@ class Turning {
     const { arc } = piece;
     if (!arc) return [0, 1];
     const sweep = Math.abs(arc.sweep);
-    // The ends of a part of a turn are edges along the outline.
+    // The ends of a part of a turn are edges along the outline; facets of a hollow lie before it.
+    const isFine = !this.around || arc.sweep < 0;
     const steps = Math.max(
-      ...[0, 0.5, 1].map((t) => stepsOf(arc.radius, sweep, this.sagitta(placeOn(piece, t), !this.around))),
+      ...[0, 0.5, 1].map((t) => stepsOf(arc.radius, sweep, this.sagitta(placeOn(piece, t), isFine), this.longest)),
     );
     const even = Array.from({ length: steps + 1 }, (_, i) => i / steps);
     const ends = this.eye ? contourEnds(piece, this.eye) : [];
-    const inside = ends.filter((t) => t > INSIDE && t < 1 - INSIDE);
+    // Beside its ends a contour runs along the rows: they are closer there.
+    const close = ends.flatMap((t) => [0, ...BESIDE, ...BESIDE.map((by) => -by)].map((by) => t + by / steps));
+    const inside = close.filter((t) => t > INSIDE && t < 1 - INSIDE);
     const isApart = (t: number) => t === 0 || t === 1 || inside.every((one) => Math.abs(one - t) > CLOSE / steps);
     return [...even.filter(isApart), ...inside].sort((a, b) => a - b);
   }
@@ -291,14 +319,16 @@ class Turning {
 
   /** Puts the vertices of a row: at its special angles, and evenly between them. */
   private place(row: Row): void {
-    const { r, marks } = row;
+    const { r, marks, isRim, seen } = row;
     const special = [...new Set([...this.halves.flat(), ...marks])].sort((a, b) => a - b);
     const [low, high] = [special[0], special[special.length - 1]];
     const step = this.stepOf(row);
     const count = r < ON_AXIS ? 0 : Math.ceil((high - low) / step);
     const [from, to] = this.away(special);
     const even = Array.from({ length: count }, (_, i) => low + i * step).filter(
-      (at, i) => count < 8 * COARSER || i % COARSER === 0 || at < from || at > to,
+      (at, i) =>
+        (count < 8 * COARSER || i % COARSER === 0 || at < from || at > to) &&
+        (isRim || !this.frontsOnly || seen.some(([p, q]) => at >= p && at <= q)),
     );
     const between = even.filter((at) => special.every((one) => Math.abs(one - at) > CLOSE * step));
     row.angles = [...special, ...between].sort((a, b) => a - b);
@@ -501,6 +531,7 @@ class Turning {
     told: FacetTold,
     chain: readonly number[],
   ): void {
+    if (this.frontsOnly && told.front === false) return;
     let [i, k] = [lower.angles.indexOf(l0), upper.angles.indexOf(u0)];
     const [lastLow, lastUp] = [lower.angles.indexOf(l1), upper.angles.indexOf(u1)];
     const [low, up] = [lower.vertices, upper.vertices];

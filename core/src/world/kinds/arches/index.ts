@@ -18,7 +18,7 @@ export const newArches = (at: Arches["at"], heading = 0, count = 3): Omit<Arches
   springing: 2.4,
   height: 4.4,
   thickness: 0.5,
-  voussoirs: 0.35,
+  voussoirs: 0.3,
 });
 
 /** The ground that a wall with arches covers: its openings with it, counter-clockwise. */

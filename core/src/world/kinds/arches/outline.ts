@@ -117,6 +117,11 @@ export function validateArches(arches: Arches): ElementError | null {
   if (2 * beyondSpan(arches) >= pier)
     return { field: "pier", message: "is so narrow that arches run into each other." };
   if (2 * imposts >= span) return { field: "imposts", message: "close the arch." };
+  if (2 * (voussoirs + beyondSpan(arches)) > pier)
+    return {
+      field: "voussoirs",
+      message: "of neighbouring arches run into each other: piers are too narrow for them.",
+    };
   return voussoirs > 0 && top + voussoirs > height
     ? { field: "voussoirs", message: "reach over the top of the wall." }
     : null;

@@ -148,7 +148,7 @@ function scrolls(
 }
 
 /** The solids of one column. The turned one is the first. */
-export function columnSolids(columns: Columns, stood: Stood, shape: ColumnShape, isPlain: boolean): Solid[] {
+export function columnSolids(columns: Columns, stood: Stood, shape: ColumnShape, hasScrolls: boolean): Solid[] {
   const { id, order, height, half = false } = columns;
   const d = diameterOf(columns);
   if (order === "pier") return [block(id, stood, d, [0, height], half)];
@@ -169,7 +169,7 @@ export function columnSolids(columns: Columns, stood: Stood, shape: ColumnShape,
     turned,
     ...(shape.plinth > 0 ? [block(id, stood, PLINTH * d, [0, shape.plinth], half)] : []),
     ...(shape.abacus > 0 ? [block(id, stood, wide * d, [height - shape.abacus, height], half)] : []),
-    ...(!isPlain && (order === "ionic" || order === "composite")
+    ...(hasScrolls && (order === "ionic" || order === "composite")
       ? scrolls(id, order, d, stood, height - shape.abacus, half)
       : []),
   ];
