@@ -1,10 +1,17 @@
 import { BufferGeometry, DoubleSide, Float32BufferAttribute, Mesh, MeshBasicMaterial, Raycaster, Vector3 } from "three";
 import { norm, sub, type Vec3 } from "../src/geometry";
 import { DETAIL, HIDDEN, visibleEdges, type VisibleEdges } from "../src/visibility";
-import type { Built, Solid } from "../src/world";
+import { roundSolid, type Built, type Solid } from "../src/world";
+
+/** Round solids are meshed within this, m. */
+const FINE = 2e-3;
+
+/** The eye sees them within this, rad: a millimetre at fifty metres. */
+const WITHIN = 2e-5;
 
 /** Any solid as a mesh of `three`: its faces' convex pieces as fans. */
-function meshOf({ vertices, faces }: Solid): Mesh {
+function meshOf(solid: Solid): Mesh {
+  const { vertices, faces } = solid.shape ? roundSolid(solid.id, solid.shape, solid.part, FINE) : solid;
   const corners = faces.flatMap(({ pieces }) =>
     pieces.flatMap((piece) => piece.slice(2).flatMap((_, i) => [piece[0], piece[i + 1], piece[i + 2]])),
   );
@@ -42,12 +49,13 @@ export const stretchesOf = (visible: VisibleEdges, wanted: (i: number) => boolea
 export function compared({ solids, details }: Built, eye: Vec3): readonly [number, number] {
   const meshes = solids.map(meshOf);
   const from = new Vector3(...eye);
-  const visible = visibleEdges(solids, eye, details);
+  const visible = visibleEdges(solids, eye, details, WITHIN);
   let [checked, doubtful] = [0, 0];
-  const agree = (p: Vector3, hidden: boolean) => {
+  // Rays graze a round solid at its contours, and pass a facet of it there or not: only those beside them tell.
+  const agree = (p: Vector3, hidden: boolean, isRound = false) => {
     checked++;
     if (stopped(meshes, from, p, 1e-3) === hidden) return;
-    doubtful++;
+    if (!isRound) doubtful++;
     const steps = [
       [5, 0, 0],
       [-5, 0, 0],
@@ -71,6 +79,7 @@ export function compared({ solids, details }: Built, eye: Vec3): readonly [numbe
       agree(
         new Vector3(e[0] + t * (e[3] - e[0]), e[1] + t * (e[4] - e[1]), e[2] + t * (e[5] - e[2])),
         edgeClass === HIDDEN,
+        solids[visible.solid[i]]?.shape !== undefined,
       );
   });
   const drawn = stretchesOf(visible, (i) => visible.edgeClass[i] === DETAIL);

@@ -1,6 +1,6 @@
 import { contains, corners, degrees, distance2, type Vec2, type Vec3 } from "../geometry";
 import { projectDirection, ringRadius, toEye, unproject, type View } from "../shot";
-import { middleOf, stands } from "../world";
+import { kindOf, middleOf, stands, type Element } from "../world";
 import { tenth, type Check, type Finding } from "./finding";
 
 /** Beyond this a ball looks like an egg (common practice). */
@@ -31,13 +31,50 @@ const finding = (ratio: number, rest: Pick<Finding, "id" | "where" | "at" | "mes
   unit: ": 1",
 });
 
+/** What a lens draws longest for its width of some elements in the panel, where that is more than one would miss. */
+function worstOf(
+  { scene, shot, view }: Parameters<Check>[0],
+  wanted: (element: Element) => boolean,
+): { readonly element: Element; readonly place: Vec2; readonly ratio: number } | null {
+  const all = scene.elements
+    .filter((element) => !element.hidden && wanted(element))
+    .flatMap((element) => {
+      const [x, y, z] = middleOf(element);
+      const towards: Vec3 = [x - view.eye[0], y - view.eye[1], z - view.eye[2]];
+      const seen = toEye(view, towards);
+      const place = view.law.off(seen) <= view.law.limit ? projectDirection(view, towards) : null;
+      return place && contains(shot.frame, place) ? [{ element, place, ratio: egg(view, seen) }] : [];
+    });
+  const worst = all.reduce<(typeof all)[number] | null>(
+    (most, one) => (most && most.ratio >= one.ratio ? most : one),
+    null,
+  );
+  return worst && worst.ratio > EGG ? worst : null;
+}
+
 /**
- * Round things that a curved lens draws longer than wide: towards a corner of the panel, and at the building that
- * suffers most. A straight lens tells it by its angle.
+ * Round things that a lens draws longer than wide: the one that suffers most; and where the lens is curved, towards a
+ * corner of the panel, and at any building.
  */
-export const stretchedRound: Check = ({ scene, shot, view }) => {
-  if (view.law.straight) return [];
-  const found: Finding[] = [];
+export const stretchedRound: Check = (looked) => {
+  const { shot, view } = looked;
+  const isStraight = view.law.straight;
+  const worst = worstOf(looked, (element) =>
+    isStraight ? (kindOf(element).isRound?.(element) ?? false) : stands(element),
+  );
+  const found: Finding[] = worst
+    ? [
+        finding(worst.ratio, {
+          id: `round-stretched-${worst.element.id}`,
+          where: worst.element.name,
+          at: worst.place,
+          message:
+            `Where it stands, round things are drawn ${times(worst.ratio)} times as long as wide: turn the view ` +
+            `towards it, or take ${isStraight ? "a longer picture distance" : "the stereographic lens"}.`,
+        }),
+      ]
+    : [];
+  if (isStraight) return found;
   const [at, name, ratio] = corners(shot.frame)
     .map((corner, i) => {
       const place = drawnAt(view, corner);
@@ -45,7 +82,7 @@ export const stretchedRound: Check = ({ scene, shot, view }) => {
     })
     .reduce((most, one) => (one[2] > most[2] + 1e-9 ? one : most));
   if (ratio > EGG) {
-    found.push(
+    found.unshift(
       finding(ratio, {
         id: "round-stretched",
         where: `panel, ${name} corner`,
@@ -53,31 +90,6 @@ export const stretchedRound: Check = ({ scene, shot, view }) => {
         message:
           `Towards the ${name} corner round things are drawn up to ${times(ratio)} times as long as wide. The ` +
           "stereographic lens keeps them round.",
-      }),
-    );
-  }
-  const worst = scene.elements
-    .filter((element) => !element.hidden && stands(element))
-    .flatMap((element) => {
-      const [x, y, z] = middleOf(element);
-      const towards: Vec3 = [x - view.eye[0], y - view.eye[1], z - view.eye[2]];
-      const seen = toEye(view, towards);
-      const place = view.law.off(seen) <= view.law.limit ? projectDirection(view, towards) : null;
-      return place && contains(shot.frame, place) ? [{ element, place, ratio: egg(view, seen) }] : [];
-    })
-    .reduce<{ element: (typeof scene.elements)[number]; place: Vec2; ratio: number } | null>(
-      (most, one) => (most && most.ratio >= one.ratio ? most : one),
-      null,
-    );
-  if (worst && worst.ratio > EGG) {
-    found.push(
-      finding(worst.ratio, {
-        id: `round-stretched-${worst.element.id}`,
-        where: worst.element.name,
-        at: worst.place,
-        message:
-          `Where it stands, round things are drawn ${times(worst.ratio)} times as long as wide: turn the view ` +
-          "towards it, or take the stereographic lens.",
       }),
     );
   }

@@ -4,6 +4,7 @@ import { cutAway, visibleEdges } from "../visibility";
 import { built } from "../world";
 import { pinsOf } from "../vanishing";
 import { bareFoot } from "./bareFoot";
+import { columnsInWalls } from "./columnsInWalls";
 import type { Check, Finding } from "./finding";
 import { crossedOpenings } from "./crossedOpenings";
 import { insideThing } from "./inside";
@@ -19,6 +20,7 @@ import { wrongPoint } from "./wrongPoint";
 const LATER: readonly Check[] = [
   insideThing,
   crossedOpenings,
+  columnsInWalls,
   underground,
   onSlopes,
   missedPoint,

@@ -59,7 +59,7 @@ function builtLevel(unit: Unit, leastLength: number): Built {
   if (element.hidden) return NOTHING;
   const kind = builderOf(element);
   const taken = inTheWay.length > 0 ? together(inTheWay.map(takenBy)) : [];
-  const solids = facets ? solidsOfGround(element.id, facets) : kind.build(element, { taken });
+  const solids = facets ? solidsOfGround(element.id, facets) : kind.build(element, { taken, leastLength });
   return { solids, details: kind.details?.(element, solids, { taken, leastLength }) ?? [] };
 }
 

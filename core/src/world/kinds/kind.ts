@@ -221,6 +221,10 @@ export interface ElementKind<E extends ElementBase = ElementBase> {
   hangs?(element: E): Hanging<E> | null;
   /** The openings in its walls. */
   openings?(element: E): readonly WallOpening[];
+  /** Whether it is round, so that one sees where a lens draws it longer than wide. */
+  isRound?(element: E): boolean;
+  /** What stands clear of walls: the places of its feet on the plan, and how far each reaches around, m. */
+  feet?(element: E): { readonly places: readonly Vec2[]; readonly reach: number } | null;
   /** Whether an eye may stand within its outline, so high over its foot, m: in a passage, or in a room. */
   letsIn?(element: E, at: Vec2, over: number): boolean;
 }

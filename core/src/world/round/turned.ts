@@ -425,8 +425,8 @@ class Turning {
   }
 
   /** Tells how the edges along a row are curved. */
-  private rim({ r, angles, vertices }: Row): void {
-    if (r < ON_AXIS) return;
+  private rim({ r, isRim, angles, vertices }: Row): void {
+    if (r < ON_AXIS || !isRim) return;
     for (let i = 0; i + 1 < angles.length; i++) {
       const [u, v] = [this.across(angles[i])[1], this.across(angles[i + 1])[1]];
       this.book.edge(vertices[i], vertices[i + 1], { bend: this.bent(vertices[i], u, vertices[i + 1], v) });

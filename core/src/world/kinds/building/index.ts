@@ -165,6 +165,7 @@ export const building = elementKind<Building>(BuildingSchema, {
   span: spanOf,
   ...onFootprint,
   // A drum's many corners are none that one would put elsewhere.
+  isRound: ({ round }) => round === true,
   places: (element) => (element.round ? [] : placesIn(element)),
   placed: placedIn,
   withPlace: (element, behind) => ringChanged(element, behind, onFootprint.withPlace) ?? element,

@@ -2,7 +2,17 @@ import { distance2, headingDirection, radians, type Vec2 } from "../../../geomet
 import { heightTags } from "../block";
 import { elementKind, type Oddity } from "../kind";
 import { sentence } from "../../../units";
-import { axesOfRow, CORNICE, diameterOf, halfWidth, PLINTH, reachOfColumns, STEP, validateColumns } from "./measures";
+import {
+  axesOfRow,
+  CORNICE,
+  diameterOf,
+  halfWidth,
+  PLINTH,
+  reachOfColumns,
+  standsOf,
+  STEP,
+  validateColumns,
+} from "./measures";
 import { ColumnsSchema, type Columns } from "./schema";
 export { axesOfRow, diameterOf, reachOfColumns, standsOf, validateColumns } from "./measures";
 export { GAPS, ORDERS, STANDS, type Columns, type OrderId } from "./schema";
@@ -92,4 +102,8 @@ export const columns = elementKind<Columns>(ColumnsSchema, {
   },
   oddities: odditiesOf,
   faces: ({ heading }) => heading,
+  isRound: ({ stand }) => stand === "ring",
+  // Half columns stand out of a wall.
+  feet: (element) =>
+    element.half ? null : { places: standsOf(element).map(({ at }) => at), reach: (PLINTH * diameterOf(element)) / 2 },
 });

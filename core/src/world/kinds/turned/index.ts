@@ -76,6 +76,7 @@ export const turned = elementKind<TurnedThing>(TurnedSchema, {
     const isBall = element.form === "ball";
     return { ...element, radius, heading, ...(isBall ? { height: 2 * radius } : {}) };
   },
+  isRound: () => true,
   geoJson: {
     write: (element) => {
       const [low, high] = heightsOf(element);
