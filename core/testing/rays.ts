@@ -4,10 +4,10 @@ import { DETAIL, HIDDEN, visibleEdges, type VisibleEdges } from "../src/visibili
 import { roundSolid, type Built, type Solid } from "../src/world";
 
 /** Round solids are meshed within this, m. */
-const FINE = 2e-3;
+const FINE = 1e-3;
 
-/** The eye sees them within this, rad: a millimetre at fifty metres. */
-const WITHIN = 2e-5;
+/** The eye sees them within this, rad: a millimetre at a hundred metres. */
+const WITHIN = 1e-5;
 
 /** Any solid as a mesh of `three`: its faces' convex pieces as fans. */
 function meshOf(solid: Solid): Mesh {
