@@ -83,7 +83,7 @@ function OutlineDrawing({ element, hand: { places, chosen, choose, put, keyed } 
   const view = held ?? viewOfOutline(places);
   const { outline } = outlineOfTurned(element);
   const end = outline.length > 0 ? [outline[outline.length - 1].at] : [];
-  const drawn = [...chordsAlong(piecesOfOutline(outline, false), 0.002 * element.height), ...end];
+  const drawn = [...chordsAlong(piecesOfOutline(outline, false), 0.0002 * element.height), ...end];
   const drag = ({ clientX, clientY }: PointerEvent) => {
     const box = svg.current?.getBoundingClientRect();
     if (!held || !box) return;
