@@ -1,5 +1,5 @@
 import { shotWith } from "../../testing";
-import { LAWS } from "../lens";
+import type { LAWS } from "../lens";
 import { newScene, type Scene } from "../scene";
 import { project, viewOf } from "../shot";
 import { newTurned, type Element } from "../world";
