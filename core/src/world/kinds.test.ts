@@ -68,7 +68,7 @@ const SAMPLES: { readonly [K in Element["kind"]]: Extract<Element, { kind: K }> 
   },
   street: { ...base, kind: "street", path, ...DEFAULT_STREET, rails: true, bed: "sleepers", crossings: [20] },
   turned: { ...base, ...newTurned("dome", { x: 3, y: 2, z: 0.5 }, 20), ribs: 8 },
-  columns: { ...base, ...newColumns("doric", { x: 3, y: 2, z: 0 }, 30), pediment: 0.2 },
+  columns: { ...base, ...newColumns("doric", { x: 3, y: 2, z: 0 }, 30), count: 2, pediment: 0.2 },
   arches: { ...base, ...newArches({ x: 3, y: 2, z: 0 }, 30), keystone: true, imposts: 0.06 },
   crate: {
     ...base,
