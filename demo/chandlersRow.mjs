@@ -2,23 +2,12 @@
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
 import { core, root } from "./core.mjs";
+import { house } from "./house.mjs";
 import { a3, bundles } from "./sheets.mjs";
 
-/** A building on the plan from its south-west corner, m, with the front that faces the street on one of its sides. */
-export const fronted = (id, name, [x, y], [wide, deep], height, side, { front, ...more }) => ({
-  id,
-  kind: "building",
-  name,
-  footprint: [
-    { x, y },
-    { x: x + wide, y },
-    { x: x + wide, y: y + deep },
-    { x, y: y + deep },
-  ],
-  base: 0,
-  height,
-  roof: { kind: "flat", rise: 0.8 },
-  ...more,
+/** A house with the front that faces the street on one of its sides. */
+export const fronted = (id, name, place, size, height, side, { front, ...more }) => ({
+  ...house(id, name, place, size, height, { kind: "flat", rise: 0.8 }, more),
   fronts: [{ side, ...front }],
 });
 export const pane = { reveal: 0.18, frame: 0.06, across: 2, up: 2, ledge: 0.1 };

@@ -1,5 +1,6 @@
 // The Observatory hill end of Kestrel Quay: round things, arches, columns and domes.
 import { core } from "./core.mjs";
+import { house } from "./house.mjs";
 import { a3, bundles } from "./sheets.mjs";
 
 const { newArches, newColumns, newTurned } = await core("world");
@@ -22,22 +23,6 @@ const arches = (id, name, [x, y, z = 0], heading, change = {}) => ({
   name,
   ...change,
 });
-const house = (id, name, [x, y], [wide, deep], height, roof, more = {}) => ({
-  id,
-  kind: "building",
-  name,
-  footprint: [
-    { x, y },
-    { x: x + wide, y },
-    { x: x + wide, y: y + deep },
-    { x, y: y + deep },
-  ],
-  base: 0,
-  height,
-  roof,
-  ...more,
-});
-
 const WINDOWS = { every: 3.4, width: 1.2, height: 2, sill: 1.1 };
 
 /** The customs house: a portico before its hall, and a rotunda over it. */

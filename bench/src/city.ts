@@ -185,7 +185,8 @@ export function fronts(): void {
     const again = look(changed);
     const perStroke = ((1000 * first) / strokes).toFixed(1);
     row(
-      `${n} dressed buildings${brick ? ", a hint of brick" : ""}${resolution ? ", what can be told apart" : ""}, ${strokes.toLocaleString("en")} strokes`,
+      `${n} dressed buildings${brick ? ", a hint of brick" : ""}${resolution ? ", what can be told apart" : ""}, ` +
+        `${strokes.toLocaleString("en")} strokes`,
       `${first.toFixed(0)} ms from nothing (${perStroke} µs a stroke), ${again.toFixed(0)} ms after one moved`,
       target,
     );

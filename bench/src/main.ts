@@ -7,6 +7,7 @@ import { drawingByHand } from "./drawing";
 import { importing } from "./imported";
 import { projecting, visibility } from "./core";
 import { tiling } from "./paper";
+import { roundThings } from "./round";
 import { detecting, recovering } from "./recover";
 import { row } from "./timing";
 
@@ -15,6 +16,7 @@ projecting();
 visibility();
 towns();
 fronts();
+roundThings();
 importing();
 drawingByHand();
 curves();

@@ -1,17 +1,13 @@
 import { BufferGeometry, DoubleSide, Float32BufferAttribute, Mesh, MeshBasicMaterial, Raycaster, Vector3 } from "three";
-import { norm, sub, type Vec3 } from "../src/geometry";
+import { add, norm, onCubic, scale, sub, type Vec3 } from "../src/geometry";
 import { DETAIL, HIDDEN, visibleEdges, type VisibleEdges } from "../src/visibility";
-import { roundSolid, type Built, type Solid } from "../src/world";
+import { encloses, facing, type Built, type Solid } from "../src/world";
 
-/** Round solids are meshed within this, m. */
-const FINE = 1e-3;
-
-/** The eye sees them within this, rad: a millimetre at a hundred metres. */
-const WITHIN = 1e-5;
+/** Round solids fall into facets for the eye within this, rad. */
+const WITHIN = 2e-4;
 
 /** Any solid as a mesh of `three`: its faces' convex pieces as fans. */
-function meshOf(solid: Solid): Mesh {
-  const { vertices, faces } = solid.shape ? roundSolid(solid.id, solid.shape, solid.part, FINE) : solid;
+function meshOf({ vertices, faces }: Solid): Mesh {
   const corners = faces.flatMap(({ pieces }) =>
     pieces.flatMap((piece) => piece.slice(2).flatMap((_, i) => [piece[0], piece[i + 1], piece[i + 2]])),
   );
@@ -41,21 +37,45 @@ export const stretchesOf = (visible: VisibleEdges, wanted: (i: number) => boolea
     ];
   });
 
+/** The place of a stretch at a parameter: of a curved one, on its cubic. */
+export function placeOn({ ends, bends }: VisibleEdges, i: number, t: number): Vec3 {
+  const vector = (all: Float64Array, o: number): Vec3 => [all[6 * i + o], all[6 * i + o + 1], all[6 * i + o + 2]];
+  const [a, b] = [vector(ends, 0), vector(ends, 3)];
+  const [u, v] = bends ? [vector(bends, 0), vector(bends, 3)] : [sub(b, a), sub(b, a)];
+  // Straight stretches have none.
+  return norm(u) > 0 && bends ? onCubic(a, b, u, v, t).at : add(scale(a, 1 - t), scale(b, t));
+}
+
+/** The facets that an eye sees of a solid, their edges straight. */
+function facetsOf(solid: Solid, eye: Vec3): Solid {
+  const faced = facing(solid, eye, { within: WITHIN, isCut: true, isInside: encloses(solid, eye) });
+  return solid.shape ? { ...faced, edges: faced.edges.map((edge) => ({ ...edge, bend: undefined })) } : solid;
+}
+
+/** A world whose round solids are the facets that an eye sees of them, so that both sides look at the same ones. */
+function inFacets({ solids, details }: Built, eye: Vec3): Built {
+  const facets = new Map(solids.map((solid) => [solid, facetsOf(solid, eye)]));
+  return {
+    solids: [...facets.values()],
+    details: details.map((one) => (one.on ? { ...one, on: { ...one.on, solid: facets.get(one.on.solid)! } } : one)),
+  };
+}
+
 /**
  * Compares what is seen with rays of `three` at places of all stretches, and in the middle of all details: where they
  * differ, a ray to some place within 5 mm must answer as we do. @returns how many places were looked at, and how many
  * differed
  */
-export function compared({ solids, details }: Built, eye: Vec3): readonly [number, number] {
+export function compared(world: Built, eye: Vec3): readonly [number, number] {
+  const { solids, details } = inFacets(world, eye);
   const meshes = solids.map(meshOf);
   const from = new Vector3(...eye);
-  const visible = visibleEdges(solids, eye, details, WITHIN);
+  const visible = visibleEdges(solids, eye, details);
   let [checked, doubtful] = [0, 0];
-  // Rays graze a round solid at its contours, and pass a facet of it there or not: only those beside them tell.
-  const agree = (p: Vector3, hidden: boolean, isRound = false) => {
+  const agree = (p: Vector3, hidden: boolean) => {
     checked++;
     if (stopped(meshes, from, p, 1e-3) === hidden) return;
-    if (!isRound) doubtful++;
+    doubtful++;
     const steps = [
       [5, 0, 0],
       [-5, 0, 0],
@@ -79,7 +99,6 @@ export function compared({ solids, details }: Built, eye: Vec3): readonly [numbe
       agree(
         new Vector3(e[0] + t * (e[3] - e[0]), e[1] + t * (e[4] - e[1]), e[2] + t * (e[5] - e[2])),
         edgeClass === HIDDEN,
-        solids[visible.solid[i]]?.shape !== undefined,
       );
   });
   const drawn = stretchesOf(visible, (i) => visible.edgeClass[i] === DETAIL);

@@ -48,7 +48,8 @@ export const columnsInWalls: Check = ({ scene, shot, view }) => {
               at: seen,
               value: tenth(into[worst] * 100) / 100,
               unit: "m" as const,
-              message: sentence`A column stands ${metres(into[worst])} in the wall of ${wall.name}: move it out, or make them half columns.`,
+              message: sentence`A column stands ${metres(into[worst])} in the wall of ${wall.name}: move it out, or make
+                them half columns.`,
             },
           ];
         });

@@ -1,7 +1,6 @@
-import { dot, norm, scale, sub, type Vec3 } from "../geometry";
+import { dot, norm, onCubic, scale, sub, type Vec3 } from "../geometry";
 import type { View } from "../shot";
 import type { EdgeClass } from "../visibility";
-import { onBend } from "../world";
 import type { LayerContext, LayerPart } from "./layers/kind";
 import { stretchLines, type Stretches } from "./stretches";
 import { edgesOfClass, withoutSmall } from "./visibleLines";
@@ -64,7 +63,7 @@ function partOfStretch(stretch: Float64Array, bend: Float64Array | undefined, fr
     return { ends: [...placeAlong(stretch, from), ...placeAlong(stretch, to)], bends: NO_BENDS };
   const vector = (all: Float64Array, o: number): Vec3 => [all[o], all[o + 1], all[o + 2]];
   const [a, b, u, v] = [vector(stretch, 0), vector(stretch, 3), vector(bend, 0), vector(bend, 3)];
-  const places = [from, to].map((t) => onBend(a, b, [u, v], t));
+  const places = [from, to].map((t) => onCubic(a, b, u, v, t));
   return {
     ends: places.flatMap(({ at }) => at),
     bends: places.flatMap(({ way }) => scale(way, to - from)),

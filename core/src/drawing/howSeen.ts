@@ -6,8 +6,9 @@ import type { HowSeen } from "../visibility";
 const EXACT = 0.05;
 
 /** How a shot looks at its world: lines nearer together than its least gap cannot be told apart. */
-export const howSeen = (shot: Shot): Required<Omit<HowSeen, "cutaway">> & Pick<HowSeen, "cutaway"> => ({
-  cutaway: shot.cutaway,
-  leastAngle: leastAngleOf(shot, lineSpacingOf(shot).gap),
-  within: leastAngleOf(shot, EXACT),
-});
+export const howSeen = (shot: Shot) =>
+  ({
+    cutaway: shot.cutaway,
+    leastAngle: leastAngleOf(shot, lineSpacingOf(shot).gap),
+    within: leastAngleOf(shot, EXACT),
+  }) satisfies HowSeen;

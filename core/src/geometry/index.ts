@@ -1,4 +1,5 @@
 export * from "./angle";
+export * from "./hermite";
 export * from "./homography";
 export * from "./random";
 export * from "./intervals";

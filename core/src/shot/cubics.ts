@@ -1,4 +1,4 @@
-import { dot, norm, scale, sub, type Vec2, type Vec3 } from "../geometry";
+import { dot, norm, onCubic, scale, sub, type Vec2, type Vec3 } from "../geometry";
 import type { CurveBook } from "./book";
 import { TOLERANCE } from "./curve";
 import { Pen, type Spot } from "./pen";
@@ -91,19 +91,7 @@ class CubicDrawing {
 
   private spot(share: number): CubicSpot {
     const { a, b, u, v, start, long } = this.now!;
-    const s = 1 - share;
-    const [h, k, m, n] = [s * s * (1 + 2 * share), share * share * (3 - 2 * share), share * s * s, -share * share * s];
-    const at: Vec3 = [
-      h * a[0] + k * b[0] + m * u[0] + n * v[0],
-      h * a[1] + k * b[1] + m * u[1] + n * v[1],
-      h * a[2] + k * b[2] + m * u[2] + n * v[2],
-    ];
-    const [d, e, f] = [6 * share * s, s * (1 - 3 * share), share * (3 * share - 2)];
-    const way: Vec3 = [
-      d * (b[0] - a[0]) + e * u[0] + f * v[0],
-      d * (b[1] - a[1]) + e * u[1] + f * v[1],
-      d * (b[2] - a[2]) + e * u[2] + f * v[2],
-    ];
+    const { at, way } = onCubic(a, b, u, v, share);
     const { law, distance, centre } = this.view;
     const p = law.project(at);
     return {
@@ -127,7 +115,5 @@ class CubicDrawing {
 
 /** Whether a curve that ends one way goes on another. */
 function runsOn(before: Vec3, after: Vec3): boolean {
-  const size = norm(before) * norm(after);
-  const cosine = dot(before, after) / size;
-  return cosine > Math.sqrt(1 - STRAIGHT_ON ** 2);
+  return dot(before, after) > Math.sqrt(1 - STRAIGHT_ON ** 2) * norm(before) * norm(after);
 }

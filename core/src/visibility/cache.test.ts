@@ -100,7 +100,7 @@ describe("a look at a world that has changed", () => {
           expect(whole).toEqual(all(visibilityCache()(elements, eye)).whole);
         }
       }),
-      { numRuns: 3 },
+      { numRuns: 6 },
     );
   });
 

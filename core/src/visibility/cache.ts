@@ -40,8 +40,8 @@ export interface HowSeen {
 /**
  * A look at worlds that keeps what it saw: for as long as nothing in the world changes, a place is worked out once,
  * whichever shots look from it; where some of it changes, only what may be seen otherwise by that is worked out again.
- * The parts of a fresh look are handed out as they come, the nearest first; a look that is not carried to its end leaves
- * nothing.
+ * The parts of a fresh look are handed out as they come, the nearest first; a look that is not carried to its end
+ * leaves nothing.
  */
 export function visibilityCache(): (
   elements: readonly Element[],

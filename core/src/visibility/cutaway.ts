@@ -73,7 +73,7 @@ export function cutAway(world: Built, eye: Vec3, element?: string): Built {
       if (!detail.on || !now) return [detail];
       if (!now.solid || now.gone.has(detail.on.face)) return [];
       const face = now.solid.faces.indexOf(detail.on.solid.faces[detail.on.face]);
-      return [{ ...detail, on: { solid: now.solid, face } }];
+      return [{ ...detail, on: { ...detail.on, solid: now.solid, face } }];
     }),
   };
 }

@@ -50,11 +50,9 @@ export const byDrawnOn = (details: readonly Detail[]): Drawn => grouped(details,
  * face hides, of each edge, what lies beyond its plane and inside the pyramid from the eye through its sides: a product
  * of half-spaces, so an interval of the edge that is exact to rounding. Solids that an occlusion profile before them
  * hides whole are set aside first; an index of what stands in which direction keeps far-apart edges and faces from
- * being compared.
- * Touching faces do not hide one another's edges; edges that lie on a face are seen. Joins of a round surface are
- * stretches only where the surface turns away. Round faces fall into facets for the eye (`facing`), whose contour and rims
- * are exact. Details are asked of what stands before their own face, and of nothing
- * else.
+ * being compared. Touching faces do not hide one another's edges; edges that lie on a face are seen. Joins of a round
+ * surface are stretches only where the surface turns away. Round faces fall into facets for the eye (`facing`), whose
+ * contour and rims are exact. Details are asked of what stands before their own face, and of nothing else.
  * @param details what is drawn on surfaces; of it only what is seen is handed out
  */
 export function* visibleEdgesInParts(

@@ -1,5 +1,5 @@
-import { scale, type Interval, type Vec3 } from "../geometry";
-import { onBend, type Bend, DETAIL_KINDS, LEVELS, type EdgeDetail } from "../world";
+import { onCubic, scale, type Interval, type Vec3 } from "../geometry";
+import { type Bend, DETAIL_KINDS, LEVELS, type EdgeDetail } from "../world";
 import { joined, NOTHING_VISIBLE, type EdgeClass, type Stretches, type VisibleEdges } from "./visibleEdges";
 
 /** The first of a row is drawn before all others of it. */
@@ -51,7 +51,7 @@ export class Gathered {
 
   private putCurved(a: Vec3, b: Vec3, bend: Bend, t0: number, t1: number): void {
     for (const t of [t0, t1]) {
-      const { at, way } = onBend(a, b, bend, t);
+      const { at, way } = onCubic(a, b, ...bend, t);
       this.ends.push(...at);
       this.bends!.push(...scale(way, t1 - t0));
     }

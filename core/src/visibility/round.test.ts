@@ -1,10 +1,24 @@
 import fc from "fast-check";
 import { BufferGeometry, DoubleSide, Float32BufferAttribute, Mesh, MeshBasicMaterial, Vector3 } from "three";
 import { between } from "../../testing";
-import { stopped } from "../../testing/rays";
+import { placeOn, stopped } from "../../testing/rays";
 import { dot, norm, scale, sub, unit, type Vec3 } from "../geometry";
-import { bulgeOf, onBend, roundSolid, type OutlinePoint, type RoundShape, type Solid } from "../world";
-import { HIDDEN, OUTLINE, visibleEdges, type VisibleEdges } from ".";
+import {
+  built,
+  bulgeOf,
+  circle,
+  DEFAULT_WINDOWS,
+  newBuilding,
+  newColumns,
+  newTurned,
+  roundSolid,
+  type Detail,
+  type Element,
+  type OutlinePoint,
+  type RoundShape,
+  type Solid,
+} from "../world";
+import { DETAIL, HIDDEN, OUTLINE, visibleEdges, type VisibleEdges } from ".";
 
 const turned = (outline: OutlinePoint[], origin: Vec3 = [0, 0, 0], more: object = {}): RoundShape => ({
   kind: "revolved",
@@ -17,21 +31,10 @@ const ball = (radius: number, middle: Vec3) =>
   turned([{ at: [0, -radius], bulge: bulgeOf(Math.PI) }, { at: [0, radius] }], middle);
 
 /** Places of the stretches of a class, on their cubics. */
-function placesOf(visible: VisibleEdges, wanted: (edgeClass: number) => boolean): Vec3[] {
-  const vector = (all: Float64Array, o: number): Vec3 => [all[o], all[o + 1], all[o + 2]];
-  return [...visible.edgeClass.keys()].flatMap((i) => {
-    if (!wanted(visible.edgeClass[i])) return [];
-    const [a, b] = [vector(visible.ends, 6 * i), vector(visible.ends, 6 * i + 3)];
-    const bends = visible.bends ?? new Float64Array(visible.ends.length);
-    const [u, v] = [vector(bends, 6 * i), vector(bends, 6 * i + 3)];
-    const curved = norm(u) > 0;
-    return [0, 0.2, 0.5, 0.8, 1].map((t): Vec3 =>
-      curved
-        ? onBend(a, b, [u, v], t).at
-        : [a[0] + t * (b[0] - a[0]), a[1] + t * (b[1] - a[1]), a[2] + t * (b[2] - a[2])],
-    );
-  });
-}
+const placesOf = (visible: VisibleEdges, wanted: (edgeClass: number) => boolean): Vec3[] =>
+  [...visible.edgeClass.keys()].flatMap((i) =>
+    wanted(visible.edgeClass[i]) ? [0, 0.2, 0.5, 0.8, 1].map((t) => placeOn(visible, i, t)) : [],
+  );
 
 const eyes = fc
   .tuple(between(4, 60), between(-3.2, 3.2), between(-1.4, 1.4))
@@ -76,6 +79,66 @@ describe("round solids as an eye sees them", () => {
       }),
       { numRuns: 25 },
     );
+  });
+});
+
+describe("what is drawn on a round surface", () => {
+  const at = { x: 0, y: 0, z: 0 };
+  const drum = newBuilding({
+    id: "drum",
+    name: "Signal tower",
+    footprint: circle([0, 0], 5).map(([x, y]) => ({ x, y })),
+    ...{ base: 0, height: 9, storeys: 3, round: true, windows: DEFAULT_WINDOWS },
+    roof: { kind: "dome", rise: 5 },
+    doors: [{ x: 5, y: 0, width: 0.9, height: 2.1 }],
+  });
+  const things: readonly Element[] = [
+    { id: "dome", name: "Observatory", ...newTurned("dome", at), ribs: 16 },
+    { id: "low", name: "Market hall", ...newTurned("dome", at), height: 2, ribs: 12 },
+    drum,
+    { id: "column", name: "Column", ...newColumns("doric", at), stand: "single", count: 1, entablature: undefined },
+  ];
+  const raised: Element = {
+    id: "hill",
+    kind: "ground",
+    name: "Signal hill",
+    footprint: [-30, 30].flatMap((x) => [
+      { x, y: x < 0 ? 30 : -30 },
+      { x, y: x < 0 ? -30 : 30 },
+    ]),
+    height: 3,
+  };
+
+  it.each([
+    ["on level ground", []],
+    ["on a hill", [raised]],
+  ] as const)("is seen whole where that looks at the eye, and not at all where it turns away, %s", (_, ground) => {
+    for (const thing of things)
+      for (const eye of [
+        [17, -6, 5],
+        [-9, 14, 13],
+        [3, 40, 4.7],
+      ] as const) {
+        const { solids, details } = built([thing, ...ground]);
+        const own = details.filter(({ on }) => on?.round);
+        expect(own.length).toBeGreaterThan(20);
+        const visible = visibleEdges(solids, eye, own);
+        const drawn = new Map<string, number>();
+        const key = (p: readonly number[]) => p.map((k) => k.toFixed(6)).join(" ");
+        visible.edgeClass.forEach((edgeClass, i) => {
+          const ends = [...visible.ends.subarray(6 * i, 6 * i + 6)];
+          if (edgeClass === DETAIL) drawn.set(`${key(ends.slice(0, 3))} ${key(ends.slice(3))}`, i);
+        });
+        const looks = (detail: Detail) =>
+          [detail.a, detail.b].map((p, end) => dot(detail.on!.round!.normals[end], sub(eye, p)) > 0);
+        for (const detail of own) {
+          const isWhole = drawn.has(`${key(detail.a)} ${key(detail.b)}`);
+          // A capital or a base may hide what looks at the eye; nothing does of what is convex.
+          if (looks(detail).every((one) => one) && thing.id !== "column") expect(isWhole).toBe(true);
+          if (looks(detail).every((one) => !one)) expect(isWhole).toBe(false);
+        }
+        expect(own.filter((detail) => drawn.has(`${key(detail.a)} ${key(detail.b)}`)).length).toBeGreaterThan(5);
+      }
   });
 });
 

@@ -1,5 +1,5 @@
 import { Heading, named, Size, strict } from "../fields";
-import { degrees, headingDirection, radians, wrap, type Vec2, type Vec3 } from "../geometry";
+import { headingAlong, headingDirection, radians, wrap, type Vec2, type Vec3 } from "../geometry";
 import { kindOf, type Element } from "./kinds";
 import { blockCorner, isBlock, newBlock, type Block } from "./kinds/block";
 import type { Box } from "./kinds/kind";
@@ -31,7 +31,7 @@ function boxAround(corners: readonly Vec2[], [base, height]: readonly [number, n
   };
   const [[l0, l1], [w0, w1]] = [spread(l), spread(w)];
   return {
-    heading: degrees(Math.atan2(l[0], l[1])),
+    heading: headingAlong(l),
     origin: { x: l0 * l[0] + w0 * w[0], y: l0 * l[1] + w0 * w[1], z: base },
     length: Math.max(1e-3, l1 - l0),
     width: Math.max(1e-3, w1 - w0),

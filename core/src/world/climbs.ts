@@ -1,4 +1,4 @@
-import { degrees, distance2, wrap, type Vec2 } from "../geometry";
+import { degrees, distance2, headingAlong, wrap, type Vec2 } from "../geometry";
 import { partsOf } from "./areas";
 import { boxOnPlan, cornersOfBox } from "./polygon";
 import { kindOf, type Element } from "./kinds";
@@ -40,7 +40,7 @@ function climb(from: Vec2, to: Vec2, heights: readonly [number, number]): Climb 
     from,
     to,
     heights,
-    heading: wrap(degrees(Math.atan2(dx, dy)), -180, 360),
+    heading: wrap(headingAlong([dx, dy]), -180, 360),
     rise: degrees(Math.atan(Math.abs(grade) / 100)),
     grade: Math.abs(grade),
   };

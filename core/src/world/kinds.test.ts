@@ -143,7 +143,8 @@ describe.each(KINDS.map((kind) => [kind.kind, kind] as const))("the kind %s", (n
       expect(DETAIL_KINDS.map(({ id }) => id)).toContain(detail.kind);
       if (detail.on) expect(solids).toContainEqual(detail.on.solid);
       // What lies on a round surface lies on no face by number.
-      if (detail.on) expect(detail.on.face).toBeGreaterThanOrEqual(detail.on.round ? -1 : 0);
+      if (detail.on?.round) expect(detail.on.face).toBe(-1);
+      else if (detail.on) expect(detail.on.face).toBeGreaterThanOrEqual(0);
     }
   });
 

@@ -36,8 +36,9 @@ describe("windows on a round wall", () => {
       const upright = lines.filter(({ a, b }) => Math.abs(a[2] - b[2]) > 1e-9);
       expect(upright.map(length)).toEqual([expect.closeTo(1.2, 9), expect.closeTo(1.2, 9)]);
       const level = lines.filter(({ a, b }) => Math.abs(a[2] - b[2]) < 1e-9);
-      // Chords of arcs of a tenth of a radian at the most.
-      expect(level.reduce((sum, one) => sum + length(one), 0)).toBeCloseTo(2 * 1.1, 2);
+      // Along the wall, by the arcs over their chords.
+      const arc = (one: Detail) => 2 * RADIUS * Math.asin(length(one) / 2 / RADIUS);
+      expect(level.reduce((sum, one) => sum + arc(one), 0)).toBeCloseTo(2 * 1.1, 6);
       for (const { a, b, on } of lines)
         [a, b].forEach(([x, y], end) => {
           const [nx, ny] = on!.round!.normals[end];

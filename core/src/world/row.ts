@@ -1,4 +1,4 @@
-import { degrees, distance2, seededRandom, type Vec2 } from "../geometry";
+import { distance2, headingAlong, seededRandom, type Vec2 } from "../geometry";
 import { sentence, shortMetres } from "../units";
 import type { ElementError } from "./kinds/kind";
 import {
@@ -58,7 +58,7 @@ function lineFrom([x, y]: Vec2, [u, v]: Vec2, length: number, towers: boolean): 
   return {
     length,
     towers,
-    heading: degrees(Math.atan2(-v, u)),
+    heading: headingAlong([-v, u]),
     at: (s, t) => [x + s * u + t * v, y + s * v - t * u],
     along: (place) => (place.x - x) * u + (place.y - y) * v,
     into: (place) => (place.x - x) * v - (place.y - y) * u,

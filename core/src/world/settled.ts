@@ -86,7 +86,7 @@ export function settledOn({ solids, details }: Standing, plane: Plane): Standing
       a: up(a),
       b: up(b),
       through: through && raisedRing(through),
-      on: on && { solid: raised.get(on.solid) ?? on.solid, face: on.face },
+      on: on && { ...on, solid: raised.get(on.solid) ?? on.solid },
     })),
   };
 }

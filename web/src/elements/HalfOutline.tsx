@@ -4,7 +4,7 @@ import type { Vec2 } from "@zanvo/core/geometry";
 import { useSpoken } from "../stores";
 import { Button, MeasureField } from "../ui";
 import { measuresOf } from "./Measures";
-import type { Change } from "./view";
+import { ACCENT, INK, type Change } from "./view";
 
 /** How large the outline is drawn, in pixels, and how much is left around it. */
 const [WIDE, HIGH, AROUND] = [232, 200, 14] as const;
@@ -107,7 +107,7 @@ function OutlineDrawing({ element, hand: { places, chosen, choose, put, keyed } 
       <polyline
         points={drawn.map((p) => view.toScreen(p).join(",")).join(" ")}
         fill="none"
-        stroke="#26251f"
+        stroke={INK}
         strokeWidth={1.5}
       />
       {places.map(({ r, z }, i) => {
@@ -115,11 +115,11 @@ function OutlineDrawing({ element, hand: { places, chosen, choose, put, keyed } 
         return (
           <circle
             key={i}
-            {...{ cx, cy, r: 5, tabIndex: 0, stroke: "#26251f" }}
+            {...{ cx, cy, r: 5, tabIndex: 0, stroke: INK }}
             role="button"
             aria-label={`Place ${i + 1} of the outline`}
             aria-pressed={i === chosen}
-            fill={i === chosen ? "#c8401f" : "#fbf9f3"}
+            fill={i === chosen ? ACCENT : "#fbf9f3"}
             onFocus={() => choose(i)}
             onKeyDown={keyed}
             onPointerDown={(event) => {

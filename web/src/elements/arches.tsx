@@ -1,10 +1,9 @@
 import { Rainbow } from "lucide-react";
-import { degrees } from "@zanvo/core/geometry";
 import { ARCHES, newArches, requireValid, type Arches, type ArchForm } from "@zanvo/core/world";
 import { useSpoken } from "../stores";
 import { Check, Select } from "../ui";
 import { Measures } from "./Measures";
-import { INK, type Change, type ElementView } from "./view";
+import { facingRightOf, INK, type Change, type ElementView } from "./view";
 
 const FORMS = (Object.keys(ARCHES) as ArchForm[]).map((form) => [form, ARCHES[form]] as const);
 
@@ -52,7 +51,7 @@ export const arches: ElementView<Arches> = {
       hint: "Draw from the left end of an arcade to its right end: it faces you, who stand below it.",
       gesture: "drawn",
       draw: ([[x, y], [u, v]]) => {
-        const heading = Number(degrees(Math.atan2(v - y, -(u - x))).toFixed(2));
+        const heading = facingRightOf([x, y], [u, v]);
         const long = Math.hypot(u - x, v - y);
         const one = newArches({ x: (x + u) / 2, y: (y + v) / 2, z: 0 }, heading, 1);
         const count = Math.min(100, Math.max(1, Math.round((long - one.pier) / (one.span + one.pier))));

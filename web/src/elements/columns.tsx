@@ -1,11 +1,10 @@
 import { Columns3 } from "lucide-react";
-import { degrees } from "@zanvo/core/geometry";
 import { sentence, metres } from "@zanvo/core/units";
 import { diameterOf, GAPS, newColumns, ORDERS, requireValid, type Columns, type OrderId } from "@zanvo/core/world";
 import { useSpoken, useStores } from "../stores";
 import { Check, Choice, Select } from "../ui";
 import { Measures } from "./Measures";
-import { INK, type Change, type ElementView } from "./view";
+import { facingRightOf, INK, type Change, type ElementView } from "./view";
 
 const CHOICES = (Object.keys(ORDERS) as OrderId[]).map((order) => [order, ORDERS[order].label] as const);
 const WIDTHS = [["own", "As typed"] as const, ...GAPS.map(([gap, name]) => [String(gap), `${gap} (${name})`] as const)];
@@ -105,7 +104,7 @@ export const columns: ElementView<Columns> = {
       draw: ([[x, y], [u, v]]) => {
         const long = Math.hypot(u - x, v - y);
         // It faces to the right of the way that it is drawn.
-        const heading = Number(degrees(Math.atan2(v - y, -(u - x))).toFixed(2));
+        const heading = facingRightOf([x, y], [u, v]);
         const row = newColumns("tuscan", { x: (x + u) / 2, y: (y + v) / 2, z: 0 }, heading);
         const d = row.height / ORDERS.tuscan.slender;
         const count = Math.min(200, Math.max(2, Math.round(long / d / 3.25) + 1));

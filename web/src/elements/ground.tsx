@@ -1,5 +1,5 @@
 import { Layers, TriangleRight } from "lucide-react";
-import { degrees, type Vec2 } from "@zanvo/core/geometry";
+import { headingAlong, type Vec2 } from "@zanvo/core/geometry";
 import {
   build,
   centroid,
@@ -96,7 +96,7 @@ function headingOf([p, q, r]: readonly Vec2[]): number {
     [r[0] - q[0], r[1] - q[1]],
   ];
   const [x, y] = Math.hypot(...along) >= Math.hypot(...on) ? along : on;
-  return Number(degrees(Math.atan2(x, y)).toFixed(2));
+  return Number(headingAlong([x, y]).toFixed(2));
 }
 
 export const ground: ElementView<Ground> = {

@@ -1,6 +1,6 @@
 import type { ReactNode } from "react";
 import type { Element } from "@zanvo/core/world";
-import type { Vec2 } from "@zanvo/core/geometry";
+import { headingAlong, type Vec2 } from "@zanvo/core/geometry";
 
 /** Puts a changed element in its place; what is told is one step of undoing. */
 export type Change = (next: Element, what: string) => void;
@@ -71,3 +71,6 @@ export const OPAQUE_GROUND = "#e8e6dd";
 
 /** Places of the plan as an element's document has them. */
 export const points = (places: readonly Vec2[]): { x: number; y: number }[] => places.map(([x, y]) => ({ x, y }));
+
+/** The heading of what is drawn from its left end to its right end, as one sees it who stands before it, degrees. */
+export const facingRightOf = ([x, y]: Vec2, [u, v]: Vec2): number => Number(headingAlong([v - y, x - u]).toFixed(2));

@@ -2,9 +2,21 @@ import { add, cross, dot, scale, sub, type Vec2, type Vec3 } from "../../geometr
 import { bendBetween } from "./bend";
 import { sagittaAt, type Fineness } from "./how";
 import { MeshBook, type Mesh } from "./mesh";
-import { directionOn, isSmooth, normalOn, piecesOf, placeOn, stepsOf, type OutlinePoint, type Piece } from "./outline";
+import {
+  directionOn,
+  isSmooth,
+  normalOn,
+  piecesOfOutline,
+  placeOn,
+  stepsOf,
+  type OutlinePoint,
+  type Piece,
+} from "./outline";
 
-/** A plane's frame: its origin, and the unit directions of its two axes; what is extruded runs along their cross product. */
+/**
+ * A plane's frame: its origin, and the unit directions of its two axes; what is extruded runs along their cross
+ * product.
+ */
 export interface PlaneFrame {
   readonly origin: Vec3;
   readonly x: Vec3;
@@ -61,7 +73,7 @@ export function meshOfExtruded({ frame, outline, holes = [], from, to }: Extrude
       : sagittaAt(how, 0);
   let group = -1;
   const rings = [outline, ...holes].map((points) => {
-    const pieces = piecesOf(points, true);
+    const pieces = piecesOfOutline(points, true);
     group++;
     const groups = pieces.map((piece, i) => (i > 0 && !isSmooth(pieces[i - 1], piece) ? ++group : group));
     // Where the last piece goes on into the first, they are of one surface.

@@ -3,16 +3,17 @@ import type { Solid } from "../solid";
 import { meshOfExtruded, type Extruded } from "./extruded";
 import type { Fineness } from "./how";
 import { seenSolidOfMesh, solidOfMesh } from "./mesh";
-import { meshOfTurned, type Turned } from "./turned";
-export { bendBetween, onBend, type Bend } from "./bend";
+import type { Turned } from "./turned";
+import { meshOfTurned } from "./turning";
+export { bendBetween, type Bend } from "./bend";
 export type { Extruded, PlaneFrame } from "./extruded";
-export { bulgeOf, chordsAlong, domeArc, piecesOf as piecesOfOutline, type OutlinePoint } from "./outline";
-export { turnedPlace, type Axis, type Turned } from "./turned";
+export { bulgeOf, chordsAlong, domeArc, piecesOfOutline, type OutlinePoint } from "./outline";
+export { surfacesOf, turnedPlace, type Axis, type Turned } from "./turned";
 
 /** A solid with round faces, as it is exactly. */
 export type RoundShape = Turned | Extruded;
 
-/** How far the facets of a round solid leave it where nobody looks, m: as it is picked, measured and written to files. */
+/** How far the facets of a round solid leave it where nobody looks, m: as it is picked, measured and written. */
 export const USUAL_SAGITTA = 0.01;
 
 const meshOf = (shape: RoundShape, how: Fineness) =>

@@ -1,4 +1,4 @@
-import { cross, dot, norm, sub, type Vec3 } from "../../geometry";
+import { cross, dot, sub, unit, type Vec3 } from "../../geometry";
 import { flatFace, folds, solidOf, type Edge, type Face, type Solid } from "../solid";
 import type { Bend } from "./bend";
 
@@ -88,14 +88,12 @@ function withTold(edge: Edge, bends: Mesh["bends"]): Edge {
   return { ...edge, ...(bend ? { bend } : {}), concave: (told ?? back)?.concave ?? edge.concave };
 }
 
-/** The facet of a round surface: flat, and convex. */
-function facetOf(loop: readonly number[], vertices: readonly Vec3[], round: number, front: boolean | undefined): Face {
-  const [a, b, c, d = a] = loop.map((n) => vertices[n]);
-  const across = cross(sub(c, a), sub(d === a ? a : d, b));
-  const n = d === a ? cross(sub(b, a), sub(c, a)) : across;
-  const size = norm(n);
-  const normal: Vec3 = [n[0] / size, n[1] / size, n[2] / size];
-  return { loop, pieces: [loop], normal, offset: dot(normal, a), round, front };
+/** The facet of a round surface: flat and convex, with three corners or four. */
+function facetOf(loop: readonly number[], vertices: readonly Vec3[]): Face {
+  const [a, b, c, d] = loop.map((n) => vertices[n]);
+  // Of a quadrilateral the diagonals tell the normal.
+  const normal = unit(d ? cross(sub(c, a), sub(d, b)) : cross(sub(b, a), sub(c, a)));
+  return { loop, pieces: [loop], normal, offset: dot(normal, a) };
 }
 
 /**
@@ -109,7 +107,7 @@ export function seenSolidOfMesh(id: string, mesh: Mesh): Solid {
   const faces = loops.map((loop, f): Face => {
     const [round, name] = [rounds[f], names[f]];
     if (f < first) return flatFace(vertices, loop, holes[f], name);
-    return { ...facetOf(loop, vertices, round ?? -1, fronts[f]), round, name };
+    return { ...facetOf(loop, vertices), round, name, front: fronts[f] };
   });
   const { edges, open } = edgesBetween(mesh, faces);
   const away = faces.length;

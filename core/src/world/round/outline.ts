@@ -13,7 +13,9 @@ export interface OutlinePoint {
 export interface Piece {
   readonly from: Vec2;
   readonly to: Vec2;
-  /** The circle that it is an arc of: turning to the left from `start` by `sweep`, radians; null where it is straight. */
+  /**
+   * The circle that it is an arc of: turning to the left from `start` by `sweep`, radians; null where it is straight.
+   */
   readonly arc: {
     readonly centre: Vec2;
     readonly radius: number;
@@ -42,7 +44,7 @@ export function pieceOf({ at: [ax, ay], bulge = 0 }: OutlinePoint, to: Vec2): Pi
 }
 
 /** The pieces of an outline; of a closed one, one more leads back to its first place. */
-export const piecesOf = (points: readonly OutlinePoint[], closed: boolean): readonly Piece[] =>
+export const piecesOfOutline = (points: readonly OutlinePoint[], closed: boolean): readonly Piece[] =>
   points.flatMap((point, i) =>
     closed || i + 1 < points.length ? [pieceOf(point, points[(i + 1) % points.length].at)] : [],
   );
@@ -88,7 +90,9 @@ export function isSmooth(before: Piece, after: Piece): boolean {
   return Math.abs(a[0] * b[1] - a[1] * b[0]) < SMOOTH && a[0] * b[0] + a[1] * b[1] > 0;
 }
 
-/** Places along an outline, its arcs in chords that leave them by no more than a sagitta, m; the last one is left out. */
+/**
+ * Places along an outline, its arcs in chords that leave them by no more than a sagitta, m; the last one is left out.
+ */
 export const chordsAlong = (pieces: readonly Piece[], sagitta: number): readonly Vec2[] =>
   pieces.flatMap((piece) => {
     const steps = piece.arc ? stepsOf(piece.arc.radius, Math.abs(piece.arc.sweep), sagitta) : 1;

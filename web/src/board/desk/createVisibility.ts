@@ -8,7 +8,9 @@ import { steady } from "../../worker";
 import { createHiddenLines } from "./hiddenLines";
 import type { VisibilityWorker } from "./visibility.worker";
 
-/** The next smaller power of two: it stays as it is for small turns and pulls, so that nothing is hidden anew for them. */
+/**
+ * The next smaller power of two: it stays as it is for small turns and pulls, so that nothing is hidden anew for them.
+ */
 const steadyAngle = (angle: number): number => 2 ** Math.floor(Math.log2(angle));
 
 /** Hidden lines in one thread for every panel; it stays for the whole visit. */

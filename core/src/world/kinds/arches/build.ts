@@ -1,4 +1,5 @@
 import { headingDirection, type Vec2, type Vec3 } from "../../../geometry";
+import { rectangleAround } from "../../around";
 import type { Detail, DetailItem } from "../../details";
 import { bendBetween, piecesOfOutline, roundSolid, type PlaneFrame } from "../../round";
 import { loft, ring } from "../../shapes";
@@ -29,20 +30,15 @@ export function buildArches(arches: Arches): Solid[] {
 
 /** The bands at the springing, around both sides of every opening. */
 function impostsOf(arches: Arches): Solid[] {
-  const { id, imposts = 0, span, springing, thickness, voussoirs = 0, at, pier, count } = arches;
+  const { id, imposts = 0, span, springing, thickness, voussoirs = 0, at, heading, pier, count } = arches;
   if (imposts <= 0) return [];
   const high = Math.min(springing / 2, voussoirs > 0 ? IMPOST_BY_STONE * voussoirs : IMPOST);
-  const { x: along, out } = frameOfArches(arches);
+  const facing = headingDirection(heading);
   const middles = middlesOf(arches);
   return Array.from({ length: count + 1 }, (_, i) => {
-    const from = i === 0 ? middles[0] - span / 2 - pier : middles[i - 1] + span / 2 - imposts;
-    const to = i === count ? middles[count - 1] + span / 2 + pier : middles[i] - span / 2 + imposts;
-    const corners = [
-      [from, imposts],
-      [to, imposts],
-      [to, -thickness - imposts],
-      [from, -thickness - imposts],
-    ].map(([s, f]): Vec2 => [at.x + s * along[0] + f * out[0], at.y + s * along[1] + f * out[1]]);
+    const left = i === 0 ? middles[0] - span / 2 - pier : middles[i - 1] + span / 2 - imposts;
+    const right = i === count ? middles[count - 1] + span / 2 + pier : middles[i] - span / 2 + imposts;
+    const corners = rectangleAround([at.x, at.y], facing, [left, right], [-thickness - imposts, imposts]);
     const z = at.z + springing;
     return loft(id, [ring(corners, z - high), ring(corners, z)], null);
   });

@@ -1,4 +1,5 @@
-import { headingDirection, type Vec2 } from "../../../geometry";
+import { headingAlong, headingDirection, type Vec2 } from "../../../geometry";
+import { placeBeside, rectangleAround } from "../../around";
 import { heightTags } from "../block";
 import { elementKind } from "../kind";
 import { validateArches, widthOfArches } from "./outline";
@@ -24,14 +25,8 @@ export const newArches = (at: Arches["at"], heading = 0, count = 3): Omit<Arches
 /** The ground that a wall with arches covers: its openings with it, counter-clockwise. */
 export function archesOutline(arches: Arches): readonly Vec2[] {
   const { at, heading, thickness } = arches;
-  const [fx, fy] = headingDirection(heading);
   const wide = widthOfArches(arches) / 2;
-  return [
-    [-wide, -thickness],
-    [wide, -thickness],
-    [wide, 0],
-    [-wide, 0],
-  ].map(([s, f]): Vec2 => [at.x + s * fy + f * fx, at.y - s * fx + f * fy]);
+  return rectangleAround([at.x, at.y], headingDirection(heading), [-wide, wide], [-thickness, 0]);
 }
 
 export const arches = elementKind<Arches>(ArchesSchema, {
@@ -42,16 +37,15 @@ export const arches = elementKind<Arches>(ArchesSchema, {
   outline: archesOutline,
   span: (element) => [element.at.z, element.height],
   places: (element) => {
-    const [fx, fy] = headingDirection(element.heading);
-    const wide = widthOfArches(element) / 2;
-    return [[element.at.x + wide * fy, element.at.y - wide * fx]];
+    const { at, heading } = element;
+    return [placeBeside([at.x, at.y], headingDirection(heading), [widthOfArches(element) / 2, 0])];
   },
   // As long as it is drawn: its spans follow.
   placed: (element, _place, [x, y]) => {
     const [dx, dy] = [x - element.at.x, y - element.at.y];
     const { pier, count } = element;
     const span = Math.max(0.1, (2 * Math.hypot(dx, dy) - (count + 1) * pier) / count);
-    return { ...element, span, heading: (Math.atan2(dx, dy) * 180) / Math.PI - 90 };
+    return { ...element, span, heading: headingAlong([-dy, dx]) };
   },
   geoJson: {
     write: (element) => ({ shape: "area", properties: heightTags(element.at.z, element.height) }),

@@ -36,7 +36,8 @@ export const beyondSpan = ({ arch, span }: Arch): number =>
 
 /**
  * The radius of the side arcs of a basket arch: three arcs that go on into each other, the outer two turning by sixty
- * degrees. With half the span a and the rise b, (b - (1 - sin 60) / cos 60 a) / (sin 60 + cos 60 - 1) * cos 60 (geometry).
+ * degrees. With half the span a and the rise b, (b - (1 - sin 60) / cos 60 a) / (sin 60 + cos 60 - 1) * cos 60
+ * (geometry).
  */
 const basketSide = (half: number, rise: number): number => {
   const [s, c] = [Math.sin(SIDE), Math.cos(SIDE)];
@@ -108,7 +109,8 @@ export function validateArches(arches: Arches): ElementError | null {
     if (side <= 0 || riseOfArch(arches) >= span / 2)
       return {
         field: "rise",
-        message: sentence`of a basket arch of this span is between ${metres(0.27 * (span / 2))} and ${metres(span / 2)}.`,
+        message: sentence`of a basket arch of this span is between ${metres(0.27 * (span / 2))} and
+          ${metres(span / 2)}.`,
       };
   }
   const top = springing + riseOfArch(arches);

@@ -12,8 +12,8 @@ export const ARCHES = {
 export type ArchForm = keyof typeof ARCHES;
 
 /**
- * A wall with arches through it, which faces along its heading: an arcade, an arched bridge or viaduct; as thick as it is
- * long, a tunnel or a barrel vault. `at` is the middle of its foot, below its front.
+ * A wall with arches through it, which faces along its heading: an arcade, an arched bridge or viaduct; as thick as it
+ * is long, a tunnel or a barrel vault. `at` is the middle of its foot, below its front.
  */
 export const ArchesSchema = strict({
   id: Id,

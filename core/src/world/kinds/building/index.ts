@@ -1,4 +1,4 @@
-import { degrees, type Vec2 } from "../../../geometry";
+import { headingAlong, type Vec2 } from "../../../geometry";
 import { metres, metresBetween, sentence } from "../../../units";
 import { boxOutline, heightTags, type Block } from "../block";
 import { elementKind, onFootprint, type Feature } from "../kind";
@@ -148,7 +148,7 @@ function facesAlong(building: Building): number | undefined {
   const side = fronts?.[0]?.side ?? (doors?.[0] && nearestSide(corners, [doors[0].x, doors[0].y]).side);
   if (side === undefined || side >= corners.length) return undefined;
   const [ux, uy] = sideOf(corners, side).u;
-  return degrees(Math.atan2(uy, -ux));
+  return headingAlong([uy, -ux]);
 }
 
 /** A building for itself, of no row. */

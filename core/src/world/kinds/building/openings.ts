@@ -30,8 +30,8 @@ const KINDS: Readonly<Record<Exclude<LinePart, "outline">, DetailKind>> = {
 };
 
 /**
- * Adds the lines of an opening in a wall to others. One that is cut through has its outline and its reveal as edges, and
- * what is in it hangs in the air.
+ * Adds the lines of an opening in a wall to others. One that is cut through has its outline and its reveal as edges,
+ * and what is in it hangs in the air.
  * @param z the height of the foot that it is measured from, m
  * @param cut what it is drawn as where it is cut through
  */

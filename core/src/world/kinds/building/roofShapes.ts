@@ -77,7 +77,9 @@ function ellipseOver(width: number, height: number, rise: number): readonly Vec2
   return [[0, 0], [width, 0], ...arc];
 }
 
-/** A building under a barrel roof that is an arc of a circle, exactly; null where it rises by more than half its span. */
+/**
+ * A building under a barrel roof that is an arc of a circle, exactly; null where it rises by more than half its span.
+ */
 function barrel(id: string, points: readonly Vec2[], turned: boolean, [z, height]: Vec2, rise: number): Solid | null {
   const { length, width, at } = frameOf(points, turned);
   if (rise > width / 2 + 1e-9) return null;

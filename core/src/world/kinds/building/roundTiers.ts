@@ -1,5 +1,5 @@
 import { distance2, type Vec2, type Vec3 } from "../../../geometry";
-import { bendBetween, domeArc, roundSolid, type OutlinePoint } from "../../round";
+import { bendBetween, domeArc, roundSolid, surfacesOf, type OutlinePoint } from "../../round";
 import type { Detail } from "../../details";
 import { centroid } from "../../polygon";
 import type { Solid } from "../../solid";
@@ -92,6 +92,7 @@ export function windowOnRound(
   const { origin, side } = shape.axis;
   const [radius] = shape.outline[0].at;
   const first = Math.atan2(side[1], side[0]);
+  const [number] = surfacesOf(shape);
   const angleOf = (along: number) => first + (2 * Math.PI * along) / long;
   const item = { index };
   const out = (angle: number): Vec3 => [Math.cos(angle), Math.sin(angle), 0];
@@ -102,7 +103,7 @@ export function windowOnRound(
   const on = (a: number, b: number): Detail["on"] => ({
     solid,
     face: -1,
-    round: { number: 0, normals: [out(a), out(b)] },
+    round: { number, normals: [out(a), out(b)] },
   });
   const upright = (angle: number): Detail => ({
     kind: "window",
@@ -130,6 +131,7 @@ export function openingOnRound(solid: Solid, { p, u }: Pick<Wall, "p" | "u">, op
   if (shape?.kind !== "revolved") return [];
   const { origin } = shape.axis;
   const [radius] = shape.outline[0].at;
+  const [number] = surfacesOf(shape);
   const item = { index: opening.index };
   const place = ([s, up]: readonly [number, number, number]) => {
     const [x, y] = [p[0] + s * u[0] - origin[0], p[1] + s * u[1] - origin[1]];
@@ -141,12 +143,10 @@ export function openingOnRound(solid: Solid, { p, u }: Pick<Wall, "p" | "u">, op
     if (a[2] > 0 || b[2] > 0 || part === "leaf") return [];
     const [from, to] = [place(a), place(b)];
     const turns = ({ out: [x, y] }: typeof from): Vec3 => [-y, x, 0];
-    const isUpright = Math.abs(a[0] - b[0]) < ROUND;
-    const bend = isUpright ? {} : { bend: bendBetween(from.at, turns(from), to.at, turns(to)) };
-    const on = { solid, face: -1, round: { number: 0, normals: [from.out, to.out] as const } };
+    const isLevel = Math.abs(a[1] - b[1]) < ROUND;
+    const bend = !isLevel ? {} : { bend: bendBetween(from.at, turns(from), to.at, turns(to)) };
+    const on = { solid, face: -1, round: { number, normals: [from.out, to.out] as const } };
     const kind = part === "outline" ? opening.kind : "dressing";
-    return Math.abs(a[1] - b[1]) > ROUND && !isUpright
-      ? [{ kind, a: from.at, b: to.at, on, item }]
-      : [{ kind, a: from.at, b: to.at, ...bend, on, item }];
+    return [{ kind, a: from.at, b: to.at, ...bend, on, item }];
   });
 }

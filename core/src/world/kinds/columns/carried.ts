@@ -1,4 +1,5 @@
-import { headingDirection, radians, type Vec2, type Vec3 } from "../../../geometry";
+import { headingDirection, radians, type Vec3 } from "../../../geometry";
+import { rectangleAround } from "../../around";
 import { bulgeOf, roundSolid, type OutlinePoint } from "../../round";
 import { loft, ring } from "../../shapes";
 import type { Solid } from "../../solid";
@@ -122,18 +123,13 @@ function ringParts(columns: Columns, foot: number, top: number): Solid[] {
 function rowSteps(columns: Columns, foot: number): Solid[] {
   const { id, at, heading, steps = 0, depth = 0 } = columns;
   const d = diameterOf(columns);
-  const [fx, fy] = headingDirection(heading);
+  const facing = headingDirection(heading);
   const axes = columns.stand === "single" ? [0] : axesOfRow(columns);
   return Array.from({ length: steps }, (_, i) => {
     const out = PLINTH * d * 0.6 + (steps - 1 - i) * STEP.tread;
     const wide = axes.at(-1)! + out;
     const back = depth > 0 ? depth : out;
-    const corners = [
-      [-wide, -back],
-      [wide, -back],
-      [wide, out],
-      [-wide, out],
-    ].map(([s, f]): Vec2 => [at.x + s * fy + f * fx, at.y - s * fx + f * fy]);
+    const corners = rectangleAround([at.x, at.y], facing, [-wide, wide], [-back, out]);
     return loft(id, [ring(corners, foot + i * STEP.rise), ring(corners, foot + (i + 1) * STEP.rise)], null);
   });
 }

@@ -1,6 +1,15 @@
 import type { Vec2, Vec3 } from "../../../geometry";
+import { rectangleAround } from "../../around";
 import type { Detail } from "../../details";
-import { bendBetween, bulgeOf, piecesOfOutline, roundSolid, turnedPlace, type OutlinePoint } from "../../round";
+import {
+  bendBetween,
+  bulgeOf,
+  piecesOfOutline,
+  roundSolid,
+  surfacesOf,
+  turnedPlace,
+  type OutlinePoint,
+} from "../../round";
 import { loft, ring } from "../../shapes";
 import type { Solid } from "../../solid";
 import { diameterOf, PLINTH } from "./measures";
@@ -77,8 +86,8 @@ export interface ColumnShape {
 }
 
 /**
- * The half outline of a column: base, shaft, capital. The lower third of the shaft is straight; over it, it tapers in an
- * arc (entasis).
+ * The half outline of a column: base, shaft, capital. The lower third of the shaft is straight; over it, it tapers in
+ * an arc (entasis).
  * @param isPlain without mouldings, where they could not be told apart
  */
 export function shapeOf({ order, height }: Columns, isPlain: boolean): ColumnShape {
@@ -109,20 +118,8 @@ export function shapeOf({ order, height }: Columns, isPlain: boolean): ColumnSha
 }
 
 /** A square block around a column's axis. @param half whether only its front half stands */
-function block(
-  id: string,
-  { at: [x, y], facing: [fx, fy], z }: Stood,
-  wide: number,
-  [from, to]: Vec2,
-  half: boolean,
-): Solid {
-  const back = half ? 0 : -wide / 2;
-  const corners = [
-    [-wide / 2, back],
-    [-wide / 2, wide / 2],
-    [wide / 2, wide / 2],
-    [wide / 2, back],
-  ].map(([s, f]): Vec2 => [x - s * fy + f * fx, y + s * fx + f * fy]);
+function block(id: string, { at, facing, z }: Stood, wide: number, [from, to]: Vec2, half: boolean): Solid {
+  const corners = rectangleAround(at, facing, [-wide / 2, wide / 2], [half ? 0 : -wide / 2, wide / 2]);
   return loft(id, [ring(corners, z + from), ring(corners, z + to)], null);
 }
 
@@ -192,8 +189,7 @@ export function columnDetails(
   const pieces = piecesOfOutline(shape.outline, false);
   const middle = Math.atan2(stood.facing[1], stood.facing[0]);
   const range = half ? Math.PI : 2 * Math.PI;
-  // The base begins on the axis: its piece along the plinth is one of the surface, too.
-  const number = roundOf(solid, stood, d);
+  const surfaces = surfacesOf(shape);
   return Array.from({ length: half ? flutes / 2 : flutes }, (_, index) => index).flatMap((index) => {
     const angle = middle - range / 2 + ((index + 0.5) * range) / (half ? flutes / 2 : flutes);
     const item = { index };
@@ -207,22 +203,14 @@ export function columnDetails(
       );
       return places.slice(1).map((b, i): Detail => {
         const a = places[i];
-        const on = { solid, face: -1, round: { number, normals: [a.normal, b.normal] as const } };
+        const on = {
+          solid,
+          face: -1,
+          round: { number: surfaces[shaft[0] + p], normals: [a.normal, b.normal] as const },
+        };
         const bend = piece.arc ? { bend: bendBetween(a.at, a.meridian, b.at, b.meridian) } : {};
         return { kind: "dressing", a: a.at, b: b.at, ...bend, on, item };
       });
     });
   });
-}
-
-/** The number of the round surface that a column's shaft is: that of a facet in the middle of it. */
-function roundOf({ faces, vertices }: Solid, { at: [x, y], z }: Stood, d: number): number {
-  const facet = faces.find(
-    ({ round, loop }) =>
-      round !== undefined &&
-      loop.some((n) => vertices[n][2] - z < d * 3) &&
-      loop.some((n) => vertices[n][2] - z > d * 2) &&
-      loop.every((n) => Math.hypot(vertices[n][0] - x, vertices[n][1] - y) < 0.501 * d),
-  );
-  return facet?.round ?? -1;
 }

@@ -1,18 +1,9 @@
-import { distance2, headingDirection, radians, type Vec2 } from "../../../geometry";
+import { distance2, headingAlong, headingDirection, radians, type Vec2 } from "../../../geometry";
+import { placeBeside, rectangleAround } from "../../around";
 import { heightTags } from "../block";
 import { elementKind, type Oddity } from "../kind";
 import { sentence } from "../../../units";
-import {
-  axesOfRow,
-  CORNICE,
-  diameterOf,
-  halfWidth,
-  PLINTH,
-  reachOfColumns,
-  standsOf,
-  STEP,
-  validateColumns,
-} from "./measures";
+import { axesOfRow, diameterOf, PLINTH, reachOfColumns, standsOf, STEP, stepsHigh, validateColumns } from "./measures";
 import { ColumnsSchema, type Columns } from "./schema";
 export { axesOfRow, diameterOf, reachOfColumns, standsOf, validateColumns } from "./measures";
 export { GAPS, ORDERS, STANDS, type Columns, type OrderId } from "./schema";
@@ -43,15 +34,8 @@ export function columnsOutline(columns: Columns): readonly Vec2[] {
       const angle = radians((i * 360) / AROUND);
       return [at.x + (radius + out) * Math.cos(angle), at.y + (radius + out) * Math.sin(angle)];
     });
-  const [fx, fy] = headingDirection(heading);
   const wide = (stand === "single" ? 0 : axesOfRow(columns).at(-1)!) + out;
-  const back = Math.max(depth, out);
-  return [
-    [-wide, -back],
-    [wide, -back],
-    [wide, out],
-    [-wide, out],
-  ].map(([s, f]): Vec2 => [at.x + s * fy + f * fx, at.y - s * fx + f * fy]);
+  return rectangleAround([at.x, at.y], headingDirection(heading), [-wide, wide], [-Math.max(depth, out), out]);
 }
 
 /** The usual heights of pediments by their width (Vitruvius and Vignola, from memory). */
@@ -65,7 +49,8 @@ function odditiesOf(columns: Columns): readonly Oddity[] {
       id: "pediment",
       value: pediment,
       unit: "",
-      told: sentence`The pediment of ${name} rises by ${pediment.toFixed(2)} of its width: from a ninth to a quarter is usual.`,
+      told: sentence`The pediment of ${name} rises by ${pediment.toFixed(2)} of its width: from a ninth to a quarter is
+        usual.`,
     },
   ];
 }
@@ -79,13 +64,10 @@ export const columns = elementKind<Columns>(ColumnsSchema, {
   span: (element) => [element.at.z, reachOfColumns(element)],
   // The end of a row, or the rim of a ring.
   places: (element) => {
-    const [fx, fy] = headingDirection(element.heading);
-    if (element.stand === "row") {
-      const wide = halfWidth(element) - (0.5 + CORNICE) * diameterOf(element);
-      return [[element.at.x + wide * fy, element.at.y - wide * fx]];
-    }
-    const { radius = 5 } = element;
-    return element.stand === "ring" ? [[element.at.x + radius * fx, element.at.y + radius * fy]] : [];
+    const { at, heading, stand, radius = 5 } = element;
+    if (stand === "single") return [];
+    const far: Vec2 = stand === "row" ? [axesOfRow(element).at(-1)!, 0] : [0, radius];
+    return [placeBeside([at.x, at.y], headingDirection(heading), far)];
   },
   placed: (element, _place, to) => {
     const far = distance2([element.at.x, element.at.y], to);
@@ -94,7 +76,7 @@ export const columns = elementKind<Columns>(ColumnsSchema, {
     // As wide as it is drawn: the gaps follow.
     const d = diameterOf(element);
     const gap = Math.max(1 / 3, (2 * far) / (element.count - 1) / d - 1);
-    const heading = (Math.atan2(to[0] - element.at.x, to[1] - element.at.y) * 180) / Math.PI - 90;
+    const heading = headingAlong([element.at.y - to[1], to[0] - element.at.x]);
     return { ...element, gap, heading, middle: undefined };
   },
   geoJson: {
@@ -103,6 +85,15 @@ export const columns = elementKind<Columns>(ColumnsSchema, {
   oddities: odditiesOf,
   faces: ({ heading }) => heading,
   isRound: ({ stand }) => stand === "ring",
+  // Between columns one stands outside; within a ring under the sky, too.
+  letsIn: (element, at, over) => {
+    const { at: middle, stand, radius = 5, height } = element;
+    const foot = stepsHigh(element);
+    if (over < foot) return false;
+    if (stand === "ring" && distance2([middle.x, middle.y], at) < radius - diameterOf(element)) return true;
+    const isClear = standsOf(element).every((one) => distance2(one.at, at) > (PLINTH * diameterOf(element)) / 2);
+    return over < foot + height && isClear;
+  },
   // Half columns stand out of a wall.
   feet: (element) =>
     element.half ? null : { places: standsOf(element).map(({ at }) => at), reach: (PLINTH * diameterOf(element)) / 2 },

@@ -1,5 +1,6 @@
 import { headingDirection, radians, type Vec2 } from "../../../geometry";
 import { sentence } from "../../../units";
+import { placeBeside } from "../../around";
 import type { ElementError } from "../kind";
 import { ORDERS, type Columns } from "./schema";
 
@@ -29,9 +30,10 @@ export function axesOfRow({ order, height, count, gap = 2.25, middle = 1 }: Colu
 export function standsOf(columns: Columns): readonly { readonly at: Vec2; readonly facing: Vec2 }[] {
   const { at, heading, stand, count, radius = 5, through = 360 } = columns;
   const [fx, fy] = headingDirection(heading);
-  if (stand === "single") return [{ at: [at.x, at.y], facing: [fx, fy] }];
+  const foot: Vec2 = [at.x, at.y];
+  if (stand === "single") return [{ at: foot, facing: [fx, fy] }];
   if (stand === "row")
-    return axesOfRow(columns).map((s) => ({ at: [at.x + s * fy, at.y - s * fx] as const, facing: [fx, fy] as const }));
+    return axesOfRow(columns).map((s) => ({ at: placeBeside(foot, [fx, fy], [s, 0]), facing: [fx, fy] as const }));
   const steps = through >= 360 ? count : Math.max(1, count - 1);
   return Array.from({ length: count }, (_, i) => {
     const turn = through >= 360 ? (i * 360) / steps : count === 1 ? 0 : -through / 2 + (i * through) / steps;

@@ -29,8 +29,8 @@ export const GAPS = [
 ] as const;
 
 /**
- * Columns of an order: one, a row square to the heading that it faces, or a ring around a middle, or a part of one. They
- * may carry an entablature, a pediment with a roof, and stand on steps.
+ * Columns of an order: one, a row square to the heading that it faces, or a ring around a middle, or a part of one.
+ * They may carry an entablature, a pediment with a roof, and stand on steps.
  */
 export const ColumnsSchema = strict({
   id: Id,

@@ -1,4 +1,4 @@
-import { degrees, distance2, type Vec2 } from "../../../geometry";
+import { distance2, headingAlong, type Vec2 } from "../../../geometry";
 import { lengthened, pathOf, ribbon } from "../../path";
 import { prism } from "../../shapes";
 import type { Solid } from "../../solid";
@@ -39,7 +39,7 @@ function gateAt(id: string, end: Vec2, beyond: Vec2, half: number): Solid[] {
 
 /** A flight up from the end of a street, as wide as the carriageway. */
 function stepsAt(id: string, end: Vec2, beyond: Vec2, width: number): Solid[] {
-  const heading = degrees(Math.atan2(beyond[0] - end[0], beyond[1] - end[1]));
+  const heading = headingAlong([beyond[0] - end[0], beyond[1] - end[1]]);
   const foot = { x: end[0], y: end[1], z: 0 };
   return buildSteps({ id, kind: "steps", name: "", foot, heading, ...DEFAULT_STEPS, width, count: RISERS });
 }

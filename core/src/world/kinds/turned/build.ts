@@ -1,6 +1,6 @@
 import { radians } from "../../../geometry";
 import type { Detail } from "../../details";
-import { bendBetween, piecesOfOutline, roundSolid, turnedPlace } from "../../round";
+import { bendBetween, piecesOfOutline, roundSolid, surfacesOf, turnedPlace } from "../../round";
 import type { Solid } from "../../solid";
 import { outlineOfTurned, validateTurned } from "./outline";
 import type { TurnedThing } from "./schema";
@@ -35,6 +35,7 @@ export function turnedDetails(thing: TurnedThing, [solid]: readonly Solid[]): De
   const shape = solid?.shape;
   if (form !== "dome" || ribs === 0 || shape?.kind !== "revolved") return [];
   const [arc] = piecesOfOutline(shape.outline, false);
+  const [number] = surfacesOf(shape);
   const count = sweep < WHOLE ? ribs + 1 : ribs;
   return Array.from({ length: count }, (_, index) => index).flatMap((index) => {
     const angle = radians(90 - heading - (index * sweep) / ribs);
@@ -48,7 +49,7 @@ export function turnedDetails(thing: TurnedThing, [solid]: readonly Solid[]): De
         a: a.at,
         b: b.at,
         bend: bendBetween(a.at, a.meridian, b.at, b.meridian),
-        on: { solid, face: -1, round: { number: 0, normals } },
+        on: { solid, face: -1, round: { number, normals } },
         item,
       };
     });

@@ -1,5 +1,6 @@
-import { distance2, radians, type Vec2 } from "../../../geometry";
+import { distance2, headingAlong, headingDirection, radians, type Vec2 } from "../../../geometry";
 import { metres, sentence } from "../../../units";
+import { placeBeside } from "../../around";
 import { chordsAlong, piecesOfOutline } from "../../round";
 import { heightTags } from "../block";
 import { elementKind } from "../kind";
@@ -67,12 +68,12 @@ export const turned = elementKind<TurnedThing>(TurnedSchema, {
   // Its radius is drawn on the plan, but where its outline is its own.
   places: (element) => {
     if (element.form === "own") return [];
-    const way = radians(90 - element.heading);
-    return [[element.at.x + element.radius * Math.cos(way), element.at.y + element.radius * Math.sin(way)]];
+    const { at, heading, radius } = element;
+    return [placeBeside([at.x, at.y], headingDirection(heading), [0, radius])];
   },
   placed: (element, _place, at) => {
     const radius = Math.max(0.01, distance2([element.at.x, element.at.y], at));
-    const heading = 90 - (Math.atan2(at[1] - element.at.y, at[0] - element.at.x) * 180) / Math.PI;
+    const heading = headingAlong([at[0] - element.at.x, at[1] - element.at.y]);
     const isBall = element.form === "ball";
     return { ...element, radius, heading, ...(isBall ? { height: 2 * radius } : {}) };
   },

@@ -22,8 +22,8 @@ export const TURNED = {
 export type TurnedForm = keyof typeof TURNED;
 
 /**
- * Something round about an upright axis through `at`, which is its foot: a usual form by its sizes, or a half outline of
- * its own. It goes all the way around, or through an angle from its heading on, clockwise as headings do.
+ * Something round about an upright axis through `at`, which is its foot: a usual form by its sizes, or a half outline
+ * of its own. It goes all the way around, or through an angle from its heading on, clockwise as headings do.
  */
 export const TurnedSchema = strict({
   id: Id,
@@ -43,8 +43,8 @@ export const TurnedSchema = strict({
   /** How wide a lantern on a dome is, m: it is half as high again. */
   lantern: Type.Optional(named("Width of its lantern", metresIn({ minimum: 0, maximum: 1000, default: 0 }))),
   /**
-   * A half outline of its own, from its foot up: distances from the axis and heights over the foot, m; what runs from one
-   * place to the next is straight, or an arc by its bulge, the tangent of a quarter of its sweep, to the left.
+   * A half outline of its own, from its foot up: distances from the axis and heights over the foot, m; what runs from
+   * one place to the next is straight, or an arc by its bulge, the tangent of a quarter of its sweep, to the left.
    */
   outline: Type.Optional(
     Type.Array(

@@ -1,4 +1,4 @@
-import { degrees, type Vec3 } from "@zanvo/core/geometry";
+import { headingAlong, type Vec3 } from "@zanvo/core/geometry";
 import type { Drawn } from "../../../elements";
 
 /** A place that was pressed in the picture: on a face of something, or on the ground. */
@@ -27,4 +27,4 @@ export const isFloor = ({ normal }: PressedPlace): boolean => normal[2] > 1 - LE
 export const isWall = ({ normal }: Pick<PressedPlace, "normal">): boolean => Math.abs(normal[2]) < LEANS;
 
 /** The heading of a level way, degrees. */
-export const headingOf = (x: number, y: number): number => Number(degrees(Math.atan2(x, y)).toFixed(4));
+export const headingOf = (x: number, y: number): number => Number(headingAlong([x, y]).toFixed(4));
