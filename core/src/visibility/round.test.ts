@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { BufferGeometry, DoubleSide, Float32BufferAttribute, Mesh, MeshBasicMaterial, Vector3 } from "three";
 import { between } from "../../testing";
 import { placeOn, stopped } from "../../testing/rays";
-import { dot, norm, scale, sub, unit, type Vec3 } from "../geometry";
+import { cross, dot, norm, scale, sub, unit, type Vec3 } from "../geometry";
 import {
   built,
   bulgeOf,
@@ -57,9 +57,12 @@ describe("round solids as an eye sees them", () => {
         });
         // A hundredth of a mm at a picture distance of a metre.
         expect(Math.max(...angles.map((angle) => Math.abs(angle - half)))).toBeLessThan(1e-5);
-        // All around it.
-        const seen = new Set(places.map((p) => Math.round(Math.atan2(p[1], p[0]) * 2)));
-        expect(seen.size).toBeGreaterThan(4);
+        // All around it: in every twelfth of a turn about the line from the eye to its middle.
+        const side = unit(cross(eye, [eye[1], -eye[0], 0]));
+        const over = cross(unit(eye), side);
+        const twelfth = (p: Vec3) => Math.floor((6 * Math.atan2(dot(p, over), dot(p, side))) / Math.PI + 12) % 12;
+        const seen = new Set(places.map(twelfth));
+        expect(seen.size).toBe(12);
       }),
       { numRuns: 25 },
     );
