@@ -158,7 +158,10 @@ function indexOf(standing: readonly Standing[], eye: Vec3): (places: readonly Ve
   for (const { box } of boxes) index.add(...box);
   index.finish();
   return function* (places) {
-    const hits = loopBoxes(places.map((p) => sub(p, eye))).flatMap((box) => index.search(...box));
+    const ways = places.map((p) => sub(p, eye));
+    const far = Math.max(...ways.map(norm));
+    const isBefore = (n: number) => standing[boxes[n].n].occluder.near < far;
+    const hits = loopBoxes(ways).flatMap((box) => index.search(...box, isBefore));
     let last = -1;
     // Boxes were added in the order of their occluders; one with two boxes is handed out once.
     for (const hit of Int32Array.from(hits).sort()) {

@@ -21,7 +21,7 @@ export interface Occluder {
   /** Its corners, vertex numbers of its solid. */
   readonly loop: readonly number[];
   readonly planes: Float64Array;
-  /** How near it comes to the eye, in m, by its corners. */
+  /** It comes no nearer to the eye than this, m. */
   readonly near: number;
 }
 
@@ -56,8 +56,10 @@ function pieceOf(
     const n = scale(across, 1 / norm(across));
     put(i + 1, n, dot(n, eye), -side);
   });
-  const near = Math.min(...loop.map((number) => norm(sub(vertices[number], eye))));
-  return { solid, face, loop, planes, near };
+  // All of it lies within the ball about its first corner that holds the others.
+  const first = vertices[loop[0]];
+  const reach = loop.reduce((most, number) => Math.max(most, norm(sub(vertices[number], first))), 0);
+  return { solid, face, loop, planes, near: Math.max(Math.abs(height), norm(sub(first, eye)) - reach) };
 }
 
 /**

@@ -50,7 +50,10 @@ function covered(loop: readonly Vec3[], from: number, to: number): readonly [num
 }
 
 /** Adds what a piece covers to the occlusion profile, in every bin that it spans from end to end. */
-function cover(sky: Sky, loop: readonly Vec3[]): void {
+function cover(sky: Sky, loop: readonly Vec3[], far: number): void {
+  // What is narrower than a bin spans none.
+  const wide = loop.reduce((most, [x, y]) => Math.max(most, Math.hypot(x - loop[0][0], y - loop[0][1])), 0);
+  if (Math.PI * wide < ((2 * Math.PI) / BINS) * (far - wide)) return;
   const azimuths = loop.map(([x, y]) => Math.atan2(y, x));
   const [from, to] = [Math.min(...azimuths), Math.max(...azimuths)];
   // One across the seam, or over or under the eye, is left out: it costs time and no truth.
@@ -116,9 +119,9 @@ export function hiddenWhole(solids: readonly Solid[], occluders: readonly Occlud
   let next = 0;
   for (const s of order) {
     while (next < pieces.length && pieces[next].far < plan[s]) {
-      const { solid, places } = pieces[next++];
+      const { solid, places, far } = pieces[next++];
       // What is hidden whole adds nothing.
-      if (!lost[solid]) cover(sky, places);
+      if (!lost[solid]) cover(sky, places, far);
     }
     if (plan[s] > 0 && coversAll(sky, seen[s], plan[s])) lost[s] = 1;
   }

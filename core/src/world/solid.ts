@@ -187,11 +187,16 @@ export function volumeOf({ vertices, faces }: Solid): number {
   return six / 6;
 }
 
+/** Whether a place is outside the box around some vertices. */
+const isOutsideBox = (vertices: readonly Vec3[], p: Vec3): boolean =>
+  [0, 1, 2].some((k) => vertices.every((v) => v[k] < p[k]) || vertices.every((v) => v[k] > p[k]));
+
 /**
  * Whether a place is inside a closed solid: whether its faces turn all the way around it (solid angles: Van Oosterom
  * and Strackee, 1983 (from memory)).
  */
 export function encloses({ vertices, faces }: Solid, p: Vec3): boolean {
+  if (isOutsideBox(vertices, p)) return false;
   let turn = 0;
   for (const { pieces } of faces)
     for (const piece of pieces) {

@@ -1,7 +1,8 @@
-import type { Vec3 } from "../../geometry";
+import { add, dot, type Vec3 } from "../../geometry";
 import type { Solid } from "../solid";
 import { meshOfExtruded, type Extruded } from "./extruded";
 import type { Fineness } from "./how";
+import type { OutlinePoint } from "./outline";
 import { seenSolidOfMesh, solidOfMesh } from "./mesh";
 import type { Turned } from "./turned";
 import { meshOfTurned } from "./turning";
@@ -19,12 +20,25 @@ export const USUAL_SAGITTA = 0.01;
 const meshOf = (shape: RoundShape, how: Fineness) =>
   shape.kind === "revolved" ? meshOfTurned(shape, how) : meshOfExtruded(shape, how);
 
+/** Solids at the origin as nobody looks at them, by their outlines: those of a row of columns are one. */
+const known = new WeakMap<readonly OutlinePoint[], { readonly key: string; readonly solid: Solid }>();
+
+/** The solid of a shape at the origin. */
+function solidAtOrigin(shape: RoundShape, sagitta: number): Solid {
+  const still = movedTo(shape, [0, 0, 0]);
+  const key = JSON.stringify({ ...still, outline: null, sagitta });
+  const before = known.get(shape.outline);
+  if (before?.key === key) return before.solid;
+  const solid = solidOfMesh("", meshOf(still, { sagitta }));
+  known.set(shape.outline, { key, solid });
+  return solid;
+}
+
 /** A solid with round faces. */
-export const roundSolid = (id: string, shape: RoundShape, part?: string, sagitta = USUAL_SAGITTA): Solid => ({
-  ...solidOfMesh(id, meshOf(shape, { sagitta })),
-  shape,
-  ...(part === undefined ? {} : { part }),
-});
+export function roundSolid(id: string, shape: RoundShape, part?: string, sagitta = USUAL_SAGITTA): Solid {
+  const solid = shifted(solidAtOrigin(shape, sagitta), originOf(shape));
+  return { ...solid, id, shape, ...(part === undefined ? {} : { part }) };
+}
 
 /** How the other things and the eye stand to a solid with round faces. */
 export interface Seeing {
@@ -46,10 +60,20 @@ export function facing(solid: Solid, eye: Vec3, { within, isCut = false, isInsid
   return shape ? { ...seenSolidOfMesh(id, meshOf(shape, { eye, within, isCut, isInside })), part } : solid;
 }
 
-/** The same solid moved by a vector. */
-export function movedShape(shape: RoundShape, by: Vec3): RoundShape {
-  const shifted = ([x, y, z]: Vec3): Vec3 => [x + by[0], y + by[1], z + by[2]];
-  return shape.kind === "revolved"
-    ? { ...shape, axis: { ...shape.axis, origin: shifted(shape.axis.origin) } }
-    : { ...shape, frame: { ...shape.frame, origin: shifted(shape.frame.origin) } };
-}
+const originOf = (shape: RoundShape): Vec3 => (shape.kind === "revolved" ? shape.axis : shape.frame).origin;
+
+/** The same shape with its origin elsewhere. */
+const movedTo = (shape: RoundShape, origin: Vec3): RoundShape =>
+  shape.kind === "revolved"
+    ? { ...shape, axis: { ...shape.axis, origin } }
+    : { ...shape, frame: { ...shape.frame, origin } };
+
+/** The same shape moved by a vector. */
+export const movedShape = (shape: RoundShape, by: Vec3): RoundShape => movedTo(shape, add(originOf(shape), by));
+
+/** A solid moved by a vector. */
+const shifted = ({ vertices, faces, ...rest }: Solid, by: Vec3): Solid => ({
+  ...rest,
+  vertices: vertices.map((at) => add(at, by)),
+  faces: faces.map((face) => ({ ...face, offset: face.offset + dot(face.normal, by) })),
+});

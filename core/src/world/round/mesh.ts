@@ -89,11 +89,11 @@ function withTold(edge: Edge, bends: Mesh["bends"]): Edge {
 }
 
 /** The facet of a round surface: flat and convex, with three corners or four. */
-function facetOf(loop: readonly number[], vertices: readonly Vec3[]): Face {
+function facetOf(vertices: readonly Vec3[], loop: readonly number[], { round, name, front }: FaceTold): Face {
   const [a, b, c, d] = loop.map((n) => vertices[n]);
   // Of a quadrilateral the diagonals tell the normal.
   const normal = unit(d ? cross(sub(c, a), sub(d, b)) : cross(sub(b, a), sub(c, a)));
-  return { loop, pieces: [loop], normal, offset: dot(normal, a) };
+  return { loop, pieces: [loop], normal, offset: dot(normal, a), round, name, front };
 }
 
 /**
@@ -107,7 +107,7 @@ export function seenSolidOfMesh(id: string, mesh: Mesh): Solid {
   const faces = loops.map((loop, f): Face => {
     const [round, name] = [rounds[f], names[f]];
     if (f < first) return flatFace(vertices, loop, holes[f], name);
-    return { ...facetOf(loop, vertices), round, name, front: fronts[f] };
+    return facetOf(vertices, loop, { round, name, front: fronts[f] });
   });
   const { edges, open } = edgesBetween(mesh, faces);
   const away = faces.length;
