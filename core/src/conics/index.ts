@@ -1,2 +1,3 @@
 export * from "./drawing";
 export * from "./ellipse";
+export * from "./seen";

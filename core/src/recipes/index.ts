@@ -4,7 +4,10 @@ import { circle } from "./circle";
 import { depth } from "./depth";
 import { division } from "./division";
 import { edgeTicks } from "./edgeTicks";
+import { ellipse } from "./ellipse";
+import { fullness } from "./fullness";
 import { gable } from "./gable";
+import { halfPlan } from "./halfPlan";
 import { horizon } from "./horizon";
 import { slope } from "./slope";
 import { square } from "./square";
@@ -28,6 +31,9 @@ export const RECIPES = [
   slope,
   division,
   circle,
+  ellipse,
+  fullness,
+  halfPlan,
   stairs,
 ] as const;
 export type RecipeId = (typeof RECIPES)[number]["id"];

@@ -1,6 +1,8 @@
 import { newScene } from "../scene";
 import { block, shotWith } from "../../testing";
+import { levelAt } from "../lines";
 import { inMetric } from "../units";
+import { newTurned } from "../world";
 import { slipOf } from ".";
 
 const valueOf = (sections: ReturnType<typeof slipOf>, id: string) =>
@@ -38,6 +40,30 @@ describe("the slip", () => {
     expect(valueOf(slip, "building-foot")).toBe("210 mm in from the left, 196.5 mm from the top");
     expect(valueOf(slip, "building-height")).toBe("4.00 m, drawn 120 mm");
     expect(valueOf(slip, "building-length")).toMatch(/^8.00 m, drawn [\d.]+ mm$/);
+  });
+
+  it("gives the circles of what is round, and those drawn on planes, as ellipses with a template", () => {
+    // 4 m over the foot, near and far edge 16 and 24 m off: 75 and 50 mm under the horizon at 300 mm (similar triangles).
+    const shot = shotWith({ eye: { z: 4 }, gaze: { heading: 0 }, distance: 300 });
+    const tank = { id: "t", name: "Tank", ...newTurned("cylinder", { x: 0, y: 20, z: 0 }), radius: 4, height: 3 };
+    const slip = slipOf(scene, shot, tank);
+    // The tangents from the eye touch 4 m at sqrt(20^2 - 4^2): half its width is 300 * 4 / sqrt(384) = 61.2 mm.
+    expect(valueOf(slip, "circle-0")).toBe(
+      "122.5 mm by 25 mm, leaning by 0.0°, template 15°; its middle 210 mm in from the left, 211 mm from the top",
+    );
+    expect(slip[0]).toMatchObject({ title: "Tank" });
+    expect(slip[0].rows.map(({ label }) => label)).toContain("Highest circle");
+    const circle = {
+      kind: "circle" as const,
+      weight: "light" as const,
+      centre: [0, 20] as [number, number],
+      radius: 4,
+    };
+    const lines = [{ id: "c", ...circle, plane: levelAt("Quay", 0) }];
+    expect(valueOf(slipOf({ ...scene, lines }, shot), "c")).toBe(valueOf(slip, "circle-0"));
+    // Of a thing with corners nothing is told, and of a circle behind the eye neither.
+    expect(valueOf(slipOf(scene, shot, block("b", 0, 10, 8, 6, 4)), "circle-0")).toBeUndefined();
+    expect(valueOf(slipOf(scene, shot, { ...tank, at: { x: 0, y: -20, z: 0 } }), "circle-0")).toBeUndefined();
   });
 
   it("says that an eye looking straight down has no horizon", () => {

@@ -5,7 +5,8 @@ import { type Scene, type Shot } from "../scene";
 import { showOf } from "../drawing";
 import { covered, fieldOfView, fullFrame, project, rimRadius, viewOf, type View } from "../shot";
 import { fromEdge, heightAt, horizon, measuringPoints, pinsOf, type Pin } from "../vanishing";
-import { blockCorner, type Block } from "../world";
+import { blockCorner, boxOf, type Block, type Element } from "../world";
+import { circlesOfThing, ownCircles } from "./circles";
 
 /** One measure, as one would pencil it down. */
 export interface SlipRow {
@@ -74,10 +75,51 @@ function blockOnPaper(view: View, shot: Shot, block: Block): SlipRow[] {
   ];
 }
 
-/** The slip of a shot: the chosen building, and all one needs to lay the system out by hand, from the sheet's edges. */
-export function slipOf(scene: Scene, shot: Shot, block?: Block): SlipSection[] {
+/** Where the eye is before the sheet, how much it sees, and where it looks. */
+function viewRows(shot: Shot, view: View): SlipRow[] {
+  const { sheet, lens, gaze } = shot;
+  return [
+    { id: "centre", label: "Centre of vision", value: fromEdge(sheet, lens.centre.x, lens.centre.y) },
+    { id: "distance", label: "Picture distance", value: mm(lens.distance) },
+    ...(view.law.straight
+      ? [
+          { id: "field", label: "Field of view", value: `${degree(fieldOfView(shot))} across the panel` },
+          { id: "full-frame", label: "35 mm equivalent", value: inMetric(mm(fullFrame(shot))) },
+        ]
+      : [
+          {
+            id: "field",
+            label: view.law.shape === "round" ? "Across the disc in the panel" : "Around in the panel",
+            value: degree(covered(shot)),
+          },
+          ...(view.law.shape === "round"
+            ? [
+                {
+                  id: "rim",
+                  label: "Rim, 90° off the gaze",
+                  value: sentence`${mm(rimRadius(shot))} from the centre`,
+                },
+              ]
+            : []),
+        ]),
+    { id: "heading", label: "Heading", value: degree(gaze.heading) },
+    ...(gaze.pitch
+      ? [
+          {
+            id: "pitch",
+            label: gaze.pitch > 0 ? "Looking up" : "Looking down",
+            value: degree(Math.abs(gaze.pitch)),
+          },
+        ]
+      : []),
+    ...(gaze.roll ? [{ id: "roll", label: "Roll", value: degree(gaze.roll) }] : []),
+  ];
+}
+
+/** The slip of a shot: the chosen thing, and all one needs to lay the system out by hand, from the sheet's edges. */
+export function slipOf(scene: Scene, shot: Shot, chosen?: Element): SlipSection[] {
   const view = viewOf(shot);
-  const { sheet, frame, lens, eye, gaze } = shot;
+  const { sheet, frame, eye } = shot;
   const pins = pinsOf(scene.orientations, shot);
   const sections: SlipSection[] = [
     {
@@ -99,45 +141,7 @@ export function slipOf(scene: Scene, shot: Shot, block?: Block): SlipSection[] {
       title: "Eye level",
       rows: [...horizonRows(shot), { id: "eye-height", label: "Eye height", value: metres(eye.z) }],
     },
-    {
-      title: "View",
-      rows: [
-        { id: "centre", label: "Centre of vision", value: fromEdge(sheet, lens.centre.x, lens.centre.y) },
-        { id: "distance", label: "Picture distance", value: mm(lens.distance) },
-        ...(view.law.straight
-          ? [
-              { id: "field", label: "Field of view", value: `${degree(fieldOfView(shot))} across the panel` },
-              { id: "full-frame", label: "35 mm equivalent", value: inMetric(mm(fullFrame(shot))) },
-            ]
-          : [
-              {
-                id: "field",
-                label: view.law.shape === "round" ? "Across the disc in the panel" : "Around in the panel",
-                value: degree(covered(shot)),
-              },
-              ...(view.law.shape === "round"
-                ? [
-                    {
-                      id: "rim",
-                      label: "Rim, 90° off the gaze",
-                      value: sentence`${mm(rimRadius(shot))} from the centre`,
-                    },
-                  ]
-                : []),
-            ]),
-        { id: "heading", label: "Heading", value: degree(gaze.heading) },
-        ...(gaze.pitch
-          ? [
-              {
-                id: "pitch",
-                label: gaze.pitch > 0 ? "Looking up" : "Looking down",
-                value: degree(Math.abs(gaze.pitch)),
-              },
-            ]
-          : []),
-        ...(gaze.roll ? [{ id: "roll", label: "Roll", value: degree(gaze.roll) }] : []),
-      ],
-    },
+    { title: "View", rows: viewRows(shot, view) },
     { title: "Points", rows: pins.map((pin) => ({ id: pin.id, label: pin.name, value: pinPlace(sheet, pin) })) },
     ...(showOf(shot).measuring > 0
       ? [
@@ -152,5 +156,9 @@ export function slipOf(scene: Scene, shot: Shot, block?: Block): SlipSection[] {
         ]
       : []),
   ];
-  return block ? [{ title: block.name, rows: blockOnPaper(view, shot, block) }, ...sections] : sections;
+  const circles = ownCircles(scene, shot);
+  const all = circles.length > 0 ? [...sections, { title: "Circles", rows: circles }] : sections;
+  if (!chosen) return all;
+  const rows = [...blockOnPaper(view, shot, boxOf(chosen)), ...circlesOfThing(shot, chosen)];
+  return [{ title: chosen.name, rows }, ...all];
 }

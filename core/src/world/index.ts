@@ -13,6 +13,7 @@ export {
   type Element,
   type ElementError,
   type ElementKind,
+  type LevelCircle,
   type Figure,
   type Hanging,
   type Oddity,

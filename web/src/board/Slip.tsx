@@ -2,7 +2,6 @@ import { ChevronRight, Printer } from "lucide-react";
 import { Link } from "react-router";
 import { slipOf, type SlipRow, type SlipSection } from "@zanvo/core/slip";
 import { copyText } from "../document/clipboard";
-import { useChosenBox } from "./desk/blocks";
 import type { StageId } from "../document";
 import { useStores } from "../stores";
 
@@ -39,12 +38,12 @@ const LEADS: Readonly<Partial<Record<StageId, readonly string[]>>> = {
 
 /** The numbers one would pencil down, each to be copied by a press, in a drawer that stays as one leaves it. */
 export function Slip() {
-  const { useDocument, useShot, useView, useColumn, arrange } = useStores();
+  const { useDocument, useShot, useView, useColumn, useChosen, arrange } = useStores();
   const id = useDocument((document) => document.id);
   const scene = useDocument((document) => document.scene);
   const shot = useShot();
   const stage = useView((view) => view.stage);
-  const chosen = useChosenBox();
+  const chosen = useChosen();
   const open = useColumn((column) => column.slip);
   const lead = ({ title }: SlipSection) => (LEADS[stage]?.includes(title) ? 0 : 1);
   const sections = open ? [...slipOf(scene, shot, chosen)].sort((a, b) => lead(a) - lead(b)) : [];

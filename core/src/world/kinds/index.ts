@@ -20,7 +20,7 @@ import { steps } from "./steps";
 import { street } from "./street";
 import { turned } from "./turned";
 import { wall } from "./wall";
-export type { Box, ElementError, ElementKind, Figure, Hanging, Oddity, RoadwayEnd } from "./kind";
+export type { Box, ElementError, ElementKind, Figure, Hanging, LevelCircle, Oddity, RoadwayEnd } from "./kind";
 
 /** Every kind of element. */
 export const KINDS = [

@@ -223,10 +223,19 @@ export interface ElementKind<E extends ElementBase = ElementBase> {
   openings?(element: E): readonly WallOpening[];
   /** Whether it is round, so that one sees where a lens draws it longer than wide. */
   isRound?(element: E): boolean;
+  /** The level circles that it is made of, from its foot up; none where it is not round. */
+  circles?(element: E): readonly LevelCircle[];
   /** What stands clear of walls: the places of its feet on the plan, and how far each reaches around, m. */
   feet?(element: E): { readonly places: readonly Vec2[]; readonly reach: number } | null;
   /** Whether an eye may stand within its outline, so high over its foot, m: in a passage, or in a room. */
   letsIn?(element: E, at: Vec2, over: number): boolean;
+}
+
+/** A level circle of an element, in metres; of things that stand around it, where on the plan, and how high they are. */
+export interface LevelCircle {
+  readonly centre: Vec3;
+  readonly radius: number;
+  readonly stands?: { readonly places: readonly Vec2[]; readonly height: number };
 }
 
 /** Declares a kind of element with the schema of its fields. */

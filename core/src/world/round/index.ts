@@ -8,8 +8,8 @@ import type { Turned } from "./turned";
 import { meshOfTurned } from "./turning";
 export { bendBetween, type Bend } from "./bend";
 export type { Extruded, PlaneFrame } from "./extruded";
-export { bulgeOf, chordsAlong, domeArc, piecesOfOutline, type OutlinePoint } from "./outline";
-export { surfacesOf, turnedPlace, type Axis, type Turned } from "./turned";
+export { bulgeOf, chordsAlong, domeArc, piecesOfOutline, placeOn, type OutlinePoint } from "./outline";
+export { ON_AXIS, surfacesOf, turnedPlace, type Axis, type Turned } from "./turned";
 
 /** A solid with round faces, as it is exactly. */
 export type RoundShape = Turned | Extruded;

@@ -1,7 +1,7 @@
 import { headingAlong, type Vec2 } from "../../../geometry";
 import { metres, metresBetween, sentence } from "../../../units";
 import { boxOutline, heightTags, type Block } from "../block";
-import { elementKind, onFootprint, type Feature } from "../kind";
+import { elementKind, onFootprint, type Feature, type LevelCircle } from "../kind";
 import { measureIn } from "../tags";
 import { cornersOf, yardsOf } from "../../outline";
 import { isWithin, sideOf } from "../../polygon";
@@ -10,6 +10,7 @@ import { nearestSide } from "./foot";
 import { odditiesOf } from "./oddities";
 import { ROOFS } from "./roofs";
 import { roomsOf } from "./rooms";
+import { circleThrough } from "./roundTiers";
 import { roofIn, roofTags, unreadable } from "./roofTags";
 import { BuildingSchema, type Building } from "./schema";
 import { fittedTiers } from "./wallOpenings";
@@ -156,6 +157,15 @@ function alone({ row: _row, kept: _kept, ...building }: Building): Building {
   return building;
 }
 
+/** The foot and the eaves of a drum. */
+function circlesOf(building: Building): readonly LevelCircle[] {
+  const circle = building.round ? circleThrough(cornersOf(building)) : null;
+  if (!circle) return [];
+  const { base, height } = building;
+  const { centre, radius } = circle;
+  return [base, base + height].map((z) => ({ centre: [...centre, z], radius }));
+}
+
 export const building = elementKind<Building>(BuildingSchema, {
   kind: "building",
   word: "Building",
@@ -166,6 +176,7 @@ export const building = elementKind<Building>(BuildingSchema, {
   ...onFootprint,
   // A drum's many corners are none that one would put elsewhere.
   isRound: ({ round }) => round === true,
+  circles: circlesOf,
   places: (element) => (element.round ? [] : placesIn(element)),
   placed: placedIn,
   withPlace: (element, behind) => ringChanged(element, behind, onFootprint.withPlace) ?? element,

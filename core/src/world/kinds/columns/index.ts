@@ -1,7 +1,7 @@
 import { distance2, headingAlong, headingDirection, radians, type Vec2 } from "../../../geometry";
 import { placeBeside, rectangleAround } from "../../around";
 import { heightTags } from "../block";
-import { elementKind, type Oddity } from "../kind";
+import { elementKind, type LevelCircle, type Oddity } from "../kind";
 import { sentence } from "../../../units";
 import { axesOfRow, diameterOf, PLINTH, reachOfColumns, standsOf, STEP, stepsHigh, validateColumns } from "./measures";
 import { ColumnsSchema, type Columns } from "./schema";
@@ -55,6 +55,18 @@ function odditiesOf(columns: Columns): readonly Oddity[] {
   ];
 }
 
+/** Of a ring, the circles on which the axes of its columns stand, and on which they end. */
+function circlesOf(columns: Columns): readonly LevelCircle[] {
+  const { at, stand, radius = 5, height } = columns;
+  if (stand !== "ring") return [];
+  const foot = at.z + stepsHigh(columns);
+  const stands = { places: standsOf(columns).map((one) => one.at), height };
+  return [
+    { centre: [at.x, at.y, foot], radius, stands },
+    { centre: [at.x, at.y, foot + height], radius },
+  ];
+}
+
 export const columns = elementKind<Columns>(ColumnsSchema, {
   kind: "columns",
   word: "Columns",
@@ -85,6 +97,7 @@ export const columns = elementKind<Columns>(ColumnsSchema, {
   oddities: odditiesOf,
   faces: ({ heading }) => heading,
   isRound: ({ stand }) => stand === "ring",
+  circles: circlesOf,
   // Between columns one stands outside; within a ring under the sky, too.
   letsIn: (element, at, over) => {
     const { at: middle, stand, radius = 5, height } = element;

@@ -1,9 +1,9 @@
 import { distance2, headingAlong, headingDirection, radians, type Vec2 } from "../../../geometry";
 import { metres, sentence } from "../../../units";
 import { placeBeside } from "../../around";
-import { chordsAlong, piecesOfOutline } from "../../round";
+import { chordsAlong, ON_AXIS, piecesOfOutline, placeOn } from "../../round";
 import { heightTags } from "../block";
-import { elementKind } from "../kind";
+import { elementKind, type LevelCircle } from "../kind";
 import { outlineOfTurned, validateTurned } from "./outline";
 import { TURNED, TurnedSchema, type TurnedForm, type TurnedThing } from "./schema";
 export { outlineOfTurned, validateTurned } from "./outline";
@@ -55,6 +55,25 @@ export function turnedOutline(thing: TurnedThing): readonly Vec2[] {
   return [...Array.from({ length: steps + 1 }, (_, i) => on(from + (i * sweep) / steps)), [at.x, at.y]];
 }
 
+/** Circles of a turned thing are no farther apart along its outline than this part of its height. */
+const APART = 1 / 4;
+
+/** Its rims, and circles between them where its outline runs on. */
+function circlesOf(thing: TurnedThing): readonly LevelCircle[] {
+  const { at } = thing;
+  const { outline } = outlineOfTurned(thing);
+  const [low, high] = heightsOf(thing);
+  return piecesOfOutline(outline, false)
+    .flatMap((piece, p, all) => {
+      const rise = Math.abs(piece.to[1] - piece.from[1]);
+      const steps = Math.max(1, Math.ceil(rise / (APART * (high - low)) - 1e-9));
+      const count = p === all.length - 1 ? steps + 1 : steps;
+      return Array.from({ length: count }, (_, i) => placeOn(piece, i / steps));
+    })
+    .filter(([r]) => r > ON_AXIS)
+    .map(([radius, z]) => ({ centre: [at.x, at.y, at.z + z], radius }));
+}
+
 export const turned = elementKind<TurnedThing>(TurnedSchema, {
   kind: "turned",
   word: "Turned",
@@ -78,6 +97,7 @@ export const turned = elementKind<TurnedThing>(TurnedSchema, {
     return { ...element, radius, heading, ...(isBall ? { height: 2 * radius } : {}) };
   },
   isRound: () => true,
+  circles: circlesOf,
   geoJson: {
     write: (element) => {
       const [low, high] = heightsOf(element);
