@@ -4,9 +4,10 @@ import type { Vec2, Vec3 } from "../geometry";
 import type { SheetLine } from "../lines";
 import { newScene, type Scene, type Shot } from "../scene";
 import { project, viewOf } from "../shot";
+import { inMetric } from "../units";
 import { pinsOf } from "../vanishing";
 import { seenFindings } from ".";
-import { ovalOf } from "./leaning";
+import { ovalOf } from "./oval";
 
 const base = newScene("Test");
 const ruled = (id: string, from: Vec2, to: Vec2): SheetLine => ({
@@ -105,5 +106,30 @@ describe("a freehand oval", () => {
     // A square is no oval.
     const box: Vec2[] = Array.from({ length: 40 }, (_, i) => on([150, 200], [230, 215], (i % 10) / 10));
     expect(found(shotOf([stroke(box)]), "own-oval")).toEqual([]);
+  });
+
+  it("whose ends are pointed or flat is found, by moments of area that are known", () => {
+    // Two parabolas y = b (1 - x^2 / a^2): the second moment along x is a^2 / 5 of the area, so that the ellipse of the
+    // same moments is 2 a / sqrt(5) long: the ends reach 11.8 % farther.
+    const lens = (a: number, b: number): Vec2[] =>
+      Array.from({ length: 121 }, (_, i) => {
+        const t = (i * Math.PI) / 60;
+        const x = a * Math.cos(t);
+        return [210 + x, 240 + Math.sign(Math.sin(t)) * b * (1 - (x / a) ** 2)];
+      });
+    expect(ovalOf(lens(40, 15)).reach).toBeCloseTo(Math.sqrt(5) / 2, 2);
+    const [pointed] = found(shotOf([stroke(lens(40, 15))]), "own-oval-ends");
+    expect(pointed).toMatchObject({ severity: "note", unit: "mm", value: 4.2 });
+    expect(inMetric(pointed.message)).toMatch(/^Its ends are pointed: they reach 4\.\d mm too far/);
+    // Two half circles joined by straight lines twice as long as their radius.
+    const track: Vec2[] = Array.from({ length: 121 }, (_, i) => {
+      const t = (i * Math.PI) / 60;
+      return [210 + 15 * Math.cos(t) + (Math.cos(t) >= 0 ? 30 : -30), 240 + 15 * Math.sin(t)];
+    });
+    const [flat] = found(shotOf([stroke(track)]), "own-oval-ends");
+    expect(inMetric(flat.message)).toContain("Its ends are flat");
+    // A hand that shakes by a quarter of a millimetre draws round ends all the same.
+    const shaken = oval([210, 240], 40, 14, 0).map(([x, y], i): Vec2 => [x + 0.25 * Math.sin(7 * i), y]);
+    expect(found(shotOf([stroke(shaken)]), "own-oval")).toEqual([]);
   });
 });

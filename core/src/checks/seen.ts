@@ -10,6 +10,7 @@ import { crossedOpenings } from "./crossedOpenings";
 import { insideThing } from "./inside";
 import { leaningOval } from "./leaning";
 import { missedPoint } from "./ownAims";
+import { ovalEnds } from "./ovalEnds";
 import { onSlopes } from "./slopes";
 import { tangents } from "./tangents";
 import { thinnedDetails } from "./thinned";
@@ -27,6 +28,7 @@ const LATER: readonly Check[] = [
   wrongPoint,
   bareFoot,
   leaningOval,
+  ovalEnds,
 ];
 
 /** What is to be said of what is built and seen in a shot, which is worked out for it: in a worker, or from a shell. */
