@@ -435,6 +435,10 @@ describe("a wrong call", () => {
       "--paper: must be one of: A5, A4, A3, A2, A1, A0, B5,",
     ],
     [["export", demo, "--blank", "--format", "zip", "--dpi", "7", "--out", "x"], "dpi: must be >= 36."],
+    [
+      ["export", demo, "--format", "obj", "--tolerance", "fine", "--out", "x"],
+      "tolerance: must be from 0.1 to 1000 mm.",
+    ],
     [["export", demo, "--format", "gif", "--out", "x"], "--format: must be one of: svg, pdf, png, obj, geojson."],
     [["export", demo, "--format", "svg", "--out", "/no/such/folder/x.svg"], "--out: cannot be written"],
     [["export", demo, "--format", "png", "--out", "x", "--dpi", "121000"], "dpi: would make a picture of 2,000,787 x"],

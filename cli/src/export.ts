@@ -32,7 +32,7 @@ async function photosFor(call: Call, { photos = [] }: Drawing): Promise<Jpegs> {
 export async function exportScene(call: Call): Promise<undefined> {
   const format = needed(call, "format");
   const out = needed(call, "out");
-  const { shot, dpi = "300", paper } = call.options;
+  const { shot, dpi = "300", paper, tolerance } = call.options;
   if (call.options.blank) {
     if (format !== "zip")
       throw new BadInput([
@@ -49,7 +49,10 @@ export async function exportScene(call: Call): Promise<undefined> {
   }
   const wanted = formatOf(format, "--format");
   if (wanted.of === "masses") {
-    await writeOut(out, await wanted.write(await sceneIn(call)));
+    await writeOut(
+      out,
+      await wanted.write(await sceneIn(call), { tolerance: tolerance === undefined ? undefined : Number(tolerance) }),
+    );
     return undefined;
   }
   const draw = call.options.page ? drawPage : drawShot;

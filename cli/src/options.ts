@@ -5,6 +5,7 @@ export const OPTIONS = {
   format: { type: "string" },
   out: { type: "string" },
   dpi: { type: "string" },
+  tolerance: { type: "string" },
   without: { type: "string" },
   paper: { type: "string" },
   overlap: { type: "string" },

@@ -22,7 +22,8 @@ export const HELP = `zanvo: perspective from a shell. FILE may be - for standard
   zanvo export SCENE --format ${ids} --out FILE [--shot ID] [--dpi N] [--without KIND,...]
                                                    [--page] [--photo FILE] [--strict] [--transparent] [--panel]
                                                    a shot, or with --page all panels of its page (or all
-                                                   masses, as ${massesLabels});
+                                                   masses, as ${massesLabels}); OBJ with
+                                                   --tolerance MM: how far its facets leave round faces;
                                                    with --photo the picture that lies under it;
                                                    --strict: exit 1 where one is missing;
                                                    a PNG without paper under its lines, or cropped to the panel

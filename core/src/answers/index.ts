@@ -68,4 +68,6 @@ export interface FormatInfo {
   readonly of: "drawing" | "masses";
   /** Whether it is made of dots, so that a resolution is asked for. */
   readonly dots?: boolean;
+  /** Where round faces fall into flat ones in it: how far these may leave them, mm. */
+  readonly tolerance?: { readonly minimum: number; readonly maximum: number; readonly default: number };
 }

@@ -23,11 +23,17 @@ export interface DrawingFormat extends FormatInfo {
   readonly write: (drawing: Drawing, options: DrawingOptions) => Promise<Content>;
 }
 
+/** How masses are written. */
+export interface MassesOptions {
+  /** How far flat faces may leave round ones, mm. */
+  readonly tolerance?: number;
+}
+
 /** A format that the masses of a scene can be written as, without any view. */
 export interface MassesFormat extends FormatInfo {
   readonly of: "masses";
   readonly mime: string;
-  readonly write: (scene: Scene) => Promise<Content>;
+  readonly write: (scene: Scene, options?: MassesOptions) => Promise<Content>;
 }
 
 export type Format = DrawingFormat | MassesFormat;

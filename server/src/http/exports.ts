@@ -39,6 +39,7 @@ export function exportedFiles(store: Store, pictures: Pictures, jobs: Jobs): Rou
         transparent: req.query.transparent !== undefined,
         toPanel: req.query.panel !== undefined,
         page: req.query.page !== undefined,
+        tolerance: req.query.tolerance === undefined ? undefined : Number(one(req.query.tolerance)),
         without: one(req.query.without)?.split(",").filter(Boolean),
         pictures: Object.fromEntries(
           await Promise.all(named.map(async (picture) => [picture, await pictures.find(picture, false)] as const)),

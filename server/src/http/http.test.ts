@@ -153,7 +153,8 @@ describe("exports over HTTP", () => {
   it("are told of as a list of formats, without what writes them", async () => {
     const { body } = await request(app).get("/api/formats").set("Host", "localhost:4310");
     expect(body).toContainEqual({ id: "png", label: "PNG", extension: "png", of: "drawing", dots: true });
-    expect(body).toContainEqual({ id: "obj", label: "OBJ", extension: "obj", of: "masses" });
+    const tolerance = { minimum: 0.1, maximum: 1000, default: 10 };
+    expect(body).toContainEqual({ id: "obj", label: "OBJ", extension: "obj", of: "masses", tolerance });
     expect((await request(app).post("/api/formats").set("Host", "localhost:4310")).status).toBe(405);
   });
 
@@ -196,6 +197,7 @@ describe("exports over HTTP", () => {
       /^400 dpi: would make a picture of 2,000,787 x 1,414,843 px; this sheet takes 36 to \d+ dpi\.$/,
     );
     expect(await detail("s1.png?dpi=many")).toMatch(/^400 dpi: is no number/);
+    expect(await detail("s1.obj?tolerance=0")).toBe("400 tolerance: must be from 0.1 to 1000 mm.");
   });
 });
 

@@ -22,6 +22,8 @@ export interface ExportOrder {
   readonly transparent: boolean;
   readonly toPanel: boolean;
   readonly page: boolean;
+  /** How far flat faces may leave round ones, mm. */
+  readonly tolerance?: number;
   readonly without?: readonly string[];
   /** Where the pictures are that may lie under the drawing, by name; null for what is not on this machine. */
   readonly pictures: Readonly<Record<string, string | null>>;
@@ -35,12 +37,21 @@ export interface Exported {
   readonly missing: readonly string[];
 }
 
-async function toFile({ text, shot, format, page, without, pictures, ...dots }: ExportOrder): Promise<Exported> {
+async function toFile({
+  text,
+  shot,
+  format,
+  page,
+  tolerance,
+  without,
+  pictures,
+  ...dots
+}: ExportOrder): Promise<Exported> {
   const scene = readScene(text);
   const wanted = formatOf(format, "format");
   if (wanted.of === "masses") {
     shotOf(scene, shot);
-    return { content: await wanted.write(scene), name: fileName(scene.title), missing: [] };
+    return { content: await wanted.write(scene, { tolerance }), name: fileName(scene.title), missing: [] };
   }
   const drawing = (page ? drawPage : drawShot)(scene, shot, without);
   const jpegs = new Map<string, Buffer>();

@@ -8,7 +8,7 @@ import { exportPath, fetchExport } from "../api";
 import { dressMany } from "../document/dress";
 import { download, pickFile } from "../files";
 import { useFormats } from "../formats";
-import { Button, Fold, MeasureField, useWork, Working } from "../ui";
+import { Button, Fold, MeasureField, NumberField, useWork, Working } from "../ui";
 import { bringIn, MOST_THINGS, spaceLeft, type Brought } from "./ground";
 import { useStores, type Stores } from "../stores";
 
@@ -97,10 +97,13 @@ function SaveMasses() {
   const shot = useShot();
   const formats = useFormats("masses");
   const work = useWork("The export");
-  const save = ({ id: format, extension }: FormatInfo) =>
+  const meshes = formats.find((format) => format.tolerance);
+  const [within, setWithin] = useState<number>();
+  const save = ({ id: format, extension, ...info }: FormatInfo) =>
     work.run(async (signal) => {
       await saving.savedFirst();
-      const { file } = await fetchExport(exportPath(id, shot.id, format), signal);
+      const query = info.tolerance && within !== undefined ? { tolerance: String(within) } : undefined;
+      const { file } = await fetchExport(exportPath(id, shot.id, format, query), signal);
       download(file, `${fileName(title)}.${extension}`);
     });
   return (
@@ -112,6 +115,17 @@ function SaveMasses() {
           </Button>
         ))}
       </div>
+      {meshes?.tolerance && (
+        <NumberField
+          label={`Round faces in ${meshes.label} within`}
+          unit="mm"
+          value={within ?? meshes.tolerance.default}
+          min={meshes.tolerance.minimum}
+          max={meshes.tolerance.maximum}
+          step={1}
+          onChange={setWithin}
+        />
+      )}
       <Working work={work}>Writing the file…</Working>
     </>
   );
