@@ -207,6 +207,16 @@ test("real ground is brought in, with a word on what could not be; masses are sa
     page.getByRole("button", { name: "Save as OBJ" }).click(),
   ]);
   expect(readFileSync(await download.path(), "utf8").match(/^o .*$/gm)).toEqual(["o Net loft", "o Ice house"]);
+  // How far the facets of round things may leave them is typed; what is out of range is said, and stays as it was.
+  const within = page.getByLabel("Round faces in OBJ within");
+  await expect(within).toHaveValue("10");
+  await within.fill("0.5");
+  await within.press("Enter");
+  const [asked] = await Promise.all([
+    page.waitForRequest(/\/exports\/.*\.obj/),
+    page.getByRole("button", { name: "Save as OBJ" }).click(),
+  ]);
+  expect(asked.url()).toContain("tolerance=0.5");
 });
 
 test(

@@ -1,7 +1,7 @@
 import { expect, test } from "@playwright/test";
-import type { Arches, Columns, TurnedThing } from "@zanvo/core/world";
+import { newColumns, newTurned, type Arches, type Columns, type TurnedThing } from "@zanvo/core/world";
 import { drag, onPlan, placer, plan } from "./plan";
-import { saved, type } from "./table";
+import { onSheet, openNew, saved, slip, type } from "./table";
 
 test("a round thing is drawn on the plan, turned into a dome with ribs, and given an outline of one's own", async ({
   page,
@@ -75,4 +75,36 @@ test("columns are drawn in a row, carry a pediment, and stand in a ring; an arca
   await type(page, "Height", "7", arcade);
   await arcade.getByLabel("Arches are").selectOption("pointed");
   await expect.poll(async () => (await arches()).arch).toBe("pointed");
+});
+
+test("what is round is told on the slip, and drawn by hand: by its axes, by fullness, by a half-plan", async ({
+  page,
+}) => {
+  await openNew(page, ({ elements }) => {
+    const tank = newTurned("cylinder", { x: -4, y: 24, z: 0 });
+    const ring = newColumns("tuscan", { x: 6, y: 24, z: 0 }, 180);
+    elements.push({ id: "t", name: "Gasholder", ...tank, radius: 4, height: 8 });
+    elements.push({ id: "r", name: "Bandstand", ...ring, stand: "ring", count: 8, radius: 4 });
+  });
+  await page.getByRole("button", { name: "Draw", exact: true }).click();
+  await page.getByText("How it is made").click();
+  const construction = page.getByLabel("Construction", { exact: true });
+  await construction.selectOption("half-plan");
+  await page.getByLabel("Of", { exact: true }).selectOption({ label: "Gasholder" });
+  await expect(page.getByRole("alert").filter({ hasText: "Choose a ring of columns." })).toBeVisible();
+  await page.getByLabel("Of", { exact: true }).selectOption({ label: "Bandstand" });
+  await page.getByRole("button", { name: "Step forward" }).click();
+  await expect(page.getByText(/and mark the 8 on it, 45.0° apart/)).toBeVisible();
+  await construction.selectOption("fullness");
+  await page.getByLabel("Of", { exact: true }).selectOption({ label: "Gasholder" });
+  await page.getByRole("button", { name: "Step forward" }).click();
+  await expect(page.getByText(/^At 0.00 m, 1.60 m under the eye, it is .* wide and opens to/)).toBeVisible();
+  await construction.selectOption("ellipse");
+  await expect(page.getByText(/^Mark the middle of the ellipse:/)).toBeVisible();
+  // The chosen one's circles stand on the slip.
+  await page.getByRole("button", { name: "Masses", exact: true }).click();
+  await page.keyboard.press("c");
+  // Its middle, 4 m left and 24 m ahead, is drawn 300 * 4 / 24 = 50 mm left of the centre of vision.
+  await page.mouse.click(...(await onSheet(page, 160, 120)));
+  await expect(slip(page, "Lowest circle")).toContainText("template 15°");
 });
