@@ -57,6 +57,13 @@ test("columns are drawn in a row, carry a pediment, and stand in a ring; an arca
   await expect(chosen.getByText("9 diameters high: 0.44 m thick at the foot.")).toBeVisible();
   await chosen.getByRole("checkbox", { name: "Pediment" }).check();
   await expect.poll(async () => (await row()).pediment).toBe(0.2);
+  // Set before the nearest wall's middle, in one press, and back again.
+  const drawn = (await row()).at;
+  await chosen.getByRole("button", { name: "Set before the nearest wall’s middle" }).click();
+  await expect.poll(async () => (await row()).depth).toBeGreaterThan(1);
+  expect((await row()).at).not.toEqual(drawn);
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect.poll(async () => (await row()).at).toEqual(drawn);
   await chosen.getByRole("radio", { name: "In a ring" }).click();
   await expect.poll(async () => (await row()).stand).toBe("ring");
   expect((await row()).pediment).toBeUndefined();

@@ -7,3 +7,4 @@ export * from "./places";
 export * from "./plan";
 export * from "./planSnap";
 export * from "./beside";
+export * from "./beforeWall";

@@ -1,13 +1,62 @@
 import { Columns3 } from "lucide-react";
+import { beforeWall } from "@zanvo/core/construct";
+import { NoAnswer } from "@zanvo/core/problem";
 import { sentence, metres } from "@zanvo/core/units";
 import { diameterOf, GAPS, newColumns, ORDERS, requireValid, type Columns, type OrderId } from "@zanvo/core/world";
 import { useSpoken, useStores } from "../stores";
-import { Check, Choice, Select } from "../ui";
+import { Button, Check, Choice, Select } from "../ui";
 import { Measures } from "./Measures";
 import { facingRightOf, INK, type Change, type ElementView } from "./view";
 
 const CHOICES = (Object.keys(ORDERS) as OrderId[]).map((order) => [order, ORDERS[order].label] as const);
 const WIDTHS = [["own", "As typed"] as const, ...GAPS.map(([gap, name]) => [String(gap), `${gap} (${name})`] as const)];
+
+/** Sets a row before the middle of the nearest wall, in one press. */
+function BeforeWall({ element, change }: { readonly element: Columns; readonly change: Change }) {
+  const spoken = useSpoken();
+  const { useDocument } = useStores();
+  const elements = useDocument((document) => document.scene.elements);
+  const set = () =>
+    spoken(() => {
+      const there = beforeWall(element, elements);
+      if (!there) throw new NoAnswer("There is no straight wall to set it before.");
+      change(requireValid(there), "before a wall");
+    });
+  return (
+    <Button className="w-full" onClick={set}>
+      Set before the nearest wall’s middle
+    </Button>
+  );
+}
+
+/** What columns carry: an entablature, and over a row a pediment. */
+function Carried({ element, change }: { readonly element: Columns; readonly change: Change }) {
+  const spoken = useSpoken();
+  const set = (part: Partial<Columns>, what: string) =>
+    spoken(() => change(requireValid({ ...element, ...part }), what));
+  const { stand, entablature = false, pediment } = element;
+  return (
+    <>
+      {stand !== "single" && (
+        <Check
+          label="Entablature"
+          checked={entablature}
+          onChange={(on) =>
+            set({ entablature: on || undefined, ...(on ? {} : { pediment: undefined }) }, "entablature")
+          }
+        />
+      )}
+      {stand === "row" && entablature && (
+        <Check
+          label="Pediment"
+          checked={pediment !== undefined}
+          onChange={(on) => set({ pediment: on ? 0.2 : undefined }, "pediment")}
+        />
+      )}
+      {pediment !== undefined && <Measures element={element} of={["pediment", "ridge"]} change={change} />}
+    </>
+  );
+}
 
 /** What columns are, how they stand, and what they carry. */
 function ColumnsFields({ element, change }: { readonly element: Columns; readonly change: Change }) {
@@ -15,7 +64,7 @@ function ColumnsFields({ element, change }: { readonly element: Columns; readonl
   const set = (part: Partial<Columns>, what: string) =>
     spoken(() => change(requireValid({ ...element, ...part }), what));
   const { inWords } = useStores();
-  const { stand, order, gap = 2.25, entablature = false, half = false, pediment } = element;
+  const { stand, order, gap = 2.25, half = false, pediment } = element;
   const isRow = stand === "row";
   return (
     <>
@@ -58,6 +107,7 @@ function ColumnsFields({ element, change }: { readonly element: Columns; readonl
             onChange={(to) => to !== "own" && set({ gap: Number(to) }, "gap")}
           />
           <Measures element={element} of={["gap", "middle", "depth"]} change={change} />
+          <BeforeWall element={element} change={change} />
         </>
       )}
       {stand === "ring" && (
@@ -69,23 +119,7 @@ function ColumnsFields({ element, change }: { readonly element: Columns; readonl
       )}
       <Measures element={element} of={["steps"]} change={change} />
       <Check label="Half columns" checked={half} onChange={(on) => set({ half: on || undefined }, "half")} />
-      {stand !== "single" && (
-        <Check
-          label="Entablature"
-          checked={entablature}
-          onChange={(on) =>
-            set({ entablature: on || undefined, ...(on ? {} : { pediment: undefined }) }, "entablature")
-          }
-        />
-      )}
-      {isRow && entablature && (
-        <Check
-          label="Pediment"
-          checked={pediment !== undefined}
-          onChange={(on) => set({ pediment: on ? 0.2 : undefined }, "pediment")}
-        />
-      )}
-      {pediment !== undefined && <Measures element={element} of={["pediment"]} change={change} />}
+      <Carried element={element} change={change} />
       <Measures element={element} of={["heading", "at/z", "at/x", "at/y"]} change={change} />
     </>
   );

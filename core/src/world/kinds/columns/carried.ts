@@ -63,7 +63,7 @@ function rowEntablature(columns: Columns, z: number): Solid[] {
 
 /** A pediment over a row: its raking cornice before a gable whose ridge runs back to the wall. */
 function pedimentOver(columns: Columns, z: number): Solid[] {
-  const { pediment, depth = 0, at, heading } = columns;
+  const { pediment, depth = 0, ridge = 0, at, heading } = columns;
   if (pediment === undefined) return [];
   const d = diameterOf(columns);
   const wide = halfWidth(columns);
@@ -85,7 +85,13 @@ function pedimentOver(columns: Columns, z: number): Solid[] {
     { at: [0, rise] },
   ];
   return [
-    roundSolid(columns.id, { kind: "extruded", frame, outline: gable, from: -Math.max(depth, upper), to: face }),
+    roundSolid(columns.id, {
+      kind: "extruded",
+      frame,
+      outline: gable,
+      from: -Math.max(depth, upper) - ridge,
+      to: face,
+    }),
     roundSolid(columns.id, { kind: "extruded", frame, outline: rake, from: face, to: front }),
   ];
 }

@@ -64,6 +64,8 @@ export const ColumnsSchema = strict({
   ),
   /** How far what a row carries reaches back, m: to the wall that it stands before. */
   depth: Type.Optional(named("Reaches back", metresIn({ minimum: 0, maximum: 1e4, default: 0 }))),
+  /** How far the roof behind a pediment runs on from there, m: into the roof of the building behind it. */
+  ridge: Type.Optional(named("Its roof runs on by", metresIn({ minimum: 0, maximum: 1e4, default: 0 }))),
   steps: Type.Optional(named("Steps under it", offered(0, 30, Type.Integer({ minimum: 0, maximum: 200, default: 0 })))),
   ...Flags,
 });
