@@ -118,7 +118,7 @@ export const roundThings = {
       ribs: 10,
     }),
     turned("lighthouse", "Lighthouse", "lighthouse", [-30, 74], { radius: 3.4, height: 31, top: 2 }),
-    turned("chimney", "Chimney of the gas works", "chimney", [43, 92], { radius: 1.7, height: 34, top: 0.95 }),
+    turned("chimney", "Chimney of the gas works", "chimney", [40, 85], { radius: 1.7, height: 34, top: 0.95 }),
     turned("vase-left", "Vase", "vase", [-9.4, 22.5], { radius: 0.7, height: 1.7 }),
     turned("vase-right", "Vase", "vase", [9.4, 22.5], { radius: 0.7, height: 1.7 }),
   ],

@@ -99,12 +99,14 @@ try {
   await page.keyboard.press("Control+z");
   await page.keyboard.press("Escape");
 
-  await board("The quarter from the harbour crane");
+  await board("Customs Square");
+  // What is seen of round things comes in parts.
+  await page.waitForTimeout(9000);
   await page.keyboard.press("5");
   await page.getByText("How it is made").click();
-  await page.getByLabel("Construction", { exact: true }).selectOption("block");
-  await page.getByLabel("Of", { exact: true }).selectOption("fish-hall");
-  for (let i = 0; i < 5; i++) await page.getByRole("button", { name: "Step forward" }).click();
+  await page.getByLabel("Construction", { exact: true }).selectOption("half-plan");
+  await page.getByLabel("Of", { exact: true }).selectOption("rotunda");
+  for (let i = 0; i < 3; i++) await page.getByRole("button", { name: "Step forward" }).click();
   await shoot("construction");
   await page.getByRole("button", { name: "Close the construction" }).click();
 
