@@ -5,7 +5,7 @@ import { cvLoaded } from "../../testing/opencv";
 import { applyHomography, degrees, fromUnitSquare, radians, type Quad, type Vec2 } from "../geometry";
 import { newScene } from "../scene";
 import { project, viewOf } from "../shot";
-import { byHand, circleInQuad, EIGHT, levelError, onEllipse } from ".";
+import { byHand, howItLies, circleInQuad, EIGHT, levelError, onEllipse } from ".";
 
 const SQUARE: Quad = [
   [0, 0],
@@ -165,6 +165,17 @@ describe("an ellipse by hand", () => {
         expect(far(tip, onLong)).toBeCloseTo(trammel.onLong, 6);
       }),
     );
+  });
+
+  it("is told by how it lies: tilts run clockwise from right, so that the right end of a positive one is lower", () => {
+    const ellipse = (tilt: number) => ({ centre: [0, 0] as const, semiAxes: [50, 30] as const, tilt });
+    expect(onEllipse(ellipse(20), 0)[1]).toBeGreaterThan(0);
+    expect([20, -3.25, 0.01, 90].map(howItLies)).toEqual([
+      "leaning by 20.0°, its right end lower",
+      "leaning by 3.3°, its right end higher",
+      "level",
+      "upright",
+    ]);
   });
 
   it("is off by nothing where it lies level, and by the difference of its semi-axes where it stands upright", () => {

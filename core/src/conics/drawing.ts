@@ -55,3 +55,10 @@ export function levelError({ semiAxes: [a, b], tilt }: Ellipse): { readonly lean
   }
   return { lean: Math.abs(tilt), apart: gap(at) };
 }
+
+/** How an ellipse lies, in words, by the tilt of its long axis, degrees clockwise from right. */
+export function howItLies(tilt: number): string {
+  const lean = Math.abs(tilt);
+  if (lean < 0.05) return "level";
+  return lean > 89.95 ? "upright" : `leaning by ${lean.toFixed(1)}°, its right end ${tilt > 0 ? "lower" : "higher"}`;
+}

@@ -1,4 +1,5 @@
-import { add, scale, type Quad, type Vec3 } from "../geometry";
+import { add, scale, type Quad, type Vec2, type Vec3 } from "../geometry";
+import { axesOf, inWorld, type OwnPlane } from "../lines";
 import { orNothing } from "../problem";
 import { project, type View } from "../shot";
 import { circleInQuad, type CircleInQuad } from "./ellipse";
@@ -8,6 +9,12 @@ export interface Disc {
   readonly centre: Vec3;
   readonly ways: readonly [Vec3, Vec3];
   readonly radius: number;
+}
+
+/** A circle on a plane of one's own. @param centre on the plane, m */
+export function discOn(plane: OwnPlane, centre: Vec2, radius: number): Disc {
+  const axes = axesOf(plane);
+  return { centre: inWorld(axes, centre), ways: [axes.x, axes.y], radius };
 }
 
 /** The square around a circle as a straight lens shows it; null where it does not show all of it, or bends its sides. */

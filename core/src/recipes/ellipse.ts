@@ -1,4 +1,4 @@
-import { byHand, levelError, onEllipse } from "../conics";
+import { byHand, howItLies, levelError, onEllipse } from "../conics";
 import type { Stretch } from "../dividing";
 import type { Vec2 } from "../geometry";
 import { long, mm, place, recipe, RUB_OUT, sentence, step, tableOf } from "./recipe";
@@ -33,7 +33,7 @@ export const ellipse = recipe({
         { points: [{ at: centre, name: "E" }, { at: circleCentre }] },
       ),
       step(
-        sentence`Through the middle rule the long axis, leaning by ${Math.abs(tilt).toFixed(1)}°, with ${mm(half)} to
+        sentence`Through the middle rule the long axis, ${howItLies(tilt)}, with ${mm(half)} to
           either side; square to it the short one, with ${mm(across)}.`,
         { lines: axes, points },
       ),

@@ -50,18 +50,11 @@ export const fullness = recipe({
     const each = circles.map((circle): Step => {
       const disc = levelDisc(view, circle.centre, circle.radius);
       const kept = curveOf((turn) => seen(table, onDisc(disc, turn), "One of its circles"));
-      return step(
-        told(
-          table,
-          circle,
-          opened(
-            table,
-            circle,
-            kept.map(([place]) => place),
-          ),
-        ),
-        { kept, points: [{ at: seen(table, circle.centre) }] },
-      );
+      const places = kept.map(([place]) => place);
+      return step(told(table, circle, opened(table, circle, places)), {
+        kept,
+        points: [{ at: seen(table, circle.centre) }],
+      });
     });
     return [
       step(

@@ -1,6 +1,6 @@
-import { levelDisc } from "../conics";
+import { levelDisc, squareAround } from "../conics";
 import type { Stretch } from "../dividing";
-import { degrees, distance2, wrap, type Vec2, type Vec3 } from "../geometry";
+import { degrees, distance2, radians, wrap, type Vec2 } from "../geometry";
 import { NoAnswer } from "../problem";
 import { project } from "../shot";
 import { mm, sentence } from "../units";
@@ -20,14 +20,8 @@ export const halfPlan = recipe({
     const { centre, radius, stands } = circle;
     const disc = levelDisc(view, centre, radius);
     const [right, away] = disc.ways;
-    const corner = (u: number, v: number): Vec3 => [
-      centre[0] + radius * (u * right[0] + v * away[0]),
-      centre[1] + radius * (u * right[1] + v * away[1]),
-      centre[2],
-    ];
-    const corners = [corner(-1, -1), corner(1, -1), corner(1, 1), corner(-1, 1)].map((at) =>
-      seen(table, at, "The ring's square"),
-    );
+    const corners = squareAround(view, disc);
+    if (!corners) throw new NoAnswer("The ring's square reaches behind the eye.");
     const [left, far] = corners;
     const half = distance2(left, far) / 2;
     const middle: Vec2 = [(left[0] + far[0]) / 2, (left[1] + far[1]) / 2];
@@ -50,7 +44,7 @@ export const halfPlan = recipe({
       return { u, mark, on: onPlan(u, Math.sqrt(Math.max(0, 1 - u * u))), foot };
     });
     const tops = stands.places.map(([x, y]) => project(view, [x, y, centre[2] + stands.height]));
-    const arc = curveOf((turn) => onPlan(Math.cos((turn * Math.PI) / 360), Math.sin((turn * Math.PI) / 360)));
+    const arc = curveOf((turn) => onPlan(Math.cos(radians(turn / 2)), Math.sin(radians(turn / 2))));
     const n = posts.length;
     const angles = stands.places.map(([x, y]) => degrees(Math.atan2(y - centre[1], x - centre[0])));
     const apart = n > 1 ? Math.abs(wrap(angles[1] - angles[0], -180)) : 360;

@@ -1,7 +1,6 @@
-import { circleInQuad, circleSeen, levelDisc, onEllipse, type CircleInQuad, type Disc } from "../conics";
+import { circleInQuad, circleSeen, discOn, levelDisc, onEllipse, type CircleInQuad, type Disc } from "../conics";
 import type { Stretch } from "../dividing";
 import { add, radians, scale, type Vec2, type Vec3 } from "../geometry";
-import { axesOf, inWorld } from "../lines";
 import { NoAnswer } from "../problem";
 import { kindOf, type Element, type LevelCircle } from "../world";
 import type { Given, Table } from "./recipe";
@@ -43,10 +42,7 @@ export function ellipseOf({ view }: Table, { line, element }: Given): CircleInQu
 }
 
 function discOf(view: Table["view"], line: Given["line"], element: Given["element"]): Disc {
-  if (line?.kind === "circle" && "plane" in line) {
-    const axes = axesOf(line.plane);
-    return { centre: inWorld(axes, line.centre), ways: [axes.x, axes.y], radius: line.radius };
-  }
+  if (line?.kind === "circle" && "plane" in line) return discOn(line.plane, line.centre, line.radius);
   if (line) throw new NoAnswer("Choose a circle on a plane of the world, four corners, or something round.");
   const [{ centre, radius }] = circlesIn(element);
   return levelDisc(view, centre, radius);

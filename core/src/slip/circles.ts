@@ -1,5 +1,4 @@
-import { byHand, circleSeen, levelDisc, type Disc } from "../conics";
-import { axesOf, inWorld } from "../lines";
+import { byHand, circleSeen, discOn, howItLies, levelDisc, type Disc } from "../conics";
 import type { Scene, Shot } from "../scene";
 import { viewOf } from "../shot";
 import { mm, sentence } from "../units";
@@ -13,7 +12,7 @@ function circleRow(shot: Shot, id: string, label: string, disc: Disc): SlipRow[]
   if (!seen) return [];
   const [long, short] = seen.semiAxes;
   const { template } = byHand(seen);
-  const value = sentence`${mm(2 * long)} by ${mm(2 * short)}, leaning by ${Math.abs(seen.tilt).toFixed(1)}°, template
+  const value = sentence`${mm(2 * long)} by ${mm(2 * short)}, ${howItLies(seen.tilt)}, template
     ${String(template.angle)}°; its middle ${fromEdge(shot.sheet, ...seen.centre)}`;
   return [{ id, label, value }];
 }
@@ -36,7 +35,6 @@ export function circlesOfThing(shot: Shot, element: Element): SlipRow[] {
 export const ownCircles = ({ lines = [] }: Pick<Scene, "lines">, shot: Shot): SlipRow[] =>
   lines.flatMap((line) => {
     if (line.kind !== "circle") return [];
-    const { x, y, ...axes } = axesOf(line.plane);
-    const centre = inWorld({ x, y, ...axes }, line.centre);
-    return circleRow(shot, line.id, `Circle on ${line.plane.name}`, { centre, ways: [x, y], radius: line.radius });
+    const { id, plane, centre, radius } = line;
+    return circleRow(shot, id, `Circle on ${plane.name}`, discOn(plane, centre, radius));
   });

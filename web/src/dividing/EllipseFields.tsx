@@ -1,4 +1,4 @@
-import { byHand, circleInQuad, levelError, type CircleInQuad } from "@zanvo/core/conics";
+import { byHand, circleInQuad, howItLies, levelError, type CircleInQuad } from "@zanvo/core/conics";
 import type { Quad, Vec2 } from "@zanvo/core/geometry";
 import { orNothing } from "@zanvo/core/problem";
 import { mm, sentence, type Told } from "@zanvo/core/units";
@@ -21,7 +21,7 @@ function rowsOf(circle: CircleInQuad, size: (value: number) => Told): readonly (
   const { seenAt, template, string, trammel } = byHand(circle);
   const { lean, apart } = levelError(circle);
   return [
-    ["Long axis", sentence`${size(2 * long)}, leaning by ${tilt.toFixed(1)}°`],
+    ["Long axis", sentence`${size(2 * long)}, ${howItLies(tilt)}`],
     ["Short axis", size(2 * short)],
     ["The circle’s own centre", sentence`${size(far(centre, circleCentre))} off that of the ellipse`],
     ["Seen at", sentence`${seenAt.toFixed(1)}°`],

@@ -1,24 +1,10 @@
-import type { Quad, Vec2 } from "@zanvo/core/geometry";
-import { LAWS } from "@zanvo/core/lens";
-import { axesOf, inWorld, type OwnPlane } from "@zanvo/core/lines";
-import type { Shot } from "@zanvo/core/scene";
-import { project, viewOf } from "@zanvo/core/shot";
+import { discOn, squareAround } from "@zanvo/core/conics";
+import type { Vec2 } from "@zanvo/core/geometry";
+import { viewOf } from "@zanvo/core/shot";
 import { EllipseFields } from "../../../dividing/EllipseFields";
 import { useStores } from "../../../stores";
 import { NumberField } from "../../../ui";
 import { useChange, type Of } from "./useChange";
-
-/** The square around a circle on a plane as a shot shows it; null where a straight lens does not show all of it. */
-function squareAround(
-  { centre: [x, y], radius: r, plane }: Of<"circle"> & { plane: OwnPlane },
-  shot: Shot,
-): Quad | null {
-  if (!LAWS[shot.lens.law].straight) return null;
-  const [axes, view] = [axesOf(plane), viewOf(shot)];
-  const corner = (u: number, v: number) => project(view, inWorld(axes, [x + u * r, y + v * r]));
-  const [a, b, c, d] = [corner(-1, -1), corner(1, -1), corner(1, 1), corner(-1, 1)];
-  return a && b && c && d ? [a, b, c, d] : null;
-}
 
 /** A circle, or how much of it is drawn. */
 export function CircleFields({ line }: { readonly line: Of<"circle"> }) {
@@ -53,7 +39,9 @@ export function CircleFields({ line }: { readonly line: Of<"circle"> }) {
         value={arc.over}
         onChange={(over) => change({ ...line, arc: { ...arc, over } }, `arc ${line.id}`)}
       />
-      {"plane" in line && <EllipseFields quad={squareAround(line, shot)} />}
+      {"plane" in line && (
+        <EllipseFields quad={squareAround(viewOf(shot), discOn(line.plane, line.centre, line.radius))} />
+      )}
     </>
   );
 }
