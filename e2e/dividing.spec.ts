@@ -48,7 +48,9 @@ test("four corners of a photo are divided and repeated, dragged, undone and kept
   expect(moved.corners[1].map(Math.round)).toEqual([880, 460]);
   // The circle in it is told as an ellipse; where there is none, that is said.
   await one.getByText("Its ellipse", { exact: true }).click();
-  await expect(one.getByLabel("Its ellipse").getByText(/px, (level|leaning by \d+\.\d°, its right end (lower|higher))$/)).toBeVisible();
+  await expect(
+    one.getByLabel("Its ellipse").getByText(/px, (level|leaning by \d+\.\d°, its right end (lower|higher))$/),
+  ).toBeVisible();
   // A corner inside the other three is kept, and why it cannot be divided is said.
   await trace(page, [
     [880, 460],

@@ -1,4 +1,4 @@
-import { byHand } from "../conics";
+import { byHand, templateFor } from "../conics";
 import { mm, sentence } from "../units";
 import { tenth, type Check } from "./finding";
 import { ovalStroke } from "./oval";
@@ -17,7 +17,7 @@ export const ovalEnds: Check = ({ shot }) =>
     const oval = ovalStroke(line);
     const [isPointed, isFlat] = [POINTED, FLAT].map((limits) => oval !== null && isWithin(oval.reach, limits));
     if (!oval || !(isPointed || isFlat)) return [];
-    const { template, size } = byHand({ semiAxes: oval.axes });
+    const hand = byHand({ semiAxes: oval.axes });
     const off = Math.abs(oval.reach - 1) * oval.axes[0];
     return [
       {
@@ -28,8 +28,8 @@ export const ovalEnds: Check = ({ shot }) =>
         value: tenth(off),
         unit: "mm" as const,
         message: sentence`Its ends are ${isPointed ? "pointed" : "flat"}: they reach ${mm(off)} too
-          ${isPointed ? "far" : "short"} for an ellipse of its area, and a circle is one, round at both ends. The
-          template of ${String(template.angle)}°, ${mm(size)} long, comes nearest.`,
+          ${isPointed ? "far" : "short"} for an ellipse of its area, and a circle is one, round at both ends. It is
+          ${mm(hand.size)} long: ${templateFor(hand)}.`,
       },
     ];
   });

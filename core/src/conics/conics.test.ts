@@ -5,7 +5,7 @@ import { cvLoaded } from "../../testing/opencv";
 import { applyHomography, degrees, fromUnitSquare, radians, type Quad, type Vec2 } from "../geometry";
 import { newScene } from "../scene";
 import { project, viewOf } from "../shot";
-import { byHand, howItLies, circleInQuad, EIGHT, levelError, onEllipse } from ".";
+import { byHand, circleInQuad, EIGHT, howItLies, levelError, onEllipse, templateFor } from ".";
 
 const SQUARE: Quad = [
   [0, 0],
@@ -165,6 +165,16 @@ describe("an ellipse by hand", () => {
         expect(far(tip, onLong)).toBeCloseTo(trammel.onLong, 6);
       }),
     );
+  });
+
+  it("has a template from 12.5 to 62.5 degrees: half a step of five beside the first and the last", () => {
+    const told = (seenAt: number) => templateFor(byHand({ semiAxes: [50, 50 * Math.sin(radians(seenAt))] }));
+    expect([12.6, 33, 62.4].map(told)).toEqual(["template 15°", "template 35°", "template 60°"]);
+    expect([1.2, 12.4, 62.6].map(told)).toEqual([
+      "seen at 1.2°, flatter than any template",
+      "seen at 12.4°, flatter than any template",
+      "seen at 62.6°, rounder than any template",
+    ]);
   });
 
   it("is told by how it lies: tilts run clockwise from right, so that the right end of a positive one is lower", () => {

@@ -4,6 +4,9 @@ import type { Ellipse } from "./ellipse";
 /** Ellipse templates are made for circles that are seen at these angles, degrees (common practice). */
 export const TEMPLATES = [15, 20, 25, 30, 35, 40, 45, 50, 55, 60] as const;
 
+/** Templates that are so far apart serve circles up to half of that beside them, degrees. */
+const APART = 5;
+
 /** How an ellipse is drawn by hand: lengths in the unit of its axes. */
 export interface ByHand {
   /** The angle at which a circle is seen that looks so: its sine is the short axis over the long one, degrees. */
@@ -61,4 +64,14 @@ export function howItLies(tilt: number): string {
   const lean = Math.abs(tilt);
   if (lean < 0.05) return "level";
   return lean > 89.95 ? "upright" : `leaning by ${lean.toFixed(1)}°, its right end ${tilt > 0 ? "lower" : "higher"}`;
+}
+
+/** Whether some template draws an ellipse: it is neither flatter nor rounder than all. */
+export const hasTemplate = ({ seenAt, template }: ByHand): boolean => Math.abs(seenAt - template.angle) <= APART / 2;
+
+/** Which template draws an ellipse, in words: where it is flatter or rounder than all, none does. */
+export function templateFor(hand: ByHand): string {
+  const { seenAt, template } = hand;
+  if (hasTemplate(hand)) return `template ${template.angle}°`;
+  return `seen at ${seenAt.toFixed(1)}°, ${seenAt < template.angle ? "flatter" : "rounder"} than any template`;
 }

@@ -1,4 +1,4 @@
-import { byHand, howItLies, levelError, onEllipse } from "../conics";
+import { byHand, hasTemplate, howItLies, levelError, onEllipse, templateFor } from "../conics";
 import type { Stretch } from "../dividing";
 import type { Vec2 } from "../geometry";
 import { long, mm, place, recipe, RUB_OUT, sentence, step, tableOf } from "./recipe";
@@ -17,7 +17,8 @@ export const ellipse = recipe({
     const seen = ellipseOf(table, given);
     const { centre, circleCentre, semiAxes, tilt } = seen;
     const [half, across] = semiAxes;
-    const { template, string, trammel, size } = byHand(seen);
+    const hand = byHand(seen);
+    const { template, string, trammel, size } = hand;
     const { lean, apart } = levelError(seen);
     const onLong = (along: number) => onEllipse({ ...seen, semiAxes: [along, 0] }, 0);
     const ends = [0, 90, 180, 270].map((turn): Vec2 => onEllipse(seen, turn));
@@ -38,8 +39,10 @@ export const ellipse = recipe({
         { lines: axes, points },
       ),
       step(
-        sentence`With a template: the one of ${String(template.angle)}°, ${mm(size)} long, comes nearest; its short axis
-          is ${mm(2 * Math.abs(template.off))} too ${template.off > 0 ? "wide" : "narrow"}.`,
+        hasTemplate(hand)
+          ? sentence`With a template: the one of ${String(template.angle)}°, ${mm(size)} long, comes nearest; its short
+              axis is ${mm(2 * Math.abs(template.off))} too ${template.off > 0 ? "wide" : "narrow"}.`
+          : sentence`No template is made for it: it is ${templateFor(hand)}.`,
         { points },
       ),
       step(

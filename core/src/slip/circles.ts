@@ -1,4 +1,4 @@
-import { byHand, circleSeen, discOn, howItLies, levelDisc, type Disc } from "../conics";
+import { byHand, circleSeen, discOn, howItLies, levelDisc, templateFor, type Disc } from "../conics";
 import type { Scene, Shot } from "../scene";
 import { viewOf } from "../shot";
 import { mm, sentence } from "../units";
@@ -11,9 +11,8 @@ function circleRow(shot: Shot, id: string, label: string, disc: Disc): SlipRow[]
   const seen = circleSeen(viewOf(shot), disc);
   if (!seen) return [];
   const [long, short] = seen.semiAxes;
-  const { template } = byHand(seen);
-  const value = sentence`${mm(2 * long)} by ${mm(2 * short)}, ${howItLies(seen.tilt)}, template
-    ${String(template.angle)}°; its middle ${fromEdge(shot.sheet, ...seen.centre)}`;
+  const value = sentence`${mm(2 * long)} by ${mm(2 * short)}, ${howItLies(seen.tilt)}, ${templateFor(byHand(seen))}; its
+    middle ${fromEdge(shot.sheet, ...seen.centre)}`;
   return [{ id, label, value }];
 }
 

@@ -49,7 +49,8 @@ describe("the slip", () => {
     const slip = slipOf(scene, shot, tank);
     // The tangents from the eye touch 4 m at sqrt(20^2 - 4^2): half its width is 300 * 4 / sqrt(384) = 61.2 mm.
     expect(valueOf(slip, "circle-0")).toBe(
-      "122.5 mm by 25 mm, level, template 15°; its middle 210 mm in from the left, 211 mm from the top",
+      "122.5 mm by 25 mm, level, seen at 11.8°, flatter than any template; " +
+        "its middle 210 mm in from the left, 211 mm from the top",
     );
     expect(slip[0]).toMatchObject({ title: "Tank" });
     expect(slip[0].rows.map(({ label }) => label)).toContain("Highest circle");
