@@ -1,5 +1,6 @@
 import type { Scene, Shot } from "../scene";
 import { viewOf } from "../shot";
+import { howSeen } from "../drawing";
 import { cutAway, visibleEdges } from "../visibility";
 import { built } from "../world";
 import { pinsOf } from "../vanishing";
@@ -35,7 +36,7 @@ const LATER: readonly Check[] = [
 export function seenFindings(scene: Scene, shot: Shot): Finding[] {
   const view = viewOf(shot);
   const { solids, details } = cutAway(built(scene.elements), view.eye, shot.cutaway);
-  const visible = visibleEdges(solids, view.eye, details);
+  const visible = visibleEdges(solids, view.eye, details, howSeen(shot).within);
   const looked = { scene, shot, view, pins: pinsOf(scene.orientations, shot) };
   return [
     ...LATER.flatMap((check) => check(looked)),

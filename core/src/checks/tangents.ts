@@ -2,7 +2,7 @@ import Flatbush from "flatbush";
 import { mm, sentence } from "../units";
 import { contains, distance2, fromStretch, type Vec2, type Vec3 } from "../geometry";
 import type { Scene, Shot } from "../scene";
-import { project, viewOf, type View } from "../shot";
+import { leastAngleOf, project, viewOf, type View } from "../shot";
 import { cutAway, OUTLINE, visibleEdges, type VisibleEdges } from "../visibility";
 import { built, buildCache, moved, outlineOf, stands, type Element, type Solid } from "../world";
 import { tenth, type Finding } from "./finding";
@@ -14,6 +14,8 @@ import { tenth, type Finding } from "./finding";
 const TOUCHES = 1.5;
 const TOGETHER = 1;
 const LONG = 8;
+/** Round outlines are exact within this, mm. */
+const EXACT = 0.2;
 /** Outlines run alike within this, as a sine. */
 const ALIKE = 0.035;
 /** Things nearer than this on the plan belong together: their edges are meant to meet, m. */
@@ -159,7 +161,7 @@ export function tangentsOf(view: View, solids: readonly Solid[], visible: Visibl
 const tangentsFrom = (all: readonly Solid[], shot: Shot): Tangent[] => {
   const view = viewOf(shot);
   const { solids } = cutAway({ solids: all, details: [] }, view.eye, shot.cutaway);
-  return tangentsOf(view, solids, visibleEdges(solids, view.eye));
+  return tangentsOf(view, solids, visibleEdges(solids, view.eye, [], leastAngleOf(shot, EXACT)));
 };
 
 /** Ways and lengths, m, by which an eye is moved to be free of tangents: aside, up and down, ahead and back. */
