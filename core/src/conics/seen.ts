@@ -17,7 +17,9 @@ export function discOn(plane: OwnPlane, centre: Vec2, radius: number): Disc {
   return { centre: inWorld(axes, centre), ways: [axes.x, axes.y], radius };
 }
 
-/** The square around a circle as a straight lens shows it; null where it does not show all of it, or bends its sides. */
+/**
+ * The square around a circle as a straight lens shows it; null where it does not show all of it, or bends its sides.
+ */
 export function squareAround(view: View, { centre, ways: [u, v], radius }: Disc): Quad | null {
   if (!view.law.straight) return null;
   const corner = (p: number, q: number) => project(view, add(centre, add(scale(u, p * radius), scale(v, q * radius))));

@@ -60,8 +60,8 @@ export const halfPlan = recipe({
       ),
       step(
         sentence`On the near side draw half the plan: a half circle of ${mm(half)} about its middle, and mark the
-          ${String(n)} on it, ${apart.toFixed(1)}° apart, the first ${first.toFixed(1)}° from its right end. What stands
-          in the far half is folded over.`,
+          ${String(n)} on it, ${apart.toFixed(1)}° apart, the first ${first.toFixed(1)}° from its right end. What
+          stands in the far half is folded over.`,
         { lines: [[left, far], ...arc], points: posts.map(({ on }) => ({ at: on })) },
       ),
       step("Square to the near side bring every mark up to it.", {

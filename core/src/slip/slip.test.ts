@@ -43,7 +43,8 @@ describe("the slip", () => {
   });
 
   it("gives the circles of what is round, and those drawn on planes, as ellipses with a template", () => {
-    // 4 m over the foot, near and far edge 16 and 24 m off: 75 and 50 mm under the horizon at 300 mm (similar triangles).
+    // 4 m over the foot, near and far edge 16 and 24 m off: at 300 mm, 75 and 50 mm under the horizon (similar
+    // triangles).
     const shot = shotWith({ eye: { z: 4 }, gaze: { heading: 0 }, distance: 300 });
     const tank = { id: "t", name: "Tank", ...newTurned("cylinder", { x: 0, y: 20, z: 0 }), radius: 4, height: 3 };
     const slip = slipOf(scene, shot, tank);

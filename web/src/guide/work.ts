@@ -78,7 +78,8 @@ export const WORK: readonly WordsPage[] = [
     title: "Kits",
     text: [
       "A kit is what you would draw again: a building with its signs, a front, a shelter. Choose things on the plan " +
-        "or on the board, open Kit, give it a name and press Keep as a kit. A front is kept from its wall, in Fittings.",
+        "or on the board, open Kit, give it a name and press Keep as a kit. A front is kept from its wall, in " +
+        "Fittings.",
       "Kits stand on a shelf of their own, beside that of scenes. There they are opened, renamed, duplicated, saved " +
         "as files, deleted and put back; a file of a kit is brought in like that of a scene.",
       "In Fittings, a kit is put where you press in the picture, its front towards you, square to the streets. On " +

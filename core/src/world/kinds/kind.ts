@@ -231,7 +231,9 @@ export interface ElementKind<E extends ElementBase = ElementBase> {
   letsIn?(element: E, at: Vec2, over: number): boolean;
 }
 
-/** A level circle of an element, in metres; of things that stand around it, where on the plan, and how high they are. */
+/**
+ * A level circle of an element, in metres; of things that stand around it, where on the plan, and how high they are.
+ */
 export interface LevelCircle {
   readonly centre: Vec3;
   readonly radius: number;

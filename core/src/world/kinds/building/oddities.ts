@@ -28,8 +28,8 @@ const blindWindows = (building: Building, rooms: Rooms): readonly Oddity[] =>
     id: `blind-${side}`,
     value: n,
     unit: "" as const,
-    told: sentence`Through ${String(n)} of the openings in wall ${side + 1} of ${building.name || "a building"} nothing is
-      seen: right behind them is a floor, or the wall between two rooms.`,
+    told: sentence`Through ${String(n)} of the openings in wall ${side + 1} of ${building.name || "a building"} nothing
+      is seen: right behind them is a floor, or the wall between two rooms.`,
   }));
 
 /** What is odd about the openings of one front. */
