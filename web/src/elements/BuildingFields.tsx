@@ -2,6 +2,7 @@ import { MeasureField } from "../ui";
 import { measureOf } from "@zanvo/core/fields";
 import { boxOf, kindOf, moved, requireValid, type Building } from "@zanvo/core/world";
 import { FootFields, OnRoofFields, OpeningFields } from "./BuildingParts";
+import { CurvedWallFields } from "./CurvedWallFields";
 import { Measures, measuresOf } from "./Measures";
 import { Parts } from "./Parts";
 import { RoofFields } from "./RoofFields";
@@ -51,6 +52,7 @@ export function BuildingFields({ element: building, change }: { readonly element
         onChange={(to, what) => set({ setbacks: [...to] }, what)}
       />
       <YardFields building={building} set={set} />
+      {!building.round && <CurvedWallFields building={building} set={set} />}
       <RoofFields element={building} change={change} />
       <OnRoofFields building={building} set={set} change={change} />
       <OpeningFields building={building} set={set} change={change} />

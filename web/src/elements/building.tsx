@@ -1,5 +1,5 @@
 import { Circle, Pentagon, RectangleHorizontal } from "lucide-react";
-import { holesOf, outlineOf, wayOf, type Building } from "@zanvo/core/world";
+import { cornersOf, holesOf, wayOf, type Building } from "@zanvo/core/world";
 import type { Vec2 } from "@zanvo/core/geometry";
 import { BuildingFields } from "./BuildingFields";
 import { INK, points, type Drawn, type ElementTool, type ElementView } from "./view";
@@ -63,7 +63,7 @@ const TOOLS: readonly ElementTool[] = [
 /** The sides of passages through a building. */
 const passageSides = (building: Building) =>
   (building.passages ?? []).flatMap((passage) => {
-    const way = wayOf(outlineOf(building), passage, holesOf(building));
+    const way = wayOf(cornersOf(building), passage, holesOf(building));
     return typeof way === "string"
       ? []
       : [[way.enters.from, way.leaves.from] as const, [way.enters.to, way.leaves.to] as const];

@@ -4,13 +4,13 @@ import { sagittaAt, type Fineness } from "./how";
 import { MeshBook, type Mesh } from "./mesh";
 import {
   directionOn,
-  isSmooth,
   normalOn,
   piecesOfOutline,
   placeOn,
   stepsOf,
   type OutlinePoint,
   type Piece,
+  surfaceNumbers,
 } from "./outline";
 
 /**
@@ -57,6 +57,10 @@ function stepsAlong({ arc }: Piece, eye: Vec2 | null, sagitta: number): readonly
   return [...kept, ...marks].sort((a, b) => a - b);
 }
 
+/** The numbers of the surfaces that the sides of an extruded outline are of, as its facets have them. */
+export const surfacesAround = (outline: readonly OutlinePoint[]): readonly number[] =>
+  surfaceNumbers(piecesOfOutline(outline, true), true);
+
 /** The facets of what is extruded: for an eye, its rims and where it turns away are edges that lie exactly there. */
 export function meshOfExtruded({ frame, outline, holes = [], from, to }: Extruded, how: Fineness): Mesh {
   const book = new MeshBook();
@@ -71,23 +75,19 @@ export function meshOfExtruded({ frame, outline, holes = [], from, to }: Extrude
     arc && eye
       ? sagittaAt(how, Math.hypot(Math.hypot(eye[0] - arc.centre[0], eye[1] - arc.centre[1]) - arc.radius, aside))
       : sagittaAt(how, 0);
-  let group = -1;
+  let first = 0;
   const rings = [outline, ...holes].map((points) => {
     const pieces = piecesOfOutline(points, true);
-    group++;
-    const groups = pieces.map((piece, i) => (i > 0 && !isSmooth(pieces[i - 1], piece) ? ++group : group));
-    // Where the last piece goes on into the first, they are of one surface.
-    const first = groups[0];
-    const last = groups[groups.length - 1];
-    const closes = pieces.length > 1 && isSmooth(pieces[pieces.length - 1], pieces[0]);
-    const groupOf = (i: number) => (closes && groups[i] === last ? first : groups[i]);
+    const own = surfaceNumbers(pieces, true);
+    const groups = own.map((number) => first + number);
+    first += Math.max(...own) + 1;
     return pieces.flatMap((piece, i) =>
       stepsAlong(piece, eye, sagittaOf(piece)).map((t) => ({
         at: placeOn(piece, t),
         piece,
         t,
         side: i,
-        group: groupOf(i),
+        group: groups[i],
       })),
     );
   });
@@ -96,9 +96,9 @@ export function meshOfExtruded({ frame, outline, holes = [], from, to }: Extrude
   const [foot, top] = [near[0], far[0]];
   book.face([...foot].reverse(), { name: "bottom", holes: near.slice(1) });
   book.face(top, { name: "top", holes: far.slice(1).map((ring) => [...ring].reverse()) });
-  /** Whether a round wall looks at the eye between two places of a piece. */
+  /** Whether a wall looks at the eye between two places of a piece. */
   const looks = (r: number, piece: Piece, from: number, to: number): boolean | undefined => {
-    if (!eye || !piece.arc) return undefined;
+    if (!eye) return undefined;
     const [[x, y], [nx, ny]] = [placeOn(piece, (from + to) / 2), normalOn(piece, (from + to) / 2)];
     return (nx * (eye[0] - x) + ny * (eye[1] - y)) * (r === 0 ? 1 : -1) > 0;
   };
@@ -114,6 +114,7 @@ export function meshOfExtruded({ frame, outline, holes = [], from, to }: Extrude
         const name = t > 0 ? undefined : r === 0 ? `wall ${side}` : `yard ${r - 1} wall ${side}`;
         book.face(r === 0 ? [a, b, c, d] : [b, a, d, c], {
           round: isRound ? round : undefined,
+          surface: round,
           name,
           front: looks(r, piece, t, last),
         });

@@ -11,6 +11,8 @@ export interface CurvedEdge {
 /** What is told of a face. */
 interface FaceTold {
   readonly round?: number;
+  /** The surface that it goes on in smoothly, of flat faces too; that of `round` where nothing is said. */
+  readonly surface?: number;
   readonly name?: string;
   readonly holes?: readonly (readonly number[])[];
   readonly front?: boolean;
@@ -22,6 +24,8 @@ export interface Mesh {
   readonly loops: readonly (readonly number[])[];
   readonly holes: readonly (readonly (readonly number[])[] | undefined)[];
   readonly rounds: readonly (number | undefined)[];
+  /** Which faces go on into one another smoothly, round or flat: those with the same number. */
+  readonly surfaces: readonly (number | undefined)[];
   readonly names: readonly (string | undefined)[];
   /** Of facets for an eye, whether their surface looks at that. */
   readonly fronts: readonly (boolean | undefined)[];
@@ -35,6 +39,7 @@ export class MeshBook {
   private readonly loops: (readonly number[])[] = [];
   private readonly holes: (readonly (readonly number[])[] | undefined)[] = [];
   private readonly rounds: (number | undefined)[] = [];
+  private readonly surfaces: (number | undefined)[] = [];
   private readonly names: (string | undefined)[] = [];
   private readonly fronts: (boolean | undefined)[] = [];
   private readonly curved = new Map<number, Map<number, CurvedEdge>>();
@@ -47,10 +52,11 @@ export class MeshBook {
     return this.vertices[vertex];
   }
 
-  face(loop: readonly number[], { round, name, holes, front }: FaceTold): void {
+  face(loop: readonly number[], { round, surface = round, name, holes, front }: FaceTold): void {
     this.loops.push(loop);
     this.holes.push(holes);
     this.rounds.push(round);
+    this.surfaces.push(surface);
     this.names.push(name);
     this.fronts.push(front);
   }
@@ -63,8 +69,8 @@ export class MeshBook {
   }
 
   mesh(convex: boolean): Mesh {
-    const { vertices, loops, holes, rounds, names, fronts, curved: bends } = this;
-    return { vertices, loops, holes, rounds, names, fronts, bends, convex };
+    const { vertices, loops, holes, rounds, surfaces, names, fronts, curved: bends } = this;
+    return { vertices, loops, holes, rounds, surfaces, names, fronts, bends, convex };
   }
 }
 
@@ -74,9 +80,14 @@ const reversed = ([u, v]: Bend): Bend => [
 ];
 
 /** The solid of a mesh, with its curved edges. */
-export function solidOfMesh(id: string, { vertices, loops, rounds, names, holes, bends, convex }: Mesh): Solid {
+export function solidOfMesh(id: string, mesh: Mesh): Solid {
+  const { vertices, loops, rounds, surfaces, names, holes, bends, convex } = mesh;
   const solid = solidOf(id, vertices, loops, rounds, names, holes, convex);
-  return { ...solid, edges: solid.edges.map((edge) => withTold(edge, bends)) };
+  const edges = solid.edges.map((edge) => {
+    const [a, b] = edge.faces.map((face) => surfaces[face]);
+    return withTold(a !== undefined && a === b ? { ...edge, smooth: true } : edge, bends);
+  });
+  return { ...solid, edges };
 }
 
 /** An edge with what was told of it, whichever way around. */
@@ -126,7 +137,7 @@ export function seenSolidOfMesh(id: string, mesh: Mesh): Solid {
 }
 
 /** The edges between the faces of a mesh that can be seen, and by its ends each that lies on one face only. */
-function edgesBetween({ vertices, loops, holes, rounds, fronts, bends }: Mesh, faces: readonly Face[]) {
+function edgesBetween({ vertices, loops, holes, surfaces, fronts, bends }: Mesh, faces: readonly Face[]) {
   // By the numbers of both ends in one: the face on whose loop an edge has been met so far.
   const open = new Map<number, number>();
   const edges: Edge[] = [];
@@ -140,7 +151,7 @@ function edgesBetween({ vertices, loops, holes, rounds, fronts, bends }: Mesh, f
         continue;
       }
       open.delete(key);
-      const smooth = rounds[face] !== undefined && rounds[face] === rounds[other];
+      const smooth = surfaces[face] !== undefined && surfaces[face] === surfaces[other];
       if (smooth && fronts[face] === fronts[other]) continue;
       const concave = folds(faces[other], faces[face], vertices[b], vertices[a]);
       edges.push(withTold({ a: b, b: a, faces: [other, face], concave, smooth }, bends));

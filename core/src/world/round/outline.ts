@@ -90,6 +90,15 @@ export function isSmooth(before: Piece, after: Piece): boolean {
   return Math.abs(a[0] * b[1] - a[1] * b[0]) < SMOOTH && a[0] * b[0] + a[1] * b[1] > 0;
 }
 
+/** The numbers of the surfaces that pieces are of: those that go on into one another smoothly are one. */
+export function surfaceNumbers(pieces: readonly Piece[], closed: boolean): readonly number[] {
+  let number = -1;
+  const numbers = pieces.map((piece, p) => (p > 0 && isSmooth(pieces[p - 1], piece) ? number : ++number));
+  const last = numbers[numbers.length - 1];
+  const goesOn = closed && last > 0 && isSmooth(pieces[pieces.length - 1], pieces[0]);
+  return goesOn ? numbers.map((one) => (one === last ? 0 : one)) : numbers;
+}
+
 /**
  * Places along an outline, its arcs in chords that leave them by no more than a sagitta, m; the last one is left out.
  */

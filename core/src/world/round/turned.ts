@@ -2,10 +2,10 @@ import { add, cross, scale, type Vec2, type Vec3 } from "../../geometry";
 import {
   curvatureOf,
   directionOn,
-  isSmooth,
   normalOn,
   piecesOfOutline,
   placeOn,
+  surfaceNumbers,
   type OutlinePoint,
   type Piece,
 } from "./outline";
@@ -46,15 +46,6 @@ function closedOutline({ outline, closed }: Turned): readonly OutlinePoint[] {
 /** The pieces of a turned solid's outline, closed along its axis where it is not closed by itself. */
 export const piecesOfTurned = (turned: Turned): readonly Piece[] =>
   piecesOfOutline(closedOutline(turned), turned.closed ?? false);
-
-/** The numbers of the surfaces that pieces are of: those that go on into one another smoothly are one. */
-export function surfaceNumbers(pieces: readonly Piece[], closed: boolean): readonly number[] {
-  let number = -1;
-  const numbers = pieces.map((piece, p) => (p > 0 && isSmooth(pieces[p - 1], piece) ? number : ++number));
-  const last = numbers[numbers.length - 1];
-  const goesOn = closed && last > 0 && isSmooth(pieces[pieces.length - 1], pieces[0]);
-  return goesOn ? numbers.map((one) => (one === last ? 0 : one)) : numbers;
-}
 
 /**
  * The numbers of the round surfaces that the pieces of a turned solid's own outline are of, as its facets have them.

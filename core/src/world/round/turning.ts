@@ -4,9 +4,9 @@ import { aroundAxis, Contours, type Around } from "./contours";
 import { eyeIn, halfTurns, INSIDE, isLevel, looks, looksAt } from "./eyeAt";
 import { wantsFrontsOnly, type Fineness } from "./how";
 import { MeshBook, type Mesh } from "./mesh";
-import { placeOn, type Piece } from "./outline";
+import { placeOn, surfaceNumbers, type Piece } from "./outline";
 import { mostSteps, placeRow, rowsOf, type PieceRow, type Row, type Turn } from "./rows";
-import { isConvexTurned, ON_AXIS, piecesOfTurned, surfaceNumbers, type Turned } from "./turned";
+import { isConvexTurned, ON_AXIS, piecesOfTurned, type Turned } from "./turned";
 
 /** What is told of a facet: its surface, and whether that looks at the eye. */
 interface FacetTold {

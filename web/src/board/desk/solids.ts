@@ -11,6 +11,8 @@ import {
   isBuilding,
   isWithin,
   terrainRange,
+  asBuilding,
+  cornersOf,
   outlineOf,
   terrainOf,
   type Element,
@@ -195,7 +197,7 @@ export function sideAt(view: View, elements: readonly Element[], at: Vec2): Side
   const face = pickFace(view, solidsAt(view, { elements: elements.map(withoutRooms) }, at), at);
   const element = elements.find(({ id }) => id === face?.id);
   if (!face || !element || !(isBuilding(element) || isBlock(element))) return null;
-  const corners = outlineOf(element);
+  const corners = cornersOf(asBuilding(element));
   const side = sideOfPlace(corners, face.at, view.eye);
   if (side < 0) return null;
   const [[px, py], [qx, qy]] = [corners[side], corners[(side + 1) % corners.length]];

@@ -6,7 +6,7 @@ import {
   kindOf,
   leafWays,
   OPENS,
-  outlineOf,
+  cornersOf,
   turns,
   type Building,
   type Opening,
@@ -38,7 +38,7 @@ const STANDS_OUT = 0.6;
 
 /** Which way the opened leaves of a door run, in the world. */
 function leavesOf(building: Building, side: number, door: Opening): readonly (readonly [string, Vec3])[] {
-  const corners = outlineOf(building);
+  const corners = cornersOf(building);
   const [p, q] = [corners[side], corners[(side + 1) % corners.length]];
   const long = distance2(p, q);
   const [ux, uy] = [(q[0] - p[0]) / long, (q[1] - p[1]) / long];

@@ -1,6 +1,6 @@
 import { distance2, dot, sub, type Vec2, type Vec3 } from "@zanvo/core/geometry";
 import { unprojectTo, type View } from "@zanvo/core/shot";
-import { outlineOf, raisedBy, terrainOf, type Building, type Element } from "@zanvo/core/world";
+import { cornersOf, raisedBy, terrainOf, type Building, type Element } from "@zanvo/core/world";
 
 /** A wall in the world: where its places are, m along it from its left corner and up from its foot. */
 export interface WallFrame {
@@ -13,7 +13,7 @@ export interface WallFrame {
 
 /** The wall of a building, on the ground that it stands on. */
 export function wallFrame(building: Building, side: number, elements: readonly Element[]): WallFrame {
-  const corners = outlineOf(building);
+  const corners = cornersOf(building);
   const [p, q] = [corners[side], corners[(side + 1) % corners.length]];
   const long = distance2(p, q);
   const [ux, uy] = [(q[0] - p[0]) / long, (q[1] - p[1]) / long];

@@ -5,6 +5,7 @@ import { extrude } from "../../shapes";
 import { asPart, type Solid } from "../../solid";
 import type { Detail } from "../../details";
 import { bayWindows } from "./bayWindows";
+import { straightOf } from "./curvedWalls";
 import { elevationOf } from "./fronted";
 import { CLEAR_UNDER, ownBay } from "./front";
 import type { Building } from "./schema";
@@ -71,13 +72,14 @@ function awningsOf(building: Building): Attached[] {
 function balconiesOf(building: Building): Balcony[] {
   return (building.fronts ?? []).flatMap((front) => {
     if (!front.own?.some(({ balcony }) => balcony)) return [];
-    const { openings, floors, long } = elevationOf(building, front.side);
+    const { openings, floors } = elevationOf(building, front.side);
+    const [first, last] = straightOf(building, cornersOf(building), front.side);
     return openings
       .filter(({ index, storey }) => storey > 0 && ownBay(front, index, storey)?.balcony)
       .map(({ from, to, storey }) => ({
         side: front.side,
-        from: Math.max(0, from - BALCONY.aside),
-        to: Math.min(long, to + BALCONY.aside),
+        from: Math.max(first, from - BALCONY.aside),
+        to: Math.min(last, to + BALCONY.aside),
         up: floors[storey].low,
       }));
   });
@@ -87,7 +89,8 @@ function balconiesOf(building: Building): Balcony[] {
 function stepsOf(building: Building, rises: (at: Vec2) => number): Attached[] {
   return (building.fronts ?? []).flatMap((front) => {
     if (!front.own?.some(({ steps }) => steps)) return [];
-    const { openings, long } = elevationOf(building, front.side);
+    const { openings } = elevationOf(building, front.side);
+    const [first, last] = straightOf(building, cornersOf(building), front.side);
     const at = beforeWall(building, front.side);
     return openings.flatMap((opening): Attached[] => {
       const { kind, from, to, low, index, storey } = opening;
@@ -108,8 +111,8 @@ function stepsOf(building: Building, rises: (at: Vec2) => number): Attached[] {
         {
           side: front.side,
           part: "steps",
-          from: Math.max(0, from - STEPS.aside),
-          to: Math.min(long, to + STEPS.aside),
+          from: Math.max(first, from - STEPS.aside),
+          to: Math.min(last, to + STEPS.aside),
           section: [[0, low], ...section, [0, ground]],
         },
       ];

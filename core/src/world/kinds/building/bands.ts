@@ -3,6 +3,7 @@ import { cornersOf } from "../../outline";
 import { inset, sideOf } from "../../polygon";
 import { extrude, loft, prism, ring } from "../../shapes";
 import { asPart, type Solid } from "../../solid";
+import { straightOf } from "./curvedWalls";
 import { bandsAlong, takenAround, type Band } from "./dress";
 import { elevationOf } from "./fronted";
 import type { Building } from "./schema";
@@ -76,15 +77,16 @@ export function pilastersOf(building: Building): Solid[] {
   if (!dress || wide === undefined) return [];
   const out = dress.out === undefined ? OUT : WITHIN_BANDS * dress.out;
   return fronts.flatMap(({ side }) => {
-    const { long, height, bays, openings } = elevationOf(building, side);
+    const { height, bays, openings } = elevationOf(building, side);
+    const [first, last] = straightOf(building, cornersOf(building), side);
     const low = dress.out === undefined ? 0 : (dress.plinth ?? 0);
     const high = height - (dress.out === undefined ? 0 : (dress.cornice ?? 0));
     const at = placeIn({ ...sideOf(cornersOf(building), side) }, base);
     const middles = [...bays.map(({ from }) => from), ...bays.slice(-1).map(({ to }) => to)];
     return middles.flatMap((middle): Solid[] => {
-      const from = Math.min(Math.max(0, middle - wide / 2), long - wide);
+      const from = Math.min(Math.max(first, middle - wide / 2), last - wide);
       const to = from + wide;
-      if (from < 0 || openings.some((one) => one.from < to && one.to > from)) return [];
+      if (from < first || openings.some((one) => one.from < to && one.to > from)) return [];
       const section: readonly Vec2[] = [
         [0, high],
         [out, high],

@@ -17,8 +17,9 @@ import { MAX_CORNERS } from "../../skeleton";
 import type { ElementError } from "../kind";
 import { floorsOf, heightSaid } from "./floors";
 import { piecesOn } from "./dress";
+import { straightOf, validateCurved } from "./curvedWalls";
 import { footed, riseUnder } from "./foot";
-import { frontProblem } from "./front";
+import { baysOf, frontProblem } from "./front";
 import { bySkeleton, frameOf, MANSARD, PARAPET, RISE, TOOTH } from "./roofShapes";
 import { COVERS, ROOFS } from "./roofs";
 import type { Building } from "./schema";
@@ -46,7 +47,7 @@ export function validateBuilding(building: Building): ElementError | null {
     return { field: `setbacks/${tops}/inset`, message: "leaves nothing to stand on: set it back less." };
   const top = tops[tops.length - 1];
   const { kind } = building.roof;
-  const inYards = validateYards(tops, building);
+  const inYards = validateYards(tops, building) ?? validateCurved(building, points);
   if (inYards) return inYards;
   const { needs, name } = ROOFS[kind];
   if (needs === "rectangle" && !isRectangle(top))
@@ -115,9 +116,15 @@ function validateFronts(building: Building, points: readonly Vec2[]): ElementErr
     const across = points.map(([x, y]) => x * u[1] - y * u[0]);
     const problem = frontProblem(front, building, { long, deep: Math.max(...across) - Math.min(...across), floors });
     if (problem) return { field: `fronts/${i}/${problem.field}`, message: problem.message };
+    const [from, to] = straightOf(building, points, front.side);
+    if (baysOf(front, long).some((bay) => bay.from < from - FITS || bay.to > to + FITS))
+      return { field: `fronts/${i}/ends`, message: "are too short: its bays reach into a round corner." };
   }
   return null;
 }
+
+/** Bays may reach into a round corner by no more than this, m. */
+const FITS = 1e-6;
 
 /** No building has more bricks or stones drawn than these. */
 const MAX_PIECES = 40_000;

@@ -1,5 +1,6 @@
 import { cornersOf } from "../../outline";
 import { sideOf } from "../../polygon";
+import { straightOf } from "./curvedWalls";
 import { floorsOf, storeysOf, type Floor } from "./floors";
 import { baysOf, DEFAULT_WINDOWS, openingsOfFront, type Bay, type Opening } from "./front";
 import type { Front } from "./frontSchema";
@@ -60,17 +61,19 @@ export function elevationOf(building: Building, side: number): FrontElevation {
 /** A front that suits the size of a wall: bays of a usual width, windows by its storeys, a door between. */
 export function usualFront(building: Building, side: number, withDoor = true): Front {
   const long = wallLengths(building)[side];
-  const n = Math.max(1, Math.min(60, Math.floor((long - 0.8) / BAY)));
+  const [from, to] = straightOf(building, cornersOf(building), side);
+  const straight = long - 2 * Math.max(from, long - to);
+  const n = Math.max(1, Math.min(60, Math.floor((straight - 0.8) / BAY)));
   const storey = building.height / storeysOf(building);
   const { width, sill } = DEFAULT_WINDOWS;
-  const door = withDoor && long > WITH_DOOR && n > 1 ? Math.floor((n - 1) / 2) : -1;
+  const door = withDoor && straight > WITH_DOOR && n > 1 ? Math.floor((n - 1) / 2) : -1;
   const bays = Array.from({ length: n }, (_, i) => (i === door ? "door 1" : "1"));
   return {
     side,
     bays: door < 0 ? String(n) : bays.join(" "),
-    ends: Math.min(0.4, long / 10),
+    ends: Math.max(Math.min(0.4, long / 10), from, long - to),
     window: {
-      width: Math.min(width, Math.max(0.3, ((long - 0.8) / n) * 0.6)),
+      width: Math.min(width, Math.max(0.3, ((straight - 0.8) / n) * 0.6)),
       height: Math.max(0.3, Math.min(TALL, storey * SHARE)),
       sill: Math.min(sill, storey * 0.3),
       reveal: 0.12,

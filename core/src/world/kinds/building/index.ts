@@ -6,6 +6,7 @@ import { measureIn } from "../tags";
 import { cornersOf, yardsOf } from "../../outline";
 import { isWithin, sideOf } from "../../polygon";
 import { tiersUp, validateBuilding } from "./build";
+import { groundOf } from "./curvedWalls";
 import { nearestSide } from "./foot";
 import { odditiesOf } from "./oddities";
 import { ROOFS } from "./roofs";
@@ -171,7 +172,7 @@ export const building = elementKind<Building>(BuildingSchema, {
   word: "Building",
   stands: true,
   validate: validateBuilding,
-  outline: cornersOf,
+  outline: groundOf,
   span: spanOf,
   ...onFootprint,
   // A drum's many corners are none that one would put elsewhere.

@@ -6,6 +6,7 @@ import { asPart, type Solid } from "../../solid";
 import { attachedTo } from "./attached";
 import { bandsAround, pilastersOf } from "./bands";
 import { tierPart, tiersUp } from "./build";
+import { curvedTier } from "./curvedWalls";
 import { footed } from "./foot";
 import { leavesBefore, leavesOutside, opensOutwards, roomed } from "./hollow";
 import { topOf, wideRoof } from "./roofShapes";
@@ -24,8 +25,10 @@ export function buildBuilding(building: Building, rises?: Over): Solid[] {
   const { rooms } = building;
   const fitted =
     rooms || building.dress?.out || opensOutwards(building) ? fittedTiers(building, tiers, rises) : undefined;
-  const masses = tiers.map(({ points, z, height }, i) => {
+  const masses = tiers.flatMap(({ points, z, height }, i) => {
     const last = i === tiers.length - 1;
+    const curved = curvedTier(building, points, [z, z + height], [i, last]);
+    if (curved.length > 0) return curved.map((one) => asPart(one, tierPart(i)));
     const flat = !last || building.roof.kind === "flat" || building.roof.overhang !== undefined;
     const round = roundTier(building, points, [z, z + height], last);
     if (round) return asPart(round, tierPart(i));

@@ -8,6 +8,7 @@ import type { Surroundings } from "../kind";
 import { railsOf } from "./attached";
 import { bayPanes } from "./bayWindows";
 import { tierPart, tiersUp } from "./build";
+import { lineOnArc, type WallArc } from "./curvedWalls";
 import { dressOfWall, type DressedWall } from "./dress";
 import type { Dress } from "./dressSchema";
 import type { Floor } from "./floors";
@@ -61,18 +62,38 @@ function frame(
   }
 }
 
+/** Adds the lines of an opening in a round stretch of wall to others: those that lie in its face. */
+function frameOnArc(opening: Opening, round: WallArc, z: number, solid: Solid, out: Detail[]): void {
+  const item = { index: opening.index };
+  for (const { part, a, b } of linesOfOpening(opening)) {
+    if (a[2] > 0 || b[2] > 0 || part === "leaf") continue;
+    const kind = part === "outline" ? opening.kind : KINDS[part];
+    const line = [[a[0], a[1]] as const, [b[0], b[1]] as const] as const;
+    out.push(...lineOnArc(solid, round, line, z, { kind, item }));
+  }
+}
+
 /** How large an opening is from corner to corner, m. */
 const diagonalOf = ({ from, to, low, high }: Opening): number => Math.hypot(to - from, high - low);
 
 /** Adds the lines of a wall's dress to others. */
-function dressed(dress: Dress, { p, u }: Wall, wall: DressedWall, z: number, on: Detail["on"], out: Detail[]): void {
+function dressed(
+  dress: Dress,
+  { p, u, round }: Wall,
+  wall: DressedWall,
+  z: number,
+  on: NonNullable<Detail["on"]>,
+  out: Detail[],
+): void {
   const at = ([s, up]: Vec2): Vec3 => [p[0] + s * u[0], p[1] + s * u[1], z + up];
   const items = new Map<string, DetailItem>();
   for (const { of, thing, index, a, b } of dressOfWall(dress, wall)) {
     const key = `${thing} ${index}`;
     const item = items.get(key) ?? { index };
     items.set(key, item);
-    out.push({ kind: of === "band" ? "dressing" : "masonry", a: at(a), b: at(b), on, item });
+    const kind = of === "band" ? "dressing" : "masonry";
+    if (round) out.push(...lineOnArc(on.solid, round, [a, b], z, { kind, item }));
+    else out.push({ kind, a: at(a), b: at(b), on, item });
   }
 }
 
@@ -139,12 +160,15 @@ export function openingsOf(building: Building, solids: readonly Solid[], around:
     }
     const cuts = building.rooms && cutThrough(solid);
     for (const { wall, openings, ground } of walls) {
-      if (solid.shape) out.push(...openings.flatMap((opening) => openingOnRound(solid, wall, opening, z)));
-      const face = faceOf(solid, wall);
-      if (face < 0) continue;
+      if (building.round && solid.shape)
+        out.push(...openings.flatMap((opening) => openingOnRound(solid, wall, opening, z)));
+      const { round } = wall;
+      const face = round ? -1 : faceOf(solid, wall);
+      if (face < 0 && !round) continue;
       const on = { solid, face };
       for (const opening of openings.filter((one) => diagonalOf(one) >= leastLength))
-        frame(opening, wall, z, on, cuts?.get(keyOf(wall, opening)), out);
+        if (round) frameOnArc(opening, round, z, solid, out);
+        else frame(opening, wall, z, on, cuts?.get(keyOf(wall, opening)), out);
       if (dress)
         dressed(
           dress,

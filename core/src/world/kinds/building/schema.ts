@@ -22,6 +22,9 @@ const At = { x: named("East", Metres), y: named("North", Metres) };
 const [Width, Height, Length] = [named("Width", Size), named("Height", Size), named("Length", Size)];
 const Rise = named("Over the eaves", Size);
 
+/** A side of a footprint, or a corner, counter-clockwise from 0. */
+const Side = Type.Integer({ minimum: 0, maximum: 9999 });
+
 const Roof = Type.Unsafe<RoofKind>({ type: "string", enum: Object.keys(ROOFS) });
 
 /** A mass on any footprint: walls up to the eaves, set-backs above them, and a roof on the topmost. */
@@ -33,6 +36,14 @@ export const BuildingSchema = strict({
   footprint: Footprint,
   /** Corners of each courtyard on the plan, m: open to the sky, from the ground up. */
   courtyards: Type.Optional(Type.Array(Footprint, { maxItems: 40 })),
+  /** Walls that bow out of their side in an arc, by how much at its middle, m; inwards where that is negative. */
+  bows: Type.Optional(
+    Type.Array(strict({ side: Side, rise: named("Bows out by", offered(-50, 50, Metres)) }), { maxItems: 100 }),
+  ),
+  /** Corners that are round, by their radius, m: of the parts over set-backs, by so much less. */
+  corners: Type.Optional(
+    Type.Array(strict({ corner: Side, radius: named("Radius of the corner", Size) }), { maxItems: 100 }),
+  ),
   /** Height of its foot, m. */
   base: Elevation("Foot over the ground"),
   /** From the foot to the eaves, m. */

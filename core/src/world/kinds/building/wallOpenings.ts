@@ -2,6 +2,7 @@ import type { Vec2, Vec3 } from "../../../geometry";
 import { cornersOf, yardsOf } from "../../outline";
 import { sideOf } from "../../polygon";
 import type { Solid } from "../../solid";
+import { alongArc, isCurved, lengthOfArc, wallPieces, wallSurfaces, type WallArc } from "./curvedWalls";
 import { floorsOf, type Floor } from "./floors";
 import { groundOver, nearestSide, wayOf } from "./foot";
 import { END, openingsOfFront, type Opening } from "./front";
@@ -61,6 +62,10 @@ export interface Wall {
   readonly u: Vec2;
   readonly long: number;
   readonly taken: readonly Taken[];
+  /** Where it begins on its side, m along that: beyond a round corner. */
+  readonly begins?: number;
+  /** The arc that it runs along, by its length, where it is round. */
+  readonly round?: WallArc;
 }
 
 /** The walls of a tier: of its footprint, and around each courtyard, which run the other way round. */
@@ -81,9 +86,27 @@ function wallsOf(rings: readonly (readonly Vec2[])[], taken: readonly (readonly 
   );
 }
 
+/** The walls around a part with bows and round corners: what is round is as long as its arc. */
+function curvedWalls(building: Building, points: readonly Vec2[], tier: number): Wall[] {
+  const surfaces = wallSurfaces(building, points, tier);
+  return wallPieces(building, points, tier).map(({ side, begins, piece }, i): Wall => {
+    const { p, u, long } = sideOf([piece.from, piece.to], 0);
+    const round = piece.arc ? { arc: piece.arc, surface: surfaces[i] } : undefined;
+    return { side, p, u, long: round ? lengthOfArc(round) : long, taken: [], begins, ...(round ? { round } : {}) };
+  });
+}
+
 /** How high the ground rises over the foot of a building, at a place of the plan, m. */
 export type Over = (at: Vec2) => number;
-export const along = ({ p, u }: Wall, s: number): Vec2 => [p[0] + s * u[0], p[1] + s * u[1]];
+export const along = ({ p, u, round }: Wall, s: number): Vec2 =>
+  round ? alongArc(round, s) : [p[0] + s * u[0], p[1] + s * u[1]];
+
+/** A place m along the whole of a straight side, along the wall that is left of it or bows from it. */
+function onWall({ p, u, long, begins = 0, round }: Wall, at: number): number {
+  if (!round) return at - begins;
+  const end = alongArc(round, long);
+  return ((at - begins) / ((end[0] - p[0]) * u[0] + (end[1] - p[1]) * u[1])) * long;
+}
 
 /** A door that is set at a place of the plan. */
 type Placed = Omit<NonNullable<Building["doors"]>[number], "x" | "y">;
@@ -131,7 +154,10 @@ function frontIn(
   building: Building,
   { height, floors, taken, over }: { height: number; floors: readonly Floor[]; taken: readonly Taken[]; over: Over },
 ): Opening[] {
-  return openingsOfFront(front, building, wall.long, floors).flatMap((opening): Opening[] => {
+  const { begins = 0 } = wall;
+  const { long } = sideOf(cornersOf(building), front.side);
+  return openingsOfFront(front, building, long, floors).flatMap((onSide): Opening[] => {
+    const opening = { ...onSide, from: onSide.from - begins, to: onSide.to - begins };
     const { kind, from, to, low, high, storey, look } = opening;
     // What stands out of the wall is no opening in it.
     if (look.out) return [];
@@ -182,8 +208,14 @@ export function fittedTiers(building: Building, tiers: readonly Tier[], rises: O
     const over: Over = onFoot ? onGround : () => -Infinity;
     const floors = floorsOf(building, height, onFoot);
     const doorsOn = (side: number | null) => entrances.filter((one) => onFoot && one.side === side);
-    const walls = wallsOf([points, ...yards], onFoot ? passages : []).map((wall): FittedWall => {
-      const own = doorsOn(wall.side).flatMap(({ side: _side, at, ...door }) => doorIn(wall, at, door, height, over));
+    const straight = wallsOf([points, ...yards], onFoot ? passages : []);
+    const around = isCurved(building)
+      ? [...curvedWalls(building, points, t), ...straight.slice(points.length)]
+      : straight;
+    const walls = around.map((wall): FittedWall => {
+      const own = doorsOn(wall.side).flatMap(({ side: _side, at, ...door }) =>
+        doorIn(wall, onWall(wall, at), door, height, over),
+      );
       const taken = [...wall.taken, ...own.map(({ from, to, high }) => ({ from, to, top: high }))];
       const beside =
         wall.side !== null && entrance && Math.abs(wall.u[0] * entrance[0] + wall.u[1] * entrance[1]) < 0.5;
