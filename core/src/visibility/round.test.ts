@@ -8,6 +8,7 @@ import {
   bulgeOf,
   circle,
   DEFAULT_WINDOWS,
+  newArches,
   newBuilding,
   newColumns,
   newTurned,
@@ -145,9 +146,8 @@ describe("what is drawn on a round surface", () => {
   });
 });
 
-/** A finely meshed copy for `three`. */
-function meshOf(shape: RoundShape): Mesh {
-  const { vertices, faces } = roundSolid("fine", shape, undefined, 4e-3);
+/** A solid for `three`. */
+function meshOf({ vertices, faces }: Solid): Mesh {
   const corners = faces.flatMap(({ pieces }) =>
     pieces.flatMap((piece) => piece.slice(2).flatMap((_, i) => [piece[0], piece[i + 1], piece[i + 2]])),
   );
@@ -198,9 +198,25 @@ describe("what round solids hide", () => {
       from: -0.5,
       to: 0.5,
     },
+    // A house with a bow and a round corner.
+    {
+      kind: "extruded",
+      frame: { origin: [7, -8, 0], x: [1, 0, 0], y: [0, 1, 0] },
+      outline: [
+        { at: [0, 0], bulge: 0.3 },
+        { at: [4, 0] },
+        { at: [4, 2], bulge: QUARTER },
+        { at: [3, 3] },
+        { at: [0, 3], bulge: -0.2 },
+      ],
+      from: 0,
+      to: 3,
+    },
   ];
-  const solids: Solid[] = scene.map((shape, i) => roundSolid(`s${i}`, shape));
-  const meshes = scene.map(meshOf);
+  const vault = { ...newArches({ x: -9, y: -6, z: 0 }, 150, 2), id: "vault", name: "Fish market", vaults: 2 };
+  const vaults = built([vault]).solids;
+  const solids: Solid[] = [...scene.map((shape, i) => roundSolid(`s${i}`, shape)), ...vaults];
+  const meshes = [...scene.map((shape) => meshOf(roundSolid("fine", shape, undefined, 4e-3))), ...vaults.map(meshOf)];
 
   it.each([[[-3, -22, 1.7]], [[14, -12, 9]], [[-18, 4, 3]], [[2, 25, 12]], [[-1, -9.5, 1.6]]] as [Vec3][])(
     "agree with rays of three at more than 99.9 in 100 places, from %j",

@@ -16,9 +16,6 @@ const cutOff = (radius: number): number => radius * radius * (1 - Math.PI / 4);
 const curved = (change: Partial<Building> = {}): Building =>
   plainHouse({ bows: [{ side: 0, rise: 1.5 }], corners: [{ corner: 2, radius: 2 }], ...change });
 
-/** The edges that an eye sees of a solid: those that are not within a smooth surface, or turn away there. */
-const seen = (solid: Solid, eye: Vec3) =>
-  facing(solid, eye, { within: 1e-5 }).edges.filter(({ faces, smooth }) => !smooth || faces.length > 1);
 const isUpright = (solid: Solid, { a, b }: { a: number; b: number }) => {
   const [p, q] = [solid.vertices[a], solid.vertices[b]];
   return Math.hypot(p[0] - q[0], p[1] - q[1]) < 1e-9;

@@ -12,7 +12,7 @@ function ArchesFields({ element, change }: { readonly element: Arches; readonly 
   const spoken = useSpoken();
   const set = (part: Partial<Arches>, what: string) =>
     spoken(() => change(requireValid({ ...element, ...part }), what));
-  const { arch, span, voussoirs = 0, keystone = false } = element;
+  const { arch, span, voussoirs = 0, keystone = false, vaults } = element;
   return (
     <>
       <Select
@@ -31,7 +31,16 @@ function ArchesFields({ element, change }: { readonly element: Arches; readonly 
           change={change}
         />
       )}
-      <Measures element={element} of={["height", "thickness", "voussoirs", "imposts"]} change={change} />
+      <Check
+        label="Groin vaults behind it"
+        checked={vaults !== undefined}
+        onChange={(on) => set({ vaults: on ? 1 : undefined }, "vaults")}
+      />
+      <Measures
+        element={element}
+        of={["height", vaults === undefined ? "thickness" : "vaults", "voussoirs", "imposts"]}
+        change={change}
+      />
       {voussoirs > 0 && (
         <Check label="Keystones" checked={keystone} onChange={(on) => set({ keystone: on || undefined }, "keystone")} />
       )}

@@ -64,7 +64,7 @@ function ColumnsFields({ element, change }: { readonly element: Columns; readonl
   const set = (part: Partial<Columns>, what: string) =>
     spoken(() => change(requireValid({ ...element, ...part }), what));
   const { inWords } = useStores();
-  const { stand, order, gap = 2.25, half = false, pediment } = element;
+  const { stand, order, gap = 2.25, half = false, quarter = false, pediment } = element;
   const isRow = stand === "row";
   return (
     <>
@@ -86,6 +86,7 @@ function ColumnsFields({ element, change }: { readonly element: Columns; readonl
               stand: to,
               count: to === "single" ? 1 : Math.max(element.count, to === "ring" ? 8 : 2),
               pediment: to === "row" ? pediment : undefined,
+              quarter: to === "single" && quarter ? true : undefined,
               ...(to === "ring" ? { radius: element.radius ?? 5 } : {}),
             },
             "stand",
@@ -118,7 +119,18 @@ function ColumnsFields({ element, change }: { readonly element: Columns; readonl
         />
       )}
       <Measures element={element} of={["steps"]} change={change} />
-      <Check label="Half columns" checked={half} onChange={(on) => set({ half: on || undefined }, "half")} />
+      <Check
+        label="Half columns"
+        checked={half}
+        onChange={(on) => set({ half: on || undefined, quarter: undefined }, "half")}
+      />
+      {stand === "single" && (
+        <Check
+          label="A quarter, in a corner"
+          checked={quarter}
+          onChange={(on) => set({ quarter: on || undefined, half: undefined }, "quarter")}
+        />
+      )}
       <Carried element={element} change={change} />
       <Measures element={element} of={["heading", "at/z", "at/x", "at/y"]} change={change} />
     </>

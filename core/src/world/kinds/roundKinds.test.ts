@@ -1,9 +1,11 @@
 import fc from "fast-check";
-import { between } from "../../../testing";
+import { between, whyOpen } from "../../../testing";
+import { onCubic } from "../../geometry";
 import { inMetric } from "../../units";
 import {
   built,
   diameterOf,
+  kindOf,
   newArches,
   newColumns,
   newTurned,
@@ -132,6 +134,57 @@ describe("columns", () => {
     }
   });
 
+  it("stand as a quarter in a corner, with a quarter of their volume, on a quarter of their plinth", () => {
+    const volumes = (change: Partial<Columns>) =>
+      built([columns("doric", { stand: "single", count: 1, entablature: undefined, ...change })]).solids.map(volumeOf);
+    const [whole, quarter] = [volumes({}), volumes({ quarter: true })];
+    expect(quarter.map((volume, i) => Number((volume / whole[i]).toFixed(2)))).toEqual([0.25, 0.25, 0.25]);
+    // Between the directions of both walls, at half a right angle beside the way that it faces.
+    const places = built([columns("doric", { stand: "single", count: 1, quarter: true, heading: 45 })]).solids.flatMap(
+      ({ vertices }) => vertices,
+    );
+    for (const [x, y] of places) expect(Math.min(x - at.x, y - at.y)).toBeGreaterThan(-1e-9);
+    expect(why(columns("doric", { quarter: true }))).toContain("quarter column stands alone");
+  });
+
+  it("have spirals on the ends of their scrolls, which turn outwards and come in to an eye", () => {
+    const one = columns("ionic", { stand: "single", count: 1, entablature: undefined, heading: 180 });
+    const { details, solids } = built([one]);
+    const own = details.filter(({ on }) => on && on.face >= 0);
+    // Two scrolls with two ends each: five half circles and an eye, in arcs of an eighth of a turn.
+    expect(own).toHaveLength(2 * 2 * (5 * 4 + 8));
+    for (const { a, b, on } of own) {
+      const { normal, offset } = on!.solid.faces[on!.face];
+      for (const p of [a, b]) expect(normal[0] * p[0] + normal[1] * p[1] + normal[2] * p[2]).toBeCloseTo(offset, 9);
+      const { shape } = on!.solid;
+      const { origin } = shape?.kind === "revolved" ? shape.axis : { origin: [0, 0, 0] };
+      const radius = 0.2 * diameterOf(one);
+      expect(Math.hypot(a[0] - origin[0], a[2] - origin[2])).toBeLessThan(radius + 1e-9);
+    }
+    // From the top of each the first arc runs away from the column.
+    const fronts = own.filter(({ a }) => a[1] < at.y);
+    for (const side of [-1, 1]) {
+      const [first] = fronts.filter(({ a }) => Math.sign(a[0] - at.x) === side);
+      expect(Math.sign(first.b[0] - first.a[0])).toBe(side);
+    }
+    expect(solids.length).toBeGreaterThan(3);
+  });
+
+  it("have two rows of eight leaves around a Corinthian bell, the upper ones between the lower ones", () => {
+    const leaves = (half?: boolean) => {
+      const one = columns("corinthian", { stand: "single", count: 1, entablature: undefined, half });
+      const { details } = built([one]);
+      const bell = details.filter(({ a, kind }) => kind === "dressing" && a[2] > at.z + one.height * 0.89);
+      const upper = (ORDERS.corinthian.upper / 2) * diameterOf(one);
+      for (const { a, b } of bell)
+        for (const [x, y] of [a, b]) expect(Math.hypot(x - at.x, y - at.y)).toBeCloseTo(upper, 9);
+      return new Set(bell.map(({ item }) => item)).size;
+    };
+    expect(leaves()).toBe(16);
+    // Before a wall, those that it does not cut: three, and four between them.
+    expect(leaves(true)).toBe(3 + 4);
+  });
+
   it("are plain where their mouldings cannot be told apart", () => {
     const faces = (eye: [number, number, number]) =>
       built([columns("ionic")], { eye, leastAngle: 0.001 }).solids.reduce((n, solid) => n + solid.faces.length, 0);
@@ -197,5 +250,81 @@ describe("arches", () => {
     expect(why(arches("horseshoe", { pier: 0.3, voussoirs: 0 }))).toContain("pier is so narrow");
     expect(why(arches("segmental", { rise: 2 }))).toContain("more than half the span");
     expect(why(arches("round", { voussoirs: 0.6 }))).toContain("voussoirs of neighbouring arches");
+  });
+});
+
+describe("groin vaults", () => {
+  const vault = (arch: ArchForm, change: Partial<Arches> = {}) =>
+    built([arches(arch, { voussoirs: 0, count: 3, vaults: 2, at: { x: 0, y: 0, z: 0 }, heading: 180, ...change })])
+      .solids[0];
+
+  it("hold what is left of their block by barrels that cross (Steinmetz)", () => {
+    const one = arches("round", { vaults: 2, count: 3 });
+    const { span, pier, springing, height } = one;
+    const [r, bays, barrels] = [span / 2, 3 * 2, 3 * (2 + 1) + 2 * (3 + 1)];
+    const block = (3 * span + 4 * pier) * (2 * span + 3 * pier);
+    const open = 8 * r ** 3 * (Math.PI / 4 - 1 / 3) * bays + ((Math.PI * r * r) / 2) * pier * barrels;
+    const volume = block * height - (block - 12 * pier * pier) * springing - open;
+    expect(Math.abs(volumeOf(vault("round")) / volume - 1)).toBeLessThan(0.001);
+  });
+
+  it.each(["round", "pointed", "segmental", "basket"] as const)(
+    "of %s arches are closed, on piers of their own",
+    (arch) => {
+      fc.assert(
+        fc.property(
+          fc.integer({ min: 1, max: 4 }),
+          fc.integer({ min: 1, max: 3 }),
+          between(1, 4),
+          (count, rows, span) => {
+            const solid = vault(arch, { count, vaults: rows, span, height: 8 });
+            expect(whyOpen(solid)).toBeNull();
+            expect(solid.faces.every(({ normal }) => Math.abs(Math.hypot(...normal) - 1) < 1e-9)).toBe(true);
+          },
+        ),
+        { numRuns: 6 },
+      );
+    },
+  );
+
+  it("meet in groins that lie on both barrels, also between the ends of their chords", () => {
+    const one = arches("round", { vaults: 1, count: 1 });
+    const solid = vault("round", { vaults: 1, count: 1 });
+    const middle = [0, one.pier + one.span / 2];
+    const groins = solid.edges.filter(({ a, b, smooth, bend }) => {
+      const [p, q] = [solid.vertices[a], solid.vertices[b]];
+      return !smooth && bend && Math.abs(p[0] - q[0]) > 1e-6 && Math.abs(p[1] - q[1]) > 1e-6;
+    });
+    expect(groins.length).toBeGreaterThan(40);
+    for (const { a, b, bend } of groins) {
+      const { at: place } = onCubic(solid.vertices[a], solid.vertices[b], ...bend!, 0.4);
+      // It faces south: what lies behind it lies to the north.
+      for (const off of [place[0] - middle[0], place[1] - middle[1]])
+        expect(Math.hypot(off, place[2] - one.springing)).toBeCloseTo(one.span / 2, 6);
+    }
+  });
+
+  it("go on from their jambs without a line where they spring upright, and with one where they do not", () => {
+    const atSpringing = (arch: ArchForm) => {
+      const { edges, vertices } = vault(arch);
+      const level = edges.filter(({ a, b }) => [a, b].every((n) => Math.abs(vertices[n][2] - 2.4) < 1e-6));
+      return level.filter(({ smooth }) => !smooth).length;
+    };
+    expect(atSpringing("round")).toBe(0);
+    expect(atSpringing("segmental")).toBeGreaterThan(0);
+  });
+
+  it("let an eye in between their piers, and have imposts around each", () => {
+    const one = arches("round", { vaults: 2, count: 2, imposts: 0.05, voussoirs: 0, heading: 180 });
+    expect(built([one]).solids).toHaveLength(1 + 3 * 3);
+    const lets = (x: number, y: number) => kindOf(one).letsIn!(one, [at.x + x, at.y + y], 1.6);
+    expect(lets(0, 2)).toBe(true);
+    expect(lets(0, 0.5)).toBe(false);
+    expect(lets(1.7, 0.5)).toBe(true);
+  });
+
+  it("are refused of horseshoe arches, and where they have too many bays", () => {
+    expect(why(arches("horseshoe", { vaults: 2, height: 8 }))).toContain("vaults do not go with horseshoe");
+    expect(why(arches("round", { vaults: 20, count: 20 }))).toContain("100 bays are the most");
   });
 });

@@ -8,7 +8,19 @@ import type { Turned } from "./turned";
 import { meshOfTurned } from "./turning";
 export { bendBetween, type Bend } from "./bend";
 export { surfacesAround, type Extruded, type PlaneFrame } from "./extruded";
-export { bulgeOf, chordsAlong, domeArc, piecesOfOutline, placeOn, type OutlinePoint, type Piece } from "./outline";
+export { MeshBook, solidOfMesh } from "./mesh";
+export {
+  bulgeOf,
+  chordsAlong,
+  directionOn,
+  domeArc,
+  piecesOfOutline,
+  placeOn,
+  stepsOf,
+  surfaceNumbers,
+  type OutlinePoint,
+  type Piece,
+} from "./outline";
 export { ON_AXIS, surfacesOf, turnedPlace, type Axis, type Turned } from "./turned";
 
 /** A solid with round faces, as it is exactly. */

@@ -1,11 +1,12 @@
-import { headingDirection, type Vec2, type Vec3 } from "../../../geometry";
+import { add, headingDirection, scale, type Vec2, type Vec3 } from "../../../geometry";
 import { rectangleAround } from "../../around";
 import type { Detail, DetailItem } from "../../details";
 import { bendBetween, piecesOfOutline, roundSolid, type PlaneFrame } from "../../round";
 import { loft, ring } from "../../shapes";
 import type { Solid } from "../../solid";
-import { intrados, middlesOf, outlineOfArches, validateArches } from "./outline";
+import { intrados, middlesOf, outlineOfArches, rowsOf, thicknessOf, validateArches } from "./outline";
 import type { Arches } from "./schema";
+import { groinVault } from "./vaults";
 
 /** Imposts are so high, as parts of how deep the stones of the arch are, or so high where it has none, m. */
 const [IMPOST_BY_STONE, IMPOST] = [0.6, 0.25] as const;
@@ -22,36 +23,51 @@ function frameOfArches({ at, heading }: Arches): PlaneFrame & { readonly out: Ve
 export function buildArches(arches: Arches): Solid[] {
   if (validateArches(arches)) return [];
   const { id, thickness } = arches;
-  const { origin, x, y } = frameOfArches(arches);
+  const { origin, x, y, out } = frameOfArches(arches);
   const frame = { origin, x, y };
-  const wall = roundSolid(id, { kind: "extruded", frame, outline: outlineOfArches(arches), from: -thickness, to: 0 });
+  const wall =
+    arches.vaults === undefined
+      ? roundSolid(id, { kind: "extruded", frame, outline: outlineOfArches(arches), from: -thickness, to: 0 })
+      : groinVault(arches, ([s, behind, up], isPlace) => {
+          const way = add(add(scale(x, s), scale(out, -behind)), scale(y, up));
+          return isPlace ? add(origin, way) : way;
+        });
   return [wall, ...impostsOf(arches)];
 }
 
 /** The bands at the springing, around both sides of every opening. */
 function impostsOf(arches: Arches): Solid[] {
-  const { id, imposts = 0, span, springing, thickness, voussoirs = 0, at, heading, pier, count } = arches;
+  const { id, imposts = 0, span, springing, voussoirs = 0, at, heading, pier, count } = arches;
   if (imposts <= 0) return [];
   const high = Math.min(springing / 2, voussoirs > 0 ? IMPOST_BY_STONE * voussoirs : IMPOST);
   const facing = headingDirection(heading);
   const middles = middlesOf(arches);
+  const deep = thicknessOf(arches);
+  // The piers behind one another, from their backs to their fronts.
+  const rows = rowsOf(arches);
+  const piers = [...rows, null].map((row, j): Vec2 => [
+    row === null ? -deep - imposts : -row + span / 2 - imposts,
+    j === 0 ? imposts : -rows[j - 1] - span / 2 + imposts,
+  ]);
   return Array.from({ length: count + 1 }, (_, i) => {
     const left = i === 0 ? middles[0] - span / 2 - pier : middles[i - 1] + span / 2 - imposts;
     const right = i === count ? middles[count - 1] + span / 2 + pier : middles[i] - span / 2 + imposts;
-    const corners = rectangleAround([at.x, at.y], facing, [left, right], [-thickness - imposts, imposts]);
     const z = at.z + springing;
-    return loft(id, [ring(corners, z - high), ring(corners, z)], null);
-  });
+    return piers.map((behind) => {
+      const corners = rectangleAround([at.x, at.y], facing, [left, right], behind);
+      return loft(id, [ring(corners, z - high), ring(corners, z)], null);
+    });
+  }).flat();
 }
 
 /** The stones of the arches, on the front of the wall and on its back: joints, and the arc around them. */
 export function archesDetails(arches: Arches, [wall]: readonly Solid[]): Detail[] {
-  const { voussoirs = 0, springing, thickness } = arches;
+  const { voussoirs = 0, springing } = arches;
   if (!wall || voussoirs <= 0) return [];
   const { origin, x, out } = frameOfArches(arches);
   const faces = [
     { on: { solid: wall, face: 1 }, deep: 0 },
-    { on: { solid: wall, face: 0 }, deep: -thickness },
+    { on: { solid: wall, face: 0 }, deep: -thicknessOf(arches) },
   ];
   return faces.flatMap(({ on, deep }) =>
     middlesOf(arches).flatMap((middle) => {

@@ -2,7 +2,7 @@ import { headingAlong, headingDirection, type Vec2 } from "../../../geometry";
 import { placeBeside, rectangleAround } from "../../around";
 import { heightTags } from "../block";
 import { elementKind } from "../kind";
-import { validateArches, widthOfArches } from "./outline";
+import { middlesOf, rowsOf, thicknessOf, validateArches, widthOfArches } from "./outline";
 import { ArchesSchema, type Arches } from "./schema";
 export { riseOfArch, validateArches, widthOfArches } from "./outline";
 export { ARCHES, type Arches, type ArchForm } from "./schema";
@@ -24,9 +24,9 @@ export const newArches = (at: Arches["at"], heading = 0, count = 3): Omit<Arches
 
 /** The ground that a wall with arches covers: its openings with it, counter-clockwise. */
 export function archesOutline(arches: Arches): readonly Vec2[] {
-  const { at, heading, thickness } = arches;
+  const { at, heading } = arches;
   const wide = widthOfArches(arches) / 2;
-  return rectangleAround([at.x, at.y], headingDirection(heading), [-wide, wide], [-thickness, 0]);
+  return rectangleAround([at.x, at.y], headingDirection(heading), [-wide, wide], [-thicknessOf(arches), 0]);
 }
 
 export const arches = elementKind<Arches>(ArchesSchema, {
@@ -53,9 +53,12 @@ export const arches = elementKind<Arches>(ArchesSchema, {
   faces: ({ heading }) => heading,
   letsIn: (element, [x, y], over) => {
     const [fx, fy] = headingDirection(element.heading);
-    const along = (x - element.at.x) * fy - (y - element.at.y) * fx;
-    const { span, pier, springing, count } = element;
-    const at = (((along + ((count - 1) / 2) * (span + pier)) % (span + pier)) + span + pier) % (span + pier);
-    return over < springing && Math.min(at, span + pier - at) < span / 2;
+    const [dx, dy] = [x - element.at.x, y - element.at.y];
+    const { span, springing } = element;
+    // In a bay, or between piers that stand behind one another.
+    const isOpen = (at: number, middles: readonly number[]) => middles.some((one) => Math.abs(at - one) < span / 2);
+    return (
+      over < springing && (isOpen(dx * fy - dy * fx, middlesOf(element)) || isOpen(-dx * fx - dy * fy, rowsOf(element)))
+    );
   },
 });

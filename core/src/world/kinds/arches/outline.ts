@@ -80,6 +80,14 @@ export function intrados(arch: Arch): readonly OutlinePoint[] {
 export const widthOfArches = ({ count, span, pier }: Pick<Arches, "count" | "span" | "pier">): number =>
   count * span + (count + 1) * pier;
 
+/** How deep a wall with arches is, m: under groin vaults, their bays and piers. */
+export const thicknessOf = ({ vaults, span, pier, thickness }: Arches): number =>
+  vaults === undefined ? thickness : vaults * span + (vaults + 1) * pier;
+
+/** The middles of the rows of groin vaults, m behind the front. */
+export const rowsOf = ({ vaults = 0, span, pier }: Arches): readonly number[] =>
+  Array.from({ length: vaults }, (_, row) => pier + span / 2 + row * (span + pier));
+
 /** The middles of the arches along the wall, m from its own. */
 export const middlesOf = ({ count, span, pier }: Arches): readonly number[] =>
   Array.from({ length: count }, (_, i) => (i - (count - 1) / 2) * (span + pier));
@@ -99,9 +107,16 @@ export function outlineOfArches(arches: Arches): readonly OutlinePoint[] {
   return [{ at: [-wide, 0] }, ...openings, { at: [wide, 0] }, { at: [wide, height] }, { at: [-wide, height] }];
 }
 
+/** No vault has more bays than these. */
+const MAX_BAYS = 100;
+
 /** Why a wall cannot have arches as it is said to, and the field; null where it can. */
 export function validateArches(arches: Arches): ElementError | null {
-  const { arch, span, rise, springing, height, pier, imposts = 0, voussoirs = 0 } = arches;
+  const { arch, count, span, rise, springing, height, pier, imposts = 0, voussoirs = 0, vaults } = arches;
+  if (vaults !== undefined && arch === "horseshoe")
+    return { field: "vaults", message: "do not go with horseshoe arches: their barrels do not meet in groins." };
+  if (vaults !== undefined && vaults * count > MAX_BAYS)
+    return { field: "vaults", message: `are too many: ${MAX_BAYS} bays are the most.` };
   if (arch === "segmental" && rise !== undefined && rise > span / 2)
     return { field: "rise", message: "is more than half the span: a segmental arch is less than a half circle." };
   if (arch === "basket") {

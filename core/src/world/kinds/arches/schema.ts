@@ -30,6 +30,8 @@ export const ArchesSchema = strict({
   rise: Type.Optional(named("Rise", Size)),
   height: named("Height", Size),
   thickness: named("Thickness", Size),
+  /** So many bays deep under groin vaults, on square piers, in place of its thickness. */
+  vaults: Type.Optional(named("Bays deep", offered(1, 12, Type.Integer({ minimum: 1, maximum: 50 })))),
   /** How deep the stones of the arches are, m; none are drawn where nothing is said. */
   voussoirs: Type.Optional(named("Voussoirs", metresIn({ minimum: 0, maximum: 100, default: 0 }))),
   keystone: Type.Optional(Type.Boolean()),

@@ -1,7 +1,8 @@
 import type { Detail } from "../../details";
 import type { Solid } from "../../solid";
 import { aroundColumns } from "./carried";
-import { columnDetails, columnSolids, shapeOf, type Stood } from "./column";
+import type { Stood } from "./capitals";
+import { capitalDetails, columnSolids, flutesOf, shapeOf } from "./column";
 import { diameterOf, standsOf, stepsHigh, validateColumns } from "./measures";
 import { ORDERS, type Columns } from "./schema";
 
@@ -28,14 +29,26 @@ export function buildColumns(columns: Columns, leastLength = 0): Solid[] {
   ];
 }
 
-/** The lines of columns: their flutes, where these can be told apart. */
+/** Leaves are about so many diameters wide, and the turns of a spiral so far apart: smaller ones are left out. */
+const FINE = 0.06;
+
+/** The lines of columns: their flutes, and those of their capitals, where these can be told apart. */
 export function columnsDetails(columns: Columns, solids: readonly Solid[], leastLength = 0): Detail[] {
+  if (validateColumns(columns)) return [];
+  const d = diameterOf(columns);
   const { flutes } = ORDERS[columns.order];
-  const apart = (Math.PI * diameterOf(columns)) / Math.max(1, flutes);
-  if (validateColumns(columns) || flutes === 0 || apart < leastLength) return [];
+  const isFluted = flutes > 0 && (Math.PI * d) / flutes >= leastLength;
+  const isFine = FINE * d >= leastLength;
+  if (!isFluted && !isFine) return [];
   const shape = shapeOf(columns, isPlainAt(columns, leastLength));
   const stands = stoodOf(columns);
-  const hasScrolls = SCROLL * diameterOf(columns) >= leastLength;
+  const hasScrolls = SCROLL * d >= leastLength;
   const each = columnSolids(columns, stands[0], shape, hasScrolls).length;
-  return stands.flatMap((stood, i) => columnDetails(columns, stood, shape, solids[i * each]));
+  return stands.flatMap((stood, i) => {
+    const own = solids.slice(i * each, (i + 1) * each);
+    return [
+      ...(isFluted ? flutesOf(columns, stood, shape, own[0]) : []),
+      ...(isFine ? capitalDetails(columns, stood, shape, own) : []),
+    ];
+  });
 }

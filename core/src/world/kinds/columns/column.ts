@@ -1,4 +1,4 @@
-import type { Vec2, Vec3 } from "../../../geometry";
+import type { Vec2 } from "../../../geometry";
 import { rectangleAround } from "../../around";
 import type { Detail } from "../../details";
 import {
@@ -12,30 +12,27 @@ import {
 } from "../../round";
 import { loft, ring } from "../../shapes";
 import type { Solid } from "../../solid";
+import { leavesOn, scrolls, spiralsOn, type Stood } from "./capitals";
 import { diameterOf, PLINTH } from "./measures";
 import { ORDERS, type Columns } from "./schema";
 
-/** A column as it stands: its foot, and which way it faces. */
-export interface Stood {
-  readonly at: Vec2;
-  readonly facing: Vec2;
-  readonly z: number;
-}
-
 const HALF = bulgeOf(Math.PI);
 const QUARTER = bulgeOf(Math.PI / 2);
+
+/** Orders whose capital is a bell with leaves. */
+const isTall = (order: Columns["order"]): boolean => order === "corinthian" || order === "composite";
 
 /** Parts of a column, in lower diameters (Vignola, from memory): plinth, base with it, capital, abacus in that. */
 function partsOf(order: Columns["order"]) {
   if (order === "post" || order === "pier") return { plinth: 0, base: 0, capital: 0, abacus: 0, wide: 1 };
   const isAttic = order !== "tuscan" && order !== "doric";
-  const isTall = order === "corinthian" || order === "composite";
+  const tall = isTall(order);
   return {
     plinth: isAttic ? 1 / 6 : 1 / 4,
     base: 1 / 2,
-    capital: isTall ? 7 / 6 : 1 / 2,
-    abacus: isTall ? 1 / 7 : 1 / 6,
-    wide: isTall ? 1.35 : order === "ionic" ? 1.1 : 1.25,
+    capital: tall ? 7 / 6 : 1 / 2,
+    abacus: tall ? 1 / 7 : 1 / 6,
+    wide: tall ? 1.35 : order === "ionic" ? 1.1 : 1.25,
   };
 }
 
@@ -64,8 +61,7 @@ function baseOf(order: Columns["order"], low: number, high: number): OutlinePoin
 function capitalOf(order: Columns["order"], upper: number, low: number, high: number): OutlinePoint[] {
   const part = (k: number) => low + k * (high - low);
   const astragal = [at(upper, low), at(upper + 0.02, low, HALF), at(upper + 0.02, part(0.12)), at(upper, part(0.12))];
-  if (order === "corinthian" || order === "composite")
-    return [...astragal, at(upper, part(0.75), -0.25), at(upper + 0.17, high)];
+  if (isTall(order)) return [...astragal, at(upper, part(0.75), -0.25), at(upper + 0.17, high)];
   return [
     ...astragal,
     at(upper, part(0.5)),
@@ -81,6 +77,8 @@ export interface ColumnShape {
   readonly outline: readonly OutlinePoint[];
   /** Which piece of it is the shaft that its flutes run along. */
   readonly shaft: readonly [first: number, last: number];
+  /** Which piece of it is the straight part of a bell that leaves stand on; null where it has none. */
+  readonly bell: number | null;
   readonly plinth: number;
   readonly abacus: number;
 }
@@ -112,43 +110,31 @@ export function shapeOf({ order, height }: Columns, isPlain: boolean): ColumnSha
   return {
     outline: outline.map(({ at: [r, z], bulge }) => ({ at: [r * d, z * d], bulge })),
     shaft: [first, first + shaft.length - 2],
+    bell: isPlain || !isTall(order) ? null : outline.length - 3,
     plinth: plinth * d,
     abacus: abacus * d,
   };
 }
 
-/** A square block around a column's axis. @param half whether only its front half stands */
-function block(id: string, { at, facing, z }: Stood, wide: number, [from, to]: Vec2, half: boolean): Solid {
-  const corners = rectangleAround(at, facing, [-wide / 2, wide / 2], [half ? 0 : -wide / 2, wide / 2]);
-  return loft(id, [ring(corners, z + from), ring(corners, z + to)], null);
-}
+/** How much of a column stands: all of it, the half before a wall, or the quarter in a corner. */
+export const partStanding = ({ half, quarter }: Columns): 1 | 2 | 4 => (quarter ? 4 : half ? 2 : 1);
 
-/** The bolsters of an Ionic or Composite capital: two scrolls that lie along the way it faces. */
-function scrolls(
-  id: string,
-  order: Columns["order"],
-  d: number,
-  { at: [x, y], facing: [fx, fy], z }: Stood,
-  top: number,
-  half: boolean,
-) {
-  const radius = (order === "ionic" ? 0.2 : 0.15) * d;
-  const out = (order === "ionic" ? 0.5 : 0.52) * d;
-  return [-1, 1].map((side) => {
-    const origin: Vec3 = [x - side * out * fy, y + side * out * fx, z + top - radius];
-    return roundSolid(id, {
-      kind: "revolved",
-      axis: { origin, up: [fx, fy, 0], side: [0, 0, 1] },
-      outline: [{ at: [radius, half ? 0 : -0.48 * d] }, { at: [radius, 0.48 * d] }],
-    });
-  });
+/** A square block around a column's axis, or as much of it as stands. */
+function block(id: string, { at, facing, z }: Stood, wide: number, [from, to]: Vec2, part: 1 | 2 | 4): Solid {
+  const [r, [fx, fy]] = [wide / 2, facing];
+  const corners =
+    part === 4
+      ? rectangleAround(at, [(fx - fy) * Math.SQRT1_2, (fx + fy) * Math.SQRT1_2], [0, r], [0, r])
+      : rectangleAround(at, facing, [-r, r], [part === 2 ? 0 : -r, r]);
+  return loft(id, [ring(corners, z + from), ring(corners, z + to)], null);
 }
 
 /** The solids of one column. The turned one is the first. */
 export function columnSolids(columns: Columns, stood: Stood, shape: ColumnShape, hasScrolls: boolean): Solid[] {
-  const { id, order, height, half = false } = columns;
+  const { id, order, height } = columns;
+  const part = partStanding(columns);
   const d = diameterOf(columns);
-  if (order === "pier") return [block(id, stood, d, [0, height], half)];
+  if (order === "pier") return [block(id, stood, d, [0, height], part)];
   const {
     at: [x, y],
     facing: [fx, fy],
@@ -159,15 +145,15 @@ export function columnSolids(columns: Columns, stood: Stood, shape: ColumnShape,
     kind: "revolved",
     axis: { origin: [x, y, z], up: [0, 0, 1], side: [1, 0, 0] },
     outline: shape.outline,
-    ...(half ? { sweep: [middle - Math.PI / 2, middle + Math.PI / 2] as const } : {}),
+    ...(part > 1 ? { sweep: [middle - Math.PI / part, middle + Math.PI / part] as const } : {}),
   });
   const { wide } = partsOf(order);
   return [
     turned,
-    ...(shape.plinth > 0 ? [block(id, stood, PLINTH * d, [0, shape.plinth], half)] : []),
-    ...(shape.abacus > 0 ? [block(id, stood, wide * d, [height - shape.abacus, height], half)] : []),
-    ...(hasScrolls && (order === "ionic" || order === "composite")
-      ? scrolls(id, order, d, stood, height - shape.abacus, half)
+    ...(shape.plinth > 0 ? [block(id, stood, PLINTH * d, [0, shape.plinth], part)] : []),
+    ...(shape.abacus > 0 ? [block(id, stood, wide * d, [height - shape.abacus, height], part)] : []),
+    ...(hasScrolls && part < 4 && (order === "ionic" || order === "composite")
+      ? scrolls(id, order, d, stood, height - shape.abacus, part === 2)
       : []),
   ];
 }
@@ -175,23 +161,35 @@ export function columnSolids(columns: Columns, stood: Stood, shape: ColumnShape,
 /** Flutes end so many diameters before the shaft does; each is drawn in so many arcs along the taper. */
 const [SHORT, STEPS] = [0.15, 4] as const;
 
-/** The lines of a column: its flutes, and the eyes of its scrolls. */
-export function columnDetails(
-  { order, height, half }: Columns,
-  stood: Stood,
-  { shaft }: ColumnShape,
-  solid: Solid,
+/** The lines of a column's capital: the leaves on its bell, and the spirals on its scrolls, if it has them. */
+export function capitalDetails(
+  columns: Columns,
+  { facing }: Stood,
+  { bell }: ColumnShape,
+  [turned, ...others]: readonly Solid[],
 ): Detail[] {
-  const { flutes } = ORDERS[order];
+  const part = partStanding(columns);
+  const middle = Math.atan2(facing[1], facing[0]);
+  const pair = others.filter(({ shape }) => shape?.kind === "revolved");
+  return [
+    ...(bell === null ? [] : leavesOn(turned, bell, middle, (2 * Math.PI) / part)),
+    ...spiralsOn(pair, part === 2),
+  ];
+}
+
+/** The flutes of a column. */
+export function flutesOf(columns: Columns, stood: Stood, { shaft }: ColumnShape, solid: Solid): Detail[] {
+  const { order, height } = columns;
+  const flutes = ORDERS[order].flutes / partStanding(columns);
   const { shape } = solid;
   if (flutes === 0 || shape?.kind !== "revolved") return [];
   const d = diameterOf({ order, height });
   const pieces = piecesOfOutline(shape.outline, false);
   const middle = Math.atan2(stood.facing[1], stood.facing[0]);
-  const range = half ? Math.PI : 2 * Math.PI;
+  const range = (2 * Math.PI) / partStanding(columns);
   const surfaces = surfacesOf(shape);
-  return Array.from({ length: half ? flutes / 2 : flutes }, (_, index) => index).flatMap((index) => {
-    const angle = middle - range / 2 + ((index + 0.5) * range) / (half ? flutes / 2 : flutes);
+  return Array.from({ length: flutes }, (_, index) => index).flatMap((index) => {
+    const angle = middle - range / 2 + ((index + 0.5) * range) / flutes;
     const item = { index };
     return pieces.slice(shaft[0], shaft[1] + 1).flatMap((piece, p, all): Detail[] => {
       const long = Math.hypot(piece.to[0] - piece.from[0], piece.to[1] - piece.from[1]);

@@ -107,7 +107,9 @@ export const columns = elementKind<Columns>(ColumnsSchema, {
     const isClear = standsOf(element).every((one) => distance2(one.at, at) > (PLINTH * diameterOf(element)) / 2);
     return over < foot + height && isClear;
   },
-  // Half columns stand out of a wall.
+  // Half and quarter columns stand out of a wall.
   feet: (element) =>
-    element.half ? null : { places: standsOf(element).map(({ at }) => at), reach: (PLINTH * diameterOf(element)) / 2 },
+    element.half || element.quarter
+      ? null
+      : { places: standsOf(element).map(({ at }) => at), reach: (PLINTH * diameterOf(element)) / 2 },
 });

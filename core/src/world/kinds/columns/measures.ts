@@ -64,7 +64,7 @@ export const reachOfColumns = (columns: Columns): number =>
 
 /** Why columns cannot stand as they are said to, and the field; null where they can. */
 export function validateColumns(columns: Columns): ElementError | null {
-  const { stand, count, radius = 5, through = 360, pediment, entablature, gap = 2.25, half } = columns;
+  const { stand, count, radius = 5, through = 360, pediment, entablature, gap = 2.25, half, quarter } = columns;
   const diameter = diameterOf(columns);
   const plinth = PLINTH * diameter;
   if (stand === "row" && count > 1 && (1 + gap) * diameter < plinth)
@@ -83,6 +83,8 @@ export function validateColumns(columns: Columns): ElementError | null {
     return { field: "pediment", message: "needs a row that carries an entablature." };
   if (pediment !== undefined && count < 2)
     return { field: "count", message: "is one: a pediment needs two columns or more." };
+  if (quarter && (half || stand !== "single"))
+    return { field: "quarter", message: "column stands alone, in the corner between two walls." };
   return half && stand === "ring" && through >= 360
     ? { field: "half", message: "columns need a wall behind them: a whole ring has none." }
     : null;

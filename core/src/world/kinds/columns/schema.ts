@@ -57,6 +57,8 @@ export const ColumnsSchema = strict({
   through: Type.Optional(named("Through", offered(10, 360, degreesIn({ exclusiveMinimum: 0, maximum: 360 })))),
   /** Half columns, which stand out of a wall behind them. */
   half: Type.Optional(Type.Boolean()),
+  /** A quarter of a column, in the corner between two walls. */
+  quarter: Type.Optional(Type.Boolean()),
   entablature: Type.Optional(Type.Boolean()),
   /** The rise of a pediment over a row, as a part of its width: from a ninth to a quarter. */
   pediment: Type.Optional(
