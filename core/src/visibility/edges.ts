@@ -79,7 +79,7 @@ export function* visibleEdgesInParts(
     .filter(({ occluder }) => !lost[occluder.solid])
     .sort((a, b) => a.occluder.near - b.occluder.near);
   const stands = known.map(({ side }) => side);
-  const sight = new Sight({ solids, eye, stands, lost, near: indexOf(standing, eye) });
+  const sight = new Sight({ solids, eye, stands, lost, within, near: indexOf(standing, eye) });
   const out = new Parts(boxesOf(solids));
   const meeting = grouped(intersectionCurves(solids), ({ of: [{ solid }] }) => solid);
   const reach = solids.map(({ vertices }) => Math.min(Infinity, ...vertices.map((p) => norm(sub(p, eye)))));

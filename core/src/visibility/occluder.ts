@@ -64,15 +64,16 @@ function pieceOf(
 
 /**
  * Where a face hides a segment a b, as [t0, t1] written to `out`.
+ * @param touch nearer to the face's plane than this it is on it, m
  * @returns false where it hides nothing
  */
-export function hiddenInterval(planes: Float64Array, a: Vec3, b: Vec3, out: [number, number]): boolean {
+export function hiddenInterval(planes: Float64Array, a: Vec3, b: Vec3, out: [number, number], touch = TOUCH): boolean {
   let [t0, t1] = [0, 1];
   for (let i = 0; i < planes.length; i += 4) {
     const [x, y, z, k] = [planes[i], planes[i + 1], planes[i + 2], planes[i + 3]];
     let ga = x * a[0] + y * a[1] + z * a[2] - k;
     let gb = x * b[0] + y * b[1] + z * b[2] - k;
-    if (i === 0) [ga, gb] = [-ga - TOUCH, -gb - TOUCH];
+    if (i === 0) [ga, gb] = [-ga - touch, -gb - touch];
     else [ga, gb] = [ga + RIM, gb + RIM];
     if (ga <= 0 && gb <= 0) return false;
     if (ga < 0) t0 = Math.max(t0, ga / (ga - gb));

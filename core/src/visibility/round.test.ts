@@ -146,6 +146,64 @@ describe("what is drawn on a round surface", () => {
   });
 });
 
+describe("curves near an eye", () => {
+  it("end where what stands before them does, though their wall bows between their ends", () => {
+    const house = newBuilding({
+      id: "house",
+      name: "Bow house",
+      footprint: [-6, 6].flatMap((x) => [
+        { x, y: x < 0 ? 18 : 8 },
+        { x, y: x < 0 ? 8 : 18 },
+      ]),
+      ...{ base: 0, height: 9, storeys: 3, roof: { kind: "flat" }, dress: { pattern: "stone" } },
+      bows: [{ side: 1, rise: 2 }],
+    });
+    const [left, right] = [-0.9, 0.5];
+    const post = newBuilding({
+      ...{ id: "post", name: "Post", base: 0, height: 9, roof: { kind: "flat" } },
+      footprint: [
+        { x: left, y: 2 },
+        { x: right, y: 2 },
+        { x: right / 2, y: 3 },
+      ],
+    });
+    const eye = [0, 0, 1.6] as const;
+    const { solids, details } = built([house, post]);
+    const courses = details.filter(({ on, bend }) => on?.round && bend);
+    const visible = visibleEdges(solids, eye, courses);
+    // Where it begins and ends on the plan, as seen by the eye: its front corners.
+    const bounds = [left, right].map((x) => x / 2);
+    const cut: number[] = [];
+    visible.edgeClass.forEach((edgeClass, i) => {
+      if (edgeClass !== DETAIL) return;
+      const e = visible.ends.subarray(6 * i, 6 * i + 6);
+      for (const way of [e[0] / e[1], e[3] / e[4]]) if (way > bounds[0] - 0.02 && way < bounds[1] + 0.02) cut.push(way);
+    });
+    expect(cut.length).toBeGreaterThan(20);
+    for (const way of cut) {
+      const off = Math.min(...bounds.map((bound) => Math.abs(way - bound)));
+      // What ends by itself near there is a course's own end.
+      if (off < 0.019) expect(off).toBeLessThan(1e-4);
+    }
+  });
+
+  it("are whole where their surface is cut by others: the moulding between the scrolls of a capital", () => {
+    const column = { id: "column", name: "Column", ...newColumns("ionic", { x: 0, y: 4.2, z: 0 }, 180) };
+    const { solids } = built([{ ...column, stand: "single", count: 1, height: 3, entablature: undefined }]);
+    const visible = visibleEdges(solids, [0, 0, 1.65], [], 5e-5 / 1.4);
+    const seen = new Set<number>();
+    visible.edgeClass.forEach((edgeClass, i) => {
+      if (edgeClass !== OUTLINE) return;
+      for (let t = 0; t <= 1; t += 0.02) {
+        const [x, y, z] = placeOn(visible, i, t);
+        const turn = Math.atan2(x, 4.2 - y);
+        if (z > 2.8445 && z < 2.8468 && Math.abs(turn) < 0.6) seen.add(Math.floor((turn + 0.6) / 0.03));
+      }
+    });
+    expect(seen.size).toBe(40);
+  });
+});
+
 /** A solid for `three`. */
 function meshOf({ vertices, faces }: Solid): Mesh {
   const corners = faces.flatMap(({ pieces }) =>

@@ -1,4 +1,4 @@
-import { dot, gaps, norm, sub, union, type Interval, type Vec3 } from "../geometry";
+import { add, dot, gaps, norm, onCubic, scale, sub, union, type Interval, type Vec3 } from "../geometry";
 import type { Detail, Edge, Solid } from "../world";
 import { Gathered } from "./gathered";
 import { grouped } from "./grouped";
@@ -14,6 +14,12 @@ const SLIVER = 3 * TOUCH;
 /** Which occluders a line passes by: those that it lies on. */
 type Passed = (occluder: Occluder) => boolean;
 
+/** How near to an occluder's plane a line is on it, m. */
+type Touch = (occluder: Occluder) => number;
+
+/** A contour is taken to lie on facets of its own surface within so many times what these leave it by. */
+const GRAZING = 8;
+
 /** More occluders than these before a face are looked for again for each line that is drawn on it. */
 const MANY = 24;
 
@@ -23,6 +29,8 @@ export interface Looked {
   readonly eye: Vec3;
   readonly stands: readonly EyeSide[];
   readonly lost: Uint8Array;
+  /** Chords that stand for curves leave them by no more than this angle, rad. */
+  readonly within: number;
   /** What stands in the directions of a segment or a convex polygon, the nearest first. */
   readonly near: (places: readonly Vec3[]) => Iterable<Occluder>;
 }
@@ -47,9 +55,9 @@ export class Sight {
     return this.looked.stands[s].heights[f] > TOUCH;
   }
 
-  private add(a: Vec3, b: Vec3, passed: Passed, as: EdgeClass, edge?: Edge): void {
+  private add(a: Vec3, b: Vec3, passed: Passed, as: EdgeClass, edge?: Edge, touch?: Touch): void {
     const least = SLIVER / norm(sub(b, a));
-    const hidden = union(hiddenBy(this.looked.near([a, b]), passed, a, b)).filter(([t0, t1]) => t1 - t0 > least);
+    const hidden = union(hiddenBy(this.looked.near([a, b]), passed, a, b, touch)).filter(([t0, t1]) => t1 - t0 > least);
     const bend = edge?.bend;
     if (edge?.detail) return this.own.push(a, b, gaps(hidden, least), DETAIL, { of: edge.detail, own: edge }, bend);
     this.own.push(a, b, gaps(hidden, least), as, undefined, bend);
@@ -70,9 +78,28 @@ export class Sight {
       // From outside, an edge between two faces that look away lies behind the solid itself, and so does one that folds
       // inwards beside a face that does. From inside all edges are seen.
       if (!(lost[s] || (!inside && (fronts === 0 || (concave && fronts === 1)))))
-        this.add(a, b, ofItself, fronts === 1 ? OUTLINE : CREASE, edge);
+        this.add(
+          a,
+          b,
+          ofItself,
+          fronts === 1 ? OUTLINE : CREASE,
+          edge,
+          smooth ? this.besideContour(s, faces[0], a) : undefined,
+        );
       else if (!detail) this.own.push(a, b, [[0, 1]], HIDDEN, undefined, edge.bend);
     }
+  }
+
+  /**
+   * How near to its plane what a facet hides must not be. A contour grazes its own surface, whose facets leave it and
+   * each other a little.
+   */
+  private besideContour(s: number, face: number, at: Vec3): Touch {
+    const { solids, eye, within } = this.looked;
+    const { faces } = solids[s];
+    const grazed = GRAZING * within * norm(sub(at, eye));
+    const { round } = faces[face];
+    return (one) => (round !== undefined && one.solid === s && faces[one.face].round === round ? grazed : TOUCH);
   }
 
   /** A line in which two solids meet. */
@@ -87,11 +114,14 @@ export class Sight {
   /** A line that is drawn. @param before what may stand before it; where nothing is said, what is in its directions */
   detailOf(detail: Detail, before?: Iterable<Occluder>, passed: Passed = () => false): void {
     const { a, b } = detail;
-    const hidden = [
-      ...hiddenBy(before ?? this.looked.near([a, b]), passed, a, b),
-      ...(detail.through ? this.outsideOf(detail.through, a, b) : []),
-      ...(detail.on?.round ? turnedAway(detail.on.round.normals, a, b, this.looked.eye) : []),
-    ];
+    const { eye, within } = this.looked;
+    const hidden = chordsOf(detail, eye, within).flatMap(({ from, to, p, q, normals }) =>
+      [
+        ...hiddenBy(before ?? this.looked.near([p, q]), passed, p, q),
+        ...(detail.through ? this.outsideOf(detail.through, p, q) : []),
+        ...(normals ? turnedAway(normals, p, q, eye) : []),
+      ].map(([t0, t1]): Interval => [from + t0 * (to - from), t1 === 1 ? to : from + t1 * (to - from)]),
+    );
     const seen = gaps(union(hidden), SLIVER / norm(sub(b, a)));
     this.own.push(a, b, seen, DETAIL, { of: detail, own: detail }, detail.bend);
   }
@@ -121,6 +151,33 @@ export class Sight {
       if (before) for (const detail of lines) this.detailOf(detail, all, passed);
     }
   }
+}
+
+/** A chord of a line that is drawn: from and to which parameters of it, its ends, and the normals there. */
+interface Chord {
+  readonly from: number;
+  readonly to: number;
+  readonly p: Vec3;
+  readonly q: Vec3;
+  readonly normals?: readonly [Vec3, Vec3];
+}
+
+/** A line has no more chords than these. */
+const MOST_CHORDS = 64;
+
+/** A line as chords that leave it, as an eye sees it, by no more than an angle, rad: n of them by 1 / n^2. */
+function chordsOf({ a, b, bend, on }: Detail, eye: Vec3, within: number): readonly Chord[] {
+  const normals = on?.round?.normals;
+  const middle = bend && onCubic(a, b, ...bend, 0.5).at;
+  const off = middle ? norm(sub(scale(add(a, b), 0.5), middle)) / norm(sub(middle, eye)) : 0;
+  const count = Math.max(1, Math.min(MOST_CHORDS, Math.ceil(Math.sqrt(off / within))));
+  if (!bend || count === 1) return [{ from: 0, to: 1, p: a, q: b, normals }];
+  const normalAt = (t: number): Vec3 => add(scale(normals![0], 1 - t), scale(normals![1], t));
+  return Array.from({ length: count }, (_, i) => {
+    const [from, to] = [i / count, (i + 1) / count];
+    const [p, q] = [from, to].map((t) => onCubic(a, b, ...bend, t).at);
+    return { from, to, p, q, ...(normals ? { normals: [normalAt(from), normalAt(to)] as const } : {}) };
+  });
 }
 
 /** Which part of a line on a round surface is where that turns away from the eye, by its normals at both ends. */
@@ -159,11 +216,12 @@ function hiddenBy(
   passed: (occluder: Occluder) => boolean,
   a: Vec3,
   b: Vec3,
+  touch: Touch = () => TOUCH,
 ): Interval[] {
   const found: Interval[] = [];
   const out: [number, number] = [0, 0];
   for (const occluder of occluders) {
-    if (passed(occluder) || !hiddenInterval(occluder.planes, a, b, out)) continue;
+    if (passed(occluder) || !hiddenInterval(occluder.planes, a, b, out, touch(occluder))) continue;
     if (out[0] === 0 && out[1] === 1) return [[0, 1]];
     found.push([out[0], out[1]]);
   }
