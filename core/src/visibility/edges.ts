@@ -19,6 +19,8 @@ function eyeSideOf(solid: Solid, eye: Vec3, exact: Solid): EyeSide {
     return front === undefined ? height : front ? Math.max(height, 2 * TOUCH) : Math.min(height, -2 * TOUCH);
   });
   const isConvex = solid.convex && !exact.shape;
+  // A card has no inside.
+  if (exact.shape?.kind === "hulls") return { heights, inside: false };
   return { heights, inside: isConvex ? heights.every((height) => height <= TOUCH) : encloses(exact, eye) };
 }
 

@@ -138,7 +138,10 @@ function boxOf(solid: Solid): Bounds {
   return box;
 }
 
-/** Calls back for each pair of solids whose boxes overlap, in their order. */
+/** Whether a solid is flat to an eye: it cuts through nothing. */
+const isCard = ({ card, shape }: Solid): boolean => card === true || shape?.kind === "hulls";
+
+/** Calls back for each pair of solids whose boxes overlap, in their order; cards cut through nothing. */
 function overlaps(solids: readonly Solid[], found: (one: number, other: number) => void): void {
   if (solids.length < 2) return;
   const all = solids.map(boxOf);
@@ -146,8 +149,9 @@ function overlaps(solids: readonly Solid[], found: (one: number, other: number) 
   for (const [x0, y0, , x1, y1] of all) index.add(x0, y0, x1, y1);
   index.finish();
   all.forEach(([x0, y0, z0, x1, y1, z1], s) => {
+    if (isCard(solids[s])) return;
     for (const o of index.search(x0, y0, x1, y1).sort((p, q) => p - q))
-      if (o > s && all[o][2] < z1 - TOUCH && all[o][5] > z0 + TOUCH) found(s, o);
+      if (o > s && !isCard(solids[o]) && all[o][2] < z1 - TOUCH && all[o][5] > z0 + TOUCH) found(s, o);
   });
 }
 

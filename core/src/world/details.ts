@@ -23,6 +23,7 @@ export const DETAIL_KINDS = [
   { id: "masonry", label: "Brick, stone and boards" },
   { id: "roofing", label: "Tiles and slates" },
   { id: "letter", label: "Letters", dense: true },
+  { id: "figure", label: "Lines within figures" },
   { id: "guide", label: "Boxes and lines of letters" },
 ] as const;
 

@@ -29,6 +29,7 @@ export * from "./kinds/columns";
 export * from "./kinds/crate";
 export * from "./kinds/fixture";
 export * from "./kinds/furniture";
+export * from "./kinds/person";
 export * from "./kinds/ground";
 export { type Rails } from "./kinds/rails";
 export * from "./kinds/sign";

@@ -29,6 +29,7 @@ import {
   newFixture,
   newTurned,
   newFurniture,
+  newPerson,
   scaled,
   outlineOf,
   placed,
@@ -78,6 +79,7 @@ const SAMPLES: { readonly [K in Element["kind"]]: Extract<Element, { kind: K }> 
   },
   fixture: { ...base, ...newFixture("canopy", { x: 2, y: 3, z: 2.5 }, 40) },
   furniture: { ...base, ...newFurniture("chair", { x: 2, y: 3, z: 0.5 }, 40) },
+  person: { ...base, ...newPerson({ x: 2, y: 3, z: 0.5 }, 40) },
   sign: {
     ...base,
     kind: "sign",

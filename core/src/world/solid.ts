@@ -53,6 +53,8 @@ export interface Solid {
   readonly part?: string;
   /** Whether no face of it can hide another part of it from an eye outside. */
   readonly convex: boolean;
+  /** A card that faces the eye it was made for: it cuts through nothing. */
+  readonly card?: boolean;
   /** What it is exactly, where some of its faces are round: its own faces are facets of them. */
   readonly shape?: RoundShape;
 }

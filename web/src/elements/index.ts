@@ -10,6 +10,7 @@ import { crate } from "./crate";
 import { fixture } from "./fixture";
 import { furniture } from "./furniture";
 import { ground } from "./ground";
+import { person } from "./person";
 import { rails } from "./rails";
 import { sign } from "./sign";
 import { skyline } from "./skyline";
@@ -45,6 +46,7 @@ export const VIEWS: readonly ElementView[] = [
   steps,
   fixture,
   furniture,
+  person,
   sign,
   square,
   wall,

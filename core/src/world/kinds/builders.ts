@@ -11,6 +11,7 @@ import { crateBuilder } from "./crate/builder";
 import { fixtureBuilder } from "./fixture/builder";
 import { furnitureBuilder } from "./furniture/builder";
 import { groundBuilder } from "./ground/builder";
+import { personBuilder } from "./person/builder";
 import { railsBuilder } from "./rails/builder";
 import { signBuilder } from "./sign/builder";
 import { skylineBuilder } from "./skyline/builder";
@@ -32,6 +33,7 @@ const BUILDERS: Builders = {
   crate: crateBuilder,
   fixture: fixtureBuilder,
   furniture: furnitureBuilder,
+  person: personBuilder,
   sign: signBuilder,
   street: streetBuilder,
   steps: stepsBuilder,

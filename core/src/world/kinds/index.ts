@@ -12,6 +12,7 @@ import { fixture } from "./fixture";
 import { furniture } from "./furniture";
 import { ground } from "./ground";
 import type { ElementError, ElementKind } from "./kind";
+import { person } from "./person";
 import { rails } from "./rails";
 import { sign } from "./sign";
 import { skyline } from "./skyline";
@@ -32,6 +33,7 @@ export const KINDS = [
   crate,
   fixture,
   furniture,
+  person,
   sign,
   street,
   steps,

@@ -2,12 +2,14 @@ import { add, dot, type Vec3 } from "../../geometry";
 import type { Solid } from "../solid";
 import { meshOfExtruded, type Extruded } from "./extruded";
 import type { Fineness } from "./how";
+import { cardOf, boxOfHulls, type Hulls } from "./hulls";
 import type { OutlinePoint } from "./outline";
 import { seenSolidOfMesh, solidOfMesh } from "./mesh";
 import type { Turned } from "./turned";
 import { meshOfTurned } from "./turning";
 export { bendBetween, type Bend } from "./bend";
 export { surfacesAround, type Extruded, type PlaneFrame } from "./extruded";
+export { hullOf, type Ball, type Hull, type Hulls } from "./hulls";
 export { MeshBook, solidOfMesh } from "./mesh";
 export {
   bulgeOf,
@@ -24,19 +26,22 @@ export {
 export { ON_AXIS, surfacesOf, turnedPlace, type Axis, type Turned } from "./turned";
 
 /** A solid with round faces, as it is exactly. */
-export type RoundShape = Turned | Extruded;
+export type RoundShape = Turned | Extruded | Hulls;
+
+/** One that has faces of its own, of which some are round. */
+type Meshed = Turned | Extruded;
 
 /** How far the facets of a round solid leave it where nobody looks, m: as it is picked, measured and written. */
 export const USUAL_SAGITTA = 0.01;
 
-const meshOf = (shape: RoundShape, how: Fineness) =>
+const meshOf = (shape: Meshed, how: Fineness) =>
   shape.kind === "revolved" ? meshOfTurned(shape, how) : meshOfExtruded(shape, how);
 
 /** Solids at the origin as nobody looks at them, by their outlines: those of a row of columns are one. */
 const known = new WeakMap<readonly OutlinePoint[], { readonly key: string; readonly solid: Solid }>();
 
 /** The solid of a shape at the origin. */
-function solidAtOrigin(shape: RoundShape, sagitta: number): Solid {
+function solidAtOrigin(shape: Meshed, sagitta: number): Solid {
   const still = movedTo(shape, [0, 0, 0]);
   const key = JSON.stringify({ ...still, outline: null, sagitta });
   const before = known.get(shape.outline);
@@ -48,7 +53,8 @@ function solidAtOrigin(shape: RoundShape, sagitta: number): Solid {
 
 /** A solid with round faces. */
 export function roundSolid(id: string, shape: RoundShape, part?: string, sagitta = USUAL_SAGITTA): Solid {
-  const solid = shifted(solidAtOrigin(shape, sagitta), originOf(shape));
+  const solid =
+    shape.kind === "hulls" ? boxOfHulls(id, shape) : shifted(solidAtOrigin(shape, sagitta), originOf(shape));
   return { ...solid, id, shape, ...(part === undefined ? {} : { part }) };
 }
 
@@ -69,19 +75,21 @@ export interface Seeing {
  */
 export function facing(solid: Solid, eye: Vec3, { within, isCut = false, isInside = false }: Seeing): Solid {
   const { shape, id, part } = solid;
+  if (shape?.kind === "hulls") return { ...cardOf(id, shape, { eye, within, isCut, isInside }), part };
   return shape ? { ...seenSolidOfMesh(id, meshOf(shape, { eye, within, isCut, isInside })), part } : solid;
 }
 
-const originOf = (shape: RoundShape): Vec3 => (shape.kind === "revolved" ? shape.axis : shape.frame).origin;
+const originOf = (shape: Meshed): Vec3 => (shape.kind === "revolved" ? shape.axis : shape.frame).origin;
 
 /** The same shape with its origin elsewhere. */
-const movedTo = (shape: RoundShape, origin: Vec3): RoundShape =>
+const movedTo = (shape: Meshed, origin: Vec3): Meshed =>
   shape.kind === "revolved"
     ? { ...shape, axis: { ...shape.axis, origin } }
     : { ...shape, frame: { ...shape.frame, origin } };
 
 /** The same shape moved by a vector. */
-export const movedShape = (shape: RoundShape, by: Vec3): RoundShape => movedTo(shape, add(originOf(shape), by));
+export const movedShape = (shape: RoundShape, by: Vec3): RoundShape =>
+  shape.kind === "hulls" ? { ...shape, at: add(shape.at, by) } : movedTo(shape, add(originOf(shape), by));
 
 /** A solid moved by a vector. */
 const shifted = ({ vertices, faces, ...rest }: Solid, by: Vec3): Solid => ({

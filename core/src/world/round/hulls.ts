@@ -1,0 +1,270 @@
+import { add, cross, dot, norm, scale, sub, type Vec2, type Vec3 } from "../../geometry";
+import { together } from "../areas";
+import { isWithin } from "../polygon";
+import { loft, ring } from "../shapes";
+import type { Edge, Face, Solid } from "../solid";
+import { sagittaAt, type Fineness } from "./how";
+import { stepsOf } from "./outline";
+
+/** A ball: its middle and its radius, m. */
+export type Ball = readonly [x: number, y: number, z: number, radius: number];
+
+/** The convex hull of some balls: one alone, a limb between two, a trunk between more. */
+export interface Hull {
+  readonly balls: readonly Ball[];
+  /** What it is a part of, such as an arm: within that none of its outline is drawn. */
+  readonly part?: string;
+  /** Before which other parts its outline is drawn, too. */
+  readonly over?: readonly string[];
+  /** Its first ball is a joint, around which its outline is left open. */
+  readonly joins?: boolean;
+}
+
+/**
+ * What is drawn by its silhouette: figures, trees, clouds. An eye sees it as a card that faces that, cut out along the
+ * silhouette of its hulls, which is exact whatever the lens; other things hide it, and it hides them, as if it were
+ * flat.
+ */
+export interface Hulls {
+  readonly kind: "hulls";
+  readonly at: Vec3;
+  /** How far it is turned about the upright through that place, radians, counter-clockwise. */
+  readonly turn: number;
+  /** Its hulls about that place, before it is turned, m. */
+  readonly hulls: readonly Hull[];
+  /** How far before its place the card stands, towards the eye, m. */
+  readonly before: number;
+}
+
+/** The balls of a hull in the world. */
+function placed({ at, turn }: Hulls, { balls }: Pick<Hull, "balls">): readonly Ball[] {
+  const [c, s] = [Math.cos(turn), Math.sin(turn)];
+  return balls.map(([x, y, z, radius]) => [at[0] + c * x - s * y, at[1] + s * x + c * y, at[2] + z, radius]);
+}
+
+/** The convex hull of some places, counter-clockwise (Andrew's monotone chain). */
+export function hullOf(places: readonly Vec2[]): readonly Vec2[] {
+  const sorted = [...places].sort((p, q) => p[0] - q[0] || p[1] - q[1]);
+  const chain = (all: readonly Vec2[]): Vec2[] => {
+    const out: Vec2[] = [];
+    for (const p of all) {
+      for (; out.length > 1; out.pop()) {
+        const [a, b] = [out[out.length - 2], out[out.length - 1]];
+        if ((b[0] - a[0]) * (p[1] - a[1]) - (b[1] - a[1]) * (p[0] - a[0]) > 1e-12) break;
+      }
+      out.push(p);
+    }
+    return out.slice(0, -1);
+  };
+  return [...chain(sorted), ...chain(sorted.reverse())];
+}
+
+/** A circle in corners, m. */
+const around = ([x, y]: Vec2, radius: number, corners: number): Vec2[] =>
+  Array.from({ length: corners }, (_, i): Vec2 => {
+    const angle = (2 * Math.PI * i) / corners;
+    return [x + radius * Math.cos(angle), y + radius * Math.sin(angle)];
+  });
+
+/** How far hulls reach about their place, before they are turned, m: the least and the greatest of each axis. */
+const extents = new WeakMap<readonly Hull[], readonly [Vec3, Vec3]>();
+
+function extentOf(hulls: readonly Hull[]): readonly [Vec3, Vec3] {
+  const before = extents.get(hulls);
+  if (before) return before;
+  const [low, high] = [
+    [Infinity, Infinity, Infinity] as [number, number, number],
+    [-Infinity, -Infinity, -Infinity] as [number, number, number],
+  ];
+  for (const { balls } of hulls)
+    for (const one of balls)
+      for (const k of [0, 1, 2] as const) {
+        low[k] = Math.min(low[k], one[k] - one[3]);
+        high[k] = Math.max(high[k], one[k] + one[3]);
+      }
+  extents.set(hulls, [low, high]);
+  return [low, high];
+}
+
+/** The upright box around what is drawn by its silhouette: as it is picked, and measured. */
+export function boxOfHulls(id: string, { at, turn, hulls }: Hulls): Solid {
+  const [[x0, y0, z0], [x1, y1, z1]] = extentOf(hulls);
+  const [c, s] = [Math.cos(turn), Math.sin(turn)];
+  const plan = [
+    [x0, y0],
+    [x1, y0],
+    [x1, y1],
+    [x0, y1],
+  ].map(([x, y]): Vec2 => [at[0] + c * x - s * y, at[1] + s * x + c * y]);
+  return loft(id, [ring(plan, at[2] + z0), ring(plan, at[2] + z1)], null);
+}
+
+/** The plane of a card: its origin, two unit directions in it, and its unit normal, which looks at the eye. */
+interface Card {
+  readonly origin: Vec3;
+  readonly right: Vec3;
+  readonly up: Vec3;
+  readonly normal: Vec3;
+}
+
+/** The plane that faces an eye before a place; null where the eye is there. */
+function cardBefore(at: Vec3, eye: Vec3, before: number): Card | null {
+  const sight = sub(eye, at);
+  const far = norm(sight);
+  if (far <= 2 * before) return null;
+  const normal = scale(sight, 1 / far);
+  const level = Math.hypot(normal[0], normal[1]);
+  const right: Vec3 = level < 1e-9 ? [1, 0, 0] : [-normal[1] / level, normal[0] / level, 0];
+  return { origin: add(at, scale(normal, before)), right, up: cross(normal, right), normal };
+}
+
+/** The disc of a card behind which a ball is hidden from an eye; null where that is not before the eye. */
+function discOf(card: Card, eye: Vec3, [x, y, z, radius]: Ball): { readonly at: Vec2; readonly radius: number } | null {
+  const way = sub([x, y, z], eye);
+  const deep = -dot(way, card.normal);
+  const far = norm(way);
+  if (deep <= radius || far <= radius) return null;
+  const t = dot(sub(eye, card.origin), card.normal) / deep;
+  const place = sub(add(eye, scale(way, t)), card.origin);
+  // The cone that touches the ball opens by asin(radius / far).
+  return {
+    at: [dot(place, card.right), dot(place, card.up)],
+    radius: (radius * t) / Math.sqrt(1 - (radius / far) ** 2),
+  };
+}
+
+/** The silhouette of a hull on a card; null where it is not all before the eye. */
+function silhouette(card: Card, eye: Vec3, balls: readonly Ball[], sagitta: number): readonly Vec2[] | null {
+  const places: Vec2[] = [];
+  for (const ball of balls) {
+    const disc = discOf(card, eye, ball);
+    if (!disc) return null;
+    // As many corners as suit its size: a square, of the smallest.
+    places.push(...around(disc.at, disc.radius, stepsOf(disc.radius, 2 * Math.PI, sagitta, Math.PI / 2)));
+  }
+  return hullOf(places);
+}
+
+/** A hull as an eye sees it on a card. */
+interface SeenHull extends Omit<Hull, "balls"> {
+  readonly ring: readonly Vec2[];
+  /** How near it comes to the eye, m. */
+  readonly near: number;
+  /** The disc of its joint. */
+  readonly joint: { readonly at: Vec2; readonly radius: number } | null;
+}
+
+/** The outline of a hull is left open around its joint within so many of its radii. */
+const OPEN = 1.35;
+
+/** The stretches of a hull's outline that are drawn within the whole: before other parts, and behind none. */
+function linesWithin(one: SeenHull, all: readonly SeenHull[]): readonly (readonly [Vec2, Vec2])[] {
+  const { ring, over = [], near, joint, part } = one;
+  const others = all.filter((other) => other !== one);
+  const own = others.filter((other) => part !== undefined && other.part === part);
+  const behind = others.filter((other) => over.includes(other.part ?? "") && other.near > near);
+  const before = others.filter((other) => other.near < near && other.part !== part);
+  return ring.flatMap((p, i) => {
+    const q = ring[(i + 1) % ring.length];
+    const middle: Vec2 = [(p[0] + q[0]) / 2, (p[1] + q[1]) / 2];
+    const isOn = (other: SeenHull) => isWithin(middle, other.ring);
+    const isAtJoint = joint && Math.hypot(middle[0] - joint.at[0], middle[1] - joint.at[1]) < OPEN * joint.radius;
+    return behind.some(isOn) && !isAtJoint && !own.some(isOn) && !before.some(isOn) ? [[p, q] as const] : [];
+  });
+}
+
+/** Gathers the two sides of a card and the lines on it. */
+class CardBook {
+  readonly vertices: Vec3[] = [];
+  readonly faces: Face[] = [];
+  readonly edges: Edge[] = [];
+
+  constructor(private readonly card: Card) {}
+
+  private vertex([x, y]: Vec2): number {
+    const { origin, right, up } = this.card;
+    return this.vertices.push(add(origin, add(scale(right, x), scale(up, y)))) - 1;
+  }
+
+  /** The two sides of the card: its rims, and convex parts that cover it. */
+  sides(rims: readonly (readonly Vec2[])[], parts: readonly (readonly Vec2[])[]): void {
+    const numbered = (ring: readonly Vec2[]) => ring.map((at) => this.vertex(at));
+    const [loops, pieces] = [rims.map(numbered), parts.map(numbered)];
+    const turned = (rings: readonly (readonly number[])[]) => rings.map((ring) => [...ring].reverse());
+    const { normal, origin } = this.card;
+    const front = { loop: loops[0], pieces, normal, offset: dot(normal, origin) };
+    const [loop] = turned([loops[0]]);
+    this.faces.push(front, { loop, pieces: turned(pieces), normal: scale(normal, -1), offset: -front.offset });
+    for (const ring of loops)
+      ring.forEach((a, i) =>
+        this.edges.push({ a, b: ring[(i + 1) % ring.length], faces: [0, 1], concave: false, smooth: false }),
+      );
+  }
+
+  /** A line on the card. */
+  line([p, q]: readonly [Vec2, Vec2], item: object): void {
+    const detail = { kind: "figure", item } as Edge["detail"];
+    const [a, b] = [this.vertex(p), this.vertex(q)];
+    this.edges.push({ a, b, faces: [0, 0], concave: false, smooth: false, detail });
+  }
+}
+
+/**
+ * What is lower than so many sagittas is drawn as one hull: two millimetres, where those are a twentieth. What is not
+ * higher than so many has no lines within it.
+ */
+const [SMALL, FINE] = [40, 240] as const;
+/** What has no ball larger than so many sagittas is left out. */
+const TINY = 1.5;
+
+/** A ring without corners that lie within a sagitta of the line between their neighbours. */
+function simpler(ring: readonly Vec2[], sagitta: number): readonly Vec2[] {
+  const kept: Vec2[] = [];
+  ring.forEach((p, i) => {
+    const [a, b] = [kept[kept.length - 1] ?? ring[ring.length - 1], ring[(i + 1) % ring.length]];
+    const [dx, dy] = [b[0] - a[0], b[1] - a[1]];
+    const off = Math.abs(dx * (p[1] - a[1]) - dy * (p[0] - a[0]));
+    if (off > sagitta * Math.hypot(dx, dy)) kept.push(p);
+  });
+  return kept.length > 2 ? kept : ring;
+}
+
+/** What is drawn by its silhouette, as an eye sees it: a card with two sides, or nothing where the eye is too near. */
+export function cardOf(id: string, shape: Hulls, how: Fineness & { readonly eye: Vec3 }): Solid {
+  const { eye } = how;
+  const middle = middleOf(shape);
+  const nothing: Solid = { id, vertices: [middle], faces: [], edges: [], convex: true, card: true };
+  const card = cardBefore(middle, eye, shape.before);
+  if (!card) return nothing;
+  const sagitta = sagittaAt(how, norm(sub(eye, middle)));
+  const tall = extentOf(shape.hulls)[1][2] - extentOf(shape.hulls)[0][2];
+  const large = shape.hulls.filter(({ balls }) => balls.some(([, , , radius]) => radius > TINY * sagitta));
+  const seen = (tall < SMALL * sagitta ? [asOne(shape.hulls)] : large).flatMap(
+    ({ balls, ...hull }): readonly SeenHull[] => {
+      const own = placed(shape, { balls });
+      const ring = silhouette(card, eye, own, sagitta);
+      if (!ring || ring.length < 3) return [];
+      const near = Math.min(...own.map(([x, y, z]) => norm(sub([x, y, z], eye))));
+      return [{ ...hull, ring, near, joint: hull.joins ? discOf(card, eye, own[0]) : null }];
+    },
+  );
+  if (seen.length === 0) return nothing;
+  const book = new CardBook(card);
+  book.sides(
+    together(seen.map(({ ring }) => [ring])).map((ring) => simpler(ring, sagitta)),
+    seen.map(({ ring }) => ring),
+  );
+  const item = { index: 0 };
+  if (tall > FINE * sagitta)
+    for (const one of seen) if (one.over) for (const line of linesWithin(one, seen)) book.line(line, item);
+  return { ...nothing, vertices: book.vertices, faces: book.faces, edges: book.edges };
+}
+
+/** The middle of what is drawn by its silhouette, halfway up. */
+function middleOf({ at, hulls }: Hulls): Vec3 {
+  const [low, high] = extentOf(hulls);
+  return [at[0], at[1], at[2] + (low[2] + high[2]) / 2];
+}
+
+/** Hulls as one around them all. */
+const asOne = (hulls: readonly Hull[]): Hull => ({ balls: hulls.flatMap(({ balls }) => balls) });
