@@ -69,4 +69,7 @@ export const Flags = {
 export const Footprint = Type.Array(strict(OnPlan), { minItems: 3, maxItems: 12_000 });
 export const Path = Type.Array(strict(OnPlan), { minItems: 2, maxItems: 2000 });
 
+/** One place on the plan, or the bends of a line along which several of a kind stand, m. */
+export const PlaceOrPath = Type.Array(strict(OnPlan), { minItems: 1, maxItems: 2000 });
+
 export * from "./measure";

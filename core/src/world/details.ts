@@ -24,6 +24,7 @@ export const DETAIL_KINDS = [
   { id: "roofing", label: "Tiles and slates" },
   { id: "letter", label: "Letters", dense: true },
   { id: "figure", label: "Lines within figures" },
+  { id: "wire", label: "Wires" },
   { id: "guide", label: "Boxes and lines of letters" },
 ] as const;
 

@@ -30,6 +30,8 @@ export * from "./kinds/crate";
 export * from "./kinds/fixture";
 export * from "./kinds/furniture";
 export * from "./kinds/person";
+export * from "./kinds/plant";
+export * from "./kinds/street-furniture";
 export * from "./kinds/ground";
 export { type Rails } from "./kinds/rails";
 export * from "./kinds/sign";

@@ -30,6 +30,8 @@ import {
   newTurned,
   newFurniture,
   newPerson,
+  newPlant,
+  newStreetFurniture,
   scaled,
   outlineOf,
   placed,
@@ -79,6 +81,24 @@ const SAMPLES: { readonly [K in Element["kind"]]: Extract<Element, { kind: K }> 
   },
   fixture: { ...base, ...newFixture("canopy", { x: 2, y: 3, z: 2.5 }, 40) },
   furniture: { ...base, ...newFurniture("chair", { x: 2, y: 3, z: 0.5 }, 40) },
+  "street-furniture": {
+    ...base,
+    ...newStreetFurniture("pole", [
+      { x: 2, y: 3 },
+      { x: 90, y: 3 },
+    ]),
+  },
+  plant: {
+    ...base,
+    ...newPlant(
+      "round",
+      [
+        { x: 2, y: 3 },
+        { x: 30, y: 3 },
+      ],
+      7,
+    ),
+  },
   person: { ...base, ...newPerson({ x: 2, y: 3, z: 0.5 }, 40) },
   sign: {
     ...base,

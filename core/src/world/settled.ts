@@ -38,6 +38,8 @@ type Part = Pick<Face, "loop" | "holes" | "round" | "name">;
 /** A solid with each vertex raised; faces that are flat no longer fall into triangles of one round surface. */
 function lifted(solid: Solid, over: (at: Vec2) => number): Solid {
   const { shape } = solid;
+  if (shape?.kind === "hulls")
+    return roundSolid(solid.id, movedShape(shape, [0, 0, over(onPlan(shape.at))]), solid.part);
   const first = over(onPlan(solid.vertices[0]));
   // What is round is raised as a whole; on a slope its facets are.
   if (shape && solid.vertices.every((at) => Math.abs(over(onPlan(at)) - first) < 1e-9))
@@ -110,6 +112,7 @@ function draped(solid: Solid, terrain: Terrain): readonly Solid[] {
   const box = boxOnPlan(solid.vertices.map(onPlan));
   if (!reaches(terrain, box)) return [solid];
   const [low, high] = heightsOf(solid);
+  if (solid.shape?.kind === "hulls") return [lifted(solid, (at) => groundAt(terrain, at))];
   const region = prismOver(solid);
   if (!region && high - low > LOW) {
     const [lowest] = groundRange(terrain, [cornersOfBox(box)]);

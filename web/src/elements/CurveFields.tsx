@@ -1,10 +1,18 @@
-import { requireValid, type Canal, type Rails, type Street, type Wall } from "@zanvo/core/world";
+import {
+  requireValid,
+  type Canal,
+  type Plant,
+  type Rails,
+  type Street,
+  type StreetFurniture,
+  type Wall,
+} from "@zanvo/core/world";
 import { Check } from "../ui";
 import { Measures } from "./Measures";
 import type { Change } from "./view";
 
 interface CurveFieldsProps {
-  readonly element: Street | Canal | Rails | Wall;
+  readonly element: Street | Canal | Rails | Wall | Plant | StreetFurniture;
   readonly change: Change;
 }
 

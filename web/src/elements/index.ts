@@ -11,12 +11,14 @@ import { fixture } from "./fixture";
 import { furniture } from "./furniture";
 import { ground } from "./ground";
 import { person } from "./person";
+import { plant } from "./plant";
 import { rails } from "./rails";
 import { sign } from "./sign";
 import { skyline } from "./skyline";
 import { square } from "./square";
 import { steps } from "./steps";
 import { street } from "./street";
+import { streetFurniture } from "./streetFurniture";
 import { turned } from "./turned";
 import { wall } from "./wall";
 import type { ElementView } from "./view";
@@ -47,6 +49,8 @@ export const VIEWS: readonly ElementView[] = [
   fixture,
   furniture,
   person,
+  plant,
+  streetFurniture,
   sign,
   square,
   wall,

@@ -12,12 +12,14 @@ import { fixtureBuilder } from "./fixture/builder";
 import { furnitureBuilder } from "./furniture/builder";
 import { groundBuilder } from "./ground/builder";
 import { personBuilder } from "./person/builder";
+import { plantBuilder } from "./plant/builder";
 import { railsBuilder } from "./rails/builder";
 import { signBuilder } from "./sign/builder";
 import { skylineBuilder } from "./skyline/builder";
 import { squareBuilder } from "./square/builder";
 import { stepsBuilder } from "./steps/builder";
 import { streetBuilder } from "./street/builder";
+import { streetFurnitureBuilder } from "./street-furniture/builder";
 import { turnedBuilder } from "./turned/builder";
 import { wallBuilder } from "./wall/builder";
 
@@ -34,6 +36,8 @@ const BUILDERS: Builders = {
   fixture: fixtureBuilder,
   furniture: furnitureBuilder,
   person: personBuilder,
+  plant: plantBuilder,
+  "street-furniture": streetFurnitureBuilder,
   sign: signBuilder,
   street: streetBuilder,
   steps: stepsBuilder,

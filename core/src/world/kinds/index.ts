@@ -13,12 +13,14 @@ import { furniture } from "./furniture";
 import { ground } from "./ground";
 import type { ElementError, ElementKind } from "./kind";
 import { person } from "./person";
+import { plant } from "./plant";
 import { rails } from "./rails";
 import { sign } from "./sign";
 import { skyline } from "./skyline";
 import { square } from "./square";
 import { steps } from "./steps";
 import { street } from "./street";
+import { streetFurniture } from "./street-furniture";
 import { turned } from "./turned";
 import { wall } from "./wall";
 export type { Box, ElementError, ElementKind, Figure, Hanging, LevelCircle, Oddity, RoadwayEnd } from "./kind";
@@ -34,6 +36,8 @@ export const KINDS = [
   fixture,
   furniture,
   person,
+  plant,
+  streetFurniture,
   sign,
   street,
   steps,

@@ -1,6 +1,6 @@
 import { add, cross, dot, norm, scale, sub, type Vec2, type Vec3 } from "../../geometry";
 import { together } from "../areas";
-import { isWithin } from "../polygon";
+import { centroid, isWithin } from "../polygon";
 import { loft, ring } from "../shapes";
 import type { Edge, Face, Solid } from "../solid";
 import { sagittaAt, type Fineness } from "./how";
@@ -16,9 +16,22 @@ export interface Hull {
   readonly part?: string;
   /** Before which other parts its outline is drawn, too. */
   readonly over?: readonly string[];
+  /** Of its outline within others only what lies in these directions from its middle is drawn, radians from the right. */
+  readonly arc?: readonly [from: number, to: number];
   /** Its first ball is a joint, around which its outline is left open. */
   readonly joins?: boolean;
 }
+
+/** An upright trunk with level ends, as a hull: from where to where it reaches up, and its radii there, m. */
+export function trunkHull([low, high]: Vec2, [foot, top]: Vec2, [x, y]: Vec2 = [0, 0]): Hull {
+  const rim = (radius: number, z: number, edge: number) =>
+    around([x, y], radius - edge, TRUNK).map((at): Ball => [...at, z, edge]);
+  const edge = Math.min(0.01, foot / 8, top / 8);
+  return { part: "trunk", balls: [...rim(foot, low + edge, edge), ...rim(top, high - edge, edge)] };
+}
+
+/** The rims of a trunk have so many corners. */
+const TRUNK = 10;
 
 /**
  * What is drawn by its silhouette: figures, trees, clouds. An eye sees it as a card that faces that, cut out along the
@@ -159,7 +172,8 @@ const OPEN = 1.35;
 
 /** The stretches of a hull's outline that are drawn within the whole: before other parts, and behind none. */
 function linesWithin(one: SeenHull, all: readonly SeenHull[]): readonly (readonly [Vec2, Vec2])[] {
-  const { ring, over = [], near, joint, part } = one;
+  const { ring, over = [], near, joint, part, arc } = one;
+  const [cx, cy] = centroid(ring);
   const others = all.filter((other) => other !== one);
   const own = others.filter((other) => part !== undefined && other.part === part);
   const behind = others.filter((other) => over.includes(other.part ?? "") && other.near > near);
@@ -169,6 +183,8 @@ function linesWithin(one: SeenHull, all: readonly SeenHull[]): readonly (readonl
     const middle: Vec2 = [(p[0] + q[0]) / 2, (p[1] + q[1]) / 2];
     const isOn = (other: SeenHull) => isWithin(middle, other.ring);
     const isAtJoint = joint && Math.hypot(middle[0] - joint.at[0], middle[1] - joint.at[1]) < OPEN * joint.radius;
+    const turn = Math.atan2(middle[1] - cy, middle[0] - cx);
+    if (arc && (turn < arc[0] || turn > arc[1])) return [];
     return behind.some(isOn) && !isAtJoint && !own.some(isOn) && !before.some(isOn) ? [[p, q] as const] : [];
   });
 }

@@ -9,7 +9,7 @@ import type { Turned } from "./turned";
 import { meshOfTurned } from "./turning";
 export { bendBetween, type Bend } from "./bend";
 export { surfacesAround, type Extruded, type PlaneFrame } from "./extruded";
-export { hullOf, type Ball, type Hull, type Hulls } from "./hulls";
+export { hullOf, trunkHull, type Ball, type Hull, type Hulls } from "./hulls";
 export { MeshBook, solidOfMesh } from "./mesh";
 export {
   bulgeOf,

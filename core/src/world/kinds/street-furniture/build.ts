@@ -1,0 +1,80 @@
+import { headingDirection, radians, type Vec2, type Vec3 } from "../../../geometry";
+import { placeBeside, rectangleAround } from "../../around";
+import type { Detail } from "../../details";
+import { roundSolid } from "../../round";
+import { loft, ring } from "../../shapes";
+import type { Solid } from "../../solid";
+import { spotsOf, validateSpots } from "../spots";
+import { wireBetween } from "./catenary";
+import { PARTS, type BoxPart } from "./parts";
+import type { StreetFurniture } from "./schema";
+
+/** Wires hang through by this part of their span where nothing is said (common practice). */
+const SAG = 1 / 50;
+
+/** Where each stands, and which way it faces: along a line, to the right of it. */
+function standsOf(element: StreetFurniture): readonly { readonly at: Vec2; readonly heading: number }[] {
+  const spots = spotsOf(element);
+  return spots.map((at, i) => {
+    const [p, q] = i + 1 < spots.length ? [at, spots[i + 1]] : [spots[i - 1], at];
+    if (!p) return { at, heading: element.heading };
+    return { at, heading: (Math.atan2(q[0] - p[0], q[1] - p[1]) * 180) / Math.PI + 90 };
+  });
+}
+
+/** A box, or one whose upper side is a ridge along its middle. */
+function boxSolid(id: string, at: Vec2, heading: number, [x, y, [low, high]]: BoxPart, isRoof: boolean): Solid {
+  const facing = headingDirection(heading);
+  const middle = (y[0] + y[1]) / 2;
+  const upper: Vec2 = isRoof ? [middle - 0.02, middle + 0.02] : y;
+  const [foot, top] = [rectangleAround(at, facing, x, y), rectangleAround(at, facing, x, upper)];
+  return loft(id, [ring(foot, low), ring(top, high)], null);
+}
+
+/** Hulls by the height of the thing that they are of: those of a row are one. */
+const known = new Map<string, ReturnType<(typeof PARTS)["lamp"]>>();
+
+function partsOf({ thing, height }: StreetFurniture) {
+  const key = `${thing} ${height}`;
+  const before = known.get(key) ?? PARTS[thing](height);
+  known.set(key, before);
+  return before;
+}
+
+/** The solids of street furniture; none where it cannot stand. */
+export function buildStreetFurniture(element: StreetFurniture): Solid[] {
+  if (validateSpots(element)) return [];
+  const { hulls, boxes = [], roofs = [] } = partsOf(element);
+  const { id } = element;
+  return standsOf(element).flatMap(({ at, heading }) => [
+    ...(hulls ? [roundSolid(id, { kind: "hulls", at: [...at, 0], turn: radians(-heading), hulls, before: 0 })] : []),
+    ...boxes.map((box) => boxSolid(id, at, heading, box, false)),
+    ...roofs.map((box) => boxSolid(id, at, heading, box, true)),
+  ]);
+}
+
+/** The wires from each to the next. */
+export function wiresOf(element: StreetFurniture): Detail[] {
+  const { wires = 0, sag, id } = element;
+  if (wires === 0 || validateSpots(element)) return [];
+  const ties = (partsOf(element).ties ?? []).slice(0, wires);
+  const stands = standsOf(element);
+  const tied = stands.map(({ at, heading }) =>
+    ties.map(([x, y, z]): Vec3 => [...placeBeside(at, headingDirection(heading), [x, y]), z]),
+  );
+  return tied.slice(1).flatMap((to, i) =>
+    to.flatMap((q, k): Detail[] => {
+      const p = tied[i][k];
+      const span = Math.hypot(q[0] - p[0], q[1] - p[1]);
+      const item = { index: k };
+      return wireBetween(p, q, sag ?? SAG * span).map(({ a, b, bend }): Detail => ({
+        kind: "wire",
+        a,
+        b,
+        bend,
+        item,
+        of: id,
+      }));
+    }),
+  );
+}

@@ -1,0 +1,41 @@
+import { heightTags } from "../block";
+import { elementKind, onPath } from "../kind";
+import { groundAlong, validateSpots } from "../spots";
+import { STREET_THINGS, StreetFurnitureSchema, type StreetFurniture, type StreetThing } from "./schema";
+export { catenaryFor, wireBetween } from "./catenary";
+export { STREET_THINGS, type StreetFurniture, type StreetThing } from "./schema";
+
+/** A thing of its usual size, all but its id and its name. */
+export function newStreetFurniture(
+  thing: StreetThing,
+  path: StreetFurniture["path"],
+  heading = 0,
+): Omit<StreetFurniture, "id" | "name"> {
+  const { height, every, wires }: { height: number; every: number; wires?: number } = STREET_THINGS[thing];
+  return { kind: "street-furniture", thing, path, every, height, heading, ...(wires ? { wires } : {}) };
+}
+
+/** How far each reaches around its place on the ground, m. */
+const REACH: Partial<Record<StreetThing, number>> = { kiosk: 1.4, stall: 1.6, shelter: 1.9, bin: 0.3 };
+/** Of posts, this, m. */
+const POST = 0.15;
+
+export const streetFurniture = elementKind<StreetFurniture>(StreetFurnitureSchema, {
+  kind: "street-furniture",
+  word: "Street furniture",
+  stands: true,
+  validate: validateSpots,
+  outline: (element) => groundAlong(element, REACH[element.thing] ?? POST),
+  span: ({ height }) => [0, height],
+  ...onPath,
+  withoutPlace: (element, place) =>
+    element.path.length > 1 ? { ...element, path: element.path.toSpliced(place, 1) } : null,
+  geoJson: {
+    write: ({ path, height, thing }) => ({
+      shape: path.length > 1 ? "line" : "area",
+      properties: { ...heightTags(0, height), "street-furniture": thing },
+    }),
+  },
+  faces: ({ heading, path }) => (path.length > 1 ? undefined : heading),
+  letsIn: () => true,
+});
