@@ -29,6 +29,8 @@ export * from "./kinds/columns";
 export * from "./kinds/crate";
 export * from "./kinds/fixture";
 export * from "./kinds/furniture";
+export * from "./kinds/crowd";
+export * from "./rolledCrowd";
 export * from "./kinds/person";
 export * from "./kinds/plant";
 export * from "./kinds/street-furniture";

@@ -99,6 +99,20 @@ const SAMPLES: { readonly [K in Element["kind"]]: Extract<Element, { kind: K }> 
       7,
     ),
   },
+  crowd: {
+    ...base,
+    kind: "crowd",
+    ...{ number: 2, spacing: 1, children: 0, walking: 50, heading: 20, seed: 4 },
+    footprint: [
+      { x: 0, y: 0 },
+      { x: 8, y: 0 },
+      { x: 8, y: 6 },
+    ],
+    people: [
+      { x: 4, y: 1, pose: "standing", heading: 30, height: 1.7 },
+      { x: 6, y: 2, pose: "walking", heading: 200, height: 1.2, age: 7, kept: true },
+    ],
+  },
   person: { ...base, ...newPerson({ x: 2, y: 3, z: 0.5 }, 40) },
   sign: {
     ...base,
@@ -141,7 +155,7 @@ describe.each(KINDS.map((kind) => [kind.kind, kind] as const))("the kind %s", (n
     expect(KINDS.filter((other) => other.kind === name || other.word === kind.word)).toEqual([kind]);
     expect(kindOf(element)).toBe(kind);
     expect(fits(element)).toBe(true);
-    expect(kind.word).toMatch(/^[A-Z][a-z]+$/);
+    expect(kind.word).toMatch(/^[A-Z][a-z]+( [a-z]+)?$/);
     expect(validateElement(element)).toBeNull();
     for (const { value, limits, told, usual } of kindOf(element).figures?.(element) ?? []) {
       expect(value).toBeGreaterThan(0);

@@ -1,4 +1,4 @@
-import { STAGES } from "./stages";
+import { stageKey, STAGES } from "./stages";
 import { useStores } from "../stores";
 
 /** The order of work, down the left side. */
@@ -12,7 +12,7 @@ export function Rail() {
           key={id}
           type="button"
           aria-current={id === stage ? "step" : undefined}
-          title={`${name} (${i + 1})`}
+          title={`${name} (${stageKey(i)})`}
           className={
             "flex flex-col items-center gap-0.5 rounded py-1.5 text-[11px] leading-tight " +
             `${id === stage ? "bg-wash font-medium text-ink" : "text-pencil hover:bg-wash"}`

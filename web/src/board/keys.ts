@@ -4,7 +4,7 @@ import { viewOf } from "@zanvo/core/shot";
 import { moveElement } from "./desk/blocks";
 import { zoom } from "../canvas/camera";
 import { ANYWHERE, type Keys } from "../page/keys";
-import { STAGES } from "./stages";
+import { stageKey, STAGES } from "./stages";
 import { deleteMany, replaceElement, duplicateElement } from "../document/elements";
 import { useBoard, type Board } from "./useBoard";
 
@@ -14,7 +14,7 @@ export const KEYS: Keys = [
   ["D", "Whole desk, and back to the sheet"],
   ["+ −", "Nearer, farther"],
   ["Space and drag", "Move the desk"],
-  ["1 to 8", "Go to a stage"],
+  ["1 to 9, 0", "Go to a stage"],
   ["R", "Raise a corner"],
   ["C", "Choose"],
   ["H, P", "While drawing: hold the set that a line aims at, or the plane under the pointer"],
@@ -61,10 +61,10 @@ export function useKeys(): void {
   useHotkeys("equal, shift+equal, add", () => nearer(stores, 1.25), single);
   useHotkeys("minus, subtract", () => nearer(stores, 0.8), single);
   useHotkeys(
-    STAGES.map((_, i) => String(i + 1)).join(", "),
+    STAGES.map((_, i) => stageKey(i)).join(", "),
     (event) => {
       if (!useDesk.getState().raising && !stores.useDraw.getState().begun)
-        go({ stage: STAGES[Number(event.key) - 1]?.id ?? "points" });
+        go({ stage: STAGES.find((_, i) => stageKey(i) === event.key)?.id ?? "points" });
     },
     single,
   );

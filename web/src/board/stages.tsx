@@ -9,6 +9,7 @@ import {
   PencilRuler,
   Send,
   StickyNote,
+  TreeDeciduous,
 } from "lucide-react";
 import type { ComponentType } from "react";
 import { lazily, type Lazy } from "../ui";
@@ -22,6 +23,7 @@ const GridPanel = lazily(async () => (await import("./panels/GridPanel")).GridPa
 const DrawPanel = lazily(async () => (await import("./draw/DrawPanel")).DrawPanel);
 const MassesPanel = lazily(async () => (await import("./panels/MassesPanel")).MassesPanel);
 const FittingsPanel = lazily(async () => (await import("./fittings/FittingsPanel")).FittingsPanel);
+const StreetPanel = lazily(async () => (await import("./street/StreetPanel")).StreetPanel);
 const ReferencesPanel = lazily(async () => (await import("./panels/ReferencesPanel")).ReferencesPanel);
 const HandOverPanel = lazily(async () => (await import("./panels/HandOverPanel")).HandOverPanel);
 
@@ -36,6 +38,9 @@ export interface Stage {
   readonly guide: string;
 }
 
+/** The key that leads to a stage by its place: of the tenth, 0. */
+export const stageKey = (place: number): string => String((place + 1) % 10);
+
 const later = (Panel: Lazy<object>) => ({ Panel, preload: Panel.preload });
 
 /** The order of work. A stage shows only its own tools, and any can be entered at any time. */
@@ -47,6 +52,7 @@ export const STAGES: readonly Stage[] = [
   { id: "draw", name: "Draw", Icon: PencilRuler, ...later(DrawPanel), guide: "drawing" },
   { id: "masses", name: "Masses", Icon: Building2, ...later(MassesPanel), guide: "masses" },
   { id: "fittings", name: "Fittings", Icon: DoorOpen, ...later(FittingsPanel), guide: "fittings" },
+  { id: "street", name: "Street", Icon: TreeDeciduous, ...later(StreetPanel), guide: "people" },
   { id: "hand-over", name: "Hand-over", Icon: Send, ...later(HandOverPanel), guide: "hand-over" },
   { id: "references", name: "References", Icon: Image, ...later(ReferencesPanel), guide: "references" },
 ];

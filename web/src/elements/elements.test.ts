@@ -25,6 +25,9 @@ it("every tool says what the hand does, and stands once on the plan", () => {
     "skyline",
     "street",
     "rails",
+    "crowd",
+    "plant",
+    "street-furniture",
     "square",
     "park",
     "wall",
@@ -50,6 +53,7 @@ it.each(VIEWS.flatMap(({ kind, tools }) => tools.map((tool) => [tool.id, kind, t
             [30, 2],
           ],
       35,
+      [],
     );
     if (typeof drawn === "string") throw new Error(drawn);
     const element: Element = { ...drawn, id: "e", name: "Ferry stage" };

@@ -7,6 +7,7 @@ import { building } from "./building";
 import { canal } from "./canal";
 import { columns } from "./columns";
 import { crate } from "./crate";
+import { crowd } from "./crowd";
 import { fixture } from "./fixture";
 import { furniture } from "./furniture";
 import { ground } from "./ground";
@@ -49,6 +50,7 @@ export const VIEWS: readonly ElementView[] = [
   fixture,
   furniture,
   person,
+  crowd,
   plant,
   streetFurniture,
   sign,

@@ -27,9 +27,10 @@ export interface ElementTool {
   /**
    * What is drawn through some places, all but its id and its name.
    * @param heading of the street beside it, or else of the main streets, degrees
+   * @param elements what stands around it
    * @returns a sentence where it is nothing yet
    */
-  readonly draw: (places: readonly Vec2[], heading: number) => Drawn | string;
+  readonly draw: (places: readonly Vec2[], heading: number, elements: readonly Element[]) => Drawn | string;
 }
 
 /** An element without its id and its name. */

@@ -2,7 +2,7 @@ import { splitPanel, type Scene } from "@zanvo/core/scene";
 import { byHabit, withCovered, withFieldOfView } from "@zanvo/core/shot";
 import { shiftHorizon } from "@zanvo/core/vanishing";
 
-import { LOFT, MAIN, STAIRS_PICTURE, block, disc, fronted, picture, sparse } from "./pictures";
+import { LOFT, MAIN, PEOPLE, STAIRS_PICTURE, block, disc, fronted, picture, sparse } from "./pictures";
 
 /** One page of the pocket guide: a few sentences, and a picture that is worked out afresh as its slider moves. */
 export interface GuidePage {
@@ -219,6 +219,18 @@ export const PAGES: readonly GuidePage[] = [
     ],
     slider: { label: "Reveal", unit: "m", min: 0, max: 0.6, step: 0.02, start: 0.24 },
     scene: (reveal) => picture((shot) => shot, { elements: [fronted(reveal)] }),
+  },
+  {
+    id: "people",
+    title: "People and heads",
+    text: [
+      "On level ground the horizon cuts all who are as tall at one part of their height, however far away: at eye " +
+        "height it runs through every head, and only the feet move up and down.",
+      "Taller people cut it, children stay below it. From higher up all heads sink under it together: the part of a " +
+        "figure under the horizon is the eye height to its height.",
+    ],
+    slider: { label: "Eye height", unit: "m", min: 0.6, max: 6, step: 0.05, start: 1.6 },
+    scene: (z) => picture((shot) => ({ ...shot, eye: { ...shot.eye, z } }), { elements: [...PEOPLE] }),
   },
   {
     id: "stairs",

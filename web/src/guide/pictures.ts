@@ -4,6 +4,7 @@ import { withCovered } from "@zanvo/core/shot";
 import {
   asBuilding,
   newBlock,
+  newPerson,
   newSteps,
   withFront,
   type Block,
@@ -73,6 +74,26 @@ export const STAIRS_PICTURE: Element = {
   id: "stairs",
   name: "Stairs",
 };
+
+/** The corner with people of one height before it, near and far, and a child. */
+export const PEOPLE: readonly Element[] = [
+  ...LOFT,
+  ...(
+    [
+      ["standing", -1.6, 5.2, 150],
+      ["walking", 1.5, 7.5, 235],
+      ["standing", -3.2, 9.5, 120],
+      ["carrying", 3.2, 11, 200],
+      ["walking", -5, 16, 60],
+      ["standing", -2, 24, 180],
+    ] as const
+  ).map(([pose, x, y, heading], i) => ({
+    ...newPerson({ x, y, z: 0 }, heading, pose),
+    id: `person-${i}`,
+    name: `Person ${i}`,
+  })),
+  { ...newPerson({ x: -0.6, y: 6, z: 0 }, 170, "walking"), id: "child", name: "Child", age: 8, height: 1.27 },
+];
 
 export const sparse = (spacing: number): Shot["bundles"] =>
   ["main-left", "main-right", "upright"].map((pin) => ({ pin, spacing, strength: 0.6 }));

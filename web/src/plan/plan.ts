@@ -33,7 +33,7 @@ export const pathOn = (camera: Camera, places: readonly Vec2[], closed = true): 
 /** Lays what is drawn with a tool and chooses it. @returns why it cannot be, or null */
 export function addDrawn(stores: Stores, tool: ElementTool, places: readonly Vec2[], heading: number): Told | null {
   const { elements } = stores.useDocument.getState().scene;
-  const drawn = tool.draw(places, heading);
+  const drawn = tool.draw(places, heading, elements);
   if (typeof drawn === "string") return drawn;
   const unnamed: Element = { ...drawn, id: newId(), name: "" };
   const element: Element = { ...unnamed, name: freeName(kindOf(unnamed).word, elements) };

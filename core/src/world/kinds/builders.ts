@@ -8,6 +8,7 @@ import { buildingBuilder } from "./building/builder";
 import { canalBuilder } from "./canal/builder";
 import { columnsBuilder } from "./columns/builder";
 import { crateBuilder } from "./crate/builder";
+import { crowdBuilder } from "./crowd/builder";
 import { fixtureBuilder } from "./fixture/builder";
 import { furnitureBuilder } from "./furniture/builder";
 import { groundBuilder } from "./ground/builder";
@@ -33,6 +34,7 @@ const BUILDERS: Builders = {
   columns: columnsBuilder,
   arches: archesBuilder,
   crate: crateBuilder,
+  crowd: crowdBuilder,
   fixture: fixtureBuilder,
   furniture: furnitureBuilder,
   person: personBuilder,

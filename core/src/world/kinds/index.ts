@@ -8,6 +8,7 @@ import { building } from "./building";
 import { canal } from "./canal";
 import { columns } from "./columns";
 import { crate } from "./crate";
+import { crowd } from "./crowd";
 import { fixture } from "./fixture";
 import { furniture } from "./furniture";
 import { ground } from "./ground";
@@ -36,6 +37,7 @@ export const KINDS = [
   fixture,
   furniture,
   person,
+  crowd,
   plant,
   streetFurniture,
   sign,

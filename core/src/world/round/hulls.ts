@@ -1,5 +1,6 @@
 import { add, cross, dot, norm, scale, sub, type Vec2, type Vec3 } from "../../geometry";
 import { together } from "../areas";
+import type { DetailItem } from "../details";
 import { centroid, isWithin } from "../polygon";
 import { loft, ring } from "../shapes";
 import type { Edge, Face, Solid } from "../solid";
@@ -131,31 +132,54 @@ function cardBefore(at: Vec3, eye: Vec3, before: number): Card | null {
   return { origin: add(at, scale(normal, before)), right, up: cross(normal, right), normal };
 }
 
-/** The disc of a card behind which a ball is hidden from an eye; null where that is not before the eye. */
-function discOf(card: Card, eye: Vec3, [x, y, z, radius]: Ball): { readonly at: Vec2; readonly radius: number } | null {
+/** Where a line of sight through a place meets a card; null where the place is not before the eye. */
+function onCard({ origin, right, up, normal }: Card, eye: Vec3, through: Vec3): Vec2 | null {
+  const way = sub(through, eye);
+  const deep = -dot(way, normal);
+  if (deep <= 0) return null;
+  const t = dot(sub(eye, origin), normal) / deep;
+  const place = sub(add(eye, scale(way, t)), origin);
+  return [dot(place, right), dot(place, up)];
+}
+
+/**
+ * Places of a card along the silhouette of a ball: of the circle in which the cone from the eye touches it, whose middle
+ * is r^2 / d nearer than its own, and whose radius is r sqrt(1 - r^2 / d^2). Null where it is not all before the eye.
+ */
+function touching(card: Card, eye: Vec3, [x, y, z, radius]: Ball, sagitta: number): readonly Vec2[] | null {
   const way = sub([x, y, z], eye);
-  const deep = -dot(way, card.normal);
   const far = norm(way);
-  if (deep <= radius || far <= radius) return null;
-  const t = dot(sub(eye, card.origin), card.normal) / deep;
-  const place = sub(add(eye, scale(way, t)), card.origin);
-  // The cone that touches the ball opens by asin(radius / far).
-  return {
-    at: [dot(place, card.right), dot(place, card.up)],
-    radius: (radius * t) / Math.sqrt(1 - (radius / far) ** 2),
-  };
+  if (-dot(way, card.normal) <= radius || far <= radius) return null;
+  const sight = scale(way, 1 / far);
+  const u = cross(card.up, sight);
+  const [across, over] = [scale(u, 1 / norm(u)), cross(sight, scale(u, 1 / norm(u)))];
+  const middle = add(eye, scale(sight, far - (radius * radius) / far));
+  const rim = radius * Math.sqrt(1 - (radius / far) ** 2);
+  // As many corners as suit its size: a square, of the smallest.
+  const places: Vec2[] = [];
+  for (const [c, s] of around([0, 0], rim, stepsOf(rim, 2 * Math.PI, sagitta, Math.PI / 2))) {
+    const place = onCard(card, eye, add(middle, add(scale(across, c), scale(over, s))));
+    if (!place) return null;
+    places.push(place);
+  }
+  return places;
 }
 
 /** The silhouette of a hull on a card; null where it is not all before the eye. */
 function silhouette(card: Card, eye: Vec3, balls: readonly Ball[], sagitta: number): readonly Vec2[] | null {
   const places: Vec2[] = [];
   for (const ball of balls) {
-    const disc = discOf(card, eye, ball);
-    if (!disc) return null;
-    // As many corners as suit its size: a square, of the smallest.
-    places.push(...around(disc.at, disc.radius, stepsOf(disc.radius, 2 * Math.PI, sagitta, Math.PI / 2)));
+    const own = touching(card, eye, ball, sagitta);
+    if (!own) return null;
+    places.push(...own);
   }
   return hullOf(places);
+}
+
+/** The disc of a card around a ball, near enough to say what lies in it. */
+function discOf(card: Card, eye: Vec3, [x, y, z, radius]: Ball): SeenHull["joint"] {
+  const at = onCard(card, eye, [x, y, z]);
+  return at && { at, radius };
 }
 
 /** A hull as an eye sees it on a card. */
@@ -218,8 +242,8 @@ class CardBook {
   }
 
   /** A line on the card. */
-  line([p, q]: readonly [Vec2, Vec2], item: object): void {
-    const detail = { kind: "figure", item } as Edge["detail"];
+  line([p, q]: readonly [Vec2, Vec2], item: DetailItem): void {
+    const detail = { kind: "figure", item } as const;
     const [a, b] = [this.vertex(p), this.vertex(q)];
     this.edges.push({ a, b, faces: [0, 0], concave: false, smooth: false, detail });
   }
@@ -233,14 +257,18 @@ const [SMALL, FINE] = [40, 240] as const;
 /** What has no ball larger than so many sagittas is left out. */
 const TINY = 1.5;
 
-/** A ring without corners that lie within a sagitta of the line between their neighbours. */
+/** A ring without corners that lie within a sagitta of what is left of it. */
 function simpler(ring: readonly Vec2[], sagitta: number): readonly Vec2[] {
-  const kept: Vec2[] = [];
-  ring.forEach((p, i) => {
-    const [a, b] = [kept[kept.length - 1] ?? ring[ring.length - 1], ring[(i + 1) % ring.length]];
+  const kept: Vec2[] = [ring[0]];
+  let skipped: Vec2[] = [];
+  ring.slice(1).forEach((p, i) => {
+    const [a, b] = [kept[kept.length - 1], ring[(i + 2) % ring.length]];
     const [dx, dy] = [b[0] - a[0], b[1] - a[1]];
-    const off = Math.abs(dx * (p[1] - a[1]) - dy * (p[0] - a[0]));
-    if (off > sagitta * Math.hypot(dx, dy)) kept.push(p);
+    const reach = sagitta * Math.hypot(dx, dy);
+    skipped.push(p);
+    if (skipped.every(([x, y]) => Math.abs(dx * (y - a[1]) - dy * (x - a[0])) <= reach)) return;
+    kept.push(p);
+    skipped = [];
   });
   return kept.length > 2 ? kept : ring;
 }

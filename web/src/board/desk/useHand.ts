@@ -12,6 +12,7 @@ import { caughtHeight, heightMarks } from "./heights";
 import { alongOf, begin, beginAtTop, onPaper, reach, type Raising } from "./raise";
 import { useDrag, type DragPoint } from "./useDrag";
 import { isThing } from "../fittings/isThing";
+import type { StageId } from "../../document";
 import { replaceElement } from "../../document/elements";
 import { useBoard, type Board } from "../useBoard";
 
@@ -53,7 +54,7 @@ export function useHand(holder: RefObject<HTMLDivElement | null>) {
     end: (point, moved) => {
       const { what } = doing.current;
       doing.current = { what: "nothing" };
-      if (what === "pan" && !moved && useView.getState().stage === "fittings" && !space)
+      if (what === "pan" && !moved && isPutting(useView.getState().stage) && !space)
         void import("../fittings/pressWall").then(({ press }) => press(stores, point.at, point.window));
       if (what === "raise" && (moved || !isFresh(useDesk.getState().raising))) {
         const lack = stores.takeMeasure();
@@ -112,6 +113,9 @@ export function useHand(holder: RefObject<HTMLDivElement | null>) {
   };
 }
 
+/** Whether things are put down where one presses. */
+const isPutting = (stage: StageId): boolean => stage === "fittings" || stage === "street";
+
 const chooseOne = (stores: Board, id: string | null): void => stores.choose(id === null ? [] : [id]);
 
 /** What a press begins: panning, a building or its next measure, or moving one. */
@@ -119,8 +123,8 @@ function begun(stores: Board, { at, window, alt }: DragPoint, panning: boolean):
   const { stage, tool } = stores.useView.getState();
   const { scene } = stores.useDocument.getState();
   const shot = stores.currentShot();
-  if (panning || (stage !== "masses" && stage !== "fittings")) return { what: "pan", last: window };
-  if (stage === "fittings") return fitting(stores, at, window);
+  if (panning || (stage !== "masses" && !isPutting(stage))) return { what: "pan", last: window };
+  if (isPutting(stage)) return fitting(stores, at, window);
   const view = stores.currentView();
   if (tool === "raise") {
     if (stores.useDesk.getState().raising) {

@@ -16,6 +16,7 @@ import { Elevation } from "./Elevation";
 import { DoorFields, WindowFields } from "./LookFields";
 import { RoomFields } from "./RoomFields";
 import { RuleFields } from "./RuleFields";
+import { THINGS } from "./things";
 import { ThingChoice } from "./things/ThingChoice";
 import { useSpoken } from "../../stores";
 import { useWall, type Wall } from "./useWall";
@@ -122,7 +123,7 @@ export function FittingsPanel() {
   return (
     <div className="space-y-2">
       <Fold title="Put where you press">
-        <ThingChoice />
+        <ThingChoice things={THINGS} />
       </Fold>
       <Fold title="Kits">
         <KitsToPut />

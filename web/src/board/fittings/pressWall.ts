@@ -1,5 +1,7 @@
-import { contains, type Vec2 } from "@zanvo/core/geometry";
-import { elevationOf, isBuilding, type Building } from "@zanvo/core/world";
+import { contains, distance2, type Vec2 } from "@zanvo/core/geometry";
+import { project } from "@zanvo/core/shot";
+import { elevationOf, isBuilding, isCrowd, type Building, type Crowd } from "@zanvo/core/world";
+import { replaceElement } from "../../document/elements";
 import { solids } from "../desk/useSolids";
 import { isThing } from "./isThing";
 import { thingOf } from "./things";
@@ -21,7 +23,33 @@ export async function press(board: Board, at: Vec2, window: Vec2): Promise<void>
   const { putting } = board.useFittings.getState();
   if (putting && "kit" in putting) return putKit(board, putting.kit, at, window);
   const thing = putting && thingOf(putting.thing);
-  return thing ? putThing(board, thing, at, window) : pressWall(board, at);
+  if (thing) return putThing(board, thing, at, window);
+  return board.useView.getState().stage === "street" ? pressThing(board, at, window) : pressWall(board, at);
+}
+
+/** Keeps the one of a crowd who is seen nearest to a place of the sheet, or lets them be rolled again. */
+function keepNearest(board: Board, crowd: Crowd, at: Vec2, window: Vec2): void {
+  const view = board.currentView();
+  const off = crowd.people.map(({ x, y, height }) => {
+    const seen = project(view, [x, y, height / 2]);
+    return seen ? distance2(seen, at) : Infinity;
+  });
+  const nearest = off.indexOf(Math.min(...off));
+  const stays = !crowd.people[nearest]?.kept;
+  const people = crowd.people.map((one, i) => (i === nearest ? { ...one, kept: stays || undefined } : one));
+  board.edit(replaceElement({ ...crowd, people }), `kept ${crowd.id}`);
+  const text = stays ? "Stays when the others are rolled again." : "Is rolled again with the others.";
+  board.showTag({ at: window, text, wrong: false });
+}
+
+/** Chooses what stands by itself and is seen at a place of the sheet, if anything. */
+async function pressThing(board: Board, at: Vec2, window: Vec2): Promise<void> {
+  const { pick } = await solids();
+  const seen = contains(board.currentShot().frame, at) ? pick(board.currentView(), board.looked(), at) : null;
+  const { elements } = board.useDocument.getState().scene;
+  const crowd = elements.find((one) => one.id === seen);
+  if (crowd && isCrowd(crowd) && board.chosenElements()[0]?.id === seen) return keepNearest(board, crowd, at, window);
+  board.choose(elements.some((one) => one.id === seen && isThing(one)) && seen ? [seen] : []);
 }
 
 /** Chooses the wall of a building that is seen at a place of the sheet, and the bay there. */

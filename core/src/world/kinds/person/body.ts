@@ -148,7 +148,7 @@ function head(high: number, lean: (place: Place) => Place): readonly Hull[] {
       part: "head",
       over: ["trunk"],
       balls: [
-        ball(at(-0.06 * high, 0.65), 0.34 * high),
+        ball(at(-0.06 * high, 0.66), 0.34 * high),
         ball(at(0.05 * high, 0.66), 0.33 * high),
         ball(at(0.1 * high, 0.27), 0.25 * high),
       ],

@@ -8,6 +8,7 @@ import { reachAround } from "./places";
 import { heightAt } from "./proportions";
 import { PersonSchema, type Person } from "./schema";
 export { crownOf, reachOfPerson } from "./body";
+export { personSolid } from "./build";
 export { reachAround } from "./places";
 export { EYES_UNDER, headsAt, heightAt, GROWN_HEADS } from "./proportions";
 export { PersonLook, POSES, WEARS, type Person, type Pose, type Wear } from "./schema";

@@ -5,6 +5,8 @@ import { groundAlong, validateSpots } from "../spots";
 import { HABITS, PlantSchema, type Habit, type Plant } from "./schema";
 export { HABITS, type Habit, type Plant } from "./schema";
 
+/** A trunk reaches so far around its middle at the foot, as a part of the tree's height. */
+const TRUNK = 0.03;
 /** Street trees stand so far apart, m (common practice). */
 const APART = [6, 10] as const;
 
@@ -27,7 +29,7 @@ export const plant = elementKind<Plant>(PlantSchema, {
   validate: (element) =>
     validateSpots(element) ??
     (element.clear >= element.height ? { field: "clear", message: "leaves no room for a crown." } : null),
-  outline: (element) => groundAlong(element, element.habit === "bush" ? element.spread / 2 : 0.3),
+  outline: (element) => groundAlong(element, element.habit === "bush" ? element.spread / 2 : TRUNK * element.height),
   span: ({ height }) => [0, height],
   ...onPath,
   withoutPlace: (element, place) =>

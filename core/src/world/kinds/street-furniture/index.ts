@@ -15,17 +15,17 @@ export function newStreetFurniture(
   return { kind: "street-furniture", thing, path, every, height, heading, ...(wires ? { wires } : {}) };
 }
 
-/** How far each reaches around its place on the ground, m. */
-const REACH: Partial<Record<StreetThing, number>> = { kiosk: 1.4, stall: 1.6, shelter: 1.9, bin: 0.3 };
-/** Of posts, this, m. */
-const POST = 0.15;
+/** How far each reaches around its place on the ground, as a part of its height. */
+const REACH: Partial<Record<StreetThing, number>> = { kiosk: 0.5, stall: 0.7, shelter: 0.8, bin: 0.3 };
+/** Of posts, this. */
+const POST = 0.05;
 
 export const streetFurniture = elementKind<StreetFurniture>(StreetFurnitureSchema, {
   kind: "street-furniture",
   word: "Street furniture",
   stands: true,
   validate: validateSpots,
-  outline: (element) => groundAlong(element, REACH[element.thing] ?? POST),
+  outline: (element) => groundAlong(element, (REACH[element.thing] ?? POST) * element.height),
   span: ({ height }) => [0, height],
   ...onPath,
   withoutPlace: (element, place) =>

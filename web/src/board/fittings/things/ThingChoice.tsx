@@ -1,6 +1,6 @@
 import { useMemo } from "react";
 import { useBoard } from "../../useBoard";
-import { thingOf, THINGS, type Thing } from ".";
+import { thingOf, type Thing, type THINGS } from ".";
 import { sampleOf } from "./sample";
 import { usePutting } from "../usePutting";
 
@@ -34,14 +34,14 @@ function Sample({ thing, taken, onTake }: { thing: Thing; taken: boolean; onTake
 }
 
 /** Rows of small drawings of what can be put where one presses; one that is taken up is put back again. */
-export function ThingChoice() {
+export function ThingChoice({ things: all }: { readonly things: typeof THINGS }) {
   const { useFittings, fit } = useBoard();
   const putting = useFittings((fittings) => fittings.putting);
   usePutting();
   const taken = putting && "thing" in putting ? thingOf(putting.thing) : undefined;
   return (
     <>
-      {THINGS.map(([title, things]) => (
+      {all.map(([title, things]) => (
         <div key={title} role="group" aria-label={title} className="flex flex-wrap gap-1">
           {things.map((thing) => (
             <Sample

@@ -1,7 +1,10 @@
 import { fixtures } from "./fixtures";
 import { furniture } from "./furniture";
+import { people } from "./people";
+import { plants } from "./plants";
 import { signs } from "./signs";
 import { stairs } from "./stairs";
+import { streetFurniture } from "./streetFurniture";
 import type { Thing } from "./thing";
 export type { PressedPlace, Thing } from "./thing";
 
@@ -13,6 +16,13 @@ export const THINGS: readonly (readonly [title: string, things: readonly Thing[]
   ["Furniture", furniture],
 ];
 
+/** What can be put in streets, in the order of its samples. */
+export const STREET_THINGS: typeof THINGS = [
+  ["People", people],
+  ["Trees", plants],
+  ["Street furniture", streetFurniture],
+];
+
 /** What is to be put, by its id. */
 export const thingOf = (id: string): Thing | undefined =>
-  THINGS.flatMap(([, things]) => things).find((thing) => thing.id === id);
+  [...THINGS, ...STREET_THINGS].flatMap(([, things]) => things).find((thing) => thing.id === id);

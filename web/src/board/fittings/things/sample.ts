@@ -5,6 +5,8 @@ import type { PressedPlace, Thing } from "./thing";
 
 /** From where samples are looked at: so far off that they are drawn without a point, m. */
 const EYE: Vec3 = [-1300, -2400, 1500];
+/** Round things are drawn within this angle, rad: some mm from so far off. */
+const WITHIN = 2e-6;
 /** Towards the eye, as near as a quarter turn goes to it, degrees; and the wall or the slope that samples are on. */
 const FACES = 180;
 const PLACES: readonly PressedPlace[] = [
@@ -27,7 +29,7 @@ export function sampleOf(thing: Thing, wide: number, high: number): readonly (re
   const element = alone(thing);
   if (!element) return [];
   const { solids, details } = built([element]);
-  const { ends, edgeClass } = visibleEdges(solids, EYE, details);
+  const { ends, edgeClass } = visibleEdges(solids, EYE, details, WITHIN);
   const forward = scale(EYE, -1 / norm(EYE));
   const right = scale([forward[1], -forward[0], 0], 1 / Math.hypot(forward[0], forward[1]));
   const down = cross(forward, right);
