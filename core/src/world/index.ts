@@ -34,6 +34,7 @@ export * from "./rolledCrowd";
 export * from "./kinds/person";
 export * from "./kinds/plant";
 export * from "./kinds/street-furniture";
+export * from "./kinds/vehicle";
 export * from "./kinds/ground";
 export { type Rails } from "./kinds/rails";
 export * from "./kinds/sign";

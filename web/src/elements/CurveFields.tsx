@@ -5,6 +5,7 @@ import {
   type Rails,
   type Street,
   type StreetFurniture,
+  type Vehicle,
   type Wall,
 } from "@zanvo/core/world";
 import { Check } from "../ui";
@@ -12,7 +13,7 @@ import { Measures } from "./Measures";
 import type { Change } from "./view";
 
 interface CurveFieldsProps {
-  readonly element: Street | Canal | Rails | Wall | Plant | StreetFurniture;
+  readonly element: Street | Canal | Rails | Wall | Plant | StreetFurniture | Vehicle;
   readonly change: Change;
 }
 

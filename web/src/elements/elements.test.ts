@@ -28,6 +28,7 @@ it("every tool says what the hand does, and stands once on the plan", () => {
     "crowd",
     "plant",
     "street-furniture",
+    "vehicle",
     "square",
     "park",
     "wall",

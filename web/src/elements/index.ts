@@ -21,6 +21,7 @@ import { steps } from "./steps";
 import { street } from "./street";
 import { streetFurniture } from "./streetFurniture";
 import { turned } from "./turned";
+import { vehicle } from "./vehicle";
 import { wall } from "./wall";
 import type { ElementView } from "./view";
 export {
@@ -53,6 +54,7 @@ export const VIEWS: readonly ElementView[] = [
   crowd,
   plant,
   streetFurniture,
+  vehicle,
   sign,
   square,
   wall,

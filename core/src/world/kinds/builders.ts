@@ -22,6 +22,7 @@ import { stepsBuilder } from "./steps/builder";
 import { streetBuilder } from "./street/builder";
 import { streetFurnitureBuilder } from "./street-furniture/builder";
 import { turnedBuilder } from "./turned/builder";
+import { vehicleBuilder } from "./vehicle/builder";
 import { wallBuilder } from "./wall/builder";
 
 type Builders = { readonly [K in Element["kind"]]: ElementBuilder<Extract<Element, { kind: K }>> };
@@ -48,6 +49,7 @@ const BUILDERS: Builders = {
   bridge: bridgeBuilder,
   square: squareBuilder,
   rails: railsBuilder,
+  vehicle: vehicleBuilder,
   wall: wallBuilder,
   ground: groundBuilder,
   skyline: skylineBuilder,

@@ -23,6 +23,7 @@ import { steps } from "./steps";
 import { street } from "./street";
 import { streetFurniture } from "./street-furniture";
 import { turned } from "./turned";
+import { vehicle } from "./vehicle";
 import { wall } from "./wall";
 export type { Box, ElementError, ElementKind, Figure, Hanging, LevelCircle, Oddity, RoadwayEnd } from "./kind";
 
@@ -40,6 +41,7 @@ export const KINDS = [
   crowd,
   plant,
   streetFurniture,
+  vehicle,
   sign,
   street,
   steps,

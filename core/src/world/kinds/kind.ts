@@ -256,9 +256,13 @@ const places = (points: readonly Point[]): readonly Vec2[] => points.map(({ x, y
 const put = (points: readonly Point[], place: number, [x, y]: Vec2): Point[] =>
   points.map((one, i) => (i === place ? { x, y } : one));
 
+/** A line begins as so long where there was one place only, m. */
+const ON = 10;
+
 /** Points with one more behind one of them: halfway to the next, or as far beyond the last one of a line. */
 function pointsWith(points: readonly Point[], behind: number, closed: boolean): Point[] {
   const [p, n] = [points[behind], points.length];
+  if (n === 1) return [p, { x: p.x + ON, y: p.y }];
   const ends = !closed && behind === n - 1;
   const q = ends ? points[behind - 1] : points[(behind + 1) % n];
   const k = ends ? -1 : 0.5;

@@ -6,6 +6,7 @@ import { signs } from "./signs";
 import { stairs } from "./stairs";
 import { streetFurniture } from "./streetFurniture";
 import type { Thing } from "./thing";
+import { vehicles } from "./vehicles";
 export type { PressedPlace, Thing } from "./thing";
 
 /** What can be put where one presses in the picture, in the order of its samples. */
@@ -21,6 +22,7 @@ export const STREET_THINGS: typeof THINGS = [
   ["People", people],
   ["Trees", plants],
   ["Street furniture", streetFurniture],
+  ["Vehicles", vehicles],
 ];
 
 /** What is to be put, by its id. */
