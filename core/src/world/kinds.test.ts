@@ -114,7 +114,13 @@ const SAMPLES: { readonly [K in Element["kind"]]: Extract<Element, { kind: K }> 
       { x: 6, y: 2, pose: "walking", heading: 200, height: 1.2, age: 7, kept: true },
     ],
   },
-  vehicle: { ...base, ...newVehicle("car", [{ x: 2, y: 3 }], 40) },
+  vehicle: {
+    ...base,
+    ...newVehicle("car", [
+      { x: 2, y: 3 },
+      { x: 30, y: 3 },
+    ]),
+  },
   person: { ...base, ...newPerson({ x: 2, y: 3, z: 0.5 }, 40) },
   sign: {
     ...base,
