@@ -3,6 +3,7 @@ import type { Scene, Shot } from "../scene";
 import type { Told } from "../units";
 import type { View } from "../shot";
 import type { Pin } from "../vanishing";
+import type { Element } from "../world";
 
 /** Something a second pair of eyes would point out: what, where, how much, why it matters. It never blocks. */
 export interface Finding {
@@ -19,6 +20,8 @@ export interface Finding {
   readonly between?: readonly [string, string];
   /** One thing to do about it, and the shot as it would be then. */
   readonly fix?: { readonly label: Told; readonly shot: Shot };
+  /** One thing to do about an element, and that as it would be then. */
+  readonly mend?: { readonly label: Told; readonly element: Element };
 }
 
 /** What a check looks at. */

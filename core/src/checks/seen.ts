@@ -12,6 +12,7 @@ import { insideThing } from "./inside";
 import { leaningOval } from "./leaning";
 import { missedPoint } from "./ownAims";
 import { ovalEnds } from "./ovalEnds";
+import { feetOff, tallerThanDoors } from "./people";
 import { onSlopes } from "./slopes";
 import { tangents } from "./tangents";
 import { thinnedDetails } from "./thinned";
@@ -40,6 +41,8 @@ export function seenFindings(scene: Scene, shot: Shot): Finding[] {
   const looked = { scene, shot, view, pins: pinsOf(scene.orientations, shot) };
   return [
     ...LATER.flatMap((check) => check(looked)),
+    ...feetOff(scene, shot, view, solids),
+    ...tallerThanDoors(scene, shot, view),
     ...tangents(scene, shot, solids, visible),
     ...thinnedDetails(shot, visible),
   ];

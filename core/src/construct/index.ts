@@ -8,3 +8,4 @@ export * from "./plan";
 export * from "./planSnap";
 export * from "./beside";
 export * from "./beforeWall";
+export * from "./groundRuler";

@@ -31,6 +31,7 @@ export * from "./kinds/fixture";
 export * from "./kinds/furniture";
 export * from "./kinds/crowd";
 export * from "./rolledCrowd";
+export { upperFacesOf } from "./upperFaces";
 export * from "./kinds/person";
 export * from "./kinds/plant";
 export * from "./kinds/street-furniture";

@@ -24,7 +24,7 @@ interface FoundProps {
 
 /** What can be done about a finding. */
 function Fixes({ finding, busy, onFree, onPart }: FoundProps) {
-  const { fix, between } = finding;
+  const { fix, mend, between } = finding;
   const stores = useBoard();
   const { useMeasures, useShot, edit, onShot } = stores;
   const [measures, shot] = [useMeasures(), useShot()];
@@ -59,6 +59,17 @@ function Fixes({ finding, busy, onFree, onPart }: FoundProps) {
           }}
         >
           {measures(fix.label)}
+        </Button>
+      )}
+      {mend && (
+        <Button
+          className="mt-1 w-full"
+          onClick={() => {
+            point(stores, null);
+            edit(replaceElement(mend.element));
+          }}
+        >
+          {measures(mend.label)}
         </Button>
       )}
       <Button

@@ -282,7 +282,10 @@ export function cardOf(id: string, shape: Hulls, how: Fineness & { readonly eye:
   if (!card) return nothing;
   const sagitta = sagittaAt(how, norm(sub(eye, middle)));
   const tall = extentOf(shape.hulls)[1][2] - extentOf(shape.hulls)[0][2];
-  const large = shape.hulls.filter(({ balls }) => balls.some(([, , , radius]) => radius > TINY * sagitta));
+  const large = shape.hulls.filter(
+    // What is drawn by its rims has small balls, however wide it is.
+    ({ balls }) => balls.length > 3 || balls.some(([, , , radius]) => radius > TINY * sagitta),
+  );
   const seen = (tall < SMALL * sagitta ? [asOne(shape.hulls)] : large).flatMap(
     ({ balls, ...hull }): readonly SeenHull[] => {
       const own = placed(shape, { balls });

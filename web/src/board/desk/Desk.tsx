@@ -44,6 +44,7 @@ const LaySurface = lazily(async () => (await import("./UnderHandles")).LaySurfac
 
 // Fetched when one first draws.
 const WallMarks = lazily(async () => (await import("../fittings/WallMarks")).WallMarks);
+const StreetMarks = lazily(async () => (await import("../street/StreetMarks")).StreetMarks);
 const DrawSurface = lazily(async () => (await import("../draw/DrawSurface")).DrawSurface);
 
 // Fetched when something is first noted from life.
@@ -234,6 +235,11 @@ export function Desk() {
         {stage === "fittings" && (
           <Suspense fallback={null}>
             <WallMarks />
+          </Suspense>
+        )}
+        {stage === "street" && (
+          <Suspense fallback={null}>
+            <StreetMarks />
           </Suspense>
         )}
         <Handles />

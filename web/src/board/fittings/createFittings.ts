@@ -1,3 +1,4 @@
+import type { Vec2 } from "@zanvo/core/geometry";
 import type { Kit } from "@zanvo/core/scene";
 import type { Front } from "@zanvo/core/world";
 import { create } from "zustand";
@@ -19,13 +20,21 @@ export interface FittingsState {
   readonly bay: ChosenBay | null;
   /** The front that was copied, to be put on other walls. */
   readonly copied: Front | null;
+  /** A ruler that stands on the ground in the picture: its foot and its height, m. */
+  readonly ruler: { readonly at: Vec2; readonly height: number } | null;
   /** What is put where the picture is pressed next: a thing, by its id, or a kit. */
   readonly putting: { readonly thing: string } | { readonly kit: Kit } | null;
 }
 
 /** Which wall is fitted out. Nothing of it is part of the document. */
 export function createFittings() {
-  const useFittings = create<FittingsState>(() => ({ wall: null, bay: null, copied: null, putting: null }));
+  const useFittings = create<FittingsState>(() => ({
+    wall: null,
+    bay: null,
+    copied: null,
+    putting: null,
+    ruler: null,
+  }));
   return {
     useFittings,
     fit: (change: Partial<FittingsState>): void => useFittings.setState(change),

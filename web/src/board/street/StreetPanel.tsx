@@ -4,6 +4,7 @@ import { STREET_THINGS } from "../fittings/things";
 import { ThingChoice } from "../fittings/things/ThingChoice";
 import { ChosenFields } from "../panels/ChosenFields";
 import { useBoard } from "../useBoard";
+import { RulerFields } from "./RulerFields";
 
 /** What makes a street inhabited: people, trees, lamps and stalls, put down where the picture is pressed. */
 export function StreetPanel() {
@@ -11,11 +12,17 @@ export function StreetPanel() {
   const chosen = useChosen();
   return (
     <div className="space-y-2">
-      <Fold title="Put where you press" open>
-        <ThingChoice things={STREET_THINGS} />
-      </Fold>
-      <p className="text-pencil">Press what stands there to choose it; drag it over the ground.</p>
       {chosen && isThing(chosen) && <ChosenFields element={chosen} />}
+      {STREET_THINGS.map((group, i) => (
+        <Fold key={group[0]} title={group[0]} open={i === 0}>
+          <ThingChoice things={[group]} />
+        </Fold>
+      ))}
+      <p className="text-pencil">
+        Press what stands there to choose it; drag it over the ground. Crowds, rows of trees and lamps, and parked cars
+        are drawn on the plan.
+      </p>
+      <RulerFields />
     </div>
   );
 }
