@@ -35,6 +35,8 @@ export { upperFacesOf } from "./upperFaces";
 export * from "./kinds/person";
 export * from "./kinds/plant";
 export * from "./kinds/street-furniture";
+export * from "./kinds/boat";
+export * from "./kinds/sky";
 export * from "./kinds/vehicle";
 export * from "./kinds/ground";
 export { type Rails } from "./kinds/rails";

@@ -31,6 +31,8 @@ import {
   newFurniture,
   newPerson,
   newPlant,
+  newBoat,
+  newSky,
   newStreetFurniture,
   newVehicle,
   scaled,
@@ -121,6 +123,8 @@ const SAMPLES: { readonly [K in Element["kind"]]: Extract<Element, { kind: K }> 
       { x: 30, y: 3 },
     ]),
   },
+  boat: { ...base, ...newBoat("sailing", { x: 2, y: 3, z: -1 }, 40) },
+  sky: { ...base, ...newSky("cloud", { x: 2, y: 300, z: 400 }, 4) },
   person: { ...base, ...newPerson({ x: 2, y: 3, z: 0.5 }, 40) },
   sign: {
     ...base,

@@ -2,6 +2,7 @@ import type { Element } from "@zanvo/core/world";
 import { arches } from "./arches";
 import { basin } from "./basin";
 import { block } from "./block";
+import { boat } from "./boat";
 import { bridge } from "./bridge";
 import { building } from "./building";
 import { canal } from "./canal";
@@ -15,6 +16,7 @@ import { person } from "./person";
 import { plant } from "./plant";
 import { rails } from "./rails";
 import { sign } from "./sign";
+import { sky } from "./sky";
 import { skyline } from "./skyline";
 import { square } from "./square";
 import { steps } from "./steps";
@@ -55,6 +57,8 @@ export const VIEWS: readonly ElementView[] = [
   plant,
   streetFurniture,
   vehicle,
+  boat,
+  sky,
   sign,
   square,
   wall,

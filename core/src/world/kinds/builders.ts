@@ -2,6 +2,7 @@ import type { Element } from ".";
 import { archesBuilder } from "./arches/builder";
 import { basinBuilder } from "./basin/builder";
 import { blockBuilder } from "./block/builder";
+import { boatBuilder } from "./boat/builder";
 import { bridgeBuilder } from "./bridge/builder";
 import type { ElementBuilder } from "./builder";
 import { buildingBuilder } from "./building/builder";
@@ -16,6 +17,7 @@ import { personBuilder } from "./person/builder";
 import { plantBuilder } from "./plant/builder";
 import { railsBuilder } from "./rails/builder";
 import { signBuilder } from "./sign/builder";
+import { skyBuilder } from "./sky/builder";
 import { skylineBuilder } from "./skyline/builder";
 import { squareBuilder } from "./square/builder";
 import { stepsBuilder } from "./steps/builder";
@@ -50,6 +52,8 @@ const BUILDERS: Builders = {
   square: squareBuilder,
   rails: railsBuilder,
   vehicle: vehicleBuilder,
+  boat: boatBuilder,
+  sky: skyBuilder,
   wall: wallBuilder,
   ground: groundBuilder,
   skyline: skylineBuilder,

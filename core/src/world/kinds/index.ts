@@ -3,6 +3,7 @@ import { sentence, type Told } from "../../units";
 import { arches } from "./arches";
 import { basin } from "./basin";
 import { block } from "./block";
+import { boat } from "./boat";
 import { bridge } from "./bridge";
 import { building } from "./building";
 import { canal } from "./canal";
@@ -17,6 +18,7 @@ import { person } from "./person";
 import { plant } from "./plant";
 import { rails } from "./rails";
 import { sign } from "./sign";
+import { sky } from "./sky";
 import { skyline } from "./skyline";
 import { square } from "./square";
 import { steps } from "./steps";
@@ -42,6 +44,8 @@ export const KINDS = [
   plant,
   streetFurniture,
   vehicle,
+  boat,
+  sky,
   sign,
   street,
   steps,

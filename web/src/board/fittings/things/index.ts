@@ -1,7 +1,9 @@
+import { boats } from "./boats";
 import { fixtures } from "./fixtures";
 import { furniture } from "./furniture";
 import { people } from "./people";
 import { plants } from "./plants";
+import { sky } from "./sky";
 import { signs } from "./signs";
 import { stairs } from "./stairs";
 import { streetFurniture } from "./streetFurniture";
@@ -23,6 +25,8 @@ export const STREET_THINGS: typeof THINGS = [
   ["Trees", plants],
   ["Street furniture", streetFurniture],
   ["Vehicles", vehicles],
+  ["Boats", boats],
+  ["Sky", sky],
 ];
 
 /** What is to be put, by its id. */

@@ -1,0 +1,54 @@
+import fc from "fast-check";
+import { between, whyOpen } from "../../testing";
+import { radians } from "../geometry";
+import { BOATS, build, facing, newBoat, newSky, SKY_THINGS, volumeOf, type BoatThing, type SkyThing } from ".";
+
+describe("boats", () => {
+  it.each(Object.keys(BOATS) as BoatThing[])(
+    "a %s is a closed hull of its measures that floats by displacing water",
+    (thing) => {
+      fc.assert(
+        fc.property(between(0.7, 1.4), between(0, 360), (times, heading) => {
+          const fresh = newBoat(thing, { x: 3, y: -7, z: -1.2 }, heading);
+          const boat = { ...fresh, id: "b", name: "Gull", length: fresh.length * times };
+          const [hull] = build([boat]);
+          expect(whyOpen(hull)).toBeNull();
+          expect(volumeOf(hull)).toBeGreaterThan(0);
+          const [fx, fy] = [Math.sin(radians(heading)), Math.cos(radians(heading))];
+          const along = hull.vertices.map(([x, y]) => (x - 3) * fx + (y + 7) * fy);
+          expect(Math.max(...along) - Math.min(...along)).toBeCloseTo(boat.length, 6);
+          const across = hull.vertices.map(([x, y]) => (x - 3) * fy - (y + 7) * fx);
+          expect(Math.max(...across) - Math.min(...across)).toBeCloseTo(boat.width, 6);
+          const heights = hull.vertices.map(([, , z]) => z + 1.2);
+          expect(Math.min(...heights)).toBeCloseTo(-boat.draught, 6);
+          expect(Math.max(...heights)).toBeGreaterThan(boat.side);
+          // Its block coefficient, what it fills of length, width and draught under water, is a ship's: 0.3 to 0.9
+          // (common practice). Under water there are its bottom and sides alone, above them at the most its whole volume.
+          expect(volumeOf(hull) / (boat.length * boat.width * (boat.draught + boat.side))).toBeLessThan(0.95);
+        }),
+        { numRuns: 10 },
+      );
+    },
+  );
+});
+
+describe("what is in the sky", () => {
+  it.each(Object.keys(SKY_THINGS) as SkyThing[])("%s are as wide as they are said to be, over their place", (thing) => {
+    for (const seed of [1, 2, 3]) {
+      const { size, up } = SKY_THINGS[thing];
+      const [solid] = build([{ ...newSky(thing, { x: 0, y: 500, z: up }, seed), id: "s", name: "Sky" }]);
+      const card = facing(solid, [0, -4000, up], { within: 1e-6 });
+      const places = card.faces[0].pieces.flat().map((n) => card.vertices[n]);
+      const wide = Math.max(...places.map(([x]) => x)) - Math.min(...places.map(([x]) => x));
+      expect(wide / size).toBeGreaterThan(0.6);
+      expect(wide / size).toBeLessThan(2);
+      expect(Math.min(...places.map(([, , z]) => z)) - up).toBeGreaterThan(-0.02 * size);
+    }
+  });
+
+  it("clouds lie level at their foot: seen level from afar, none of them is under it", () => {
+    const [solid] = build([{ ...newSky("bank", { x: 0, y: 3000, z: 500 }, 3), id: "s", name: "Sky" }]);
+    const card = facing(solid, [0, 0, 500], { within: 1e-6 });
+    expect(Math.min(...card.vertices.map(([, , z]) => z))).toBeGreaterThan(499);
+  });
+});

@@ -1,0 +1,27 @@
+import type { Static } from "@sinclair/typebox";
+import { Flags, Id, named, Size, Standing, strict, Type } from "../../../fields";
+
+/** What is in the sky: how wide each usually is, and how high over the ground, m (common practice). */
+export const SKY_THINGS = {
+  cloud: { label: "Cloud", size: 120, up: 400 },
+  bank: { label: "Bank of clouds", size: 600, up: 500 },
+  smoke: { label: "Smoke", size: 8, up: 0 },
+  balloon: { label: "Balloon", size: 16, up: 60 },
+  kite: { label: "Kite", size: 1.4, up: 30 },
+  birds: { label: "Birds", size: 20, up: 25 },
+} as const;
+export type SkyThing = keyof typeof SKY_THINGS;
+
+/** Something in the sky, over its place; clouds lie flat on a level of their own, as they do. */
+export const SkySchema = strict({
+  id: Id,
+  kind: Type.Literal("sky"),
+  name: Type.String({ maxLength: 200 }),
+  thing: Type.Unsafe<SkyThing>({ type: "string", enum: Object.keys(SKY_THINGS) }),
+  at: Standing("Over the ground"),
+  size: named("Size", Size),
+  seed: Type.Integer({ minimum: 0, maximum: 4294967295 }),
+  ...Flags,
+});
+
+export type Sky = Static<typeof SkySchema>;
