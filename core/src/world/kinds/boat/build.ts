@@ -45,42 +45,36 @@ function hullSolid(boat: Boat, at: (place: Vec3) => Vec3): Solid {
   const sections = sectionsOf(boat);
   const n = sections.length;
   const deep = deckOf(boat) * boat.side;
-  // Its deck, so much under the rail, as wide as the hull is there, less its planks.
-  const decks = sections.map(([rail, bilge]): readonly Vec3[] => {
+  // Within its rail, on the left and the right, its inner sides and its deck, so much lower.
+  const inner = sections.map(([rail, bilge]): readonly Vec3[] => {
     const share = deep / (rail[2] - bilge[2]);
-    const half = PLANKED * (rail[0] + share * (bilge[0] - rail[0]));
+    const [top, low] = [PLANKED * rail[0], PLANKED * (rail[0] + share * (bilge[0] - rail[0]))];
+    const [y, z] = [rail[1], rail[2]];
     return [
-      [half, rail[1], rail[2] - deep],
-      [-half, rail[1], rail[2] - deep],
+      [top, y, z],
+      [low, y, z - deep],
+      [-low, y, z - deep],
+      [-top, y, z],
     ];
   });
-  const vertices = [...sections.flat(), ...decks.flat()].map(at);
-  const rib = (i: number, k: number) => 5 * i + k;
-  const deck = (i: number, k: number) => 5 * n + 2 * i + k;
+  const vertices = [...sections.flat(), ...inner.flat()].map(at);
+  // Around each station: its rib from rail to rail, and its inside back to the left.
+  const around = Array.from({ length: n }, (_, i) => [
+    ...[0, 1, 2, 3, 4].map((k) => 5 * i + k),
+    ...[3, 2, 1, 0].map((k) => 5 * n + 4 * i + k),
+  ]);
   const loops: number[][] = [];
   const rounds: (number | undefined)[] = [];
-  const face = (loop: number[], round?: number) => {
-    loops.push([...loop].reverse());
-    rounds.push(round);
-  };
-  for (let i = 0; i + 1 < n; i++) {
-    for (let k = 0; k < 4; k++) {
-      const [a, b, c, d] = [rib(i, k), rib(i + 1, k), rib(i + 1, k + 1), rib(i, k + 1)];
+  for (let i = 0; i + 1 < n; i++)
+    around[i].forEach((a, k) => {
+      const next = (k + 1) % around[i].length;
+      const [b, c, d] = [around[i + 1][k], around[i + 1][next], around[i][next]];
       // Triangles, for its sides are wound: joins within a strake are smooth.
-      face([a, d, b], k);
-      face([d, c, b], k);
-    }
-    // The rail's inner side on the left and on the right, and the deck between.
-    face([rib(i, 0), rib(i + 1, 0), deck(i + 1, 0)], 4);
-    face([rib(i, 0), deck(i + 1, 0), deck(i, 0)], 4);
-    face([rib(i, 4), deck(i + 1, 1), rib(i + 1, 4)], 5);
-    face([rib(i, 4), deck(i, 1), deck(i + 1, 1)], 5);
-    face([deck(i, 0), deck(i + 1, 0), deck(i + 1, 1)], 6);
-    face([deck(i, 0), deck(i + 1, 1), deck(i, 1)], 6);
-  }
-  face([rib(0, 0), deck(0, 0), deck(0, 1), rib(0, 4), rib(0, 3), rib(0, 2), rib(0, 1)]);
-  const last = n - 1;
-  face([rib(last, 0), rib(last, 1), rib(last, 2), rib(last, 3), rib(last, 4), deck(last, 1), deck(last, 0)]);
+      loops.push([a, b, d], [b, c, d]);
+      rounds.push(k, k);
+    });
+  loops.push(around[0], [...around[n - 1]].reverse());
+  rounds.push(undefined, undefined);
   return solidOf(boat.id, vertices, loops, rounds);
 }
 
