@@ -1,6 +1,7 @@
 // Makes the demo scenes: a corner of Kestrel Quay, an invented harbour quarter. Run: node demo/make.mjs
 import { readFileSync, writeFileSync } from "node:fs";
 import { chandlersRow } from "./chandlersRow.mjs";
+import { tramStreet } from "./tramStreet.mjs";
 import { kits } from "./kits.mjs";
 import { a3, bundles } from "./sheets.mjs";
 import { roundThings } from "./roundThings.mjs";
@@ -297,5 +298,6 @@ write("5-the-whole-quarter", wholeQuarter(a3));
 
 write("6-chandlers-row", chandlersRow);
 write("7-customs-square", roundThings);
+write("8-capstan-street", tramStreet);
 
 for (const { file, ...kit } of kits) write(`kits/${file}`, kit);

@@ -136,7 +136,7 @@ try {
 
   await board("Quay street, the corner");
   await page.keyboard.press("3");
-  await page.keyboard.press("9");
+  await page.keyboard.press("0");
   await page.getByRole("link", { name: "The corner" }).click();
   await page.getByRole("application", { name: "Photo" }).waitFor();
   await page.waitForTimeout(1500);
@@ -165,7 +165,7 @@ try {
   await shoot("six-points");
 
   await board("Under the coal gantry");
-  await page.keyboard.press("8");
+  await page.keyboard.press("9");
   await page.getByRole("button", { name: "Lamp (dark mode)" }).click();
   await shoot("hand-over-lamp");
   await page.getByRole("button", { name: "Lamp (dark mode)" }).click();
