@@ -117,13 +117,20 @@ try {
   await page.mouse.click(470, 250);
   await page.getByRole("figure", { name: "The wall, flat" }).waitFor();
   await shoot("fittings");
-  await page.getByRole("button", { name: "1 Down the row" }).click();
-  await page.waitForTimeout(1500);
-  await shoot("street");
   await page.getByRole("button", { name: "3 In the chandlery" }).click();
   await page.getByText("Put where you press").click();
   await page.waitForTimeout(1500);
   await shoot("room");
+
+  await board("Capstan Street");
+  await page.keyboard.press("8");
+  await page.getByLabel("A ruler on the ground, and lines of heads").click();
+  await page.waitForTimeout(5000);
+  await shoot("street");
+  await page.getByRole("button", { name: "3 Boats at the quay" }).click();
+  await page.getByText("Boats", { exact: true }).click();
+  await page.waitForTimeout(3000);
+  await shoot("quay");
 
   await page.goto(`http://127.0.0.1:${PORT}/kits`);
   await page.getByRole("article", { name: "Warehouse" }).waitFor();
@@ -153,12 +160,6 @@ try {
   // The picture of the whole quarter is worked out anew from there.
   await page.waitForTimeout(6000);
   await shoot("plan");
-  await board("Kestrel Quay, the whole quarter");
-  await page.keyboard.press("6");
-  await page.keyboard.press("Escape");
-  await page.getByRole("button", { name: "1 The corner of the square" }).click();
-  await page.waitForTimeout(6000);
-  await shoot("junctions");
   await board("The quarter from a kite balloon");
   await page.keyboard.press("3");
   await page.getByText("Lens and curved systems").click();
