@@ -52,7 +52,7 @@ try {
   await page.keyboard.press("4");
   for (const set of ["Main streets, left", "Main streets, right", "Uprights"])
     await page.getByRole("region", { name: set }).getByRole("slider").press("Home");
-  await page.getByRole("button", { name: "Street", exact: true }).click();
+  await page.getByRole("region", { name: "Grid tools" }).getByRole("button", { name: "Street", exact: true }).click();
   await shoot("grid");
   for (let i = 0; i < 4; i++) await page.keyboard.press("Control+z");
   await page.keyboard.press("c");
