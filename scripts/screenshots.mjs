@@ -125,8 +125,10 @@ try {
   await board("Capstan Street");
   await page.keyboard.press("8");
   await page.getByLabel("A ruler on the ground, and lines of heads").click();
-  await page.waitForTimeout(5000);
+  // A street with all that stands in it comes in parts.
+  await page.waitForTimeout(14_000);
   await shoot("street");
+  await page.getByLabel("A ruler on the ground, and lines of heads").click();
   await page.getByRole("button", { name: "3 Boats at the quay" }).click();
   await page.getByText("Boats", { exact: true }).click();
   await page.waitForTimeout(3000);

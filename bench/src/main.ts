@@ -8,6 +8,7 @@ import { importing } from "./imported";
 import { projecting, visibility } from "./core";
 import { tiling } from "./paper";
 import { roundThings } from "./round";
+import { inhabitedQuarter } from "./street";
 import { detecting, recovering } from "./recover";
 import { row } from "./timing";
 
@@ -17,6 +18,7 @@ visibility();
 towns();
 fronts();
 roundThings();
+inhabitedQuarter();
 importing();
 drawingByHand();
 curves();

@@ -1,9 +1,7 @@
-import { visibilityCache } from "@zanvo/core/visibility";
 import { moved, newColumns, newTurned, type Element } from "@zanvo/core/world";
+import { looking } from "./looked";
 import { row } from "./timing";
 
-/** At a picture distance of 500 mm: the usual least gap, and what round faces are exact within, rad. */
-const HOW = { leastAngle: 0.8 / 500, within: 0.05 / 500 };
 const EYE = [3, -40, 1.6] as const;
 
 /** Ten colonnades of twenty Corinthian columns, one behind the other, and two rows of ten domes beyond them. */
@@ -20,14 +18,7 @@ const square = (): Element[] => [
 
 /** Columns with capitals and domes as an eye sees them: from nothing, and after a dome was moved. */
 export function roundThings(): void {
-  const see = visibilityCache();
-  const look = (elements: readonly Element[]) => {
-    const begun = performance.now();
-    const parts = see(elements, EYE, HOW);
-    let part = parts.next();
-    while (!part.done) part = parts.next();
-    return [performance.now() - begun, part.value.edgeClass.length] as const;
-  };
+  const look = looking(EYE);
   const all = square();
   const [first, stretches] = look(all);
   const [again] = look(all.map((one, i) => (i === all.length - 1 ? moved(one, 0.3, 0) : one)));

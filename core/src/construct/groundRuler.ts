@@ -19,7 +19,7 @@ const [APART, TICK] = [0.5, 0.06] as const;
 /** Guides run so far before the ruler and beyond it, m. */
 const [BEFORE, BEYOND] = [40, 2000] as const;
 /** They begin no nearer to the eye than this, m. */
-const NEAREST = 1;
+const NEAREST = 0.1;
 
 /**
  * A ruler at a place of the ground: heads of one height lie on a line that runs to the same point as the line of their

@@ -61,6 +61,7 @@ export * from "./path";
 export * from "./polygon";
 export { rowBoundaries } from "./boundaries";
 export * from "./round";
+export { facing, type Seeing } from "./round/facing";
 export { OUTLINE_ONLY, type Resolution } from "./resolution";
 export * from "./row";
 export { RowSchema, type Row } from "./rowSchema";

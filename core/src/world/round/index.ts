@@ -2,14 +2,14 @@ import { add, dot, type Vec3 } from "../../geometry";
 import type { Solid } from "../solid";
 import { meshOfExtruded, type Extruded } from "./extruded";
 import type { Fineness } from "./how";
-import { cardOf, boxOfHulls, type Hulls } from "./hulls";
+import { boxOfHulls, type Hulls } from "./hulls";
 import type { OutlinePoint } from "./outline";
-import { seenSolidOfMesh, solidOfMesh } from "./mesh";
+import { solidOfMesh } from "./mesh";
 import type { Turned } from "./turned";
 import { meshOfTurned } from "./turning";
 export { bendBetween, type Bend } from "./bend";
 export { surfacesAround, type Extruded, type PlaneFrame } from "./extruded";
-export { hullOf, trunkHull, type Ball, type Hull, type Hulls } from "./hulls";
+export { trunkHull, type Ball, type Hull, type Hulls } from "./hulls";
 export { MeshBook, solidOfMesh } from "./mesh";
 export {
   bulgeOf,
@@ -34,7 +34,8 @@ type Meshed = Turned | Extruded;
 /** How far the facets of a round solid leave it where nobody looks, m: as it is picked, measured and written. */
 export const USUAL_SAGITTA = 0.01;
 
-const meshOf = (shape: Meshed, how: Fineness) =>
+/** The facets of a shape that has faces of its own. */
+export const meshOf = (shape: Meshed, how: Fineness) =>
   shape.kind === "revolved" ? meshOfTurned(shape, how) : meshOfExtruded(shape, how);
 
 /** Solids at the origin as nobody looks at them, by their outlines: those of a row of columns are one. */
@@ -56,27 +57,6 @@ export function roundSolid(id: string, shape: RoundShape, part?: string, sagitta
   const solid =
     shape.kind === "hulls" ? boxOfHulls(id, shape) : shifted(solidAtOrigin(shape, sagitta), originOf(shape));
   return { ...solid, id, shape, ...(part === undefined ? {} : { part }) };
-}
-
-/** How the other things and the eye stand to a solid with round faces. */
-export interface Seeing {
-  /** Facets leave the surface by no more than this at rims and contours, rad. */
-  readonly within: number;
-  /** Whether other things cut through it, so that all its facets must be as fine as its rims. */
-  readonly isCut?: boolean;
-  /** Whether the eye is within it. */
-  readonly isInside?: boolean;
-}
-
-/**
- * A solid as an eye sees it: one with round faces falls into facets, with edges exactly at its rims and where it turns
- * away from the eye, and no others. Flat faces keep their numbers. Facets that look away stand for one another, unless
- * they are seen from inside or cut by other things.
- */
-export function facing(solid: Solid, eye: Vec3, { within, isCut = false, isInside = false }: Seeing): Solid {
-  const { shape, id, part } = solid;
-  if (shape?.kind === "hulls") return { ...cardOf(id, shape, { eye, within, isCut, isInside }), part };
-  return shape ? { ...seenSolidOfMesh(id, meshOf(shape, { eye, within, isCut, isInside })), part } : solid;
 }
 
 const originOf = (shape: Meshed): Vec3 => (shape.kind === "revolved" ? shape.axis : shape.frame).origin;

@@ -2,7 +2,8 @@ import fc from "fast-check";
 import { between } from "../../../testing";
 import { norm, type Vec3 } from "../../geometry";
 import { volumeOf, type Solid } from "../solid";
-import { bulgeOf, facing, roundSolid, type OutlinePoint, type RoundShape } from ".";
+import { bulgeOf, roundSolid, type OutlinePoint, type RoundShape } from ".";
+import { facing } from "./facing";
 
 const UP: Vec3 = [0, 0, 1];
 const turned = (outline: OutlinePoint[], more: object = {}): RoundShape => ({
