@@ -22,6 +22,16 @@ test("people, trees and vehicles are put where one presses, dragged over the gro
   await chosen.getByLabel("A child").click();
   await type(page, "Height", "1.85", chosen);
   await expect.poll(async () => (await people())[0].height).toBe(1.85);
+  // The head is pulled down for a shorter one.
+  const head = page.getByRole("button", { name: /^head of Walking, 1\.85 m tall/ });
+  const top = (await head.boundingBox())!;
+  await page.mouse.move(top.x + top.width / 2, top.y + top.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(top.x + top.width / 2, top.y + top.height / 2 + 8, { steps: 4 });
+  await page.mouse.up();
+  await expect.poll(async () => (await people())[0].height).toBeLessThan(1.8);
+  await page.keyboard.press("Control+z");
+  await expect.poll(async () => (await people())[0].height).toBe(1.85);
   await dragOnSheet(page, [190, 196], [210, 200]);
   await expect.poll(async () => (await people())[0].at.x).not.toBe(walker.at.x);
   await page.keyboard.press("Control+z");

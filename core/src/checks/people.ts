@@ -66,27 +66,40 @@ export function feetOff({ elements }: Scene, { frame }: Shot, view: View, solids
     .slice(0, MAX_FINDINGS);
 }
 
-/** The lowest door that someone stands before: how high it is, and of what. */
-function doorBefore(person: Person, elements: readonly Element[]) {
-  const doors = elements.flatMap((element) =>
+/** A door: where its middle is, the height of its foot, how high it is, and of what. */
+interface Door {
+  readonly of: string;
+  readonly middle: Vec2;
+  readonly foot: number;
+  readonly high: number;
+}
+
+const doorsOf = (elements: readonly Element[]): readonly Door[] =>
+  elements.flatMap((element) =>
     element.hidden
       ? []
       : (kindOf(element).openings?.(element) ?? []).flatMap(({ kind, foot, along, from, to, low, high }) => {
-          const middle: Vec2 = [foot[0] + ((from + to) / 2) * along[0], foot[1] + ((from + to) / 2) * along[1]];
-          const isLevel = Math.abs(foot[2] + low - person.at.z) < OVER;
-          const near = distance2(middle, [person.at.x, person.at.y]) < NEAR;
-          return kind === "door" && near && isLevel ? [{ of: element.name, high: high - low }] : [];
+          const s = (from + to) / 2;
+          const middle: Vec2 = [foot[0] + s * along[0], foot[1] + s * along[1]];
+          return kind === "door" ? [{ of: element.name, middle, foot: foot[2] + low, high: high - low }] : [];
         }),
   );
-  return doors.sort((p, q) => p.high - q.high)[0];
+
+/** The lowest door that someone stands before. */
+function doorBefore({ at }: Person, doors: readonly Door[]): Door | undefined {
+  const near = doors.filter(
+    ({ middle, foot }) => Math.abs(foot - at.z) < OVER && distance2(middle, [at.x, at.y]) < NEAR,
+  );
+  return near.sort((p, q) => p.high - q.high)[0];
 }
 
 /** People who are taller than the door that they stand before. */
 export function tallerThanDoors({ elements }: Scene, { frame }: Shot, view: View): Finding[] {
+  const doors = elements.some(isPerson) ? doorsOf(elements) : [];
   return elements
     .flatMap((element): readonly Finding[] => {
       if (!isPerson(element) || element.hidden) return [];
-      const door = doorBefore(element, elements);
+      const door = doorBefore(element, doors);
       const { at, name, height } = element;
       const seen = project(view, [at.x, at.y, at.z + height]);
       if (!door || height <= door.high - CLEAR || !seen || !contains(frame, seen)) return [];

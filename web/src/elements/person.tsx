@@ -1,6 +1,7 @@
 import { PersonStanding } from "lucide-react";
 import { degrees } from "@zanvo/core/geometry";
 import { heightAt, isPerson, newPerson, POSES, WEARS, type Person, type Pose, type Wear } from "@zanvo/core/world";
+import { PersonHandles } from "../board/desk/PersonHandles";
 import { useSpoken } from "../stores";
 import { Check, Select } from "../ui";
 import { Measures } from "./Measures";
@@ -70,4 +71,5 @@ export const person: ElementView<Person> = {
     },
   ],
   Fields: PersonFields,
+  Handles: PersonHandles,
 };

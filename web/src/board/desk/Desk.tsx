@@ -139,7 +139,7 @@ function Handles() {
         </Suspense>
       )}
       <PinHandles movable={!held && (stage === "eye-level" || setting)} />
-      {choosing && chosen && !chosen.locked && (
+      {(choosing || stage === "street") && chosen && !chosen.locked && (
         <Suspense fallback={null}>
           <ElementHandles element={chosen} />
         </Suspense>
