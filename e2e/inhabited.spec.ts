@@ -129,7 +129,7 @@ test("a crowd is drawn on the plan, clear of what stands there, rolled again but
 test("rows of lamps are drawn along a line, with wires between poles", async ({ page }) => {
   const id = await onPlan(page);
   const at = await placer(page);
-  await page.getByRole("button", { name: "Lamps, poles and stalls" }).click();
+  await page.getByRole("button", { name: "Lamps and poles" }).click();
   await page.mouse.click(...at(-14, 14));
   await page.mouse.click(...at(6, 14));
   await page.keyboard.press("Enter");

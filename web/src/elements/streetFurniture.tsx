@@ -57,7 +57,7 @@ export const streetFurniture: ElementView<StreetFurniture> = {
   tools: [
     {
       id: "street-furniture",
-      label: "Lamps, poles and stalls",
+      label: "Lamps and poles",
       icon: <LampWallDown size={14} aria-hidden />,
       hint: "Press for each bend of a row of lamps or poles; press the last again, or Enter, to end it.",
       gesture: "path",

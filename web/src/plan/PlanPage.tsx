@@ -87,7 +87,7 @@ function PlanTools({ tool, onTool, grid, onGrid }: PlanToolsProps) {
       <div
         role="toolbar"
         aria-label="Plan tools"
-        className="flex shrink-0 flex-wrap items-center gap-1 border-b border-hair px-2 py-1"
+        className="flex shrink-0 flex-wrap items-center gap-0.5 border-b border-hair px-2 py-1 [&_button]:gap-1 [&_button]:px-1 [&_button]:text-[12px]"
       >
         {TOOLS.map((one) => (
           <Button key={one.id} on={tool === one} onClick={() => onTool(one)}>
@@ -95,9 +95,8 @@ function PlanTools({ tool, onTool, grid, onGrid }: PlanToolsProps) {
             {one.label}
           </Button>
         ))}
-        <Button on={grid} onClick={() => onGrid(!grid)}>
+        <Button on={grid} aria-label="Grid" title="Grid" onClick={() => onGrid(!grid)}>
           <Grid2x2 size={14} aria-hidden />
-          Grid
         </Button>
       </div>
       <p className="shrink-0 truncate px-3 py-1 text-pencil">
