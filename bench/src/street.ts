@@ -48,7 +48,7 @@ export function inhabitedQuarter(): void {
   const [first, stretches] = look(all);
   const [again] = look(all.map((one) => (one.id === "trees-4" ? moved(one, 0.3, 0) : one)));
   row(
-    `${people.toLocaleString("en")} people, 500 trees and 100 cars in the quarter, ${stretches.toLocaleString("en")} stretches`,
+    `${people.toLocaleString("en")} people, 500 trees and 100 cars, ${stretches.toLocaleString("en")} stretches`,
     `${first.toFixed(0)} ms from nothing, ${again.toFixed(0)} ms after 50 trees moved`,
     "2,000 ms",
   );

@@ -17,7 +17,7 @@ describe("a ruler on the ground", () => {
     );
   });
 
-  it("has guides of heads that meet the line of feet in one point on the horizon, and heads between them at any depth", () => {
+  it("has guides of heads that meet the line of feet on the horizon, and heads between them at any depth", () => {
     const view = viewOf(shotWith({ eye: { x: 0, y: 0, z: 1.6 }, gaze: { heading: 0, pitch: 0, roll: 0 } }));
     const { guides } = groundRuler(view, [2, 9], 0, how);
     expect(guides.map(({ height }) => height)).toEqual([0, 1.55, 1.85]);

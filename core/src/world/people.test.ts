@@ -102,7 +102,7 @@ describe("what is drawn by its silhouette", () => {
 });
 
 describe("people", () => {
-  it("are as high over their feet as the horizon tells: height by eye height, from the foot (similar triangles)", () => {
+  it("are as high over their feet as the horizon tells: height by eye height (similar triangles)", () => {
     fc.assert(
       fc.property(between(6, 60), between(-4, 4), between(1.55, 1.85), between(1, 6), (y, x, height, z) => {
         const shot = shotWith({ eye: { x: 0, y: 0, z }, gaze: { heading: 0, pitch: 0, roll: 0 } });
@@ -110,7 +110,10 @@ describe("people", () => {
         const one = person({ at: { x, y, z: 0 }, height });
         const visible = visibleEdges(build([one]), view.eye, [], 1e-5);
         const ys = [...visible.edgeClass.keys()].flatMap((i) =>
-          [0, 3].map((k) => project(view, [...visible.ends.subarray(6 * i + k, 6 * i + k + 3)] as unknown as Vec3)![1]),
+          [0, 3].map((k) => {
+            const [px, py, pz] = visible.ends.subarray(6 * i + k);
+            return project(view, [px, py, pz])![1];
+          }),
         );
         const [foot, horizon] = [project(view, [x, y, 0])![1], project(view, [0, 1000, z])![1]];
         const tall = ((foot - horizon) * height) / z;

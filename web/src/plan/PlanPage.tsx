@@ -87,7 +87,10 @@ function PlanTools({ tool, onTool, grid, onGrid }: PlanToolsProps) {
       <div
         role="toolbar"
         aria-label="Plan tools"
-        className="flex shrink-0 flex-wrap items-center gap-0.5 border-b border-hair px-2 py-1 [&_button]:min-w-6 [&_button]:gap-1 [&_button]:px-1 [&_button]:text-[12px]"
+        className={
+          "flex shrink-0 flex-wrap items-center gap-0.5 border-b border-hair px-2 py-1 [&_button]:min-w-6 " +
+          "[&_button]:gap-1 [&_button]:px-1 [&_button]:text-[12px]"
+        }
       >
         {TOOLS.map((one) => (
           <Button key={one.id} on={tool === one} onClick={() => onTool(one)}>

@@ -1,14 +1,14 @@
 import { add, cross, dot, norm, scale, sub, type Vec2, type Vec3 } from "../../geometry";
 import { together } from "../areas";
 import type { DetailItem } from "../details";
-import { centroid, isWithin } from "../polygon";
+import { centroid, circle, isWithin } from "../polygon";
 import type { Edge, Face, Solid } from "../solid";
 import { sagittaAt, type Fineness } from "./how";
-import { around, extentOf, placed, type Ball, type Hull, type Hulls } from "./hulls";
+import { extentOf, placed, type Ball, type Hull, type Hulls } from "./hulls";
 import { stepsOf } from "./outline";
 
 /** The convex hull of some places, counter-clockwise (Andrew's monotone chain). */
-export function hullOf(places: readonly Vec2[]): readonly Vec2[] {
+function hullOf(places: readonly Vec2[]): readonly Vec2[] {
   const sorted = [...places].sort((p, q) => p[0] - q[0] || p[1] - q[1]);
   const chain = (all: readonly Vec2[]): Vec2[] => {
     const out: Vec2[] = [];
@@ -54,8 +54,8 @@ function onCard({ origin, right, up, normal }: Card, eye: Vec3, through: Vec3): 
 }
 
 /**
- * Places of a card along the silhouette of a ball: of the circle in which the cone from the eye touches it, whose middle
- * is r^2 / d nearer than its own, and whose radius is r sqrt(1 - r^2 / d^2). Null where it is not all before the eye.
+ * Places of a card along the silhouette of a ball: of the circle in which the cone from the eye touches it, whose
+ * middle is r^2 / d nearer than its own, and whose radius is r sqrt(1 - r^2 / d^2). Null where it is not all before the eye.
  */
 function touching(card: Card, eye: Vec3, [x, y, z, radius]: Ball, sagitta: number): readonly Vec2[] | null {
   const way = sub([x, y, z], eye);
@@ -68,7 +68,7 @@ function touching(card: Card, eye: Vec3, [x, y, z, radius]: Ball, sagitta: numbe
   const rim = radius * Math.sqrt(1 - (radius / far) ** 2);
   // As many corners as suit its size: a square, of the smallest.
   const places: Vec2[] = [];
-  for (const [c, s] of around([0, 0], rim, stepsOf(rim, 2 * Math.PI, sagitta, Math.PI / 2))) {
+  for (const [c, s] of circle([0, 0], rim, stepsOf(rim, 2 * Math.PI, sagitta, Math.PI / 2))) {
     const place = onCard(card, eye, add(middle, add(scale(across, c), scale(over, s))));
     if (!place) return null;
     places.push(place);

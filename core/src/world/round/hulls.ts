@@ -1,4 +1,5 @@
 import type { Vec2, Vec3 } from "../../geometry";
+import { circle } from "../polygon";
 import { loft, ring } from "../shapes";
 import type { Solid } from "../solid";
 
@@ -12,7 +13,7 @@ export interface Hull {
   readonly part?: string;
   /** Before which other parts its outline is drawn, too. */
   readonly over?: readonly string[];
-  /** Of its outline within others only what lies in these directions from its middle is drawn, radians from the right. */
+  /** What of its outline within others is drawn, by the directions from its middle: radians from the right. */
   readonly arc?: readonly [from: number, to: number];
   /** Its first ball is a joint, around which its outline is left open. */
   readonly joins?: boolean;
@@ -21,7 +22,7 @@ export interface Hull {
 /** An upright trunk with level ends, as a hull: from where to where it reaches up, and its radii there, m. */
 export function trunkHull([low, high]: Vec2, [foot, top]: Vec2, [x, y]: Vec2 = [0, 0]): Hull {
   const rim = (radius: number, z: number, edge: number) =>
-    around([x, y], radius - edge, TRUNK).map((at): Ball => [...at, z, edge]);
+    circle([x, y], radius - edge, TRUNK).map((at): Ball => [...at, z, edge]);
   const edge = Math.min(0.01, foot / 8, top / 8);
   return { part: "trunk", balls: [...rim(foot, low + edge, edge), ...rim(top, high - edge, edge)] };
 }
@@ -50,13 +51,6 @@ export function placed({ at, turn }: Hulls, { balls }: Pick<Hull, "balls">): rea
   const [c, s] = [Math.cos(turn), Math.sin(turn)];
   return balls.map(([x, y, z, radius]) => [at[0] + c * x - s * y, at[1] + s * x + c * y, at[2] + z, radius]);
 }
-
-/** A circle in corners, m. */
-export const around = ([x, y]: Vec2, radius: number, corners: number): Vec2[] =>
-  Array.from({ length: corners }, (_, i): Vec2 => {
-    const angle = (2 * Math.PI * i) / corners;
-    return [x + radius * Math.cos(angle), y + radius * Math.sin(angle)];
-  });
 
 /** How far hulls reach about their place, before they are turned, m: the least and the greatest of each axis. */
 const extents = new WeakMap<readonly Hull[], readonly [Vec3, Vec3]>();

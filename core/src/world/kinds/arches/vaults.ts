@@ -16,7 +16,10 @@ import type { Arches } from "./schema";
 /** Facets of vaults leave them by no more than this, m: their rims and groins are curves besides. */
 const SAGITTA = 0.001;
 
-/** A chord of an arch: its ends and the unit directions of the arch there, over the middle of its span and its springing. */
+/**
+ * A chord of an arch: its ends and the unit directions of the arch there, over the middle of its span and its
+ * springing.
+ */
 interface Chord {
   readonly ends: readonly [Vec2, Vec2];
   readonly along: readonly [Vec2, Vec2];
@@ -24,7 +27,9 @@ interface Chord {
   readonly surface: number;
 }
 
-/** The chords of an arch from its left springing to its right one, the same on both sides of its crown to the last bit. */
+/**
+ * The chords of an arch from its left springing to its right one, the same on both sides of its crown to the last bit.
+ */
 function chordsOf(arches: Arches): readonly Chord[] {
   const pieces = piecesOfOutline(intrados(arches), false);
   const surfaces = surfaceNumbers(pieces, false);

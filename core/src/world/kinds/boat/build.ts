@@ -6,7 +6,10 @@ import { solidOf, type Solid } from "../../solid";
 import { sectionsOf, deckOf } from "./hull";
 import type { Boat, BoatThing } from "./schema";
 
-/** A house on deck: from where to where it reaches along, across and up over the rail, as parts of length, width, width. */
+/**
+ * A house on deck: from where to where it reaches along, across and up over the rail, as parts of length, width,
+ * width.
+ */
 type House = readonly [along: Vec2, half: number, up: Vec2];
 
 const HOUSES: Readonly<Partial<Record<BoatThing, readonly House[]>>> = {

@@ -1,7 +1,10 @@
 import type { Static } from "@sinclair/typebox";
 import { Flags, Heading, Id, metresIn, named, Size, Standing, strict, Type } from "../../../fields";
 
-/** Boats: how long and wide each usually is, how high its side stands over the water, and how deep it lies, m (common practice). */
+/**
+ * Boats: how long and wide each usually is, how high its side stands over the water, and how deep it lies, m (common
+ * practice).
+ */
 export const BOATS = {
   dinghy: { label: "Dinghy", length: 3.6, width: 1.5, side: 0.5, draught: 0.2 },
   sailing: { label: "Sailing boat", length: 8, width: 2.6, side: 0.9, draught: 0.6 },

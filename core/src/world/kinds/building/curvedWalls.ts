@@ -34,7 +34,7 @@ export interface WallPiece {
 export const isCurved = ({ bows = [], corners = [] }: Curves): boolean => bows.length > 0 || corners.length > 0;
 
 /** The part of a building that stands on the ground. */
-export const FOOT = 0;
+const FOOT = 0;
 
 /** By how much each set-back makes a round corner smaller, and that only the lowest part bows. */
 function curvesOfTier({ bows, corners = [], setbacks = [] }: Building, tier: number): Curves {

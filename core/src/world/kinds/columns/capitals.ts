@@ -39,7 +39,9 @@ export function scrolls(
   });
 }
 
-/** A spiral runs in so many half circles, each of so much of the radius before, to an eye, in arcs of an eighth turn. */
+/**
+ * A spiral runs in so many half circles, each of so much of the radius before, to an eye, in arcs of an eighth turn.
+ */
 const [HALVES, SMALLER, EIGHTHS] = [5, 0.76, 4] as const;
 
 /**

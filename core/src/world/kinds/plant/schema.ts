@@ -2,7 +2,10 @@ import type { Static } from "@sinclair/typebox";
 import { Flags, Id, metresIn, named, offered, PlaceOrPath, Size, strict, Type } from "../../../fields";
 import { Curved } from "../kind";
 
-/** Habits of trees and bushes: how high and wide they usually are, and how high their trunk is clear, m (common practice). */
+/**
+ * Habits of trees and bushes: how high and wide they usually are, and how high their trunk is clear, m (common
+ * practice).
+ */
 export const HABITS = {
   round: { label: "Round tree", height: 9, spread: 6, clear: 2.4 },
   spreading: { label: "Spreading tree", height: 11, spread: 11, clear: 2.8 },

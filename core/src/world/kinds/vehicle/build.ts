@@ -37,14 +37,15 @@ const scaledOutline = (outline: readonly OutlinePoint[], [along, , up]: Scales):
 
 /** A body: what is extruded runs from its left to its right. */
 function bodySolid(id: string, stood: StandingVehicle, { outline, half }: Body, scales: Scales): Solid {
-  const [right, ahead] = axesOf(stood);
+  const [, ahead] = axesOf(stood);
   const wide = half * scales[1];
   return roundSolid(id, {
     kind: "extruded",
     // Ahead by up is to the right.
     frame: { origin: [...stood.at, 0], x: ahead, y: [0, 0, 1] },
     outline: scaledOutline(outline, scales),
-    ...(right ? { from: -wide, to: wide } : { from: 0, to: 0 }),
+    from: -wide,
+    to: wide,
   });
 }
 

@@ -2,7 +2,9 @@ import type { Vec2 } from "../../../geometry";
 import { bulgeOf, type OutlinePoint } from "../../round";
 import type { VehicleThing } from "./schema";
 
-/** A part that runs across a vehicle: its outline, m ahead of the middle and up, counter-clockwise; and its half width. */
+/**
+ * A part that runs across a vehicle: its outline, m ahead of the middle and up, counter-clockwise; and its half width.
+ */
 export interface Body {
   readonly outline: readonly OutlinePoint[];
   readonly half: number;
