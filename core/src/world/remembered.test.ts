@@ -1,5 +1,5 @@
 import { block } from "../../testing";
-import { remembered, rememberedOfAll } from "./remembered";
+import { remembered, rememberedByValues, rememberedOfAll } from "./remembered";
 import { terrainOf, type Element } from ".";
 
 const frozen = (elements: readonly Element[]) => Object.freeze(elements.map((element) => Object.freeze(element)));
@@ -20,6 +20,15 @@ describe("what is worked out once", () => {
     const sum = rememberedOfAll(work);
     const [a, b, c] = [1, 2, 4].map((n) => Object.freeze({ n }));
     expect([sum([a, b]), sum([a, b]), sum([a, c]), sum([a, c, b]), sum([a, b])]).toEqual([3, 3, 5, 7, 3]);
+    expect(work).toHaveBeenCalledTimes(4);
+  });
+
+  it("by plain values is the same object for the same ones, whatever their kinds", () => {
+    const work = jest.fn((...from: readonly [string, number | undefined]) => ({ from }));
+    const made = rememberedByValues(work);
+    expect(made("a", 1)).toBe(made("a", 1));
+    expect(made("a", undefined)).not.toBe(made("a", 1));
+    expect(made("1", 1)).not.toBe(made("1,1", undefined));
     expect(work).toHaveBeenCalledTimes(4);
   });
 

@@ -21,3 +21,22 @@ export function rememberedOfAll<K extends object, T>(work: (from: readonly K[]) 
     return value;
   };
 }
+
+/** No more answers than these are remembered by one function: then it begins anew. */
+const MOST = 2000;
+
+/** What follows from a few plain values, worked out once for those that are the same: the same object again. */
+export function rememberedByValues<K extends readonly (string | number | undefined)[], T>(
+  work: (...from: K) => T,
+): (...from: K) => T {
+  const known = new Map<string, { readonly value: T }>();
+  return (...from) => {
+    const key = JSON.stringify(from);
+    const before = known.get(key);
+    if (before) return before.value;
+    if (known.size >= MOST) known.clear();
+    const value = work(...from);
+    known.set(key, { value });
+    return value;
+  };
+}

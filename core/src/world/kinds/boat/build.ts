@@ -1,5 +1,6 @@
 import { headingDirection, radians, type Vec2, type Vec3 } from "../../../geometry";
 import { placeBeside, rectangleAround } from "../../around";
+import { rememberedByValues } from "../../remembered";
 import { roundSolid, trunkHull, type Hull } from "../../round";
 import { loft, ring } from "../../shapes";
 import { solidOf, type Solid } from "../../solid";
@@ -81,14 +82,9 @@ function hullSolid(boat: Boat, at: (place: Vec3) => Vec3): Solid {
   return solidOf(boat.id, vertices, loops, rounds);
 }
 
-/** Shapes of masts, by what they follow from. */
-const known = new Map<string, readonly Hull[]>();
-
-function rigging({ thing, length, side }: Boat): readonly Hull[] {
-  const key = `${thing} ${length} ${side}`;
-  const before = known.get(key);
-  if (before) return before;
-  const hulls = (MASTS[thing] ?? []).flatMap(({ along, high, boom }): readonly Hull[] => {
+/** The masts and booms of a boat by its measures. */
+const rigging = rememberedByValues((thing: BoatThing, length: number, side: number): readonly Hull[] => {
+  return (MASTS[thing] ?? []).flatMap(({ along, high, boom }): readonly Hull[] => {
     const [y, top] = [along * length, side + high * length];
     const r = THICK * (top - side);
     const mast: Hull = { ...trunkHull([0.5 * side, top], [r, 0.5 * r], [0, y]), part: "mast" };
@@ -104,9 +100,7 @@ function rigging({ thing, length, side }: Boat): readonly Hull[] {
     };
     return [mast, spar];
   });
-  known.set(key, hulls);
-  return hulls;
-}
+});
 
 /** The solids of a boat: its hull, the houses on its deck, and its masts. */
 export function buildBoat(boat: Boat): Solid[] {
@@ -120,7 +114,7 @@ export function buildBoat(boat: Boat): Solid[] {
     const [low, high] = [at.z + side + up[0] * width, at.z + side + up[1] * width];
     return loft(id, [ring(corners, low), ring(corners, high)], null);
   });
-  const hulls = rigging(boat);
+  const hulls = rigging(thing, length, side);
   const masts =
     hulls.length > 0
       ? [roundSolid(id, { kind: "hulls", at: [at.x, at.y, at.z], turn: radians(-heading), hulls, before: 0 })]

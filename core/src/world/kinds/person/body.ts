@@ -1,4 +1,5 @@
 import { radians, type Vec3 } from "../../../geometry";
+import { rememberedByValues } from "../../remembered";
 import type { Ball, Hull } from "../../round";
 import { GROWN_HEADS, headsAt } from "./proportions";
 import type { Person, Pose, Wear } from "./schema";
@@ -196,25 +197,19 @@ function bodyOf({ pose, wear = "trousers", age }: Pick<Person, "pose" | "wear" |
   return [...grown, ...lifted];
 }
 
-/** Bodies that were asked for: crowds have many alike. */
-const known = new Map<string, readonly Hull[]>();
+/** The hulls of a body by its height, worked out once: crowds have many alike. */
+const bodyAt = rememberedByValues(
+  (pose: Person["pose"], wear: Person["wear"], age: Person["age"], height: number): readonly Hull[] =>
+    changed(bodyOf({ pose, wear, age }), ([x, y, z, r]) => [height * x, height * y, height * z, height * r]),
+);
 
 /** The hulls of a figure about its soles, m, as it faces along its y axis. */
-export function hullsOf({
+export const hullsOf = ({
   pose,
   wear,
   age,
   height,
-}: Pick<Person, "pose" | "wear" | "age" | "height">): readonly Hull[] {
-  const key = `${pose} ${wear} ${age} ${height}`;
-  const before = known.get(key);
-  if (before) return before;
-  if (known.size > 2000) known.clear();
-  const body = bodyOf({ pose, wear, age });
-  const hulls = changed(body, ([x, y, z, r]) => [height * x, height * y, height * z, height * r]);
-  known.set(key, hulls);
-  return hulls;
-}
+}: Pick<Person, "pose" | "wear" | "age" | "height">): readonly Hull[] => bodyAt(pose, wear, age, height);
 
 /** How high a figure reaches over its soles in its pose, m. */
 export const reachOfPerson = (person: Pick<Person, "pose" | "wear" | "age" | "height">): number =>

@@ -1,4 +1,5 @@
 import { seededRandom } from "../../../geometry";
+import { rememberedByValues } from "../../remembered";
 import type { Ball, Hull } from "../../round";
 import type { Sky, SkyThing } from "./schema";
 
@@ -90,20 +91,14 @@ const SHAPES: Readonly<Record<SkyThing, (size: number, chance: Chance) => readon
     }),
 };
 
-/** Shapes that were asked for, by what they follow from. */
-const known = new Map<string, readonly Hull[]>();
+const shapeBy = rememberedByValues((thing: SkyThing, size: number, seed: number): readonly Hull[] => {
+  const roll = seededRandom(seed);
+  return SHAPES[thing](size, () => roll(1e6) / 1e6);
+});
 
 /** The hulls of something in the sky about its place, m. */
-export function hullsOfSky({ thing, size, seed }: Pick<Sky, "thing" | "size" | "seed">): readonly Hull[] {
-  const key = `${thing} ${size} ${seed}`;
-  const before = known.get(key);
-  if (before) return before;
-  if (known.size > 500) known.clear();
-  const roll = seededRandom(seed);
-  const hulls = SHAPES[thing](size, () => roll(1e6) / 1e6);
-  known.set(key, hulls);
-  return hulls;
-}
+export const hullsOfSky = ({ thing, size, seed }: Pick<Sky, "thing" | "size" | "seed">): readonly Hull[] =>
+  shapeBy(thing, size, seed);
 
 /** How high something reaches over its place, m. */
 export const reachOfSky = (sky: Pick<Sky, "thing" | "size" | "seed">): number =>

@@ -1,6 +1,7 @@
 import { headingDirection, radians, type Vec2, type Vec3 } from "../../../geometry";
 import { placeBeside, rectangleAround } from "../../around";
 import type { Detail } from "../../details";
+import { rememberedByValues } from "../../remembered";
 import { roundSolid } from "../../round";
 import { loft, ring } from "../../shapes";
 import type { Solid } from "../../solid";
@@ -31,20 +32,13 @@ function boxSolid(id: string, at: Vec2, heading: number, [x, y, [low, high]]: Bo
   return loft(id, [ring(foot, low), ring(top, high)], null);
 }
 
-/** Hulls by the height of the thing that they are of: those of a row are one. */
-const known = new Map<string, ReturnType<(typeof PARTS)["lamp"]>>();
-
-function partsOf({ thing, height }: StreetFurniture) {
-  const key = `${thing} ${height}`;
-  const before = known.get(key) ?? PARTS[thing](height);
-  known.set(key, before);
-  return before;
-}
+/** What a thing is put together of, by its height: those of a row are one. */
+const partsOf = rememberedByValues((thing: StreetFurniture["thing"], height: number) => PARTS[thing](height));
 
 /** The solids of street furniture; none where it cannot stand. */
 export function buildStreetFurniture(element: StreetFurniture): Solid[] {
   if (validateSpots(element)) return [];
-  const { hulls, boxes = [], roofs = [] } = partsOf(element);
+  const { hulls, boxes = [], roofs = [] } = partsOf(element.thing, element.height);
   const { id } = element;
   return standsOf(element).flatMap(({ at, heading }) => [
     ...(hulls ? [roundSolid(id, { kind: "hulls", at: [...at, 0], turn: radians(-heading), hulls, before: 0 })] : []),
@@ -57,7 +51,7 @@ export function buildStreetFurniture(element: StreetFurniture): Solid[] {
 export function wiresOf(element: StreetFurniture): Detail[] {
   const { wires = 0, sag, id } = element;
   if (wires === 0 || validateSpots(element)) return [];
-  const ties = (partsOf(element).ties ?? []).slice(0, wires);
+  const ties = (partsOf(element.thing, element.height).ties ?? []).slice(0, wires);
   const stands = standsOf(element);
   const tied = stands.map(({ at, heading }) =>
     ties.map(([x, y, z]): Vec3 => [...placeBeside(at, headingDirection(heading), [x, y]), z]),

@@ -1,6 +1,7 @@
 import { headingDirection, radians, type Vec2, type Vec3 } from "../../../geometry";
 import { placeBeside, rectangleAround } from "../../around";
 import type { Detail, DetailKind } from "../../details";
+import { rememberedByValues } from "../../remembered";
 import { piecesOfOutline, roundSolid, type Hull, type OutlinePoint } from "../../round";
 import { loft, ring } from "../../shapes";
 import type { Solid } from "../../solid";
@@ -92,20 +93,14 @@ function wheelSolids(
   });
 }
 
-/** Hulls of rods, by what they follow from: those of vehicles alike are one. */
-const known = new Map<string, readonly Hull[]>();
-
-function rodHulls(thing: Vehicle["thing"], { rods = [] }: Form, [along, across, up]: Scales): readonly Hull[] {
-  const key = `${thing} ${along} ${across} ${up}`;
-  const before = known.get(key);
-  if (before) return before;
-  const hulls = rods.map(({ from, to, radius }): Hull => ({
-    part: "rod",
-    balls: [from, to].map(([x, y, z]) => [x * across, y * along, z * up, radius] as const),
-  }));
-  known.set(key, hulls);
-  return hulls;
-}
+/** The rods of a vehicle by its measures: those of vehicles alike are one. */
+const rodHulls = rememberedByValues(
+  (thing: Vehicle["thing"], along: number, across: number, up: number): readonly Hull[] =>
+    (FORMS[thing].rods ?? []).map(({ from, to, radius }) => ({
+      part: "rod",
+      balls: [from, to].map(([x, y, z]) => [x * across, y * along, z * up, radius] as const),
+    })),
+);
 
 /** The leaves of front doors that stand open, hinged at their front. */
 function openDoors(id: string, stood: StandingVehicle, { door, bodies }: Form, [along, across, up]: Scales): Solid[] {
@@ -125,7 +120,7 @@ function openDoors(id: string, stood: StandingVehicle, { door, bodies }: Form, [
 function vehicleSolids(vehicle: Vehicle, stood: StandingVehicle): Solid[] {
   const { id, thing, open } = vehicle;
   const [form, scales] = [FORMS[thing], scalesOf(vehicle)];
-  const hulls = rodHulls(thing, form, scales);
+  const hulls = rodHulls(thing, ...scales);
   return [
     ...form.bodies.map((body) => bodySolid(id, stood, body, scales)),
     ...wheelSolids(id, stood, form, scales),
