@@ -144,3 +144,41 @@ test("rows of lamps are drawn along a line, with wires between poles", async ({ 
   await drag(page, at(-14, 14), at(-14, 16));
   await page.keyboard.press("Control+z");
 });
+
+test("one of a crowd who is pressed in the picture stays when the others are rolled again", async ({ page }) => {
+  const id = await openNew(page, (scene) => {
+    const { x, y } = scene.shots[0].eye;
+    const people = [-1, 1].map((side) => ({
+      x: x + side,
+      y: y + 9,
+      pose: "standing" as const,
+      heading: 180,
+      height: 1.7,
+    }));
+    const footprint = [
+      { x: x - 4, y: y + 7 },
+      { x: x + 4, y: y + 7 },
+      { x: x + 4, y: y + 12 },
+      { x: x - 4, y: y + 12 },
+    ];
+    const rule = { number: 2, spacing: 1, children: 0, walking: 0, heading: 0, seed: 1 };
+    const crowd: Crowd = { id: "crowd", kind: "crowd", name: "Two pilots", footprint, ...rule, people };
+    scene.elements.push(crowd);
+    scene.shots[0].gaze = { heading: 0, pitch: 0, roll: 0 };
+  });
+  const { shots } = await saved<Crowd>(page, id);
+  const { distance, centre } = shots[0].lens;
+  const { eye } = shots[0];
+  await page.getByRole("button", { name: "Street", exact: true }).click();
+  // The right one, at half height: a metre to the right and 9 m ahead.
+  const place = await onSheet(page, centre.x + distance / 9, centre.y + (distance * (eye.z - 0.85)) / 9);
+  await page.mouse.click(...place);
+  await expect(page.getByLabel("Name of the building")).toHaveValue("Two pilots");
+  await page.mouse.click(...place);
+  await expect(page.getByText("Stays when the others are rolled again.")).toBeVisible();
+  const people = async () => (await saved<Crowd>(page, id)).elements[0].people;
+  await expect.poll(async () => (await people()).map(({ kept }) => kept ?? false)).toEqual([false, true]);
+  const [, right] = await people();
+  await page.getByRole("button", { name: "Roll all but 1 again" }).click();
+  await expect.poll(async () => (await people())[0]).toEqual(right);
+});

@@ -24,7 +24,8 @@ const reachMm = (stores: Board, alt: boolean): number => (alt ? 0 : REACH / stor
 type Doing =
   | { readonly what: "pan"; readonly last: Vec2 }
   | { readonly what: "raise" }
-  | { readonly what: "move"; readonly id: string }
+  /** `again`: it was chosen before it was pressed. */
+  | { readonly what: "move"; readonly id: string; readonly again?: boolean }
   | { readonly what: "nothing" };
 
 /** What the hand does on the desk itself: raising, choosing and moving buildings, panning and zooming. */
@@ -52,9 +53,10 @@ export function useHand(holder: RefObject<HTMLDivElement | null>) {
     },
     scrolls: () => doing.current.what === "raise" || doing.current.what === "move",
     end: (point, moved) => {
-      const { what } = doing.current;
+      const { current } = doing;
+      const { what } = current;
       doing.current = { what: "nothing" };
-      if (what === "pan" && !moved && isPutting(useView.getState().stage) && !space)
+      if (!moved && pressesOn(current) && isPutting(useView.getState().stage) && !space)
         void import("../fittings/pressWall").then(({ press }) => press(stores, point.at, point.window));
       if (what === "raise" && (moved || !isFresh(useDesk.getState().raising))) {
         const lack = stores.takeMeasure();
@@ -116,6 +118,9 @@ export function useHand(holder: RefObject<HTMLDivElement | null>) {
 /** Whether things are put down where one presses. */
 const isPutting = (stage: StageId): boolean => stage === "fittings" || stage === "street";
 
+/** Whether a press is handed on: one on what was chosen already may tell more of it, such as who of a crowd is meant. */
+const pressesOn = (doing: Doing): boolean => doing.what === "pan" || (doing.what === "move" && doing.again === true);
+
 const chooseOne = (stores: Board, id: string | null): void => stores.choose(id === null ? [] : [id]);
 
 /** What a press begins: panning, a building or its next measure, or moving one. */
@@ -166,10 +171,11 @@ function fitting(stores: Board, at: Vec2, window: Vec2): Doing {
     : solidsNow()?.pick(stores.currentView(), stores.looked(), at);
   const element = elements.find((one) => one.id === id);
   if (!element || element.locked || !isThing(element)) return { what: "pan", last: window };
+  const again = stores.chosenElements()[0]?.id === element.id;
   stores.fit({ wall: null, bay: null });
   chooseOne(stores, element.id);
   stores.beginGesture();
-  return { what: "move", id: element.id };
+  return { what: "move", id: element.id, again };
 }
 
 /** Whether a raising waits for its first measure: a mere press only says where it begins. */

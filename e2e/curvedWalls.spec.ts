@@ -1,0 +1,50 @@
+import { expect, test } from "@playwright/test";
+import type { Arches, Building, Columns } from "@zanvo/core/world";
+import { drag, onPlan, placer, plan } from "./plan";
+import { saved, type } from "./table";
+
+test("a wall bows, corners go round, and what cannot be is refused with a sentence", async ({ page }) => {
+  const id = await onPlan(page);
+  const at = await placer(page);
+  await page.getByRole("button", { name: "Rectangle" }).click();
+  await drag(page, at(-16, 14), at(-4, 24));
+  await plan(page).press("Escape");
+  const building = async () => (await saved<Building>(page, id)).elements.at(-1) as Building;
+  const chosen = page.getByRole("region", { name: "Chosen building" });
+  await chosen.getByText("Bows and round corners").click();
+  await chosen.getByRole("button", { name: "Let a wall bow out" }).click();
+  await expect.poll(async () => (await building()).bows).toEqual([{ side: 0, rise: 1.5 }]);
+  const bow = chosen.getByRole("region", { name: "Bow 1" });
+  await type(page, "Wall", "2", bow);
+  await type(page, "Bows out by", "40", bow);
+  await expect(page.getByText(/is more than a half circle/).first()).toBeVisible();
+  await type(page, "Bows out by", "1", bow);
+  await expect.poll(async () => (await building()).bows).toEqual([{ side: 1, rise: 1 }]);
+  await chosen.getByRole("button", { name: "Round every corner" }).click();
+  await expect.poll(async () => (await building()).corners?.length).toBe(4);
+  await page.keyboard.press("Control+z");
+  await expect.poll(async () => (await building()).corners).toBeUndefined();
+});
+
+test("an arcade gets groin vaults behind it, and a column stands as a quarter in a corner", async ({ page }) => {
+  const id = await onPlan(page);
+  const at = await placer(page);
+  const chosen = page.getByRole("region", { name: "Chosen building" });
+  const last = async () => (await saved<Arches | Columns>(page, id)).elements.at(-1)!;
+  await page.getByRole("button", { name: "Arches" }).click();
+  await drag(page, at(-14, 16), at(-4, 16));
+  await chosen.getByLabel("Groin vaults behind it").click();
+  await type(page, "Bays deep", "2", chosen);
+  await expect.poll(last).toMatchObject({ kind: "arches", vaults: 2 });
+  await chosen.getByLabel("Arches are").selectOption("horseshoe");
+  await expect(page.getByText(/do not go with horseshoe arches/).first()).toBeVisible();
+  await page.getByRole("button", { name: "Columns" }).click();
+  await drag(page, at(-14, 28), at(-6, 28));
+  await plan(page).press("Escape");
+  await chosen.getByRole("radio", { name: "Alone" }).click();
+  await chosen.getByLabel("A quarter, in a corner").click();
+  await expect.poll(last).toMatchObject({ kind: "columns", stand: "single", quarter: true });
+  await chosen.getByLabel("Half columns").click();
+  await expect.poll(last).toMatchObject({ half: true });
+  expect(await last()).not.toHaveProperty("quarter");
+});
