@@ -53,16 +53,15 @@ export function useHand(holder: RefObject<HTMLDivElement | null>) {
     },
     scrolls: () => doing.current.what === "raise" || doing.current.what === "move",
     end: (point, moved) => {
-      const { current } = doing;
-      const { what } = current;
+      const ended = doing.current;
       doing.current = { what: "nothing" };
-      if (!moved && pressesOn(current) && isPutting(useView.getState().stage) && !space)
+      if (!moved && pressesOn(ended) && isPutting(useView.getState().stage) && !space)
         void import("../fittings/pressWall").then(({ press }) => press(stores, point.at, point.window));
-      if (what === "raise" && (moved || !isFresh(useDesk.getState().raising))) {
+      if (ended.what === "raise" && (moved || !isFresh(useDesk.getState().raising))) {
         const lack = stores.takeMeasure();
         if (lack) stores.showTag({ at: point.window, text: lack, wrong: true });
       }
-      if (what === "move") {
+      if (ended.what === "move") {
         stores.endGesture();
         stores.showTag(null);
         useDesk.setState({ foot: null });
