@@ -159,15 +159,16 @@ function indexOf(standing: readonly Standing[], eye: Vec3): (places: readonly Ve
   const index = new Flatbush(boxes.length);
   for (const { box } of boxes) index.add(...box);
   index.finish();
-  return function* (places) {
+  return (places) => {
     const ways = places.map((p) => sub(p, eye));
-    const far = Math.max(...ways.map(norm));
+    const far = ways.reduce((most, way) => Math.max(most, norm(way)), 0);
     const isBefore = (n: number) => standing[boxes[n].n].occluder.near < far;
     const hits = loopBoxes(ways).flatMap((box) => index.search(...box, isBefore));
-    let last = -1;
     // Boxes were added in the order of their occluders; one with two boxes is handed out once.
-    for (const hit of Int32Array.from(hits).sort()) {
-      if (boxes[hit].n !== last) yield standing[(last = boxes[hit].n)].occluder;
-    }
+    const numbers = Int32Array.from(hits).sort();
+    const found: Occluder[] = [];
+    let last = -1;
+    for (const hit of numbers) if (boxes[hit].n !== last) found.push(standing[(last = boxes[hit].n)].occluder);
+    return found;
   };
 }

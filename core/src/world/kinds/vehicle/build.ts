@@ -33,18 +33,26 @@ function axesOf({ heading }: StandingVehicle): readonly [Vec3, Vec3] {
   ];
 }
 
-const scaledOutline = (outline: readonly OutlinePoint[], [along, , up]: Scales): readonly OutlinePoint[] =>
-  outline.map(({ at: [s, z], bulge }) => ({ at: [s * along, z * up], ...(bulge ? { bulge } : {}) }));
+/** The outlines of the bodies of a vehicle, by its measures: those of vehicles alike are one. */
+const bodyOutlines = rememberedByValues((thing: Vehicle["thing"], along: number, up: number) =>
+  FORMS[thing].bodies.map(({ outline }) =>
+    outline.map(({ at: [s, z], bulge }): OutlinePoint => ({ at: [s * along, z * up], ...(bulge ? { bulge } : {}) })),
+  ),
+);
+
+/** The half outlines of the wheels of a vehicle, by its height: those of vehicles alike are one. */
+const wheelOutlines = rememberedByValues((thing: Vehicle["thing"], up: number) =>
+  FORMS[thing].wheels.map((wheel) => wheelOutline(wheel, wheel.radius * up)),
+);
 
 /** A body: what is extruded runs from its left to its right. */
-function bodySolid(id: string, stood: StandingVehicle, { outline, half }: Body, scales: Scales): Solid {
+function bodySolid(id: string, stood: StandingVehicle, outline: readonly OutlinePoint[], wide: number): Solid {
   const [, ahead] = axesOf(stood);
-  const wide = half * scales[1];
   return roundSolid(id, {
     kind: "extruded",
     // Ahead by up is to the right.
     frame: { origin: [...stood.at, 0], x: ahead, y: [0, 0, 1] },
-    outline: scaledOutline(outline, scales),
+    outline,
     from: -wide,
     to: wide,
   });
@@ -73,12 +81,13 @@ function wheelOutline({ wide, ring: isRing }: Wheel, radius: number): readonly O
 function wheelSolids(
   id: string,
   stood: StandingVehicle,
-  { wheels, bodies }: Form,
+  thing: Vehicle["thing"],
   [along, across, up]: Scales,
 ): Solid[] {
+  const { wheels, bodies } = FORMS[thing];
   const [right, ahead] = axesOf(stood);
   const half = Math.max(...bodies.map((body) => body.half)) * across;
-  return wheels.flatMap((wheel) => {
+  return wheels.flatMap((wheel, i) => {
     const radius = wheel.radius * up;
     const sides = wheel.single ? [0] : [-(half - wheel.wide / 2 - 0.01), half - wheel.wide / 2 - 0.01];
     return sides.map((side) => {
@@ -86,7 +95,7 @@ function wheelSolids(
       return roundSolid(id, {
         kind: "revolved",
         axis: { origin: [x, y, radius], up: right, side: ahead },
-        outline: wheelOutline(wheel, radius),
+        outline: wheelOutlines(thing, up)[i],
         ...(wheel.ring ? { closed: true } : {}),
       });
     });
@@ -120,10 +129,11 @@ function openDoors(id: string, stood: StandingVehicle, { door, bodies }: Form, [
 function vehicleSolids(vehicle: Vehicle, stood: StandingVehicle): Solid[] {
   const { id, thing, open } = vehicle;
   const [form, scales] = [FORMS[thing], scalesOf(vehicle)];
-  const hulls = rodHulls(thing, ...scales);
+  const [along, across, up] = scales;
+  const hulls = rodHulls(thing, along, across, up);
   return [
-    ...form.bodies.map((body) => bodySolid(id, stood, body, scales)),
-    ...wheelSolids(id, stood, form, scales),
+    ...form.bodies.map(({ half }, i) => bodySolid(id, stood, bodyOutlines(thing, along, up)[i], half * across)),
+    ...wheelSolids(id, stood, thing, scales),
     ...(hulls.length > 0
       ? [roundSolid(id, { kind: "hulls", at: [...stood.at, 0], turn: radians(-stood.heading), hulls, before: 0 })]
       : []),
