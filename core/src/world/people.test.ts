@@ -12,6 +12,7 @@ import {
   headsAt,
   heightAt,
   isWithin,
+  kindOf,
   newPerson,
   outlineOf,
   POSES,
@@ -181,6 +182,28 @@ describe("a crowd", () => {
       }),
       { numRuns: 40 },
     );
+  });
+
+  it("walks along a line, within its width, along that or against it, and goes with its bends", () => {
+    const line = [
+      { x: 0, y: 0 },
+      { x: 40, y: 0 },
+      { x: 40, y: 40 },
+    ];
+    const rolled = rolledCrowd(crowd({ footprint: [], line, wide: 3, walking: 100, children: 0 }), []);
+    expect(rolled.people).toHaveLength(CROWD.number);
+    for (const { x, y, heading } of rolled.people) {
+      const isFirst = Math.abs(y) <= 1.501 && x <= 41.501;
+      expect(isFirst || Math.abs(x - 40) <= 1.501).toBe(true);
+      // East or north, or back, within the 12 degrees that walkers stray by.
+      const off = (way: number) => Math.abs(((((heading - way) % 180) + 270) % 180) - 90);
+      expect(Math.min(...(x < 37 ? [off(90)] : y > 3 ? [off(0)] : [off(0), off(90)]))).toBeLessThanOrEqual(12.5);
+    }
+    const moved = kindOf(rolled).placed(rolled, 2, [80, 0]) as Crowd;
+    expect(moved.line![2]).toEqual({ x: 80, y: 0 });
+    expect(Math.max(...moved.footprint.map(({ x }) => x))).toBeCloseTo(80, 6);
+    expect(kindOf(rolled).places(rolled)).toHaveLength(3);
+    expect(validateElement(crowd({ line: [line[0], { x: 1, y: 0 }] }))?.field).toBe("line");
   });
 
   it("is the same again for the same chance, and keeps those who are to stay when it is rolled again", () => {

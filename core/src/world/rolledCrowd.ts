@@ -1,8 +1,9 @@
-import { distance2, seededRandom, type Vec2 } from "../geometry";
+import { distance2, headingAlong, seededRandom, type Vec2 } from "../geometry";
 import { kindOf, type Element } from "./kinds";
-import { isCrowd, type Crowd, type Someone } from "./kinds/crowd";
+import { alongLine, isCrowd, middleLine, widthOfWay, type Crowd, type Someone } from "./kinds/crowd";
 import { heightAt } from "./kinds/person";
 import { cornersOf } from "./outline";
+import { footOn } from "./path";
 import { boxesMeet, boxOnPlan, isWithin, sideOf, type PlanBox } from "./polygon";
 
 /** Nobody stands nearer to what stands there than this, m. */
@@ -53,8 +54,8 @@ export const isFree = (at: Vec2, taken: readonly Taken[]): boolean =>
 
 const rounded = (value: number, step: number = STEP): number => Number((step * Math.round(value / step)).toFixed(4));
 
-/** How someone is, by chance and by the rule of their crowd. */
-function look({ children, walking, heading }: Crowd, chance: () => number): Omit<Someone, "x" | "y"> {
+/** How someone is, by chance and by the rule of their crowd; walkers go along a heading, one way or the other. */
+function look({ children, walking }: Crowd, heading: number, chance: () => number): Omit<Someone, "x" | "y"> {
   const isChild = 100 * chance() < children;
   const age = isChild ? 4 + Math.floor(11 * chance()) : undefined;
   const height = rounded(
@@ -86,12 +87,31 @@ function turnedToNeighbours(people: readonly Someone[], chance: () => number): r
   });
 }
 
+/** Where the ground of a crowd is, and along which heading one walks there. */
+interface CrowdGround {
+  readonly holds: (at: Vec2) => boolean;
+  readonly headingAt: (at: Vec2) => number;
+}
+
+function groundOf(crowd: Crowd): CrowdGround {
+  const [line, area] = [middleLine(crowd), cornersOf(crowd)];
+  if (!line) return { holds: (at) => isWithin(at, area), headingAt: () => crowd.heading };
+  return {
+    holds: (at) => footOn(at, line).off <= widthOfWay(crowd) / 2,
+    headingAt: (at) => {
+      const { after } = footOn(at, line);
+      return headingAlong([line[after + 1][0] - line[after][0], line[after + 1][1] - line[after][1]]);
+    },
+  };
+}
+
 /**
  * A crowd rolled anew by its rule: those who are kept stay, and nobody stands within what takes the ground, outside the
  * area, or nearer to another than is said. Where there is no room for all, there are fewer.
  */
-export function rolledCrowd(crowd: Crowd, elements: readonly Element[]): Crowd {
-  const area = cornersOf(crowd);
+export function rolledCrowd(asked: Crowd, elements: readonly Element[]): Crowd {
+  const crowd = alongLine(asked);
+  const [area, ground] = [cornersOf(crowd), groundOf(crowd)];
   const [x0, y0, x1, y1] = boxOnPlan(area);
   const others = elements.filter(({ id }) => id !== crowd.id);
   const taken = takenFrom(area, others);
@@ -102,8 +122,10 @@ export function rolledCrowd(crowd: Crowd, elements: readonly Element[]): Crowd {
   const isApart = (at: Vec2) => [...people, ...crowds].every((one) => distance2([one.x, one.y], at) >= crowd.spacing);
   for (let tries = TRIES * crowd.number; tries > 0 && people.length < crowd.number; tries--) {
     const at: Vec2 = [x0 + (x1 - x0) * chance(), y0 + (y1 - y0) * chance()];
-    if (isWithin(at, area) && isFree(at, taken) && isApart(at))
-      people.push({ x: Number(at[0].toFixed(3)), y: Number(at[1].toFixed(3)), ...look(crowd, chance) });
+    if (ground.holds(at) && isFree(at, taken) && isApart(at)) {
+      const own = look(crowd, ground.headingAt(at), chance);
+      people.push({ x: Number(at[0].toFixed(3)), y: Number(at[1].toFixed(3)), ...own });
+    }
   }
   return { ...crowd, people: [...turnedToNeighbours(people, chance)] };
 }

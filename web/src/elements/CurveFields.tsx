@@ -1,6 +1,7 @@
 import {
   requireValid,
   type Canal,
+  type Crowd,
   type Plant,
   type Rails,
   type Street,
@@ -13,7 +14,7 @@ import { Measures } from "./Measures";
 import type { Change } from "./view";
 
 interface CurveFieldsProps {
-  readonly element: Street | Canal | Rails | Wall | Plant | StreetFurniture | Vehicle;
+  readonly element: Street | Canal | Rails | Wall | Plant | StreetFurniture | Vehicle | Crowd;
   readonly change: Change;
 }
 

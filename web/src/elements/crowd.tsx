@@ -1,9 +1,10 @@
-import { Dices, Users } from "lucide-react";
-import { CROWD, kindOf, rolledCrowd, type Crowd } from "@zanvo/core/world";
+import { Dices, Footprints, Users } from "lucide-react";
+import { CROWD, kindOf, rolledCrowd, widthOfWay, type Crowd, type Element } from "@zanvo/core/world";
 import { measureOf } from "@zanvo/core/fields";
 import { newSeed } from "../seed";
 import { useStores } from "../stores";
 import { Button, Check, MeasureField } from "../ui";
+import { CurveFields } from "./CurveFields";
 import { GROUND, points, type Change, type ElementView } from "./view";
 
 const RULE = ["number", "spacing", "children", "walking", "heading"] as const;
@@ -24,7 +25,17 @@ function CrowdFields({ element: crowd, change }: { readonly element: Crowd; read
     change({ ...crowd, people: crowd.people.map((one) => ({ ...one, kept: isKept || undefined })) }, "kept");
   return (
     <>
-      {RULE.map((key) => (
+      {crowd.line && (
+        <>
+          <MeasureField
+            measure={measureOf(kindOf(crowd).schema, "wide")}
+            value={widthOfWay(crowd)}
+            onChange={(wide) => roll({ wide }, "width")}
+          />
+          <CurveFields element={crowd} change={(to, what) => change(rolledCrowd(to as Crowd, elements), what)} />
+        </>
+      )}
+      {RULE.filter((key) => !crowd.line || key !== "heading").map((key) => (
         <MeasureField
           key={key}
           measure={measureOf(kindOf(crowd).schema, key)}
@@ -48,6 +59,13 @@ function CrowdFields({ element: crowd, change }: { readonly element: Crowd; read
   );
 }
 
+/** A crowd where it was drawn; a sentence where nobody has room. */
+function drawn(where: Pick<Crowd, "footprint" | "heading"> & Partial<Crowd>, elements: readonly Element[]) {
+  const rule = { ...CROWD, seed: newSeed(), people: [] };
+  const crowd = rolledCrowd({ id: "", name: "", kind: "crowd", ...rule, ...where }, elements);
+  return crowd.people.length > 0 ? crowd : "Nobody has room there: draw it larger, or clear of what stands there.";
+}
+
 export const crowd: ElementView<Crowd> = {
   kind: "crowd",
   look: { fill: GROUND, fillOpacity: 0.15, order: 3 },
@@ -58,16 +76,16 @@ export const crowd: ElementView<Crowd> = {
       icon: <Users size={14} aria-hidden />,
       hint: "Press for each corner of where people are; press the first again, or Enter, to close.",
       gesture: "area",
-      draw: (places, heading, elements) => {
-        const fresh: Crowd = {
-          ...{ id: "", name: "", kind: "crowd", footprint: points(places) },
-          ...{ ...CROWD, heading, seed: newSeed(), people: [] },
-        };
-        const drawn = rolledCrowd(fresh, elements);
-        return drawn.people.length > 0
-          ? drawn
-          : "Nobody has room there: draw it larger, or clear of what stands there.";
-      },
+      draw: (places, heading, elements) => drawn({ footprint: points(places), heading }, elements),
+    },
+    {
+      id: "procession",
+      label: "Procession",
+      icon: <Footprints size={14} aria-hidden />,
+      hint: "Press for each bend of the line along which people walk; press the last again, or Enter, to end it.",
+      gesture: "path",
+      draw: (places, heading, elements) =>
+        drawn({ footprint: [], line: points(places), heading, walking: 100 }, elements),
     },
   ],
   Fields: CrowdFields,

@@ -68,20 +68,27 @@ function SizeFields({ element, change }: { readonly element: OnFootprint; readon
   );
 }
 
+/** The places that an element is drawn by, and the field that holds them. */
+function drawnBy(element: OnFootprint | OnPath) {
+  if ("path" in element) return { field: "path", own: element.path };
+  if ("line" in element && element.line) return { field: "line", own: element.line };
+  return { field: "footprint", own: element.footprint };
+}
+
 /** The places of an element, each to be typed; more of them, or fewer. */
 function PlaceList({ element, change }: { readonly element: OnFootprint | OnPath; readonly change: Change }) {
-  const field = "path" in element ? "path" : "footprint";
-  const own = "path" in element ? element.path : element.footprint;
-  const word = field === "path" ? "Point" : "Corner";
+  const { field, own } = drawnBy(element);
+  const isLine = field !== "footprint";
+  const word = isLine ? "Point" : "Corner";
   const set = (next: Element | null, what: string) => {
-    if (!next) throw new Error(`It needs ${field === "path" ? "two points" : "three corners"}.`);
+    if (!next) throw new Error(`It needs ${isLine ? "two points" : "three corners"}.`);
     change(requireValid(next), what);
   };
   return (
     <Fold title={`${own.length} ${word.toLowerCase()}s`}>
       <Parts
         name={word}
-        add={field === "path" ? "A point at its end" : "A corner"}
+        add={isLine ? "A point at its end" : "A corner"}
         parts={own}
         fields={["x", "y"]}
         measure={(axis) => measureOf(kindOf(element).schema, `${field}/*/${axis}`)}
@@ -105,7 +112,8 @@ function PlaceList({ element, change }: { readonly element: OnFootprint | OnPath
               ),
               what,
             );
-          set({ ...element, [field]: [...to] } as Element, what);
+          const at = to.findIndex((one, i) => one !== own[i]);
+          if (at >= 0) set(kindOf(element).placed(element, at, [to[at].x, to[at].y]), what);
         }}
       />
     </Fold>
@@ -135,7 +143,9 @@ export function PlaceFields({ element }: { readonly element: Element }) {
   if (!("footprint" in element) && !("path" in element)) return null;
   return (
     <section aria-label="Chosen on the plan" className="space-y-1.5 border-t border-hair pt-2">
-      {"footprint" in element && <SizeFields element={element} change={change} />}
+      {"footprint" in element && drawnBy(element).field === "footprint" && (
+        <SizeFields element={element} change={change} />
+      )}
       <Extent element={element} />
       {placesOf(element).length > 0 && placesOf(element).length <= MAX_LISTED && (
         <PlaceList element={element} change={change} />

@@ -1,9 +1,12 @@
 import { heightTags } from "../block";
-import { elementKind, onFootprint } from "../kind";
+import { elementKind } from "../kind";
 import { reachOfPerson } from "../person";
 import { cornersOf } from "../../outline";
+import { lengthOf } from "../../path";
 import { crossingOf } from "../../polygon";
+import { crowdPlaces, middleLine, widthOfWay } from "./line";
 import { CrowdSchema, type Crowd } from "./schema";
+export { alongLine, middleLine, widthOfWay } from "./line";
 export type { Crowd, Someone } from "./schema";
 
 /** How a crowd is rolled where nothing else is said, all but its place. */
@@ -16,13 +19,15 @@ export const crowd = elementKind<Crowd>(CrowdSchema, {
   word: "Crowd",
   stands: true,
   validate: (element) => {
+    const line = middleLine(element);
+    if (line && lengthOf(line) < widthOfWay(element)) return { field: "line", message: "is shorter than it is wide." };
     const corners = cornersOf(element);
     if (corners.length < 3) return { field: "footprint", message: "has no area." };
-    return crossingOf(corners) ? { field: "footprint", message: "crosses itself." } : null;
+    return !line && crossingOf(corners) ? { field: "footprint", message: "crosses itself." } : null;
   },
   outline: cornersOf,
   span: ({ people }) => [0, Math.max(0, ...people.map(reachOfPerson))],
-  ...onFootprint,
+  ...crowdPlaces,
   geoJson: {
     write: ({ people }) => ({ shape: "area", properties: { ...heightTags(0, 2), people: people.length } }),
   },

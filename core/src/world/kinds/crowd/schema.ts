@@ -1,5 +1,6 @@
 import type { Static } from "@sinclair/typebox";
-import { Flags, Footprint, Heading, Id, Metres, named, offered, Size, strict, Type } from "../../../fields";
+import { Flags, Footprint, Heading, Id, Metres, named, offered, Path, Size, strict, Type } from "../../../fields";
+import { Curved } from "../kind";
 import { PersonLook } from "../person";
 
 /** Someone in a crowd: where their soles are on the plan, m, and how they are. */
@@ -14,12 +15,17 @@ export type Someone = Static<typeof Someone>;
 
 const Share = (label: string) => named(label, Type.Number({ minimum: 0, maximum: 100 }));
 
-/** People in an area of the plan: by what rule they are rolled, and those that were. */
+/** People in an area of the plan, or along a line: by what rule they are rolled, and those that were. */
 export const CrowdSchema = strict({
   id: Id,
   kind: Type.Literal("crowd"),
   name: Type.String({ maxLength: 200 }),
+  /** Where they are; along a line, the ground that it takes. */
   footprint: Footprint,
+  /** The line that they walk along, within half of so much on each side, m. */
+  line: Type.Optional(Path),
+  ...Curved,
+  wide: Type.Optional(named("Width of their way", offered(0.5, 50, Size))),
   number: named("People", offered(1, 500, Type.Integer({ minimum: 1, maximum: 2000 }))),
   /** Nobody stands nearer to another than this, from middle to middle, m. */
   spacing: named("At least apart", offered(0.4, 10, Size)),
