@@ -18,7 +18,11 @@ export const trackWidth = (gauge = GAUGE): number => (SLEEPER.across * gauge) / 
 /** Adds the two rails of a track, and what they lie on. */
 export function addTrack(way: Marked, add: Mark, bed?: Bed, gauge = GAUGE): void {
   for (const by of [gauge / 2, -gauge / 2]) line(way, add, "rail", by);
-  if (!bed) return;
+  if (bed) addBed(way, add, bed, gauge);
+}
+
+/** Adds what a track lies on. */
+export function addBed(way: Marked, add: Mark, bed: Bed, gauge = GAUGE): void {
   const { path, length } = way;
   const { every } = bed === "plates" ? PLATE : SLEEPER;
   const [sleeper, plate] = [trackWidth(gauge) / 2, (PLATE.across * gauge) / GAUGE / 2];

@@ -6,6 +6,7 @@ import {
   build,
   built,
   newVehicle,
+  runsOnRails,
   standsOfVehicles,
   validateElement,
   VEHICLES,
@@ -55,7 +56,7 @@ describe("vehicles", () => {
 
   it.each(THINGS)("a %s has wheels that are circles, tangent to the ground", (thing) => {
     const wheels = build([vehicle(thing)]).flatMap(({ shape }) => (shape?.kind === "revolved" ? [shape] : []));
-    expect(wheels.length).toBe(thing === "tram" ? 8 : thing === "bicycle" || thing === "handcart" ? 2 : 4);
+    expect(wheels.length).toBe(runsOnRails(thing) ? 8 : thing === "bicycle" || thing === "handcart" ? 2 : 4);
     for (const { axis, outline } of wheels) {
       expect(axis.up[2]).toBeCloseTo(0, 9);
       expect(Math.max(...outline.map(({ at }) => at[0]))).toBeCloseTo(axis.origin[2], 9);
@@ -130,13 +131,13 @@ describe("vehicles", () => {
       }),
       { numRuns: 20 },
     );
-    const sharp = vehicle("tram", {
-      path: [
-        { x: 0, y: 0 },
-        { x: 60, y: 0 },
-        { x: 60, y: 70 },
-      ],
-    });
-    expect(validateElement(sharp)?.field).toBe("bend");
+    const path = [
+      { x: 0, y: 0 },
+      { x: 60, y: 0 },
+      { x: 60, y: 70 },
+    ];
+    expect(validateElement(vehicle("tram", { path }))?.field).toBe("bend");
+    const train = validateElement(vehicle("train", { path, bend: 60 }))!;
+    expect(inMetric(train.message)).toBe("is too sharp for a train: 150.00 m of radius are the least.");
   });
 });

@@ -3,6 +3,7 @@ import {
   type Canal,
   type Crowd,
   type Plant,
+  type Platform,
   type Rails,
   type Street,
   type StreetFurniture,
@@ -14,7 +15,7 @@ import { Measures } from "./Measures";
 import type { Change } from "./view";
 
 interface CurveFieldsProps {
-  readonly element: Street | Canal | Rails | Wall | Plant | StreetFurniture | Vehicle | Crowd;
+  readonly element: Street | Canal | Rails | Wall | Plant | StreetFurniture | Vehicle | Crowd | Platform;
   readonly change: Change;
 }
 

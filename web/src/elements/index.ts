@@ -14,6 +14,7 @@ import { furniture } from "./furniture";
 import { ground } from "./ground";
 import { person } from "./person";
 import { plant } from "./plant";
+import { platform } from "./platform";
 import { rails } from "./rails";
 import { sign } from "./sign";
 import { sky } from "./sky";
@@ -49,6 +50,7 @@ export const VIEWS: readonly ElementView[] = [
   skyline,
   street,
   rails,
+  platform,
   steps,
   fixture,
   furniture,

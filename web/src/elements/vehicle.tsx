@@ -3,6 +3,7 @@ import {
   groundOfVehicle,
   newVehicle,
   requireValid,
+  runsOnRails,
   standsOfVehicles,
   VEHICLES,
   type Vehicle,
@@ -33,7 +34,7 @@ function VehicleFields({ element, change }: { readonly element: Vehicle; readonl
         onChange={(to) => set({ ...newVehicle(to, path, heading), cars: undefined }, "thing")}
       />
       <Measures element={element} of={["length", "width", "height"]} change={change} />
-      {thing === "tram" && <Measures element={{ ...element, cars }} of={["cars"]} change={change} />}
+      {runsOnRails(thing) && <Measures element={{ ...element, cars }} of={["cars"]} change={change} />}
       {path.length > 1 ? (
         <>
           <Measures element={element} of={["every"]} change={change} />

@@ -15,6 +15,7 @@ import { furnitureBuilder } from "./furniture/builder";
 import { groundBuilder } from "./ground/builder";
 import { personBuilder } from "./person/builder";
 import { plantBuilder } from "./plant/builder";
+import { platformBuilder } from "./platform/builder";
 import { railsBuilder } from "./rails/builder";
 import { signBuilder } from "./sign/builder";
 import { skyBuilder } from "./sky/builder";
@@ -51,6 +52,7 @@ const BUILDERS: Builders = {
   bridge: bridgeBuilder,
   square: squareBuilder,
   rails: railsBuilder,
+  platform: platformBuilder,
   vehicle: vehicleBuilder,
   boat: boatBuilder,
   sky: skyBuilder,

@@ -16,6 +16,7 @@ import { ground } from "./ground";
 import type { ElementError, ElementKind } from "./kind";
 import { person } from "./person";
 import { plant } from "./plant";
+import { platform } from "./platform";
 import { rails } from "./rails";
 import { sign } from "./sign";
 import { sky } from "./sky";
@@ -54,6 +55,7 @@ export const KINDS = [
   bridge,
   square,
   rails,
+  platform,
   wall,
   ground,
   skyline,

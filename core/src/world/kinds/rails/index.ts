@@ -4,7 +4,8 @@ import { elementKind, onPath } from "../kind";
 import { measureIn } from "../tags";
 import { validateRails } from "./build";
 import { RailsSchema, type Rails } from "./schema";
-export type { Rails } from "./schema";
+export { branchOf } from "./points";
+export type { Points, Rails } from "./schema";
 
 /** What OpenStreetMap's key "railway" calls tracks; those of trams lie in the paving. */
 const RAILWAYS = ["tram", "rail", "light_rail", "narrow_gauge", "subway", "funicular", "preserved"];

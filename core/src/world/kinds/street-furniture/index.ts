@@ -17,6 +17,8 @@ export function newStreetFurniture(
 
 /** How far each reaches around its place on the ground, as a part of its height. */
 const REACH: Partial<Record<StreetThing, number>> = { kiosk: 0.5, stall: 0.7, shelter: 0.8, bin: 0.3 };
+/** The hoops of a ladder stand so far over a quay, m. */
+const HOOPS = 0.9;
 /** Of posts, this. */
 const POST = 0.05;
 
@@ -26,7 +28,8 @@ export const streetFurniture = elementKind<StreetFurniture>(StreetFurnitureSchem
   stands: true,
   validate: validateSpots,
   outline: (element) => groundAlong(element, (REACH[element.thing] ?? POST) * element.height),
-  span: ({ height }) => [0, height],
+  // Down a quay it hangs as deep as it is high.
+  span: ({ height, thing }) => (thing === "quayLadder" ? [-height, height + HOOPS] : [0, height]),
   ...onPath,
   withoutPlace: (element, place) =>
     element.path.length > 1 ? { ...element, path: element.path.toSpliced(place, 1) } : null,

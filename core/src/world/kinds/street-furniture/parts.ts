@@ -46,6 +46,41 @@ const frame = (half: number, deep: number, high: number): BoxPart[] =>
     ]),
   );
 
+/** Rungs are so far apart, and stiles so far from the middle, m (EN 131-1, from memory). */
+const [RUNGS, STILES] = [0.28, 0.2] as const;
+
+/** A ladder that leans backwards, a quarter of its height: its head is at its place. */
+function ladder(h: number): Parts {
+  const at = (x: number, z: number): Vec3 => [x, 0.02 + (h - z) / 4, z];
+  const rungs = Array.from({ length: Math.floor(h / RUNGS) }, (_, i) => (i + 0.6) * RUNGS).filter((z) => z < h - 0.1);
+  return {
+    hulls: [
+      ...[-STILES, STILES].map((x) => bar(at(x, 0.03), at(x, h - 0.03), 0.03)),
+      ...rungs.map((z) => bar(at(-STILES, z), at(STILES, z), 0.018)),
+    ],
+  };
+}
+
+/** A ladder that hangs down before a quay wall, on hoops that stand over its edge. */
+function quayLadder(deep: number): Parts {
+  const stile = (x: number, y: Vec2, z: Vec2): BoxPart => [[x - 0.03, x + 0.03], y, z];
+  const rungs = Array.from({ length: Math.floor(deep / RUNGS) }, (_, i) => -(i + 0.5) * RUNGS);
+  return {
+    boxes: [
+      ...[-STILES, STILES].flatMap((x) => [
+        stile(x, [0.1, 0.16], [-deep, 0.9]),
+        stile(x, [-0.5, 0.1], [0.84, 0.9]),
+        stile(x, [-0.5, -0.44], [0, 0.84]),
+      ]),
+      ...rungs.map((z): BoxPart => [
+        [0.03 - STILES, STILES - 0.03],
+        [0.115, 0.145],
+        [z - 0.015, z + 0.015],
+      ]),
+    ],
+  };
+}
+
 /** What each thing is put together of, by its height, m: its front is ahead (common practice). */
 export const PARTS: Readonly<Record<StreetThing, (high: number) => Parts>> = {
   lamp: (h) => ({
@@ -236,4 +271,6 @@ export const PARTS: Readonly<Record<StreetThing, (high: number) => Parts>> = {
       ],
     ],
   }),
+  ladder: (h) => ladder(h),
+  quayLadder: (deep) => quayLadder(deep),
 };

@@ -16,6 +16,8 @@ export const STREET_THINGS = {
   kiosk: { label: "Kiosk", height: 2.9, every: 10 },
   stall: { label: "Market stall", height: 2.4, every: 3.5 },
   shelter: { label: "Shelter", height: 2.5, every: 60 },
+  ladder: { label: "Leaning ladder", height: 4, every: 20 },
+  quayLadder: { label: "Ladder down a quay", height: 3, every: 30 },
 } as const;
 export type StreetThing = keyof typeof STREET_THINGS;
 

@@ -236,4 +236,27 @@ export const FORMS: Readonly<Record<VehicleThing, Form>> = {
     wheels: [-2.5, -1.2, 1.2, 2.5].map((ahead) => ({ ahead, radius: 0.33, wide: 0.1 })),
     door: { ahead: [4.3, 3.45], up: [0.6, 2.5] },
   },
+  train: {
+    bodies: [
+      {
+        outline: [
+          at(-9.9, 1),
+          at(9.9, 1, 0.04),
+          at(10, 1.9),
+          at(9.9, 3.2, 0.2),
+          at(9.4, 3.75),
+          at(-9.4, 3.75, 0.2),
+          at(-9.9, 3.2),
+          at(-10, 1.9, 0.04),
+        ],
+        half: 1.4,
+        panes: [...panes(8, -7.6, 7.6, 1.9, 2.9, 0.4), ...[-9.3, 8.1].map((rear) => pane(rear, rear + 1.2, 1.05, 2.9))],
+        ends: [2, 6],
+      },
+      { outline: box(-4.6, 4.6, 0.5, 1), half: 1.1 },
+      { outline: box(-2.2, 2.2, 3.75, 3.9), half: 0.8 },
+    ],
+    wheels: [-8.2, -5.8, 5.8, 8.2].map((ahead) => ({ ahead, radius: 0.46, wide: 0.13 })),
+    door: { ahead: [9.3, 8.1], up: [1.05, 2.9] },
+  },
 };

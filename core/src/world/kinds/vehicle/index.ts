@@ -3,9 +3,9 @@ import { heightTags } from "../block";
 import { elementKind, onPath, type Figure } from "../kind";
 import { groundAlong } from "../spots";
 import { groundOfVehicle, standsOfVehicles, validateVehicle } from "./places";
-import { VEHICLES, VehicleSchema, type Vehicle, type VehicleThing } from "./schema";
+import { runsOnRails, VEHICLES, VehicleSchema, type Vehicle, type VehicleThing } from "./schema";
 export { groundOfVehicle, standsOfVehicles } from "./places";
-export { VEHICLES, type Vehicle, type VehicleThing } from "./schema";
+export { runsOnRails, VEHICLES, type Vehicle, type VehicleThing } from "./schema";
 
 /** A vehicle of its usual size, all but its id and its name. */
 export function newVehicle(thing: VehicleThing, path: Vehicle["path"], heading = 0): Omit<Vehicle, "id" | "name"> {
@@ -13,12 +13,12 @@ export function newVehicle(thing: VehicleThing, path: Vehicle["path"], heading =
   return { kind: "vehicle", thing, path, heading, length, width, height, every };
 }
 
-/** No wider than this, m (directive 96/53/EC, from memory). */
-const WIDEST = 2.55;
+/** No wider than this on a road (directive 96/53/EC), and on a track (UIC 505-1), m; both from memory. */
+const [WIDEST, WIDEST_ON_RAILS] = [2.55, 3.15] as const;
 
 function figuresOf({ name, thing, width: value }: Vehicle): readonly Figure[] {
   const usual = VEHICLES[thing].width;
-  const limits = [0.8 * usual, Math.min(WIDEST, 1.2 * usual)] as const;
+  const limits = [0.8 * usual, Math.min(runsOnRails(thing) ? WIDEST_ON_RAILS : WIDEST, 1.2 * usual)] as const;
   const told = sentence`${name} is ${metres(value)} wide.`;
   return [{ value, limits, told, usual: sentence`Its like have ${metresBetween(...limits, 1)}` }];
 }

@@ -1,8 +1,9 @@
 import { headingAlong, headingDirection, type Vec2 } from "../../../geometry";
+import { metres, sentence } from "../../../units";
 import { placeBeside, rectangleAround } from "../../around";
 import { lengthOf, pathOf, placeAlong } from "../../path";
 import { spotsOf, validateSpots } from "../spots";
-import type { Vehicle } from "./schema";
+import { LEAST_BENDS, runsOnRails, VEHICLES, type Vehicle } from "./schema";
 
 /** Where a vehicle's middle is, and which way it points. */
 export interface StandingVehicle {
@@ -13,7 +14,7 @@ export interface StandingVehicle {
 /** Cars stand on their bogies, which are so far apart, as a part of their length. */
 const BOGIES = 0.52;
 
-/** The cars of a tram on its track, from the first place on: each between the places of its bogies. */
+/** The cars of a tram or a train on its track, from the first place on: each between the places of its bogies. */
 function carsOn({ path, bend, smooth, cars = 1, every, length }: Vehicle): readonly StandingVehicle[] {
   const track = pathOf({ path, bend, smooth });
   const long = lengthOf(track);
@@ -34,11 +35,11 @@ export function standsOfVehicles(vehicle: Vehicle): readonly StandingVehicle[] {
   const { path, heading, thing, cars = 1, every } = vehicle;
   if (path.length === 1)
     // Coupled cars stand behind each other.
-    return Array.from({ length: thing === "tram" ? cars : 1 }, (_, i) => ({
+    return Array.from({ length: runsOnRails(thing) ? cars : 1 }, (_, i) => ({
       at: placeBeside([path[0].x, path[0].y], headingDirection(heading), [0, -i * every]),
       heading,
     }));
-  if (thing === "tram") return carsOn(vehicle);
+  if (runsOnRails(thing)) return carsOn(vehicle);
   const spots = spotsOf(vehicle);
   return spots.map((at, i) => {
     const [p, q] = i + 1 < spots.length ? [at, spots[i + 1]] : [spots[i - 1] ?? at, at];
@@ -54,13 +55,13 @@ export function validateVehicle(vehicle: Vehicle) {
   const { path, thing, every, length, bend = 0, smooth } = vehicle;
   if (path.length > 1 && thing !== "bicycle" && every < length)
     return { field: "every", message: "is less than they are long: they would stand in one another." };
-  if (path.length > 1 && thing === "tram" && path.length > 2 && !smooth && bend < MIN_BEND)
-    return { field: "bend", message: `is too sharp for a tram: ${MIN_BEND} m of radius are the least.` };
+  const least = LEAST_BENDS[thing] ?? 0;
+  if (path.length > 2 && !smooth && bend < least) {
+    const what = VEHICLES[thing].label.toLowerCase();
+    return { field: "bend", message: sentence`is too sharp for a ${what}: ${metres(least)} of radius are the least.` };
+  }
   return null;
 }
-
-/** No track of a tram bends more sharply than this radius, m (common practice). */
-const MIN_BEND = 15;
 
 /** The ground that one vehicle takes, counter-clockwise. */
 export const groundOfVehicle = ({ at, heading }: StandingVehicle, { length, width }: Vehicle): readonly Vec2[] =>

@@ -14,8 +14,15 @@ export const VEHICLES = {
   lorry: { label: "Lorry", length: 8, width: 2.5, height: 3.4, every: 9.5 },
   bus: { label: "Bus", length: 12, width: 2.55, height: 3.1, every: 14 },
   tram: { label: "Tram", length: 9.6, width: 2.4, height: 3.4, every: 10.2 },
+  train: { label: "Train", length: 20, width: 2.8, height: 3.9, every: 21 },
 } as const;
 export type VehicleThing = keyof typeof VEHICLES;
+
+/** What runs on a track, several cars coupled: the least radius of its bends, m (common practice). */
+export const LEAST_BENDS: Readonly<Partial<Record<VehicleThing, number>>> = { tram: 15, train: 150 };
+
+/** Whether a vehicle runs on a track. */
+export const runsOnRails = (thing: VehicleThing): boolean => LEAST_BENDS[thing] !== undefined;
 
 /** A vehicle at a place, on its wheels; or several along a line: parked along a kerb, or coupled on a track. */
 export const VehicleSchema = strict({
@@ -32,7 +39,7 @@ export const VehicleSchema = strict({
   height: named("Height", Size),
   /** Along a line, from the front of one to that of the next, m. */
   every: named("One every", offered(0.5, 50, Size)),
-  /** Of a tram, how many cars are coupled. */
+  /** On a track, how many cars are coupled. */
   cars: Type.Optional(named("Cars", Type.Integer({ minimum: 1, maximum: 40 }))),
   /** Its front doors stand open. */
   open: Type.Optional(Type.Boolean()),
