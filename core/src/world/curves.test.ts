@@ -70,6 +70,30 @@ describe("a smooth path", () => {
   });
 });
 
+describe("a smooth path that ends where it begins", () => {
+  it("is three's closed centripetal Catmull-Rom curve", () => {
+    fc.assert(
+      fc.property(between(5, 60), fc.integer({ min: 4, max: 20 }), between(0, 6), (radius, count, from) => {
+        const ring = Array.from({ length: count + 1 }, (_, i): Vec2 => {
+          const turn = from + (2 * Math.PI * (i % count)) / count;
+          return [radius * Math.cos(turn), 0.6 * radius * Math.sin(turn)];
+        });
+        const curve = new CatmullRomCurve3(
+          ring.slice(0, -1).map(([x, y]) => new Vector3(x, y, 0)),
+          true,
+          "centripetal",
+        );
+        const fine = curve.getPoints(4000);
+        for (const [x, y] of smoothPath(ring)) {
+          const off = fine.reduce((least, p) => Math.min(least, Math.hypot(p.x - x, p.y - y)), Infinity);
+          expect(off).toBeLessThan(0.002 * radius);
+        }
+      }),
+      { numRuns: 10 },
+    );
+  });
+});
+
 describe("streets and canals that curve", () => {
   const path = points([
     [-60, 0],

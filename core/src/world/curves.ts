@@ -60,13 +60,17 @@ export function bentPath(path: readonly Vec2[], radius: number): readonly Vec2[]
 
 /**
  * A smooth path through places: the centripetal Catmull-Rom curve (Catmull and Rom, 1974; Yuksel, Schaefer and Keyser,
- * 2011 (from memory)), its ends led on as far as its first and last legs are long.
+ * 2011 (from memory)), its ends led on as far as its first and last legs are long. One that ends where it begins is
+ * closed: it goes on smoothly there, too.
  */
 export function smoothPath(path: readonly Vec2[]): readonly Vec2[] {
   const last = path.length - 1;
   if (last < 2) return path;
   const beyond = ([x, y]: Vec2, [px, py]: Vec2): Vec2 => [2 * x - px, 2 * y - py];
-  const places = [beyond(path[0], path[1]), ...path, beyond(path[last], path[last - 1])];
+  const isClosed = last > 2 && distance2(path[0], path[last]) < SAME;
+  const places = isClosed
+    ? [path[last - 1], ...path, path[1]]
+    : [beyond(path[0], path[1]), ...path, beyond(path[last], path[last - 1])];
   const spans = path.slice(1).map((_, i) => spanOf(places.slice(i, i + 4)));
   return [path[0], ...spans.flatMap((at, i) => [...halved(at, 0, path[i], 1, path[i + 1], DEPTH), path[i + 1]])];
 }

@@ -8,6 +8,7 @@ import {
   DEFAULT_CANAL,
   DEFAULT_SQUARE,
   DEFAULT_STREET,
+  roundabout,
   volumeOf,
   type Element,
   type Solid,
@@ -80,6 +81,30 @@ describe("streets that meet", () => {
     const ring = (Math.PI / 4) * (5.2 ** 2 - 3 ** 2);
     const straight = 2.2 * (100 - 5.2) + 2.2 * (40 - 5.2) + 2.2 ** 2 + 2.2 * 100 + 2.2 * 40;
     expect(paved(bend)).toBeCloseTo(straight + ring - (corner(3) - corner(0.8)), 0);
+  });
+
+  it("run into a ring, around an island that has a kerb and a pavement of its own", () => {
+    const ring = { ...roundabout([0, 0], 14), id: "ring", name: "Roundabout" } as Street;
+    const arms = [
+      [1, 0],
+      [0, 1],
+      [-1, 0],
+      [0, -1],
+    ].map(([x, y], i) =>
+      street(`arm ${i}`, [
+        [14 * x, 14 * y],
+        [60 * x, 60 * y],
+      ]),
+    );
+    // The island's pavement is a ring 2.2 m wide within the kerb of 11 m.
+    const island = Math.PI * (11 ** 2 - 8.8 ** 2);
+    const solids = built([ring, ...arms]).solids.filter(({ part }) => part?.startsWith("paving"));
+    const own = solids.map((one) => volumeOf(one) / DEFAULT_STREET.kerb).sort((a, b) => a - b);
+    expect(own.some((area) => Math.abs(area - island) < 0.02 * island)).toBe(true);
+    // Four arms' corners, and the arcs of the outer pavement between them, are alike.
+    const others = own.filter((area) => Math.abs(area - island) >= 0.02 * island);
+    expect(others).toHaveLength(4);
+    for (const area of others) expect(area).toBeCloseTo(others[0], 0);
   });
 
   it("end at what takes the ground: a canal and a plaza, and begin again beyond", () => {

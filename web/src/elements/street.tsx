@@ -1,11 +1,14 @@
-import { Route } from "lucide-react";
+import { CircleDot, Route } from "lucide-react";
 import { measureOf } from "@zanvo/core/fields";
+import { distance2 } from "@zanvo/core/geometry";
 import {
+  centroid,
   DEFAULT_STREET,
   kindOf,
   lengthOf,
   pathOf,
   requireValid,
+  roundabout,
   type RoadwayEnd,
   type Street,
 } from "@zanvo/core/world";
@@ -130,6 +133,21 @@ export const street: ElementView<Street> = {
       hint: "Press for each bend of its middle line; press the last again, or Enter, to end it.",
       gesture: "path",
       draw: (places) => ({ kind: "street", path: points(places), ...DEFAULT_STREET }),
+    },
+    {
+      id: "roundabout",
+      label: "Roundabout",
+      icon: <CircleDot size={14} aria-hidden />,
+      hint: "Draw from its middle to the middle of its carriageway; let streets end there.",
+      gesture: "drawn",
+      shape: "circle",
+      draw: (rim) => {
+        const middle = centroid(rim);
+        const radius = distance2(middle, rim[0]);
+        return radius > DEFAULT_STREET.carriageway / 2 + DEFAULT_STREET.pavement
+          ? roundabout(middle, radius)
+          : "A roundabout leaves room for an island with its pavement: draw it larger.";
+      },
     },
   ],
   Fields: StreetFields,

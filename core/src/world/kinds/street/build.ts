@@ -1,3 +1,4 @@
+import type { Vec2 } from "../../../geometry";
 import { lengthOf, pathOf } from "../../path";
 import type { Solid } from "../../solid";
 import type { ElementError, Roadway } from "../kind";
@@ -16,6 +17,20 @@ export const DEFAULT_STREET: Omit<Street, "id" | "kind" | "name" | "path"> = {
   slabs: 1.2,
   dashes: { line: 3.05, gap: 9.14 },
 };
+
+/** A roundabout is drawn through so many places of its middle line. */
+const PLACES = 16;
+
+/** A street as a ring around a middle, its middle line so far from there, m: those that end at it run into it. */
+export function roundabout([x, y]: Vec2, radius: number): Omit<Street, "id" | "name"> {
+  const path = Array.from({ length: PLACES + 1 }, (_, i) => {
+    const turn = (2 * Math.PI * (i % PLACES)) / PLACES;
+    const place = (middle: number, off: number) => Number((middle + radius * off).toFixed(6));
+    return { x: place(x, Math.cos(turn)), y: place(y, Math.sin(turn)) };
+  });
+  const { dashes: _, ...street } = DEFAULT_STREET;
+  return { kind: "street", path, smooth: true, ...street };
+}
 
 /** A driveway keeps so far from the next and from the street’s ends, m. */
 const MIN_GAP = 0.1;
