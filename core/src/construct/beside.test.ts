@@ -1,6 +1,6 @@
 import { block } from "../../testing";
 import { DEFAULT_STREET, type Street } from "../world";
-import { rowEnds, standingOn, wayBeside } from ".";
+import { laneAt, rowEnds, standingOn, wayBeside } from ".";
 
 const xy = (path: readonly (readonly [number, number])[]) => path.map(([x, y]) => ({ x, y }));
 const street = (path: readonly (readonly [number, number])[]): Street => ({
@@ -53,5 +53,38 @@ describe("what is laid beside a street", () => {
     expect(standingOn([house], [over, across, beside, eastward]).map(({ id }) => id)).toEqual(["over", "across"]);
     expect(standingOn([over], [house])).toEqual([house]);
     expect(standingOn([house], [{ ...over, hidden: true }])).toEqual([]);
+  });
+});
+
+describe("the lane that a vehicle is put in", () => {
+  const four = { ...eastward, carriageway: 12, lanes: 4, rails: true };
+
+  it("is the one pressed on, by its middle, and runs as its traffic does", () => {
+    // Four lanes of 3 m: the southern two run east where one keeps to the right, the northern two back.
+    for (const [y, middle, heading] of [
+      [-5, -4.5, 90],
+      [-0.1, -1.5, 90],
+      [0.1, 1.5, 270],
+      [5.9, 4.5, 270],
+    ]) {
+      expect(laneAt([four], [20, y], false)).toEqual({ at: [20, expect.closeTo(middle, 9)], heading });
+      const left = { ...four, junctions: { stopLines: "left" as const } };
+      expect(laneAt([left], [20, y], false)!.heading % 360).toBe((heading + 180) % 360);
+    }
+    expect(laneAt([four], [20, 6.1], false)).toBeNull();
+    expect(laneAt([{ ...four, hidden: true }], [20, 1], false)).toBeNull();
+  });
+
+  it("is the track for what runs on rails: in a street, or by itself", () => {
+    expect(laneAt([four], [20, 2], true)).toEqual({ at: [20, 0], heading: 90 });
+    expect(laneAt([eastward], [20, 2], true)).toBeNull();
+    const path = xy([
+      [0, 30],
+      [0, 60],
+    ]);
+    expect(laneAt([{ id: "r", kind: "rails", name: "Track", path }], [1, 40], true)).toEqual({
+      at: [0, 40],
+      heading: 0,
+    });
   });
 });

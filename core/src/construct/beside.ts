@@ -10,6 +10,7 @@ import {
   outlineOf,
   pathOf,
   type Element,
+  type LanePlace,
 } from "../world";
 
 /** Nothing is aligned with a way farther off than this, m. */
@@ -33,6 +34,15 @@ export function wayBeside(
     best = { heading: wrap(degrees(Math.atan2(q[0] - p[0], q[1] - p[1])), -180, 360), foot, off };
   }
   return best;
+}
+
+/** Where a vehicle runs that is put at a place, on its wheels or on rails: the first lane or track that takes it. */
+export function laneAt(elements: readonly Element[], at: Vec2, onRails: boolean): LanePlace | null {
+  for (const element of elements) {
+    const place = element.hidden ? null : (kindOf(element).lane?.(element, at, onRails) ?? null);
+    if (place) return place;
+  }
+  return null;
 }
 
 /**

@@ -16,6 +16,7 @@ export {
   type LevelCircle,
   type Figure,
   type Hanging,
+  type LanePlace,
   type Oddity,
   type RoadwayEnd,
 } from "./kinds";

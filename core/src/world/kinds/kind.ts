@@ -168,6 +168,12 @@ export interface WallOpening {
   readonly kind: "window" | "door";
 }
 
+/** A place in the middle of a lane or a track, m, and the heading of what runs there, degrees. */
+export interface LanePlace {
+  readonly at: Vec2;
+  readonly heading: number;
+}
+
 /** All that is known of a kind of element. */
 export interface ElementKind<E extends ElementBase = ElementBase> {
   readonly kind: E["kind"];
@@ -200,6 +206,8 @@ export interface ElementKind<E extends ElementBase = ElementBase> {
   oddities?(element: E): readonly Oddity[];
   /** Whether it is a way along which other things stand. */
   readonly way?: boolean;
+  /** Where a vehicle runs on it that is put at a place, on its wheels or on rails; null where it does not. */
+  lane?(element: E, at: Vec2, onRails: boolean): LanePlace | null;
   /** The row that it was laid in by rule, by id. */
   row?(element: E): string | undefined;
   /** The same as a thing for itself, of no row. */

@@ -1,4 +1,5 @@
-import { pathOf, ribbon } from "../../path";
+import { headingAlong } from "../../../geometry";
+import { footOn, pathOf, ribbon } from "../../path";
 import { GAUGE, trackWidth } from "../../track";
 import { elementKind, onPath } from "../kind";
 import { measureIn } from "../tags";
@@ -23,6 +24,15 @@ export const rails = elementKind<Rails>(RailsSchema, {
   stands: false,
   validate: validateRails,
   outline: (element) => ribbon(pathOf(element), trackWidth(element.gauge) / 2, -trackWidth(element.gauge) / 2),
+  lane: (element, at, onRails) => {
+    const path = pathOf(element);
+    const { foot, off, after } = footOn(at, path);
+    if (!onRails || off > trackWidth(element.gauge)) return null;
+    return {
+      at: foot,
+      heading: headingAlong([path[after + 1][0] - path[after][0], path[after + 1][1] - path[after][1]]),
+    };
+  },
   span: () => [0, 0],
   ...onPath,
   geoJson: {

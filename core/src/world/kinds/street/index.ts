@@ -2,6 +2,7 @@ import { kerbFigures } from "../kerb";
 import { elementKind, onPath } from "../kind";
 import { DEFAULT_STREET, roadwayOf, validateStreet } from "./build";
 import { measuresIn } from "./classes";
+import { laneOfStreet } from "./lanes";
 import { streetRibbon } from "./pavements";
 import { StreetSchema, type Street } from "./schema";
 export * from "./build";
@@ -12,6 +13,7 @@ export const street = elementKind<Street>(StreetSchema, {
   word: "Street",
   stands: false,
   way: true,
+  lane: laneOfStreet,
   roadway: roadwayOf,
   validate: validateStreet,
   outline: streetRibbon,

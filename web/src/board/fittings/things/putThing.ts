@@ -1,4 +1,5 @@
-import { contains, degrees, type Vec2, type Vec3 } from "@zanvo/core/geometry";
+import { laneAt } from "@zanvo/core/construct";
+import { contains, degrees, wrap, type Vec2, type Vec3 } from "@zanvo/core/geometry";
 import type { Scene } from "@zanvo/core/scene";
 import { kindOf, raisedBy, terrainOf, type Element } from "@zanvo/core/world";
 import { addThings } from "../../../document/elements";
@@ -6,7 +7,7 @@ import type { Drawn } from "../../../elements";
 import { newId } from "../../../id";
 import { solids } from "../../desk/useSolids";
 import type { Board } from "../../useBoard";
-import type { PressedPlace, Thing } from "./thing";
+import { isFloor, type PressedPlace, type Thing } from "./thing";
 
 /** The heading from a place to the eye, turned to the nearest way of the walls around it, or of the main streets. */
 export function facing(
@@ -46,6 +47,13 @@ export function standing(thing: Thing, place: PressedPlace, { elements }: Pick<S
   return typeof again === "string" ? again : named(again);
 }
 
+/** A pressed place; for what runs in a lane or on a track, the middle of that, and its heading. */
+function pointed({ runsOn }: Thing, place: PressedPlace, { elements }: Pick<Scene, "elements">): PressedPlace {
+  const [x, y, z] = place.at;
+  const lane = runsOn && isFloor(place) ? laneAt(elements, [x, y], runsOn === "rails") : null;
+  return lane ? { ...place, at: [...lane.at, z], heading: Number(wrap(lane.heading, -180, 360).toFixed(4)) } : place;
+}
+
 /** Puts a thing where the picture was pressed, and chooses it; says why it cannot be put there. */
 export async function putThing(board: Board, thing: Thing, at: Vec2, window: Vec2): Promise<void> {
   const refuse = (text: string) => board.showTag({ at: window, text, wrong: true });
@@ -55,7 +63,7 @@ export async function putThing(board: Board, thing: Thing, at: Vec2, window: Vec
   const found = placeAt(view, board.looked(), at);
   if (!found) return refuse("Nothing is there to put it on: press a floor, a wall or the ground.");
   const { scene } = board.useDocument.getState();
-  const put = standing(thing, { ...found, heading: facing(scene, found.at, view.eye) }, scene);
+  const put = standing(thing, pointed(thing, { ...found, heading: facing(scene, found.at, view.eye) }, scene), scene);
   if (typeof put === "string") return refuse(put);
   board.showTag(null);
   board.fit({ wall: null, bay: null });

@@ -16,6 +16,8 @@ export interface Thing {
   readonly label: string;
   /** All of it but its id and its name; a sentence where it cannot be put there. */
   put(place: PressedPlace): Drawn | string;
+  /** What it runs on: it is put in the middle of its lane or its track, and points as that runs. */
+  readonly runsOn?: "wheels" | "rails";
   /** The same made plainer, where its sample would be too dense otherwise. */
   readonly plainer?: (drawn: Drawn) => Drawn;
 }

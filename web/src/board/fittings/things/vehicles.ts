@@ -1,9 +1,10 @@
-import { newVehicle, VEHICLES, type VehicleThing } from "@zanvo/core/world";
+import { newVehicle, runsOnRails, VEHICLES, type VehicleThing } from "@zanvo/core/world";
 import { isFloor, type Thing } from "./thing";
 
 export const vehicles: readonly Thing[] = (Object.keys(VEHICLES) as VehicleThing[]).map((thing) => ({
   id: `vehicle-${thing}`,
   label: VEHICLES[thing].label,
+  runsOn: runsOnRails(thing) ? "rails" : "wheels",
   put: (place) => {
     const [x, y] = place.at;
     return isFloor(place)
