@@ -26,6 +26,17 @@ describe("the slip", () => {
     expect(valueOf(slip, "upright")).toBe("none: drawn upright, parallel");
   });
 
+  it("tells where the horizon of the sea is, where that is drawn", () => {
+    // From 100 m at 300 mm: the dip is the root of 2 h / R, 0.32 degrees, 1.7 mm; 3.57 km times 10 away.
+    const high = { ...shotWith({ eye: { x: 0, y: 0, z: 100 } }), show: { seaHorizon: 1 } };
+    expect(valueOf(slipOf(scene, high), "sea-horizon")).toMatch(/^1\.7 mm under eye level, 3\d\d\d\d m away$/);
+    expect(
+      slipOf(scene, shotWith({}))
+        .flatMap(({ rows }) => rows)
+        .some(({ id }) => id === "sea-horizon"),
+    ).toBe(false);
+  });
+
   it("gives both ends of a horizon that is not level", () => {
     // Rolled 10 degrees the horizon rises by 420 tan 10 = 74.1 mm from left to right, or falls.
     const slip = slipOf(scene, shotWith({ gaze: { roll: 10 } }));

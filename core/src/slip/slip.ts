@@ -4,7 +4,7 @@ import { nearCorner, paperLength } from "../construct";
 import { type Scene, type Shot } from "../scene";
 import { showOf } from "../drawing";
 import { covered, fieldOfView, fullFrame, project, rimRadius, viewOf, type View } from "../shot";
-import { fromEdge, heightAt, horizon, measuringPoints, pinsOf, type Pin } from "../vanishing";
+import { dipOf, fromEdge, heightAt, horizon, horizonDistance, measuringPoints, pinsOf, type Pin } from "../vanishing";
 import { blockCorner, boxOf, type Block, type Element } from "../world";
 import { circlesOfThing, ownCircles } from "./circles";
 
@@ -116,6 +116,15 @@ function viewRows(shot: Shot, view: View): SlipRow[] {
   ];
 }
 
+/** Where the horizon of the sea lies: under eye level by so much where the gaze is level, and how far away it is. */
+const seaRows = ({ eye, lens }: Shot): SlipRow[] => [
+  {
+    id: "sea-horizon",
+    label: "Horizon of the sea",
+    value: sentence`${mm(lens.distance * Math.tan(dipOf(eye.z)))} under eye level, ${metres(horizonDistance(eye.z), 0)} away`,
+  },
+];
+
 /** The slip of a shot: the chosen thing, and all one needs to lay the system out by hand, from the sheet's edges. */
 export function slipOf(scene: Scene, shot: Shot, chosen?: Element): SlipSection[] {
   const view = viewOf(shot);
@@ -139,7 +148,11 @@ export function slipOf(scene: Scene, shot: Shot, chosen?: Element): SlipSection[
     },
     {
       title: "Eye level",
-      rows: [...horizonRows(shot), { id: "eye-height", label: "Eye height", value: metres(eye.z) }],
+      rows: [
+        ...horizonRows(shot),
+        { id: "eye-height", label: "Eye height", value: metres(eye.z) },
+        ...(showOf(shot).seaHorizon > 0 && eye.z > 0 ? seaRows(shot) : []),
+      ],
     },
     { title: "View", rows: viewRows(shot, view) },
     { title: "Points", rows: pins.map((pin) => ({ id: pin.id, label: pin.name, value: pinPlace(sheet, pin) })) },

@@ -11,3 +11,4 @@ export * from "./sightingMarks";
 export * from "./fromEdge";
 export { reachTo, type Reach } from "./reach";
 export { toolNotes } from "./withTools";
+export * from "./seaHorizon";

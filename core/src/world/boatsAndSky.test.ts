@@ -1,7 +1,19 @@
 import fc from "fast-check";
 import { between, whyOpen } from "../../testing";
 import { radians } from "../geometry";
-import { BOATS, build, facing, newBoat, newSky, SKY_THINGS, volumeOf, type BoatThing, type SkyThing } from ".";
+import {
+  BOATS,
+  build,
+  facing,
+  HEAVENLY,
+  isHeavenly,
+  newBoat,
+  newSky,
+  SKY_THINGS,
+  volumeOf,
+  type BoatThing,
+  type SkyThing,
+} from ".";
 
 describe("boats", () => {
   it.each(Object.keys(BOATS) as BoatThing[])("a %s is a closed hull of its measures", (thing) => {
@@ -38,8 +50,15 @@ describe("what is in the sky", () => {
       const wide = Math.max(...places.map(([x]) => x)) - Math.min(...places.map(([x]) => x));
       expect(wide / size).toBeGreaterThan(0.6);
       expect(wide / size).toBeLessThan(2);
-      expect(Math.min(...places.map(([, , z]) => z)) - up).toBeGreaterThan(-0.02 * size);
+      // The sun and the moon stand around their place.
+      expect(Math.min(...places.map(([, , z]) => z)) - up).toBeGreaterThan((isHeavenly(thing) ? -0.51 : -0.02) * size);
     }
+  });
+
+  it.each(["sun", "moon"] as const)("the %s is half a degree wide where it stands (common practice)", (thing) => {
+    const { size } = SKY_THINGS[thing];
+    const wide = { sun: 0.533, moon: 0.518 }[thing];
+    expect((2 * Math.atan(size / 2 / HEAVENLY) * 180) / Math.PI).toBeCloseTo(wide, 2);
   });
 
   it("clouds lie level at their foot: seen level from afar, none of them is under it", () => {

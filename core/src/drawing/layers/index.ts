@@ -15,6 +15,7 @@ import { marginAids } from "./marginAids";
 import { measuringPoints } from "./measuringPoints";
 import { outlines } from "./outlines";
 import { ownLines } from "./ownLines";
+import { seaHorizon } from "./seaHorizon";
 import { squares } from "./squares";
 import { strokes } from "./strokes";
 import type { LayerKind } from "./kind";
@@ -32,6 +33,7 @@ export const LAYER_KINDS = [
   squares,
   cone,
   horizon,
+  seaHorizon,
   measuringPoints,
   hiddenLines,
   details,

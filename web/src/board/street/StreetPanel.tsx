@@ -5,6 +5,7 @@ import { ThingChoice } from "../fittings/things/ThingChoice";
 import { ChosenFields } from "../panels/ChosenFields";
 import { useBoard } from "../useBoard";
 import { RulerFields } from "./RulerFields";
+import { SeaFields } from "./SeaFields";
 
 /** What makes a street inhabited: people, trees, lamps and stalls, put down where the picture is pressed. */
 export function StreetPanel() {
@@ -23,6 +24,7 @@ export function StreetPanel() {
         are drawn on the plan.
       </p>
       <RulerFields />
+      <SeaFields />
     </div>
   );
 }

@@ -3,7 +3,7 @@ import { heightTags } from "../block";
 import { elementKind } from "../kind";
 import { SKY_THINGS, SkySchema, type Sky, type SkyThing } from "./schema";
 import { reachOfSky } from "./shapes";
-export { SKY_THINGS, type Sky, type SkyThing } from "./schema";
+export { HEAVENLY, isHeavenly, SKY_THINGS, type Sky, type SkyThing } from "./schema";
 
 /** Something in the sky at its usual size, all but its id and its name. */
 export const newSky = (thing: SkyThing, at: Sky["at"], seed: number): Omit<Sky, "id" | "name"> => ({

@@ -9,8 +9,15 @@ export const SKY_THINGS = {
   balloon: { label: "Balloon", size: 16, up: 60 },
   kite: { label: "Kite", size: 1.4, up: 30 },
   birds: { label: "Birds", size: 20, up: 25 },
+  sun: { label: "Sun", size: 186, up: 5000 },
+  moon: { label: "Moon", size: 181, up: 5000 },
 } as const;
 export type SkyThing = keyof typeof SKY_THINGS;
+
+/** The sun and the moon stand so far away in the scene, m: there their size is half a degree, as it is seen. */
+export const HEAVENLY = 20_000;
+/** What stands in a direction rather than over a place of the ground. */
+export const isHeavenly = (thing: SkyThing): boolean => thing === "sun" || thing === "moon";
 
 /** Something in the sky, over its place; clouds lie flat on a level of their own, as they do. */
 export const SkySchema = strict({

@@ -70,6 +70,8 @@ const SHAPES: Readonly<Record<SkyThing, (size: number, chance: Chance) => readon
       },
     ];
   },
+  sun: (size) => [{ part: "disc", balls: [[0, 0, 0, size / 2]] }],
+  moon: (size) => [{ part: "disc", balls: [[0, 0, 0, size / 2]] }],
   kite: (size) => {
     const point = (x: number, z: number): Ball => [x * size, 0, z * size, 0.01 * size];
     return [{ part: "kite", balls: [point(0, 0), point(0.4, 0.75), point(0, 1.1), point(-0.4, 0.75)] }];

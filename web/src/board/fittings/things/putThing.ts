@@ -1,7 +1,8 @@
 import { laneAt } from "@zanvo/core/construct";
-import { contains, degrees, wrap, type Vec2, type Vec3 } from "@zanvo/core/geometry";
+import { add, contains, degrees, scale, unit, wrap, type Vec2, type Vec3 } from "@zanvo/core/geometry";
 import type { Scene } from "@zanvo/core/scene";
-import { kindOf, raisedBy, terrainOf, type Element } from "@zanvo/core/world";
+import { unproject, type View } from "@zanvo/core/shot";
+import { HEAVENLY, kindOf, raisedBy, terrainOf, type Element } from "@zanvo/core/world";
 import { addThings } from "../../../document/elements";
 import type { Drawn } from "../../../elements";
 import { newId } from "../../../id";
@@ -54,13 +55,19 @@ function pointed({ runsOn }: Thing, place: PressedPlace, { elements }: Pick<Scen
   return lane ? { ...place, at: [...lane.at, z], heading: Number(wrap(lane.heading, -180, 360).toFixed(4)) } : place;
 }
 
+/** The place of the sky in a direction that is pressed: as far away as the sun is in the scene. */
+function inSky(view: View, at: Vec2): Pick<PressedPlace, "at" | "normal"> {
+  const way = unit(unproject(view, at));
+  return { at: add(view.eye, scale(way, HEAVENLY)), normal: [0, 0, 1] };
+}
+
 /** Puts a thing where the picture was pressed, and chooses it; says why it cannot be put there. */
 export async function putThing(board: Board, thing: Thing, at: Vec2, window: Vec2): Promise<void> {
   const refuse = (text: string) => board.showTag({ at: window, text, wrong: true });
   if (!contains(board.currentShot().frame, at)) return refuse("Press in the panel.");
   const { placeAt } = await solids();
   const view = board.currentView();
-  const found = placeAt(view, board.looked(), at);
+  const found = thing.isHeavenly ? inSky(view, at) : placeAt(view, board.looked(), at);
   if (!found) return refuse("Nothing is there to put it on: press a floor, a wall or the ground.");
   const { scene } = board.useDocument.getState();
   const put = standing(thing, pointed(thing, { ...found, heading: facing(scene, found.at, view.eye) }, scene), scene);

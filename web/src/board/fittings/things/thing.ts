@@ -18,6 +18,8 @@ export interface Thing {
   put(place: PressedPlace): Drawn | string;
   /** What it runs on: it is put in the middle of its lane or its track, and points as that runs. */
   readonly runsOn?: "wheels" | "rails";
+  /** It is put in the direction that is pressed, so far away that it is over no place: the sun, the moon. */
+  readonly isHeavenly?: boolean;
   /** The same made plainer, where its sample would be too dense otherwise. */
   readonly plainer?: (drawn: Drawn) => Drawn;
 }
