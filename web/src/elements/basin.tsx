@@ -15,6 +15,7 @@ export const basin: ElementView<Basin> = {
     {
       id: "basin",
       label: "Basin or pond",
+      iconOnly: true,
       icon: <Droplets size={14} aria-hidden />,
       hint: "Press for each corner of its quay; press the first again, or Enter, to close.",
       gesture: "area",

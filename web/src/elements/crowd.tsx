@@ -81,6 +81,7 @@ export const crowd: ElementView<Crowd> = {
     {
       id: "procession",
       label: "Procession",
+      iconOnly: true,
       icon: <Footprints size={14} aria-hidden />,
       hint: "Press for each bend of the line along which people walk; press the last again, or Enter, to end it.",
       gesture: "path",

@@ -114,6 +114,7 @@ export const ground: ElementView<Ground> = {
     {
       id: "slope",
       label: "Slope",
+      iconOnly: true,
       icon: <TriangleRight size={14} aria-hidden />,
       hint: "Draw from a corner at its foot to the opposite one at its top: it rises along its longer side.",
       gesture: "drawn",

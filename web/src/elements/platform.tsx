@@ -44,6 +44,7 @@ export const platform: ElementView<Platform> = {
     {
       id: "platform",
       label: "Platform",
+      iconOnly: true,
       icon: <RectangleHorizontal size={14} aria-hidden />,
       hint: "Press for each bend of its middle line; press the last again, or Enter, to end it.",
       gesture: "path",

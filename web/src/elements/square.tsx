@@ -60,6 +60,7 @@ export const square: ElementView<Square> = {
     {
       id: "park",
       label: "Park",
+      iconOnly: true,
       icon: <Trees size={14} aria-hidden />,
       hint: "Press for each corner of its lawn; press the first again, or Enter, to close.",
       gesture: "area",

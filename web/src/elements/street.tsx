@@ -137,6 +137,7 @@ export const street: ElementView<Street> = {
     {
       id: "roundabout",
       label: "Roundabout",
+      iconOnly: true,
       icon: <CircleDot size={14} aria-hidden />,
       hint: "Draw from its middle to the middle of its carriageway; let streets end there.",
       gesture: "drawn",

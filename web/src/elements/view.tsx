@@ -19,6 +19,8 @@ export interface ElementTool {
   readonly id: string;
   readonly label: string;
   readonly icon?: ReactNode;
+  /** It stands beside what it is like, and is shown by its icon alone. */
+  readonly iconOnly?: boolean;
   /** What the hand does, in a sentence. */
   readonly hint: string;
   readonly gesture: Gesture;

@@ -93,9 +93,14 @@ function PlanTools({ tool, onTool, grid, onGrid }: PlanToolsProps) {
         }
       >
         {TOOLS.map((one) => (
-          <Button key={one.id} on={tool === one} onClick={() => onTool(one)}>
+          <Button
+            key={one.id}
+            on={tool === one}
+            {...(one.iconOnly ? { "aria-label": one.label, title: one.label } : {})}
+            onClick={() => onTool(one)}
+          >
             {one.icon}
-            {one.label}
+            {!one.iconOnly && one.label}
           </Button>
         ))}
         <Button on={grid} aria-label="Grid" title="Grid" onClick={() => onGrid(!grid)}>

@@ -22,6 +22,7 @@ interface ChooseTool {
   readonly id: "choose";
   readonly label: string;
   readonly icon?: ReactNode;
+  readonly iconOnly?: false;
   readonly hint: string;
   readonly gesture: "choose";
 }
