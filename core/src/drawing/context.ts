@@ -1,4 +1,5 @@
 import type { Rect } from "../geometry";
+import type { Light } from "../light";
 import type { Orientation, Shot } from "../scene";
 import { viewOf } from "../shot";
 import { pinsOf } from "../vanishing";
@@ -15,9 +16,11 @@ interface Drawn {
   readonly orientations: readonly Orientation[];
   readonly elements?: readonly Element[];
   readonly lines?: readonly WorldLine[];
+  readonly lights?: readonly Light[];
 }
 
 const NO_ELEMENTS: readonly Element[] = [];
+const NO_LIGHTS: readonly Light[] = [];
 const NO_SHEET: OwnLines["sheet"] = [];
 const NO_WORLD: OwnLines["world"] = [];
 
@@ -27,14 +30,19 @@ export const ownLinesOf = (drawn: Pick<Drawn, "lines">, shot: Pick<Shot, "lines"
   world: drawn.lines ?? NO_WORLD,
 });
 
+/** What lights a shot: lights of its own, or else those of the scene. */
+export const lightsOf = ({ lights }: Pick<Drawn, "lights">, shot: Pick<Shot, "lights">): readonly Light[] =>
+  shot.lights ?? lights ?? NO_LIGHTS;
+
 /** What the layers of a shot are worked out from, on its sheet and with all its pins. */
 export const contextOf = (
-  { orientations, elements = NO_ELEMENTS, lines }: Drawn,
+  { orientations, elements = NO_ELEMENTS, lines, lights }: Drawn,
   shot: Shot,
   visible: VisibleEdges,
 ): LayerContext => ({
   orientations,
   elements,
+  lights: lightsOf({ lights }, shot),
   lines: ownLinesOf({ lines }, shot),
   shot,
   view: viewOf(shot),

@@ -1,6 +1,8 @@
+import type { Light } from "../light";
 import { lineSpacingOf, type Shot } from "../scene";
 import { leastAngleOf } from "../shot";
-import type { HowSeen } from "../visibility";
+import type { HowSeen, Shading } from "../visibility";
+import { showOf } from "./layers";
 
 /** What round faces hide is drawn within this of where they do, mm. */
 const EXACT = 0.05;
@@ -12,3 +14,10 @@ export const howSeen = (shot: Shot) =>
     leastAngle: leastAngleOf(shot, lineSpacingOf(shot).gap),
     within: leastAngleOf(shot, EXACT),
   }) satisfies HowSeen;
+
+/** The areas that a shot shows of its world: none without a light, or where nothing of them is drawn. */
+export function shadingOf(lights: readonly Light[], { show }: Pick<Shot, "show">): Shading | undefined {
+  const { shadows, tones } = showOf({ show });
+  if (lights.length === 0 || (shadows === 0 && tones === 0)) return undefined;
+  return { lights: shadows > 0 ? lights : lights.map((one) => ({ ...one, off: true })), areas: tones > 0 };
+}

@@ -4,9 +4,9 @@ import { pageOf, shotOf, type Scene, type Shot } from "../scene";
 import { viewOf } from "../shot";
 import { cutAway, visibleEdges, type VisibleEdges } from "../visibility";
 import { built } from "../world";
-import { howSeen } from "./howSeen";
+import { howSeen, shadingOf } from "./howSeen";
 import { compose } from "./compose";
-import { contextOf, sheetRect } from "./context";
+import { contextOf, lightsOf, sheetRect } from "./context";
 import type { Drawing, Photo } from "./layer";
 import { LAYER_KINDS } from "./layers";
 
@@ -50,8 +50,9 @@ export function drawShot(scene: Scene, shotId?: string, without: readonly string
   const under = without.includes("photo") ? undefined : shot.under;
   const { eye } = viewOf(shot);
   const { leastAngle, within } = howSeen(shot);
+  const shading = shadingOf(lightsOf(scene, shot), { show });
   const { solids, details } = cutAway(built(scene.elements, { eye, leastAngle }), eye, shot.cutaway);
-  return draw(scene, { ...shot, show, under }, visibleEdges(solids, eye, details, within));
+  return draw(scene, { ...shot, show, under }, visibleEdges(solids, eye, details, within, shading));
 }
 
 /**

@@ -1,6 +1,7 @@
 import type { Static } from "@sinclair/typebox";
 import { LAWS, type LawId } from "../lens";
 import { FORMAT, MAX_ELEMENTS, VERSION } from "../format";
+import { LightSchema, MAX_LIGHTS } from "../light";
 import { DividedQuadSchema, MAX_LINES, SheetLineSchema, WorldLineSchema } from "../lines";
 import { KINDS, RowSchema, type Element } from "../world";
 import {
@@ -352,6 +353,10 @@ const ShotSchema = strict({
   cutaway: Type.Optional(Id),
   /** What was found in it and is meant so, by the ids of findings: it is not told again. */
   meant: Type.Optional(Type.Array(Type.String({ minLength: 1, maxLength: 400 }), { maxItems: 500 })),
+  /** What lights it, where that is not what lights the scene. */
+  lights: Type.Optional(Type.Array(LightSchema, { maxItems: MAX_LIGHTS })),
+  /** How the tone of planes is told apart: in so many steps, of which the first is white. */
+  tone: Type.Optional(strict({ steps: named("Steps of tone", Type.Integer({ minimum: 3, maximum: 9, default: 4 })) })),
   /** Outlines are of one width, and not lighter with depth. */
   evenOutlines: Type.Optional(Type.Boolean()),
 });
@@ -385,6 +390,8 @@ export const SceneSchema = strict({
   tools: Type.Optional(ToolsSchema),
   /** Lines of one's own on planes of the world: every shot shows them. */
   lines: Type.Optional(Type.Array(WorldLineSchema, { maxItems: MAX_LINES })),
+  /** What lights it; where there is no light, there are no shadows. */
+  lights: Type.Optional(Type.Array(LightSchema, { maxItems: MAX_LIGHTS })),
   shots: Type.Array(ShotSchema, { minItems: 1, maxItems: 500 }),
   references: Type.Optional(Type.Array(ReferenceSchema, { maxItems: 200 })),
 });

@@ -2,6 +2,7 @@ import type { Vec3 } from "../geometry";
 import { buildCache, type Built, type Detail, type Element, type Solid } from "../world";
 import { cutAway } from "./cutaway";
 import { byDrawnOn, visibleEdgesInParts, type Drawn } from "./edges";
+import type { Shading } from "./shades";
 import { SightMemory } from "./sightMemory";
 import { joined, type VisibleEdges } from "./visibleEdges";
 
@@ -35,6 +36,8 @@ export interface HowSeen {
   readonly leastAngle?: number;
   /** Facets of round faces leave them by no more than this angle, rad. */
   readonly within?: number;
+  /** The lights whose shadows are wanted, and whether the parts of faces that are seen are. */
+  readonly shading?: Shading;
 }
 
 /**
@@ -59,16 +62,17 @@ export function visibilityCache(): (
     memories.delete(at);
     return memory;
   };
-  return function* (elements, eye, { cutaway, leastAngle, within } = {}) {
+  return function* (elements, eye, { cutaway, leastAngle, within, shading } = {}) {
     const now = build(elements, leastAngle === undefined ? undefined : { eye, leastAngle });
     if (!same(now.of ?? [], world.of ?? [])) [world, known] = [now, new Map<string, VisibleEdges>()];
     const [at, mine] = [[...eye, leastAngle, within, cutaway].join(" "), known];
-    const before = mine.get(at);
+    const as = shading ? `${at} ${JSON.stringify(shading)}` : at;
+    const before = mine.get(as);
     if (before) return before;
     const parts: VisibleEdges[] = [];
     const seen = cutAway(now, eye, cutaway);
     const memory = memoryOf(at);
-    const looking = { memory, drawn: drawnBy(seen, drawn), within };
+    const looking = { memory, drawn: drawnBy(seen, drawn), within, shading };
     for (const part of visibleEdgesInParts(seen.solids, eye, seen.details, looking)) {
       parts.push(part);
       yield part;
@@ -77,7 +81,7 @@ export function visibilityCache(): (
     if (memories.size > MAX_MEMORIES) memories.delete(memories.keys().next().value!);
     const whole = joined(parts);
     if (mine.size >= MAX_EYES) mine.delete(mine.keys().next().value!);
-    mine.set(at, whole);
+    mine.set(as, whole);
     return whole;
   };
 }

@@ -1,14 +1,15 @@
-import Flatbush from "flatbush";
 import { dot, norm, sub, type Vec3 } from "../geometry";
 import { encloses, facing, type Detail, type Solid } from "../world";
-import { loopBoxes } from "./bearing";
+import { seenFrom } from "./directions";
 import { Parts } from "./gathered";
 import { grouped } from "./grouped";
 import { cutThrough, intersectionCurves } from "./intersections";
 import { TOUCH, type Occluder } from "./occluder";
 import { hiddenWhole } from "./occlusionProfile";
+import { NO_AREAS } from "./faceAreas";
+import { shadesOf, type Shading } from "./shades";
 import { Sight } from "./sight";
-import { SightMemory, type EyeSide, type Standing } from "./sightMemory";
+import { SightMemory, type EyeSide } from "./sightMemory";
 import { joined, type VisibleEdges } from "./visibleEdges";
 
 /** @param exact the solid itself, where it falls into other facets for the eye */
@@ -35,6 +36,8 @@ interface Looking {
   readonly drawn?: Drawn;
   /** Facets of round faces leave them by no more than this angle, rad. */
   readonly within?: number;
+  /** The areas that are wanted. */
+  readonly shading?: Shading;
 }
 
 /** Round faces are exact within this where nothing is said, rad: 0.05 mm at a picture distance of a metre. */
@@ -63,7 +66,7 @@ export function* visibleEdgesInParts(
   details: readonly Detail[] = [],
   looking: Looking = {},
 ): Generator<VisibleEdges, void> {
-  const { memory = new SightMemory(), drawn = byDrawnOn(details), within = WITHIN } = looking;
+  const { memory = new SightMemory(), drawn = byDrawnOn(details), within = WITHIN, shading } = looking;
   const cut = cutThrough(world);
   const solids = memory.facing(world, cut, (solid, isCut) =>
     facing(solid, eye, { within, isCut, isInside: encloses(solid, eye) }),
@@ -81,7 +84,8 @@ export function* visibleEdgesInParts(
     .filter(({ occluder }) => !lost[occluder.solid])
     .sort((a, b) => a.occluder.near - b.occluder.near);
   const stands = known.map(({ side }) => side);
-  const sight = new Sight({ solids, eye, stands, lost, within, near: indexOf(standing, eye) });
+  const near = seenFrom(standing, eye);
+  const sight = new Sight({ solids, eye, stands, lost, within, near });
   const out = new Parts(boxesOf(solids));
   const meeting = grouped(intersectionCurves(solids), ({ of: [{ solid }] }) => solid);
   const reach = solids.map(({ vertices }) => Math.min(Infinity, ...vertices.map((p) => norm(sub(p, eye)))));
@@ -111,8 +115,17 @@ export function* visibleEdgesInParts(
   }
   out.add(solids.length, sight.taken());
   memory.close();
-  const faces = standing.map(({ occluder }) => occluder);
-  yield out.handOut(facesOf(solids, faces));
+  const faces = facesOf(
+    solids,
+    standing.map(({ occluder }) => occluder),
+  );
+  if (!shading) {
+    yield out.handOut({ ...faces, areas: NO_AREAS });
+    return;
+  }
+  const front = (s: number, f: number) => stands[s].inside || stands[s].heights[f] > TOUCH;
+  const areas = shadesOf({ world, solids, eye, front, lost, near, within }, shading);
+  yield out.handOut({ ...faces, areas });
 }
 
 /** The boxes around solids, six numbers each. */
@@ -129,7 +142,7 @@ function boxesOf(solids: readonly Solid[]): Float64Array {
 }
 
 /** The corners of occluders, one after the other. */
-function facesOf(solids: readonly Solid[], occluders: readonly Occluder[]): Pick<VisibleEdges, "faces" | "faceStarts"> {
+function facesOf(solids: readonly Solid[], occluders: readonly Occluder[]) {
   const faceStarts = new Uint32Array(occluders.length + 1);
   occluders.forEach(({ loop }, i) => {
     faceStarts[i + 1] = faceStarts[i] + loop.length;
@@ -144,31 +157,12 @@ function facesOf(solids: readonly Solid[], occluders: readonly Occluder[]): Pick
 /**
  * All that an eye sees, at once: the parts of `visibleEdgesInParts` together.
  * @param within facets of round faces leave them by no more than this angle, rad
+ * @param shading the areas that are wanted
  */
 export const visibleEdges = (
   solids: readonly Solid[],
   eye: Vec3,
   details: readonly Detail[] = [],
   within?: number,
-): VisibleEdges => joined([...visibleEdgesInParts(solids, eye, details, { within })]);
-
-/** A look-up of the occluders that stand in the directions of a segment or a convex polygon, in their order. */
-function indexOf(standing: readonly Standing[], eye: Vec3): (places: readonly Vec3[]) => Iterable<Occluder> {
-  const boxes = standing.flatMap((one, n) => one.boxes.map((box) => ({ n, box })));
-  if (boxes.length === 0) return () => [];
-  const index = new Flatbush(boxes.length);
-  for (const { box } of boxes) index.add(...box);
-  index.finish();
-  return (places) => {
-    const ways = places.map((p) => sub(p, eye));
-    const far = ways.reduce((most, way) => Math.max(most, norm(way)), 0);
-    const isBefore = (n: number) => standing[boxes[n].n].occluder.near < far;
-    const hits = loopBoxes(ways).flatMap((box) => index.search(...box, isBefore));
-    // Boxes were added in the order of their occluders; one with two boxes is handed out once.
-    const numbers = Int32Array.from(hits).sort();
-    const found: Occluder[] = [];
-    let last = -1;
-    for (const hit of numbers) if (boxes[hit].n !== last) found.push(standing[(last = boxes[hit].n)].occluder);
-    return found;
-  };
-}
+  shading?: Shading,
+): VisibleEdges => joined([...visibleEdgesInParts(solids, eye, details, { within, shading })]);

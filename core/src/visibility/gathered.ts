@@ -99,7 +99,7 @@ export class Parts {
   }
 
   /** @param faces those that the eye looks at: they come with the last part */
-  handOut(faces?: Pick<VisibleEdges, "faces" | "faceStarts">): VisibleEdges {
+  handOut(faces?: Pick<VisibleEdges, "faces" | "faceStarts" | "areas">): VisibleEdges {
     const last = { ...NOTHING_VISIBLE, boxes: this.boxes, ...faces, whole: faces !== undefined };
     const parts = joined([...this.all, last]);
     [this.all, this.looked] = [[], 0];

@@ -3,3 +3,5 @@ export { coveredBy, hiddenFrom, type Covered, type HiddenFrom } from "./covered"
 export { cutAway } from "./cutaway";
 export * from "./edges";
 export * from "./visibleEdges";
+export { NO_AREAS, OPEN_GROUND, SEEN, type FaceAreas } from "./faceAreas";
+export { SHADOW_REACH, type Shading } from "./shades";

@@ -1,5 +1,6 @@
 import { add, dot, gaps, norm, onCubic, scale, sub, union, type Interval, type Vec3 } from "../geometry";
 import type { Detail, Edge, Solid } from "../world";
+import type { Near } from "./directions";
 import { Gathered } from "./gathered";
 import { grouped } from "./grouped";
 import type { Intersection } from "./intersections";
@@ -32,7 +33,7 @@ export interface Looked {
   /** Chords that stand for curves leave them by no more than this angle, rad. */
   readonly within: number;
   /** What stands in the directions of a segment or a convex polygon, the nearest first. */
-  readonly near: (places: readonly Vec3[]) => Iterable<Occluder>;
+  readonly near: Near;
 }
 
 /** The stretches of single solids that an eye sees, gathered as they are asked for. */
@@ -189,12 +190,7 @@ function turnedAway([u, v]: readonly [Vec3, Vec3], a: Vec3, b: Vec3, eye: Vec3):
 }
 
 /** What hides some of a face, and so of what is drawn on it; null where one piece hides all of it. */
-function beforeFace(
-  { vertices, faces }: Solid,
-  s: number,
-  face: number,
-  near: (places: readonly Vec3[]) => Iterable<Occluder>,
-): readonly Occluder[] | null {
+function beforeFace({ vertices, faces }: Solid, s: number, face: number, near: Near): readonly Occluder[] | null {
   const found = new Set<Occluder>();
   for (const piece of faces[face].pieces) {
     const places = piece.map((n) => vertices[n]);

@@ -1,8 +1,9 @@
 import { sub, type Vec3 } from "../geometry";
 import type { Detail, Solid } from "../world";
 import { loopBoxes, type Box } from "./bearing";
+import type { Standing } from "./directions";
 import type { Intersection } from "./intersections";
-import { occludersOf, TOUCH, type Occluder } from "./occluder";
+import { occludersOf, TOUCH } from "./occluder";
 import type { OwnStretches } from "./gathered";
 
 /** How the eye stands to a solid, and what of it stands in the way. */
@@ -11,12 +12,6 @@ export interface EyeSide {
   readonly heights: readonly number[];
   /** The eye is inside: every face stands in its way. */
   readonly inside: boolean;
-}
-
-/** An occluder, and in which directions it stands. */
-export interface Standing {
-  readonly occluder: Occluder;
-  readonly boxes: readonly Box[];
 }
 
 /** What does not depend on other solids: how the eye stands to one, its occluders, and in which directions it is. */

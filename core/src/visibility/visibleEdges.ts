@@ -1,3 +1,5 @@
+import { NO_AREAS, type FaceAreas } from "./faceAreas";
+
 /** What a stretch of an edge is to the eye. */
 export const OUTLINE = 0;
 export const CREASE = 1;
@@ -20,6 +22,8 @@ export interface VisibleEdges extends Stretches {
   readonly faces: Float64Array;
   /** Where each of them begins, counted in corners, and at last where the last one ends. */
   readonly faceStarts: Uint32Array;
+  /** Shadows on the faces that it looks at, where there are lights, and the parts of these that are seen. */
+  readonly areas: FaceAreas;
   /** Whether it is all that is seen; parts are handed out before, without the faces. */
   readonly whole: boolean;
 }
@@ -52,6 +56,7 @@ export const NOTHING_VISIBLE: VisibleEdges = {
   boxes: new Float64Array(),
   faces: new Float64Array(),
   faceStarts: new Uint32Array([0]),
+  areas: NO_AREAS,
   whole: true,
 };
 
@@ -71,6 +76,7 @@ export function joined(parts: readonly VisibleEdges[]): VisibleEdges {
     boxes: last.boxes,
     faces: last.faces,
     faceStarts: last.faceStarts,
+    areas: last.areas,
     whole: last.whole,
   };
   let at = 0;

@@ -60,6 +60,7 @@ export * from "./kinds/wall";
 export { BEDS, GAUGE, type Bed } from "./track";
 export * from "./outline";
 export * from "./path";
+export { shared, together, without, type Region } from "./areas";
 export * from "./polygon";
 export { rowBoundaries } from "./boundaries";
 export * from "./round";

@@ -16,8 +16,10 @@ import { measuringPoints } from "./measuringPoints";
 import { outlines } from "./outlines";
 import { ownLines } from "./ownLines";
 import { seaHorizon } from "./seaHorizon";
+import { shadows } from "./shadows";
 import { squares } from "./squares";
 import { strokes } from "./strokes";
+import { tones } from "./tones";
 import type { LayerKind } from "./kind";
 export type { LayerContext, LayerKind, LayerPart, OwnLines } from "./kind";
 export { layerKind } from "./kind";
@@ -28,6 +30,8 @@ export { edgesWithoutTicks, tickLanes } from "./edgeTicks";
 /** Every kind of layer that a drawing can have, from the bottom up. */
 export const LAYER_KINDS = [
   liveArea,
+  tones,
+  shadows,
   grids,
   construction,
   squares,

@@ -1,4 +1,5 @@
 import type { Rect } from "../../geometry";
+import type { Light } from "../../light";
 import type { SheetLine, WorldLine } from "../../lines";
 import type { Orientation, Shot } from "../../scene";
 import type { View } from "../../shot";
@@ -25,6 +26,8 @@ export interface LayerContext {
   readonly visible: VisibleEdges;
   /** What stands in the scene. */
   readonly elements: readonly Element[];
+  /** What lights the shot, in the order by which the visible areas name them. */
+  readonly lights: readonly Light[];
   /** Lines of one's own: those of the shot's sheet, and those of the world. */
   readonly lines: OwnLines;
   /** As far as this, in sheet mm, what goes on beyond the panel is drawn. */

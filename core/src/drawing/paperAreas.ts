@@ -1,0 +1,83 @@
+import { dot, norm, scale, sub, type Rect, type Vec2, type Vec3 } from "../geometry";
+import { project, sightPlanes, type View } from "../shot";
+import type { FaceAreas } from "../visibility";
+import type { Areas } from "./layer";
+
+/** Sides of areas are drawn in chords of no more than this in a curved lens, radians. */
+const CHORD = 0.01;
+
+/** The part of a ring on the inner side of a half-space or half-plane (Sutherland and Hodgman, 1974, from memory). */
+function cut<P>(ring: readonly P[], inside: (p: P) => number, mix: (p: P, q: P, t: number) => P): readonly P[] {
+  return ring.flatMap((p, i) => {
+    const q = ring[(i + 1) % ring.length];
+    const [hp, hq] = [inside(p), inside(q)];
+    const crossing = hp >= 0 !== hq >= 0 ? [mix(p, q, hp / (hp - hq))] : [];
+    return hp >= 0 ? [p, ...crossing] : crossing;
+  });
+}
+
+const mix3 = (p: Vec3, q: Vec3, t: number): Vec3 => [
+  p[0] + t * (q[0] - p[0]),
+  p[1] + t * (q[1] - p[1]),
+  p[2] + t * (q[2] - p[2]),
+];
+const mix2 = (p: Vec2, q: Vec2, t: number): Vec2 => [p[0] + t * (q[0] - p[0]), p[1] + t * (q[1] - p[1])];
+
+/** A ring of the world on paper in a straight lens, cut at the panel before it is projected. */
+function straightRing(view: View, planes: readonly Vec3[], ring: readonly Vec3[]): readonly Vec2[] {
+  const from = ring.map((p) => sub(p, view.eye));
+  const seen = planes.reduce<readonly Vec3[]>((left, plane) => cut(left, (p) => dot(plane, p), mix3), from);
+  return seen.flatMap((p) => {
+    const deep = dot(p, view.forward);
+    const k = view.distance / deep;
+    return deep > 0 ? [[view.centre[0] + k * dot(p, view.right), view.centre[1] - k * dot(p, view.up)] as const] : [];
+  });
+}
+
+/** A ring on paper in a curved lens, cut at the panel; none where some of it lies beyond what the lens shows. */
+function curvedRing(view: View, ring: readonly Vec3[]): readonly Vec2[] {
+  const { frame } = view;
+  const places: Vec2[] = [];
+  for (let i = 0; i < ring.length; i++) {
+    const [p, q] = [ring[i], ring[(i + 1) % ring.length]].map((at) => sub(at, view.eye));
+    const angle = Math.acos(Math.min(1, Math.max(-1, dot(p, q) / (norm(p) * norm(q)))));
+    const steps = Math.max(1, Math.ceil(angle / CHORD));
+    for (let k = 0; k < steps; k++) {
+      // Along the arc between both directions, so that chords are even as the eye sees them.
+      const [a, b] = [scale(p, (1 - k / steps) / norm(p)), scale(q, k / steps / norm(q))];
+      const place = project(view, [view.eye[0] + a[0] + b[0], view.eye[1] + a[1] + b[1], view.eye[2] + a[2] + b[2]]);
+      const last = places[places.length - 1];
+      // A leap over the panel is where the picture ends on one side and goes on on the other.
+      if (!place || (last && Math.abs(place[0] - last[0]) > frame.width)) return [];
+      places.push(place);
+    }
+  }
+  return withinRect(places, frame);
+}
+
+const withinRect = (ring: readonly Vec2[], { x, y, width, height }: Rect): readonly Vec2[] =>
+  [
+    ([u]: Vec2) => u - x,
+    ([u]: Vec2) => x + width - u,
+    ([, v]: Vec2) => v - y,
+    ([, v]: Vec2) => y + height - v,
+  ].reduce<readonly Vec2[]>((left, inside) => cut(left, inside, mix2), ring);
+
+/** The rings of areas in the world on paper, cut at the panel. @param keep which of them, by number */
+export function areasOnPaper(view: View, { xyz, starts }: FaceAreas, keep: (ring: number) => boolean): Areas {
+  const planes = view.law.straight ? sightPlanes(view) : [];
+  const xy: number[] = [];
+  const rings = [0];
+  for (let i = 0; i + 1 < starts.length; i++) {
+    if (!keep(i)) continue;
+    const ring = Array.from({ length: starts[i + 1] - starts[i] }, (_, k): Vec3 => {
+      const o = 3 * (starts[i] + k);
+      return [xyz[o], xyz[o + 1], xyz[o + 2]];
+    });
+    const drawn = view.law.straight ? straightRing(view, planes, ring) : curvedRing(view, ring);
+    if (drawn.length < 3) continue;
+    for (const place of drawn) xy.push(...place);
+    rings.push(xy.length / 2);
+  }
+  return { xy: Float64Array.from(xy), starts: Uint32Array.from(rings) };
+}

@@ -1,0 +1,3 @@
+export * from "./rays";
+export * from "./schema";
+export * from "./sunAt";
