@@ -7,7 +7,7 @@ import { encloses, facing, type Built, type Solid } from "../src/world";
 const WITHIN = 2e-4;
 
 /** Any solid as a mesh of `three`: its faces' convex pieces as fans. */
-function meshOf({ vertices, faces }: Solid): Mesh {
+export function meshOf({ vertices, faces }: Solid): Mesh {
   const corners = faces.flatMap(({ pieces }) =>
     pieces.flatMap((piece) => piece.slice(2).flatMap((_, i) => [piece[0], piece[i + 1], piece[i + 2]])),
   );
