@@ -23,6 +23,7 @@ const COMMANDS: Readonly<Record<string, Entry>> = {
   export: { load: async () => (await import("./export")).exportScene },
   ellipse: { load: async () => (await import("./ellipse")).ellipse },
   divide: { load: async () => (await import("./divide")).divide },
+  shadow: { load: async () => (await import("./shadow")).shadow },
   recipe: { load: async () => (await import("./recipe")).recipe },
   slip: { load: async () => (await import("./slip")).slip },
   print: { load: async () => (await import("./print")).print },

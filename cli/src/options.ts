@@ -2,6 +2,7 @@
 export const OPTIONS = {
   shot: { type: "string" },
   points: { type: "string" },
+  light: { type: "string" },
   format: { type: "string" },
   out: { type: "string" },
   dpi: { type: "string" },

@@ -35,6 +35,9 @@ export const HELP = `zanvo: perspective from a shell. FILE may be - for standard
                                                    "rows": N, "repeat": { "before": N, "after": N } }
   zanvo ellipse JOB                                the circle in the picture of a square, as an ellipse:
                                                    { "quad": [[x,y] x 4] }, and how it is drawn by hand
+  zanvo shadow SCENE --points FILE [--light ID] [--shot ID]
+                                                   where the shadows of world points [[x,y,z], ...] in m fall: on
+                                                   the first thing, or the ground, that their ray meets
   zanvo recipe SCENE --thing ${recipes} [--of ID] [--shot ID] [--out FILE.pdf]
                                                    how a construction is drawn by hand, step by step, as text or
                                                    as small pictures; of an element or an own line, by its id

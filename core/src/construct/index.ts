@@ -9,3 +9,4 @@ export * from "./planSnap";
 export * from "./beside";
 export * from "./beforeWall";
 export * from "./groundRuler";
+export * from "./shadowPlace";

@@ -12,3 +12,4 @@ export * from "./fromEdge";
 export { reachTo, type Reach } from "./reach";
 export { toolNotes } from "./withTools";
 export * from "./seaHorizon";
+export * from "./lightPoints";
