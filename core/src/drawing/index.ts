@@ -3,7 +3,7 @@ export * from "./bezier";
 export * from "./compose";
 export * from "./context";
 export * from "./desk";
-export { howSeen } from "./howSeen";
+export { howSeen, shadingOf } from "./howSeen";
 export * from "./layer";
 export * from "./layers";
 export * from "./lettering";

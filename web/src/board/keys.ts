@@ -14,7 +14,7 @@ export const KEYS: Keys = [
   ["D", "Whole desk, and back to the sheet"],
   ["+ −", "Nearer, farther"],
   ["Space and drag", "Move the desk"],
-  ["1 to 9, 0", "Go to a stage"],
+  ["1 to 9, 0, L", "Go to a stage"],
   ["R", "Raise a corner"],
   ["C", "Choose"],
   ["H, P", "While drawing: hold the set that a line aims at, or the plane under the pointer"],

@@ -9,6 +9,7 @@ import {
   PencilRuler,
   Send,
   StickyNote,
+  Sun,
   TreeDeciduous,
 } from "lucide-react";
 import type { ComponentType } from "react";
@@ -24,6 +25,7 @@ const DrawPanel = lazily(async () => (await import("./draw/DrawPanel")).DrawPane
 const MassesPanel = lazily(async () => (await import("./panels/MassesPanel")).MassesPanel);
 const FittingsPanel = lazily(async () => (await import("./fittings/FittingsPanel")).FittingsPanel);
 const StreetPanel = lazily(async () => (await import("./street/StreetPanel")).StreetPanel);
+const LightPanel = lazily(async () => (await import("./light/LightPanel")).LightPanel);
 const ReferencesPanel = lazily(async () => (await import("./panels/ReferencesPanel")).ReferencesPanel);
 const HandOverPanel = lazily(async () => (await import("./panels/HandOverPanel")).HandOverPanel);
 
@@ -38,8 +40,8 @@ export interface Stage {
   readonly guide: string;
 }
 
-/** The key that leads to a stage by its place: of the tenth, 0. */
-export const stageKey = (place: number): string => String((place + 1) % 10);
+/** The key that leads to a stage by its place: of the tenth 0, and of the one behind it the letter L. */
+export const stageKey = (place: number): string => (place < 10 ? String((place + 1) % 10) : "l");
 
 const later = (Panel: Lazy<object>) => ({ Panel, preload: Panel.preload });
 
@@ -53,6 +55,7 @@ export const STAGES: readonly Stage[] = [
   { id: "masses", name: "Masses", Icon: Building2, ...later(MassesPanel), guide: "masses" },
   { id: "fittings", name: "Fittings", Icon: DoorOpen, ...later(FittingsPanel), guide: "fittings" },
   { id: "street", name: "Street", Icon: TreeDeciduous, ...later(StreetPanel), guide: "people" },
+  { id: "light", name: "Light", Icon: Sun, ...later(LightPanel), guide: "light" },
   { id: "hand-over", name: "Hand-over", Icon: Send, ...later(HandOverPanel), guide: "hand-over" },
   { id: "references", name: "References", Icon: Image, ...later(ReferencesPanel), guide: "references" },
 ];

@@ -233,6 +233,18 @@ export const PAGES: readonly GuidePage[] = [
     scene: (z) => picture((shot) => ({ ...shot, eye: { ...shot.eye, z } }), { elements: [...PEOPLE] }),
   },
   {
+    id: "light",
+    title: "Light and shadow",
+    text: [
+      "The foot of the sun stands straight under it on the horizon. Rays from the sun through the top of a thing, and " +
+        "lines from its foot through the thing’s foot, meet where the shadow ends.",
+      "A sun behind you has its point below the horizon, its foot straight above on it; shadows then run away from " +
+        "you. Of a lamp the foot lies on the ground under it, and its rays spread.",
+    ],
+    slider: { label: "Sun over the horizon", unit: "°", min: 8, max: 70, step: 1, start: 35 },
+    scene: (height) => picture((shot) => shot, { lights: [{ id: "sun", kind: "sun", heading: 215, height }] }),
+  },
+  {
     id: "stairs",
     title: "Stairs",
     text: [

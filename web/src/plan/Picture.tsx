@@ -12,10 +12,11 @@ export function Picture() {
   const elements = useDocument((document) => document.scene.elements);
   const orientations = useDocument((document) => document.scene.orientations);
   const lines = useDocument((document) => document.scene.lines);
+  const lights = useDocument((document) => document.scene.lights);
   const shot = useShot();
   const { frame } = shot;
-  const visible = useVisibleEdges(elements, shot);
-  const layers = useLayers({ orientations, lines }, shot, visible, undefined, PICTURE_LAYERS);
+  const visible = useVisibleEdges(elements, shot, lights);
+  const layers = useLayers({ orientations, lines, lights }, shot, visible, undefined, PICTURE_LAYERS);
   useEffect(() => {
     const element = holder.current;
     if (!element) return undefined;

@@ -45,6 +45,7 @@ const LaySurface = lazily(async () => (await import("./UnderHandles")).LaySurfac
 // Fetched when one first draws.
 const WallMarks = lazily(async () => (await import("../fittings/WallMarks")).WallMarks);
 const StreetMarks = lazily(async () => (await import("../street/StreetMarks")).StreetMarks);
+const LightMarks = lazily(async () => (await import("../light/LightMarks")).LightMarks);
 const DrawSurface = lazily(async () => (await import("../draw/DrawSurface")).DrawSurface);
 
 // Fetched when something is first noted from life.
@@ -56,15 +57,15 @@ const AROUND = { x: -5000, y: -5000, width: 12000, height: 12000 };
 /** The drawing: the sheet, other panels of its page, the photo under it, and every layer. */
 function Drawing({ under }: { readonly under: ReturnType<typeof useUnderPicture> }) {
   const { useDocument, useShot, useDesk, useVisibleEdges, showLayers } = useBoard();
-  const { elements, orientations, lines } = useDocument((document) => document.scene);
+  const { elements, orientations, lines, lights } = useDocument((document) => document.scene);
   const shot = useShot();
   const size = useDesk((desk) => desk.size);
   const camera = useDesk((desk) => desk.camera);
-  const visible = useVisibleEdges(elements, shot);
+  const visible = useVisibleEdges(elements, shot, lights);
   const others = useOtherPanels();
   const pins = useShownPins();
   const onDesk = useMemo(() => ({ pins, within: AROUND }), [pins]);
-  const layers = useLayers({ orientations, lines, elements }, shot, visible, onDesk);
+  const layers = useLayers({ orientations, lines, lights, elements }, shot, visible, onDesk);
   useEffect(() => showLayers(layers), [layers, showLayers]);
   return (
     <Canvas {...size} {...camera} className="absolute inset-0">
@@ -240,6 +241,11 @@ export function Desk() {
         {stage === "street" && (
           <Suspense fallback={null}>
             <StreetMarks />
+          </Suspense>
+        )}
+        {stage === "light" && (
+          <Suspense fallback={null}>
+            <LightMarks />
           </Suspense>
         )}
         <Handles />

@@ -25,10 +25,11 @@ export function OtherPanel({ shot, elements }: { readonly shot: Shot; readonly e
   const { useDocument, useShot, useVisibleEdges } = useBoard();
   const orientations = useDocument((document) => document.scene.orientations);
   const lines = useDocument((document) => document.scene.lines);
+  const lights = useDocument((document) => document.scene.lights);
   const other = backToBack(useShot(), shot);
-  const visible = useVisibleEdges(elements, shot);
+  const visible = useVisibleEdges(elements, shot, lights);
   const shown = useMemo(() => ({ pins: shownPins(orientations, shot) }), [orientations, shot]);
-  const layers = useLayers({ orientations, lines }, shot, visible, shown, other ? WITH_GRIDS : PICTURE_LAYERS);
+  const layers = useLayers({ orientations, lines, lights }, shot, visible, shown, other ? WITH_GRIDS : PICTURE_LAYERS);
   return <Layers layers={layers} order={ORDER.panels} strength={RESTING} />;
 }
 

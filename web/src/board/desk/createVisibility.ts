@@ -1,5 +1,6 @@
-import { NOTHING_VISIBLE, type VisibleEdges } from "@zanvo/core/visibility";
-import { howSeen } from "@zanvo/core/drawing";
+import { NOTHING_VISIBLE, type Shading, type VisibleEdges } from "@zanvo/core/visibility";
+import { howSeen, lightsOf, shadingOf } from "@zanvo/core/drawing";
+import type { Light } from "@zanvo/core/light";
 import type { Shot } from "@zanvo/core/scene";
 import type { Element } from "@zanvo/core/world";
 import { proxy } from "comlink";
@@ -28,18 +29,19 @@ export function createVisibility() {
     useTrouble: lines.useTrouble,
     lookAgain: lines.lookAgain,
     /** Hidden lines from the eye of a shot, worked out beside the page; the last finished ones stay meanwhile. */
-    useVisibleEdges: (elements: readonly Element[], shot: Shot): VisibleEdges => {
+    useVisibleEdges: (elements: readonly Element[], shot: Shot, lights?: readonly Light[]): VisibleEdges => {
       const { cutaway, ...angles } = howSeen(shot);
       const [leastAngle, within] = [angles.leastAngle, angles.within].map(steadyAngle);
+      const wanted = JSON.stringify(shadingOf(lightsOf({ lights: lights && [...lights] }, shot), shot) ?? null);
       const { x, y, z } = shot.eye;
       const id = useId();
       const [visible, setSeen] = useState(NOTHING_VISIBLE);
       const [asker] = useState(() => lines.asker(id, setSeen));
       const tries = lines.useTrouble((one) => one.tries);
-      useEffect(
-        () => asker.want({ elements, eye: [x, y, z], cutaway, leastAngle, within }),
-        [asker, elements, x, y, z, cutaway, leastAngle, within, tries],
-      );
+      useEffect(() => {
+        const shading = (JSON.parse(wanted) as Shading | null) ?? undefined;
+        asker.want({ elements, eye: [x, y, z], cutaway, leastAngle, within, shading });
+      }, [asker, elements, x, y, z, cutaway, leastAngle, within, wanted, tries]);
       useEffect(() => asker.leave, [asker]);
       return visible;
     },

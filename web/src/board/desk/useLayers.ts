@@ -4,7 +4,7 @@ import type { Scene, Shot } from "@zanvo/core/scene";
 import { NOTHING_VISIBLE, type VisibleEdges } from "@zanvo/core/visibility";
 
 /** What of a scene its layers are made from. */
-type Drawn = Pick<Scene, "orientations" | "lines"> & Partial<Pick<Scene, "elements">>;
+type Drawn = Pick<Scene, "orientations" | "lines" | "lights"> & Partial<Pick<Scene, "elements">>;
 
 /** A shot that stays the same object for as long as no more than its own lines change. */
 function useWithoutLines(shot: Shot): Shot {
@@ -23,7 +23,7 @@ function useWithoutLines(shot: Shot): Shot {
  * @param only the kinds of layer that are wanted, the same list each time; all of them where nothing is said
  */
 export function useLayers(
-  { orientations, lines, elements }: Drawn,
+  { orientations, lines, lights, elements }: Drawn,
   shot: Shot,
   visible: VisibleEdges,
   change?: Partial<LayerContext>,
@@ -31,7 +31,10 @@ export function useLayers(
 ): Layer[] {
   const compose = useMemo(() => composer({ only }), [only]);
   const bare = useWithoutLines(shot);
-  const context = useMemo(() => contextOf({ orientations }, bare, NOTHING_VISIBLE), [orientations, bare]);
+  const context = useMemo(
+    () => contextOf({ orientations, lights }, bare, NOTHING_VISIBLE),
+    [orientations, lights, bare],
+  );
   const own = useMemo(() => ownLinesOf({ lines }, { lines: shot.lines }), [lines, shot.lines]);
   return useMemo(
     () => compose({ ...context, elements: elements ?? context.elements, lines: own, visible, ...change }),
