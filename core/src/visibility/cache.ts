@@ -1,5 +1,5 @@
 import type { Vec3 } from "../geometry";
-import { buildCache, type Built, type Detail, type Element, type Solid } from "../world";
+import { buildCache, type Built, type Detail, type Element, type Region, type Solid } from "../world";
 import { cutAway } from "./cutaway";
 import { byDrawnOn, visibleEdgesInParts, type Drawn } from "./edges";
 import type { Shading } from "./shades";
@@ -55,6 +55,7 @@ export function visibilityCache(): (
   let world: Built = { solids: [], details: [] };
   let known = new Map<string, VisibleEdges>();
   const memories = new Map<string, SightMemory>();
+  const areas = new Map<string, Map<string, Region>>();
   const drawn = new WeakMap<readonly Detail[], Drawn>();
   /** What was seen from a place; it is taken out, so that a look that is broken off leaves nothing of itself. */
   const memoryOf = (at: string): SightMemory => {
@@ -64,7 +65,10 @@ export function visibilityCache(): (
   };
   return function* (elements, eye, { cutaway, leastAngle, within, shading } = {}) {
     const now = build(elements, leastAngle === undefined ? undefined : { eye, leastAngle });
-    if (!same(now.of ?? [], world.of ?? [])) [world, known] = [now, new Map<string, VisibleEdges>()];
+    if (!same(now.of ?? [], world.of ?? [])) {
+      [world, known] = [now, new Map<string, VisibleEdges>()];
+      areas.clear();
+    }
     const [at, mine] = [[...eye, leastAngle, within, cutaway].join(" "), known];
     const as = shading ? `${at} ${JSON.stringify(shading)}` : at;
     const before = mine.get(as);
@@ -72,7 +76,9 @@ export function visibilityCache(): (
     const parts: VisibleEdges[] = [];
     const seen = cutAway(now, eye, cutaway);
     const memory = memoryOf(at);
-    const looking = { memory, drawn: drawnBy(seen, drawn), within, shading };
+    const seenParts = areas.get(at) ?? new Map<string, Region>();
+    if (shading) areas.set(at, seenParts);
+    const looking = { memory, drawn: drawnBy(seen, drawn), within, shading, parts: seenParts };
     for (const part of visibleEdgesInParts(seen.solids, eye, seen.details, looking)) {
       parts.push(part);
       yield part;

@@ -1,5 +1,5 @@
 import { dot, norm, sub, type Vec3 } from "../geometry";
-import { encloses, facing, type Detail, type Solid } from "../world";
+import { encloses, facing, type Detail, type Region, type Solid } from "../world";
 import { seenFrom } from "./directions";
 import { Parts } from "./gathered";
 import { grouped } from "./grouped";
@@ -38,6 +38,8 @@ interface Looking {
   readonly within?: number;
   /** The areas that are wanted. */
   readonly shading?: Shading;
+  /** The parts of faces that the eye saw, for as long as the world stays as it is. */
+  readonly parts?: Map<string, Region>;
 }
 
 /** Round faces are exact within this where nothing is said, rad: 0.05 mm at a picture distance of a metre. */
@@ -66,7 +68,13 @@ export function* visibleEdgesInParts(
   details: readonly Detail[] = [],
   looking: Looking = {},
 ): Generator<VisibleEdges, void> {
-  const { memory = new SightMemory(), drawn = byDrawnOn(details), within = WITHIN, shading } = looking;
+  const {
+    memory = new SightMemory(),
+    drawn = byDrawnOn(details),
+    within = WITHIN,
+    shading,
+    parts = new Map(),
+  } = looking;
   const cut = cutThrough(world);
   const solids = memory.facing(world, cut, (solid, isCut) =>
     facing(solid, eye, { within, isCut, isInside: encloses(solid, eye) }),
@@ -124,8 +132,10 @@ export function* visibleEdgesInParts(
     return;
   }
   const front = (s: number, f: number) => stands[s].inside || stands[s].heights[f] > TOUCH;
-  const areas = shadesOf({ world, solids, eye, front, lost, near, within }, shading);
-  yield out.handOut({ ...faces, areas });
+  const shades = shadesOf({ world, solids, eye, front, lost, near, within, parts }, shading);
+  let next = shades.next();
+  for (; !next.done; next = shades.next()) yield out.handOut();
+  yield out.handOut({ ...faces, areas: next.value });
 }
 
 /** The boxes around solids, six numbers each. */

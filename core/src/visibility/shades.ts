@@ -30,6 +30,8 @@ export interface SeenWorld {
   readonly near: Near;
   /** Facets of round faces leave them by no more than this angle, rad. */
   readonly within: number;
+  /** The parts of faces that the eye sees, as they were found, by solid and face. */
+  readonly parts: Map<string, Region>;
 }
 
 /** A face that is looked at, and the solid that it is of, where it is of one. */
@@ -100,47 +102,82 @@ function facingLight(solid: Solid, rays: Rays, eye: Vec3, within: number): Solid
   return facing(solid, from, { within: (within * norm(sub(at, eye))) / Math.max(norm(sub(at, from)), 1e-3), isInside });
 }
 
-/** The shadows that lights cast, and the parts of faces that are seen, as one eye sees them. */
-export function shadesOf(seen: SeenWorld, { lights, areas = false }: Shading): FaceAreas {
-  const { world, solids, eye, front, lost, near, within } = seen;
-  const book = new AreaBook();
-  const lit = lights.flatMap((light, i) => {
+/** A light that is on, and what stands in the way of its rays. */
+interface Lit {
+  readonly place: number;
+  readonly rays: Rays;
+  readonly casters: readonly Solid[];
+  readonly near: Near;
+}
+
+const litBy = ({ world, eye, within }: SeenWorld, lights: readonly Light[]): readonly Lit[] =>
+  lights.flatMap((light, place) => {
     if (light.off) return [];
     const rays = raysOf(light);
     const casters = world.map((one) => facingLight(one, rays, eye, within));
-    return [{ i, rays, casters, near: castersOf(casters, rays) }];
+    return [{ place, rays, casters, near: castersOf(casters, rays) }];
   });
-  const shade = (receiver: Receiver) => {
-    const { solid, number, face, outline } = receiver;
+
+/** The part of a face that the eye sees: it depends on no light, and is kept. */
+function seenPartOf({ near, parts }: SeenWorld, receiver: Receiver): Region {
+  const { solid, number, outline } = receiver;
+  const key = `${solid} ${number}`;
+  let part = parts.get(key);
+  if (!part) {
+    const hidden = coverOf(receiver, near, (one) => one.solid === solid && one.face === number);
+    parts.set(key, (part = partOf(outline, null, hidden)));
+  }
+  return part;
+}
+
+/** The part of what is seen of a face that a light does not reach. */
+function shadedPartOf(seen: Region, receiver: Receiver, { rays, casters, near }: Lit): Region {
+  const { solid, face, outline } = receiver;
+  const toLight = towardsLight(rays, inWorld(planeOfFace(face), outline[0][0]));
+  if (dot(face.normal, toLight) <= TOUCH) return seen;
+  // A round surface is its own facets for the light: they lie beside those for the eye.
+  const isOwn = (one: Occluder) =>
+    one.solid === solid && face.round !== undefined && casters[solid].faces[one.face].round === face.round;
+  return partOf(seen, coverOf(receiver, near, isOwn), []);
+}
+
+/** The faces that look at an eye, and the open ground. */
+function* receiversOf({ world, solids, eye, front, lost }: SeenWorld): Generator<Receiver> {
+  for (const [s, solid] of solids.entries()) {
+    if (lost[s] || solid.card) continue;
+    for (const f of solid.faces.keys()) if (front(s, f)) yield receiverOf(solids, s, f);
+  }
+  const ground = eye[2] > 0 ? openGround(world, eye) : null;
+  if (ground) yield ground;
+}
+
+/** So many faces are looked at before whoever waits is listened to. */
+const AT_ONCE = 40;
+
+/**
+ * The shadows that lights cast, and the parts of faces that are seen, as one eye sees them. It is worked out in parts,
+ * between which it can be given up.
+ */
+export function* shadesOf(seen: SeenWorld, { lights, areas = false }: Shading): Generator<void, FaceAreas> {
+  const book = new AreaBook();
+  const lit = litBy(seen, lights);
+  let looked = 0;
+  for (const receiver of receiversOf(seen)) {
+    const { solid, face } = receiver;
     const plane = planeOfFace(face);
-    const own = solids[solid];
-    let hidden: Region | null = null;
-    const put = (part: Region | null, light: number) => {
-      if (part?.length === 0) return;
-      hidden ??= coverOf(receiver, near, (one) => one.solid === solid && one.face === number);
-      const rings = partOf(outline, part, hidden).map((ring) => ring.map((p) => inWorld(plane, p)));
-      book.put(rings, light, solid, face.normal);
-    };
-    if (areas && own) put(null, SEEN);
-    for (const { i, rays, casters, near: nearLight } of lit) {
-      const toLight = towardsLight(rays, inWorld(plane, outline[0][0]));
-      if (dot(face.normal, toLight) <= TOUCH) {
-        put(null, i);
-        continue;
-      }
-      // A round surface is its own facets for the light: they lie beside those for the eye.
-      const isOwn = (one: Occluder) =>
-        one.solid === solid && face.round !== undefined && casters[solid].faces[one.face].round === face.round;
-      put(coverOf(receiver, nearLight, isOwn), i);
-    }
-  };
-  solids.forEach((solid, s) => {
-    if (lost[s] || solid.card) return;
-    solid.faces.forEach((_, f) => {
-      if (front(s, f)) shade(receiverOf(solids, s, f));
-    });
-  });
-  const ground = lit.length > 0 && eye[2] > 0 ? openGround(world, eye) : null;
-  if (ground) shade(ground);
+    const put = (part: Region, light: number) =>
+      book.put(
+        part.map((ring) => ring.map((p) => inWorld(plane, p))),
+        light,
+        solid,
+        face.normal,
+      );
+    if (lit.length === 0 && solid === OPEN_GROUND) continue;
+    const part = seenPartOf(seen, receiver);
+    if (part.length === 0) continue;
+    if (areas && solid !== OPEN_GROUND) put(part, SEEN);
+    for (const one of lit) put(shadedPartOf(part, receiver, one), one.place);
+    if (++looked % AT_ONCE === 0) yield;
+  }
   return book.done();
 }

@@ -37,9 +37,8 @@ function Drawing({ elements, shot }: Drawn) {
   const { useDocument, useVisibleEdges } = useStores();
   const orientations = useDocument((document) => document.scene.orientations);
   const lines = useDocument((document) => document.scene.lines);
-  const lights = useDocument((document) => document.scene.lights);
-  const visible = useVisibleEdges(elements, shot, lights);
-  const layers = useLayers({ orientations, lines, lights }, shot, visible, undefined, PICTURE_LAYERS);
+  const visible = useVisibleEdges(elements, shot);
+  const layers = useLayers({ orientations, lines }, shot, visible, undefined, PICTURE_LAYERS);
   const camera = useMemo(() => fit(shot.frame, SIZE, 1), [shot.frame]);
   return (
     <Canvas {...SIZE} {...camera} className="absolute inset-0">
