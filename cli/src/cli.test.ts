@@ -439,7 +439,10 @@ describe("a wrong call", () => {
       ["export", demo, "--format", "obj", "--tolerance", "fine", "--out", "x"],
       "tolerance: must be from 0.1 to 1000 mm.",
     ],
-    [["export", demo, "--format", "gif", "--out", "x"], "--format: must be one of: svg, pdf, png, obj, geojson."],
+    [
+      ["export", demo, "--format", "gif", "--out", "x"],
+      "--format: must be one of: svg, pdf, png, ora, png-set, dxf, obj, gltf, geojson.",
+    ],
     [["export", demo, "--format", "svg", "--out", "/no/such/folder/x.svg"], "--out: cannot be written"],
     [["export", demo, "--format", "png", "--out", "x", "--dpi", "121000"], "dpi: would make a picture of 2,000,787 x"],
     [["fly", demo], 'There is no command "fly".'],

@@ -1,13 +1,13 @@
 import { PRINT_PAPERS } from "@zanvo/core/print";
 import { RECIPES } from "@zanvo/core/recipes";
-import { DRAWING_FORMATS, FORMATS } from "@zanvo/files";
+import { FORMATS, SHEET_FORMATS } from "@zanvo/files";
 
 const recipes = RECIPES.map(({ id }) => id).join("|");
 const papers = Object.keys(PRINT_PAPERS).join("|");
 const ids = FORMATS.map(({ id }) => id).join("|");
 const masses = FORMATS.filter((format) => format.of === "masses");
 const massesLabels = masses.map(({ label }) => label).join(" or ");
-const drawings = DRAWING_FORMATS.map(({ id }) => id.toUpperCase());
+const drawings = SHEET_FORMATS.map(({ id }) => id.toUpperCase());
 const drawingLabels = `${drawings.slice(0, -1).join(", ")} and ${drawings.at(-1)}`;
 
 /** What the command line says of itself. */

@@ -7,7 +7,7 @@ import { newScene, PAPERS, sheetOf, frameOn } from "@zanvo/core/scene";
 import { blankGrids } from "@zanvo/core/shot";
 import { strFromU8, unzipSync } from "fflate";
 import sharp from "sharp";
-import { blankGridFiles, DRAWING_FORMATS, formatOf, FORMATS } from ".";
+import { blankGridFiles, SHEET_FORMATS, formatOf, FORMATS } from ".";
 
 const [shot] = newScene("Test").shots;
 
@@ -27,7 +27,7 @@ describe("blank grids", () => {
     const told: number[] = [];
     const zip = unzipSync(await blankGridFiles(shot, { dpi: 36 }, (done) => told.push(done)));
     const names = Object.keys(zip);
-    expect(names).toHaveLength(10 * DRAWING_FORMATS.length);
+    expect(names).toHaveLength(10 * SHEET_FORMATS.length);
     expect(told.at(-1)).toBe(names.length);
     const bare = (folder: string) =>
       names
@@ -55,7 +55,7 @@ describe("formats", () => {
   it("are each declared in full, under an id of their own", () => {
     for (const { id, label, mime, extension, of, write } of FORMATS) {
       expect(FORMATS.filter((other) => other.id === id || other.label === label)).toHaveLength(1);
-      expect(mime).toMatch(/^[a-z]+\/[a-z+]+$/);
+      expect(mime).toMatch(/^[a-z]+\/[a-z+.]+$/);
       expect(extension).toMatch(/^[a-z]+$/);
       expect(["drawing", "masses"]).toContain(of);
       expect(write).toEqual(expect.any(Function));

@@ -3,7 +3,7 @@ import { drawShot } from "@zanvo/core/drawing";
 import { fileName, type Shot } from "@zanvo/core/scene";
 import { blankGrids } from "@zanvo/core/shot";
 import { zipSync } from "fflate";
-import { DRAWING_FORMATS } from "./formats";
+import { SHEET_FORMATS } from "./formats";
 
 /** How blank grids are ordered: the resolution of their PNGs. */
 export const GridsSchema = Type.Object(
@@ -26,11 +26,11 @@ export async function blankGridFiles(
   const files: Record<string, Uint8Array> = {};
   for (const [i, { id, name }] of scene.shots.entries()) {
     const drawing = drawShot(scene, id);
-    for (const { extension, write } of DRAWING_FORMATS) {
+    for (const { extension, write } of SHEET_FORMATS) {
       const content = await write(drawing, { dpi });
       files[`${extension}/${String(i + 1).padStart(2, "0")} ${fileName(name)}.${extension}`] =
         typeof content === "string" ? new TextEncoder().encode(content) : content;
-      onFile?.(Object.keys(files).length, scene.shots.length * DRAWING_FORMATS.length);
+      onFile?.(Object.keys(files).length, scene.shots.length * SHEET_FORMATS.length);
     }
   }
   // PNG and PDF are packed already.

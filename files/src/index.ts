@@ -1,2 +1,10 @@
 export { blankGridFiles, GridsSchema, type Grids } from "./grids";
-export { DRAWING_FORMATS, formatOf, FORMATS, type Content, type DrawingFormat, type Format } from "./formats";
+export {
+  DRAWING_FORMATS,
+  SHEET_FORMATS,
+  formatOf,
+  FORMATS,
+  type Content,
+  type DrawingFormat,
+  type Format,
+} from "./formats";

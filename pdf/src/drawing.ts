@@ -3,6 +3,7 @@ import { middle } from "@zanvo/core/geometry";
 import { BadInput } from "@zanvo/core/problem";
 import { addPage, MM, MAX_PAGE, newDocument, written, type Doc } from "./page";
 import { drawLayer } from "./layers";
+import { OptionalContent } from "./optional";
 
 /** A picture under the drawing, cut at its panel. */
 function layPhoto(doc: Doc, { at, turn, clip, opacity }: Photo, jpeg: Buffer): void {
@@ -30,10 +31,12 @@ export async function toPdf(drawing: Drawing, jpegs: ReadonlyMap<string, Buffer>
   const doc = newDocument(title);
   return written(doc, () => {
     addPage(doc, width, height);
+    const optional = new OptionalContent(doc);
     for (const photo of photos) {
       const jpeg = jpegs.get(photo.picture);
-      if (jpeg) layPhoto(doc, photo, jpeg);
+      if (jpeg) optional.group(photo.name, () => layPhoto(doc, photo, jpeg));
     }
-    for (const layer of layers) drawLayer(doc, layer);
+    for (const layer of layers) optional.group(layer.label, () => drawLayer(doc, layer));
+    optional.close();
   });
 }

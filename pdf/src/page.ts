@@ -12,8 +12,8 @@ export const MM = 72 / 25.4;
  */
 export const MAX_PAGE = 5080;
 
-/** Transparency came with this version of PDF (ISO 32000-1, 11.1 (from memory)); every document may have some. */
-const VERSION = "1.4";
+/** Optional content needs 1.5, transparency 1.4 (ISO 32000-1, 8.11 and 11.1 (from memory)); this is that standard's own. */
+const VERSION = "1.7";
 
 /** A document without pages yet, its typefaces known. */
 export function newDocument(title: string): Doc {

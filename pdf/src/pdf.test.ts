@@ -119,11 +119,11 @@ describe("a drawing as PDF", () => {
     }
   });
 
-  it("declares the version of PDF that brought transparency", async () => {
+  it("declares a version of PDF that has transparency and optional content", async () => {
     const faint = drawShot(scene).layers.map((layer) => ({ ...layer, style: { ...layer.style, opacity: 0.4 } }));
     const bytes = await toPdf({ title: "Faint", width: 420, height: 297, layers: faint });
-    expect(bytes.subarray(0, 8).toString("latin1")).toBe("%PDF-1.4");
-    expect(poppler("pdfinfo", kept("faint.pdf", bytes))).toMatch(/PDF version: +1\.4\n/);
+    expect(bytes.subarray(0, 8).toString("latin1")).toBe("%PDF-1.7");
+    expect(poppler("pdfinfo", kept("faint.pdf", bytes))).toMatch(/PDF version: +1\.7\n/);
   });
 
   it("refuses a sheet larger than a page can be", async () => {
@@ -234,4 +234,17 @@ describe("the set-up sheet as PDF", () => {
     expect(poppler("pdftotext", "-f", "1", "-l", "1", file, "-")).not.toContain("Mark the centre of vision");
     expect(text.match(/Mark the centre of vision/g)).toHaveLength(2);
   });
+});
+
+it("a drawing's layers are optional content, one group for each, all shown at first (ISO 32000-1, 8.11)", async () => {
+  const scene = readScene(readFileSync("demo/1-quay-street.zanvo.json", "utf8"));
+  const drawing = drawShot(scene);
+  const pdf = (await toPdf(drawing)).toString("latin1");
+  expect(pdf.startsWith("%PDF-1.7")).toBe(true);
+  const names = [...pdf.matchAll(/\/Type \/OCG\s+\/Name \(([^)]*)\)/g)].map(([, name]) => name);
+  expect(names).toEqual(drawing.layers.map(({ label }) => label));
+  const [, listed] = /\/OCGs \[([^\]]*)\]/.exec(pdf)!;
+  expect(listed.trim().split(" R").filter(Boolean)).toHaveLength(names.length);
+  // What is drawn stays what it was: poppler finds lines within the groups.
+  expect(strokes(kept("layers.pdf", await toPdf(drawing))).length).toBeGreaterThan(10);
 });

@@ -1,4 +1,4 @@
-import sharp from "sharp";
+import sharp, { type Sharp } from "sharp";
 import { toSvg, type Drawing } from "@zanvo/core/drawing";
 import { BadInput } from "@zanvo/core/problem";
 
@@ -51,25 +51,33 @@ function panelIn({ panel, width, height }: Drawing, dpi: number) {
   return { left, top, width: Math.max(1, px(x + w) - left), height: Math.max(1, px(y + h) - top) };
 }
 
+/** @throws BadInput when the picture would be too large, or the resolution is no sensible number */
+export function requireDpi(drawing: Pick<Drawing, "width" | "height">, dpi: number): void {
+  const most = mostDpi(drawing);
+  if (dpi >= MIN_DPI && dpi <= most) return;
+  const [width, height] = pixels(drawing, dpi);
+  const size = Number.isFinite(dpi)
+    ? `would make a picture of ${width.toLocaleString("en")} x ${height.toLocaleString("en")} px`
+    : "is no number";
+  throw new BadInput([{ path: "dpi", message: `${size}; this sheet takes ${MIN_DPI} to ${most} dpi.` }]);
+}
+
 /**
  * A drawing as a PNG, on white unless it is to be transparent, its resolution written into the file.
  * @throws BadInput when the picture would be too large, or the resolution is no sensible number
  */
-export async function toPng(drawing: Drawing, { dpi, jpegs, transparent, toPanel }: PngOptions): Promise<Buffer> {
+export const toPng = (drawing: Drawing, options: PngOptions): Promise<Buffer> =>
+  inDots(drawing, options).withMetadata({ density: options.dpi }).png().toBuffer();
+
+/** A drawing in dots, on white unless it is to be transparent. @throws BadInput as `toPng` */
+export function inDots(drawing: Drawing, { dpi, jpegs, transparent, toPanel }: PngOptions): Sharp {
   const [width, height] = pixels(drawing, dpi);
-  const most = mostDpi(drawing);
-  if (!(dpi >= MIN_DPI && dpi <= most)) {
-    const size = Number.isFinite(dpi)
-      ? `would make a picture of ${width.toLocaleString("en")} x ${height.toLocaleString("en")} px`
-      : "is no number";
-    throw new BadInput([{ path: "dpi", message: `${size}; this sheet takes ${MIN_DPI} to ${most} dpi.` }]);
-  }
+  requireDpi(drawing, dpi);
   const image = sharp(Buffer.from(toSvgWith(drawing, jpegs)), {
     density: dpi,
     limitInputPixels: false,
     unlimited: true,
   }).resize(width, height, { fit: "fill" });
   const onPaper = transparent ? image : image.flatten({ background: "#ffffff" });
-  const cut = toPanel ? onPaper.extract(panelIn(drawing, dpi)) : onPaper;
-  return cut.withMetadata({ density: dpi }).png().toBuffer();
+  return toPanel ? onPaper.extract(panelIn(drawing, dpi)) : onPaper;
 }

@@ -2,6 +2,7 @@ export * from "./areas";
 export * from "./bezier";
 export * from "./compose";
 export * from "./context";
+export { toDxf } from "./dxf";
 export * from "./desk";
 export { howSeen, shadingOf } from "./howSeen";
 export * from "./layer";

@@ -1,7 +1,5 @@
-import { BadInput } from "@zanvo/core/problem";
 import type { MassesFormat } from "./format";
-
-const TOLERANCE = { minimum: 0.1, maximum: 1000, default: 10 } as const;
+import { TOLERANCE, toleranceIn } from "./tolerance";
 
 /** Wavefront OBJ, the masses as closed meshes. */
 export const obj: MassesFormat = {
@@ -11,10 +9,6 @@ export const obj: MassesFormat = {
   extension: "obj",
   of: "masses",
   tolerance: TOLERANCE,
-  write: async (scene, { tolerance = TOLERANCE.default } = {}) => {
-    const { minimum, maximum } = TOLERANCE;
-    if (!(tolerance >= minimum && tolerance <= maximum))
-      throw new BadInput([{ path: "tolerance", message: `must be from ${minimum} to ${maximum} mm.` }]);
-    return (await import("@zanvo/core/exchange")).toObj(scene, tolerance / 1000);
-  },
+  write: async (scene, { tolerance } = {}) =>
+    (await import("@zanvo/core/exchange")).toObj(scene, toleranceIn(tolerance)),
 };

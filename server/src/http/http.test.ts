@@ -191,7 +191,9 @@ describe("exports over HTTP", () => {
       return `${status} ${body.detail}`;
     };
     expect(await detail("s9.svg")).toBe('400 shot: there is no shot "s9"; there is "s1".');
-    expect(await detail("s1.gif")).toBe("400 format: must be one of: svg, pdf, png, obj, geojson.");
+    expect(await detail("s1.gif")).toBe(
+      "400 format: must be one of: svg, pdf, png, ora, png-set, dxf, obj, gltf, geojson.",
+    );
     expect(await detail("s1.svg?without=clouds")).toMatch(/^400 without: there are no lines called "clouds"/);
     expect(await detail("s1.png?dpi=121000")).toMatch(
       /^400 dpi: would make a picture of 2,000,787 x 1,414,843 px; this sheet takes 36 to \d+ dpi\.$/,

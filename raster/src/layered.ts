@@ -1,0 +1,122 @@
+import type { Drawing } from "@zanvo/core/drawing";
+import { strToU8, zipSync, type Zippable } from "fflate";
+import sharp, { type Sharp } from "sharp";
+import { inDots, requireDpi, type PngOptions } from "./png";
+
+/** A layer of a drawing as a picture: what it is called, and where its picture lies, px. */
+interface LayerPicture {
+  readonly name: string;
+  readonly png: Buffer;
+  readonly x: number;
+  readonly y: number;
+}
+
+/** The longest side of the small picture in an OpenRaster file, px (its baseline). */
+const THUMBNAIL = 256;
+
+/** A drawing fallen apart into one for each of its layers, and for each picture under it, from the bottom up. */
+const partsOf = (drawing: Drawing): readonly { readonly name: string; readonly part: Drawing }[] => [
+  ...(drawing.photos ?? []).map((photo) => ({ name: photo.name, part: { ...drawing, layers: [], photos: [photo] } })),
+  ...drawing.layers.map((layer) => ({ name: layer.label, part: { ...drawing, layers: [layer], photos: [] } })),
+];
+
+/** A picture in dots: four bytes for each. */
+interface Dots {
+  readonly data: Buffer;
+  readonly width: number;
+  readonly height: number;
+}
+
+async function dotsOf(drawing: Drawing, options: PngOptions): Promise<Dots> {
+  const { data, info } = await inDots(drawing, options).ensureAlpha().raw().toBuffer({ resolveWithObject: true });
+  return { data, width: info.width, height: info.height };
+}
+
+/** The rectangle of dots that are not clear; null where all are. */
+function drawnPart({ data, width, height }: Dots) {
+  const dots = new Uint32Array(data.buffer, data.byteOffset, width * height);
+  const isEmpty = (row: number) => dots.subarray(row * width, (row + 1) * width).every((dot) => dot === 0);
+  let [top, bottom] = [0, height - 1];
+  while (top < height && isEmpty(top)) top++;
+  if (top === height) return null;
+  while (isEmpty(bottom)) bottom--;
+  let [left, right] = [width, -1];
+  for (let row = top; row <= bottom; row++) {
+    const line = dots.subarray(row * width, (row + 1) * width);
+    for (let x = 0; x < left; x++) if (line[x] !== 0) left = x;
+    for (let x = width - 1; x > right; x--) if (line[x] !== 0) right = x;
+  }
+  return { left, top, width: right - left + 1, height: bottom - top + 1 };
+}
+
+/** Dots as a PNG that is quickly packed: files in layers hold many. */
+const packed = ({ data, width, height }: Dots, dpi: number): Sharp =>
+  sharp(data, { raw: { width, height, channels: 4 }, limitInputPixels: false })
+    .withMetadata({ density: dpi })
+    .png({ compressionLevel: 3 });
+
+/** The pictures of the layers, cut to what is drawn on each; layers with nothing on them are left out. */
+async function picturesOf(drawing: Drawing, options: PngOptions): Promise<LayerPicture[]> {
+  const out: LayerPicture[] = [];
+  for (const { name, part } of partsOf(drawing)) {
+    const dots = await dotsOf(part, { ...options, transparent: true });
+    const box = drawnPart(dots);
+    if (!box) continue;
+    out.push({ name, png: await packed(dots, options.dpi).extract(box).toBuffer(), x: box.left, y: box.top });
+  }
+  return out;
+}
+
+const ESCAPES: Readonly<Record<string, string>> = { "&": "&amp;", "<": "&lt;", ">": "&gt;", '"': "&quot;" };
+const escaped = (text: string): string => text.replace(/[&<>"]/g, (c) => ESCAPES[c]);
+
+/**
+ * A drawing as an OpenRaster file: every layer as a picture of its own, named, the topmost first in its stack (OpenRaster
+ * baseline 0.0.3, from memory).
+ * @throws BadInput when the picture would be too large, or the resolution is no sensible number
+ */
+export async function toOra(drawing: Drawing, options: PngOptions): Promise<Uint8Array> {
+  requireDpi(drawing, options.dpi);
+  const pictures = await picturesOf(drawing, options);
+  const dots = await dotsOf(drawing, options);
+  const { width, height } = dots;
+  const merged = await packed(dots, options.dpi).toBuffer();
+  const thumbnail = await packed(dots, options.dpi).resize(THUMBNAIL, THUMBNAIL, { fit: "inside" }).toBuffer();
+  const rows = pictures.map(
+    ({ name, x, y }, i) =>
+      `    <layer name="${escaped(name)}" src="data/layer${i}.png" x="${x}" y="${y}" opacity="1.0" visibility="visible" ` +
+      `composite-op="svg:src-over"/>`,
+  );
+  const stack = [
+    '<?xml version="1.0" encoding="UTF-8"?>',
+    `<image version="0.0.3" w="${width}" h="${height}" xres="${Math.round(options.dpi)}" yres="${Math.round(options.dpi)}">`,
+    "  <stack>",
+    ...rows.reverse(),
+    "  </stack>",
+    "</image>",
+    "",
+  ].join("\n");
+  // PNGs are packed already; the type comes first, as it is.
+  const files: Zippable = {
+    mimetype: [strToU8("image/openraster"), { level: 0 }],
+    "stack.xml": strToU8(stack),
+    ...Object.fromEntries(pictures.map(({ png }, i) => [`data/layer${i}.png`, [png, { level: 0 }] as const])),
+    "Thumbnails/thumbnail.png": [thumbnail, { level: 0 }],
+    "mergedimage.png": [merged, { level: 0 }],
+  };
+  return zipSync(files);
+}
+
+/** What stands in no name of a file. */
+const plainName = (name: string): string => name.replace(/[^\p{L}\p{N},.'()-]+/gu, " ").trim() || "Layer";
+
+/** A drawing as a PNG for each of its layers, all of one size and clear where nothing is drawn, in a ZIP. */
+export async function toPngSet(drawing: Drawing, options: PngOptions): Promise<Uint8Array> {
+  requireDpi(drawing, options.dpi);
+  const files: Zippable = {};
+  for (const [i, { name, part }] of partsOf(drawing).entries()) {
+    const png = await packed(await dotsOf(part, { ...options, transparent: true }), options.dpi).toBuffer();
+    files[`${String(i + 1).padStart(2, "0")} ${plainName(name)}.png`] = [png, { level: 0 }];
+  }
+  return zipSync(files);
+}
