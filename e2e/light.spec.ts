@@ -1,0 +1,56 @@
+import { expect, test } from "@playwright/test";
+import { readFileSync } from "node:fs";
+import { openNew, saved, type } from "./table";
+
+test("a sun is put up, dragged behind the eye, typed, set by date, and its shadows are exported in layers", async ({
+  page,
+}) => {
+  const id = await openNew(page);
+  const lights = async () => (await saved(page, id)).lights ?? [];
+  await page.keyboard.press("9");
+  await expect(page.getByRole("heading", { name: "Light", exact: true })).toBeVisible();
+  await expect(page.getByText("There is no light yet")).toBeVisible();
+  await page.getByRole("button", { name: "A sun" }).click();
+  await expect.poll(lights).toMatchObject([{ kind: "sun", height: 40 }]);
+  const sun = page.getByRole("region", { name: "Sun", exact: true });
+  await type(page, "Over the horizon", "25", sun);
+  await type(page, "Stands at the heading", "20", sun);
+  await expect.poll(lights).toMatchObject([{ heading: 20, height: 25 }]);
+  // Before the eye it has its point over the horizon; dragged under it, it stands behind.
+  const handle = page.getByRole("button", { name: /^Sun, before the eye/ });
+  const box = (await handle.boundingBox())!;
+  await page.mouse.move(box.x + 12, box.y + 12);
+  await page.mouse.down();
+  await page.mouse.move(box.x + 12, box.y + 200, { steps: 6 });
+  await page.mouse.move(box.x + 12, box.y + 420, { steps: 6 });
+  await page.mouse.up();
+  await expect(page.getByRole("button", { name: /^Sun, behind the eye/ })).toBeVisible();
+  const [behind] = await lights();
+  expect(behind).toMatchObject({ kind: "sun" });
+  await page.keyboard.press("Control+z");
+  await expect.poll(lights).toMatchObject([{ heading: 20, height: 25 }]);
+  await sun.getByText("By date and hour").click();
+  await sun.getByLabel("Universal time").fill("2026-06-21T23:30");
+  await sun.getByRole("button", { name: "Put the sun there" }).click();
+  await expect(page.getByText("The sun is below the horizon then: choose another hour.").first()).toBeVisible();
+  await sun.getByLabel("Universal time").fill("2026-06-21T11:20");
+  await sun.getByRole("button", { name: "Put the sun there" }).click();
+  // Midsummer noon at 54 degrees north: 90 - 54 + 23.4 degrees.
+  await expect.poll(async () => (await lights())[0]).toMatchObject({ height: expect.closeTo(59.4, 0) });
+  await page.getByLabel("This shot has a light of its own").click();
+  await page.getByRole("button", { name: "A lamp" }).click();
+  await expect.poll(async () => (await saved(page, id)).shots[0].lights).toMatchObject([{}, { kind: "lamp" }]);
+  expect(await lights()).toHaveLength(1);
+  await page.reload();
+  await page.keyboard.press("9");
+  await expect(page.getByRole("region", { name: "Lamp", exact: true })).toBeVisible();
+});
+
+test("a drawing is handed over as OpenRaster, in layers", async ({ page }) => {
+  await openNew(page);
+  await page.keyboard.press("0");
+  const coming = page.waitForEvent("download");
+  await page.getByRole("button", { name: /OpenRaster/ }).click();
+  const file = readFileSync(await (await coming).path());
+  expect(file.subarray(38, 54).toString()).toBe("image/openraster");
+});
