@@ -20,8 +20,20 @@ export function strengthOf(
   return whole ? own * strengthOf(whole, shot, kinds) : own;
 }
 
-function layerOf(kind: LayerKind, { id = kind.id, label = kind.label, style, ...shapes }: LayerPart, strength: number) {
-  const own = { ...kind.style, ...style };
+/** How much wider than usual a kind's lines are drawn: by the pen that a shot has for it. */
+const widened = (kind: LayerKind, { pens }: Pick<Shot, "pens">): number => {
+  const pen = pens?.[kind.id];
+  return pen === undefined ? 1 : pen / kind.style.width;
+};
+
+function layerOf(
+  kind: LayerKind,
+  { id = kind.id, label = kind.label, style, ...shapes }: LayerPart,
+  strength: number,
+  wider: number,
+) {
+  const plain = { ...kind.style, ...style };
+  const own = { ...plain, width: plain.width * wider };
   return { id, label, ...shapes, style: { ...own, opacity: Math.min(1, own.opacity * strength) } };
 }
 
@@ -51,7 +63,7 @@ export function composer({ only, kinds = LAYER_KINDS }: Composition = {}): (cont
       const parts = strength > 0 ? kind.compute(context) : [];
       const layers = [parts]
         .flat()
-        .map((part) => layerOf(kind, part, strength))
+        .map((part) => layerOf(kind, part, strength, widened(kind, shot)))
         .filter(drawnOn);
       last.set(kind, { from, layers });
       return layers;

@@ -56,12 +56,9 @@ function curvedRing(view: View, ring: readonly Vec3[]): readonly Vec2[] {
 }
 
 const withinRect = (ring: readonly Vec2[], { x, y, width, height }: Rect): readonly Vec2[] =>
-  [
-    ([u]: Vec2) => u - x,
-    ([u]: Vec2) => x + width - u,
-    ([, v]: Vec2) => v - y,
-    ([, v]: Vec2) => y + height - v,
-  ].reduce<readonly Vec2[]>((left, inside) => cut(left, inside, mix2), ring);
+  [([u]: Vec2) => u - x, ([u]: Vec2) => x + width - u, ([, v]: Vec2) => v - y, ([, v]: Vec2) => y + height - v].reduce<
+    readonly Vec2[]
+  >((left, inside) => cut(left, inside, mix2), ring);
 
 /** The rings of areas in the world on paper, cut at the panel. @param keep which of them, by number */
 export function areasOnPaper(view: View, { xyz, starts }: FaceAreas, keep: (ring: number) => boolean): Areas {

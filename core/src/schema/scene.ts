@@ -356,7 +356,20 @@ const ShotSchema = strict({
   /** What lights it, where that is not what lights the scene. */
   lights: Type.Optional(Type.Array(LightSchema, { maxItems: MAX_LIGHTS })),
   /** How the tone of planes is told apart: in so many steps, of which the first is white. */
-  tone: Type.Optional(strict({ steps: named("Steps of tone", Type.Integer({ minimum: 3, maximum: 9, default: 4 })) })),
+  tone: Type.Optional(
+    strict({
+      steps: Type.Optional(named("Steps of tone", Type.Integer({ minimum: 3, maximum: 9, default: 4 }))),
+      /** Shadows and tones are hatched: at which angle, degrees from level, and from line to line, mm. */
+      hatch: Type.Optional(
+        strict({
+          angle: named("Angle of hatching", offered(-90, 90, degreesIn({ minimum: -180, maximum: 180 }))),
+          spacing: named("Hatching every", offered(0.3, 10, millimetresIn({ minimum: 0.1, maximum: 100 }))),
+        }),
+      ),
+    }),
+  ),
+  /** Pens that lines are drawn with instead of the usual ones, by kind of layer, mm. */
+  pens: Type.Optional(Type.Record(Type.String({ maxLength: 40 }), millimetresIn({ minimum: 0.05, maximum: 3 }))),
   /** Outlines are of one width, and not lighter with depth. */
   evenOutlines: Type.Optional(Type.Boolean()),
 });

@@ -1,12 +1,15 @@
-import { raysOf, towardsLight } from "../../light";
+import { raysOf } from "../../light";
 import { SEEN } from "../../visibility";
-import { NO_LINES } from "../layer";
 import { areasOnPaper } from "../paperAreas";
 import { STYLES } from "../style";
 import { layerKind, type LayerPart } from "./kind";
+import { toned, towards } from "./toned";
 
 /** Planes are told apart in so many steps, where a shot does not say. */
 const STEPS = 4;
+
+/** By how much the hatching of each further step is turned, degrees: darker planes are crossed more often. */
+const CROSSED = [0, 90, 45, -45, 22.5, -22.5, 67.5, -67.5] as const;
 
 /**
  * The step of tone of a plane: the least, which stays white, where the light falls square on it, the most where it
@@ -28,11 +31,7 @@ export const tones = layerKind({
     if (!light) return [];
     const rays = raysOf(light);
     const steps = shot.tone?.steps ?? STEPS;
-    const stepOf = (ring: number): number => {
-      const [n, at] = [3 * ring, 3 * areas.starts[ring]];
-      const to = towardsLight(rays, [areas.xyz[at], areas.xyz[at + 1], areas.xyz[at + 2]]);
-      return toneStep(areas.normals[n] * to[0] + areas.normals[n + 1] * to[1] + areas.normals[n + 2] * to[2], steps);
-    };
+    const stepOf = (ring: number): number => toneStep(towards(areas, ring, rays), steps);
     const byStep = Array.from(areas.light, (of, ring) => (of === SEEN ? stepOf(ring) : -1));
     return Array.from({ length: steps - 1 }, (_, i): LayerPart => {
       const step = i + 1;
@@ -40,9 +39,12 @@ export const tones = layerKind({
       return {
         id: `tone-${step}`,
         label: `Tone ${step} of ${steps - 1}`,
-        lines: NO_LINES,
-        areas: areasOnPaper(view, areas, (ring) => byStep[ring] === step),
         style: { fill: `#${grey.toString(16).padStart(2, "0").repeat(3)}` },
+        ...toned(
+          shot,
+          areasOnPaper(view, areas, (ring) => byStep[ring] === step),
+          CROSSED.slice(0, step),
+        ),
       };
     });
   },

@@ -2,7 +2,7 @@ import { Lightbulb, Sun as SunIcon, X } from "lucide-react";
 import { lightsOf, showOf } from "@zanvo/core/drawing";
 import { sceneMeasure } from "@zanvo/core/schema";
 import { MAX_LIGHTS, type Light } from "@zanvo/core/light";
-import type { Show } from "@zanvo/core/scene";
+import type { Shot, Show } from "@zanvo/core/scene";
 import { sentence } from "@zanvo/core/units";
 import { fromEdge, lightName, lightPoints } from "@zanvo/core/vanishing";
 import { newId } from "../../id";
@@ -67,6 +67,9 @@ function LightFields({ light }: { readonly light: Light }) {
   );
 }
 
+/** Hatching at first: its angle, degrees, and from line to line, mm (common practice). */
+const HATCH = { angle: 45, spacing: 1.2 } as const;
+
 /** How strongly shadows and tones are drawn, and in how many steps. */
 function ToneFields() {
   const { useShot, onShot, edit, drag, beginGesture, endGesture } = useStores();
@@ -78,6 +81,12 @@ function ToneFields() {
     ["tones", "Tone of planes"],
   ] as const;
   const steps = sceneMeasure("shots/*/tone/steps");
+  const hatch = shot.tone?.hatch;
+  const toned = (change: Partial<NonNullable<Shot["tone"]>>, what: string) =>
+    edit(
+      onShot((before) => ({ ...before, tone: { ...before.tone, ...change } })),
+      what,
+    );
   return (
     <section className="space-y-0.5 border-t border-hair pt-2">
       {strengths.map(([id, label]) => (
@@ -90,16 +99,25 @@ function ToneFields() {
           onRelease={endGesture}
         />
       ))}
+      <Check
+        label="Hatched"
+        checked={hatch !== undefined}
+        onChange={(on) => toned({ hatch: on ? HATCH : undefined }, "hatching")}
+      />
+      {hatch &&
+        (["angle", "spacing"] as const).map((key) => (
+          <MeasureField
+            key={key}
+            measure={sceneMeasure(`shots/*/tone/hatch/${key}`)}
+            value={hatch[key]}
+            onChange={(to) => toned({ hatch: { ...hatch, [key]: to } }, `hatching ${key}`)}
+          />
+        ))}
       {show.tones > 0 && (
         <MeasureField
           measure={steps}
           value={shot.tone?.steps ?? steps.fallback ?? 0}
-          onChange={(to) =>
-            edit(
-              onShot((before) => ({ ...before, tone: { ...before.tone, steps: to } })),
-              "steps of tone",
-            )
-          }
+          onChange={(to) => toned({ steps: to }, "steps of tone")}
         />
       )}
     </section>

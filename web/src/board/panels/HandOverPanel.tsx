@@ -9,6 +9,7 @@ import { Button, Check, NumberField, useWork, Working } from "../../ui";
 import { BlankGrids } from "./BlankGrids";
 import { downloadPlain, downloadWhole, picturesOf } from "../../sceneFile";
 import { PrintFields } from "./PrintFields";
+import { PenFields } from "./PenFields";
 import { useStores } from "../../stores";
 
 interface ChosenLayers {
@@ -88,7 +89,7 @@ function Resolution({ dpi, toPanel, onChange }: ResolutionProps) {
 }
 
 /**
- * The drawing taken to paper: SVG in true millimetres, PDF and PNG, the whole desk at true size in tiles, and the
+ * The drawing taken to paper: with which pens, in true millimetres or in dots, whole or in layers; the whole desk at true size in tiles, and the
  * scene's own file.
  */
 export function HandOverPanel() {
@@ -97,6 +98,7 @@ export function HandOverPanel() {
   const shot = useShot();
   const { dpi, without, whole, transparent, toPanel } = useHandOver();
   const formats = useFormats("drawing");
+  const [ofDots, ofLines] = [true, false].map((dots) => formats.filter((format) => (format.dots ?? false) === dots));
   const { work, save } = useExport();
   const panels = pageOf(scene, shot).length;
   const page = panels > 1 && whole;
@@ -119,21 +121,23 @@ export function HandOverPanel() {
           />
         )}
       </LayersToSave>
-      {formats.map((format, i) =>
-        format.dots ? (
-          <div key={format.id} className="space-y-1.5 border-t border-hair pt-2">
-            <Resolution dpi={dpi} toPanel={toPanel} onChange={(now) => chooseHandOver({ dpi: now })} />
-            <Check
-              label="No paper under the lines"
-              checked={transparent}
-              onChange={(on) => chooseHandOver({ transparent: on })}
-            />
-            <Check label="Crop to the panel" checked={toPanel} onChange={(on) => chooseHandOver({ toPanel: on })} />
-            <SaveAs format={format} busy={work.busy} onSave={saveAs} />
-          </div>
-        ) : (
-          <SaveAs key={format.id} format={format} primary={i === 0} busy={work.busy} onSave={saveAs} />
-        ),
+      <PenFields />
+      {ofLines.map((format, i) => (
+        <SaveAs key={format.id} format={format} primary={i === 0} busy={work.busy} onSave={saveAs} />
+      ))}
+      {ofDots.length > 0 && (
+        <div className="space-y-1.5 border-t border-hair pt-2">
+          <Resolution dpi={dpi} toPanel={toPanel} onChange={(now) => chooseHandOver({ dpi: now })} />
+          <Check
+            label="No paper under the lines"
+            checked={transparent}
+            onChange={(on) => chooseHandOver({ transparent: on })}
+          />
+          <Check label="Crop to the panel" checked={toPanel} onChange={(on) => chooseHandOver({ toPanel: on })} />
+          {ofDots.map((format) => (
+            <SaveAs key={format.id} format={format} busy={work.busy} onSave={saveAs} />
+          ))}
+        </div>
       )}
       <Working work={work}>Drawing…</Working>
       <PrintFields />

@@ -1,0 +1,28 @@
+import type { LAYER_KINDS } from "@zanvo/core/drawing";
+import type { Shot } from "@zanvo/core/scene";
+
+type Pens = Shot["pens"];
+
+/** Pens as they are sold, mm: each the root of two times the one before (ISO 128-2 (from memory)). */
+export const PENS = ["0.13", "0.18", "0.25", "0.35", "0.5", "0.7"] as const;
+
+/** What is drawn with a pen of one's choice. */
+const DRAWN = ["buildings", "meetings", "creases", "details", "hidden", "frame"];
+
+/** The usual pen of a kind of line, mm; null for what is none of the finished drawing. */
+export const penOf = ({ id, style }: (typeof LAYER_KINDS)[number]): number | null =>
+  DRAWN.includes(id) ? style.width : null;
+
+/** Pens for a whole drawing: fine lines throughout, as is usual, and bold outlines over quiet details. */
+export const PEN_SETS: readonly { readonly label: string; readonly pens: Pens }[] = [
+  { label: "Fine", pens: { buildings: 0.25, meetings: 0.25, creases: 0.18, details: 0.13, frame: 0.5 } },
+  { label: "Usual", pens: undefined },
+  { label: "Bold", pens: { buildings: 0.7, meetings: 0.5, creases: 0.35, details: 0.18, frame: 0.7 } },
+];
+
+/** Pens with one of them changed; the usual one again where none is said. */
+export function withPen(pens: Pens, kind: string, pen: string): Pens {
+  const { [kind]: _, ...rest } = pens ?? {};
+  const next = pen === "" ? rest : { ...rest, [kind]: Number(pen) };
+  return Object.keys(next).length > 0 ? next : undefined;
+}
