@@ -134,18 +134,9 @@ try {
   await page.waitForTimeout(3000);
   await shoot("quay");
 
-  await page.goto(`http://127.0.0.1:${PORT}/kits`);
-  await page.getByRole("article", { name: "Warehouse" }).waitFor();
-  await page.waitForFunction(
-    () => [...document.querySelectorAll("article img")].every((img) => img.complete && img.naturalWidth > 0),
-    null,
-    { timeout: 60_000 },
-  );
-  await shoot("kits");
-
   await board("Quay street, the corner");
   await page.keyboard.press("3");
-  await page.keyboard.press("0");
+  await page.keyboard.press("l");
   await page.getByRole("link", { name: "The corner" }).click();
   await page.getByRole("application", { name: "Photo" }).waitFor();
   await page.waitForTimeout(1500);
@@ -154,6 +145,19 @@ try {
   await shoot("reference");
 
   await board("Kestrel Quay, the whole quarter");
+  await page.waitForTimeout(8000);
+  await page.keyboard.press("9");
+  await page.getByRole("button", { name: "A sun" }).click();
+  for (const [label, value] of [
+    ["Stands at the heading", "200"],
+    ["Over the horizon", "35"],
+  ]) {
+    await page.getByLabel(label).fill(value);
+    await page.getByLabel(label).press("Enter");
+  }
+  await page.getByLabel("Hatched").click();
+  await page.waitForTimeout(8000);
+  await shoot("light");
   await page.getByRole("link", { name: "Plan", exact: true }).click();
   await page.getByRole("application", { name: "Plan" }).waitFor();
   await page.getByLabel("Shot in the picture").selectOption({ label: "Up Signal hill" });
@@ -168,7 +172,7 @@ try {
   await shoot("six-points");
 
   await board("Under the coal gantry");
-  await page.keyboard.press("9");
+  await page.keyboard.press("0");
   await page.getByRole("button", { name: "Lamp (dark mode)" }).click();
   await shoot("hand-over-lamp");
   await page.getByRole("button", { name: "Lamp (dark mode)" }).click();

@@ -37,6 +37,15 @@ describe("the slip", () => {
     ).toBe(false);
   });
 
+  it("gives the points of the lights that are on", () => {
+    // 300 tan 30 = 173.2 mm over the horizon, which is 148.5 mm from the top: 24.7 mm above the sheet.
+    const sun = { id: "sun", kind: "sun", heading: 0, height: 30 } as const;
+    const lit = slipOf({ ...scene, lights: [sun, { ...sun, id: "out", off: true }] }, shotWith());
+    expect(valueOf(lit, "sun-rays")).toBe("24.7 mm above the sheet, 210 mm from the left");
+    expect(valueOf(lit, "sun-foot")).toBe("210 mm in from the left, 148.5 mm from the top");
+    expect(valueOf(lit, "out-rays")).toBeUndefined();
+  });
+
   it("gives both ends of a horizon that is not level", () => {
     // Rolled 10 degrees the horizon rises by 420 tan 10 = 74.1 mm from left to right, or falls.
     const slip = slipOf(scene, shotWith({ gaze: { roll: 10 } }));

@@ -2,9 +2,19 @@ import { inMetric, metres, mm, sentence, sizeInMm, type Told } from "../units";
 import { contains, type Rect } from "../geometry";
 import { nearCorner, paperLength } from "../construct";
 import { type Scene, type Shot } from "../scene";
-import { showOf } from "../drawing";
+import { lightsOf, showOf } from "../drawing";
 import { covered, fieldOfView, fullFrame, project, rimRadius, viewOf, type View } from "../shot";
-import { dipOf, fromEdge, heightAt, horizon, horizonDistance, measuringPoints, pinsOf, type Pin } from "../vanishing";
+import {
+  dipOf,
+  fromEdge,
+  heightAt,
+  horizon,
+  horizonDistance,
+  lightPoints,
+  measuringPoints,
+  pinsOf,
+  type Pin,
+} from "../vanishing";
 import { blockCorner, boxOf, type Block, type Element } from "../world";
 import { circlesOfThing, ownCircles } from "./circles";
 
@@ -116,6 +126,19 @@ function viewRows(shot: Shot, view: View): SlipRow[] {
   ];
 }
 
+/** The points of the lights that are on: by them shadows are drawn by hand. */
+function lightSection(scene: Scene, shot: Shot): SlipSection[] {
+  const lights = lightsOf(scene, shot).filter(({ off }) => !off);
+  const rows = lights.flatMap((light) =>
+    lightPoints(shot, light).map(({ id, name, at }): SlipRow => ({
+      id,
+      label: name,
+      value: at ? fromEdge(shot.sheet, ...at) : "not on the desk",
+    })),
+  );
+  return rows.length > 0 ? [{ title: "Light", rows }] : [];
+}
+
 /** Where the horizon of the sea lies: under eye level by so much where the gaze is level, and how far away it is. */
 const seaRows = ({ eye, lens }: Shot): SlipRow[] => [
   {
@@ -155,6 +178,7 @@ export function slipOf(scene: Scene, shot: Shot, chosen?: Element): SlipSection[
       ],
     },
     { title: "View", rows: viewRows(shot, view) },
+    ...lightSection(scene, shot),
     { title: "Points", rows: pins.map((pin) => ({ id: pin.id, label: pin.name, value: pinPlace(sheet, pin) })) },
     ...(showOf(shot).measuring > 0
       ? [

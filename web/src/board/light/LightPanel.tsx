@@ -7,7 +7,7 @@ import { sentence } from "@zanvo/core/units";
 import { fromEdge, lightName, lightPoints } from "@zanvo/core/vanishing";
 import { newId } from "../../id";
 import { useStores } from "../../stores";
-import { Button, Check, IconButton, MeasureField, Strength } from "../../ui";
+import { Button, Check, Fold, IconButton, MeasureField, Strength } from "../../ui";
 import { firstLamp, firstSun, lightMeasure, ownLights, replaced, withLights } from "./lights";
 import { SunByDate } from "./SunByDate";
 
@@ -55,14 +55,16 @@ function LightFields({ light }: { readonly light: Light }) {
           />
         ))
       )}
-      {lightPoints(shot, light).map((point) => (
-        <p key={point.id} className="text-pencil">
-          {point.name}:{" "}
-          <span className="measure">
-            {measures(point.at ? fromEdge(shot.sheet, ...point.at) : sentence`not on the desk`)}
-          </span>
-        </p>
-      ))}
+      <Fold title="Points for drawing by hand">
+        {lightPoints(shot, light).map((point) => (
+          <p key={point.id} className="text-pencil">
+            {point.name}:{" "}
+            <span className="measure">
+              {measures(point.at ? fromEdge(shot.sheet, ...point.at) : sentence`not on the desk`)}
+            </span>
+          </p>
+        ))}
+      </Fold>
     </section>
   );
 }
