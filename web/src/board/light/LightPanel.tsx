@@ -3,13 +3,17 @@ import { lightsOf, showOf } from "@zanvo/core/drawing";
 import { sceneMeasure } from "@zanvo/core/schema";
 import { MAX_LIGHTS, type Light } from "@zanvo/core/light";
 import type { Shot, Show } from "@zanvo/core/scene";
-import { sentence } from "@zanvo/core/units";
+import { metres, sentence } from "@zanvo/core/units";
+import { SHADOW_REACH } from "@zanvo/core/visibility";
 import { fromEdge, lightName, lightPoints } from "@zanvo/core/vanishing";
 import { newId } from "../../id";
 import { useStores } from "../../stores";
 import { Button, Check, Fold, IconButton, MeasureField, Strength } from "../../ui";
 import { firstLamp, firstSun, lightMeasure, ownLights, replaced, withLights } from "./lights";
 import { SunByDate } from "./SunByDate";
+
+/** Shadows of a sun lower than this run on beyond what is drawn, degrees. */
+const LOW = 2;
 
 /** One light: where it stands, whether it is on, and where its points are for drawing by hand. */
 function LightFields({ light }: { readonly light: Light }) {
@@ -43,6 +47,13 @@ function LightFields({ light }: { readonly light: Light }) {
               onChange={(to) => set({ ...light, [key]: to }, key)}
             />
           ))}
+          {light.height < LOW && (
+            <p className="text-pencil" role="status">
+              {measures(
+                sentence`So low a sun casts shadows without an end: on the ground they are cut ${metres(SHADOW_REACH, 0)} from the eye.`,
+              )}
+            </p>
+          )}
           <SunByDate onSun={(sun) => set({ ...light, ...sun }, "date")} />
         </>
       ) : (

@@ -1,9 +1,8 @@
 import { headingAlong, headingDirection, type Vec2 } from "../../../geometry";
-import { alongPath, areasOf } from "../../areas";
 import { rectangleAround } from "../../around";
-import { curvesOf } from "../../curves";
 import { lengthOf, pathOf, placeAlong } from "../../path";
-import { loft, prism, ring } from "../../shapes";
+import { loft, ring } from "../../shapes";
+import { slabAlong } from "../../slab";
 import type { Solid } from "../../solid";
 import type { ElementError } from "../kind";
 import type { Platform } from "./schema";
@@ -19,18 +18,6 @@ export function validatePlatform(platform: Platform): ElementError | null {
     ? { field: "canopy/width", message: "is more than twice the platform's." }
     : null;
 }
-
-/** A slab along a path, so far to each side, between two heights. */
-const slab = (id: string, path: readonly Vec2[], half: number, [low, high]: Vec2): Solid[] =>
-  areasOf(alongPath(path, half)).map(({ outer, holes }) =>
-    prism(
-      id,
-      outer,
-      holes.map((hole) => [...hole].reverse()),
-      [low, high],
-      curvesOf,
-    ),
-  );
 
 /** Where the posts of a canopy stand, each turned along the path. */
 function postsOf(path: readonly Vec2[], every: number): readonly { readonly at: Vec2; readonly along: Vec2 }[] {
@@ -48,7 +35,7 @@ export function buildPlatform(platform: Platform): Solid[] {
   if (validatePlatform(platform)) return [];
   const { id, width, height, canopy } = platform;
   const path = pathOf(platform);
-  const own = slab(id, path, width / 2, [0, height]);
+  const own = slabAlong(id, path, width / 2, [0, height]);
   if (!canopy || lengthOf(path) <= 2 * FROM_END) return own;
   const under = height + canopy.clear;
   const half: Vec2 = [-POST / 2, POST / 2];
@@ -56,5 +43,5 @@ export function buildPlatform(platform: Platform): Solid[] {
     const corners = rectangleAround(at, headingDirection(headingAlong(along)), half, half);
     return loft(id, [ring(corners, height), ring(corners, under)], null);
   });
-  return [...own, ...slab(id, path, canopy.width / 2, [under, under + ROOF]), ...posts];
+  return [...own, ...slabAlong(id, path, canopy.width / 2, [under, under + ROOF]), ...posts];
 }

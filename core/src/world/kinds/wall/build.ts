@@ -1,11 +1,9 @@
 import { union, type Interval, type Vec2, type Vec3 } from "../../../geometry";
-import { alongPath, areasOf } from "../../areas";
 import { clearBeside, isTangledBetween } from "../../bends";
-import { curvesOf } from "../../curves";
 import type { Detail } from "../../details";
 import { MAX_MARKS } from "../../marking";
 import { beside, lengthOf, pathOf, placeAlong, stretch } from "../../path";
-import { prism } from "../../shapes";
+import { slabAlong } from "../../slab";
 import type { Solid } from "../../solid";
 import { validateWall } from "./measures";
 import type { Wall } from "./schema";
@@ -31,17 +29,7 @@ const isOpen = ({ of }: Wall): boolean => of === "railing";
 export const buildWall = (wall: Wall): Solid[] =>
   validateWall(wall) || isOpen(wall)
     ? []
-    : stretchesOf(wall).flatMap((path) =>
-        areasOf(alongPath(path, wall.thickness / 2)).map(({ outer, holes }) =>
-          prism(
-            wall.id,
-            outer,
-            holes.map((hole) => [...hole].reverse()),
-            [0, wall.height],
-            curvesOf,
-          ),
-        ),
-      );
+    : stretchesOf(wall).flatMap((path) => slabAlong(wall.id, path, wall.thickness / 2, [0, wall.height]));
 
 /** Places along a path, one every so many m, and at its ends. */
 function places(path: readonly Vec2[], every: number): readonly Vec2[] {
