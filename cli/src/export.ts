@@ -1,5 +1,5 @@
 import { checker } from "@zanvo/core/document";
-import { drawPage, drawShot, tellMissing, type Drawing } from "@zanvo/core/drawing";
+import { drawPage, drawShot, tellMissing, transferred, type Drawing } from "@zanvo/core/drawing";
 import { BadInput, NoAnswer } from "@zanvo/core/problem";
 import { frameOn, PAPERS, sheetOf, shotOf, type Shot } from "@zanvo/core/scene";
 import { blankGridFiles, formatOf, GridsSchema } from "@zanvo/files";
@@ -56,7 +56,9 @@ export async function exportScene(call: Call): Promise<undefined> {
     return undefined;
   }
   const draw = call.options.page ? drawPage : drawShot;
-  const drawing = draw(await sceneIn(call), shot, call.options.without?.split(",").filter(Boolean));
+  const { mirrored, blue } = call.options;
+  const drawn = draw(await sceneIn(call), shot, call.options.without?.split(",").filter(Boolean));
+  const drawing = transferred(drawn, { mirrored, blue });
   const jpegs = await photosFor(call, drawing);
   const { drawing: told, missing } = tellMissing(drawing, jpegs);
   await writeOut(

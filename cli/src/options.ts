@@ -20,12 +20,14 @@ export const OPTIONS = {
   page: { type: "boolean" },
   transparent: { type: "boolean" },
   panel: { type: "boolean" },
+  mirrored: { type: "boolean" },
+  blue: { type: "boolean" },
   blank: { type: "boolean" },
   strict: { type: "boolean" },
   help: { type: "boolean", short: "h" },
 } as const;
 
 /** The options that take no value, but for help. */
-export type Switch = "page" | "transparent" | "panel" | "blank" | "strict";
+export type Switch = "page" | "transparent" | "panel" | "mirrored" | "blue" | "blank" | "strict";
 /** The options that take a value. */
 export type Valued = Exclude<keyof typeof OPTIONS, Switch | "help">;

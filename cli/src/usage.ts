@@ -21,12 +21,14 @@ export const HELP = `zanvo: perspective from a shell. FILE may be - for standard
   zanvo check SCENE [--shot ID]                    findings, the most serious first
   zanvo export SCENE --format ${ids} --out FILE [--shot ID] [--dpi N] [--without KIND,...]
                                                    [--page] [--photo FILE] [--strict] [--transparent] [--panel]
+                                                   [--mirrored] [--blue]
                                                    a shot, or with --page all panels of its page (or all
                                                    masses, as ${massesLabels}); OBJ with
                                                    --tolerance MM: how far its facets leave round faces;
                                                    with --photo the picture that lies under it;
                                                    --strict: exit 1 where one is missing;
-                                                   a PNG without paper under its lines, or cropped to the panel
+                                                   a PNG without paper under its lines, or cropped to the panel;
+                                                   mirrored or in pale blue, to be transferred to another paper
   zanvo export SCENE --blank --format zip --out FILE [--shot ID] [--paper NAME] [--dpi N]
                                                    blank curved grids to trace, on the shot's sheet or a paper,
                                                    each as ${drawingLabels}

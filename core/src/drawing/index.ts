@@ -3,6 +3,7 @@ export * from "./bezier";
 export * from "./compose";
 export * from "./context";
 export { toDxf } from "./dxf";
+export * from "./transfer";
 export * from "./desk";
 export { howSeen, shadingOf } from "./howSeen";
 export * from "./layer";

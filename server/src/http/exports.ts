@@ -37,6 +37,7 @@ export function exportedFiles(store: Store, pictures: Pictures, jobs: Jobs): Rou
         format,
         dpi: Number(one(req.query.dpi) ?? 300),
         transparent: req.query.transparent !== undefined,
+        transfer: { mirrored: req.query.mirrored !== undefined, blue: req.query.blue !== undefined },
         toPanel: req.query.panel !== undefined,
         page: req.query.page !== undefined,
         tolerance: req.query.tolerance === undefined ? undefined : Number(one(req.query.tolerance)),

@@ -1,5 +1,5 @@
 import { readScene } from "@zanvo/core/document";
-import { drawPage, drawShot, LAYER_KINDS, tellMissing, toSvg } from "@zanvo/core/drawing";
+import { drawPage, drawShot, LAYER_KINDS, tellMissing, toSvg, transferred, type Transfer } from "@zanvo/core/drawing";
 import { fileName, shotOf } from "@zanvo/core/scene";
 import type { System } from "@zanvo/core/units";
 import { formatOf, type Content } from "@zanvo/files";
@@ -22,6 +22,8 @@ export interface ExportOrder {
   readonly transparent: boolean;
   readonly toPanel: boolean;
   readonly page: boolean;
+  /** How it is made ready to be transferred. */
+  readonly transfer: Transfer;
   /** How far flat faces may leave round ones, mm. */
   readonly tolerance?: number;
   readonly without?: readonly string[];
@@ -45,6 +47,7 @@ async function toFile({
   tolerance,
   without,
   pictures,
+  transfer,
   ...dots
 }: ExportOrder): Promise<Exported> {
   const scene = readScene(text);
@@ -53,7 +56,7 @@ async function toFile({
     shotOf(scene, shot);
     return { content: await wanted.write(scene, { tolerance }), name: fileName(scene.title), missing: [] };
   }
-  const drawing = (page ? drawPage : drawShot)(scene, shot, without);
+  const drawing = transferred((page ? drawPage : drawShot)(scene, shot, without), transfer);
   const jpegs = new Map<string, Buffer>();
   for (const { picture } of drawing.photos ?? []) {
     const path = pictures[picture];

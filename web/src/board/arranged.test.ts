@@ -37,6 +37,8 @@ describe("the choices of handing over", () => {
       whole: true,
       transparent: true,
       toPanel: false,
+      mirrored: false,
+      blue: false,
     });
     const fresh = createHandOver(keptInMemory()).useHandOver.getState();
     for (const text of ["{", '{"dpi":"fine","without":7,"toPanel":"yes"}'])

@@ -12,20 +12,30 @@ export interface HandOverState {
   readonly whole: boolean;
   readonly transparent: boolean;
   readonly toPanel: boolean;
+  /** Made ready to be transferred to another paper: as in a mirror, or all in pale blue. */
+  readonly mirrored: boolean;
+  readonly blue: boolean;
 }
 
-const FRESH: HandOverState = { dpi: 300, without: [], whole: true, transparent: false, toPanel: false };
+const FRESH: HandOverState = {
+  ...{ dpi: 300, without: [], whole: true },
+  ...{ transparent: false, toPanel: false, mirrored: false, blue: false },
+};
 
 /** What was remembered; what cannot be read is as at first. */
 function remembered(text: string | null): HandOverState {
   try {
-    const { dpi, without, whole, transparent, toPanel } = JSON.parse(text ?? "{}") as Partial<HandOverState>;
+    const { dpi, without, whole, transparent, toPanel, mirrored, blue } = JSON.parse(
+      text ?? "{}",
+    ) as Partial<HandOverState>;
     return {
       dpi: typeof dpi === "number" && dpi > 0 ? dpi : FRESH.dpi,
       without: Array.isArray(without) ? without.filter((kind) => typeof kind === "string") : FRESH.without,
       whole: whole !== false,
       transparent: transparent === true,
       toPanel: toPanel === true,
+      mirrored: mirrored === true,
+      blue: blue === true,
     };
   } catch {
     return FRESH;

@@ -5,7 +5,7 @@ import { LAYER_KINDS, strengthOf } from "@zanvo/core/drawing";
 import { fileName, pageOf, type Shot } from "@zanvo/core/scene";
 import { download } from "../../files";
 import { useFormats } from "../../formats";
-import { Button, Check, NumberField, useWork, Working } from "../../ui";
+import { Button, Check, Fold, NumberField, useWork, Working } from "../../ui";
 import { BlankGrids } from "./BlankGrids";
 import { downloadPlain, downloadWhole, picturesOf } from "../../sceneFile";
 import { PrintFields } from "./PrintFields";
@@ -96,7 +96,7 @@ export function HandOverPanel() {
   const { useDocument, useShot, useHandOver, chooseHandOver } = useStores();
   const scene = useDocument((document) => document.scene);
   const shot = useShot();
-  const { dpi, without, whole, transparent, toPanel } = useHandOver();
+  const { dpi, without, whole, transparent, toPanel, mirrored, blue } = useHandOver();
   const formats = useFormats("drawing");
   const [ofDots, ofLines] = [true, false].map((dots) => formats.filter((format) => (format.dots ?? false) === dots));
   const { work, save } = useExport();
@@ -106,6 +106,8 @@ export function HandOverPanel() {
     save(format, {
       ...(without.length ? { without: without.join(",") } : {}),
       ...(page ? { page: "1" } : {}),
+      ...(mirrored ? { mirrored: "1" } : {}),
+      ...(blue ? { blue: "1" } : {}),
       ...(format.dots ? { dpi: String(dpi) } : {}),
       ...(format.dots && transparent ? { transparent: "1" } : {}),
       ...(format.dots && toPanel ? { panel: "1" } : {}),
@@ -122,6 +124,18 @@ export function HandOverPanel() {
         )}
       </LayersToSave>
       <PenFields />
+      <Fold title="To be transferred to other paper">
+        <Check
+          label="Mirrored, to be rubbed off its back"
+          checked={mirrored}
+          onChange={(on) => chooseHandOver({ mirrored: on })}
+        />
+        <Check
+          label="All in pale blue, to be drawn over"
+          checked={blue}
+          onChange={(on) => chooseHandOver({ blue: on })}
+        />
+      </Fold>
       {ofLines.map((format, i) => (
         <SaveAs key={format.id} format={format} primary={i === 0} busy={work.busy} onSave={saveAs} />
       ))}
