@@ -54,3 +54,18 @@ test("a drawing is handed over as OpenRaster, in layers", async ({ page }) => {
   const file = readFileSync(await (await coming).path());
   expect(file.subarray(38, 54).toString()).toBe("image/openraster");
 });
+
+test("the grid is copied as a picture, to be pasted elsewhere", async ({ page, context }) => {
+  await context.grantPermissions(["clipboard-read", "clipboard-write"]);
+  await openNew(page);
+  await page.keyboard.press("0");
+  await page.getByRole("button", { name: "Copy its grid" }).click();
+  await expect(page.getByText("The grid is in the clipboard.").first()).toBeVisible();
+  const size = await page.evaluate(async () => {
+    const [item] = await navigator.clipboard.read();
+    const picture = await createImageBitmap(await item.getType("image/png"));
+    return [picture.width, picture.height];
+  });
+  // A3 at 300 dpi.
+  expect(size).toEqual([4961, 3508]);
+});

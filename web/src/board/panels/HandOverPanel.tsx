@@ -8,6 +8,7 @@ import { useFormats } from "../../formats";
 import { Button, Check, Fold, NumberField, useWork, Working } from "../../ui";
 import { BlankGrids } from "./BlankGrids";
 import { downloadPlain, downloadWhole, picturesOf } from "../../sceneFile";
+import { CopyFields } from "./CopyFields";
 import { PrintFields } from "./PrintFields";
 import { PenFields } from "./PenFields";
 import { useStores } from "../../stores";
@@ -151,6 +152,7 @@ export function HandOverPanel() {
           {ofDots.map((format) => (
             <SaveAs key={format.id} format={format} busy={work.busy} onSave={saveAs} />
           ))}
+          <CopyFields dpi={dpi} without={without} />
         </div>
       )}
       <Working work={work}>Drawing…</Working>
