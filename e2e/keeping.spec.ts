@@ -160,28 +160,28 @@ test("the set-up sheet has the measures, the steps and the ticks, and is copied 
 test("the drawing is saved as SVG in true mm and as PNG of a chosen resolution", async ({ page }) => {
   await openNew(page);
   await page.getByRole("button", { name: "Hand-over" }).click();
-  const file = async (button: string) => {
+  const file = async (button: RegExp) => {
     const going = page.waitForEvent("download");
     await page.getByRole("button", { name: button }).click();
     const one = await going;
     return { name: one.suggestedFilename(), content: await readFile(await one.path()) };
   };
   await page.getByLabel("Grids").uncheck();
-  const svg = await file("Export SVG");
+  const svg = await file(/^Export SVG/);
   expect(svg.name).toBe("Test-table-First-shot.svg");
   expect(svg.content.toString()).toContain('width="420mm" height="297mm"');
   expect(svg.content.toString()).toContain('<g id="horizon"');
   expect(svg.content.toString()).not.toContain("grid-");
   await type(page, "Resolution", "127");
   await expect(page.getByText("2,100 × 1,485 px")).toBeVisible();
-  const { content } = await file("Export PNG");
+  const { content } = await file(/^Export PNG$/);
   // PNG, third edition (W3C), 11.3.4.3: pHYs holds px per metre; 127 dpi are 5,000.
   const at = content.indexOf("pHYs");
   expect([content.readUInt32BE(at + 4), content.readUInt32BE(at + 8), content[at + 12]]).toEqual([5000, 5000, 1]);
   expect([content.readUInt32BE(16), content.readUInt32BE(20)]).toEqual([2100, 1485]);
 
   await type(page, "Resolution", "121000");
-  await page.getByRole("button", { name: "Export PNG" }).click();
+  await page.getByRole("button", { name: /^Export PNG$/ }).click();
   await expect(page.getByText(/^dpi: would make a picture of 2,000,787 x/)).toBeVisible();
 });
 

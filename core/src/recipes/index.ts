@@ -9,6 +9,7 @@ import { fullness } from "./fullness";
 import { gable } from "./gable";
 import { halfPlan } from "./halfPlan";
 import { horizon } from "./horizon";
+import { shadow } from "./shadow";
 import { slope } from "./slope";
 import { square } from "./square";
 import { stairs } from "./stairs";
@@ -35,6 +36,7 @@ export const RECIPES = [
   fullness,
   halfPlan,
   stairs,
+  shadow,
 ] as const;
 export type RecipeId = (typeof RECIPES)[number]["id"];
 

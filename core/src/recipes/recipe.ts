@@ -1,5 +1,6 @@
 import { meet, type Stretch } from "../dividing";
 import { add, degrees, distance2, radians, scale, unit, type Vec2, type Vec3 } from "../geometry";
+import type { Light } from "../light";
 import type { OwnLine } from "../lines";
 import { NoAnswer } from "../problem";
 import type { Orientation, Reference, Shot, Tools } from "../scene";
@@ -34,6 +35,7 @@ export interface Pictured {
   readonly orientations: readonly Orientation[];
   readonly references?: readonly Reference[];
   readonly tools?: Tools;
+  readonly lights?: readonly Light[];
 }
 
 /** What a construction is made for: a shot, and where it asks for them the element or the own line that is chosen. */

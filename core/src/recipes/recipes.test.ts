@@ -287,3 +287,57 @@ describe("constructions of the set-up", () => {
     expect(rhythm.some(([x]) => Math.abs(x - 72) < 1e-6)).toBe(true);
   });
 });
+
+describe("a shadow on the ground", () => {
+  const lights = [
+    { id: "sun", kind: "sun", heading: 200, height: 35 },
+    { id: "lamp", kind: "lamp", at: { x: -6, y: 4, z: 9 } },
+  ] as const;
+
+  it.each(lights)(
+    "of a $kind ends where the rays through its corners meet the ground, in any straight view",
+    (light) => {
+      let answered = 0;
+      fc.assert(
+        fc.property(anyShot, (shot) => {
+          const scene = sceneOf({ shots: [shot], lights: [light] });
+          let steps: readonly Step[];
+          try {
+            steps = stepsOf("shadow", { scene, shot, element: house });
+          } catch (error) {
+            if (error instanceof NoAnswer) return;
+            throw error;
+          }
+          answered++;
+          const view = viewOf(shot);
+          for (const [x, y] of [
+            [-3, 12],
+            [5, 18],
+          ]) {
+            // By similar triangles, or by the height of the sun, for a corner 4 m up.
+            const turn = (200 * Math.PI) / 180;
+            const far = 4 / Math.tan((35 * Math.PI) / 180);
+            const end =
+              light.kind === "sun"
+                ? ([x - far * Math.sin(turn), y - far * Math.cos(turn), 0] as const)
+                : ([-6 + ((x + 6) * 9) / 5, 4 + ((y - 4) * 9) / 5, 0] as const);
+            const at = project(view, end)!;
+            expect(off(marked(steps), at)).toBeLessThan(allowed(at));
+            expect(off(kept(steps), at)).toBeLessThan(1e6);
+          }
+        }),
+        { numRuns: 200 },
+      );
+      expect(answered).toBeGreaterThan(20);
+    },
+  );
+
+  it("says what it lacks: a light, or one over the building", () => {
+    const scene = sceneOf({ shots: [level] });
+    expect(() => stepsOf("shadow", { scene, shot: level, element: house })).toThrow("There is no light");
+    const low = { id: "l", kind: "lamp", at: { x: 0, y: 4, z: 3 } } as const;
+    expect(() => stepsOf("shadow", { scene: { ...scene, lights: [low] }, shot: level, element: house })).toThrow(
+      "its shadow has no end",
+    );
+  });
+});

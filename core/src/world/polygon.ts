@@ -194,3 +194,20 @@ export const distanceToBox = ([x, y]: Vec2, [x0, y0, x1, y1]: PlanBox): number =
 
 export const boxesMeet = (a: PlanBox, b: PlanBox): boolean =>
   a[0] <= b[2] && b[0] <= a[2] && a[1] <= b[3] && b[1] <= a[3];
+
+/** The convex hull of some places, counter-clockwise (Andrew's monotone chain). */
+export function convexHull(places: readonly Vec2[]): readonly Vec2[] {
+  const sorted = [...places].sort((p, q) => p[0] - q[0] || p[1] - q[1]);
+  const chain = (all: readonly Vec2[]): Vec2[] => {
+    const out: Vec2[] = [];
+    for (const p of all) {
+      for (; out.length > 1; out.pop()) {
+        const [a, b] = [out[out.length - 2], out[out.length - 1]];
+        if ((b[0] - a[0]) * (p[1] - a[1]) - (b[1] - a[1]) * (p[0] - a[0]) > 1e-12) break;
+      }
+      out.push(p);
+    }
+    return out.slice(0, -1);
+  };
+  return [...chain(sorted), ...chain(sorted.reverse())];
+}

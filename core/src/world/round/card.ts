@@ -1,28 +1,11 @@
 import { add, cross, dot, norm, scale, sub, type Vec2, type Vec3 } from "../../geometry";
 import { together } from "../areas";
 import type { DetailItem } from "../details";
-import { centroid, circle, isWithin } from "../polygon";
+import { centroid, circle, convexHull, isWithin } from "../polygon";
 import type { Edge, Face, Solid } from "../solid";
 import { sagittaAt, type Fineness } from "./how";
 import { extentOf, placed, type Ball, type Hull, type Hulls } from "./hulls";
 import { stepsOf } from "./outline";
-
-/** The convex hull of some places, counter-clockwise (Andrew's monotone chain). */
-function hullOf(places: readonly Vec2[]): readonly Vec2[] {
-  const sorted = [...places].sort((p, q) => p[0] - q[0] || p[1] - q[1]);
-  const chain = (all: readonly Vec2[]): Vec2[] => {
-    const out: Vec2[] = [];
-    for (const p of all) {
-      for (; out.length > 1; out.pop()) {
-        const [a, b] = [out[out.length - 2], out[out.length - 1]];
-        if ((b[0] - a[0]) * (p[1] - a[1]) - (b[1] - a[1]) * (p[0] - a[0]) > 1e-12) break;
-      }
-      out.push(p);
-    }
-    return out.slice(0, -1);
-  };
-  return [...chain(sorted), ...chain(sorted.reverse())];
-}
 
 /** The plane of a card: its origin, two unit directions in it, and its unit normal, which looks at the eye. */
 interface Card {
@@ -84,7 +67,7 @@ function silhouette(card: Card, eye: Vec3, balls: readonly Ball[], sagitta: numb
     if (!own) return null;
     places.push(...own);
   }
-  return hullOf(places);
+  return convexHull(places);
 }
 
 /** The disc of a card around a ball, near enough to say what lies in it. */
