@@ -1,8 +1,7 @@
 import { Type } from "@sinclair/typebox";
 import { shadowPlace } from "@zanvo/core/construct";
 import { checker } from "@zanvo/core/document";
-import { lightsOf } from "@zanvo/core/drawing";
-import { raysOf } from "@zanvo/core/light";
+import { lightsOf, raysOf } from "@zanvo/core/light";
 import { BadInput, NoAnswer } from "@zanvo/core/problem";
 import { shotOf } from "@zanvo/core/scene";
 import { built } from "@zanvo/core/world";

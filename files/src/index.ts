@@ -1,10 +1,2 @@
 export { blankGridFiles, GridsSchema, type Grids } from "./grids";
-export {
-  DRAWING_FORMATS,
-  SHEET_FORMATS,
-  formatOf,
-  FORMATS,
-  type Content,
-  type DrawingFormat,
-  type Format,
-} from "./formats";
+export { SHEET_FORMATS, formatOf, FORMATS, type Content, type DrawingFormat, type Format } from "./formats";

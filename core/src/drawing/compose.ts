@@ -56,8 +56,12 @@ export function composer({ only, kinds = LAYER_KINDS }: Composition = {}): (cont
       const { orientations, shot, view, pins, visible, within, lines, elements, lights } = context;
       const strength = strengthOf(kind, shot, kinds);
       const ofEdges = kind.ofEdges || (kind.stops && shot.stopAtMasses);
-      const own = [...(kind.ofLines ? [lines.sheet, lines.world] : []), ...(kind.ofElements ? [elements] : [])];
-      const from = [orientations, shot, view, pins, within, ofEdges ? visible : null, ofEdges ? lights : null, ...own];
+      const own = [
+        ...(kind.ofLights ? [lights] : []),
+        ...(kind.ofLines ? [lines.sheet, lines.world] : []),
+        ...(kind.ofElements ? [elements] : []),
+      ];
+      const from = [orientations, shot, view, pins, within, ofEdges ? visible : null, ...own];
       const made = last.get(kind);
       if (made?.from.every((one, i) => one === from[i])) return made.layers;
       const parts = strength > 0 ? kind.compute(context) : [];

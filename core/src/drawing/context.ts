@@ -1,5 +1,5 @@
 import type { Rect } from "../geometry";
-import type { Light } from "../light";
+import { lightsOf, type Light } from "../light";
 import type { Orientation, Shot } from "../scene";
 import { viewOf } from "../shot";
 import { pinsOf } from "../vanishing";
@@ -20,7 +20,6 @@ interface Drawn {
 }
 
 const NO_ELEMENTS: readonly Element[] = [];
-const NO_LIGHTS: readonly Light[] = [];
 const NO_SHEET: OwnLines["sheet"] = [];
 const NO_WORLD: OwnLines["world"] = [];
 
@@ -29,10 +28,6 @@ export const ownLinesOf = (drawn: Pick<Drawn, "lines">, shot: Pick<Shot, "lines"
   sheet: shot.lines ?? NO_SHEET,
   world: drawn.lines ?? NO_WORLD,
 });
-
-/** What lights a shot: lights of its own, or else those of the scene. */
-export const lightsOf = ({ lights }: Pick<Drawn, "lights">, shot: Pick<Shot, "lights">): readonly Light[] =>
-  shot.lights ?? lights ?? NO_LIGHTS;
 
 /** What the layers of a shot are worked out from, on its sheet and with all its pins. */
 export const contextOf = (

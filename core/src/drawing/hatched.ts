@@ -1,12 +1,9 @@
 import type { Vec2 } from "../geometry";
 import { ringCount, type Areas } from "./layer";
 
-/** No area is hatched with more lines than these. */
-const MAX_LINES = 20_000;
-
 /**
- * Areas hatched by straight lines at an angle, whose ends lie on their edges, by the even-odd rule: x1 y1 x2 y2 of each,
- * mm. Lines of all areas lie on one grid, so that neighbours go on into each other.
+ * Areas hatched by straight lines at an angle, whose ends lie on their edges, by the even-odd rule: x1 y1 x2 y2 of
+ * each, mm. Lines of all areas lie on one grid, so that neighbours go on into each other.
  * @param angle of the lines, degrees counter-clockwise from level
  * @param spacing from line to line, mm
  */
@@ -26,8 +23,7 @@ export function hatchLines(areas: Areas, angle: number, spacing: number): Float6
       if (y1 === y2) continue;
       const [low, high] = [Math.min(y1, y2), Math.max(y1, y2)];
       // Upper ends count to a line and lower ones do not, so that corners count once.
-      const last = Math.min(Math.floor(high / spacing), Math.ceil(low / spacing) + MAX_LINES);
-      for (let n = Math.floor(low / spacing) + 1; n <= last; n++) {
+      for (let n = Math.floor(low / spacing) + 1; n <= Math.floor(high / spacing); n++) {
         const at = x1 + ((n * spacing - y1) / (y2 - y1)) * (x2 - x1);
         const before = crossed.get(n);
         if (before) before.push(at);

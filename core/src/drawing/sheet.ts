@@ -1,4 +1,5 @@
 import { around, corners } from "../geometry";
+import { lightsOf } from "../light";
 import { BadInput } from "../problem";
 import { pageOf, shotOf, type Scene, type Shot } from "../scene";
 import { viewOf } from "../shot";
@@ -6,7 +7,7 @@ import { cutAway, visibleEdges, type VisibleEdges } from "../visibility";
 import { built } from "../world";
 import { howSeen, shadingOf } from "./howSeen";
 import { compose } from "./compose";
-import { contextOf, lightsOf, sheetRect } from "./context";
+import { contextOf, sheetRect } from "./context";
 import type { Drawing, Photo } from "./layer";
 import { LAYER_KINDS } from "./layers";
 

@@ -40,13 +40,13 @@ const inBlue = (layer: Layer): Layer => ({
 
 /** A drawing made ready to be transferred. */
 export function transferred(drawing: Drawing, { mirrored, blue }: Transfer): Drawing {
-  const { width, panel, photos = [] } = drawing;
+  const { width, panel } = drawing;
   const own = blue ? drawing.layers.map(inBlue) : drawing.layers;
   if (!mirrored) return { ...drawing, layers: own };
   return {
     ...drawing,
     layers: own.map((layer) => mirroredLayer(layer, width)),
     ...(panel ? { panel: { ...panel, x: width - panel.x - panel.width } } : {}),
-    photos: photos.slice(0, 0),
+    photos: [],
   };
 }

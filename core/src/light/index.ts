@@ -1,3 +1,4 @@
+export * from "./lightsOf";
 export * from "./rays";
 export * from "./schema";
 export * from "./sunAt";

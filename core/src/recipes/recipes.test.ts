@@ -323,7 +323,8 @@ describe("a shadow on the ground", () => {
                 : ([-6 + ((x + 6) * 9) / 5, 4 + ((y - 4) * 9) / 5, 0] as const);
             const at = project(view, end)!;
             expect(off(marked(steps), at)).toBeLessThan(allowed(at));
-            expect(off(kept(steps), at)).toBeLessThan(1e6);
+            // The far corner's end is one of the shadow's own.
+            if (x === 5) expect(off(kept(steps), at)).toBeLessThan(allowed(at));
           }
         }),
         { numRuns: 200 },

@@ -2,7 +2,8 @@ import { inMetric, metres, mm, sentence, sizeInMm, type Told } from "../units";
 import { contains, type Rect } from "../geometry";
 import { nearCorner, paperLength } from "../construct";
 import { type Scene, type Shot } from "../scene";
-import { lightsOf, showOf } from "../drawing";
+import { showOf } from "../drawing";
+import { lightsOf } from "../light";
 import { covered, fieldOfView, fullFrame, project, rimRadius, viewOf, type View } from "../shot";
 import {
   dipOf,

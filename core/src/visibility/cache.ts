@@ -55,6 +55,7 @@ export function visibilityCache(): (
   let world: Built = { solids: [], details: [] };
   let known = new Map<string, VisibleEdges>();
   const memories = new Map<string, SightMemory>();
+  /** The parts of faces that are seen from a place, which no light changes. */
   const areas = new Map<string, Map<string, Region>>();
   const drawn = new WeakMap<readonly Detail[], Drawn>();
   /** What was seen from a place; it is taken out, so that a look that is broken off leaves nothing of itself. */
@@ -77,7 +78,11 @@ export function visibilityCache(): (
     const seen = cutAway(now, eye, cutaway);
     const memory = memoryOf(at);
     const seenParts = areas.get(at) ?? new Map<string, Region>();
-    if (shading) areas.set(at, seenParts);
+    if (shading) {
+      areas.delete(at);
+      areas.set(at, seenParts);
+      if (areas.size > MAX_MEMORIES) areas.delete(areas.keys().next().value!);
+    }
     const looking = { memory, drawn: drawnBy(seen, drawn), within, shading, parts: seenParts };
     for (const part of visibleEdgesInParts(seen.solids, eye, seen.details, looking)) {
       parts.push(part);

@@ -14,8 +14,6 @@ export type { Content, DrawingFormat, DrawingOptions, Format, MassesFormat } fro
 /** Every format that a drawing or the masses of a scene can be written as. */
 export const FORMATS: readonly Format[] = [svg, pdf, png, ora, pngSet, dxf, obj, gltf, geojson];
 
-export const DRAWING_FORMATS: readonly DrawingFormat[] = FORMATS.filter((format) => format.of === "drawing");
-
 /** Those that a sheet of blank grids is written as. */
 export const SHEET_FORMATS: readonly DrawingFormat[] = [svg, pdf, png];
 

@@ -65,6 +65,8 @@ export interface LayerKind<Id extends string = string> {
   readonly ofLines?: boolean;
   /** Whether it is worked out from the elements themselves. */
   readonly ofElements?: boolean;
+  /** Whether it is worked out from what lights the shot; without a light there is nothing of it. */
+  readonly ofLights?: boolean;
   /** Whether it stops at masses where a shot wants that, so that it changes with the visible edges, too. */
   readonly stops?: boolean;
   readonly compute: (context: LayerContext) => LayerPart | readonly LayerPart[];

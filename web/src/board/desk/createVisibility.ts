@@ -1,6 +1,6 @@
 import { NOTHING_VISIBLE, type Shading, type VisibleEdges } from "@zanvo/core/visibility";
-import { howSeen, lightsOf, shadingOf } from "@zanvo/core/drawing";
-import type { Light } from "@zanvo/core/light";
+import { howSeen, shadingOf } from "@zanvo/core/drawing";
+import { lightsOf, type Light } from "@zanvo/core/light";
 import type { Shot } from "@zanvo/core/scene";
 import type { Element } from "@zanvo/core/world";
 import { proxy } from "comlink";
@@ -32,7 +32,7 @@ export function createVisibility() {
     useVisibleEdges: (elements: readonly Element[], shot: Shot, lights?: readonly Light[]): VisibleEdges => {
       const { cutaway, ...angles } = howSeen(shot);
       const [leastAngle, within] = [angles.leastAngle, angles.within].map(steadyAngle);
-      const wanted = JSON.stringify(shadingOf(lightsOf({ lights: lights && [...lights] }, shot), shot) ?? null);
+      const wanted = JSON.stringify(shadingOf(lightsOf({ lights }, shot), shot) ?? null);
       const { x, y, z } = shot.eye;
       const id = useId();
       const [visible, setSeen] = useState(NOTHING_VISIBLE);

@@ -1,7 +1,6 @@
 import { Lightbulb, Sun as SunIcon } from "lucide-react";
-import { lightsOf } from "@zanvo/core/drawing";
 import type { Vec2 } from "@zanvo/core/geometry";
-import type { Light } from "@zanvo/core/light";
+import { lightsOf, type Light } from "@zanvo/core/light";
 import { NoAnswer } from "@zanvo/core/problem";
 import { unprojectTo, viewOf } from "@zanvo/core/shot";
 import { metres, sentence, type Told } from "@zanvo/core/units";

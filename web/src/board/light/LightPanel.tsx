@@ -1,7 +1,7 @@
 import { Lightbulb, Sun as SunIcon, X } from "lucide-react";
-import { lightsOf, showOf } from "@zanvo/core/drawing";
+import { showOf } from "@zanvo/core/drawing";
 import { sceneMeasure } from "@zanvo/core/schema";
-import { MAX_LIGHTS, type Light } from "@zanvo/core/light";
+import { lightsOf, MAX_LIGHTS, type Light } from "@zanvo/core/light";
 import type { Shot, Show } from "@zanvo/core/scene";
 import { metres, sentence } from "@zanvo/core/units";
 import { SHADOW_REACH } from "@zanvo/core/visibility";

@@ -1,7 +1,6 @@
 import { produce } from "immer";
-import { lightsOf } from "@zanvo/core/drawing";
 import { newScene, type Scene } from "@zanvo/core/scene";
-import type { Light } from "@zanvo/core/light";
+import { lightsOf, type Light } from "@zanvo/core/light";
 import { firstLamp, firstSun, lightMeasure, ownLights, replaced, withLights } from "./lights";
 
 const sun: Light = { id: "s", kind: "sun", heading: 120, height: 30 };

@@ -1,5 +1,4 @@
-import { LampSchema, SunSchema, type Light } from "@zanvo/core/light";
-import { lightsOf } from "@zanvo/core/drawing";
+import { LampSchema, lightsOf, SunSchema, type Light } from "@zanvo/core/light";
 import { measureOf, type Measure } from "@zanvo/core/fields";
 import type { Scene, Shot } from "@zanvo/core/scene";
 import type { Recipe } from "../../document";

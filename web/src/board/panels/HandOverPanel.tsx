@@ -2,6 +2,7 @@ import type { ReactNode } from "react";
 import type { FormatInfo } from "@zanvo/core/answers";
 import { exportPath, fetchExport } from "../../api";
 import { LAYER_KINDS, strengthOf } from "@zanvo/core/drawing";
+import { lightsOf } from "@zanvo/core/light";
 import { fileName, pageOf, type Shot } from "@zanvo/core/scene";
 import { download } from "../../files";
 import { useFormats } from "../../formats";
@@ -22,8 +23,14 @@ interface ChosenLayers {
 
 /** Which layers go into the file, and whether all panels of the page do. */
 function LayersToSave({ without, setWithout, shot, children }: ChosenLayers & { readonly children: ReactNode }) {
+  const { useDocument } = useStores();
+  const isLit =
+    lightsOf(
+      useDocument(({ scene }) => scene),
+      shot,
+    ).length > 0;
   const layers = [
-    ...LAYER_KINDS.filter((kind) => strengthOf(kind, shot) > 0),
+    ...LAYER_KINDS.filter((kind) => strengthOf(kind, shot) > 0 && (isLit || !kind.ofLights)),
     ...(shot.under ? [{ id: "photo", label: "The photo under it" }] : []),
   ];
   return (
