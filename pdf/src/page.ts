@@ -12,7 +12,7 @@ export const MM = 72 / 25.4;
  */
 export const MAX_PAGE = 5080;
 
-/** Optional content needs 1.5, transparency 1.4 (ISO 32000-1, 8.11 and 11.1 (from memory)); this is that standard's own. */
+/** Optional content needs 1.5, transparency 1.4 (ISO 32000-1, 8.11 and 11.1 (from memory)); its own is this. */
 const VERSION = "1.7";
 
 /** A document without pages yet, its typefaces known. */

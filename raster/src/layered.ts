@@ -71,8 +71,8 @@ const ESCAPES: Readonly<Record<string, string>> = { "&": "&amp;", "<": "&lt;", "
 const escaped = (text: string): string => text.replace(/[&<>"]/g, (c) => ESCAPES[c]);
 
 /**
- * A drawing as an OpenRaster file: every layer as a picture of its own, named, the topmost first in its stack (OpenRaster
- * baseline 0.0.3, from memory).
+ * A drawing as an OpenRaster file: every layer as a picture of its own, named, the topmost first in its stack
+ * (OpenRaster baseline 0.0.3, from memory).
  * @throws BadInput when the picture would be too large, or the resolution is no sensible number
  */
 export async function toOra(drawing: Drawing, options: PngOptions): Promise<Uint8Array> {
@@ -82,14 +82,15 @@ export async function toOra(drawing: Drawing, options: PngOptions): Promise<Uint
   const { width, height } = dots;
   const merged = await packed(dots, options.dpi).toBuffer();
   const thumbnail = await packed(dots, options.dpi).resize(THUMBNAIL, THUMBNAIL, { fit: "inside" }).toBuffer();
+  const perInch = Math.round(options.dpi);
   const rows = pictures.map(
     ({ name, x, y }, i) =>
-      `    <layer name="${escaped(name)}" src="data/layer${i}.png" x="${x}" y="${y}" opacity="1.0" visibility="visible" ` +
-      `composite-op="svg:src-over"/>`,
+      `    <layer name="${escaped(name)}" src="data/layer${i}.png" x="${x}" y="${y}" opacity="1.0" ` +
+      `visibility="visible" composite-op="svg:src-over"/>`,
   );
   const stack = [
     '<?xml version="1.0" encoding="UTF-8"?>',
-    `<image version="0.0.3" w="${width}" h="${height}" xres="${Math.round(options.dpi)}" yres="${Math.round(options.dpi)}">`,
+    `<image version="0.0.3" w="${width}" h="${height}" xres="${perInch}" yres="${perInch}">`,
     "  <stack>",
     ...rows.reverse(),
     "  </stack>",

@@ -7,8 +7,8 @@ import { faceBefore } from "./pick";
 const AWAY = 1e-6;
 
 /**
- * Where the shadow of a place falls: the ray from the light through it first meets a face, or the ground, beyond it; null
- * where it meets nothing, or where the place is at the light.
+ * Where the shadow of a place falls: the ray from the light through it first meets a face, or the ground, beyond it;
+ * null where it meets nothing, or where the place is at the light.
  * @param solids what stands there, with the ground around what is dug
  */
 export function shadowPlace(solids: readonly Solid[], rays: Rays, place: Vec3): Vec3 | null {

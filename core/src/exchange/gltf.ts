@@ -69,8 +69,8 @@ function base64(bytes: Uint8Array): string {
 const [FLOAT, ARRAY_BUFFER, TRIANGLES] = [5126, 34962, 4] as const;
 
 /**
- * The masses of a scene as glTF 2.0 with its buffer within: metres, a node and a mesh for each element, and the shots with
- * straight lenses as cameras.
+ * The masses of a scene as glTF 2.0 with its buffer within: metres, a node and a mesh for each element, and the shots
+ * with straight lenses as cameras.
  * @param tolerance how far facets may leave round faces, m
  */
 export function toGltf({ title, elements, shots }: Scene, tolerance = USUAL_SAGITTA): string {

@@ -49,7 +49,8 @@ export const shadow = recipe({
       step(
         sun
           ? sentence`Mark the point of the rays of ${name}, ${place(table, rays)}; its foot is straight ${where}.`
-          : sentence`Mark ${name}, ${place(table, rays)}, and its foot on the ground straight under it, ${place(table, foot)}.`,
+          : sentence`Mark ${name}, ${place(table, rays)}, and its foot on the ground straight under it,
+              ${place(table, foot)}.`,
         {
           lines: [[rays, foot]],
           points: [
@@ -62,7 +63,7 @@ export const shadow = recipe({
         lines: corners.map(({ at: [base, , end] }) => through(foot, base, end)),
       }),
       step(
-        "Rule through the point of the rays and the upper ends: where each meets its upright’s line, that shadow ends.",
+        "Rule through the point of the rays and the upper ends: where each meets its upright’s line, its shadow ends.",
         {
           lines: corners.map(({ at: [, top, end] }) => through(rays, top, end)),
           points: corners.map(({ at: [, , end] }) => ({ at: end })),

@@ -1,3 +1,4 @@
+import { radians } from "../geometry";
 import { newScene } from "../scene";
 import { block, shotWith } from "../../testing";
 import { levelAt } from "../lines";
@@ -44,6 +45,11 @@ describe("the slip", () => {
     expect(valueOf(lit, "sun-rays")).toBe("24.7 mm above the sheet, 210 mm from the left");
     expect(valueOf(lit, "sun-foot")).toBe("210 mm in from the left, 148.5 mm from the top");
     expect(valueOf(lit, "out-rays")).toBeUndefined();
+    // On a wall across the right set, 35 degrees to the right, what stands out of it square throws its shadow along
+    // what is left of (0, 1, tan 30) without its part along that set: (-sin 35 cos 35, sin^2 35, tan 30).
+    const [cos, sin, rise] = [Math.cos(radians(35)), Math.sin(radians(35)), Math.tan(radians(30))];
+    const [left, above] = [(300 * cos) / sin - 210, (300 * rise) / sin ** 2 - 148.5].map((off) => Number(off.toFixed(1)));
+    expect(valueOf(lit, "sun-on-main-right")).toBe(`${above} mm above the sheet, ${left} mm left of it`);
   });
 
   it("gives both ends of a horizon that is not level", () => {

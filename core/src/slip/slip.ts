@@ -1,9 +1,9 @@
 import { inMetric, metres, mm, sentence, sizeInMm, type Told } from "../units";
-import { contains, type Rect } from "../geometry";
+import { contains, type Rect, type Vec2 } from "../geometry";
 import { nearCorner, paperLength } from "../construct";
 import { type Scene, type Shot } from "../scene";
 import { showOf } from "../drawing";
-import { lightsOf } from "../light";
+import { lightsOf, towardsSun, type Sun } from "../light";
 import { covered, fieldOfView, fullFrame, project, rimRadius, viewOf, type View } from "../shot";
 import {
   dipOf,
@@ -11,9 +11,12 @@ import {
   heightAt,
   horizon,
   horizonDistance,
+  isLevel,
+  lightName,
   lightPoints,
   measuringPoints,
   pinsOf,
+  shadowPoint,
   type Pin,
 } from "../vanishing";
 import { blockCorner, boxOf, type Block, type Element } from "../world";
@@ -127,15 +130,24 @@ function viewRows(shot: Shot, view: View): SlipRow[] {
   ];
 }
 
+/** Where the shadows run, on walls across each level set, of what stands out of them square. */
+const wallPoints = ({ orientations }: Scene, shot: Shot, sun: Sun) =>
+  pinsOf(orientations, shot)
+    .filter((pin) => isLevel(pin) && !pin.opposite)
+    .map(({ id, name, direction }) => ({
+      id: `${sun.id}-on-${id}`,
+      name: `${lightName(sun)}: on walls across ${name}`,
+      at: shadowPoint(viewOf(shot), towardsSun(sun), direction, direction),
+    }));
+
 /** The points of the lights that are on: by them shadows are drawn by hand. */
 function lightSection(scene: Scene, shot: Shot): SlipSection[] {
   const lights = lightsOf(scene, shot).filter(({ off }) => !off);
+  const value = (at: Vec2 | null) => (at ? fromEdge(shot.sheet, ...at) : "not on the desk");
   const rows = lights.flatMap((light) =>
-    lightPoints(shot, light).map(({ id, name, at }): SlipRow => ({
-      id,
-      label: name,
-      value: at ? fromEdge(shot.sheet, ...at) : "not on the desk",
-    })),
+    [...lightPoints(shot, light), ...(light.kind === "sun" ? wallPoints(scene, shot, light) : [])].map(
+      ({ id, name, at }): SlipRow => ({ id, label: name, value: value(at) }),
+    ),
   );
   return rows.length > 0 ? [{ title: "Light", rows }] : [];
 }
@@ -145,7 +157,8 @@ const seaRows = ({ eye, lens }: Shot): SlipRow[] => [
   {
     id: "sea-horizon",
     label: "Horizon of the sea",
-    value: sentence`${mm(lens.distance * Math.tan(dipOf(eye.z)))} under eye level, ${metres(horizonDistance(eye.z), 0)} away`,
+    value: sentence`${mm(lens.distance * Math.tan(dipOf(eye.z)))} under eye level,
+      ${metres(horizonDistance(eye.z), 0)} away`,
   },
 ];
 

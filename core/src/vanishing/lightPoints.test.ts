@@ -29,7 +29,7 @@ describe("the points of a light", () => {
     expect(foot.at).toEqual([expect.closeTo(rays.at![0], 6), expect.closeTo(148.5, 6)]);
   });
 
-  it("lead to where shadows end: rays through the top, and lines through the foot, meet there in any straight view", () => {
+  it("lead to where shadows end: rays through the top and lines through the foot meet there in any straight view", () => {
     const places = fc.tuple(between(-6, 6), between(6, 30), between(0.5, 6));
     fc.assert(
       fc.property(anyShot, between(0, 360), between(5, 80), places, (shot, heading, height, [x, y, z]) => {
@@ -68,7 +68,7 @@ describe("the points of a light", () => {
     expect(sunFromPoint(viewOf(shotWith()), [210, 148.5])).toBeNull();
   });
 
-  it("of shadows on any plane: those of uprights on a wall run upright where the sun shines along the ground's normal plane", () => {
+  it("of shadows on any plane: on the ground the foot of the light, and of uprights on walls upright", () => {
     const shot = shotWith({ gaze: { pitch: 10 } });
     const view = viewOf(shot);
     const towards = towardsSun(sun(30, 40));

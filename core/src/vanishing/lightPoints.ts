@@ -61,8 +61,8 @@ export function shadowPoint(view: View, towards: Vec3, along: Vec3, normal: Vec3
 }
 
 /**
- * Where a sun stands whose rays have their point at a place of the desk: above the horizon it stands before the eye, below
- * it behind; in a curved lens it is where it is seen. Null on the horizon.
+ * Where a sun stands whose rays have their point at a place of the desk: above the horizon it stands before the eye,
+ * below it behind; in a curved lens it is where it is seen. Null on the horizon.
  */
 export function sunFromPoint(view: View, at: Vec2): { readonly heading: number; readonly height: number } | null {
   const way = unproject(view, at);

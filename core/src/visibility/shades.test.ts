@@ -18,7 +18,7 @@ const ringsOf = ({ xyz, starts }: FaceAreas, ring: number): readonly Vec3[] =>
     return [xyz[o], xyz[o + 1], xyz[o + 2]];
   });
 
-/** Whether a place of a plane lies in areas of one solid and one light, by the even-odd rule; and its nearest side, m. */
+/** Whether a place lies in areas of one solid and one light, by the even-odd rule; and how near a side is, m. */
 function lies(areas: FaceAreas, solid: number, light: number, face: { normal: Vec3; offset: number }, p: Vec3) {
   const plane = planeOfFace(face);
   const at = onPlane(plane, p);
@@ -124,7 +124,7 @@ describe("shadows", () => {
   });
 
   it("of a post fall as the projective shadow matrix says", () => {
-    // A post of 3 m by 0.2 m, a sun in the south-west at 30 degrees: its shadow is 3 / tan 30 m long, to the north-east.
+    // A post of 3 m by 0.2 m, a sun in the south-west at 30 degrees: a shadow of 3 / tan 30 m to the north-east.
     const [post] = build([block("post", 0, 0, 0.2, 0.2, 3)]);
     const light = sun(225, 30);
     const { areas } = visibleEdges([post], [-10, 10, 4], [], undefined, { lights: [light] });

@@ -7,7 +7,17 @@ import { create } from "zustand";
 import type { Recipe, SceneDocument } from "./history";
 
 export type StageId =
-  "sheet" | "eye-level" | "points" | "grid" | "draw" | "masses" | "fittings" | "street" | "light" | "hand-over" | "references";
+  | "sheet"
+  | "eye-level"
+  | "points"
+  | "grid"
+  | "draw"
+  | "masses"
+  | "fittings"
+  | "street"
+  | "light"
+  | "hand-over"
+  | "references";
 export type Tool = "raise" | "select";
 
 /** Where one is in a document. */

@@ -96,7 +96,7 @@ export const WORK: readonly WordsPage[] = [
       "A drawing is exported as SVG, PDF or DXF in true millimetres, as PNG with as many dots to the inch as you " +
         "say, with paper or " +
         "without, the whole sheet or the panel alone. Leave out whatever layers you like; the choice is remembered.",
-      "OpenRaster and a PNG for each layer fall apart into the layers that you paint on. Pens are chosen by kind of line.",
+      "OpenRaster and a PNG for each layer fall apart into layers to paint on. Pens are chosen by kind of line.",
       "The set-up sheet lists pins, measures and steps, with numbered ticks for the margins: a ruler on " +
         "equal numbers aims at a " +
         "point that lies off the paper. It can be printed, copied as text, or laid over the paper at true " +

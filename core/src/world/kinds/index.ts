@@ -28,7 +28,8 @@ import { streetFurniture } from "./street-furniture";
 import { turned } from "./turned";
 import { vehicle } from "./vehicle";
 import { wall } from "./wall";
-export type { Box, ElementError, ElementKind, Figure, Hanging, LanePlace, LevelCircle, Oddity, RoadwayEnd } from "./kind";
+export type { Box, ElementError, ElementKind, Figure, Hanging } from "./kind";
+export type { LanePlace, LevelCircle, Oddity, RoadwayEnd } from "./kind";
 
 /** Every kind of element. */
 export const KINDS = [

@@ -38,7 +38,8 @@ function onCard({ origin, right, up, normal }: Card, eye: Vec3, through: Vec3): 
 
 /**
  * Places of a card along the silhouette of a ball: of the circle in which the cone from the eye touches it, whose
- * middle is r^2 / d nearer than its own, and whose radius is r sqrt(1 - r^2 / d^2). Null where it is not all before the eye.
+ * middle is r^2 / d nearer than its own, and whose radius is r sqrt(1 - r^2 / d^2). Null where it is not all before
+ * the eye.
  */
 function touching(card: Card, eye: Vec3, [x, y, z, radius]: Ball, sagitta: number): readonly Vec2[] | null {
   const way = sub([x, y, z], eye);

@@ -117,7 +117,7 @@ export function useHand(holder: RefObject<HTMLDivElement | null>) {
 /** Whether things are put down where one presses. */
 const isPutting = (stage: StageId): boolean => stage === "fittings" || stage === "street";
 
-/** Whether a press is handed on: one on what was chosen already may tell more of it, such as who of a crowd is meant. */
+/** Whether a press is handed on: one on what was chosen already may tell more, such as who of a crowd is meant. */
 const pressesOn = (doing: Doing): boolean => doing.what === "pan" || (doing.what === "move" && doing.again === true);
 
 const chooseOne = (stores: Board, id: string | null): void => stores.choose(id === null ? [] : [id]);

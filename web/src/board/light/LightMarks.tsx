@@ -15,6 +15,8 @@ import { replaced, withLights } from "./lights";
 
 const MARK = "#a8741a";
 
+const HEAD = "flex size-5 items-center justify-center rounded-full border border-[#fffdf8] bg-[#a8741a] text-[#fffdf8]";
+
 const degree = (value: number): string => `${value.toFixed(1)}°`;
 
 /** The points of a light on the desk, to be taken hold of: of its rays, and of the shadows on the ground. */
@@ -55,7 +57,7 @@ function PointsOf({ light }: { readonly light: Light }) {
           onDrag={moved}
           onNudge={([dx, dy]) => edit(change(set([rays.at![0] + dx, rays.at![1] + dy])[0]), `light ${light.id}`)}
         >
-          <span className="flex size-5 items-center justify-center rounded-full border border-[#fffdf8] bg-[#a8741a] text-[#fffdf8]">
+          <span className={HEAD}>
             {light.kind === "sun" ? <SunIcon size={13} aria-hidden /> : <Lightbulb size={13} aria-hidden />}
           </span>
         </Handle>

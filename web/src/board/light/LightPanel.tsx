@@ -50,7 +50,7 @@ function LightFields({ light }: { readonly light: Light }) {
           {light.height < LOW && (
             <p className="text-pencil" role="status">
               {measures(
-                sentence`So low a sun casts shadows without an end: on the ground they are cut ${metres(SHADOW_REACH, 0)} from the eye.`,
+                sentence`So low a sun casts shadows without an end: they are cut ${metres(SHADOW_REACH, 0)} from the eye.`,
               )}
             </p>
           )}

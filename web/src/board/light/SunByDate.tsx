@@ -27,7 +27,9 @@ export function SunByDate({ onSun }: { readonly onSun: (sun: { heading: number; 
       <input
         id={id}
         type="datetime-local"
-        className="measure block h-7 w-full rounded border border-hair bg-paper/60 px-1.5 [[data-lamp=on]_&]:bg-black/20"
+        className={
+          "measure block h-7 w-full rounded border border-hair bg-paper/60 px-1.5 [[data-lamp=on]_&]:bg-black/20"
+        }
         value={when}
         onChange={(event) => setWhen(event.target.value)}
         onKeyDown={(event) => event.stopPropagation()}
@@ -38,7 +40,7 @@ export function SunByDate({ onSun }: { readonly onSun: (sun: { heading: number; 
       <p className="text-pencil">
         {ground
           ? "At the scene's place on the Earth, as the plan has it."
-          : "The scene has no place on the Earth yet: 54° north, 10° east are taken. The plan sets it with real ground."}
+          : "The scene has no place on the Earth yet: 54° north, 10° east are taken. Real ground on the plan sets it."}
       </p>
     </Fold>
   );

@@ -13,7 +13,7 @@ interface CopyFieldsProps {
   readonly without: readonly string[];
 }
 
-/** Puts the drawing, or its grid alone, into the clipboard as a picture without paper, for a canvas that is open elsewhere. */
+/** Puts the drawing, or its grid alone, into the clipboard as a picture without paper, for a canvas elsewhere. */
 export function CopyFields({ dpi, without }: CopyFieldsProps) {
   const { useDocument, useShot, saving, say } = useStores();
   const id = useDocument((document) => document.id);

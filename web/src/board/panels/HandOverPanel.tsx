@@ -97,8 +97,8 @@ function Resolution({ dpi, toPanel, onChange }: ResolutionProps) {
 }
 
 /**
- * The drawing taken to paper: with which pens, in true millimetres or in dots, whole or in layers; the whole desk at true size in tiles, and the
- * scene's own file.
+ * The drawing taken to paper: with which pens, in true millimetres or in dots, whole or in layers; the whole desk at
+ * true size in tiles; and the scene's own file.
  */
 export function HandOverPanel() {
   const { useDocument, useShot, useHandOver, chooseHandOver } = useStores();
