@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import { between } from "../../testing";
+import { between, whyOpen } from "../../testing";
 import { distance2, norm, onCubic, sub, type Vec3 } from "../geometry";
 import {
   build,
@@ -119,6 +119,18 @@ describe("street furniture", () => {
         for (const [x, y] of vertices) expect(distance2([x, y], [3, 4])).toBeLessThan(4);
     },
   );
+
+  it("a leaning ladder stands clear of what it leans on, a quarter of its height off at its foot, in closed solids", () => {
+    const solids = build([{ ...newStreetFurniture("ladder", [{ x: 0, y: 0 }], 0), id: "s", name: "Ladder" }]);
+    const places = solids.flatMap(({ vertices }) => vertices);
+    expect(Math.min(...places.map(([, y]) => y))).toBeCloseTo(0, 9);
+    const feet = places.filter(([, , z]) => z === 0).map(([, y]) => y);
+    expect((Math.min(...feet) + Math.max(...feet)) / 2).toBeCloseTo(4 / 4 + 0.035, 9);
+    // Two stiles, and rungs 0.28 m apart between them.
+    const levels = solids.slice(2).map(({ vertices }) => vertices.reduce((sum, p) => sum + p[2] / vertices.length, 0));
+    expect(levels.slice(1).every((z, i) => Math.abs(z - levels[i] - 0.28) < 1e-9)).toBe(true);
+    for (const solid of solids) expect(whyOpen(solid)).toBeNull();
+  });
 
   it("faces to the right of its line", () => {
     const [solid] = build([{ ...newStreetFurniture("lamp", line(60)), id: "s", name: "Lamps" }]);

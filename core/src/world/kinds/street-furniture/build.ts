@@ -23,11 +23,8 @@ function standsOf(element: StreetFurniture): readonly { readonly at: Vec2; reado
   });
 }
 
-/** A box, or one whose upper side is a ridge along its middle. */
-function boxSolid(id: string, at: Vec2, heading: number, [x, y, [low, high]]: BoxPart, isRoof: boolean): Solid {
+function boxSolid(id: string, at: Vec2, heading: number, [x, y, [low, high], upper = y]: BoxPart): Solid {
   const facing = headingDirection(heading);
-  const middle = (y[0] + y[1]) / 2;
-  const upper: Vec2 = isRoof ? [middle - 0.02, middle + 0.02] : y;
   const [foot, top] = [rectangleAround(at, facing, x, y), rectangleAround(at, facing, x, upper)];
   return loft(id, [ring(foot, low), ring(top, high)], null);
 }
@@ -38,12 +35,11 @@ const partsOf = rememberedByValues((thing: StreetFurniture["thing"], height: num
 /** The solids of street furniture; none where it cannot stand. */
 export function buildStreetFurniture(element: StreetFurniture): Solid[] {
   if (validateSpots(element)) return [];
-  const { hulls, boxes = [], roofs = [] } = partsOf(element.thing, element.height);
+  const { hulls, boxes = [] } = partsOf(element.thing, element.height);
   const { id } = element;
   return standsOf(element).flatMap(({ at, heading }) => [
     ...(hulls ? [roundSolid(id, { kind: "hulls", at: [...at, 0], turn: radians(-heading), hulls, before: 0 })] : []),
-    ...boxes.map((box) => boxSolid(id, at, heading, box, false)),
-    ...roofs.map((box) => boxSolid(id, at, heading, box, true)),
+    ...boxes.map((box) => boxSolid(id, at, heading, box)),
   ]);
 }
 

@@ -2,14 +2,15 @@ import type { Vec2, Vec3 } from "../../../geometry";
 import { trunkHull, type Ball, type Hull } from "../../round";
 import type { StreetThing } from "./schema";
 
-/** A box: from where to where it reaches to the right, ahead and up, m. */
-export type BoxPart = readonly [Vec2, Vec2, Vec2];
+/**
+ * A box: from where to where it reaches to the right, ahead and up, m; and its upper side ahead, where that is another
+ * one: of what leans, or of a roof, where it is as narrow as its ridge.
+ */
+export type BoxPart = readonly [right: Vec2, ahead: Vec2, up: Vec2, upper?: Vec2];
 
-/** A roof with a level ridge along its thing's front: a box, of which the upper side is as narrow as the ridge. */
 interface Parts {
   readonly hulls?: readonly Hull[];
   readonly boxes?: readonly BoxPart[];
-  readonly roofs?: readonly BoxPart[];
   /** Where wires are tied, the first of them first, m to the right, ahead and up. */
   readonly ties?: readonly Vec3[];
 }
@@ -49,14 +50,17 @@ const frame = (half: number, deep: number, high: number): BoxPart[] =>
 /** Rungs are so far apart, and stiles so far from the middle, m (EN 131-1, from memory). */
 const [RUNGS, STILES] = [0.28, 0.2] as const;
 
-/** A ladder that leans backwards, a quarter of its height: its head is at its place. */
+/** How far ahead a leaning ladder stands at its foot, as a part of its height: about 75 degrees (EN 131-3, from memory). */
+const LEANS = 1 / 4;
+
+/** A ladder that leans backwards: its head is at its place. */
 function ladder(h: number): Parts {
-  const at = (x: number, z: number): Vec3 => [x, 0.02 + (h - z) / 4, z];
+  const ahead = (z: number, half: number): Vec2 => [0.035 + (h - z) * LEANS - half, 0.035 + (h - z) * LEANS + half];
   const rungs = Array.from({ length: Math.floor(h / RUNGS) }, (_, i) => (i + 0.6) * RUNGS).filter((z) => z < h - 0.1);
   return {
-    hulls: [
-      ...[-STILES, STILES].map((x) => bar(at(x, 0.03), at(x, h - 0.03), 0.03)),
-      ...rungs.map((z) => bar(at(-STILES, z), at(STILES, z), 0.018)),
+    boxes: [
+      ...[-STILES, STILES].map((x): BoxPart => [[x - 0.03, x + 0.03], ahead(0, 0.035), [0, h], ahead(h, 0.035)]),
+      ...rungs.map((z): BoxPart => [[0.03 - STILES, STILES - 0.03], ahead(z, 0.015), [z - 0.015, z + 0.015]]),
     ],
   };
 }
@@ -216,12 +220,11 @@ export const PARTS: Readonly<Record<StreetThing, (high: number) => Parts>> = {
         [1, 1.35],
         [1, 1.06],
       ],
-    ],
-    roofs: [
       [
         [-1.5, 1.5],
         [-1.3, 1.5],
         [h - 0.6, h],
+        [0.08, 0.12],
       ],
     ],
   }),
@@ -233,12 +236,11 @@ export const PARTS: Readonly<Record<StreetThing, (high: number) => Parts>> = {
         [0.7, 1.6],
         [0.75, 0.85],
       ],
-    ],
-    roofs: [
       [
         [-1.6, 1.6],
         [-0.2, 1.9],
         [h - 0.5, h],
+        [0.83, 0.87],
       ],
     ],
   }),
