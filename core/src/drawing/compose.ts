@@ -1,6 +1,8 @@
 import type { Shot } from "../scene";
-import { drawnOn, type Layer } from "./layer";
+import { drawnOn, type Layer, type Shapes } from "./layer";
 import { LAYER_KINDS, type LayerContext, type LayerKind, type LayerPart } from "./layers";
+import { loose } from "./loose";
+import { stopped, stopsIn } from "./stopped";
 
 /** What a drawing is composed of, where that is not everything. */
 export interface Composition {
@@ -37,6 +39,13 @@ function layerOf(
   return { id, label, ...shapes, style: { ...own, opacity: Math.min(1, own.opacity * strength) } };
 }
 
+/** What is drawn of a part: as far as masses let it, and with a loose hand where the shot wants one. */
+function finished(kind: LayerKind, context: LayerContext, part: LayerPart): Shapes {
+  const { shot } = context;
+  const seen = stopsIn(kind, shot) ? stopped(context, part) : part;
+  return shot.hand && kind.loose ? loose(seen, shot.hand, shot.frame, kind.loose) : seen;
+}
+
 /** The last layers of a kind, and what they were made from. */
 interface Made {
   readonly from: readonly unknown[];
@@ -55,7 +64,7 @@ export function composer({ only, kinds = LAYER_KINDS }: Composition = {}): (cont
     wanted.flatMap((kind) => {
       const { orientations, shot, view, pins, visible, within, lines, elements, lights } = context;
       const strength = strengthOf(kind, shot, kinds);
-      const ofEdges = kind.ofEdges || (kind.stops && shot.stopAtMasses);
+      const ofEdges = kind.ofEdges || stopsIn(kind, shot);
       const own = [
         ...(kind.ofLights ? [lights] : []),
         ...(kind.ofLines ? [lines.sheet, lines.world] : []),
@@ -67,7 +76,7 @@ export function composer({ only, kinds = LAYER_KINDS }: Composition = {}): (cont
       const parts = strength > 0 ? kind.compute(context) : [];
       const layers = [parts]
         .flat()
-        .map((part) => layerOf(kind, part, strength, widened(kind, shot)))
+        .map((part) => layerOf(kind, { ...part, ...finished(kind, context, part) }, strength, widened(kind, shot)))
         .filter(drawnOn);
       last.set(kind, { from, layers });
       return layers;

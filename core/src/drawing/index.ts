@@ -5,6 +5,7 @@ export * from "./context";
 export { toDxf } from "./dxf";
 export * from "./transfer";
 export * from "./desk";
+export { weightAt } from "./depth";
 export { howSeen, shadingOf } from "./howSeen";
 export * from "./layer";
 export * from "./layers";

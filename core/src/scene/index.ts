@@ -8,7 +8,9 @@ export * from "./under";
 export type {
   Aids,
   Bundle,
+  Depth,
   Edge,
+  Hand,
   Kit,
   KitKind,
   Measured,

@@ -20,6 +20,7 @@ import {
   type Measure,
   Type,
 } from "../fields";
+import { DepthSchema, HandSchema, PensSchema, ProfileSchema, ToneSchema } from "./finish";
 
 /** A place on the desk, in mm: pins may lie far off the sheet. */
 const Millimetres = millimetresIn({ minimum: -1e7, maximum: 1e7 });
@@ -347,7 +348,7 @@ const ShotSchema = strict({
       upTo: Type.Optional(named("Up to step", Type.Integer({ minimum: 1, maximum: 50 }))),
     }),
   ),
-  /** The horizon and the grids stop where masses stand before them. */
+  /** Whether the horizon and the grids stop where masses stand before them; the horizon alone, where nothing is said. */
   stopAtMasses: Type.Optional(Type.Boolean()),
   /** The element whose near walls are left out, so that one sees into its rooms. */
   cutaway: Type.Optional(Id),
@@ -355,21 +356,11 @@ const ShotSchema = strict({
   meant: Type.Optional(Type.Array(Type.String({ minLength: 1, maxLength: 400 }), { maxItems: 500 })),
   /** What lights it, where that is not what lights the scene. */
   lights: Type.Optional(Type.Array(LightSchema, { maxItems: MAX_LIGHTS })),
-  /** How the tone of planes is told apart: in so many steps, of which the first is white. */
-  tone: Type.Optional(
-    strict({
-      steps: Type.Optional(named("Steps of tone", Type.Integer({ minimum: 3, maximum: 9, default: 4 }))),
-      /** Shadows and tones are hatched: at which angle, degrees from level, and from line to line, mm. */
-      hatch: Type.Optional(
-        strict({
-          angle: named("Angle of hatching", offered(-90, 90, degreesIn({ minimum: -180, maximum: 180 }))),
-          spacing: named("Hatching every", offered(0.3, 10, millimetresIn({ minimum: 0.1, maximum: 100 }))),
-        }),
-      ),
-    }),
-  ),
-  /** Pens that lines are drawn with instead of the usual ones, by kind of layer, mm. */
-  pens: Type.Optional(Type.Record(Type.String({ maxLength: 40 }), millimetresIn({ minimum: 0.05, maximum: 3 }))),
+  tone: Type.Optional(ToneSchema),
+  pens: Type.Optional(PensSchema),
+  depth: Type.Optional(DepthSchema),
+  profile: Type.Optional(ProfileSchema),
+  hand: Type.Optional(HandSchema),
   /** Outlines are of one width, and not lighter with depth. */
   evenOutlines: Type.Optional(Type.Boolean()),
 });
@@ -435,3 +426,4 @@ export type Sketch = Static<typeof SketchSchema>;
 export type Bundle = Static<typeof BundleSchema>;
 export type Measured = Static<typeof MeasuredSchema>;
 export type Show = Static<typeof ShowSchema>;
+export type { Depth, Hand } from "./finish";

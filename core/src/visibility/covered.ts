@@ -9,6 +9,9 @@ export type Covered = (from: Vec3, to: Vec3) => readonly Interval[];
 /** Which parts of a stretch of the world are hidden by what stands before them. */
 export type HiddenFrom = (a: Vec3, b: Vec3) => readonly Interval[];
 
+/** Which parts of a stretch of the world have something close behind them. */
+export type BackedBy = (a: Vec3, b: Vec3) => readonly Interval[];
+
 /** What lies on a face, or no farther beneath it than this (m), is drawn on it. */
 const ON_FACE = 1e-3;
 
@@ -25,6 +28,7 @@ interface Covers {
   readonly at: string;
   readonly covered: Covered;
   readonly hidden: HiddenFrom;
+  readonly backed: (p: Vec3, q: Vec3, gap: number) => readonly Interval[];
 }
 
 const known = new WeakMap<VisibleEdges, Covers>();
@@ -83,6 +87,13 @@ function beyond({ normal, height }: Cover, a: Vec3, b: Vec3): Interval | null {
   return [ga < 0 ? ga / (ga - gb) : 0, gb < 0 ? ga / (ga - gb) : 1];
 }
 
+/** The part of a stretch that lies before a plane by no more than a gap, or beyond it; null where none does. */
+function closeTo({ normal, height }: Cover, a: Vec3, b: Vec3, gap: number): Interval | null {
+  const [ga, gb] = [gap - height - dot(normal, a), gap - height - dot(normal, b)];
+  if (ga <= 0 && gb <= 0) return null;
+  return [ga < 0 ? ga / (ga - gb) : 0, gb < 0 ? ga / (ga - gb) : 1];
+}
+
 function both(p: Interval | null, q: Interval | null): Interval[] {
   if (!p || !q) return [];
   const [from, to] = [Math.max(p[0], q[0]), Math.min(p[1], q[1])];
@@ -109,6 +120,12 @@ function coversOf(visible: VisibleEdges, eye: Vec3): Covers {
       const [from, to] = [sub(p, eye), sub(q, eye)];
       return union(near(from, to).flatMap((cover) => both(within(cover.pyramid, from, to), beyond(cover, from, to))));
     },
+    backed: (p, q, gap) => {
+      const [from, to] = [sub(p, eye), sub(q, eye)];
+      return union(
+        near(from, to).flatMap((cover) => both(within(cover.pyramid, from, to), closeTo(cover, from, to, gap))),
+      );
+    },
   };
   known.set(visible, covers);
   return covers;
@@ -125,3 +142,12 @@ export const coveredBy = (visible: VisibleEdges, eye: Vec3): Covered => coversOf
  * hidden by it. It is worked out once for each eye.
  */
 export const hiddenFrom = (visible: VisibleEdges, eye: Vec3): HiddenFrom => coversOf(visible, eye).hidden;
+
+/**
+ * What the faces that an eye looks at have close behind stretches of the world, in shares of each: a face no farther
+ * behind than a gap (m, at right angles to the face), or one before them.
+ */
+export const backedBy = (visible: VisibleEdges, eye: Vec3, gap: number): BackedBy => {
+  const { backed } = coversOf(visible, eye);
+  return (a, b) => backed(a, b, gap);
+};

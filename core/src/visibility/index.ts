@@ -1,5 +1,5 @@
 export * from "./cache";
-export { coveredBy, hiddenFrom, type Covered, type HiddenFrom } from "./covered";
+export { backedBy, coveredBy, hiddenFrom, type BackedBy, type Covered, type HiddenFrom } from "./covered";
 export { cutAway } from "./cutaway";
 export * from "./edges";
 export * from "./visibleEdges";

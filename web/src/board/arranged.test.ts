@@ -39,7 +39,11 @@ describe("the choices of handing over", () => {
       toPanel: false,
       mirrored: false,
       blue: false,
+      inked: false,
+      finish: null,
     });
+    createHandOver(memory).chooseHandOver({ finish: { profile: 0.5 }, inked: true });
+    expect(createHandOver(memory).useHandOver.getState()).toMatchObject({ finish: { profile: 0.5 }, inked: true });
     const fresh = createHandOver(keptInMemory()).useHandOver.getState();
     for (const text of ["{", '{"dpi":"fine","without":7,"toPanel":"yes"}'])
       expect(createHandOver(keptInMemory({ "zanvo:hand-over": text })).useHandOver.getState()).toEqual(fresh);

@@ -11,6 +11,7 @@ export const creases = layerKind({
   strength: 1,
   partOf: "buildings",
   ofEdges: true,
+  loose: "past corners",
   // At every depth lighter than outlines there.
   compute: (context) =>
     edgesByDepth(context, CREASE, { id: "creases", label: "Creases", widths: [STYLES.crease.width, 0.22, 0.18] }),

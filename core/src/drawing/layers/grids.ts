@@ -6,7 +6,6 @@ import { footOn, horizon, isLevel, lineFrame, type Line, type Pin } from "../../
 import { NO_LINES, type Shapes } from "../layer";
 import { setStyle, STYLES } from "../style";
 import { layerKind } from "./kind";
-import { stopped } from "./stopped";
 
 /** Where true squares are laid out, loose bundles stand back behind them: what of their strength is left. */
 const BEHIND_SQUARES = 0.3;
@@ -19,7 +18,7 @@ export const grids = layerKind({
   style: STYLES.bundle,
   strength: 1,
   construction: true,
-  stops: true,
+  stops: "where wished",
   compute: (context) => {
     const { shot, view, pins } = context;
     const fade = (shot.measured ?? []).some(({ strength }) => strength > 0) ? BEHIND_SQUARES : 1;
@@ -31,7 +30,7 @@ export const grids = layerKind({
         id: `grid-${pin.id}`,
         label: `Grid: ${pin.name}`,
         style,
-        ...stopped(context, bundleShapes(shot, view, pin, spread)),
+        ...bundleShapes(shot, view, pin, spread),
       };
     });
   },

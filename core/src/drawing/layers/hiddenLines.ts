@@ -11,5 +11,6 @@ export const hiddenLines = layerKind({
   strength: 0,
   partOf: "buildings",
   ofEdges: true,
+  loose: "past corners",
   compute: (context) => edgeLines(context, HIDDEN),
 });

@@ -3,7 +3,6 @@ import { horizon as horizonOf, lineIn } from "../../vanishing";
 import { NO_LINES, type Shapes } from "../layer";
 import { STYLES } from "../style";
 import { layerKind, type LayerContext } from "./kind";
-import { stopped } from "./stopped";
 
 /** A line, or in a curved lens the image of the whole level circle. */
 export const horizon = layerKind({
@@ -12,8 +11,8 @@ export const horizon = layerKind({
   order: 50,
   style: STYLES.horizon,
   strength: 1,
-  stops: true,
-  compute: (context) => stopped(context, horizonLine(context)),
+  stops: "usually",
+  compute: horizonLine,
 });
 
 function horizonLine({ shot, view }: LayerContext): Shapes {

@@ -11,6 +11,7 @@ export const intersections = layerKind({
   strength: 1,
   partOf: "buildings",
   ofEdges: true,
+  loose: "past corners",
   compute: (context) =>
     edgesByDepth(context, INTERSECTION, {
       id: "meetings",

@@ -7,6 +7,7 @@ import type { Pin } from "../../vanishing";
 import type { VisibleEdges } from "../../visibility";
 import type { Element } from "../../world";
 import type { Shapes } from "../layer";
+import type { Looseness } from "../loose";
 import type { Style } from "../style";
 
 /** Lines of one's own that a shot shows. */
@@ -67,8 +68,10 @@ export interface LayerKind<Id extends string = string> {
   readonly ofElements?: boolean;
   /** Whether it is worked out from what lights the shot; without a light there is nothing of it. */
   readonly ofLights?: boolean;
-  /** Whether it stops at masses where a shot wants that, so that it changes with the visible edges, too. */
-  readonly stops?: boolean;
+  /** Whether it stops at masses where a shot does not say, or only where one wants it. */
+  readonly stops?: "usually" | "where wished";
+  /** How loosely it is drawn where a shot wants a loose hand. */
+  readonly loose?: Looseness;
   readonly compute: (context: LayerContext) => LayerPart | readonly LayerPart[];
 }
 

@@ -4,7 +4,6 @@ import { NO_LINES } from "../layer";
 import { segmentLines, type Segment } from "../stretches";
 import { STYLES } from "../style";
 import { layerKind, type LayerContext } from "./kind";
-import { stopped } from "./stopped";
 
 /** All around it is drawn in so many stretches. */
 const STRETCHES = 720;
@@ -16,8 +15,8 @@ export const seaHorizon = layerKind({
   order: 52,
   style: STYLES.horizon,
   strength: 0,
-  stops: true,
-  compute: (context) => stopped(context, segmentsOfHorizon(context)),
+  stops: "usually",
+  compute: segmentsOfHorizon,
 });
 
 function segmentsOfHorizon({ view }: LayerContext) {

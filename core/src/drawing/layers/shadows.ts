@@ -15,6 +15,7 @@ export const shadows = layerKind({
   style: STYLES.shadow,
   strength: 1,
   ofEdges: true,
+  loose: "within",
   ofLights: true,
   compute: ({ view, shot, visible: { areas }, lights }) =>
     lights.map(({ id, name }, i): LayerPart => {

@@ -16,7 +16,6 @@ import { NO_LINES } from "../layer";
 import { lettering, letteringWidth } from "../lettering";
 import { STYLES } from "../style";
 import { layerKind, type LayerContext, type LayerPart } from "./kind";
-import { stopped } from "./stopped";
 
 /**
  * Measured planes, each with its light and its heavy lines and their numbers, in the directions of the first
@@ -30,16 +29,15 @@ export const squares = layerKind({
   strength: 1,
   construction: true,
   partOf: "bundles",
-  stops: true,
+  stops: "where wished",
   compute: (context) => {
     const { orientations, shot, view } = context;
     const [main] = orientations;
-    const parts = (shot.measured ?? []).flatMap((plane, i) => {
+    return (shot.measured ?? []).flatMap((plane, i) => {
       if (!main || plane.strength === 0) return [];
       if (plane.extent) return boundedSquares(context, main, plane, i + 1);
       return (view.law.straight ? straightSquares : curvedSquares)(context, main, plane, i + 1);
     });
-    return parts.map((part) => ({ ...part, ...stopped(context, part) }));
   },
 });
 

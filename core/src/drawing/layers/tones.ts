@@ -26,6 +26,7 @@ export const tones = layerKind({
   style: STYLES.tone,
   strength: 0,
   ofEdges: true,
+  loose: "within",
   ofLights: true,
   compute: ({ view, shot, visible: { areas }, lights }) => {
     const [light] = lights;

@@ -1,3 +1,4 @@
+import { PICTURE_LAYERS } from "@zanvo/core/drawing";
 import { fromEdge } from "@zanvo/core/vanishing";
 import { Suspense, useEffect, useMemo, useRef, type RefObject } from "react";
 import { Canvas, Layers } from "../../canvas";
@@ -65,12 +66,13 @@ function Drawing({ under }: { readonly under: ReturnType<typeof useUnderPicture>
   const others = useOtherPanels();
   const pins = useShownPins();
   const onDesk = useMemo(() => ({ pins, within: AROUND }), [pins]);
-  const layers = useLayers({ orientations, lines, lights, elements }, shot, visible, onDesk);
+  const inked = useInked();
+  const layers = useLayers({ orientations, lines, lights, elements }, shot, visible, onDesk, inked);
   useEffect(() => showLayers(layers), [layers, showLayers]);
   return (
     <Canvas {...size} {...camera} className="absolute inset-0">
       <Paper width={shot.sheet.width} height={shot.sheet.height} />
-      <UnderPicture image={under.image} shot={shot} />
+      {!inked && <UnderPicture image={under.image} shot={shot} />}
       {others.length > 0 && (
         <Suspense fallback={null}>
           {others.map((other) => (
@@ -81,6 +83,15 @@ function Drawing({ under }: { readonly under: ReturnType<typeof useUnderPicture>
       <Layers layers={layers} order={ORDER.drawing} />
     </Canvas>
   );
+}
+
+/** The kinds of layer that are inked, where no more than these is to be shown. */
+function useInked(): readonly string[] | undefined {
+  const { useView, useHandOver } = useBoard();
+  const stage = useView((view) => view.stage);
+  const { inked, without } = useHandOver();
+  const only = useMemo(() => PICTURE_LAYERS.filter((id) => !without.includes(id)), [without]);
+  return inked && stage === "hand-over" ? only : undefined;
 }
 
 /** What the board adds over the drawing. */
@@ -206,6 +217,7 @@ export function Desk() {
   const under = useUnderPicture(id, shot);
   useDeskElement(holder, id, stage, shot);
   const cursor = useDeskCursor(holder);
+  const inked = useInked();
   return (
     <div className="relative min-h-0 grow overflow-hidden bg-desk">
       <Rulers />
@@ -227,7 +239,7 @@ export function Desk() {
       >
         {cursor.shown}
         <Drawing under={under} />
-        <Marks />
+        {!inked && <Marks />}
         {stage === "draw" && (
           <Suspense fallback={null}>
             <DrawSurface panning={panning} />
@@ -248,7 +260,7 @@ export function Desk() {
             <LightMarks />
           </Suspense>
         )}
-        <Handles />
+        {!inked && <Handles />}
         <div className="absolute left-1/2 top-2 z-10 flex -translate-x-1/2 flex-col items-center gap-1">
           <StaleDrawing />
           {under.missing && under.reference && <MissingPicture sceneId={id} reference={under.reference} />}

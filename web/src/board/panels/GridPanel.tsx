@@ -120,6 +120,11 @@ export function GridPanel() {
       </Fold>
       <section className="space-y-0.5 border-t border-hair pt-2">
         <Check
+          label="The horizon stops at masses"
+          checked={shot.stopAtMasses ?? true}
+          onChange={(on) => edit(onShot((before) => ({ ...before, stopAtMasses: on ? undefined : false })))}
+        />
+        <Check
           label="Grids stop at masses"
           checked={shot.stopAtMasses ?? false}
           onChange={(on) => edit(onShot((before) => ({ ...before, stopAtMasses: on || undefined })))}

@@ -11,7 +11,7 @@ import { BlankGrids } from "./BlankGrids";
 import { downloadPlain, downloadWhole, picturesOf } from "../../sceneFile";
 import { CopyFields } from "./CopyFields";
 import { PrintFields } from "./PrintFields";
-import { PenFields } from "./PenFields";
+import { DepthFields, HandFields, PenFields } from "../finish";
 import { useStores } from "../../stores";
 
 interface ChosenLayers {
@@ -104,7 +104,7 @@ export function HandOverPanel() {
   const { useDocument, useShot, useHandOver, chooseHandOver } = useStores();
   const scene = useDocument((document) => document.scene);
   const shot = useShot();
-  const { dpi, without, whole, transparent, toPanel, mirrored, blue } = useHandOver();
+  const { dpi, without, whole, transparent, toPanel, mirrored, blue, inked } = useHandOver();
   const formats = useFormats("drawing");
   const [ofDots, ofLines] = [true, false].map((dots) => formats.filter((format) => (format.dots ?? false) === dots));
   const { work, save } = useExport();
@@ -131,7 +131,10 @@ export function HandOverPanel() {
           />
         )}
       </LayersToSave>
+      <Check label="Show it as it will be inked" checked={inked} onChange={(on) => chooseHandOver({ inked: on })} />
       <PenFields />
+      <DepthFields />
+      <HandFields />
       <Fold title="To be transferred to other paper">
         <Check
           label="Mirrored, to be rubbed off its back"

@@ -13,13 +13,6 @@ const DRAWN = ["buildings", "meetings", "creases", "details", "hidden", "frame"]
 export const penOf = ({ id, style }: (typeof LAYER_KINDS)[number]): number | null =>
   DRAWN.includes(id) ? style.width : null;
 
-/** Pens for a whole drawing: fine lines throughout, as is usual, and bold outlines over quiet details. */
-export const PEN_SETS: readonly { readonly label: string; readonly pens: Pens }[] = [
-  { label: "Fine", pens: { buildings: 0.25, meetings: 0.25, creases: 0.18, details: 0.13, frame: 0.5 } },
-  { label: "Usual", pens: undefined },
-  { label: "Bold", pens: { buildings: 0.7, meetings: 0.5, creases: 0.35, details: 0.18, frame: 0.7 } },
-];
-
 /** Pens with one of them changed; the usual one again where none is said. */
 export function withPen(pens: Pens, kind: string, pen: string): Pens {
   const { [kind]: _, ...rest } = pens ?? {};

@@ -1,18 +1,20 @@
-import { dot, gaps, scale, type Vec2, type Vec3 } from "../../geometry";
-import { unproject } from "../../shot";
-import { coveredBy } from "../../visibility";
-import { chordsOf, type Shapes } from "../layer";
-import type { LayerContext } from "./kind";
+import { dot, gaps, scale, type Vec2, type Vec3 } from "../geometry";
+import type { Shot } from "../scene";
+import { unproject } from "../shot";
+import { coveredBy } from "../visibility";
+import { chordsOf, type Shapes } from "./layer";
+import type { LayerContext, LayerKind } from "./layers";
 
 /** Parts of lines shorter than this share of them are none. */
 const SHORT = 1e-6;
 
-/**
- * Lines of the construction as a shot wants them: where they are to stop at masses, the parts of them before which none
- * stands. Curves are cut chord by chord.
- */
-export function stopped({ shot, view, visible }: LayerContext, shapes: Shapes): Shapes {
-  if (!shot.stopAtMasses || visible.faceStarts.length < 2) return shapes;
+/** Whether a kind of layer stops at masses in a shot. */
+export const stopsIn = ({ stops }: LayerKind, { stopAtMasses }: Pick<Shot, "stopAtMasses">): boolean =>
+  stops !== undefined && (stopAtMasses ?? stops === "usually");
+
+/** The parts of lines of a drawing before which no mass stands. Curves are cut chord by chord. */
+export function stopped({ view, visible }: LayerContext, shapes: Shapes): Shapes {
+  if (visible.faceStarts.length < 2) return shapes;
   const covered = coveredBy(visible, view.eye);
   // On the picture plane of a straight lens, shares of the sight are shares of the line on paper.
   const ray = (at: Vec2): Vec3 => {
