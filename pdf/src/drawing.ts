@@ -1,5 +1,5 @@
 import type { Drawing, Photo } from "@zanvo/core/drawing";
-import { middle } from "@zanvo/core/geometry";
+import { middle, type Rect } from "@zanvo/core/geometry";
 import { BadInput } from "@zanvo/core/problem";
 import { addPage, MM, MAX_PAGE, newDocument, written, type Doc } from "./page";
 import { drawLayer } from "./layers";
@@ -17,6 +17,13 @@ function layPhoto(doc: Doc, { at, turn, clip, opacity }: Photo, jpeg: Buffer): v
   doc.image(jpeg, at.x * MM, at.y * MM, { width: at.width * MM, height: at.height * MM }).restore();
 }
 
+/** Tells printers where the page is trimmed, and how far it is printed (ISO 32000-1, 14.11.2 (from memory)). */
+function pageBoxes(doc: Doc, { height, trim, bleed }: Drawing): void {
+  // From the lower left corner of the page.
+  const box = ({ x, y, width: w, height: h }: Rect) => [x, height - y - h, x + w, height - y].map((mm) => mm * MM);
+  if (trim && bleed) Object.assign(doc.page.dictionary.data, { TrimBox: box(trim), BleedBox: box(bleed) });
+}
+
 /**
  * A drawing as a PDF of one page in true millimetres, all of it lines, but for pictures under it.
  * @param jpegs the pictures under the drawing, by what they are called; one that is not there is left out
@@ -31,6 +38,7 @@ export async function toPdf(drawing: Drawing, jpegs: ReadonlyMap<string, Buffer>
   const doc = newDocument(title);
   return written(doc, () => {
     addPage(doc, width, height);
+    pageBoxes(doc, drawing);
     const optional = new OptionalContent(doc);
     for (const photo of photos) {
       const jpeg = jpegs.get(photo.picture);

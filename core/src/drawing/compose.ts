@@ -1,4 +1,5 @@
-import type { Shot } from "../scene";
+import { balloonRing, panelRing, type Shot } from "../scene";
+import { cutTo, type Cut } from "./cut";
 import { drawnOn, type Layer, type Shapes } from "./layer";
 import { LAYER_KINDS, type LayerContext, type LayerKind, type LayerPart } from "./layers";
 import { loose } from "./loose";
@@ -39,11 +40,18 @@ function layerOf(
   return { id, label, ...shapes, style: { ...own, opacity: Math.min(1, own.opacity * strength) } };
 }
 
-/** What is drawn of a part: as far as masses let it, and with a loose hand where the shot wants one. */
+/** What is drawn of a part: as far as masses, the panel and what lies over it let it; loosely where that is wanted. */
 function finished(kind: LayerKind, context: LayerContext, part: LayerPart): Shapes {
   const { shot } = context;
   const seen = stopsIn(kind, shot) ? stopped(context, part) : part;
-  return shot.hand && kind.loose ? loose(seen, shot.hand, shot.frame, kind.loose) : seen;
+  const drawn = shot.hand && kind.loose ? loose(seen, shot.hand, shot.frame, kind.loose) : seen;
+  return kind.reach === "desk" ? drawn : cutTo(drawn, cutOf(kind, context));
+}
+
+/** Where a kind of layer of a shot is kept. */
+function cutOf({ reach }: LayerKind, { shot, over = [] }: LayerContext): Cut {
+  const outside = [...over, ...(shot.balloons ?? []).map((balloon) => balloonRing(shot, balloon))];
+  return shot.panel && reach !== "rim" ? { within: panelRing(shot), outside } : { outside };
 }
 
 /** The last layers of a kind, and what they were made from. */
@@ -62,7 +70,7 @@ export function composer({ only, kinds = LAYER_KINDS }: Composition = {}): (cont
   const last = new Map<LayerKind, Made>();
   return (context) =>
     wanted.flatMap((kind) => {
-      const { orientations, shot, view, pins, visible, within, lines, elements, lights } = context;
+      const { orientations, shot, view, pins, visible, within, lines, elements, lights, over } = context;
       const strength = strengthOf(kind, shot, kinds);
       const ofEdges = kind.ofEdges || stopsIn(kind, shot);
       const own = [
@@ -70,7 +78,7 @@ export function composer({ only, kinds = LAYER_KINDS }: Composition = {}): (cont
         ...(kind.ofLines ? [lines.sheet, lines.world] : []),
         ...(kind.ofElements ? [elements] : []),
       ];
-      const from = [orientations, shot, view, pins, within, ofEdges ? visible : null, ...own];
+      const from = [orientations, shot, view, pins, within, over, ofEdges ? visible : null, ...own];
       const made = last.get(kind);
       if (made?.from.every((one, i) => one === from[i])) return made.layers;
       const parts = strength > 0 ? kind.compute(context) : [];

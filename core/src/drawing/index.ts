@@ -11,6 +11,8 @@ export * from "./layer";
 export * from "./layers";
 export * from "./lettering";
 export * from "./missing";
+export { panelsOver } from "./over";
+export type { Ring } from "./cut";
 export * from "./sheet";
 export * from "./style";
 export * from "./svg";

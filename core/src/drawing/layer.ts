@@ -70,6 +70,9 @@ export interface Drawing {
   readonly layers: readonly Layer[];
   /** The rectangle around its panels, mm; the whole sheet where nothing is said. */
   readonly panel?: Rect;
+  /** Where its page is trimmed, and how far it is printed, mm, where that is said. */
+  readonly trim?: Rect;
+  readonly bleed?: Rect;
   /** What lies under all layers. */
   readonly photos?: readonly Photo[];
 }

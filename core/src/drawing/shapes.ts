@@ -1,10 +1,11 @@
 import { clipToRect, corners, type Rect, type Vec2 } from "../geometry";
 
+/** The sides of a closed polygon: x1 y1 x2 y2 of each. */
+export const ringLines = (ring: readonly Vec2[]): number[] =>
+  ring.flatMap((at, i) => [...at, ...ring[(i + 1) % ring.length]]);
+
 /** The sides of an upright rectangle: x1 y1 x2 y2 of each. */
-export function rectLines(rect: Rect): number[] {
-  const [a, b, c, d] = corners(rect);
-  return [a, b, b, c, c, d, d, a].flat();
-}
+export const rectLines = (rect: Rect): number[] => ringLines(corners(rect));
 
 /** Straight lines, x1 y1 x2 y2 of each, as far as they lie in a rectangle. */
 export function clippedLines(lines: ArrayLike<number>, within: Rect): number[] {

@@ -1,7 +1,7 @@
 import { around, corners } from "../geometry";
 import { lightsOf } from "../light";
 import { BadInput } from "../problem";
-import { pageOf, shotOf, type Scene, type Shot } from "../scene";
+import { bleedOf, pageOf, shotOf, trimOf, type Scene, type Sheet, type Shot } from "../scene";
 import { viewOf } from "../shot";
 import { cutAway, visibleEdges, type VisibleEdges } from "../visibility";
 import { built } from "../world";
@@ -9,7 +9,9 @@ import { howSeen, shadingOf } from "./howSeen";
 import { compose } from "./compose";
 import { contextOf, sheetRect } from "./context";
 import type { Drawing, Photo } from "./layer";
-import { LAYER_KINDS } from "./layers";
+import { LAYER_KINDS, type LayerKind } from "./layers";
+import type { Ring } from "./cut";
+import { panelsOver } from "./over";
 
 /** What can be left out of a drawing: every kind of layer, and the photo under it. */
 export const LEFT_OUT: readonly string[] = [...LAYER_KINDS.map(({ id }) => id), "photo"];
@@ -25,14 +27,22 @@ function photosOf({ references }: Scene, shot: Shot): Photo[] {
 }
 
 /** The drawing of one shot, from the edges that its eye sees; layers with nothing in them are left out. */
-export const draw = (scene: Scene, shot: Shot, visible: VisibleEdges): Drawing => ({
+export const draw = (scene: Scene, shot: Shot, visible: VisibleEdges, over?: readonly Ring[]): Drawing => ({
   title: `${scene.title}: ${shot.name}`,
   width: shot.sheet.width,
   height: shot.sheet.height,
-  layers: compose(contextOf(scene, shot, visible)),
+  layers: compose({ ...contextOf(scene, shot, visible), over }),
   panel: shot.frame,
   photos: photosOf(scene, shot),
+  ...pageBoxes(shot.sheet),
 });
+
+/** Where a page is trimmed, and how far it is printed, where that is said. */
+const pageBoxes = (sheet: Sheet): Pick<Drawing, "trim" | "bleed"> =>
+  sheet.trim ? { trim: trimOf(sheet, sheet.trim), bleed: bleedOf(sheet, sheet.trim) } : {};
+
+/** Kinds of layer that belong to the sheet. */
+const OF_SHEET: readonly string[] = LAYER_KINDS.filter((kind: LayerKind) => kind.ofSheet).map(({ id }) => id);
 
 /**
  * A shot of a scene as a drawing, from nothing: solids built, hidden lines found, everything laid on the sheet.
@@ -40,20 +50,24 @@ export const draw = (scene: Scene, shot: Shot, visible: VisibleEdges): Drawing =
  * @throws BadInput for a shot or a kind of layer that does not exist
  */
 export function drawShot(scene: Scene, shotId?: string, without: readonly string[] = []): Drawing {
+  return drawPanel(scene, shotOf(scene, shotId), without);
+}
+
+/** A shot as `drawShot`. @param over what lies over it on its page */
+function drawPanel(scene: Scene, shot: Shot, without: readonly string[], over?: readonly Ring[]): Drawing {
   const unknown = without.find((kind) => !LEFT_OUT.includes(kind));
   if (unknown !== undefined) {
     throw new BadInput([
       { path: "without", message: `there are no lines called "${unknown}"; there are ${LEFT_OUT.join(", ")}.` },
     ]);
   }
-  const shot = shotOf(scene, shotId);
   const show = { ...shot.show, ...Object.fromEntries(without.map((kind) => [kind, 0])) };
   const under = without.includes("photo") ? undefined : shot.under;
   const { eye } = viewOf(shot);
   const { leastAngle, within } = howSeen(shot);
   const shading = shadingOf(lightsOf(scene, shot), { show });
   const { solids, details } = cutAway(built(scene.elements, { eye, leastAngle }), eye, shot.cutaway);
-  return draw(scene, { ...shot, show, under }, visibleEdges(solids, eye, details, within, shading));
+  return draw(scene, { ...shot, show, under }, visibleEdges(solids, eye, details, within, shading), over);
 }
 
 /**
@@ -63,12 +77,12 @@ export function drawShot(scene: Scene, shotId?: string, without: readonly string
  */
 export function drawPage(scene: Scene, shotId?: string, without: readonly string[] = []): Drawing {
   const panels = pageOf(scene, shotOf(scene, shotId));
-  const [first, ...rest] = panels.map(({ id }) => drawShot(scene, id, without));
+  const [first, ...rest] = panels.map((panel) => drawPanel(scene, panel, without, panelsOver(scene, panel)));
   if (rest.length === 0) return first;
   const photos = [first, ...rest].flatMap((drawing) => drawing.photos ?? []);
   const layers = [first, ...rest].flatMap((drawing, i) =>
     drawing.layers
-      .filter(({ id }) => i === 0 || id !== "live")
+      .filter(({ id }) => i === 0 || !OF_SHEET.includes(id))
       .map((layer) => ({ ...layer, id: `panel-${i + 1}-${layer.id}`, label: `${panels[i].name}: ${layer.label}` })),
   );
   return {

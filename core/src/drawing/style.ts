@@ -80,5 +80,7 @@ export const STYLES = {
   shadow: { stroke: GRAPHITE, fill: GRAPHITE, width: 0.13, dash: [], opacity: 0.3 },
   tone: { stroke: GRAPHITE, width: 0.13, dash: [], opacity: 1 },
   own: { stroke: GRAPHITE, width: 0.35, dash: [], opacity: 1 },
+  balloon: { stroke: GRAPHITE, width: 0.35, dash: [], opacity: 1 },
+  page: { stroke: GRAPHITE, width: 0.2, dash: [], opacity: 1 },
   frame: { stroke: GRAPHITE, width: 0.6, dash: [], opacity: 1 },
 } as const satisfies Record<string, Style>;

@@ -1,3 +1,4 @@
+import type { Rect } from "../geometry";
 import type { Curves } from "../shot";
 import type { Areas, Drawing, Layer } from "./layer";
 
@@ -33,6 +34,8 @@ const mirroredCurves = (curves: Curves, places: (xy: Float64Array) => Float64Arr
   velocity: turnedAbout(curves.velocity, (x) => -x),
 });
 
+const mirroredRect = (rect: Rect, width: number): Rect => ({ ...rect, x: width - rect.x - rect.width });
+
 const inBlue = (layer: Layer): Layer => ({
   ...layer,
   style: { ...layer.style, stroke: PALE_BLUE, ...(layer.style.fill ? { fill: PALE_BLUE } : {}) },
@@ -40,13 +43,14 @@ const inBlue = (layer: Layer): Layer => ({
 
 /** A drawing made ready to be transferred. */
 export function transferred(drawing: Drawing, { mirrored, blue }: Transfer): Drawing {
-  const { width, panel } = drawing;
+  const { width, panel, trim, bleed } = drawing;
   const own = blue ? drawing.layers.map(inBlue) : drawing.layers;
   if (!mirrored) return { ...drawing, layers: own };
   return {
     ...drawing,
     layers: own.map((layer) => mirroredLayer(layer, width)),
-    ...(panel ? { panel: { ...panel, x: width - panel.x - panel.width } } : {}),
+    ...(panel ? { panel: mirroredRect(panel, width) } : {}),
+    ...(trim && bleed ? { trim: mirroredRect(trim, width), bleed: mirroredRect(bleed, width) } : {}),
     photos: [],
   };
 }

@@ -3,10 +3,12 @@ export * from "../format";
 export * from "./names";
 export * from "./onSheet";
 export * from "./page";
+export * from "./panel";
 export * from "./papers";
 export * from "./under";
 export type {
   Aids,
+  Balloon,
   Bundle,
   Depth,
   Edge,
@@ -27,5 +29,6 @@ export type {
   Slope,
   Tools,
   TracedSet,
+  Trim,
   Wall,
 } from "../schema";

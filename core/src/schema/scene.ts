@@ -20,6 +20,7 @@ import {
   type Measure,
   Type,
 } from "../fields";
+import { BalloonSchema, MAX_BALLOONS, PageNumberSchema, PageTitleSchema, PanelSchema, TrimSchema } from "./page";
 import { DepthSchema, HandSchema, PensSchema, ProfileSchema, ToneSchema } from "./finish";
 
 /** A place on the desk, in mm: pins may lie far off the sheet. */
@@ -311,6 +312,9 @@ const ShotSchema = strict({
     paper: Type.Optional(Type.String({ maxLength: 60 })),
     /** The live area of a comic board. */
     live: Type.Optional(RectSchema),
+    trim: Type.Optional(TrimSchema),
+    title: Type.Optional(PageTitleSchema),
+    number: Type.Optional(PageNumberSchema),
   }),
   frame: strict({
     x: named("From the left", offered(0, null, Millimetres)),
@@ -318,6 +322,9 @@ const ShotSchema = strict({
     width: named("Panel width", offered(5, null, Side)),
     height: named("Panel height", offered(5, null, Side)),
   }),
+  /** The shape of its panel, where that is no upright rectangle. */
+  panel: Type.Optional(PanelSchema),
+  balloons: Type.Optional(Type.Array(BalloonSchema, { maxItems: MAX_BALLOONS })),
   eye: strict({
     x: named("Eye, east of the origin", offered(-1e5, 1e5, Metres)),
     y: named("Eye, north of the origin", offered(-1e5, 1e5, Metres)),
@@ -427,3 +434,4 @@ export type Bundle = Static<typeof BundleSchema>;
 export type Measured = Static<typeof MeasuredSchema>;
 export type Show = Static<typeof ShowSchema>;
 export type { Depth, Hand } from "./finish";
+export type { Balloon, Trim } from "./page";

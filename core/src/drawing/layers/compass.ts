@@ -58,6 +58,7 @@ export const compass = layerKind({
   order: 140,
   style: STYLES.compass,
   strength: 0,
+  reach: "desk",
   construction: true,
   compute: (context) => (byCompass(context.view) ? compassParts(context) : []),
 });

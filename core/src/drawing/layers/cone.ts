@@ -18,6 +18,7 @@ export const cone = layerKind({
   order: 40,
   style: STYLES.cone,
   strength: 0,
+  reach: "desk",
   construction: true,
   compute: ({ shot, view }) => {
     const { law } = view;

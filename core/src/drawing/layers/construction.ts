@@ -30,6 +30,7 @@ export const construction = layerKind({
   order: 25,
   style: STYLES.bundle,
   strength: 0,
+  reach: "desk",
   construction: true,
   ofElements: true,
   compute: (context) => {

@@ -93,6 +93,7 @@ export const divisions = layerKind({
   order: 112,
   style: STYLES.own,
   strength: 1,
+  reach: "rim",
   construction: true,
   ofEdges: true,
   ofLines: true,

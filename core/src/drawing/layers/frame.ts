@@ -1,7 +1,8 @@
 import { degrees } from "../../geometry";
 import { circleLines } from "../../grid";
 import { ringRadius, type View } from "../../shot";
-import { clippedLines, rectLines } from "../shapes";
+import { panelRing } from "../../scene";
+import { clippedLines, ringLines } from "../shapes";
 import { STYLES } from "../style";
 import { layerKind } from "./kind";
 
@@ -11,7 +12,8 @@ export const frame = layerKind({
   order: 120,
   style: STYLES.frame,
   strength: 1,
-  compute: ({ shot, view }) => ({ lines: Float64Array.from([...rectLines(shot.frame), ...rimLines(view)]) }),
+  reach: "rim",
+  compute: ({ shot, view }) => ({ lines: Float64Array.from([...ringLines(panelRing(shot)), ...rimLines(view)]) }),
 });
 
 /** The rim of a disc in the panel: where the world is cut into before and behind, and where the lens ends. */

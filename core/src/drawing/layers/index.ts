@@ -1,4 +1,5 @@
 import type { Show } from "../../scene";
+import { balloons } from "./balloons";
 import { compass } from "./compass";
 import { cone } from "./cone";
 import { construction } from "./construction";
@@ -15,6 +16,7 @@ import { marginAids } from "./marginAids";
 import { measuringPoints } from "./measuringPoints";
 import { outlines } from "./outlines";
 import { ownLines } from "./ownLines";
+import { pageMarks } from "./pageMarks";
 import { seaHorizon } from "./seaHorizon";
 import { shadows } from "./shadows";
 import { squares } from "./squares";
@@ -47,7 +49,9 @@ export const LAYER_KINDS = [
   divisions,
   ownLines,
   strokes,
+  balloons,
   frame,
+  pageMarks,
   marginAids,
   compass,
 ];

@@ -7,6 +7,7 @@ import type { Pin } from "../../vanishing";
 import type { VisibleEdges } from "../../visibility";
 import type { Element } from "../../world";
 import type { Shapes } from "../layer";
+import type { Ring } from "../cut";
 import type { Looseness } from "../loose";
 import type { Style } from "../style";
 
@@ -31,6 +32,8 @@ export interface LayerContext {
   readonly lights: readonly Light[];
   /** Lines of one's own: those of the shot's sheet, and those of the world. */
   readonly lines: OwnLines;
+  /** Panels of the page that lie over this one, and balloons of others: polygons on the sheet, mm. */
+  readonly over?: readonly Ring[];
   /** As far as this, in sheet mm, what goes on beyond the panel is drawn. */
   readonly within: Rect;
 }
@@ -70,6 +73,13 @@ export interface LayerKind<Id extends string = string> {
   readonly ofLights?: boolean;
   /** Whether it stops at masses where a shot does not say, or only where one wants it. */
   readonly stops?: "usually" | "where wished";
+  /**
+   * How far it reaches: it lies in the panel, and ends at its shape, at balloons and at panels that lie over it; or it
+   * ends at balloons and such panels alone; or it goes on over the desk and is not cut.
+   */
+  readonly reach?: "panel" | "rim" | "desk";
+  /** Whether it belongs to the sheet, so that it is drawn once for all panels of a page. */
+  readonly ofSheet?: boolean;
   /** How loosely it is drawn where a shot wants a loose hand. */
   readonly loose?: Looseness;
   readonly compute: (context: LayerContext) => LayerPart | readonly LayerPart[];

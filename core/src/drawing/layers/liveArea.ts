@@ -9,5 +9,7 @@ export const liveArea = layerKind({
   style: STYLES.live,
   strength: 0.6,
   construction: true,
+  reach: "desk",
+  ofSheet: true,
   compute: ({ shot: { sheet } }) => ({ lines: Float64Array.from(sheet.live ? rectLines(sheet.live) : []) }),
 });

@@ -109,6 +109,7 @@ export const marginAids = layerKind({
   order: 130,
   style: STYLES.aids,
   strength: 1,
+  reach: "desk",
   construction: true,
   compute: ({ shot, view, pins }) => {
     const { aids } = shot;

@@ -11,6 +11,7 @@ export const measuringPoints = layerKind({
   order: 60,
   style: STYLES.horizon,
   strength: 0,
+  reach: "desk",
   construction: true,
   compute: ({ view, pins, within }) => ({
     lines: Float64Array.from(

@@ -11,6 +11,7 @@ export const ownLines = layerKind({
   order: 113,
   style: STYLES.own,
   strength: 1,
+  reach: "rim",
   ofEdges: true,
   ofLines: true,
   compute: (context) => ownParts(context, OWN),

@@ -56,6 +56,7 @@ export const strokes = layerKind({
   order: 114,
   style: STYLES.own,
   strength: 1,
+  reach: "rim",
   ofEdges: true,
   ofLines: true,
   compute: (context) =>

@@ -22,7 +22,7 @@ import { useDeskElement } from "./useDeskElement";
 import { useHand } from "./useHand";
 import { useLayers } from "./useLayers";
 import { useMarks } from "./useMarks";
-import { useOtherPanels } from "./useOtherPanels";
+import { useOtherPanels, useOver } from "./useOtherPanels";
 import { usePictureDrop } from "./usePictureDrop";
 import { useBoard } from "../useBoard";
 
@@ -65,7 +65,8 @@ function Drawing({ under }: { readonly under: ReturnType<typeof useUnderPicture>
   const visible = useVisibleEdges(elements, shot, lights);
   const others = useOtherPanels();
   const pins = useShownPins();
-  const onDesk = useMemo(() => ({ pins, within: AROUND }), [pins]);
+  const over = useOver(shot);
+  const onDesk = useMemo(() => ({ pins, within: AROUND, over }), [pins, over]);
   const inked = useInked();
   const layers = useLayers({ orientations, lines, lights, elements }, shot, visible, onDesk, inked);
   useEffect(() => showLayers(layers), [layers, showLayers]);

@@ -10,7 +10,7 @@ import { ORDER } from "./order";
 import { PinHead } from "./PinHead";
 import { shownPins } from "./sets";
 import { useLayers } from "./useLayers";
-import { backToBack, useOtherPanels } from "./useOtherPanels";
+import { backToBack, useOtherPanels, useOver } from "./useOtherPanels";
 import { useBoard } from "../useBoard";
 
 /** How strongly the panels that are not being worked on are drawn. */
@@ -28,7 +28,8 @@ export function OtherPanel({ shot, elements }: { readonly shot: Shot; readonly e
   const lights = useDocument((document) => document.scene.lights);
   const other = backToBack(useShot(), shot);
   const visible = useVisibleEdges(elements, shot, lights);
-  const shown = useMemo(() => ({ pins: shownPins(orientations, shot) }), [orientations, shot]);
+  const over = useOver(shot);
+  const shown = useMemo(() => ({ pins: shownPins(orientations, shot), over }), [orientations, shot, over]);
   const layers = useLayers({ orientations, lines, lights }, shot, visible, shown, other ? WITH_GRIDS : PICTURE_LAYERS);
   return <Layers layers={layers} order={ORDER.panels} strength={RESTING} />;
 }

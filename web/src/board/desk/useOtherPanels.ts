@@ -1,4 +1,5 @@
 import { useMemo } from "react";
+import { panelsOver, type Ring } from "@zanvo/core/drawing";
 import { pageOf, type Shot } from "@zanvo/core/scene";
 import { useBoard } from "../useBoard";
 
@@ -8,6 +9,13 @@ export function useOtherPanels(): readonly Shot[] {
   const scene = useDocument((document) => document.scene);
   const shot = useShot();
   return useMemo(() => pageOf(scene, shot).filter(({ id }) => id !== shot.id), [scene, shot]);
+}
+
+/** What lies over a panel on its page: the same list for as long as no panel changes. */
+export function useOver(shot: Shot): readonly Ring[] {
+  const { useDocument } = useBoard();
+  const shots = useDocument((document) => document.scene.shots);
+  return useMemo(() => panelsOver({ shots }, shot), [shots, shot]);
 }
 
 /** Whether two panels are the two discs of one world. */
