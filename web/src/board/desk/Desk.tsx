@@ -37,6 +37,7 @@ const PanelTabs = lazily(async () => (await import("./OtherPanels")).PanelTabs);
 // Fetched when they are first worked with.
 const ArcHandles = lazily(async () => (await import("./ArcHandles")).ArcHandles);
 const FrameHandles = lazily(async () => (await import("./FrameHandles")).FrameHandles);
+const ShapeHandles = lazily(async () => (await import("../page/ShapeHandles")).ShapeHandles);
 const SketchHandles = lazily(async () => (await import("./SketchHandles")).SketchHandles);
 
 // Fetched when a picture lies under the drawing.
@@ -143,6 +144,7 @@ function Handles() {
       {stage === "sheet" && !held && (
         <Suspense fallback={null}>
           <FrameHandles />
+          <ShapeHandles />
         </Suspense>
       )}
       {(stage === "eye-level" || stage === "points") && !held && <HorizonHandles />}

@@ -11,6 +11,7 @@ import {
   PAPERS,
   sheetOf,
   splitPanel,
+  withPaper,
   type Sheet,
   type Shot,
 } from "@zanvo/core/scene";
@@ -21,6 +22,7 @@ import { Button, Fold, MeasureField, NumberField, Select, useWork } from "../../
 import { ToolsFields } from "./ToolsFields";
 import { freeName } from "../../document";
 import { BeginFields } from "./BeginFields";
+import { PageFields, ShapeFields } from "../page";
 import { HeldToPhoto, OfView } from "./Held";
 import { useStores, type Stores } from "../../stores";
 
@@ -28,7 +30,9 @@ import { useStores, type Stores } from "../../stores";
 const changeSheet = (stores: Stores, next: Sheet): void =>
   stores.edit((scene) => {
     const page = pageOf(stores.useDocument.getState().scene, stores.currentShot());
-    const placed = new Map(pageOnSheet(page, next).map((shot) => [shot.id, shot]));
+    const placed = new Map(
+      pageOnSheet(page, withPaper(stores.currentShot().sheet, next)).map((shot) => [shot.id, shot]),
+    );
     scene.shots = scene.shots.map((shot) => placed.get(shot.id) ?? shot);
   });
 
@@ -200,6 +204,8 @@ export function SheetPanel() {
         <PaperFields sheet={sheet} />
         <PanelFields sheet={sheet} frame={frame} />
         <SplitFields frame={frame} />
+        <ShapeFields />
+        <PageFields />
       </OfView>
       <Fold title="My tools">
         <ToolsFields />

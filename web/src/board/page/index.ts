@@ -1,0 +1,2 @@
+export { PageFields } from "./PageFields";
+export { ShapeFields } from "./ShapeFields";
