@@ -1,0 +1,89 @@
+import { expect, test } from "@playwright/test";
+import { openNew, saved, type, withKiosk } from "./table";
+
+test("a page gets a slanted panel that bleeds off, a balloon, crop marks and its number, and its PDF the boxes", async ({
+  page,
+}) => {
+  const id = await openNew(page, withKiosk);
+  const shots = async () => (await saved(page, id)).shots;
+  await page.keyboard.press("1");
+  await page.getByRole("button", { name: "Split in two ↔" }).click();
+  await page.getByText("Shape and balloons").click();
+  await page.getByRole("checkbox", { name: "Of any shape" }).check();
+  const corner = page.getByRole("button", { name: /^panel, corner 2/ });
+  const box = (await corner.boundingBox())!;
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x - 60, box.y + 40, { steps: 5 });
+  await page.mouse.up();
+  const [, moved] = (await shots())[0].panel!.corners;
+  expect(moved.x).toBeLessThan(0.95);
+  expect(moved.y).toBeGreaterThan(0.02);
+  await page.getByRole("button", { name: "A corner more" }).click();
+  await expect.poll(async () => (await shots())[0].panel?.corners).toHaveLength(5);
+  await page.keyboard.press("Control+z");
+  await expect.poll(async () => (await shots())[0].panel?.corners).toHaveLength(4);
+  await page.getByRole("button", { name: "Keep room for a balloon" }).click();
+  await type(page, "Balloon width", "40");
+  await page.getByRole("button", { name: /^balloon 1/ }).press("ArrowRight");
+  const [balloon] = (await shots())[0].balloons!;
+  expect(balloon.width).toBe(40);
+  expect(balloon.at.x).toBeGreaterThan(0.3);
+  await page.getByRole("checkbox", { name: "Bordered" }).uncheck();
+  await page.getByText("Page for print").click();
+  await page.getByRole("textbox", { name: "Page title" }).fill("Low tide");
+  await page.getByRole("checkbox", { name: "Page number" }).check();
+  await type(page, "Page", "7");
+  await page.getByRole("checkbox", { name: "Trimmed, with crop marks" }).check();
+  await type(page, "Bleed", "4");
+  await page.getByRole("button", { name: "Left", exact: true }).click();
+  const [first, second] = await shots();
+  expect(first).toMatchObject({ show: { frame: 0 }, sheet: { title: "Low tide", number: 7, trim: { bleed: 4 } } });
+  // What is said of the page is said of all its panels.
+  expect(second.sheet).toEqual(first.sheet);
+  expect(first.frame.x).toBeCloseTo((first.sheet.width - first.sheet.trim!.width) / 2 - 4, 6);
+  const pdf = await page.request.get(`/api/scenes/${id}/exports/${first.id}.pdf?page`);
+  const bytes = (await pdf.body()).toString("latin1");
+  expect(bytes).toContain("/TrimBox");
+  expect(bytes).toContain("/BleedBox");
+  const svg = await (await page.request.get(`/api/scenes/${id}/exports/${first.id}.svg?page`)).text();
+  expect(svg).toContain("Balloons");
+  expect(svg).toContain("panel-1-page");
+  expect(svg).not.toContain("panel-2-page");
+});
+
+test("lines are inked by depth, with a pen for profiles, by a loose hand; a way of one's own is kept", async ({
+  page,
+}) => {
+  const id = await openNew(page, withKiosk);
+  const shot = async () => (await saved(page, id)).shots[0];
+  await page.keyboard.press("0");
+  await page.getByText("Pens", { exact: true }).click();
+  await page.getByRole("button", { name: "Bold" }).click();
+  await expect.poll(async () => (await shot()).profile).toBe(0.7);
+  await page.getByText("Weight by depth").click();
+  await expect(page.getByRole("img", { name: /^Width of outlines by distance: 0.50 mm near/ })).toBeVisible();
+  await type(page, "The whole pen up to", "5");
+  await expect.poll(async () => (await shot()).depth?.near).toBe(5);
+  await page.getByText("Loose hand").click();
+  await page.getByRole("checkbox", { name: "Drawn with a loose hand" }).check();
+  await type(page, "Off the true line by up to", "0.4");
+  const { hand } = await shot();
+  expect(hand).toMatchObject({ wobble: 0.4 });
+  await page.getByRole("button", { name: "Draw it again, otherwise" }).click();
+  await expect.poll(async () => (await shot()).hand?.seed).not.toBe(hand!.seed);
+  await page.getByRole("button", { name: "Keep these as my own" }).click();
+  await page.getByRole("button", { name: "Usual", exact: true }).click();
+  await expect.poll(async () => (await shot()).profile).toBeUndefined();
+  await page.reload();
+  await page.getByText("Pens", { exact: true }).click();
+  await page.getByRole("button", { name: "My own", exact: true }).click();
+  await expect.poll(shot).toMatchObject({ profile: 0.7, depth: { near: 5 }, hand: { wobble: 0.4 } });
+  const svg = await (await page.request.get(`/api/scenes/${id}/exports/${(await shot()).id}.svg`)).text();
+  expect(svg).toContain("Profile lines");
+  // What the board adds over the drawing is not shown while one looks at what is inked.
+  const surfaces = page.getByRole("application", { name: "Desk" }).locator("canvas");
+  const before = await surfaces.count();
+  await page.getByRole("checkbox", { name: "Show it as it will be inked" }).check();
+  await expect(surfaces).toHaveCount(before - 1);
+});
