@@ -1,10 +1,11 @@
 import { execFileSync } from "node:child_process";
-import { mkdtempSync, readFileSync } from "node:fs";
+import { mkdtempSync, readdirSync, readFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import fc from "fast-check";
+import { unzipSync } from "fflate";
 import sharp from "sharp";
-import { newScene, splitPanel } from "@zanvo/core/scene";
+import { newScene, splitPanel, type Scene } from "@zanvo/core/scene";
 import { openStore } from "@zanvo/store";
 import { demo, fileOf, folder, run, runAny } from "../testing";
 
@@ -243,6 +244,41 @@ describe("zanvo export with a photo", () => {
       code: 2,
       err: expect.stringContaining("no photo lies under this drawing"),
     });
+  });
+});
+
+describe("zanvo export of many", () => {
+  const shotCount = (JSON.parse(readFileSync(demo, "utf8")) as Scene).shots.length;
+
+  it("puts every shot into one ZIP, as layers by what is wished, in black dots of just that number", async () => {
+    const out = join(folder, "all.zip");
+    const call = ["export", demo, "--all", "--format", "png", "--size", "320x240", "--ink", "black", "--out", out];
+    const told = await run(call);
+    expect([told.code, told.err.split("\n").filter(Boolean).at(-1)]).toEqual([0, `${shotCount} of ${shotCount}`]);
+    const files = Object.entries(unzipSync(readFileSync(out)));
+    expect(files).toHaveLength(shotCount);
+    for (const [name, png] of files) {
+      expect(name).toMatch(/^\d\d .+\.png$/);
+      expect(await sharp(Buffer.from(png)).metadata()).toMatchObject({ width: 320, height: 240, format: "png" });
+    }
+    const svg = join(folder, "things.svg");
+    expect((await run(["export", demo, "--by", "thing", "--format", "svg", "--out", svg])).code).toBe(0);
+    expect(readFileSync(svg, "utf8")).toContain('<g id="part-');
+    expect(await run(["export", demo, "--by", "size", "--format", "svg", "--out", svg])).toMatchObject({
+      code: 2,
+      err: expect.stringContaining("--by: must be one of: kind, depth, thing, panel."),
+    });
+  });
+
+  it("leaves no half file where it cannot be written, and what stood there as it was", async () => {
+    const gone = join(folder, "no such folder", "a.svg");
+    expect(await run(["export", demo, "--format", "svg", "--out", gone])).toMatchObject({
+      code: 2,
+      err: expect.stringContaining("--out: cannot be written"),
+    });
+    const out = join(folder, "whole.svg");
+    expect((await run(["export", demo, "--format", "svg", "--out", out])).code).toBe(0);
+    expect(readdirSync(folder).filter((name) => name.endsWith(".part"))).toEqual([]);
   });
 });
 

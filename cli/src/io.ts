@@ -1,4 +1,4 @@
-import { readFile, writeFile } from "node:fs/promises";
+import { readFile, rename, rm, stat, writeFile } from "node:fs/promises";
 import { buffer } from "node:stream/consumers";
 import { readJson, readScene, readUtf8 } from "@zanvo/core/document";
 import { BadInput } from "@zanvo/core/problem";
@@ -40,11 +40,22 @@ export function needed(call: Call, option: Valued): string {
   return value;
 }
 
-/** Writes a file that the call asks for. @throws BadInput when it cannot be written */
+/**
+ * Writes a file that the call asks for: whole, or not at all, so that a disk that is full leaves no half of it.
+ * @throws BadInput when it cannot be written
+ */
 export async function writeOut(out: string, content: string | Uint8Array): Promise<void> {
+  // What is no file, such as a terminal, is written to as it is.
+  const isSpecial = await stat(out).then(
+    (found) => !found.isFile(),
+    () => false,
+  );
+  const part = isSpecial ? out : `${out}.${process.pid}.part`;
   try {
-    await writeFile(out, content);
+    await writeFile(part, content);
+    if (!isSpecial) await rename(part, out);
   } catch (error) {
+    if (!isSpecial) await rm(part, { force: true });
     throw new BadInput([{ path: "--out", message: `cannot be written: ${(error as Error).message}.` }]);
   }
 }

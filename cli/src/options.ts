@@ -8,6 +8,9 @@ export const OPTIONS = {
   dpi: { type: "string" },
   tolerance: { type: "string" },
   without: { type: "string" },
+  by: { type: "string" },
+  ink: { type: "string" },
+  size: { type: "string" },
   paper: { type: "string" },
   overlap: { type: "string" },
   margin: { type: "string" },
@@ -18,6 +21,7 @@ export const OPTIONS = {
   photo: { type: "string" },
   data: { type: "string" },
   page: { type: "boolean" },
+  all: { type: "boolean" },
   transparent: { type: "boolean" },
   panel: { type: "boolean" },
   mirrored: { type: "boolean" },
@@ -28,6 +32,6 @@ export const OPTIONS = {
 } as const;
 
 /** The options that take no value, but for help. */
-export type Switch = "page" | "transparent" | "panel" | "mirrored" | "blue" | "blank" | "strict";
+export type Switch = "page" | "all" | "transparent" | "panel" | "mirrored" | "blue" | "blank" | "strict";
 /** The options that take a value. */
 export type Valued = Exclude<keyof typeof OPTIONS, Switch | "help">;

@@ -21,14 +21,18 @@ export const HELP = `zanvo: perspective from a shell. FILE may be - for standard
   zanvo check SCENE [--shot ID]                    findings, the most serious first
   zanvo export SCENE --format ${ids} --out FILE [--shot ID] [--dpi N] [--without KIND,...]
                                                    [--page] [--photo FILE] [--strict] [--transparent] [--panel]
-                                                   [--mirrored] [--blue]
+                                                   [--mirrored] [--blue] [--all] [--by kind|depth|thing|panel]
+                                                   [--ink colour|grey|black] [--size WIDTHxHEIGHT]
                                                    a shot, or with --page all panels of its page (or all
                                                    masses, as ${massesLabels}); OBJ with
                                                    --tolerance MM: how far its facets leave round faces;
                                                    with --photo the picture that lies under it;
                                                    --strict: exit 1 where one is missing;
                                                    a PNG without paper under its lines, or cropped to the panel;
-                                                   mirrored or in pale blue, to be transferred to another paper
+                                                   mirrored or in pale blue, to be transferred to another paper;
+                                                   --all: every shot, or with --page every page, in one ZIP;
+                                                   --by: what its layers are told apart by; dots in colours,
+                                                   greys or black alone, or just so many of them
   zanvo export SCENE --blank --format zip --out FILE [--shot ID] [--paper NAME] [--dpi N]
                                                    blank curved grids to trace, on the shot's sheet or a paper,
                                                    each as ${drawingLabels}

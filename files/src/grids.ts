@@ -2,7 +2,7 @@ import { Type, type Static } from "@sinclair/typebox";
 import { drawShot } from "@zanvo/core/drawing";
 import { fileName, type Shot } from "@zanvo/core/scene";
 import { blankGrids } from "@zanvo/core/shot";
-import { zipSync } from "fflate";
+import { zipOf } from "./zipOf";
 import { SHEET_FORMATS } from "./formats";
 
 /** How blank grids are ordered: the resolution of their PNGs. */
@@ -34,5 +34,5 @@ export async function blankGridFiles(
     }
   }
   // PNG and PDF are packed already.
-  return zipSync(files, { level: 1 });
+  return zipOf(files);
 }

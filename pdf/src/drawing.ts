@@ -1,4 +1,4 @@
-import type { Drawing, Photo } from "@zanvo/core/drawing";
+import { layerGroups, type Drawing, type Photo } from "@zanvo/core/drawing";
 import { middle, type Rect } from "@zanvo/core/geometry";
 import { BadInput } from "@zanvo/core/problem";
 import { addPage, MM, MAX_PAGE, newDocument, written, type Doc } from "./page";
@@ -44,7 +44,8 @@ export async function toPdf(drawing: Drawing, jpegs: ReadonlyMap<string, Buffer>
       const jpeg = jpegs.get(photo.picture);
       if (jpeg) optional.group(photo.name, () => layPhoto(doc, photo, jpeg));
     }
-    for (const layer of layers) optional.group(layer.label, () => drawLayer(doc, layer));
+    for (const { name, layers: own } of layerGroups(layers))
+      optional.group(name, () => own.forEach((layer) => drawLayer(doc, layer)));
     optional.close();
   });
 }

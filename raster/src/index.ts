@@ -1,3 +1,4 @@
 export { damaged, greyPhoto, jpegOf, openPhoto } from "./photo";
-export { toPng, toSvgWith, type Jpegs } from "./png";
+export { toPng } from "./png";
+export { toSvgWith, type Ink, type Jpegs, type PngOptions } from "./render";
 export { toOra, toPngSet } from "./layered";

@@ -1,7 +1,7 @@
-import type { Drawing } from "@zanvo/core/drawing";
+import { layerGroups, type Drawing } from "@zanvo/core/drawing";
 import { strToU8, zipSync, type Zippable } from "fflate";
-import sharp, { type Sharp } from "sharp";
-import { inDots, requireDpi, type PngOptions } from "./png";
+import { dotsOf, dpiFor, packed, type Dots } from "./dots";
+import { requireDpi, type PngOptions } from "./render";
 
 /** A layer of a drawing as a picture: what it is called, and where its picture lies, px. */
 interface LayerPicture {
@@ -14,23 +14,11 @@ interface LayerPicture {
 /** The longest side of the small picture in an OpenRaster file, px (its baseline). */
 const THUMBNAIL = 256;
 
-/** A drawing fallen apart into one for each of its layers, and for each picture under it, from the bottom up. */
+/** A drawing fallen apart into one for each group of its layers, and for each picture under it, from the bottom up. */
 const partsOf = (drawing: Drawing): readonly { readonly name: string; readonly part: Drawing }[] => [
   ...(drawing.photos ?? []).map((photo) => ({ name: photo.name, part: { ...drawing, layers: [], photos: [photo] } })),
-  ...drawing.layers.map((layer) => ({ name: layer.label, part: { ...drawing, layers: [layer], photos: [] } })),
+  ...layerGroups(drawing.layers).map(({ name, layers }) => ({ name, part: { ...drawing, layers, photos: [] } })),
 ];
-
-/** A picture in dots: four bytes for each. */
-interface Dots {
-  readonly data: Buffer;
-  readonly width: number;
-  readonly height: number;
-}
-
-async function dotsOf(drawing: Drawing, options: PngOptions): Promise<Dots> {
-  const { data, info } = await inDots(drawing, options).ensureAlpha().raw().toBuffer({ resolveWithObject: true });
-  return { data, width: info.width, height: info.height };
-}
 
 /** The rectangle of dots that are not clear; null where all are. */
 function drawnPart({ data, width, height }: Dots) {
@@ -49,20 +37,15 @@ function drawnPart({ data, width, height }: Dots) {
   return { left, top, width: right - left + 1, height: bottom - top + 1 };
 }
 
-/** Dots as a PNG that is quickly packed: files in layers hold many. */
-const packed = ({ data, width, height }: Dots, dpi: number): Sharp =>
-  sharp(data, { raw: { width, height, channels: 4 }, limitInputPixels: false })
-    .withMetadata({ density: dpi })
-    .png({ compressionLevel: 3 });
-
 /** The pictures of the layers, cut to what is drawn on each; layers with nothing on them are left out. */
 async function picturesOf(drawing: Drawing, options: PngOptions): Promise<LayerPicture[]> {
+  const dpi = dpiFor(drawing, options);
   const out: LayerPicture[] = [];
   for (const { name, part } of partsOf(drawing)) {
     const dots = await dotsOf(part, { ...options, transparent: true });
     const box = drawnPart(dots);
     if (!box) continue;
-    out.push({ name, png: await packed(dots, options.dpi).extract(box).toBuffer(), x: box.left, y: box.top });
+    out.push({ name, png: await packed(dots, dpi, options.ink).extract(box).toBuffer(), x: box.left, y: box.top });
   }
   return out;
 }
@@ -76,13 +59,14 @@ const escaped = (text: string): string => text.replace(/[&<>"]/g, (c) => ESCAPES
  * @throws BadInput when the picture would be too large, or the resolution is no sensible number
  */
 export async function toOra(drawing: Drawing, options: PngOptions): Promise<Uint8Array> {
-  requireDpi(drawing, options.dpi);
+  const dpi = dpiFor(drawing, options);
+  requireDpi(drawing, { ...options, dpi });
   const pictures = await picturesOf(drawing, options);
   const dots = await dotsOf(drawing, options);
   const { width, height } = dots;
-  const merged = await packed(dots, options.dpi).toBuffer();
-  const thumbnail = await packed(dots, options.dpi).resize(THUMBNAIL, THUMBNAIL, { fit: "inside" }).toBuffer();
-  const perInch = Math.round(options.dpi);
+  const merged = await packed(dots, dpi, options.ink).toBuffer();
+  const thumbnail = await packed(dots, dpi).resize(THUMBNAIL, THUMBNAIL, { fit: "inside" }).toBuffer();
+  const perInch = Math.round(dpi);
   const rows = pictures.map(
     ({ name, x, y }, i) =>
       `    <layer name="${escaped(name)}" src="data/layer${i}.png" x="${x}" y="${y}" opacity="1.0" ` +
@@ -113,10 +97,11 @@ const plainName = (name: string): string => name.replace(/[^\p{L}\p{N},.'()-]+/g
 
 /** A drawing as a PNG for each of its layers, all of one size and clear where nothing is drawn, in a ZIP. */
 export async function toPngSet(drawing: Drawing, options: PngOptions): Promise<Uint8Array> {
-  requireDpi(drawing, options.dpi);
+  const dpi = dpiFor(drawing, options);
+  requireDpi(drawing, { ...options, dpi });
   const files: Zippable = {};
   for (const [i, { name, part }] of partsOf(drawing).entries()) {
-    const png = await packed(await dotsOf(part, { ...options, transparent: true }), options.dpi).toBuffer();
+    const png = await packed(await dotsOf(part, { ...options, transparent: true }), dpi, options.ink).toBuffer();
     files[`${String(i + 1).padStart(2, "0")} ${plainName(name)}.png`] = [png, { level: 0 }];
   }
   return zipSync(files);

@@ -111,7 +111,7 @@ export function partOfStretch(stretch: Float64Array, bend: Float64Array | undefi
 const WHOLE: readonly number[] = [0, 1];
 
 /** Where a stretch begins, crosses spheres around the eye, and ends, as shares of it. */
-function cutsOf(stretch: Float64Array, eye: Vec3, radii: readonly number[]): readonly number[] {
+export function cutsOf(stretch: Float64Array, eye: Vec3, radii: readonly number[]): readonly number[] {
   const a = placeAlong(stretch, 0);
   const [p, d] = [sub(a, eye), sub(placeAlong(stretch, 1), a)];
   const [k, half, far] = [dot(d, d), dot(p, d), dot(p, p)];

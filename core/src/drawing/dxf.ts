@@ -1,6 +1,6 @@
 import type { Curves } from "../shot";
 import { curveCount } from "./bezier";
-import { ringCount, type Drawing, type Layer } from "./layer";
+import { layerGroups, ringCount, type Drawing, type Layer } from "./layer";
 
 /** A length in mm to the thousandth. */
 const mm = (value: number): string => String(Number(value.toFixed(3)));
@@ -62,16 +62,16 @@ function entities({ lines, curves, areas }: Layer, layer: string, height: number
 }
 
 /**
- * A drawing as a DXF of release 12 in true millimetres, a layer for each of its own; curves as polylines through their
+ * A drawing as a DXF of release 12 in true millimetres, a layer for each of its own or of their groups; curves as polylines through their
  * places, areas as closed ones.
  */
 export function toDxf({ height, layers }: Drawing): string {
   const taken = new Map<string, number>();
-  const named = layers.map((layer) => {
-    const name = layerName(layer.label);
+  const named = layerGroups(layers).map((group) => {
+    const name = layerName(group.name);
     const before = taken.get(name) ?? 0;
     taken.set(name, before + 1);
-    return { layer, name: before ? `${name.slice(0, 28)}_${before + 1}` : name };
+    return { layers: group.layers, name: before ? `${name.slice(0, 28)}_${before + 1}` : name };
   });
   const table = named.map(({ name }) => groups([0, "LAYER"], [2, name], [70, 0], [62, 7], [6, "CONTINUOUS"]));
   return [
@@ -84,7 +84,7 @@ export function toDxf({ height, layers }: Drawing): string {
     ...table,
     groups([0, "ENDTAB"], [0, "ENDSEC"]),
     groups([0, "SECTION"], [2, "ENTITIES"]),
-    ...named.flatMap(({ layer, name }) => entities(layer, name, height)),
+    ...named.flatMap((group) => group.layers.flatMap((layer) => entities(layer, group.name, height))),
     groups([0, "ENDSEC"], [0, "EOF"]),
     "",
   ].join("\n");

@@ -5,6 +5,7 @@ export * from "./context";
 export { toDxf } from "./dxf";
 export * from "./transfer";
 export * from "./desk";
+export { GROUPINGS, type Grouping } from "./grouped";
 export { weightAt } from "./depth";
 export { howSeen, shadingOf } from "./howSeen";
 export * from "./layer";

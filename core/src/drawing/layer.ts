@@ -14,6 +14,8 @@ export interface Areas {
 export interface Layer {
   readonly id: string;
   readonly label: string;
+  /** What it belongs to, together with the layers beside it that say the same, where files are not by kind of layer. */
+  readonly group?: string;
   readonly style: Style;
   /** x1 y1 x2 y2 of every straight line, in sheet mm. */
   readonly lines: Float64Array;
@@ -30,6 +32,22 @@ export const NO_LINES = new Float64Array();
 
 /** The number of rings of filled areas. */
 export const ringCount = ({ starts }: Areas): number => Math.max(0, starts.length - 1);
+
+/** Layers that belong together in a file, and what they are called: those of a group, or one by itself. */
+export interface LayerGroup {
+  readonly name: string;
+  readonly layers: readonly Layer[];
+}
+
+/** The layers of a drawing by their groups, from the bottom up. */
+export function layerGroups(layers: readonly Layer[]): readonly LayerGroup[] {
+  const groups: { name: string; layers: Layer[] }[] = [];
+  layers.forEach((layer, i) => {
+    if (layer.group !== undefined && layer.group === layers[i - 1]?.group) groups.at(-1)!.layers.push(layer);
+    else groups.push({ name: layer.group ?? layer.label, layers: [layer] });
+  });
+  return groups;
+}
 
 /** Whether anything is drawn on a layer. */
 export const drawnOn = ({ lines, curves, areas }: Shapes): boolean =>

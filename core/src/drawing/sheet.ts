@@ -8,7 +8,8 @@ import { built } from "../world";
 import { howSeen, shadingOf } from "./howSeen";
 import { compose } from "./compose";
 import { contextOf, sheetRect } from "./context";
-import type { Drawing, Photo } from "./layer";
+import { groupedLayers, type Grouping } from "./grouped";
+import type { Drawing, Layer, Photo } from "./layer";
 import { LAYER_KINDS, type LayerKind } from "./layers";
 import type { Ring } from "./cut";
 import { panelsOver } from "./over";
@@ -27,11 +28,14 @@ function photosOf({ references }: Scene, shot: Shot): Photo[] {
 }
 
 /** The drawing of one shot, from the edges that its eye sees; layers with nothing in them are left out. */
-export const draw = (scene: Scene, shot: Shot, visible: VisibleEdges, over?: readonly Ring[]): Drawing => ({
+export const draw = (scene: Scene, shot: Shot, visible: VisibleEdges): Drawing =>
+  drawn(scene, shot, compose(contextOf(scene, shot, visible)));
+
+const drawn = (scene: Scene, shot: Shot, layers: readonly Layer[]): Drawing => ({
   title: `${scene.title}: ${shot.name}`,
   width: shot.sheet.width,
   height: shot.sheet.height,
-  layers: compose({ ...contextOf(scene, shot, visible), over }),
+  layers,
   panel: shot.frame,
   photos: photosOf(scene, shot),
   ...pageBoxes(shot.sheet),
@@ -47,14 +51,22 @@ const OF_SHEET: readonly string[] = LAYER_KINDS.filter((kind: LayerKind) => kind
 /**
  * A shot of a scene as a drawing, from nothing: solids built, hidden lines found, everything laid on the sheet.
  * @param without kinds of layer to leave out, whatever the shot shows
+ * @param by what layers are told apart by; by their kind where nothing is said
  * @throws BadInput for a shot or a kind of layer that does not exist
  */
-export function drawShot(scene: Scene, shotId?: string, without: readonly string[] = []): Drawing {
-  return drawPanel(scene, shotOf(scene, shotId), without);
+export function drawShot(scene: Scene, shotId?: string, without?: readonly string[], by?: Grouping): Drawing {
+  return drawPanel(scene, shotOf(scene, shotId), { without, by });
 }
 
-/** A shot as `drawShot`. @param over what lies over it on its page */
-function drawPanel(scene: Scene, shot: Shot, without: readonly string[], over?: readonly Ring[]): Drawing {
+/** What is wanted of a panel: kinds of layer to leave out, what layers are told apart by, and what lies over it. */
+interface Wanted {
+  readonly without?: readonly string[];
+  readonly by?: Grouping;
+  readonly over?: readonly Ring[];
+}
+
+/** A shot as `drawShot`. */
+function drawPanel(scene: Scene, shot: Shot, { without = [], by = "kind", over }: Wanted): Drawing {
   const unknown = without.find((kind) => !LEFT_OUT.includes(kind));
   if (unknown !== undefined) {
     throw new BadInput([
@@ -67,7 +79,10 @@ function drawPanel(scene: Scene, shot: Shot, without: readonly string[], over?: 
   const { leastAngle, within } = howSeen(shot);
   const shading = shadingOf(lightsOf(scene, shot), { show });
   const { solids, details } = cutAway(built(scene.elements, { eye, leastAngle }), eye, shot.cutaway);
-  return draw(scene, { ...shot, show, under }, visibleEdges(solids, eye, details, within, shading), over);
+  const visible = visibleEdges(solids, eye, details, within, shading);
+  const shown = { ...shot, show, under };
+  const of = solids.map(({ id }) => id);
+  return drawn(scene, shown, groupedLayers({ ...contextOf(scene, shown, visible), over }, of, by));
 }
 
 /**
@@ -75,15 +90,22 @@ function drawPanel(scene: Scene, shot: Shot, without: readonly string[], over?: 
  * once.
  * @throws BadInput as `drawShot`
  */
-export function drawPage(scene: Scene, shotId?: string, without: readonly string[] = []): Drawing {
+export function drawPage(scene: Scene, shotId?: string, without?: readonly string[], by?: Grouping): Drawing {
   const panels = pageOf(scene, shotOf(scene, shotId));
-  const [first, ...rest] = panels.map((panel) => drawPanel(scene, panel, without, panelsOver(scene, panel)));
+  const [first, ...rest] = panels.map((panel) =>
+    drawPanel(scene, panel, { without, by, over: panelsOver(scene, panel) }),
+  );
   if (rest.length === 0) return first;
   const photos = [first, ...rest].flatMap((drawing) => drawing.photos ?? []);
   const layers = [first, ...rest].flatMap((drawing, i) =>
     drawing.layers
       .filter(({ id }) => i === 0 || !OF_SHEET.includes(id))
-      .map((layer) => ({ ...layer, id: `panel-${i + 1}-${layer.id}`, label: `${panels[i].name}: ${layer.label}` })),
+      .map(({ group, ...layer }) => ({
+        ...layer,
+        id: `panel-${i + 1}-${layer.id}`,
+        label: `${panels[i].name}: ${layer.label}`,
+        ...(group === undefined ? {} : { group: by === "panel" ? group : `${panels[i].name}: ${group}` }),
+      })),
   );
   return {
     ...first,

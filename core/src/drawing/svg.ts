@@ -1,7 +1,7 @@
 import { middle } from "../geometry";
 import type { Curves } from "../shot";
 import { cubicsOf, curveCount } from "./bezier";
-import { ringCount, type Areas, type Drawing, type Layer, type Photo } from "./layer";
+import { layerGroups, ringCount, type Areas, type Drawing, type Layer, type LayerGroup, type Photo } from "./layer";
 
 const ESCAPES: Readonly<Record<string, string>> = { "&": "&amp;", "<": "&lt;", ">": "&gt;", '"': "&quot;" };
 /** Text that is safe in XML: markup escaped, control characters left out. */
@@ -67,6 +67,15 @@ function group(layer: Layer, weight: number): string {
   ].join("\n");
 }
 
+/** Layers of one group in one of their own; a layer by itself stands alone. */
+function groupOf({ name, layers }: LayerGroup, place: number, weight: number): string {
+  const inner = layers.map((layer) => group(layer, weight));
+  if (layers[0].group === undefined) return inner.join("\n");
+  return [`<g id="part-${place + 1}" ${editorLayer(name)}>`, `<title>${xml(name)}</title>`, ...inner, "</g>"].join(
+    "\n",
+  );
+}
+
 /** A picture under the drawing, cut at its panel. */
 function photo({ name, at, turn, clip, opacity }: Photo, href: string, id: string): string {
   const [cx, cy] = middle(at);
@@ -101,7 +110,7 @@ export function toSvg(
       const href = hrefs.get(one.picture);
       return href === undefined ? [] : [photo(one, href, `photo-${i + 1}`)];
     }),
-    ...layers.map((layer) => group(layer, weight)),
+    ...layerGroups(layers).map((one, i) => groupOf(one, i, weight)),
     "</svg>",
     "",
   ].join("\n");

@@ -1,7 +1,7 @@
 import type { FormatInfo } from "@zanvo/core/answers";
 import type { Drawing } from "@zanvo/core/drawing";
 import type { Scene } from "@zanvo/core/scene";
-import type { Jpegs } from "@zanvo/raster";
+import type { Jpegs, PngOptions } from "@zanvo/raster";
 
 export type Content = string | Uint8Array;
 
@@ -14,6 +14,9 @@ export interface DrawingOptions {
   /** For what is made of dots: without paper under the lines, and cut to the panel. */
   readonly transparent?: boolean;
   readonly toPanel?: boolean;
+  /** With what it is printed, and just how many dots it has, where that is said instead of a resolution. */
+  readonly ink?: PngOptions["ink"];
+  readonly size?: PngOptions["size"];
 }
 
 /** A format that a drawing can be written as. What writes it is loaded when it is first used. */

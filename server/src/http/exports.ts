@@ -1,6 +1,6 @@
 import { BadInput } from "@zanvo/core/problem";
 import type { System } from "@zanvo/core/units";
-import { FORMATS } from "@zanvo/files";
+import { FORMATS, howWritten } from "@zanvo/files";
 import type { Pictures, Store } from "@zanvo/store";
 import { picturesNamedIn } from "@zanvo/store";
 import { Router } from "express";
@@ -26,7 +26,7 @@ export function formats(): Router {
 export function exportedFiles(store: Store, pictures: Pictures, jobs: Jobs): Router {
   const router = Router({ mergeParams: true });
   router.get("/:file", async (req, res) => {
-    const [, shot, format = ""] = /^(.+)\.([a-z]+)$/.exec(req.params.file) ?? [];
+    const [, shot, format = ""] = /^(.+)\.([a-z-]+)$/.exec(req.params.file) ?? [];
     const text = await readable(jobs, await store.read(idOf(req.params)));
     const known = FORMATS.find(({ id }) => id === format);
     const named = known?.of === "drawing" ? picturesNamedIn(Buffer.from(text)) : [];
@@ -41,6 +41,7 @@ export function exportedFiles(store: Store, pictures: Pictures, jobs: Jobs): Rou
         toPanel: req.query.panel !== undefined,
         page: req.query.page !== undefined,
         tolerance: req.query.tolerance === undefined ? undefined : Number(one(req.query.tolerance)),
+        how: howWritten({ by: one(req.query.by), ink: one(req.query.ink), size: one(req.query.size) }),
         without: one(req.query.without)?.split(",").filter(Boolean),
         pictures: Object.fromEntries(
           await Promise.all(named.map(async (picture) => [picture, await pictures.find(picture, false)] as const)),
@@ -50,7 +51,7 @@ export function exportedFiles(store: Store, pictures: Pictures, jobs: Jobs): Rou
     );
     res.set("Cache-Control", "no-cache");
     if (missing.length) res.set("X-Missing-Photos", encodeURIComponent(missing.join(", ")));
-    if (req.query.download !== undefined) res.attachment(`${name}.${format}`);
+    if (req.query.download !== undefined) res.attachment(`${name}.${known?.extension ?? format}`);
     res.type(known?.mime ?? format).send(typeof content === "string" ? content : Buffer.from(content));
   });
   router.all("/:file", onlyMethods("GET"));

@@ -184,6 +184,21 @@ describe("exports over HTTP", () => {
     expect(await png("transparent")).toMatchObject({ size: { width: 2100, height: 1485 }, alpha: false });
   });
 
+  it("are of every format that there is, named with its ending, in groups, inks and sizes", async () => {
+    const address = (await create()).headers.location;
+    const formats = (await request(app).get("/api/formats")).body as { id: string; extension: string }[];
+    expect(formats.length).toBeGreaterThan(8);
+    for (const { id, extension } of formats) {
+      const { status, headers } = await request(app).get(`${address}/exports/s1.${id}?dpi=40&download`);
+      expect([id, status]).toEqual([id, 200]);
+      expect(headers["content-disposition"]).toMatch(new RegExp(`\\.${extension}"?$`));
+    }
+    const png = await request(app).get(`${address}/exports/s1.png?size=400x300&ink=black`);
+    expect(await sharp(png.body as Buffer).metadata()).toMatchObject({ width: 400, height: 300 });
+    const wrong = await request(app).get(`${address}/exports/s1.png?ink=red`);
+    expect(`${wrong.status} ${wrong.body.detail}`).toBe("400 ink: must be one of: colour, grey, black.");
+  });
+
   it("refuse an unknown shot, format or kind of line, and a picture of 2,000,000 px", async () => {
     const address = (await create()).headers.location;
     const detail = async (path: string) => {

@@ -2,7 +2,7 @@ import { readScene } from "@zanvo/core/document";
 import { drawPage, drawShot, LAYER_KINDS, tellMissing, toSvg, transferred, type Transfer } from "@zanvo/core/drawing";
 import { fileName, shotOf } from "@zanvo/core/scene";
 import type { System } from "@zanvo/core/units";
-import { formatOf, type Content } from "@zanvo/files";
+import { formatOf, type Content, type HowWritten } from "@zanvo/files";
 import { recipePdf, slipPdf } from "@zanvo/pdf";
 import { givenIn, recipeOf } from "@zanvo/core/recipes";
 import { jpegOf } from "@zanvo/raster";
@@ -27,6 +27,7 @@ export interface ExportOrder {
   /** How far flat faces may leave round ones, mm. */
   readonly tolerance?: number;
   readonly without?: readonly string[];
+  readonly how: HowWritten;
   /** Where the pictures are that may lie under the drawing, by name; null for what is not on this machine. */
   readonly pictures: Readonly<Record<string, string | null>>;
 }
@@ -48,6 +49,7 @@ async function toFile({
   without,
   pictures,
   transfer,
+  how: { by, ...dotted },
   ...dots
 }: ExportOrder): Promise<Exported> {
   const scene = readScene(text);
@@ -56,14 +58,14 @@ async function toFile({
     shotOf(scene, shot);
     return { content: await wanted.write(scene, { tolerance }), name: fileName(scene.title), missing: [] };
   }
-  const drawing = transferred((page ? drawPage : drawShot)(scene, shot, without), transfer);
+  const drawing = transferred((page ? drawPage : drawShot)(scene, shot, without, by), transfer);
   const jpegs = new Map<string, Buffer>();
   for (const { picture } of drawing.photos ?? []) {
     const path = pictures[picture];
     if (path) jpegs.set(picture, await jpegOf(await readFile(path)));
   }
   const { drawing: told, missing } = tellMissing(drawing, jpegs);
-  return { content: await wanted.write(told, { ...dots, jpegs }), name: fileName(drawing.title), missing };
+  return { content: await wanted.write(told, { ...dots, ...dotted, jpegs }), name: fileName(drawing.title), missing };
 }
 
 export const exported = (order: ExportOrder) => answer(() => toFile(order));

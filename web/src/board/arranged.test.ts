@@ -1,6 +1,6 @@
 import { keptInMemory } from "../../testing";
 import { createColumn, WIDTHS } from "./createColumn";
-import { createHandOver } from "./createHandOver";
+import { createHandOver } from "./handOver/createHandOver";
 
 describe("the column of tools", () => {
   it("is at the next visit as one arranged it, and never too narrow or too wide", () => {
@@ -33,6 +33,11 @@ describe("the choices of handing over", () => {
     createHandOver(memory).chooseHandOver({ without: ["frame"], dpi: 600, transparent: true });
     expect(createHandOver(memory).useHandOver.getState()).toEqual({
       dpi: 600,
+      size: null,
+      by: "kind",
+      ink: "colour",
+      all: false,
+      presets: [],
       without: ["frame"],
       whole: true,
       transparent: true,

@@ -27,7 +27,7 @@ const FittingsPanel = lazily(async () => (await import("./fittings/FittingsPanel
 const StreetPanel = lazily(async () => (await import("./street/StreetPanel")).StreetPanel);
 const LightPanel = lazily(async () => (await import("./light/LightPanel")).LightPanel);
 const ReferencesPanel = lazily(async () => (await import("./panels/ReferencesPanel")).ReferencesPanel);
-const HandOverPanel = lazily(async () => (await import("./panels/HandOverPanel")).HandOverPanel);
+const HandOverPanel = lazily(async () => (await import("./handOver/HandOverPanel")).HandOverPanel);
 
 export interface Stage {
   readonly id: StageId;

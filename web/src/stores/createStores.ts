@@ -1,6 +1,6 @@
 import { createScene, restoreScene, saveScene } from "../api";
 import { createColumn } from "../board/createColumn";
-import { createHandOver } from "../board/createHandOver";
+import { createHandOver } from "../board/handOver/createHandOver";
 import { createVisibility } from "../board/desk/createVisibility";
 import { createTangents } from "../board/createTangents";
 import { createLamp } from "../createLamp";

@@ -1,11 +1,7 @@
 import { exportPath, fetchExport } from "../../api";
-import { LAYER_KINDS } from "@zanvo/core/drawing";
+import { NOT_GRID } from "./grid";
 import { useStores } from "../../stores";
 import { Button, useWork, Working } from "../../ui";
-
-/** Layers that make up the grid that one draws over. */
-const GRID = ["bundles", "squares", "horizon", "frame"];
-const NOT_GRID = [...LAYER_KINDS.map(({ id }): string => id), "photo"].filter((id) => !GRID.includes(id));
 
 interface CopyFieldsProps {
   readonly dpi: number;

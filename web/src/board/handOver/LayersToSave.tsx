@@ -1,0 +1,44 @@
+import { LAYER_KINDS, strengthOf } from "@zanvo/core/drawing";
+import { lightsOf } from "@zanvo/core/light";
+import { useStores } from "../../stores";
+import { Check, Select, type Option } from "../../ui";
+import type { FileChoices } from "./createHandOver";
+
+const BY: readonly Option<FileChoices["by"]>[] = [
+  ["kind", "Kind of line"],
+  ["depth", "Depth"],
+  ["thing", "Thing"],
+  ["panel", "Panel"],
+];
+
+/** Which layers go into a file, and what they are told apart by. */
+export function LayersToSave() {
+  const { useDocument, useShot, useHandOver, chooseHandOver } = useStores();
+  const { without, by } = useHandOver();
+  const shot = useShot();
+  const lights = useDocument(({ scene }) => scene.lights);
+  const isLit = lightsOf({ lights }, shot).length > 0;
+  const layers = [
+    ...LAYER_KINDS.filter((kind) => strengthOf(kind, shot) > 0 && (isLit || !kind.ofLights)),
+    ...(shot.under ? [{ id: "photo", label: "The photo under it" }] : []),
+  ];
+  const set = (id: string, isIn: boolean) =>
+    chooseHandOver({ without: isIn ? without.filter((one) => one !== id) : [...without, id] });
+  return (
+    <fieldset>
+      <legend className="font-medium">On the paper</legend>
+      <div className="grid grid-cols-2">
+        {layers.map(({ id, label }) => (
+          <Check key={id} label={label} checked={!without.includes(id)} onChange={(isIn) => set(id, isIn)} />
+        ))}
+      </div>
+      <Select
+        labelled
+        label="Layers of files by"
+        value={by}
+        options={BY}
+        onChange={(next) => chooseHandOver({ by: next })}
+      />
+    </fieldset>
+  );
+}
