@@ -103,7 +103,8 @@ test("pens, a mirrored drawing and its shadows go into the file", async ({ page 
   };
   const areaOf = (svg: string) => /<g id="shadows"[^]*?<path d="M([\d.]+) [\d.]+/.exec(svg)?.[1];
   const svg = await file();
-  expect(svg).toMatch(/<g id="outlines"[^>]* stroke-width="0\.7"/);
+  expect(svg).toMatch(/<g id="frame"[^>]* stroke-width="0\.7"/);
+  expect(svg).toContain('<g id="profile');
   const x = Number(areaOf(svg));
   await page.getByText("To be transferred to other paper").click();
   await page.getByLabel("Mirrored, to be rubbed off its back").click();
