@@ -166,6 +166,7 @@ test("the drawing is saved as SVG in true mm and as PNG of a chosen resolution",
     const one = await going;
     return { name: one.suggestedFilename(), content: await readFile(await one.path()) };
   };
+  await page.getByText("On the paper").click();
   await page.getByLabel("Grids").uncheck();
   const svg = await file(/^Export SVG/);
   expect(svg.name).toBe("Test-table-First-shot.svg");

@@ -1,4 +1,5 @@
 import { expect, test } from "@playwright/test";
+import { readFileSync } from "node:fs";
 import { openNew, saved, type, withKiosk } from "./table";
 
 test("a page gets a slanted panel that bleeds off, a balloon, crop marks and its number, and its PDF the boxes", async ({
@@ -86,4 +87,49 @@ test("lines are inked by depth, with a pen for profiles, by a loose hand; a way 
   const before = await surfaces.count();
   await page.getByRole("checkbox", { name: "Show it as it will be inked" }).check();
   await expect(surfaces).toHaveCount(before - 1);
+});
+
+test("files are made by a preset: all shots at once, of just so many black dots, in layers by thing", async ({
+  page,
+}) => {
+  await openNew(page, (scene) => {
+    withKiosk(scene);
+    const [shot] = scene.shots;
+    scene.shots.push({ ...shot, id: "s2", name: "From the corner", gaze: { ...shot.gaze, heading: 20 } });
+  });
+  await page.keyboard.press("0");
+  const file = async (name: string | RegExp) => {
+    const coming = page.waitForEvent("download");
+    await page.getByRole("button", { name, exact: true }).click();
+    const download = await coming;
+    return { name: download.suggestedFilename(), bytes: readFileSync(await download.path()) };
+  };
+  await page.getByLabel("Just so many pixels").check();
+  await type(page, "Pixels across", "640");
+  await type(page, "Pixels down", "400");
+  await page.getByLabel("Ink", { exact: true }).selectOption("black");
+  await page.getByText("Presets").click();
+  await page.getByLabel("Name of a preset").fill("For the blog");
+  await page.getByRole("button", { name: "Keep these" }).click();
+  await page.getByRole("button", { name: "As usual" }).click();
+  await expect(page.getByLabel("Resolution", { exact: true })).toHaveValue("300");
+  await page.reload();
+  await page.getByText("Presets").click();
+  await page.getByRole("button", { name: "For the blog", exact: true }).click();
+  const { bytes: png } = await file("Export PNG");
+  // Width, height and depth of a PNG stand at bytes 16, 20 and 24 of its file (PNG 1.2, 11.2.2).
+  expect([png.readUInt32BE(16), png.readUInt32BE(20), png[24]]).toEqual([640, 400, 1]);
+  await page.getByLabel("All 2 shots, in one ZIP").check();
+  const all = await file("Export PNG");
+  expect(all.name).toBe("Test-table-all-shots.zip");
+  expect(all.bytes.toString("latin1")).toContain("02 From-the-corner.png");
+  await page.getByLabel("All 2 shots, in one ZIP").uncheck();
+  const set = await file("Export PNG for each layer");
+  expect(set.name).toMatch(/\.zip$/);
+  await page.getByText("On the paper").click();
+  await page.getByLabel("Layers of files by").selectOption("thing");
+  const { bytes: svg } = await file("Export SVG in true millimetres");
+  expect(svg.toString()).toMatch(/<g id="part-\d+" [^>]*inkscape:label="Kiosk"/);
+  await page.getByRole("button", { name: "Delete the preset For the blog" }).click();
+  await expect(page.getByRole("button", { name: "For the blog", exact: true })).toHaveCount(0);
 });

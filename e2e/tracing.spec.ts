@@ -227,6 +227,7 @@ test("walls have their true proportions and bays, are saved flat, and are raised
     return readFileSync(await out.path(), "utf8");
   };
   expect(await svg()).toMatch(/<image [^>]*href="data:image\/jpeg;base64,/);
+  await page.getByText("On the paper").click();
   await page.getByRole("checkbox", { name: "The photo under it" }).uncheck();
   expect(await svg()).not.toContain("<image");
 });

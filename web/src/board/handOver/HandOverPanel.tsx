@@ -70,15 +70,15 @@ export function HandOverPanel() {
   const [ofDots, ofLines] = [true, false].map((dots) => formats.filter((format) => (format.dots ?? false) === dots));
   const { work, save } = useExport();
   return (
-    <div className="space-y-3">
+    <div className="space-y-2">
       <Check label="Show it as it will be inked" checked={inked} onChange={(on) => chooseHandOver({ inked: on })} />
-      <LayersToSave />
-      <HowMany />
       <PenFields />
       <DepthFields />
       <HandFields />
+      <LayersToSave />
       <TransferFields />
       <PresetFields />
+      <HowMany />
       {ofLines.map((format, i) => (
         <SaveAs key={format.id} format={format} primary={i === 0} busy={work.busy} onSave={save} />
       ))}

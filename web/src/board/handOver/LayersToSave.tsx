@@ -1,7 +1,7 @@
 import { LAYER_KINDS, strengthOf } from "@zanvo/core/drawing";
 import { lightsOf } from "@zanvo/core/light";
 import { useStores } from "../../stores";
-import { Check, Select, type Option } from "../../ui";
+import { Check, Fold, Select, type Option } from "../../ui";
 import type { FileChoices } from "./createHandOver";
 
 const BY: readonly Option<FileChoices["by"]>[] = [
@@ -22,11 +22,11 @@ export function LayersToSave() {
     ...LAYER_KINDS.filter((kind) => strengthOf(kind, shot) > 0 && (isLit || !kind.ofLights)),
     ...(shot.under ? [{ id: "photo", label: "The photo under it" }] : []),
   ];
+  const left = layers.filter(({ id }) => without.includes(id)).length;
   const set = (id: string, isIn: boolean) =>
     chooseHandOver({ without: isIn ? without.filter((one) => one !== id) : [...without, id] });
   return (
-    <fieldset>
-      <legend className="font-medium">On the paper</legend>
+    <Fold title={left > 0 ? `On the paper, without ${left}` : "On the paper"}>
       <div className="grid grid-cols-2">
         {layers.map(({ id, label }) => (
           <Check key={id} label={label} checked={!without.includes(id)} onChange={(isIn) => set(id, isIn)} />
@@ -39,6 +39,6 @@ export function LayersToSave() {
         options={BY}
         onChange={(next) => chooseHandOver({ by: next })}
       />
-    </fieldset>
+    </Fold>
   );
 }
