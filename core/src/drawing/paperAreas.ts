@@ -1,4 +1,4 @@
-import { dot, norm, scale, sub, type Rect, type Vec2, type Vec3 } from "../geometry";
+import { between2, between3, cutRing, dot, norm, scale, sub, type Rect, type Vec2, type Vec3 } from "../geometry";
 import { project, sightPlanes, type View } from "../shot";
 import type { FaceAreas } from "../visibility";
 import type { Areas } from "./layer";
@@ -6,27 +6,10 @@ import type { Areas } from "./layer";
 /** Sides of areas are drawn in chords of no more than this in a curved lens, radians. */
 const CHORD = 0.01;
 
-/** The part of a ring on the inner side of a half-space or half-plane (Sutherland and Hodgman, 1974, from memory). */
-function cut<P>(ring: readonly P[], inside: (p: P) => number, mix: (p: P, q: P, t: number) => P): readonly P[] {
-  return ring.flatMap((p, i) => {
-    const q = ring[(i + 1) % ring.length];
-    const [hp, hq] = [inside(p), inside(q)];
-    const crossing = hp >= 0 !== hq >= 0 ? [mix(p, q, hp / (hp - hq))] : [];
-    return hp >= 0 ? [p, ...crossing] : crossing;
-  });
-}
-
-const mix3 = (p: Vec3, q: Vec3, t: number): Vec3 => [
-  p[0] + t * (q[0] - p[0]),
-  p[1] + t * (q[1] - p[1]),
-  p[2] + t * (q[2] - p[2]),
-];
-const mix2 = (p: Vec2, q: Vec2, t: number): Vec2 => [p[0] + t * (q[0] - p[0]), p[1] + t * (q[1] - p[1])];
-
 /** A ring of the world on paper in a straight lens, cut at the panel before it is projected. */
 function straightRing(view: View, planes: readonly Vec3[], ring: readonly Vec3[]): readonly Vec2[] {
   const from = ring.map((p) => sub(p, view.eye));
-  const seen = planes.reduce<readonly Vec3[]>((left, plane) => cut(left, (p) => dot(plane, p), mix3), from);
+  const seen = planes.reduce<readonly Vec3[]>((left, plane) => cutRing(left, (p) => dot(plane, p), between3), from);
   return seen.flatMap((p) => {
     const deep = dot(p, view.forward);
     const k = view.distance / deep;
@@ -58,7 +41,7 @@ function curvedRing(view: View, ring: readonly Vec3[]): readonly Vec2[] {
 const withinRect = (ring: readonly Vec2[], { x, y, width, height }: Rect): readonly Vec2[] =>
   [([u]: Vec2) => u - x, ([u]: Vec2) => x + width - u, ([, v]: Vec2) => v - y, ([, v]: Vec2) => y + height - v].reduce<
     readonly Vec2[]
-  >((left, inside) => cut(left, inside, mix2), ring);
+  >((left, inside) => cutRing(left, inside, between2), ring);
 
 /** The rings of areas in the world on paper, cut at the panel. @param keep which of them, by number */
 export function areasOnPaper(view: View, { xyz, starts }: FaceAreas, keep: (ring: number) => boolean): Areas {

@@ -4,4 +4,5 @@ export * from "./homography";
 export * from "./random";
 export * from "./intervals";
 export * from "./rect";
+export * from "./ring";
 export * from "./vec";

@@ -1,8 +1,8 @@
 import type { Vec3 } from "../geometry";
-import { buildCache, type Built, type Detail, type Element, type Region, type Solid } from "../world";
+import { buildCache, type Built, type Detail, type Element, type Solid } from "../world";
 import { cutAway } from "./cutaway";
 import { byDrawnOn, visibleEdgesInParts, type Drawn } from "./edges";
-import type { Shading } from "./shades";
+import type { SeenPart, Shading } from "./shades";
 import { SightMemory } from "./sightMemory";
 import { joined, type VisibleEdges } from "./visibleEdges";
 
@@ -56,7 +56,7 @@ export function visibilityCache(): (
   let known = new Map<string, VisibleEdges>();
   const memories = new Map<string, SightMemory>();
   /** The parts of faces that are seen from a place, which no light changes. */
-  const areas = new Map<string, Map<string, Region>>();
+  const areas = new Map<string, Map<string, SeenPart>>();
   const drawn = new WeakMap<readonly Detail[], Drawn>();
   /** What was seen from a place; it is taken out, so that a look that is broken off leaves nothing of itself. */
   const memoryOf = (at: string): SightMemory => {
@@ -77,7 +77,7 @@ export function visibilityCache(): (
     const parts: VisibleEdges[] = [];
     const seen = cutAway(now, eye, cutaway);
     const memory = memoryOf(at);
-    const seenParts = areas.get(at) ?? new Map<string, Region>();
+    const seenParts = areas.get(at) ?? new Map<string, SeenPart>();
     if (shading) {
       areas.delete(at);
       areas.set(at, seenParts);

@@ -1,5 +1,5 @@
 import { dot, norm, sub, type Vec3 } from "../geometry";
-import { encloses, facing, type Detail, type Region, type Solid } from "../world";
+import { encloses, facing, type Detail, type Solid } from "../world";
 import { seenFrom } from "./directions";
 import { Parts } from "./gathered";
 import { grouped } from "./grouped";
@@ -7,7 +7,7 @@ import { cutThrough, intersectionCurves } from "./intersections";
 import { TOUCH, type Occluder } from "./occluder";
 import { hiddenWhole } from "./occlusionProfile";
 import { NO_AREAS } from "./faceAreas";
-import { shadesOf, type Shading } from "./shades";
+import { shadesOf, type SeenPart, type Shading } from "./shades";
 import { Sight } from "./sight";
 import { SightMemory, type EyeSide } from "./sightMemory";
 import { joined, type VisibleEdges } from "./visibleEdges";
@@ -39,7 +39,7 @@ interface Looking {
   /** The areas that are wanted. */
   readonly shading?: Shading;
   /** The parts of faces that the eye saw, for as long as the world stays as it is. */
-  readonly parts?: Map<string, Region>;
+  readonly parts?: Map<string, SeenPart>;
 }
 
 /** Round faces are exact within this where nothing is said, rad: 0.05 mm at a picture distance of a metre. */
@@ -73,7 +73,7 @@ export function* visibleEdgesInParts(
     drawn = byDrawnOn(details),
     within = WITHIN,
     shading,
-    parts = new Map(),
+    parts = new Map<string, SeenPart>(),
   } = looking;
   const cut = cutThrough(world);
   const solids = memory.facing(world, cut, (solid, isCut) =>
@@ -132,7 +132,7 @@ export function* visibleEdgesInParts(
     return;
   }
   const front = (s: number, f: number) => stands[s].inside || stands[s].heights[f] > TOUCH;
-  const shades = shadesOf({ world, solids, eye, front, lost, near, within, parts }, shading);
+  const shades = shadesOf({ world, solids, eye, front, lost, near, within, drawn, parts }, shading);
   let next = shades.next();
   for (; !next.done; next = shades.next()) yield out.handOut();
   yield out.handOut({ ...faces, areas: next.value });

@@ -18,6 +18,10 @@ export interface FaceAreas {
   readonly solid: Uint32Array;
   /** Of each ring, the unit normal of its face, three numbers. */
   readonly normals: Float32Array;
+  /** Of each ring, the number of the surface that it is of: facets of one round surface have the same. */
+  readonly surface: Uint32Array;
+  /** Of each ring, 1 where it closes a recess at its back, such as the pane of a window; else 0. */
+  readonly recess: Uint8Array;
 }
 
 /** What stands in the place of a light for parts that are seen, lit or not. */
@@ -29,23 +33,31 @@ export const NO_AREAS: FaceAreas = {
   light: new Uint8Array(),
   solid: new Uint32Array(),
   normals: new Float32Array(),
+  surface: new Uint32Array(),
+  recess: new Uint8Array(),
 };
+
+/** What is told of the rings of one part of a surface. */
+export interface PartOf {
+  readonly solid: number;
+  readonly surface: number;
+  readonly normal: Vec3;
+  readonly isRecess?: boolean;
+}
 
 /** Gathers rings. */
 export class AreaBook {
   private readonly xyz: number[] = [];
   private readonly starts: number[] = [0];
   private readonly light: number[] = [];
-  private readonly solid: number[] = [];
-  private readonly normals: number[] = [];
+  private readonly of: PartOf[] = [];
 
-  put(rings: readonly (readonly Vec3[])[], light: number, solid: number, normal: Vec3): void {
+  put(rings: readonly (readonly Vec3[])[], light: number, of: PartOf): void {
     for (const ring of rings) {
       for (const p of ring) this.xyz.push(...p);
       this.starts.push(this.xyz.length / 3);
       this.light.push(light);
-      this.solid.push(solid);
-      this.normals.push(...normal);
+      this.of.push(of);
     }
   }
 
@@ -54,8 +66,10 @@ export class AreaBook {
       xyz: Float64Array.from(this.xyz),
       starts: Uint32Array.from(this.starts),
       light: Uint8Array.from(this.light),
-      solid: Uint32Array.from(this.solid),
-      normals: Float32Array.from(this.normals),
+      solid: Uint32Array.from(this.of, ({ solid }) => solid),
+      normals: Float32Array.from(this.of.flatMap(({ normal }) => normal)),
+      surface: Uint32Array.from(this.of, ({ surface }) => surface),
+      recess: Uint8Array.from(this.of, ({ isRecess }) => (isRecess ? 1 : 0)),
     };
   }
 }

@@ -4,4 +4,5 @@ export { cutAway } from "./cutaway";
 export * from "./edges";
 export * from "./visibleEdges";
 export { NO_AREAS, OPEN_GROUND, SEEN, type FaceAreas } from "./faceAreas";
-export { SHADOW_REACH, type Shading } from "./shades";
+export { SHADOW_REACH } from "./receiver";
+export type { Shading } from "./shades";

@@ -1,5 +1,5 @@
-import { add, cross, dot, scale, unit, type Vec2, type Vec3 } from "../geometry";
-import { areaTwice, shared, without, type Face, type Region, type Solid } from "../world";
+import { add, between2, cross, cutRing, dot, scale, unit, type Vec2, type Vec3 } from "../geometry";
+import { areaTwice, shared, together, without, type Face, type Region, type Solid } from "../world";
 import { TOUCH } from "./occluder";
 
 /** Smaller areas than this are rounding, twice their area, square metres. */
@@ -21,14 +21,15 @@ export const onPlane = ({ right, up }: FacePlane, p: Vec3): Vec2 => [dot(p, righ
 export const inWorld = ({ origin, right, up }: FacePlane, [x, y]: Vec2): Vec3 =>
   add(origin, add(scale(right, x), scale(up, y)));
 
-/** A face on its plane, counter-clockwise; of a sheet, which has no edges, its parts. */
+/** A face on its plane, counter-clockwise; of a sheet, which has no edges, its parts; of a card, these as one. */
 export function outlineOnPlane(
-  { vertices, edges }: Solid,
+  { vertices, edges, card }: Solid,
   { loop, holes = [], pieces }: Face,
   plane: FacePlane,
 ): Region {
-  const rings = edges.length === 0 ? pieces : [loop, ...holes];
-  return rings.map((ring) => ring.map((n) => onPlane(plane, vertices[n])));
+  const rings = card || edges.length === 0 ? pieces : [loop, ...holes];
+  const outline = rings.map((ring) => ring.map((n) => onPlane(plane, vertices[n])));
+  return card ? together([outline]) : outline;
 }
 
 /** A rectangle around a region, a little larger, counter-clockwise. */
@@ -45,22 +46,6 @@ export function boundsOf(region: Region): readonly Vec2[] {
   ];
 }
 
-/** A convex ring cut by a half-plane a x + b y + c >= 0 (Sutherland and Hodgman, 1974, from memory). */
-function cutBy(ring: readonly Vec2[], a: number, b: number, c: number): Vec2[] {
-  const out: Vec2[] = [];
-  const at = ([x, y]: Vec2) => a * x + b * y + c;
-  for (let i = 0; i < ring.length; i++) {
-    const [p, q] = [ring[i], ring[(i + 1) % ring.length]];
-    const [hp, hq] = [at(p), at(q)];
-    if (hp >= 0) out.push(p);
-    if (hp >= 0 !== hq >= 0) {
-      const t = hp / (hp - hq);
-      out.push([p[0] + t * (q[0] - p[0]), p[1] + t * (q[1] - p[1])]);
-    }
-  }
-  return out;
-}
-
 /**
  * The part of a face's plane, within bounds, that a convex piece hides from an eye or a light: beyond the piece's plane
  * and within all its side planes, so a convex ring; null where it is none.
@@ -68,11 +53,12 @@ function cutBy(ring: readonly Vec2[], a: number, b: number, c: number): Vec2[] {
  */
 export function coveredOn(plane: FacePlane, bounds: readonly Vec2[], planes: Float64Array): readonly Vec2[] | null {
   const { origin, right, up } = plane;
-  let ring = bounds;
+  let ring: readonly Vec2[] = bounds;
   for (let i = 0; i < planes.length; i += 4) {
     const n: Vec3 = [planes[i], planes[i + 1], planes[i + 2]];
     const [a, b, c] = [dot(n, right), dot(n, up), dot(n, origin) - planes[i + 3]];
-    ring = i === 0 ? cutBy(ring, -a, -b, -c - TOUCH) : cutBy(ring, a, b, c);
+    const inside = ([x, y]: Vec2) => (i === 0 ? -a * x - b * y - c - TOUCH : a * x + b * y + c);
+    ring = cutRing(ring, inside, between2);
     if (ring.length < 3) return null;
   }
   return areaTwice(ring) > SLIVER ? ring : null;

@@ -1,48 +1,11 @@
 import fc from "fast-check";
-import { BoxGeometry, DoubleSide, Mesh, MeshBasicMaterial, Raycaster, Vector3 } from "three";
+import { Raycaster, Vector3 } from "three";
 import { between } from "../../testing";
+import { boxes, house, REVEAL, WIDE } from "../../testing/recessed";
 import { along, distance2, norm, sub, type Vec3 } from "../geometry";
-import { built, DETAIL_KINDS, type Building, type Front } from "../world";
+import { built, DETAIL_KINDS } from "../world";
 import { visibleEdges } from ".";
 import { DETAIL } from "./visibleEdges";
-
-const [WIDE, TALL, REVEAL] = [1.4, 1.6, 0.25];
-const window = { width: WIDE, height: TALL, sill: 1, reveal: REVEAL, frame: 0.08, across: 2, up: 2 };
-const front: Front = { side: 0, bays: "1", window };
-const house: Building = {
-  id: "house",
-  kind: "building",
-  name: "House",
-  footprint: [
-    { x: -4, y: 0 },
-    { x: 4, y: 0 },
-    { x: 4, y: 6 },
-    { x: -4, y: 6 },
-  ],
-  base: 0,
-  height: 3.4,
-  storeys: 1,
-  roof: { kind: "flat" },
-  fronts: [front],
-};
-
-/** The same house as boxes of `three`: the wall around the window as thick as its reveal, and what is behind it. */
-function boxes(): Mesh[] {
-  const box = (x0: number, x1: number, y0: number, y1: number, z0: number, z1: number) => {
-    const mesh = new Mesh(new BoxGeometry(x1 - x0, y1 - y0, z1 - z0), new MeshBasicMaterial({ side: DoubleSide }));
-    mesh.position.set((x0 + x1) / 2, (y0 + y1) / 2, (z0 + z1) / 2);
-    mesh.updateMatrixWorld();
-    return mesh;
-  };
-  const half = WIDE / 2;
-  return [
-    box(-4, 4, REVEAL, 6, 0, 3.4),
-    box(-4, -half, 0, REVEAL, 0, 3.4),
-    box(half, 4, 0, REVEAL, 0, 3.4),
-    box(-half, half, 0, REVEAL, 0, 1),
-    box(-half, half, 0, REVEAL, 1 + TALL, 3.4),
-  ];
-}
 
 describe("what lies behind an opening", () => {
   it("is seen through it just where a ray of three's reaches it first", () => {

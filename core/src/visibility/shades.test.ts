@@ -2,10 +2,11 @@ import fc from "fast-check";
 import { Vector3 } from "three";
 import { anyBlocks, between, block } from "../../testing";
 import { plainHouse } from "../../testing/houses";
+import { boxes, house, REVEAL, TALL, WIDE } from "../../testing/recessed";
 import { meshOf, stopped } from "../../testing/rays";
 import { add, dot, scale, type Vec3 } from "../geometry";
 import { raysOf, towardsLight, type Light } from "../light";
-import { areaTwice, build, isWithin, newTurned, type Element, type Solid } from "../world";
+import { areaTwice, build, built, isWithin, newPerson, newTurned, type Element, type Solid } from "../world";
 import { OPEN_GROUND, SEEN, visibleEdges, type FaceAreas } from ".";
 import { onPlane, planeOfFace } from "./onFace";
 
@@ -156,6 +157,100 @@ describe("shadows", () => {
     const area = rings.reduce((sum, ring) => sum + areaTwice(ring) / 2, 0);
     expect(area / (Math.PI * r * r * Math.SQRT2)).toBeCloseTo(1, 2);
     for (const [x, y] of rings.flat()) expect((x / r) ** 2 + ((y - up) / (r * Math.SQRT2)) ** 2).toBeCloseTo(1, 1);
+  });
+
+  it("of a reveal fall on the pane and the sides of a window as rays of three say", () => {
+    const { solids, details } = built([house, block("kiosk", -3, -6, 2.5, 2, 2.6)]);
+    const meshes = [...boxes(), ...solids.filter(({ id }) => id === "kiosk").map(meshOf)];
+    const wall = solids.findIndex(({ id }) => id === "house");
+    const [w, d] = [WIDE / 2, REVEAL];
+    const parts: readonly { normal: Vec3; at: (s: number, t: number) => Vec3 }[] = [
+      { normal: [0, -1, 0], at: (s, t) => [w * (2 * s - 1), d, 1 + t * TALL] },
+      { normal: [1, 0, 0], at: (s, t) => [-w, s * d, 1 + t * TALL] },
+      { normal: [-1, 0, 0], at: (s, t) => [w, s * d, 1 + t * TALL] },
+      { normal: [0, 0, 1], at: (s, t) => [w * (2 * s - 1), t * d, 1] },
+      { normal: [0, 0, -1], at: (s, t) => [w * (2 * s - 1), t * d, 1 + TALL] },
+    ];
+    let [checked, differing, dark] = [0, 0, 0];
+    fc.assert(
+      fc.property(
+        between(-9, 9),
+        between(0.5, 6),
+        between(70, 290),
+        between(5, 70),
+        fc.boolean(),
+        (x, z, h, up, isSun) => {
+          const eye: Vec3 = [x, -9, z];
+          const light = isSun ? sun(h, up) : lamp(x / 2 + 2, -4, z);
+          const { areas } = visibleEdges(solids, eye, details, undefined, { lights: [light], areas: true });
+          const rays = raysOf(light);
+          for (const { normal, at } of parts)
+            for (const s of [0.06, 0.31, 0.55, 0.93])
+              for (const t of [0.07, 0.36, 0.61, 0.94]) {
+                const p = at(s, t);
+                const face = { normal, offset: dot(normal, p) };
+                const before = vector(add(p, scale(normal, 1e-5)));
+                const way = towardsLight(rays, p);
+                const from = rays.kind === "point" ? rays.at : add(p, scale(way, 500));
+                const isSeen = dot(normal, eye) > face.offset && !stopped(meshes, vector(eye), before, 1e-5);
+                const isDark = dot(normal, way) <= 0 || stopped(meshes, vector(from), before, 1e-5);
+                const [shade, seen] = [0, SEEN].map((of) => lies(areas, wall, of, face, p));
+                if (Math.min(shade.off, seen.off) < 1e-3 || Math.abs(dot(normal, way)) < 0.01) continue;
+                checked++;
+                if (isSeen && isDark) dark++;
+                if (shade.inside !== (isSeen && isDark) || seen.inside !== isSeen) differing++;
+              }
+        },
+      ),
+      { numRuns: 60 },
+    );
+    expect([checked > 2000, dark > 200]).toEqual([true, true]);
+    expect(differing / checked).toBeLessThan(0.001);
+  });
+
+  it("of round things end just where their exact surfaces turn away from the light", () => {
+    const ball: Element = { id: "b", name: "Ball", ...newTurned("ball", { x: 0, y: 0, z: 3 }) };
+    const [solid] = build([ball]);
+    const heights = solid.vertices.map(([, , z]) => z);
+    const middle: Vec3 = [0, 0, (Math.min(...heights) + Math.max(...heights)) / 2];
+    fc.assert(
+      fc.property(between(0, 360), between(5, 80), between(3, 20), (h, up, far) => {
+        const light = sun(h, up);
+        const { areas } = visibleEdges([solid], [0, -far, 5], [], 1e-3, { lights: [light] });
+        const way = towardsLight(raysOf(light), middle);
+        for (const i of areas.solid.keys()) {
+          if (areas.solid[i] === OPEN_GROUND) continue;
+          // A place within a facet, moved out on to the ball: it turns away from the sun.
+          const ring = ringsOf(areas, i);
+          const inner = scale(
+            ring.reduce<Vec3>((sum, p) => add(sum, p), [0, 0, 0]),
+            1 / ring.length,
+          );
+          const out = add(inner, scale(middle, -1));
+          expect(dot(out, way) / Math.hypot(...out)).toBeLessThan(1e-6);
+          for (const p of ring) expect(dot(add(p, scale(middle, -1)), way)).toBeLessThan(1e-5);
+        }
+      }),
+    );
+  });
+
+  it("fall on figures, which are dark all over with the light behind them", () => {
+    const person = { id: "p", name: "Passer-by", ...newPerson({ x: 0, y: 0, z: 0 }, 180) };
+    const eye: Vec3 = [0, -12, 1.6];
+    const dark = (elements: readonly Element[], light: Light) => {
+      const solids = build(elements);
+      const { areas } = visibleEdges(solids, eye, [], 1e-4, { lights: [light], areas: true });
+      const plane = planeOfFace({ normal: [0, -1, 0], offset: 0 });
+      const size = (of: number) =>
+        Array.from(areas.light.keys())
+          .filter((i) => areas.light[i] === of && areas.solid[i] === 0)
+          .reduce((sum, i) => sum + areaTwice(ringsOf(areas, i).map((p) => onPlane(plane, p))) / 2, 0);
+      return size(0) / size(SEEN);
+    };
+    expect(dark([person], sun(180, 30))).toBe(0);
+    expect(dark([person], sun(0, 30))).toBeCloseTo(1, 9);
+    const beside = block("wall", 2, -3, 6, 1, 8);
+    expect(dark([person, beside], sun(100, 30))).toBeCloseTo(1, 9);
   });
 
   it("are none where no light is on, and the parts of faces that are seen fill no more than the faces", () => {

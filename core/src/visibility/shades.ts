@@ -1,14 +1,16 @@
-import { along, dot, norm, sub, type Vec2, type Vec3 } from "../geometry";
-import { raysOf, towardsLight, type Light, type Rays } from "../light";
-import { encloses, facing, type Face, type Region, type Solid } from "../world";
+import { along, norm, sub, type Vec3 } from "../geometry";
+import { raysOf, type Light, type Rays } from "../light";
+import { encloses, facing, type Region, type Solid } from "../world";
 import { castersOf } from "./casters";
 import type { Near } from "./directions";
-import { AreaBook, OPEN_GROUND, SEEN, type FaceAreas } from "./faceAreas";
-import { TOUCH, type Occluder } from "./occluder";
-import { boundsOf, coveredOn, inWorld, outlineOnPlane, partOf, planeOfFace } from "./onFace";
-
-/** Shadows on the open ground end so far from the eye, on each side, m: the sun may stand at the horizon. */
-export const SHADOW_REACH = 2000;
+import { AreaBook, OPEN_GROUND, SEEN, type FaceAreas, type PartOf } from "./faceAreas";
+import type { Occluder } from "./occluder";
+import { inWorld, onPlane, partOf, type FacePlane } from "./onFace";
+import { ownShade } from "./ownShade";
+import { coverOf, openGround, receiverOf, ringsOf, type Cover, type Receiver } from "./receiver";
+import { seenRecess } from "./recessParts";
+import { recessesOf, type Recess } from "./recesses";
+import type { Drawn } from "./edges";
 
 /** What is asked for: shadows by some lights, and all parts of faces that are seen. */
 export interface Shading {
@@ -30,64 +32,16 @@ export interface SeenWorld {
   readonly near: Near;
   /** Facets of round faces leave them by no more than this angle, rad. */
   readonly within: number;
+  /** What is drawn on the solids of the world. */
+  readonly drawn: Drawn;
   /** The parts of faces that the eye sees, as they were found, by solid and face. */
-  readonly parts: Map<string, Region>;
+  readonly parts: Map<string, SeenPart>;
 }
 
-/** A face that is looked at, and the solid that it is of, where it is of one. */
-interface Receiver {
-  readonly solid: number;
-  readonly number: number;
-  readonly face: Pick<Face, "normal" | "offset" | "round">;
-  readonly outline: Region;
-  readonly places: readonly (readonly Vec3[])[];
-}
-
-function receiverOf(solids: readonly Solid[], s: number, f: number): Receiver {
-  const solid = solids[s];
-  const face = solid.faces[f];
-  return {
-    solid: s,
-    number: f,
-    face,
-    outline: outlineOnPlane(solid, face, planeOfFace(face)),
-    places: face.pieces.map((piece) => piece.map((n) => solid.vertices[n])),
-  };
-}
-
-/** The open ground around an eye, where no other is built: what stands on it is not taken out of it. */
-function openGround(world: readonly Solid[], [x, y]: Vec3): Receiver | null {
-  if (world.some(({ edges, faces }) => edges.length === 0 && faces.some(({ name }) => name === "top"))) return null;
-  const r = SHADOW_REACH;
-  const corners: Vec2[] = [
-    [x - r, y - r],
-    [x + r, y - r],
-    [x + r, y + r],
-    [x - r, y + r],
-  ];
-  const face = { normal: [0, 0, 1] as const, offset: 0 };
-  const plane = planeOfFace(face);
-  return {
-    solid: OPEN_GROUND,
-    number: 0,
-    face,
-    outline: [
-      corners.map(([u, v]): Vec2 => [u * plane.right[0] + v * plane.right[1], u * plane.up[0] + v * plane.up[1]]),
-    ],
-    places: [corners.map(([u, v]): Vec3 => [u, v, 0])],
-  };
-}
-
-/** What occluders cover of a face, as convex rings on its plane. */
-function coverOf(receiver: Receiver, near: Near, passed: (one: Occluder) => boolean): Region {
-  const plane = planeOfFace(receiver.face);
-  const bounds = boundsOf(receiver.outline);
-  const found = new Set<Occluder>();
-  for (const places of receiver.places) for (const one of near(places)) if (!passed(one)) found.add(one);
-  return [...found].flatMap((one) => {
-    const ring = coveredOn(plane, bounds, one.planes);
-    return ring ? [ring] : [];
-  });
+/** The part of a face that an eye sees, without its recesses, and what hides the rest. No light changes it. */
+export interface SeenPart {
+  readonly part: Region;
+  readonly hides: readonly Cover[];
 }
 
 /** Round things are looked at from so far away as the sun sees them, m. */
@@ -118,37 +72,118 @@ const litBy = ({ world, eye, within }: SeenWorld, lights: readonly Light[]): rea
     return [{ place, rays, casters, near: castersOf(casters, rays) }];
   });
 
-/** The part of a face that the eye sees: it depends on no light, and is kept. */
-function seenPartOf({ near, parts }: SeenWorld, receiver: Receiver): Region {
-  const { solid, number, outline } = receiver;
-  const key = `${solid} ${number}`;
-  let part = parts.get(key);
-  if (!part) {
-    const hidden = coverOf(receiver, near, (one) => one.solid === solid && one.face === number);
-    parts.set(key, (part = partOf(outline, null, hidden)));
-  }
-  return part;
+/** What stands between a light and a face. A round surface and a card are other facets for the light: they are none. */
+function castersOn(receiver: Receiver, { solids }: SeenWorld, { near, casters }: Lit): readonly Cover[] {
+  const { solid, face } = receiver;
+  const isOwn = (one: Occluder) =>
+    one.solid === solid &&
+    (solids[solid].card ?? (face.round !== undefined && casters[solid].faces[one.face].round === face.round));
+  return coverOf(receiver, near, isOwn);
 }
 
 /** The part of what is seen of a face that a light does not reach. */
-function shadedPartOf(seen: Region, receiver: Receiver, { rays, casters, near }: Lit): Region {
-  const { solid, face, outline } = receiver;
-  const toLight = towardsLight(rays, inWorld(planeOfFace(face), outline[0][0]));
-  if (dot(face.normal, toLight) <= TOUCH) return seen;
-  // A round surface is its own facets for the light: they lie beside those for the eye.
-  const isOwn = (one: Occluder) =>
-    one.solid === solid && face.round !== undefined && casters[solid].faces[one.face].round === face.round;
-  return partOf(seen, coverOf(receiver, near, isOwn), []);
+function darkPartOf(part: Region, receiver: Receiver, { world, solids }: SeenWorld, { rays }: Lit, cast: Region) {
+  const { solid, number, face, plane, places } = receiver;
+  const isGround = solid === OPEN_GROUND;
+  const corners = isGround ? places[0] : facetOf(solids[solid], number, places);
+  const own = ownShade(face, corners, rays, isGround ? undefined : world[solid].shape);
+  if (own === "all") return part;
+  return partOf(part, own === "none" ? cast : [own.map((p) => onPlane(plane, p)), ...cast], []);
 }
+
+/** The corners around a face; of a sheet, which has no loops, of its first part. */
+const facetOf = ({ vertices, faces }: Solid, number: number, places: readonly (readonly Vec3[])[]): readonly Vec3[] => {
+  const { loop } = faces[number];
+  return loop.length > 0 ? loop.map((n) => vertices[n]) : places[0];
+};
 
 /** The faces that look at an eye, and the open ground. */
 function* receiversOf({ world, solids, eye, front, lost }: SeenWorld): Generator<Receiver> {
   for (const [s, solid] of solids.entries()) {
-    if (lost[s] || solid.card) continue;
+    if (lost[s]) continue;
     for (const f of solid.faces.keys()) if (front(s, f)) yield receiverOf(solids, s, f);
   }
   const ground = eye[2] > 0 ? openGround(world, eye) : null;
   if (ground) yield ground;
+}
+
+/** Gathers the areas of one look. */
+class Shades {
+  readonly book = new AreaBook();
+  private readonly lit: readonly Lit[];
+  private readonly surfaces = new Map<string, number>();
+
+  constructor(
+    private readonly seen: SeenWorld,
+    private readonly shading: Shading,
+  ) {
+    this.lit = litBy(seen, shading.lights);
+  }
+
+  /** Whether anything is wanted of a receiver. */
+  wants = ({ solid }: Receiver): boolean => this.lit.length > 0 || solid !== OPEN_GROUND;
+
+  /** The number of a surface; facets of a round one share theirs. */
+  private surfaceOf(key: string): number {
+    const known = this.surfaces.get(key) ?? this.surfaces.size;
+    this.surfaces.set(key, known);
+    return known;
+  }
+
+  private put(part: Region, plane: FacePlane, light: number, of: PartOf): void {
+    this.book.put(
+      part.map((ring) => ring.map((p) => inWorld(plane, p))),
+      light,
+      of,
+    );
+  }
+
+  /** Gathers what is seen of a face and of its recesses, and what is dark of that. */
+  look(receiver: Receiver): void {
+    const { solid, number, face, plane } = receiver;
+    const recesses = solid === OPEN_GROUND ? [] : this.recessesIn(receiver);
+    const { part, hides } = this.seenPart(receiver, recesses);
+    if (part.length === 0 && recesses.length === 0) return;
+    const isRound = face.round !== undefined;
+    const of = { solid, surface: this.surfaceOf(`${solid} ${isRound ? `round ${face.round}` : number}`) };
+    const casts = this.lit.map((one) => castersOn(receiver, this.seen, one));
+    if (solid !== OPEN_GROUND) this.putSeen(part, plane, { ...of, normal: face.normal });
+    this.lit.forEach((one, i) => {
+      const dark = darkPartOf(part, receiver, this.seen, one, ringsOf(casts[i]));
+      this.put(dark, plane, one.place, { ...of, normal: face.normal });
+    });
+    const eye = { rays: { kind: "point", at: this.seen.eye } as const, covers: hides };
+    const lights = this.lit.map(({ rays }, i) => ({ rays, covers: casts[i] }));
+    for (const [n, recess] of recesses.entries())
+      for (const [k, one] of seenRecess(recess, receiver, eye, lights).entries()) {
+        const { normal, isBack } = one.part;
+        const own = { solid, surface: this.surfaceOf(`${solid} ${number} ${n} ${k}`), normal, isRecess: isBack };
+        this.putSeen(one.seen, one.plane, own);
+        one.dark.forEach((dark, i) => this.put(dark, one.plane, this.lit[i].place, own));
+      }
+  }
+
+  private recessesIn({ solid, number, face }: Receiver): readonly Recess[] {
+    return recessesOf(this.seen.drawn.get(this.seen.world[solid]) ?? [], number, face);
+  }
+
+  private seenPart(receiver: Receiver, recesses: readonly Recess[]): SeenPart {
+    const { solid, number, plane, outline } = receiver;
+    const { near, parts } = this.seen;
+    const key = `${solid} ${number}`;
+    let found = parts.get(key);
+    if (!found) {
+      const hides = coverOf(receiver, near, (one) => one.solid === solid && one.face === number);
+      const openings = recesses.map(({ opening }) => opening.map((p) => onPlane(plane, p)));
+      found = { part: partOf(outline, null, [...ringsOf(hides), ...openings]), hides };
+      parts.set(key, found);
+    }
+    return found;
+  }
+
+  private putSeen(part: Region, plane: FacePlane, of: PartOf): void {
+    if (this.shading.areas) this.put(part, plane, SEEN, of);
+  }
 }
 
 /** So many faces are looked at before whoever waits is listened to. */
@@ -158,26 +193,13 @@ const AT_ONCE = 40;
  * The shadows that lights cast, and the parts of faces that are seen, as one eye sees them. It is worked out in parts,
  * between which it can be given up.
  */
-export function* shadesOf(seen: SeenWorld, { lights, areas = false }: Shading): Generator<void, FaceAreas> {
-  const book = new AreaBook();
-  const lit = litBy(seen, lights);
+export function* shadesOf(seen: SeenWorld, shading: Shading): Generator<void, FaceAreas> {
+  const shades = new Shades(seen, shading);
   let looked = 0;
   for (const receiver of receiversOf(seen)) {
-    const { solid, face } = receiver;
-    const plane = planeOfFace(face);
-    const put = (part: Region, light: number) =>
-      book.put(
-        part.map((ring) => ring.map((p) => inWorld(plane, p))),
-        light,
-        solid,
-        face.normal,
-      );
-    if (lit.length === 0 && solid === OPEN_GROUND) continue;
-    const part = seenPartOf(seen, receiver);
-    if (part.length === 0) continue;
-    if (areas && solid !== OPEN_GROUND) put(part, SEEN);
-    for (const one of lit) put(shadedPartOf(part, receiver, one), one.place);
+    if (!shades.wants(receiver)) continue;
+    shades.look(receiver);
     if (++looked % AT_ONCE === 0) yield;
   }
-  return book.done();
+  return shades.book.done();
 }

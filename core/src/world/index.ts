@@ -65,6 +65,7 @@ export * from "./polygon";
 export { rowBoundaries } from "./boundaries";
 export * from "./round";
 export { facing, type Seeing } from "./round/facing";
+export { normalOfSurface } from "./round/normals";
 export { OUTLINE_ONLY, type Resolution } from "./resolution";
 export * from "./row";
 export { RowSchema, type Row } from "./rowSchema";
