@@ -1,7 +1,7 @@
 import { Type } from "@sinclair/typebox";
 import { shadowPlace } from "@zanvo/core/construct";
 import { checker } from "@zanvo/core/document";
-import { lightsOf, raysOf } from "@zanvo/core/light";
+import { isCaster, lightsOf, raysOf } from "@zanvo/core/light";
 import { BadInput, NoAnswer } from "@zanvo/core/problem";
 import { shotOf } from "@zanvo/core/scene";
 import { built } from "@zanvo/core/world";
@@ -13,7 +13,7 @@ const fitsPoints = checker(Type.Array(Type.Tuple([Type.Number(), Type.Number(), 
 export async function shadow(call: Call) {
   const points = fitsPoints(await jsonIn(needed(call, "points"), call.io));
   const scene = await sceneIn(call);
-  const lights = lightsOf(scene, shotOf(scene, call.options.shot));
+  const lights = lightsOf(scene, shotOf(scene, call.options.shot)).filter(isCaster);
   const wanted = call.options.light;
   const light = wanted === undefined ? lights.find(({ off }) => !off) : lights.find(({ id }) => id === wanted);
   if (!light && wanted !== undefined) {

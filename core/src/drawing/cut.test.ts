@@ -5,7 +5,8 @@ import { newScene, panelRing, type Balloon, type Shot } from "../scene";
 import { CurveBook } from "../shot";
 import { isWithin } from "../world";
 import { chordsOf, drawPage, drawShot, type Layer } from ".";
-import { areasFrom, cutTo, ringsOf, type Ring } from "./cut";
+import { cutTo } from "./cut";
+import { areasFrom, ringsOf, type Ring } from "./regions";
 
 /** Whether a place lies within a polygon by the sum of the angles at which its sides are seen. */
 function windsAround(ring: Ring, [x, y]: Vec2): boolean {

@@ -1,10 +1,8 @@
-import { ClipperD, ClipType, FillRule, type PathsD } from "clipper2-ts";
+import { ClipType } from "clipper2-ts";
 import { gaps, onCubic, union, type Interval, type Vec2, type Vec3 } from "../geometry";
 import { CurveBook, type Curves } from "../shot";
-import { ringCount, type Areas, type Shapes } from "./layer";
-
-/** A closed polygon on the sheet, mm. */
-export type Ring = readonly Vec2[];
+import type { Areas, Shapes } from "./layer";
+import { areasFrom, combined, ringsOf, type Ring } from "./regions";
 
 /** Where a drawing is kept: within one polygon, where there is one, and outside of others. */
 export interface Cut {
@@ -14,8 +12,6 @@ export interface Cut {
 
 /** Parts shorter than this share of a line are none. */
 const SHORT = 1e-9;
-/** Decimals of a mm to which areas are cut. */
-const DECIMALS = 6;
 
 /** The parts of a straight line that lie within a polygon, by the even-odd rule, as shares of it. */
 function partsWithin(ring: Ring, [ax, ay]: Vec2, [bx, by]: Vec2): Interval[] {
@@ -84,38 +80,11 @@ function cutCurves(curves: Curves, cut: Cut): Curves {
   return book.curves();
 }
 
-const pathsOf = (rings: readonly Ring[]): PathsD => rings.map((ring) => ring.map(([x, y]) => ({ x, y })));
-
-function combined(operation: ClipType, subject: PathsD, other: PathsD): PathsD {
-  const clipper = new ClipperD(DECIMALS);
-  clipper.addSubjectPaths(subject);
-  clipper.addClipPaths(other);
-  const out: PathsD = [];
-  clipper.execute(operation, FillRule.EvenOdd, out);
-  return out;
-}
-
-/** Areas from rings. */
-export function areasFrom(rings: readonly Ring[]): Areas {
-  const starts = [0];
-  for (const ring of rings) starts.push(starts[starts.length - 1] + ring.length);
-  return { xy: Float64Array.from(rings.flatMap((ring) => ring.flat())), starts: Uint32Array.from(starts) };
-}
-
-/** The rings of areas. */
-export const ringsOf = (areas: Areas): Ring[] =>
-  Array.from({ length: ringCount(areas) }, (_, i) =>
-    Array.from({ length: areas.starts[i + 1] - areas.starts[i] }, (_corner, k): Vec2 => {
-      const o = 2 * (areas.starts[i] + k);
-      return [areas.xy[o], areas.xy[o + 1]];
-    }),
-  );
-
 function cutAreas(areas: Areas, { within, outside }: Cut): Areas {
-  let paths = pathsOf(ringsOf(areas));
-  if (within) paths = combined(ClipType.Intersection, paths, pathsOf([within]));
-  for (const ring of outside) paths = combined(ClipType.Difference, paths, pathsOf([ring]));
-  return areasFrom(paths.map((path) => path.map(({ x, y }): Vec2 => [x, y])));
+  let rings: readonly Ring[] = ringsOf(areas);
+  if (within) rings = combined(ClipType.Intersection, rings, [within]);
+  for (const ring of outside) rings = combined(ClipType.Difference, rings, [ring]);
+  return areasFrom(rings);
 }
 
 /** Lines, curves and areas, as far as they lie where a drawing is kept. */

@@ -13,7 +13,9 @@ export type Grouping = (typeof GROUPINGS)[number];
 const MAX_THINGS = 200;
 
 /** Kinds of layer that are drawn of the things themselves, and all others. */
-const OF_THINGS = LAYER_KINDS.filter((kind: LayerKind) => kind.ofEdges && !kind.ofLines && !kind.ofLights);
+const OF_THINGS = LAYER_KINDS.filter(
+  (kind: LayerKind) => kind.ofEdges && !kind.ofLines && !kind.ofLights && !kind.ofAreas,
+);
 const FIRST = Math.min(...OF_THINGS.map(({ order }) => order));
 const idsOf = (kinds: readonly LayerKind[]): string[] => kinds.map(({ id }) => id);
 const OTHERS = LAYER_KINDS.filter((kind) => !OF_THINGS.includes(kind));

@@ -15,9 +15,10 @@ export const howSeen = (shot: Shot) =>
     within: leastAngleOf(shot, EXACT),
   }) satisfies HowSeen;
 
-/** The areas that a shot shows of its world: none without a light, or where nothing of them is drawn. */
+/** The areas that a shot shows of its world: none where nothing of them is drawn. */
 export function shadingOf(lights: readonly Light[], { show }: Pick<Shot, "show">): Shading | undefined {
-  const { shadows, tones } = showOf({ show });
-  if (lights.length === 0 || (shadows === 0 && tones === 0)) return undefined;
-  return { lights: shadows > 0 ? lights : lights.map((one) => ({ ...one, off: true })), areas: tones > 0 };
+  const { shadows, tones, faces, sky } = showOf({ show });
+  const areas = tones + faces + sky > 0;
+  if (!areas && (lights.length === 0 || shadows === 0)) return undefined;
+  return { lights: shadows > 0 ? lights : lights.map((one) => ({ ...one, off: true })), areas };
 }

@@ -13,7 +13,7 @@ export * from "./layers";
 export * from "./lettering";
 export * from "./missing";
 export { panelsOver } from "./over";
-export type { Ring } from "./cut";
+export type { Ring } from "./regions";
 export * from "./sheet";
 export * from "./style";
 export * from "./svg";

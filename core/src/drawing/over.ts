@@ -1,6 +1,6 @@
 import type { Rect } from "../geometry";
 import { balloonRing, pageOf, panelRing, type Scene, type Shot } from "../scene";
-import type { Ring } from "./cut";
+import type { Ring } from "./regions";
 
 const overlaps = (a: Rect, b: Rect): boolean =>
   a.x < b.x + b.width && b.x < a.x + a.width && a.y < b.y + b.height && b.y < a.y + a.height;

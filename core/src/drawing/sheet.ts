@@ -11,7 +11,7 @@ import { contextOf, sheetRect } from "./context";
 import { groupedLayers, type Grouping } from "./grouped";
 import type { Drawing, Layer, Photo } from "./layer";
 import { LAYER_KINDS, type LayerKind } from "./layers";
-import type { Ring } from "./cut";
+import type { Ring } from "./regions";
 import { panelsOver } from "./over";
 
 /** What can be left out of a drawing: every kind of layer, and the photo under it. */

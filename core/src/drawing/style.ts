@@ -77,6 +77,8 @@ export const STYLES = {
   crease: { stroke: GRAPHITE, width: 0.3, dash: [], opacity: 1 },
   meeting: { stroke: GRAPHITE, width: 0.4, dash: [], opacity: 1 },
   outline: { stroke: GRAPHITE, width: 0.5, dash: [], opacity: 1 },
+  sky: { stroke: GRAPHITE, fill: "#d5e2ea", width: 0.13, dash: [], opacity: 1 },
+  face: { stroke: GRAPHITE, width: 0.13, dash: [], opacity: 1 },
   shadow: { stroke: GRAPHITE, fill: GRAPHITE, width: 0.13, dash: [], opacity: 0.3 },
   tone: { stroke: GRAPHITE, width: 0.13, dash: [], opacity: 1 },
   own: { stroke: GRAPHITE, width: 0.35, dash: [], opacity: 1 },

@@ -19,16 +19,22 @@ export const SunSchema = strict({
 /** A lamp at a place of the world, m. */
 export const LampSchema = strict({ ...Common, kind: Type.Literal("lamp"), at: Standing("Over the ground") });
 
+/** A covered sky, whose light comes from all of it alike: it tells planes apart, and casts no shadows. */
+export const OvercastSchema = strict({ ...Common, kind: Type.Literal("overcast") });
+
 export type Sun = Static<typeof SunSchema>;
 export type Lamp = Static<typeof LampSchema>;
-export type Light = Sun | Lamp;
+export type Overcast = Static<typeof OvercastSchema>;
+export type Light = Sun | Lamp | Overcast;
+/** A light whose rays are cut off by what stands in their way. */
+export type Caster = Sun | Lamp;
 
 /** Any kind of light, told apart by its `kind`. */
 export const LightSchema = Type.Unsafe<Light>({
   type: "object",
   discriminator: { propertyName: "kind" },
   required: ["kind"],
-  oneOf: [SunSchema, LampSchema],
+  oneOf: [SunSchema, LampSchema, OvercastSchema],
 });
 
 /** No scene has more lights. */

@@ -1,7 +1,7 @@
 import { shadowPlace } from "../construct";
 import type { Stretch } from "../dividing";
 import { distance2, type Vec2, type Vec3 } from "../geometry";
-import { lightsOf, raysOf } from "../light";
+import { isCaster, lightsOf, raysOf } from "../light";
 import { NoAnswer } from "../problem";
 import { isBehind, lightName, lightPoints } from "../vanishing";
 import { convexHull } from "../world";
@@ -16,8 +16,8 @@ function through(a: Vec2, b: Vec2, c: Vec2): Stretch {
 
 /** The light whose shadow is drawn: the first that is on. @throws NoAnswer where there is none */
 function lightFor({ scene, shot }: Given) {
-  const light = lightsOf(scene, shot).find(({ off }) => !off);
-  if (!light) throw new NoAnswer("There is no light: put up a sun or a lamp in Light first.");
+  const light = lightsOf(scene, shot).filter(isCaster).find(({ off }) => !off);
+  if (!light) throw new NoAnswer("There is no light that casts shadows: put up a sun or a lamp in Light first.");
   return light;
 }
 

@@ -9,9 +9,24 @@ const Pen = millimetresIn({ minimum: 0.05, maximum: 3 });
 export const ToneSchema = strict({
   /** In so many steps, of which the first is white. */
   steps: Type.Optional(named("Steps of tone", Type.Integer({ minimum: 3, maximum: 9, default: 4 }))),
-  /** Shadows and tones are hatched: at which angle, degrees from level, and from line to line, mm. */
+  /** Flat by the kind of plane, whatever lights it: how dark each is, where that is not the usual. */
+  planes: Type.Optional(
+    strict({
+      tops: Type.Optional(named("Level tops", Share)),
+      slopes: Type.Optional(named("Sloping roofs", Share)),
+      walls: Type.Optional(named("Walls along the first set", Share)),
+      across: Type.Optional(named("Walls across it", Share)),
+      undersides: Type.Optional(named("Undersides", Share)),
+      recesses: Type.Optional(named("Recesses", Share)),
+    }),
+  ),
+  /**
+   * Shadows and tones are hatched: at which angle, degrees from level, and from line to line, mm. Hatching that follows
+   * the sets runs to the vanishing points of each plane: its angle is that on the plane, from its level lines.
+   */
   hatch: Type.Optional(
     strict({
+      follows: Type.Optional(Type.Boolean()),
       angle: named("Angle of hatching", offered(-90, 90, degreesIn({ minimum: -180, maximum: 180 }))),
       spacing: named("Hatching every", offered(0.3, 10, millimetresIn({ minimum: 0.1, maximum: 100 }))),
     }),

@@ -3,7 +3,7 @@ import { contains, type Rect, type Vec2 } from "../geometry";
 import { nearCorner, paperLength } from "../construct";
 import { type Scene, type Shot } from "../scene";
 import { showOf } from "../drawing";
-import { lightsOf, towardsSun, type Sun } from "../light";
+import { isCaster, lightsOf, towardsSun, type Sun } from "../light";
 import { covered, fieldOfView, fullFrame, project, rimRadius, viewOf, type View } from "../shot";
 import {
   dipOf,
@@ -142,7 +142,7 @@ const wallPoints = ({ orientations }: Scene, shot: Shot, sun: Sun) =>
 
 /** The points of the lights that are on: by them shadows are drawn by hand. */
 function lightSection(scene: Scene, shot: Shot): SlipSection[] {
-  const lights = lightsOf(scene, shot).filter(({ off }) => !off);
+  const lights = lightsOf(scene, shot).filter(isCaster).filter(({ off }) => !off);
   const value = (at: Vec2 | null) => (at ? fromEdge(shot.sheet, ...at) : "not on the desk");
   const rows = lights.flatMap((light) =>
     [...lightPoints(shot, light), ...(light.kind === "sun" ? wallPoints(scene, shot, light) : [])].map(

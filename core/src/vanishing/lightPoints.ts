@@ -1,5 +1,5 @@
 import { cross, degrees, dot, headingAlong, norm, scale, unit, type Vec2, type Vec3 } from "../geometry";
-import { towardsSun, type Light } from "../light";
+import { towardsSun, type Caster, type Light } from "../light";
 import type { Shot } from "../scene";
 import { project, unproject, viewOf, type View } from "../shot";
 import { offSheet, type OffSheet } from "./pins";
@@ -16,7 +16,9 @@ export interface LightPoint {
 }
 
 /** What a light is called. */
-export const lightName = ({ name, kind }: Light): string => name || (kind === "sun" ? "Sun" : "Lamp");
+export const lightName = ({ name, kind }: Light): string => name || NAMES[kind];
+
+const NAMES: Readonly<Record<Light["kind"], string>> = { sun: "Sun", lamp: "Lamp", overcast: "Covered sky" };
 
 /** Whether a sun stands behind the eye, so that the point of its rays lies below the horizon. */
 export const isBehind = (view: View, light: Light): boolean =>
@@ -29,7 +31,7 @@ const LEAST_HEIGHT = 0.05;
  * The points of a light: of a sun the vanishing point of its rays, and straight under or over it on the horizon that of
  * the shadows of uprights; of a lamp its picture, and that of its foot on the ground.
  */
-export function lightPoints(shot: Shot, light: Light): readonly [rays: LightPoint, foot: LightPoint] {
+export function lightPoints(shot: Shot, light: Caster): readonly [rays: LightPoint, foot: LightPoint] {
   const view = viewOf(shot);
   const places = (): readonly [Vec2 | null, Vec2 | null] => {
     if (light.kind === "lamp") {

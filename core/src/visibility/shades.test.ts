@@ -5,13 +5,13 @@ import { plainHouse } from "../../testing/houses";
 import { boxes, house, REVEAL, TALL, WIDE } from "../../testing/recessed";
 import { meshOf, stopped } from "../../testing/rays";
 import { add, dot, scale, type Vec3 } from "../geometry";
-import { raysOf, towardsLight, type Light } from "../light";
+import { raysOf, towardsLight, type Caster } from "../light";
 import { areaTwice, build, built, isWithin, newPerson, newTurned, type Element, type Solid } from "../world";
 import { OPEN_GROUND, SEEN, visibleEdges, type FaceAreas } from ".";
 import { onPlane, planeOfFace } from "./onFace";
 
-const sun = (heading: number, height: number): Light => ({ id: "sun", kind: "sun", heading, height });
-const lamp = (x: number, y: number, z: number): Light => ({ id: "lamp", kind: "lamp", at: { x, y, z } });
+const sun = (heading: number, height: number): Caster => ({ id: "sun", kind: "sun", heading, height });
+const lamp = (x: number, y: number, z: number): Caster => ({ id: "lamp", kind: "lamp", at: { x, y, z } });
 
 const ringsOf = ({ xyz, starts }: FaceAreas, ring: number): readonly Vec3[] =>
   Array.from({ length: starts[ring + 1] - starts[ring] }, (_, k): Vec3 => {
@@ -59,7 +59,7 @@ function placesOf({ vertices, faces }: Solid) {
 const vector = (p: Vec3) => new Vector3(...p);
 
 /** Compares shadows and what is seen with rays of `three`; off the sides of areas by more than a mm they must agree. */
-function compared(solids: readonly Solid[], light: Light, eye: Vec3): readonly [checked: number, differing: number] {
+function compared(solids: readonly Solid[], light: Caster, eye: Vec3): readonly [checked: number, differing: number] {
   const { areas } = visibleEdges(solids, eye, [], undefined, { lights: [light], areas: true });
   const meshes = solids.map(meshOf);
   const rays = raysOf(light);
@@ -237,7 +237,7 @@ describe("shadows", () => {
   it("fall on figures, which are dark all over with the light behind them", () => {
     const person = { id: "p", name: "Passer-by", ...newPerson({ x: 0, y: 0, z: 0 }, 180) };
     const eye: Vec3 = [0, -12, 1.6];
-    const dark = (elements: readonly Element[], light: Light) => {
+    const dark = (elements: readonly Element[], light: Caster) => {
       const solids = build(elements);
       const { areas } = visibleEdges(solids, eye, [], 1e-4, { lights: [light], areas: true });
       const plane = planeOfFace({ normal: [0, -1, 0], offset: 0 });

@@ -1,5 +1,5 @@
 import { along, norm, sub, type Vec3 } from "../geometry";
-import { raysOf, type Light, type Rays } from "../light";
+import { isCaster, raysOf, type Light, type Rays } from "../light";
 import { encloses, facing, type Region, type Solid } from "../world";
 import { castersOf } from "./casters";
 import type { Near } from "./directions";
@@ -66,7 +66,7 @@ interface Lit {
 
 const litBy = ({ world, eye, within }: SeenWorld, lights: readonly Light[]): readonly Lit[] =>
   lights.flatMap((light, place) => {
-    if (light.off) return [];
+    if (light.off || !isCaster(light)) return [];
     const rays = raysOf(light);
     const casters = world.map((one) => facingLight(one, rays, eye, within));
     return [{ place, rays, casters, near: castersOf(casters, rays) }];

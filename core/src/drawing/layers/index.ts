@@ -6,6 +6,7 @@ import { construction } from "./construction";
 import { creases } from "./creases";
 import { divisions } from "./divisions";
 import { details } from "./details";
+import { faces } from "./faces";
 import { frame } from "./frame";
 import { grids } from "./grids";
 import { hiddenLines } from "./hiddenLines";
@@ -19,6 +20,7 @@ import { ownLines } from "./ownLines";
 import { pageMarks } from "./pageMarks";
 import { seaHorizon } from "./seaHorizon";
 import { shadows } from "./shadows";
+import { sky } from "./sky";
 import { squares } from "./squares";
 import { strokes } from "./strokes";
 import { tones } from "./tones";
@@ -31,6 +33,8 @@ export { edgesWithoutTicks, tickLanes } from "./edgeTicks";
 
 /** Every kind of layer that a drawing can have, from the bottom up. */
 export const LAYER_KINDS = [
+  sky,
+  faces,
   liveArea,
   tones,
   shadows,

@@ -7,7 +7,7 @@ import type { Pin } from "../../vanishing";
 import type { VisibleEdges } from "../../visibility";
 import type { Element } from "../../world";
 import type { Shapes } from "../layer";
-import type { Ring } from "../cut";
+import type { Ring } from "../regions";
 import type { Looseness } from "../loose";
 import type { Style } from "../style";
 
@@ -65,6 +65,8 @@ export interface LayerKind<Id extends string = string> {
   readonly construction?: boolean;
   /** Whether it is worked out from the visible edges, so that it changes with them. */
   readonly ofEdges?: boolean;
+  /** Whether it is areas that fill all of what is seen, under everything that is drawn of things. */
+  readonly ofAreas?: boolean;
   /** Whether it is worked out from own lines, so that it changes with them. */
   readonly ofLines?: boolean;
   /** Whether it is worked out from the elements themselves. */

@@ -1,8 +1,8 @@
-import { raysOf } from "../../light";
-import { areasOnPaper } from "../paperAreas";
+import { isCaster, squareness } from "../../light";
+import { normalOf } from "../facePlanes";
 import { STYLES } from "../style";
-import { layerKind, type LayerPart } from "./kind";
-import { toned, towards } from "./toned";
+import { layerKind } from "./kind";
+import { tonedParts } from "./toned";
 
 /** Hatching of the next light is turned by so much, degrees. */
 const ACROSS = 60;
@@ -17,18 +17,30 @@ export const shadows = layerKind({
   ofEdges: true,
   loose: "within",
   ofLights: true,
-  compute: ({ view, shot, visible: { areas }, lights }) =>
-    lights.map(({ id, name }, i): LayerPart => {
-      const rays = raysOf(lights[i]);
-      // Where planes have a tone, those that turn away are dark already.
-      const isDark = (ring: number) => towards(areas, ring, rays) <= 0;
-      const isToned = (shot.show?.tones ?? 0) > 0;
-      const drawn = areasOnPaper(view, areas, (ring) => areas.light[ring] === i && !(isToned && isDark(ring)));
-      const several = lights.length > 1;
-      return {
-        // The shadows of each light are hatched across those of the one before.
-        ...toned(shot, drawn, [ACROSS * i]),
-        ...(several ? { id: `shadows-${id}`, label: `Shadows of ${name ?? id}` } : {}),
-      };
-    }),
+  compute: (context) => {
+    const { lights, shot } = context;
+    // Where planes have a tone by the light, those that turn away are dark already.
+    const isToned = (shot.show?.tones ?? 0) > 0 && !shot.tone?.planes;
+    const several = lights.filter(isCaster).length > 1;
+    return lights.filter(isCaster).flatMap((light) => {
+      const place = lights.indexOf(light);
+      return tonedParts(
+        context,
+        {
+          id: several ? `shadows-${light.id}` : "shadows",
+          label: several ? `Shadows of ${light.name ?? light.id}` : "Shadows",
+          keep: (areas, ring) => {
+            if (areas.light[ring] !== place) return false;
+            if (!isToned) return true;
+            const at = 3 * areas.starts[ring];
+            const p = [areas.xyz[at], areas.xyz[at + 1], areas.xyz[at + 2]] as const;
+            return squareness(light, normalOf(areas, ring), p) > 0;
+          },
+          // The shadows of each light are hatched across those of the one before.
+          turns: [ACROSS * place],
+        },
+        STYLES.shadow.opacity,
+      );
+    });
+  },
 });

@@ -1,6 +1,6 @@
 import { Lightbulb, Sun as SunIcon } from "lucide-react";
 import type { Vec2 } from "@zanvo/core/geometry";
-import { lightsOf, type Light } from "@zanvo/core/light";
+import { isCaster, lightsOf, type Caster } from "@zanvo/core/light";
 import { NoAnswer } from "@zanvo/core/problem";
 import { unprojectTo, viewOf } from "@zanvo/core/shot";
 import { metres, sentence, type Told } from "@zanvo/core/units";
@@ -20,12 +20,12 @@ const HEAD = "flex size-5 items-center justify-center rounded-full border border
 const degree = (value: number): string => `${value.toFixed(1)}°`;
 
 /** The points of a light on the desk, to be taken hold of: of its rays, and of the shadows on the ground. */
-function PointsOf({ light }: { readonly light: Light }) {
+function PointsOf({ light }: { readonly light: Caster }) {
   const { useShot, drag, edit } = useBoard();
   const shot = useShot();
   const view = useMemo(() => viewOf(shot), [shot]);
   const [rays, foot] = lightPoints(shot, light);
-  const set = (to: Vec2): readonly [Light, Told] => {
+  const set = (to: Vec2): readonly [Caster, Told] => {
     if (light.kind === "sun") {
       const sun = sunFromPoint(view, to);
       if (!sun) throw new NoAnswer("On the horizon the rays would be level: shadows without an end.");
@@ -39,7 +39,7 @@ function PointsOf({ light }: { readonly light: Light }) {
     const at = { x: place[0], y: place[1], z: Math.max(0.05, place[2]) };
     return [{ ...light, at }, sentence`${metres(at.z)} over the ground`];
   };
-  const change = (next: Light) => withLights(shot.id, replaced(next));
+  const change = (next: Caster) => withLights(shot.id, replaced(next));
   const where = isBehind(view, light) ? "behind the eye" : "before the eye";
   const moved = (to: Vec2): Told => {
     const [next, told] = set(to);
@@ -92,5 +92,7 @@ export function LightMarks() {
   const { useDocument, useShot } = useBoard();
   const scene = useDocument((document) => document.scene);
   const shot = useShot();
-  return lightsOf(scene, shot).flatMap((light) => (light.off ? [] : [<PointsOf key={light.id} light={light} />]));
+  return lightsOf(scene, shot)
+    .filter(isCaster)
+    .flatMap((light) => (light.off ? [] : [<PointsOf key={light.id} light={light} />]));
 }

@@ -1,10 +1,10 @@
-import { LampSchema, lightsOf, SunSchema, type Light } from "@zanvo/core/light";
+import { LampSchema, lightsOf, SunSchema, type Caster, type Light } from "@zanvo/core/light";
 import { measureOf, type Measure } from "@zanvo/core/fields";
 import type { Scene, Shot } from "@zanvo/core/scene";
 import type { Recipe } from "../../document";
 
 /** How a number of a light is described. */
-export const lightMeasure = ({ kind }: Light, path: string): Measure =>
+export const lightMeasure = ({ kind }: Caster, path: string): Measure =>
   measureOf(kind === "sun" ? SunSchema : LampSchema, path);
 
 /** The morning sun at first: over the left shoulder, at 40 degrees (common practice). */
