@@ -12,6 +12,7 @@ export * from "./layer";
 export * from "./layers";
 export * from "./lettering";
 export * from "./missing";
+export { planeTones } from "./layers/tones";
 export { panelsOver } from "./over";
 export type { Ring } from "./regions";
 export * from "./sheet";

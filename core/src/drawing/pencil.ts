@@ -85,6 +85,13 @@ function meridiansOf(direction: Vec3, view: View): Pencil {
 const HALVINGS = 12;
 const TURN = 2 * Math.PI;
 
+/** Lines end up to so many times as far from their point as they must, each at another place: no ring of ends shows. */
+const STAGGER = 1.7;
+const GOLDEN = (Math.sqrt(5) - 1) / 2;
+
+/** How much farther from its point than it must a line ends, by its number. */
+const stagger = (n: number): number => 1 + (STAGGER - 1) * ((n * GOLDEN) % 1);
+
 /** How often a number can be halved, up to the most. */
 function halved(n: number): number {
   let k = 0;
@@ -135,7 +142,7 @@ export function hatchTowards(areas: Areas, view: View, direction: Vec3, spacing:
   const whole = 2 ** HALVINGS;
   const count = whole * Math.ceil((TURN * pencil.widest) / spacing / whole);
   for (const [n, places] of crossingsOf(areas, pencil, count)) {
-    const apart = pencil.apart((spacing * count) / (TURN * 2 ** halved(n)));
+    const apart = pencil.apart((spacing * count * stagger(n)) / (TURN * 2 ** halved(n)));
     if (!apart) continue;
     places.sort((a, b) => a - b);
     // The point itself lies in an area where a line leaves more often than it enters.

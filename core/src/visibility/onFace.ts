@@ -1,5 +1,5 @@
 import { add, between2, cross, cutRing, dot, scale, unit, type Vec2, type Vec3 } from "../geometry";
-import { areaTwice, shared, together, without, type Face, type Region, type Solid } from "../world";
+import { areaTwice, shared, without, type Face, type Region, type Solid } from "../world";
 import { TOUCH } from "./occluder";
 
 /** Smaller areas than this are rounding, twice their area, square metres. */
@@ -21,15 +21,14 @@ export const onPlane = ({ right, up }: FacePlane, p: Vec3): Vec2 => [dot(p, righ
 export const inWorld = ({ origin, right, up }: FacePlane, [x, y]: Vec2): Vec3 =>
   add(origin, add(scale(right, x), scale(up, y)));
 
-/** A face on its plane, counter-clockwise; of a sheet, which has no edges, its parts; of a card, these as one. */
+/** A face on its plane, counter-clockwise; of a sheet, which has no edges, its parts. */
 export function outlineOnPlane(
-  { vertices, edges, card }: Solid,
+  { vertices, edges }: Solid,
   { loop, holes = [], pieces }: Face,
   plane: FacePlane,
 ): Region {
-  const rings = card || edges.length === 0 ? pieces : [loop, ...holes];
-  const outline = rings.map((ring) => ring.map((n) => onPlane(plane, vertices[n])));
-  return card ? together([outline]) : outline;
+  const rings = edges.length === 0 ? pieces : [loop, ...holes];
+  return rings.map((ring) => ring.map((n) => onPlane(plane, vertices[n])));
 }
 
 /** A rectangle around a region, a little larger, counter-clockwise. */

@@ -1,14 +1,13 @@
 import { between3, cutRing, dot, type Vec2, type Vec3 } from "../geometry";
-import { towardsLight, type Rays } from "../light";
+import { towardsLight } from "../light";
 import type { Region } from "../world";
 import { TOUCH } from "./occluder";
-import { boundsOf, coveredOn, onPlane, partOf, planeOfFace, type FacePlane } from "./onFace";
-import type { Cover, Receiver } from "./receiver";
+import { onPlane, partOf, planeOfFace, type FacePlane } from "./onFace";
+import { coveredBehind, type Cover, type Looking, type Receiver } from "./receiver";
 import { partsOfRecess, planesThrough, type Recess, type RecessPart } from "./recesses";
 
 /** An eye or a light, and what it does not reach of a wall, each with what stands before that. */
-export interface Reach {
-  readonly rays: Rays;
+export interface Reach extends Pick<Looking, "rays" | "solids"> {
   readonly covers: readonly Cover[];
 }
 
@@ -32,7 +31,8 @@ function meets(a: readonly Vec2[], b: readonly Vec2[]): boolean {
  * What an eye or a light reaches of a part of a recess: what lies behind its opening, less what is covered there by
  * what stands before the wall. A ray into the recess passes that just where it passes the opening.
  */
-function reached(part: RecessPart, plane: FacePlane, wall: Receiver, { opening }: Recess, { rays, covers }: Reach) {
+function reached(part: RecessPart, plane: FacePlane, wall: Receiver, { opening }: Recess, reach: Reach): Region {
+  const { rays, covers } = reach;
   const to = towardsLight(rays, part.corners[0]);
   if (dot(part.normal, to) <= TOUCH || dot(wall.face.normal, to) <= TOUCH) return [];
   const behind = planesThrough(rays, opening).reduce<readonly Vec3[]>(
@@ -41,10 +41,11 @@ function reached(part: RecessPart, plane: FacePlane, wall: Receiver, { opening }
   );
   if (behind.length < 3) return [];
   const ring = behind.map((p) => onPlane(plane, p));
-  const [bounds, hole] = [boundsOf([ring]), opening.map((p) => onPlane(wall.plane, p))];
+  const hole = opening.map((p) => onPlane(wall.plane, p));
+  const face = { normal: part.normal, offset: dot(part.normal, part.corners[0]) };
   const cover = covers.flatMap((one) => {
-    const own = meets(one.ring, hole) ? coveredOn(plane, bounds, one.occluder.planes) : null;
-    return own ? [own] : [];
+    const isBefore = one.rings.some((own) => meets(own, hole));
+    return isBefore ? coveredBehind(one, reach, { plane, face, outline: [ring] }) : [];
   });
   return partOf([ring], null, cover);
 }

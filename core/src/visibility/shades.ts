@@ -73,12 +73,12 @@ const litBy = ({ world, eye, within }: SeenWorld, lights: readonly Light[]): rea
   });
 
 /** What stands between a light and a face. A round surface and a card are other facets for the light: they are none. */
-function castersOn(receiver: Receiver, { solids }: SeenWorld, { near, casters }: Lit): readonly Cover[] {
+function castersOn(receiver: Receiver, { solids }: SeenWorld, { rays, near, casters }: Lit): readonly Cover[] {
   const { solid, face } = receiver;
   const isOwn = (one: Occluder) =>
     one.solid === solid &&
     (solids[solid].card ?? (face.round !== undefined && casters[solid].faces[one.face].round === face.round));
-  return coverOf(receiver, near, isOwn);
+  return coverOf(receiver, { rays, solids: casters, near }, isOwn);
 }
 
 /** The part of what is seen of a face that a light does not reach. */
@@ -111,6 +111,7 @@ function* receiversOf({ world, solids, eye, front, lost }: SeenWorld): Generator
 class Shades {
   readonly book = new AreaBook();
   private readonly lit: readonly Lit[];
+  private readonly eyeRays: Rays;
   private readonly surfaces = new Map<string, number>();
 
   constructor(
@@ -118,6 +119,7 @@ class Shades {
     private readonly shading: Shading,
   ) {
     this.lit = litBy(seen, shading.lights);
+    this.eyeRays = { kind: "point", at: seen.eye };
   }
 
   /** Whether anything is wanted of a receiver. */
@@ -152,8 +154,8 @@ class Shades {
       const dark = darkPartOf(part, receiver, this.seen, one, ringsOf(casts[i]));
       this.put(dark, plane, one.place, { ...of, normal: face.normal });
     });
-    const eye = { rays: { kind: "point", at: this.seen.eye } as const, covers: hides };
-    const lights = this.lit.map(({ rays }, i) => ({ rays, covers: casts[i] }));
+    const eye = { rays: this.eyeRays, solids: this.seen.solids, covers: hides };
+    const lights = this.lit.map(({ rays, casters }, i) => ({ rays, solids: casters, covers: casts[i] }));
     for (const [n, recess] of recesses.entries())
       for (const [k, one] of seenRecess(recess, receiver, eye, lights).entries()) {
         const { normal, isBack } = one.part;
@@ -169,11 +171,12 @@ class Shades {
 
   private seenPart(receiver: Receiver, recesses: readonly Recess[]): SeenPart {
     const { solid, number, plane, outline } = receiver;
-    const { near, parts } = this.seen;
+    const { near, parts, solids } = this.seen;
+    const looking = { rays: this.eyeRays, solids, near };
     const key = `${solid} ${number}`;
     let found = parts.get(key);
     if (!found) {
-      const hides = coverOf(receiver, near, (one) => one.solid === solid && one.face === number);
+      const hides = coverOf(receiver, looking, (one) => one.solid === solid && one.face === number);
       const openings = recesses.map(({ opening }) => opening.map((p) => onPlane(plane, p)));
       found = { part: partOf(outline, null, [...ringsOf(hides), ...openings]), hides };
       parts.set(key, found);

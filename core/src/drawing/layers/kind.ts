@@ -71,8 +71,10 @@ export interface LayerKind<Id extends string = string> {
   readonly ofLines?: boolean;
   /** Whether it is worked out from the elements themselves. */
   readonly ofElements?: boolean;
-  /** Whether it is worked out from what lights the shot; without a light there is nothing of it. */
+  /** Whether it is worked out from what lights the shot, so that it changes with that. */
   readonly ofLights?: boolean;
+  /** Whether there is nothing of it without a light. */
+  readonly onlyLit?: boolean;
   /** Whether it stops at masses where a shot does not say, or only where one wants it. */
   readonly stops?: "usually" | "where wished";
   /**

@@ -17,6 +17,7 @@ export const shadows = layerKind({
   ofEdges: true,
   loose: "within",
   ofLights: true,
+  onlyLit: true,
   compute: (context) => {
     const { lights, shot } = context;
     // Where planes have a tone by the light, those that turn away are dark already.

@@ -19,7 +19,7 @@ export function LayersToSave() {
   const lights = useDocument(({ scene }) => scene.lights);
   const isLit = lightsOf({ lights }, shot).length > 0;
   const layers = [
-    ...LAYER_KINDS.filter((kind) => strengthOf(kind, shot) > 0 && (isLit || !kind.ofLights)),
+    ...LAYER_KINDS.filter((kind) => strengthOf(kind, shot) > 0 && (isLit || !kind.onlyLit)),
     ...(shot.under ? [{ id: "photo", label: "The photo under it" }] : []),
   ];
   const left = layers.filter(({ id }) => without.includes(id)).length;
