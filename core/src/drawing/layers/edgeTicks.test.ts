@@ -1,14 +1,15 @@
 import fc from "fast-check";
 import { between } from "../../../testing";
 import type { Vec2 } from "../../geometry";
-import { pinsOf, type Pin } from "../../vanishing";
+import { lightPoints, pinsOf } from "../../vanishing";
 import { newScene } from "../../scene";
-import { edgesWithoutTicks, tickLanes, ticksIn } from "./edgeTicks";
+import { drawShot } from "..";
+import { aimedAt, edgesWithoutTicks, tickLanes, ticksIn, type AimedAt } from "./edgeTicks";
 
 const { orientations, shots } = newScene("Quay");
 const [shot] = shots;
 const [some] = pinsOf(orientations, shot);
-const pinAt = (at: Vec2, i: number): Pin => ({ ...some, id: `p${i}`, point: { at } as Pin["point"] });
+const pinAt = (at: Vec2, i: number): AimedAt => ({ ...some, id: `p${i}`, point: { at }, stroke: "#000000" });
 /** Lines of a lane: x1 y1 x2 y2. */
 const linesOf = (flat: readonly number[]) =>
   Array.from({ length: flat.length / 4 }, (_, i) => flat.slice(4 * i, 4 * i + 4) as [number, number, number, number]);
@@ -102,4 +103,21 @@ describe("ticks of several pins on the margin", () => {
     expect(edgesWithoutTicks(lanes)).toEqual(["right"]);
     expect(edgesWithoutTicks([])).toEqual([]);
   });
+});
+
+it("points of lights beyond the sheet have ticks as pins do, and those of lights that are out have none", () => {
+  const lights = [
+    { id: "sun", kind: "sun", heading: 140, height: 50 },
+    { id: "cloud", kind: "overcast" },
+    { id: "moon", kind: "sun", heading: 100, height: 20, off: true },
+  ] as const;
+  const aids = { ticks: true, tilts: false, every: 10, strips: true, pegs: false, scaled: false };
+  const scene = { ...newScene("Quay"), lights: [...lights], shots: [{ ...shot, aids }] };
+  expect(aimedAt(shot, [], lights).map(({ id }) => id)).toEqual(["sun-rays", "sun-foot"]);
+  const drawn = drawShot(scene).layers.filter(({ id }) => id.startsWith("aids-sun"));
+  const [{ at }] = lightPoints(shot, lights[0]);
+  expect(at![1]).toBeGreaterThan(shot.sheet.height);
+  expect(drawn.map(({ id }) => id)).toContain("aids-sun-rays");
+  const [lane] = tickLanes(shot, aimedAt(shot, [], lights), 10, false);
+  expect(lane.point).toEqual(at);
 });

@@ -1,8 +1,10 @@
 import type { Rect, Vec2 } from "../../geometry";
+import { isCaster, type Light } from "../../light";
 import type { Shot } from "../../scene";
 import {
   crossings,
   isSideways,
+  lightPoints,
   offPageAids,
   tickPlace,
   type Edge,
@@ -11,6 +13,7 @@ import {
   type Pin,
 } from "../../vanishing";
 import { lettering, letteringWidth } from "../lettering";
+import { setStyle } from "../style";
 
 /** Height of letters on the sheet's margin, and of the smallest that can be read, mm. */
 export const LETTER = 1.9;
@@ -44,9 +47,29 @@ const eachEdge = (width: (edge: Edge) => number): Widths => ({
   bottom: width("bottom"),
 });
 
-/** The ticks of one pin: in a lane of the margin of its own, within the lanes of those before it. */
+/** A point that lines run to, which may lie beyond the sheet: a pin, or one of a light. */
+export interface AimedAt extends Pick<Pin, "id" | "name" | "offSheet"> {
+  readonly point: { readonly at: Vec2 | null };
+  /** The hue of its marks. */
+  readonly stroke: string;
+}
+
+/** The hue of the points of lights. */
+const LIGHT = "#a8741a";
+
+/** What has aids on the margin: the pins, and the points of the lights that are on, each place once. */
+export function aimedAt(shot: Shot, pins: readonly Pin[], lights: readonly Light[]): readonly AimedAt[] {
+  const ofLights = lights
+    .filter(isCaster)
+    .filter(({ off }) => !off)
+    .flatMap((light) => lightPoints(shot, light))
+    .map(({ at, ...point }): AimedAt => ({ ...point, point: { at }, stroke: LIGHT }));
+  return [...pins.map((pin) => ({ ...pin, stroke: setStyle(pin).stroke })), ...ofLights];
+}
+
+/** The ticks of one point: in a lane of the margin of its own, within the lanes of those before it. */
 export interface TickLane {
-  readonly pin: Pin;
+  readonly pin: AimedAt;
   readonly point: Vec2;
   readonly aids: OffPageAids;
   /** The rectangle on which its marks stand, and how wide its lane is at each edge, mm. */
@@ -55,13 +78,13 @@ export interface TickLane {
 }
 
 /**
- * A lane of the margin for each pin beyond the sheet, outermost first: none reaches into the panel. On an edge whose
+ * A lane of the margin for each point beyond the sheet, outermost first: none reaches into the panel. On an edge whose
  * margin is too narrow for all of them no ticks stand.
  * @param every mm between ticks on the edge next to the point
  */
 export function tickLanes(
   shot: Pick<Shot, "sheet" | "frame">,
-  pins: readonly Pin[],
+  pins: readonly AimedAt[],
   every: number,
   tilts: boolean,
 ): readonly TickLane[] {
@@ -118,7 +141,7 @@ function word(text: string, [mx, my]: Vec2, edge: Edge, depth: number, width: nu
   return lettering(text, [mx, edge === "top" ? my + off + high : my + ny * off], high, "middle");
 }
 
-/** The ticks of one pin on all edges that its lines cross, their numbers (and tilts) beside them. */
+/** The ticks of one point on all edges that its lines cross, their numbers (and tilts) beside them. */
 export function ticksIn({ point, aids, rect, widths }: TickLane, sheet: Shot["sheet"], tilts: boolean): number[] {
   const { side, spacing, ticks } = aids;
   // Where ticks stand closer than their numbers need, only every second, third or further one is numbered.

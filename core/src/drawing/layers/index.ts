@@ -29,7 +29,7 @@ export type { LayerContext, LayerKind, LayerPart, OwnLines } from "./kind";
 export { layerKind } from "./kind";
 export { detailSwitch } from "./details";
 export { BEYOND_SHEET } from "./compass";
-export { edgesWithoutTicks, tickLanes } from "./edgeTicks";
+export { aimedAt, edgesWithoutTicks, tickLanes } from "./edgeTicks";
 
 /** Every kind of layer that a drawing can have, from the bottom up. */
 export const LAYER_KINDS = [

@@ -1,10 +1,10 @@
 import type { Vec2 } from "../../geometry";
 import type { Aids, Shot } from "../../scene";
 import { viewOf } from "../../shot";
-import { isSideways, scaledSetUp, type Edge, type OffPageAids, type Pin } from "../../vanishing";
+import { isSideways, scaledSetUp, type Edge, type OffPageAids } from "../../vanishing";
 import { lettering } from "../lettering";
-import { setStyle, STYLES } from "../style";
-import { LETTER, tickLanes, ticksIn } from "./edgeTicks";
+import { STYLES } from "../style";
+import { aimedAt, LETTER, tickLanes, ticksIn, type AimedAt } from "./edgeTicks";
 import { layerKind, type LayerPart } from "./kind";
 
 /** Half the arms of a cross, mm. */
@@ -36,7 +36,7 @@ const CORNER = 4;
  * Where the pin stands on paper that is taped on: an arrow at the edge on its level, with the measure. One that lies
  * beyond the edge's end, too, stands at that end, and says how far on.
  */
-function strip(sheet: Shot["sheet"], { point, offSheet }: Pin): number[] {
+function strip(sheet: Shot["sheet"], { point, offSheet }: AimedAt): number[] {
   if (!offSheet || !point.at) return [];
   const { side, distance } = offSheet;
   const sideways = isSideways(side);
@@ -74,7 +74,7 @@ function pegs(sheet: Shot["sheet"], { side, level, centrolinead }: OffPageAids):
 }
 
 /** The whole desk small on this sheet: its outline, the panel, the centre of vision and the pins. */
-function scaled(shot: Shot, pins: readonly Pin[]): number[] {
+function scaled(shot: Shot, pins: readonly AimedAt[]): number[] {
   const { sheet, frame } = shot;
   const placed = pins.flatMap(({ point: { at }, name }) => (at ? [{ at, name }] : []));
   const small = scaledSetUp(
@@ -100,8 +100,8 @@ function scaled(shot: Shot, pins: readonly Pin[]): number[] {
 const WANTED = ["ticks", "tilts", "strips", "pegs", "scaled"] as const satisfies readonly (keyof Aids)[];
 
 /**
- * Aids for points off the page, drawn on the sheet's margin: a part for each pin in the hue of its set, and the
- * scaled set-up.
+ * Aids for points off the page, drawn on the sheet's margin: a part for each pin in the hue of its set and for
+ * each point of a light, and the scaled set-up.
  */
 export const marginAids = layerKind({
   id: "aids",
@@ -111,17 +111,19 @@ export const marginAids = layerKind({
   strength: 1,
   reach: "desk",
   construction: true,
-  compute: ({ shot, view, pins }) => {
+  ofLights: true,
+  compute: ({ shot, view, pins, lights }) => {
     const { aids } = shot;
     // Lines to a far point are curves in any other lens: no ruler aims at it.
     if (!view.law.straight || !aids || !WANTED.some((kind) => aids[kind])) return [];
-    const own = pinAids(shot, aids, pins);
+    const points = aimedAt(shot, pins, lights);
+    const own = pinAids(shot, aids, points);
     if (!aids.scaled) return own;
-    return [...own, { id: "aids-scaled", label: "Scaled set-up", lines: Float64Array.from(scaled(shot, pins)) }];
+    return [...own, { id: "aids-scaled", label: "Scaled set-up", lines: Float64Array.from(scaled(shot, points)) }];
   },
 });
 
-function pinAids(shot: Shot, aids: Aids, pins: readonly Pin[]): LayerPart[] {
+function pinAids(shot: Shot, aids: Aids, pins: readonly AimedAt[]): LayerPart[] {
   const { sheet } = shot;
   const lanes = tickLanes(shot, pins, aids.every, aids.tilts);
   return pins.map((pin) => {
@@ -134,7 +136,7 @@ function pinAids(shot: Shot, aids: Aids, pins: readonly Pin[]): LayerPart[] {
     return {
       id: `aids-${pin.id}`,
       label: `Aids: ${pin.name}`,
-      style: { stroke: setStyle(pin).stroke },
+      style: { stroke: pin.stroke },
       lines: Float64Array.from(lines),
     };
   });

@@ -1,5 +1,6 @@
-import { edgesWithoutTicks, LAYER_KINDS, showOf, tickLanes } from "@zanvo/core/drawing";
+import { aimedAt, edgesWithoutTicks, LAYER_KINDS, showOf, tickLanes } from "@zanvo/core/drawing";
 import { bundleOf, NO_AIDS, lineSpacingOf, type Aids, type LineSpacing, type Shot, type Show } from "@zanvo/core/scene";
+import { lightsOf } from "@zanvo/core/light";
 import { pinsOf } from "@zanvo/core/vanishing";
 import { usualSpacing } from "@zanvo/core/slip";
 import { sceneMeasure } from "@zanvo/core/schema";
@@ -22,8 +23,9 @@ const AIDS = {
 function NarrowMargins({ shot, aids }: { readonly shot: Shot; readonly aids: Aids }) {
   const { useDocument } = useStores();
   const orientations = useDocument((document) => document.scene.orientations);
+  const lights = useDocument((document) => lightsOf(document.scene, shot));
   if (!aids.ticks && !aids.tilts) return null;
-  const lanes = tickLanes(shot, pinsOf(orientations, shot), aids.every, aids.tilts);
+  const lanes = tickLanes(shot, aimedAt(shot, pinsOf(orientations, shot), lights), aids.every, aids.tilts);
   const edges = edgesWithoutTicks(lanes);
   if (edges.length === 0) return null;
   return (
