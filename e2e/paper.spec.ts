@@ -80,7 +80,7 @@ test("a page has several panels, drawn in their places, dragged by their sides a
 test("the desk is printed at true size, with progress, and can be stopped", async ({ page }) => {
   const id = await openNew(page);
   await page.getByRole("button", { name: "Hand-over" }).click();
-  await page.getByText("Print the desk at true size").click();
+  await page.getByText("Print in tiles").click();
   const told = page.getByText(/^\d+ sheets? and a contents map/);
   await expect(told).toBeVisible();
   await page.getByLabel("Paper of the printer").selectOption("A3");

@@ -15,6 +15,8 @@ export const OPTIONS = {
   overlap: { type: "string" },
   margin: { type: "string" },
   tiles: { type: "string" },
+  times: { type: "string" },
+  width: { type: "string" },
   every: { type: "string" },
   thing: { type: "string" },
   of: { type: "string" },

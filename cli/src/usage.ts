@@ -51,8 +51,10 @@ export const HELP = `zanvo: perspective from a shell. FILE may be - for standard
                                                    the set-up sheet of a shot or of its whole page, as text or PDF;
                                                    edge ticks every so many mm
   zanvo print SCENE --out FILE.pdf [--shot ID] [--paper ${papers}] [--overlap MM] [--margin MM]
-                                                   [--tiles NAME,...]
-                                                   the desk at true size on many sheets, or on those that are named
+                                                   [--tiles NAME,...] [--of desk|grid|finder] [--times N] [--width MM]
+                                                   the desk at true size on many sheets, or on those that are named;
+                                                   or the enlargement grid so many times as large as the panel; or a
+                                                   view finder with a window so wide
   zanvo backup [--data FILE] [--out FILE]          a copy of the shelf's database, also while Zanvo runs
   zanvo restore BACKUP [--data FILE]               puts a backup in its place; what stood there is set aside
 

@@ -81,6 +81,8 @@ export const STYLES = {
   face: { stroke: GRAPHITE, width: 0.13, dash: [], opacity: 1 },
   shadow: { stroke: GRAPHITE, fill: GRAPHITE, width: 0.13, dash: [], opacity: 0.3 },
   tone: { stroke: GRAPHITE, width: 0.13, dash: [], opacity: 1 },
+  enlarging: { stroke: "#5f7d95", width: 0.13, dash: [], opacity: 1 },
+  pricks: { stroke: "#b93a17", width: 0.18, dash: [], opacity: 1 },
   own: { stroke: GRAPHITE, width: 0.35, dash: [], opacity: 1 },
   balloon: { stroke: GRAPHITE, width: 0.35, dash: [], opacity: 1 },
   page: { stroke: GRAPHITE, width: 0.2, dash: [], opacity: 1 },

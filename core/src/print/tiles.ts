@@ -17,6 +17,14 @@ export const PRINT_PAPERS = {
 } as const;
 export type PrintPaper = keyof typeof PRINT_PAPERS;
 
+/** What is printed at true size. */
+export const PRINTED_THINGS = [
+  { id: "desk", label: "The whole desk" },
+  { id: "grid", label: "An enlarged grid" },
+  { id: "finder", label: "A view finder" },
+] as const;
+export type PrintedThing = (typeof PRINTED_THINGS)[number]["id"];
+
 /**
  * How a desk is cut into sheets of a printer: what two neighbours share, and what the printer leaves white on each
  * side, in mm.
@@ -26,6 +34,11 @@ export const TilingSchema = strict({
   landscape: Type.Boolean(),
   overlap: Type.Number({ minimum: 0, maximum: 60 }),
   margin: Type.Number({ minimum: 0, maximum: 40 }),
+  /** What is printed: the desk where nothing is said. */
+  of: Type.Optional(Type.Unsafe<PrintedThing>({ type: "string", enum: PRINTED_THINGS.map(({ id }) => id) })),
+  /** So many times as large as the panel the enlargement grid is; and so wide the window of a view finder, mm. */
+  times: Type.Optional(Type.Number({ minimum: 0.1, maximum: 200 })),
+  width: Type.Optional(Type.Number({ minimum: 10, maximum: 1000 })),
   /** The names of the tiles that are wanted; without it, all on which something is drawn. */
   only: Type.Optional(Type.Array(Type.String({ maxLength: 10 }), { minItems: 1, maxItems: 2000 })),
 });

@@ -59,5 +59,8 @@ export const HandSchema = strict({
 /** The pen of lines at which a thing stands free of what is behind it, mm. */
 export const ProfileSchema = named("Pen of profile lines", Pen);
 
+/** How many squares the enlargement grid has across the panel. */
+export const SquaresSchema = named("Squares across the panel", Type.Integer({ minimum: 2, maximum: 100, default: 8 }));
+
 export type Depth = Static<typeof DepthSchema>;
 export type Hand = Static<typeof HandSchema>;

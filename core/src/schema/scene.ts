@@ -21,7 +21,7 @@ import {
   Type,
 } from "../fields";
 import { BalloonSchema, MAX_BALLOONS, PageNumberSchema, PageTitleSchema, PanelSchema, TrimSchema } from "./page";
-import { DepthSchema, HandSchema, PensSchema, ProfileSchema, ToneSchema } from "./finish";
+import { DepthSchema, HandSchema, PensSchema, ProfileSchema, SquaresSchema, ToneSchema } from "./finish";
 
 /** A place on the desk, in mm: pins may lie far off the sheet. */
 const Millimetres = millimetresIn({ minimum: -1e7, maximum: 1e7 });
@@ -365,6 +365,7 @@ const ShotSchema = strict({
   lights: Type.Optional(Type.Array(LightSchema, { maxItems: MAX_LIGHTS })),
   tone: Type.Optional(ToneSchema),
   pens: Type.Optional(PensSchema),
+  squares: Type.Optional(SquaresSchema),
   depth: Type.Optional(DepthSchema),
   profile: Type.Optional(ProfileSchema),
   hand: Type.Optional(HandSchema),

@@ -6,6 +6,7 @@ import { construction } from "./construction";
 import { creases } from "./creases";
 import { divisions } from "./divisions";
 import { details } from "./details";
+import { enlarging } from "./enlarging";
 import { faces } from "./faces";
 import { frame } from "./frame";
 import { grids } from "./grids";
@@ -18,6 +19,7 @@ import { measuringPoints } from "./measuringPoints";
 import { outlines } from "./outlines";
 import { ownLines } from "./ownLines";
 import { pageMarks } from "./pageMarks";
+import { pricks } from "./pricks";
 import { seaHorizon } from "./seaHorizon";
 import { shadows } from "./shadows";
 import { sky } from "./sky";
@@ -56,6 +58,8 @@ export const LAYER_KINDS = [
   balloons,
   frame,
   pageMarks,
+  enlarging,
+  pricks,
   marginAids,
   compass,
 ];

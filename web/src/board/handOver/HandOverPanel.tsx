@@ -2,7 +2,7 @@ import type { FormatInfo } from "@zanvo/core/answers";
 import { pageOf } from "@zanvo/core/scene";
 import { useFormats } from "../../formats";
 import { useStores } from "../../stores";
-import { Button, Check, Fold, Working } from "../../ui";
+import { Button, Check, Working } from "../../ui";
 import { DepthFields, HandFields, PenFields } from "../finish";
 import { BlankGrids } from "./BlankGrids";
 import { CopyFields } from "./CopyFields";
@@ -11,6 +11,7 @@ import { LayersToSave } from "./LayersToSave";
 import { PresetFields } from "./PresetFields";
 import { PrintFields } from "./PrintFields";
 import { SaveScene } from "./SaveScene";
+import { TransferFields } from "./TransferFields";
 import { useExport } from "./useExport";
 
 /** Whether a file holds all panels of a page, and whether all shots are saved at once. */
@@ -36,26 +37,6 @@ function HowMany() {
         />
       )}
     </>
-  );
-}
-
-/** How drawings are made ready for other paper. */
-function TransferFields() {
-  const { useHandOver, chooseHandOver } = useStores();
-  const { mirrored, blue } = useHandOver();
-  return (
-    <Fold title="To be transferred to other paper">
-      <Check
-        label="Mirrored, to be rubbed off its back"
-        checked={mirrored}
-        onChange={(on) => chooseHandOver({ mirrored: on })}
-      />
-      <Check
-        label="All in pale blue, to be drawn over"
-        checked={blue}
-        onChange={(on) => chooseHandOver({ blue: on })}
-      />
-    </Fold>
   );
 }
 

@@ -1,6 +1,15 @@
 import { useMemo, useState } from "react";
-import { drawDesk } from "@zanvo/core/drawing";
-import { DEFAULT_TILING, PRINT_PAPERS, tilesOf, type PrintPaper, type Tiles, type Tiling } from "@zanvo/core/print";
+import { drawPrint, FINDER_WIDTH, finderDistance, squaresOf } from "@zanvo/core/drawing";
+import {
+  DEFAULT_TILING,
+  PRINT_PAPERS,
+  PRINTED_THINGS,
+  tilesOf,
+  type PrintedThing,
+  type PrintPaper,
+  type Tiles,
+  type Tiling,
+} from "@zanvo/core/print";
 import { fileName, type Scene, type Shot } from "@zanvo/core/scene";
 import { Button, Check, Fold, NumberField, Select } from "../../ui";
 import { PrintProgress, usePrint } from "./usePrint";
@@ -8,15 +17,25 @@ import { useStores } from "../../stores";
 
 const PAPERS = (Object.keys(PRINT_PAPERS) as PrintPaper[]).map((paper) => [paper, paper] as const);
 
+const THINGS = PRINTED_THINGS.map(({ id, label }) => [id, label] as const);
+
+/** What files of prints are called. */
+const FILES: Readonly<Record<PrintedThing, string>> = {
+  desk: "true size",
+  grid: "enlarged grid",
+  finder: "view finder",
+};
+
 /**
- * The desk of a shot in tiles. What is drawn on the sheet lies on tiles that its outline takes anyway, so this needs
+ * What is printed of a shot in tiles. What is drawn on the sheet lies on tiles that its outline takes anyway, so this needs
  * no buildings.
  */
 function tiled(scene: Scene, shot: Shot, tiling: Tiling): Tiles | string {
   const { width, height } = shot.sheet;
   try {
-    const { box, layers } = drawDesk(scene, shot, []);
-    const sheet = Float64Array.from([0, 0, width, height, 0, height, width, 0]);
+    const { box, layers } = drawPrint(scene, shot, tiling, () => []);
+    const ofDesk = (tiling.of ?? "desk") === "desk";
+    const sheet = Float64Array.from(ofDesk ? [0, 0, width, height, 0, height, width, 0] : []);
     return tilesOf(box, [...layers.map(({ lines }) => lines), sheet], tiling);
   } catch (wrong) {
     return (wrong as Error).message;
@@ -64,6 +83,55 @@ function TileMap({ tiles: { all, columns }, left, onLeft }: TileMapProps) {
   );
 }
 
+interface ThingFieldsProps {
+  readonly shot: Shot;
+  readonly tiling: Tiling;
+  readonly change: (part: Partial<Tiling>) => void;
+}
+
+/** How large an enlarged grid, or a view finder, is printed. */
+function ThingFields({ shot, tiling, change }: ThingFieldsProps) {
+  if (tiling.of === "grid") {
+    const times = tiling.times ?? 4;
+    return (
+      <>
+        <NumberField
+          label="Times the panel"
+          unit=""
+          value={times}
+          min={0.1}
+          max={200}
+          onChange={(to) => change({ times: to })}
+        />
+        <p className="text-pencil">
+          Its squares are {((times * shot.frame.width) / squaresOf(shot)).toFixed(1)} mm wide. Show the enlargement grid
+          on the drawing as well, and copy square by square.
+        </p>
+      </>
+    );
+  }
+  if (tiling.of !== "finder") return null;
+  const width = tiling.width ?? FINDER_WIDTH;
+  const distance = finderDistance(shot, width);
+  return (
+    <>
+      <NumberField
+        label="Its window"
+        unit="mm"
+        value={width}
+        min={10}
+        max={1000}
+        onChange={(to) => change({ width: to })}
+      />
+      <p className="text-pencil">
+        {distance === null
+          ? "It has the panel’s proportion; a curved lens sees more than a window."
+          : `Held ${distance.toFixed(0)} mm from one eye, it shows what the panel does.`}
+      </p>
+    </>
+  );
+}
+
 const NONE: ReadonlySet<string> = new Set();
 
 /** The whole desk at true size on the sheets of a printer, so that the pins lie on paper. */
@@ -84,7 +152,9 @@ export function PrintFields() {
   };
   const some = wanted.length < drawn.length ? { only: wanted } : {};
   return (
-    <Fold title="Print the desk at true size">
+    <Fold title="Print in tiles">
+      <Select labelled label="Print" value={tiling.of ?? "desk"} options={THINGS} onChange={(of) => change({ of })} />
+      <ThingFields shot={shot} tiling={tiling} change={change} />
       <Select
         labelled
         label="Paper of the printer"
@@ -125,7 +195,10 @@ export function PrintFields() {
           className="w-full"
           disabled={wanted.length === 0}
           onClick={() =>
-            void print({ tiling: { ...tiling, ...some } }, fileName(`${scene.title} ${shot.name} true size`))
+            void print(
+              { tiling: { ...tiling, ...some } },
+              fileName(`${scene.title} ${shot.name} ${FILES[tiling.of ?? "desk"]}`),
+            )
           }
         >
           Print at true size
