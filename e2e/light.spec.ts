@@ -1,6 +1,6 @@
 import { expect, test } from "@playwright/test";
 import { readFileSync } from "node:fs";
-import { openNew, saved, type } from "./table";
+import { openNew, saved, type, withKiosk } from "./table";
 
 test("a sun is put up, dragged behind the eye, typed, set by date, and its shadows are exported in layers", async ({
   page,
@@ -68,4 +68,40 @@ test("the grid is copied as a picture, to be pasted elsewhere", async ({ page, c
   });
   // A3 at 300 dpi.
   expect(size).toEqual([4961, 3508]);
+});
+
+test("planes are toned by kind without a light, hatched towards their points, and filled as areas", async ({
+  page,
+}) => {
+  const id = await openNew(page, withKiosk);
+  await page.keyboard.press("9");
+  const slide = async (name: string) => {
+    await page.getByRole("slider", { name }).focus();
+    await page.keyboard.press("End");
+  };
+  const layers = async (): Promise<string[]> => {
+    await page.keyboard.press("0");
+    const coming = page.waitForEvent("download");
+    await page.getByRole("button", { name: /^Export SVG/ }).click();
+    const svg = readFileSync(await (await coming).path(), "utf8");
+    await page.keyboard.press("9");
+    return [...svg.matchAll(/<g id="((?:tone|faces|sky|ground|shadows)[^"]*)"/g)].map(([, layer]) => layer);
+  };
+  await slide("Tone of planes");
+  await page.getByLabel("Told apart by").selectOption("plane");
+  await page.getByText("How dark each kind is").click();
+  await slide("Level tops");
+  await expect.poll(async () => (await saved(page, id)).shots[0].tone).toMatchObject({ planes: { tops: 1 } });
+  expect((await layers()).some((layer) => /^tone-(walls|across)/.test(layer))).toBe(true);
+  await page.getByLabel("Hatched").check();
+  await expect(page.getByLabel("Towards each plane’s points")).toBeChecked();
+  await page.getByLabel("Told apart by").selectOption("light");
+  await page.getByRole("button", { name: "A covered sky" }).click();
+  await expect(page.getByText(/^Light from all of the sky/)).toBeVisible();
+  await page.getByText("Areas to fill").click();
+  await slide("Faces and ground");
+  await slide("Sky");
+  const filled = await layers();
+  expect(filled).toEqual(expect.arrayContaining(["sky", "ground", "faces-1", "tone-1"]));
+  expect(filled.some((layer) => layer.startsWith("shadows"))).toBe(false);
 });

@@ -133,3 +133,38 @@ test("files are made by a preset: all shots at once, of just so many black dots,
   await page.getByRole("button", { name: "Delete the preset For the blog" }).click();
   await expect(page.getByRole("button", { name: "For the blog", exact: true })).toHaveCount(0);
 });
+
+test("a page is made from a small sketch, by rough boxes or by numbers, and undone in one step", async ({ page }) => {
+  const id = await openNew(page, withKiosk);
+  await page.keyboard.press("1");
+  await page.getByText("A page from a small sketch").click();
+  const small = page.getByRole("img", { name: /^A small page/ });
+  await small.scrollIntoViewIfNeeded();
+  const { x, y, width, height } = (await small.boundingBox())!;
+  const draw = async (x0: number, y0: number, x1: number, y1: number) => {
+    await page.mouse.move(x + x0 * width, y + y0 * height);
+    await page.mouse.down();
+    await page.mouse.move(x + x1 * width, y + y1 * height, { steps: 4 });
+    await page.mouse.up();
+  };
+  await draw(0.02, 0.03, 0.97, 0.45);
+  await draw(0.01, 0.49, 0.4, 0.98);
+  await draw(0.43, 0.47, 0.98, 0.97);
+  await page.getByRole("button", { name: "Make a page of 3" }).click();
+  type Panels = { id: string; page?: string; frame: { x: number; y: number; width: number; height: number } }[];
+  const shots = async () => (await saved(page, id)).shots as unknown as Panels;
+  await expect.poll(async () => (await shots()).length).toBe(4);
+  const [, top, left, right] = await shots();
+  expect(new Set([top.page, left.page, right.page]).size).toBe(1);
+  expect(left.frame.y - top.frame.y - top.frame.height).toBeCloseTo(5, 6);
+  expect(right.frame.x - left.frame.x - left.frame.width).toBeCloseTo(5, 6);
+  expect(left.frame.y).toBeCloseTo(right.frame.y, 9);
+  await page.getByRole("button", { name: "Undo", exact: true }).click();
+  await expect.poll(async () => (await shots()).length).toBe(1);
+  await page.getByLabel("Panels in each row").fill("2 x");
+  await page.getByLabel("Panels in each row").fill("14");
+  await expect(page.getByText(/^Type up to 12 rows/)).toBeVisible();
+  await page.getByLabel("Panels in each row").fill("1 2 1");
+  await page.getByRole("button", { name: "Make a page of 4" }).click();
+  await expect.poll(async () => (await shots()).length).toBe(5);
+});

@@ -205,3 +205,29 @@ test("the stretch across the panel is drawn as a chart when it is asked for", as
   ).toBeVisible();
   await expect(page.getByRole("dialog").locator("canvas")).toBeVisible();
 });
+
+test("squares to enlarge by lie over the panel, and a view finder and the large grid are printed", async ({ page }) => {
+  await openNew(page);
+  await page.keyboard.press("0");
+  await page.getByText("To be transferred to other paper").click();
+  await page.getByLabel("Squares over the panel").check();
+  await page.getByLabel("Points to be pricked through").check();
+  await expect(page.getByLabel("Squares across the panel")).toHaveValue("8");
+  await page.getByText("Print in tiles").click();
+  const print = async (thing: string) => {
+    await page.getByLabel("Print", { exact: true }).selectOption(thing);
+    const coming = page.waitForEvent("download");
+    await page.getByRole("button", { name: "Print at true size" }).click();
+    const file = await coming;
+    return { name: file.suggestedFilename(), pdf: readFileSync(await file.path(), "latin1") };
+  };
+  await expect(page.getByText(/Its squares are|Held/)).toHaveCount(0);
+  const finder = await print("finder");
+  await expect(page.getByText(/^Held \d+ mm from one eye/)).toBeVisible();
+  expect(finder.name).toBe("Test-table-First-shot-view-finder.pdf");
+  // A window of 70 mm with its card takes one sheet, after the contents.
+  expect(finder.pdf.match(/\/Type \/Page\n/g)).toHaveLength(2);
+  const grid = await print("grid");
+  await expect(page.getByText(/^Its squares are 195.0 mm wide/)).toBeVisible();
+  expect(grid.pdf.match(/\/Type \/Page\n/g)!.length).toBeGreaterThan(20);
+});

@@ -3,6 +3,7 @@ export * from "../format";
 export * from "./names";
 export * from "./onSheet";
 export * from "./page";
+export * from "./pageSketch";
 export * from "./panel";
 export * from "./papers";
 export * from "./under";

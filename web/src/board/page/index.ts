@@ -1,2 +1,3 @@
 export { PageFields } from "./PageFields";
 export { ShapeFields } from "./ShapeFields";
+export { PageSketch } from "./PageSketch";

@@ -10,6 +10,9 @@ import {
   withCorner,
   withCornerMore,
   withoutCorner,
+  boxBetween,
+  liveOf,
+  rowsIn,
 } from "./pages";
 
 const [shot] = newScene("Page").shots;
@@ -70,5 +73,25 @@ describe("a balloon", () => {
     const moved = withBalloon(own, "b", { ...first, at });
     expect(moved.balloons?.[0].at).toEqual({ x: 0.5, y: 0 });
     expect(withBalloon(moved, "b", null).balloons).toBeUndefined();
+  });
+});
+
+describe("a small page", () => {
+  it("is filled as its sheet is trimmed, or as its live area is", () => {
+    const sheet = { width: 420, height: 297 };
+    const plain = liveOf(sheet);
+    const trimmed = liveOf({ ...sheet, trim: { width: 200, height: 150, bleed: 3 } });
+    expect(trimmed.x).toBeGreaterThan(110);
+    expect(trimmed.x + trimmed.width).toBeLessThan(310);
+    expect(plain.width).toBeGreaterThan(trimmed.width);
+    const live = { x: 30, y: 40, width: 100, height: 90 };
+    expect(liveOf({ ...sheet, live })).toEqual(live);
+  });
+
+  it("reads how many panels each row has, and boxes between any corners", () => {
+    expect(rowsIn("2 1 3")).toEqual([2, 1, 3]);
+    expect(rowsIn("2, 1;3")).toEqual([2, 1, 3]);
+    for (const text of ["", "0 2", "13", "1 1 1 1 1 1 1 1 1 1 1 1 1"]) expect(rowsIn(text)).toBeNull();
+    expect(boxBetween([0.5, 0.1], [0.2, 0.4])).toEqual({ x: 0.2, y: 0.1, width: 0.3, height: expect.closeTo(0.3, 9) });
   });
 });

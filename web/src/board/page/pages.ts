@@ -45,12 +45,37 @@ export function withBleed(shot: Shot, side: Side, on: boolean): Shot {
   const { sheet, frame } = shot;
   if (!sheet.trim) return shot;
   if (on) return { ...shot, frame: sideTo(frame, side, bleedOf(sheet, sheet.trim)) };
+  return { ...shot, frame: sideTo(frame, side, liveOf(sheet)) };
+}
+
+/** What the panels of a page fill together: its live area, or a usual one inside its sheet as that is trimmed, mm. */
+export function liveOf(sheet: Sheet): Rect {
+  if (sheet.live) return sheet.live;
+  if (!sheet.trim) return frameOn(sheet);
   const trim = trimOf(sheet, sheet.trim);
   const inside = frameOn({ width: trim.width, height: trim.height });
-  return {
-    ...shot,
-    frame: sideTo(frame, side, sheet.live ?? { ...inside, x: trim.x + inside.x, y: trim.y + inside.y }),
-  };
+  return { ...inside, x: trim.x + inside.x, y: trim.y + inside.y };
+}
+
+/** The upright box between two corners. */
+export const boxBetween = ([ax, ay]: Vec2, [bx, by]: Vec2): Rect => ({
+  x: Math.min(ax, bx),
+  y: Math.min(ay, by),
+  width: Math.abs(bx - ax),
+  height: Math.abs(by - ay),
+});
+
+/** No page has more rows, and no row more panels. */
+const MOST = 12;
+
+/** How many panels each row of a page has, from numbers with anything between; null where they are none. */
+export function rowsIn(text: string): readonly number[] | null {
+  const counts = text
+    .split(/[^\d]+/)
+    .filter(Boolean)
+    .map(Number);
+  const fits = counts.length > 0 && counts.length <= MOST && counts.every((count) => count >= 1 && count <= MOST);
+  return fits ? counts : null;
 }
 
 /** The upright rectangle's corners, as the first of a panel of any shape. */

@@ -22,7 +22,7 @@ import { Button, Fold, MeasureField, NumberField, Select, useWork } from "../../
 import { ToolsFields } from "./ToolsFields";
 import { freeName } from "../../document";
 import { BeginFields } from "./BeginFields";
-import { PageFields, ShapeFields } from "../page";
+import { PageFields, PageSketch, ShapeFields } from "../page";
 import { HeldToPhoto, OfView } from "./Held";
 import { useStores, type Stores } from "../../stores";
 
@@ -205,6 +205,7 @@ export function SheetPanel() {
         <PanelFields sheet={sheet} frame={frame} />
         <SplitFields frame={frame} />
         <ShapeFields />
+        <PageSketch />
         <PageFields />
       </OfView>
       <Fold title="My tools">
