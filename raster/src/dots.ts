@@ -1,7 +1,7 @@
 import type { Drawing } from "@zanvo/core/drawing";
 import { BadInput } from "@zanvo/core/problem";
 import sharp, { type Sharp } from "sharp";
-import { inDots, MAX_SIDE, panelOf, type Ink, type PngOptions } from "./render";
+import { inDots, MAX_SIDE, panelOf, type Box, type Ink, type PngOptions } from "./render";
 
 /** A picture in dots: red, green, blue and how far each covers what is under it, a byte each. */
 export interface Dots {
@@ -44,9 +44,10 @@ function requireSize({ width, height }: NonNullable<PngOptions["size"]>): void {
 
 /**
  * A drawing in dots: at its resolution, or in the middle of a picture of just so many dots.
+ * @param part the only part of it that is wanted; not of a picture of just so many dots
  * @throws BadInput as `toPng`
  */
-export async function dotsOf(drawing: Drawing, options: PngOptions): Promise<Dots> {
+export async function dotsOf(drawing: Drawing, options: PngOptions, part?: Box): Promise<Dots> {
   const { size, transparent = false, ink = "colour" } = options;
   if (size) requireSize(size);
   const dpi = dpiFor(drawing, options);
@@ -54,7 +55,7 @@ export async function dotsOf(drawing: Drawing, options: PngOptions): Promise<Dot
     const { data, info } = await image.ensureAlpha().raw().toBuffer({ resolveWithObject: true });
     return { data, width: info.width, height: info.height };
   };
-  const dots = await taken(inDots(drawing, { ...options, dpi }));
+  const dots = await taken(inDots(drawing, { ...options, dpi }, part));
   if (!size) return inked(dots, ink, transparent);
   const background = transparent ? { r: 0, g: 0, b: 0, alpha: 0 } : "#ffffff";
   const fitted = await taken(raw(dots).resize(size.width, size.height, { fit: "contain", background }));

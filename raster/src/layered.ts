@@ -1,7 +1,7 @@
 import { layerGroups, type Drawing } from "@zanvo/core/drawing";
 import { strToU8, zipSync, type Zippable } from "fflate";
 import { dotsOf, dpiFor, packed, type Dots } from "./dots";
-import { requireDpi, type PngOptions } from "./render";
+import { boxAround, requireDpi, type Box, type PngOptions } from "./render";
 
 /** A layer of a drawing as a picture: what it is called, and where its picture lies, px. */
 interface LayerPicture {
@@ -10,6 +10,9 @@ interface LayerPicture {
   readonly x: number;
   readonly y: number;
 }
+
+/** Room for what curves leave their chords by, mm. */
+const CURVED = 0.2;
 
 /** The longest side of the small picture in an OpenRaster file, px (its baseline). */
 const THUMBNAIL = 256;
@@ -37,15 +40,34 @@ function drawnPart({ data, width, height }: Dots) {
   return { left, top, width: right - left + 1, height: bottom - top + 1 };
 }
 
+/** The part of its picture that a drawing may take; null where it takes none, and all of it where a photo lies in it. */
+function partDrawn(part: Drawing, options: PngOptions): Box | null | undefined {
+  if (part.photos?.length) return undefined;
+  let [x0, y0, x1, y1] = [Infinity, Infinity, -Infinity, -Infinity];
+  for (const { lines, curves, areas } of part.layers)
+    for (const xy of [lines, curves?.xy, areas?.xy])
+      for (let i = 0; xy && i < xy.length; i += 2) {
+        [x0, x1] = [Math.min(x0, xy[i]), Math.max(x1, xy[i])];
+        [y0, y1] = [Math.min(y0, xy[i + 1]), Math.max(y1, xy[i + 1])];
+      }
+  if (x1 < x0) return null;
+  const stroke = Math.max(...part.layers.map(({ style }) => style.width));
+  // Between their vertices curves leave their chords by less than a tenth of a mm.
+  return boxAround(part, options, { x: x0, y: y0, width: x1 - x0, height: y1 - y0 }, stroke + CURVED);
+}
+
 /** The pictures of the layers, cut to what is drawn on each; layers with nothing on them are left out. */
 async function picturesOf(drawing: Drawing, options: PngOptions): Promise<LayerPicture[]> {
   const dpi = dpiFor(drawing, options);
   const out: LayerPicture[] = [];
   for (const { name, part } of partsOf(drawing)) {
-    const dots = await dotsOf(part, { ...options, transparent: true });
+    const within = options.size ? undefined : partDrawn(part, { ...options, dpi });
+    if (within === null) continue;
+    const dots = await dotsOf(part, { ...options, transparent: true }, within);
     const box = drawnPart(dots);
     if (!box) continue;
-    out.push({ name, png: await packed(dots, dpi, options.ink).extract(box).toBuffer(), x: box.left, y: box.top });
+    const png = await packed(dots, dpi, options.ink).extract(box).toBuffer();
+    out.push({ name, png, x: box.left + (within?.left ?? 0), y: box.top + (within?.top ?? 0) });
   }
   return out;
 }

@@ -74,8 +74,20 @@ export function requireDpi(drawing: Pick<Drawing, "width" | "height">, { dpi, si
   throw new BadInput([{ path: "dpi", message: `${told}; this sheet takes ${MIN_DPI} to ${most} dpi.` }]);
 }
 
-/** A drawing in dots, on white unless it is to be transparent. @throws BadInput as `toPng` */
-export function inDots(drawing: Drawing, options: PngOptions): Sharp {
+/** A rectangle of a picture, px. */
+export interface Box {
+  readonly left: number;
+  readonly top: number;
+  readonly width: number;
+  readonly height: number;
+}
+
+/**
+ * A drawing in dots, on white unless it is to be transparent.
+ * @param part the only part of the picture that is wanted: no more of it is drawn
+ * @throws BadInput as `toPng`
+ */
+export function inDots(drawing: Drawing, options: PngOptions, part?: Box): Sharp {
   const { dpi, jpegs, transparent, toPanel } = options;
   const [width, height] = pixels(drawing, dpi);
   requireDpi(drawing, options);
@@ -85,5 +97,33 @@ export function inDots(drawing: Drawing, options: PngOptions): Sharp {
     unlimited: true,
   }).resize(width, height, { fit: "fill" });
   const onPaper = transparent ? image : image.flatten({ background: "#ffffff" });
-  return toPanel ? onPaper.extract(panelIn(drawing, dpi)) : onPaper;
+  if (!part) return toPanel ? onPaper.extract(panelIn(drawing, dpi)) : onPaper;
+  const { left, top } = toPanel ? panelIn(drawing, dpi) : { left: 0, top: 0 };
+  return onPaper.extract({ ...part, left: left + part.left, top: top + part.top });
+}
+
+/** The size of a picture of a drawing, or of its panel, px. */
+export function pictureSize(drawing: Drawing, { dpi, toPanel }: PngOptions): Pick<Box, "width" | "height"> {
+  const [width, height] = pixels(drawing, dpi);
+  return toPanel ? panelIn(drawing, dpi) : { width, height };
+}
+
+/** The part of a picture that something drawn takes, with half its stroke and a dot around it; null where none of it. */
+export function boxAround(
+  drawing: Drawing,
+  options: PngOptions,
+  { x, y, width, height }: Rect,
+  stroke: number,
+): Box | null {
+  const picture = pictureSize(drawing, options);
+  const origin = options.toPanel ? panelOf(drawing) : { x: 0, y: 0 };
+  const px = (mm: number) => (mm / 25.4) * options.dpi;
+  const clamp = (value: number, most: number) => Math.min(most, Math.max(0, value));
+  const [left, top] = [
+    clamp(Math.floor(px(x - origin.x - stroke / 2)) - 1, picture.width),
+    clamp(Math.floor(px(y - origin.y - stroke / 2)) - 1, picture.height),
+  ];
+  const right = clamp(Math.ceil(px(x + width - origin.x + stroke / 2)) + 1, picture.width);
+  const bottom = clamp(Math.ceil(px(y + height - origin.y + stroke / 2)) + 1, picture.height);
+  return right > left && bottom > top ? { left, top, width: right - left, height: bottom - top } : null;
 }
