@@ -81,6 +81,9 @@ try {
     await page.getByRole("button", { name: "Set it up" }).click();
   }
   await page.keyboard.press("1");
+  await page.getByText("Page for print").click();
+  await page.getByLabel("Page number").check();
+  await page.getByLabel("Trimmed, with crop marks").check();
   await shoot("page");
 
   await board("The quarter from the harbour crane");
@@ -122,6 +125,29 @@ try {
   await page.waitForTimeout(1500);
   await shoot("room");
 
+  await page.getByRole("button", { name: "1 Down the row" }).click();
+  await page.keyboard.press("9");
+  await page.getByRole("button", { name: "A sun" }).click();
+  await page.getByRole("slider", { name: "Tone of planes" }).focus();
+  await page.keyboard.press("End");
+  await page.getByLabel("Hatched").check();
+  await page.waitForTimeout(6000);
+  await shoot("light");
+  await page.getByText("Areas to fill").click();
+  for (const name of ["Faces and ground", "Sky"]) {
+    await page.getByRole("slider", { name }).focus();
+    await page.keyboard.press("End");
+  }
+  await page.getByRole("slider", { name: "Tone of planes" }).focus();
+  await page.keyboard.press("Home");
+  await page.keyboard.press("0");
+  await page.getByLabel("Show it as it will be inked").click();
+  await page.getByText("Weight by depth").click();
+  await page.getByLabel("Thinner and fainter by a curve").click();
+  await page.waitForTimeout(4000);
+  await shoot("inked");
+  await page.getByLabel("Show it as it will be inked").click();
+
   await board("Capstan Street");
   await page.keyboard.press("8");
   await page.getByLabel("A ruler on the ground, and lines of heads").click();
@@ -155,9 +181,7 @@ try {
     await page.getByLabel(label).fill(value);
     await page.getByLabel(label).press("Enter");
   }
-  await page.getByLabel("Hatched").click();
   await page.waitForTimeout(8000);
-  await shoot("light");
   await page.getByRole("link", { name: "Plan", exact: true }).click();
   await page.getByRole("application", { name: "Plan" }).waitFor();
   await page.getByLabel("Shot in the picture").selectOption({ label: "Up Signal hill" });
@@ -180,7 +204,6 @@ try {
   await page.goto(`http://127.0.0.1:${PORT}/`);
   await page.getByRole("button", { name: "Start a new scene" }).click();
   await page.getByRole("button", { name: "Corridor" }).click();
-  await shoot("new-scene");
   await page.getByRole("button", { name: "Street corner" }).click();
   await page.getByRole("button", { name: "Points", exact: true }).click();
   await page.getByText("From life", { exact: true }).click();
