@@ -151,8 +151,7 @@ test("a page is made from a small sketch, by rough boxes or by numbers, and undo
   await draw(0.01, 0.49, 0.4, 0.98);
   await draw(0.43, 0.47, 0.98, 0.97);
   await page.getByRole("button", { name: "Make a page of 3" }).click();
-  type Panels = { id: string; page?: string; frame: { x: number; y: number; width: number; height: number } }[];
-  const shots = async () => (await saved(page, id)).shots as unknown as Panels;
+  const shots = async () => (await saved(page, id)).shots;
   await expect.poll(async () => (await shots()).length).toBe(4);
   const [, top, left, right] = await shots();
   expect(new Set([top.page, left.page, right.page]).size).toBe(1);

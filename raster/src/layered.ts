@@ -40,7 +40,9 @@ function drawnPart({ data, width, height }: Dots) {
   return { left, top, width: right - left + 1, height: bottom - top + 1 };
 }
 
-/** The part of its picture that a drawing may take; null where it takes none, and all of it where a photo lies in it. */
+/**
+ * The part of its picture that a drawing may take; null where it takes none, and all of it where a photo lies in it.
+ */
 function partDrawn(part: Drawing, options: PngOptions): Box | null | undefined {
   if (part.photos?.length) return undefined;
   let [x0, y0, x1, y1] = [Infinity, Infinity, -Infinity, -Infinity];

@@ -108,7 +108,9 @@ export function pictureSize(drawing: Drawing, { dpi, toPanel }: PngOptions): Pic
   return toPanel ? panelIn(drawing, dpi) : { width, height };
 }
 
-/** The part of a picture that something drawn takes, with half its stroke and a dot around it; null where none of it. */
+/**
+ * The part of a picture that something drawn takes, with half its stroke and a dot around it; null where none of it.
+ */
 export function boxAround(
   drawing: Drawing,
   options: PngOptions,

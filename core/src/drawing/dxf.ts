@@ -62,8 +62,8 @@ function entities({ lines, curves, areas }: Layer, layer: string, height: number
 }
 
 /**
- * A drawing as a DXF of release 12 in true millimetres, a layer for each of its own or of their groups; curves as polylines through their
- * places, areas as closed ones.
+ * A drawing as a DXF of release 12 in true millimetres, a layer for each of its own or of their groups; curves as
+ * polylines through their places, areas as closed ones.
  */
 export function toDxf({ height, layers }: Drawing): string {
   const taken = new Map<string, number>();

@@ -10,8 +10,8 @@ import { neighbours, tintsOf } from "./tints";
 const SHOWN = { faces: 1, sky: 1 } as const;
 
 /**
- * The areas of a drawing's faces, ground and sky together, square mm, and what their layers are called. Outer rings turn
- * one way and holes the other, so that areas are sums.
+ * The areas of a drawing's faces, ground and sky together, square mm, and what their layers are called. Outer rings
+ * turn one way and holes the other, so that areas are sums.
  */
 function sizes(elements: readonly Element[], shot: Shot) {
   const scene: Scene = { ...newScene("Quay"), elements: [...elements], shots: [{ ...shot, show: SHOWN }] };

@@ -6,7 +6,7 @@ export { toDxf } from "./dxf";
 export * from "./transfer";
 export * from "./desk";
 export { squaresOf } from "./enlarging";
-export { drawPrint } from "./prints";
+export { drawPrint, ENLARGED } from "./prints";
 export { FINDER_WIDTH, finderDistance } from "./viewFinder";
 export { GROUPINGS, type Grouping } from "./grouped";
 export { weightAt } from "./depth";

@@ -125,8 +125,8 @@ function crossingsOf(areas: Areas, pencil: Pencil, count: number): ReadonlyMap<n
 }
 
 /**
- * Areas hatched by lines that run to a vanishing point, whose ends lie on their edges, by the even-odd rule. Towards the
- * point every second line ends wherever its neighbours would come nearer than the spacing, then every second of the
+ * Areas hatched by lines that run to a vanishing point, whose ends lie on their edges, by the even-odd rule. Towards
+ * the point every second line ends wherever its neighbours would come nearer than the spacing, then every second of the
  * rest; so lines lie one spacing apart to two. The same point has the same lines whatever the areas, so that neighbours
  * go on into each other.
  * @param direction of the lines in the world

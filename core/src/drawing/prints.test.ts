@@ -37,7 +37,7 @@ describe("the enlargement grid", () => {
 });
 
 describe("a view finder", () => {
-  it("shows just what the panel does: rays of three's camera through the window's corners are those of the panel", () => {
+  it("shows just what the panel does, as rays of three's camera through the window's corners do", () => {
     const width = 80;
     const distance = finderDistance(shot, width)!;
     const view = viewOf(shot);

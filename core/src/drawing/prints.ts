@@ -6,7 +6,7 @@ import type { Layer } from "./layer";
 import { drawViewFinder } from "./viewFinder";
 
 /** An enlarged grid is so many times as large as the panel where nothing is said. */
-const TIMES = 4;
+export const ENLARGED = 4;
 
 /**
  * What is printed at true size: the desk with its sheet, the enlargement grid alone, or a view finder.
@@ -15,7 +15,7 @@ const TIMES = 4;
 export function drawPrint(
   scene: Scene,
   shot: Shot,
-  { of, times = TIMES, width }: Pick<Tiling, "of" | "times" | "width">,
+  { of, times = ENLARGED, width }: Pick<Tiling, "of" | "times" | "width">,
   drawing: () => readonly Layer[],
 ): DeskDrawing {
   if (of === "grid") return drawEnlarged(shot, times);

@@ -14,7 +14,9 @@ const [BORDER, LETTER] = [25, 2.4] as const;
 /** Marks on the card beside its window are so long, mm. */
 const MARK = 8;
 
-/** So far from the eye a view finder shows just what the panel does, mm; null in a curved lens, which sees otherwise. */
+/**
+ * So far from the eye a view finder shows just what the panel does, mm; null in a curved lens, which sees otherwise.
+ */
 export const finderDistance = (shot: Shot, width: number): number | null =>
   viewOf(shot).law.straight ? (shot.lens.distance * width) / shot.frame.width : null;
 

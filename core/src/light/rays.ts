@@ -31,8 +31,8 @@ export function acrossRays(towards: Vec3): readonly [Vec3, Vec3] {
 }
 
 /**
- * How squarely light falls on a plane, from 0, where none does, to 1: of rays the cosine of the angle between its normal
- * and the way to the light; of a covered sky the share of it that the plane looks at, (1 + nz) / 2.
+ * How squarely light falls on a plane, from 0, where none does, to 1: of rays the cosine of the angle between its
+ * normal and the way to the light; of a covered sky the share of it that the plane looks at, (1 + nz) / 2.
  */
 export function squareness(light: Light, normal: Vec3, at: Vec3): number {
   if (!isCaster(light)) return (1 + normal[2]) / 2;

@@ -8,7 +8,9 @@ const NEAR = 0.06;
 /** A side of a box: where it begins and ends along one axis, as shares of the page. */
 type Span = readonly [from: number, to: number];
 
-/** The lines that edges along one axis are meant to lie on: the page's own ends, and the means of those that are near. */
+/**
+ * The lines that edges along one axis are meant to lie on: the page's own ends, and the means of those that are near.
+ */
 function linesOf(spans: readonly Span[]): (at: number) => number {
   const edges = spans
     .flat()
@@ -44,8 +46,8 @@ function withGutter(own: Span, others: readonly Span[], half: number): Span {
 
 /**
  * The panels of a page from boxes that were sketched: edges near each other become one line, those near the page's ends
- * lie on them, and neighbours are a gutter apart; a box that lies over others keeps its place. They come in the order in
- * which they are read: from the top down, and in a row from one side.
+ * lie on them, and neighbours are a gutter apart; a box that lies over others keeps its place. They come in the order
+ * in which they are read: from the top down, and in a row from one side.
  * @param boxes as shares of the page; those too small to be one are left out
  * @param area what the panels fill together, mm
  * @param gutter between neighbours, mm

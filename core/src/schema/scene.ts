@@ -355,7 +355,9 @@ const ShotSchema = strict({
       upTo: Type.Optional(named("Up to step", Type.Integer({ minimum: 1, maximum: 50 }))),
     }),
   ),
-  /** Whether the horizon and the grids stop where masses stand before them; the horizon alone, where nothing is said. */
+  /**
+   * Whether the horizon and the grids stop where masses stand before them; the horizon alone, where nothing is said.
+   */
   stopAtMasses: Type.Optional(Type.Boolean()),
   /** The element whose near walls are left out, so that one sees into its rooms. */
   cutaway: Type.Optional(Id),

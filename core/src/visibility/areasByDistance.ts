@@ -3,7 +3,7 @@ import { shared, without, type Region } from "../world";
 import { AreaBook, type FaceAreas, type PartOf } from "./faceAreas";
 import { inWorld, onPlane, planeOfFace } from "./onFace";
 
-/** Discs on planes have so many corners: they leave their circles by a ten-thousandth of the radius. */
+/** Discs on planes have so many corners: they leave their circles by less than two ten-thousandths of the radius. */
 const CORNERS = 180;
 
 /** What a plane has within some distance of an eye: a disc about its foot. */
@@ -23,7 +23,7 @@ interface Part {
 }
 
 /** The parts that areas fall into. */
-export function partsOfAreas(areas: FaceAreas): readonly Part[] {
+function partsOfAreas(areas: FaceAreas): readonly Part[] {
   const { xyz, starts, light, solid, surface, normals, recess } = areas;
   const parts: { rings: (readonly Vec3[])[]; light: number; of: PartOf }[] = [];
   for (let i = 0; i + 1 < starts.length; i++) {

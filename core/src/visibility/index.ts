@@ -3,7 +3,7 @@ export { backedBy, coveredBy, hiddenFrom, type BackedBy, type Covered, type Hidd
 export { cutAway } from "./cutaway";
 export * from "./edges";
 export * from "./visibleEdges";
-export { areasByDistance, partsOfAreas } from "./areasByDistance";
+export { areasByDistance } from "./areasByDistance";
 export { NO_AREAS, OPEN_GROUND, SEEN, type FaceAreas } from "./faceAreas";
 export { SHADOW_REACH } from "./receiver";
 export type { Shading } from "./shades";

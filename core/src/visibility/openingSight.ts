@@ -1,16 +1,9 @@
-import { cross, dot, sub, type Interval, type Vec3 } from "../geometry";
+import { dot, scale, sub, type Interval, type Vec3 } from "../geometry";
 import { TOUCH } from "./occluder";
+import { planesThrough } from "./recesses";
 
 /** What is hidden of a segment behind an opening: all of it but what lies in the pyramid from the eye through that. */
 type OpeningSight = (opening: readonly Vec3[], a: Vec3, b: Vec3) => readonly Interval[];
-
-/** The planes through an eye and the sides of an opening, their normals pointing out of the pyramid. */
-const pyramid = (eye: Vec3, opening: readonly Vec3[]): readonly Vec3[] =>
-  opening.flatMap((corner, i) => {
-    const out = cross(sub(corner, eye), sub(opening[(i + 1) % opening.length], eye));
-    const size = Math.hypot(...out);
-    return size > 0 ? [[out[0] / size, out[1] / size, out[2] / size] as const] : [];
-  });
 
 /**
  * How much an eye sees of segments behind openings. An opening is a convex polygon, counter-clockwise as the eye sees
@@ -21,7 +14,11 @@ export function openingSight(eye: Vec3): OpeningSight {
   const known = new WeakMap<readonly Vec3[], readonly Vec3[]>();
   return (opening, a, b) => {
     let planes = known.get(opening);
-    if (!planes) known.set(opening, (planes = pyramid(eye, opening)));
+    if (!planes)
+      known.set(
+        opening,
+        (planes = planesThrough({ kind: "point", at: eye }, opening).map(([into]) => scale(into, -1))),
+      );
     const [p, q] = [sub(a, eye), sub(b, eye)];
     let [t0, t1] = [0, 1];
     for (const out of planes) {

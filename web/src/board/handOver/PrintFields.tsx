@@ -1,5 +1,5 @@
 import { useMemo, useState } from "react";
-import { drawPrint, FINDER_WIDTH, finderDistance, squaresOf } from "@zanvo/core/drawing";
+import { drawPrint, ENLARGED, FINDER_WIDTH, finderDistance, squaresOf } from "@zanvo/core/drawing";
 import {
   DEFAULT_TILING,
   PRINT_PAPERS,
@@ -27,8 +27,8 @@ const FILES: Readonly<Record<PrintedThing, string>> = {
 };
 
 /**
- * What is printed of a shot in tiles. What is drawn on the sheet lies on tiles that its outline takes anyway, so this needs
- * no buildings.
+ * What is printed of a shot in tiles. What is drawn on the sheet lies on tiles that its outline takes anyway, so this
+ * needs no buildings.
  */
 function tiled(scene: Scene, shot: Shot, tiling: Tiling): Tiles | string {
   const { width, height } = shot.sheet;
@@ -92,7 +92,7 @@ interface ThingFieldsProps {
 /** How large an enlarged grid, or a view finder, is printed. */
 function ThingFields({ shot, tiling, change }: ThingFieldsProps) {
   if (tiling.of === "grid") {
-    const times = tiling.times ?? 4;
+    const times = tiling.times ?? ENLARGED;
     return (
       <>
         <NumberField
